@@ -1,0 +1,47 @@
+import { useFetcher } from "react-router";
+import { type LineNote, Script } from "../components/Script.tsx";
+import type { CaseReply } from "../routes/case.tsx";
+import type { CaseView } from "./caseView.ts";
+
+/** The marked script of the current version; a press on a line marks it as faulty or takes the mark away. */
+export function CaseScript({ view }: { view: CaseView }) {
+  const fetcher = useFetcher<CaseReply>();
+  const kept = view.openLayer?.faultyLines ?? [];
+  const sent = fetcher.formData?.get("lines");
+  const faulty = new Set<number>(typeof sent === "string" ? (JSON.parse(sent) as number[]) : kept);
+  const canPick = view.verdict.class !== null || view.openLayer !== null;
+
+  const pick = (line: number) => {
+    const next = faulty.has(line) ? [...faulty].filter((each) => each !== line) : [...faulty, line].sort((one, other) => one - other);
+    void fetcher.submit({ intent: "faulty", lines: JSON.stringify(next), revision: view.revision }, { method: "post" });
+  };
+  const notes: LineNote[] = [
+    ...(view.verdict.reportedLine && view.verdict.message ? [{ line: view.verdict.reportedLine, kind: "tool" as const, text: view.verdict.message }] : []),
+    ...view.verdict.leads
+      .filter((lead) => lead.why !== "The tool names this line.")
+      .map((lead) => ({ line: lead.line, kind: "lead" as const, text: lead.why.replace("The tool names this line. ", "") })),
+  ];
+  return (
+    <section className="leaf py-3" aria-label="The program">
+      <Script
+        lines={view.lines}
+        label={`Program ${view.fileName}, version ${view.versionNumber}`}
+        notes={notes}
+        faulty={faulty}
+        reported={view.verdict.reportedLine}
+        onPick={canPick ? pick : undefined}
+        pickHint="mark as the faulty line, or take the mark away"
+      />
+      {canPick && (
+        <p className="note-small px-3 pt-2">
+          Press a line to mark it as faulty (arrow keys and Enter do the same). The faulty line is often not the one that the tool names.
+        </p>
+      )}
+      {fetcher.data && !fetcher.data.ok && (
+        <p role="alert" className="px-3 font-semibold">
+          {fetcher.data.message}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,118 @@
+import { useState } from "react";
+import { useFetcher } from "react-router";
+import { Console } from "../components/Console.tsx";
+import { classWords } from "../components/marks.tsx";
+import type { CaseReply } from "../routes/case.tsx";
+import type { CaseView } from "./caseView.ts";
+
+type CheckView = CaseView["checks"][number];
+
+/** Every check with the console of its run on the current version. */
+export function ChecksLeaf({ view }: { view: CaseView }) {
+  const [adding, setAdding] = useState(false);
+  return (
+    <div className="grid gap-4">
+      {view.checks.map((check) => (
+        <CheckCard key={check.key + view.versionNumber} check={check} />
+      ))}
+      {adding ? (
+        <CheckForm onDone={() => setAdding(false)} />
+      ) : (
+        <div>
+          <button type="button" className="press" onClick={() => setAdding(true)}>
+            Add a check
+          </button>
+          <p className="note-small mt-1">Passing one check is not proof. Try a value on each side of every limit.</p>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function CheckCard({ check }: { check: CheckView }) {
+  const [editing, setEditing] = useState(false);
+  const fetcher = useFetcher<CaseReply>();
+  if (editing) return <CheckForm check={check} onDone={() => setEditing(false)} />;
+  return (
+    <section className="grid gap-1">
+      <h3 className="flex items-baseline gap-2">
+        {check.handedIn ? "As handed in" : `Check: ${check.kind}`}
+        <span className="note-small font-normal">
+          {check.passes === null ? "open" : check.passes ? "passes" : `fails${check.class ? `: ${classWords[check.class]}` : ""}`}
+        </span>
+        <button type="button" className="press press-quiet ml-auto text-sm" onClick={() => setEditing(true)}>
+          Change
+        </button>
+      </h3>
+      {check.console && <Console view={check.console} label={`Console of ${check.handedIn ? "the run as handed in" : `the ${check.kind} check`}`} />}
+      {check.inputRanOut && <p className="note-small">It asked for more input than is typed in here.</p>}
+      {check.expected !== null && check.passes !== true && (
+        <div>
+          <p className="note-small">Intended:</p>
+          <pre className="border border-rule px-2 text-[0.85rem] whitespace-pre-wrap">{check.expected || "(nothing)"}</pre>
+        </div>
+      )}
+      <p className="note-small">{check.reason}</p>
+      {check.onlyPromptsDiffer && (
+        <fetcher.Form method="post">
+          <input type="hidden" name="intent" value="check" />
+          <input type="hidden" name="key" value={check.key} />
+          <input type="hidden" name="input" value={check.input} />
+          <input type="hidden" name="expected" value={check.expected ?? ""} />
+          <input type="hidden" name="kind" value={check.kind} />
+          <input type="hidden" name="ignorePrompts" value="yes" />
+          <button className="press" type="submit">
+            Ignore prompts in this check
+          </button>
+        </fetcher.Form>
+      )}
+    </section>
+  );
+}
+
+function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void }) {
+  const fetcher = useFetcher<CaseReply>();
+  if (fetcher.state === "idle" && fetcher.data?.ok) setTimeout(onDone, 0);
+  return (
+    <fetcher.Form method="post" className="grid gap-2 border border-rule-strong bg-leaf p-3">
+      {check && <input type="hidden" name="key" value={check.key} />}
+      <div className="grid grid-cols-2 gap-3">
+        <label>
+          Typed in
+          <textarea name="input" className="field field-code" rows={4} defaultValue={check?.input ?? ""} spellCheck={false} wrap="off" />
+        </label>
+        <label>
+          Should come out
+          <textarea name="expected" className="field field-code" rows={4} defaultValue={check?.expected ?? ""} spellCheck={false} wrap="off" />
+        </label>
+      </div>
+      <fieldset className="flex gap-4">
+        <legend className="sr-only">Kind of test data</legend>
+        {(["normal", "boundary", "erroneous"] as const).map((kind) => (
+          <label key={kind} className="font-normal">
+            <input type="radio" name="kind" value={kind} defaultChecked={(check?.kind ?? "normal") === kind} /> {kind}
+          </label>
+        ))}
+      </fieldset>
+      <label className="font-normal">
+        <input type="checkbox" name="ignorePrompts" defaultChecked={check?.ignorePrompts ?? false} /> prompts do not matter
+      </label>
+      <label className="font-normal">
+        <input type="checkbox" name="expectsNothing" defaultChecked={check?.expected === ""} /> nothing should come out
+      </label>
+      <div className="flex gap-3">
+        <button type="submit" name="intent" value="check" className="press press-main" disabled={fetcher.state !== "idle"}>
+          Keep and run
+        </button>
+        <button type="button" className="press" onClick={onDone}>
+          Leave as it was
+        </button>
+        {check && !check.handedIn && (
+          <button type="submit" name="intent" value="remove check" className="press press-quiet">
+            Take this check away
+          </button>
+        )}
+      </div>
+    </fetcher.Form>
+  );
+}

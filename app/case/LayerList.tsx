@@ -1,0 +1,58 @@
+import type { Hunk } from "../../core/fixes/hunks.ts";
+import { ClassMark, StraightNail } from "../components/marks.tsx";
+import type { CaseView } from "./caseView.ts";
+
+/** A fix as a person writes it: old lines struck through once, new lines on a slip below. */
+export function FixSlip({ hunks }: { hunks: readonly Hunk[] }) {
+  return (
+    <div className="grid gap-2">
+      {hunks.map((hunk) => (
+        <div key={`${hunk.start} ${hunk.after.join("")}`} className="script border border-rule">
+          {hunk.before.map((text, index) => (
+            <div key={index} className="flex">
+              <span className="script-number w-10 shrink-0">{hunk.start + index}</span>
+              <del className="pl-3 whitespace-pre-wrap">{text.replace(/\r?\n$/, "")}</del>
+            </div>
+          ))}
+          {hunk.after.map((text, index) => (
+            <div key={index} className="ml-4 flex bg-slip">
+              <ins className="pl-9 whitespace-pre-wrap no-underline">{text.replace(/\r?\n$/, "") || " "}</ins>
+            </div>
+          ))}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** How far the reported line is from the nearest faulty one, in words. */
+function distanceWords(reported: number | null, faulty: readonly number[]): string {
+  if (reported === null) return faulty.length > 0 ? "no line was reported" : "";
+  if (faulty.length === 0) return `reported at line ${reported}`;
+  const distance = faulty.map((line) => reported - line).sort((one, other) => Math.abs(one) - Math.abs(other))[0] ?? 0;
+  if (distance === 0) return "the fault is on the reported line";
+  return `reported at line ${reported}, ${Math.abs(distance)} ${Math.abs(distance) === 1 ? "line" : "lines"} ${distance > 0 ? "below" : "above"} the fault`;
+}
+
+/** The faults of a case in the order in which they showed, each with its fix. */
+export function LayerList({ view }: { view: CaseView }) {
+  const done = view.layers.filter((layer) => layer.mended);
+  if (done.length === 0) return null;
+  return (
+    <section aria-labelledby="layers-title" className="leaf p-3">
+      <h2 id="layers-title">Mended so far</h2>
+      <ol className="mt-1 grid gap-3">
+        {done.map((layer) => (
+          <li key={layer.key} className="grid gap-1">
+            <p className="flex flex-wrap items-center gap-x-3">
+              <StraightNail label="mended" />
+              <strong>Layer {layer.position}</strong> <ClassMark of={layer.class} />
+              <span className="note-small">{[layer.message, distanceWords(layer.reportedLine, layer.faultyLines)].filter((part) => part).join(" · ")}</span>
+            </p>
+            {layer.fix && <FixSlip hunks={layer.fix} />}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

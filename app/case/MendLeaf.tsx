@@ -1,0 +1,49 @@
+import { useState } from "react";
+import { useFetcher } from "react-router";
+import { findHunks } from "../../core/fixes/hunks.ts";
+import { ProgramEditor } from "../components/ProgramEditor.tsx";
+import type { CaseReply } from "../routes/case.tsx";
+import type { CaseView } from "./caseView.ts";
+import { FixSlip } from "./LayerList.tsx";
+
+/** A copy of the program to be mended; what is kept of it is the changed lines. */
+export function MendLeaf({ view }: { view: CaseView }) {
+  const fetcher = useFetcher<CaseReply>();
+  const draftPlace = `bent-nail mend ${view.key} ${view.versionNumber}`;
+  const [text, setText] = useState(view.text);
+  const [start] = useState(() => (typeof localStorage === "undefined" ? view.text : (localStorage.getItem(draftPlace) ?? view.text)));
+  const hunks = findHunks(view.text, text.replaceAll("\r\n", "\n") === text ? text : text);
+  const change = (next: string) => {
+    setText(next);
+    localStorage.setItem(draftPlace, next);
+  };
+  return (
+    <fetcher.Form method="post" className="grid gap-3">
+      <input type="hidden" name="intent" value="mend" />
+      <input type="hidden" name="revision" value={view.revision} />
+      <p className="note-small">Edit a copy. Make the smallest change that mends one fault, then run it again; what the next run shows is the next layer.</p>
+      <ProgramEditor name="text" initial={start} label="Copy of the program" onChange={change} />
+      <div className="flex flex-wrap items-center gap-3">
+        <button type="submit" className="press press-main" disabled={fetcher.state !== "idle"}>
+          {fetcher.state === "idle" ? "Run again" : "Running the checks…"}
+        </button>
+        {fetcher.data?.intent === "mend" && !fetcher.data.ok && fetcher.data.message.startsWith("The same") && (
+          <button type="submit" name="force" value="yes" className="press">
+            Keep as one mended fault
+          </button>
+        )}
+      </div>
+      {fetcher.data && (
+        <p role="status" className="font-semibold">
+          {fetcher.data.message}
+        </p>
+      )}
+      {hunks.length > 0 && (
+        <div>
+          <h3>The fix so far: {hunks.length === 1 ? "one place" : `${hunks.length} places`}</h3>
+          <FixSlip hunks={hunks} />
+        </div>
+      )}
+    </fetcher.Form>
+  );
+}

@@ -1,0 +1,130 @@
+import { useRef, useState } from "react";
+import { Form, Link, useSubmit } from "react-router";
+import { Script } from "../components/Script.tsx";
+import { TraceTableView } from "../components/TraceTableView.tsx";
+import { useLetterKeys } from "../components/useLetterKeys.ts";
+import type { CaseView, TraceView } from "./caseView.ts";
+
+/** The dry run of a recorded run: the nib on the line about to run, and the trace table growing line by line. */
+export function TraceLeaf({ view }: { view: CaseView }) {
+  if (!view.trace) return <p>This program cannot be run here, so there is no recorded run to go through.</p>;
+  return <DryRun key={`${view.trace.version} ${view.trace.check} ${view.trace.rows} ${view.trace.from}`} view={view} trace={view.trace} />;
+}
+
+function DryRun({ view, trace }: { view: CaseView; trace: TraceView }) {
+  const submit = useSubmit();
+  const { table, total, from } = trace;
+  const count = table.rows.length;
+  /** Rows already run; the nib stands on the line of the row after them. */
+  const [done, setDone] = useState(count);
+  const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
+  const box = useRef<HTMLElement>(null);
+  const standing = table.rows[done];
+  const shown = { ...table, columns: table.columns.filter((column) => !hidden.has(column.key)) };
+  const move = (to: number) => {
+    setDone(Math.max(0, Math.min(count, to)));
+    // The newest row is to be in sight after every move.
+    requestAnimationFrame(() => box.current?.scrollTo({ top: box.current.scrollHeight }));
+  };
+  const place = useRef<HTMLDivElement>(null);
+  useLetterKeys(place, { n: () => move(done + 1), b: () => move(done - 1) });
+
+  if (count === 0) return <p>{trace.ended || "No line ran."}</p>;
+  return (
+    <div className="grid gap-2" ref={place}>
+      <Form
+        method="get"
+        preventScrollReset
+        className="flex flex-wrap items-end gap-3"
+        onChange={(event) => void submit(event.currentTarget, { preventScrollReset: true })}
+      >
+        <input type="hidden" name="leaf" value="trace" />
+        <label className="text-sm">
+          Version
+          <select name="version" defaultValue={trace.version} className="field">
+            {view.versions.map((version) => (
+              <option key={version.key} value={version.key}>
+                {version.number} ({version.origin})
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="text-sm">
+          Input of
+          <select name="check" defaultValue={trace.check} className="field">
+            {view.checks.map((check, index) => (
+              <option key={check.key} value={check.key}>
+                {check.handedIn ? "the run as handed in" : `check ${index + 1} (${check.kind})`}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="text-sm">
+          A row for each
+          <select name="rows" defaultValue={trace.rows} className="field">
+            <option value="line">line</option>
+            <option value="change">change</option>
+          </select>
+        </label>
+      </Form>
+      {trace.differs && <p className="border-l-4 border-ochre pl-2">{trace.differs}</p>}
+      <div className="flex flex-wrap items-center gap-2">
+        <button type="button" className="press" onClick={() => move(done - 1)} disabled={done === 0}>
+          Back <kbd className="text-xs">B</kbd>
+        </button>
+        <button type="button" className="press press-main" onClick={() => move(done + 1)} disabled={done === count}>
+          Next line <kbd className="text-xs">N</kbd>
+        </button>
+        <button type="button" className="press press-quiet" onClick={() => move(0)}>
+          To the start
+        </button>
+        <button type="button" className="press press-quiet" onClick={() => move(count)}>
+          To the end
+        </button>
+        <span className="note-small" role="status">
+          {standing ? `about to run: line ${standing.line}` : trace.ended}
+        </span>
+      </div>
+      <div className="max-h-56 overflow-auto border border-rule">
+        <Script lines={trace.lines} label="The program in the dry run" next={standing?.line ?? null} />
+      </div>
+      <section ref={box} className="max-h-[26rem] overflow-auto" aria-label="Trace table" tabIndex={0}>
+        <TraceTableView table={shown} until={done} caption="Trace table of the recorded run" />
+      </section>
+      {table.cut && <p className="note-small">{table.cut}</p>}
+      {total > count && (
+        <nav aria-label="Rows" className="flex gap-3">
+          {from > 0 && (
+            <Link className="link" to={`?leaf=trace&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${Math.max(0, from - 1000)}`}>
+              Earlier rows
+            </Link>
+          )}
+          <span className="note-small">
+            rows {from + 1} to {from + count} of {total}
+          </span>
+          {from + count < total && (
+            <Link className="link" to={`?leaf=trace&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${from + count}`}>
+              Later rows
+            </Link>
+          )}
+        </nav>
+      )}
+      <fieldset className="flex flex-wrap gap-x-4">
+        <legend className="text-sm">Columns</legend>
+        {table.columns.map((column) => (
+          <label key={column.key} className="text-sm font-normal">
+            <input
+              type="checkbox"
+              checked={!hidden.has(column.key)}
+              onChange={(event) => setHidden(new Set(event.target.checked ? [...hidden].filter((key) => key !== column.key) : [...hidden, column.key]))}
+            />{" "}
+            {column.functionName ? `${column.functionName}: ${column.title}` : column.title}
+          </label>
+        ))}
+      </fieldset>
+      <Link className="link text-sm" to={`/print/cases/${view.key}/table?version=${trace.version}&check=${trace.check}&rows=${trace.rows}`}>
+        Print a blank table
+      </Link>
+    </div>
+  );
+}

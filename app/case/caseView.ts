@@ -1,0 +1,185 @@
+import type { LinePlace } from "../../core/cases/case.ts";
+import { findHunks } from "../../core/fixes/hunks.ts";
+import type { ConsolePiece } from "../../core/outcome/outcome.ts";
+import { lineTexts } from "../../core/source/lines.ts";
+import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
+import { type CheckResult, judgeVersion, languageOf, recordVersion, versionOf } from "../../server/casework.ts";
+import { openLayer } from "../../server/layers.ts";
+import type { Services } from "../../server/services.ts";
+import type { WholeCase } from "../../server/stores/cases.ts";
+
+export type Leaf = "checks" | "trace" | "mend" | "versions";
+
+/** Characters of a console that a page shows; the rest is said to be cut. */
+const consoleShown = 20_000;
+/** Rows of a trace table sent to the page at once. */
+export const rowsShown = 1000;
+
+export type ConsoleView = { pieces: ConsolePiece[]; cut: number };
+
+/** A console short enough for a page. */
+export function shortConsole(pieces: readonly ConsolePiece[]): ConsoleView {
+  const kept: ConsolePiece[] = [];
+  let room = consoleShown;
+  let cut = 0;
+  for (const piece of pieces) {
+    if (room <= 0) cut += piece.text.length;
+    else if (piece.text.length > room) {
+      kept.push({ ...piece, text: piece.text.slice(0, room) });
+      cut += piece.text.length - room;
+      room = 0;
+    } else {
+      kept.push(piece);
+      room -= piece.text.length;
+    }
+  }
+  return { pieces: kept, cut };
+}
+
+function checkView(result: CheckResult) {
+  return {
+    key: result.check.key,
+    handedIn: result.check.handed_in,
+    input: result.check.input,
+    expected: result.check.expected,
+    kind: result.check.kind,
+    ignorePrompts: result.check.ignore_prompts,
+    passes: result.passes,
+    class: result.judgement.class,
+    symptom: result.judgement.symptom,
+    reason: result.judgement.reasons.at(-1) ?? "",
+    onlyPromptsDiffer: result.judgement.comparison !== null && !result.judgement.comparison.same && result.judgement.comparison.onlyPromptsDiffer,
+    console: result.outcome ? shortConsole(result.outcome.console) : null,
+    inputRanOut: result.outcome?.inputRanOut ?? false,
+  };
+}
+
+/** All that the case page shows, drawn from the case and its runs. */
+export async function caseView(
+  services: Services,
+  found: WholeCase,
+  wanted: { leaf: Leaf; check: string | null; version: string | null; rows: RowPolicy; from: number },
+) {
+  const language = languageOf(found);
+  const current = versionOf(found, found.current_version);
+  const judged = await judgeVersion(services, found, current);
+  const { judgement } = judged.deciding;
+  const open = openLayer(found);
+  const main = current.files[0];
+  const diagnostic = judgement.diagnostic;
+  const faulty: LinePlace[] = open?.faulty_lines ?? [];
+  return {
+    key: found.key,
+    title: found.title,
+    revision: found.revision,
+    language: language.name,
+    extension: language.extension,
+    studentLabel: found.studentLabel,
+    courseName: found.courseName,
+    intent: found.intent,
+    changedLast: found.changed_last,
+    errorOutput: found.error_output,
+    deleted: found.deleted_at !== null,
+    encoding: main?.encoding ?? "utf-8",
+    fileName: main?.name ?? "",
+    lines: lineTexts(main?.text ?? ""),
+    text: main?.text ?? "",
+    versionNumber: current.number,
+    notRun: judged.notRun,
+    verified: found.verified_at !== null,
+    wasVerified: found.verified_at === null && found.layers.some((layer) => layer.verified && layer.verified.checksEdition !== found.checks_edition),
+    verdict: {
+      class: judgement.class,
+      kind: judgement.kind,
+      symptom: judgement.symptom,
+      reasons: judgement.reasons,
+      reportedLine: judgement.reportedLine,
+      gates: judgement.gates,
+      leads: judgement.leads.map(({ line, why }) => ({ line, why })),
+      message: diagnostic ? [diagnostic.errorName, diagnostic.message].filter((part) => part).join(": ") : null,
+      meaning: diagnostic ? language.meaning(diagnostic) : null,
+      otherClasses: judged.otherClasses,
+    },
+    openLayer: open
+      ? { key: open.key, position: open.position, decided: open.decided, faultyLines: faulty.map((place) => place.line), intention: open.intention }
+      : null,
+    layers: found.layers.map((layer) => ({
+      key: layer.key,
+      position: layer.position,
+      class: layer.decided?.class ?? layer.verdict.class,
+      decided: layer.decided,
+      message: layer.verdict.message,
+      symptom: layer.verdict.symptom,
+      reportedLine: layer.verdict.reportedLine,
+      faultyLines: layer.faulty_lines.map((place) => place.line),
+      fix: layer.fix,
+      verified: layer.verified,
+      intention: layer.intention,
+      mended: layer.version_after !== null,
+    })),
+    checks: judged.results.map(checkView),
+    versions: found.versions.map((version) => ({
+      key: version.key,
+      number: version.number,
+      origin: version.origin,
+      current: version.key === found.current_version,
+      changes: version.parent ? findHunks(versionOf(found, version.parent).files[0]?.text ?? "", version.files[0]?.text ?? "") : [],
+    })),
+    trace: wanted.leaf === "trace" ? await traceView(services, found, wanted) : null,
+  };
+}
+export type CaseView = Awaited<ReturnType<typeof caseView>>;
+
+export type TraceView = {
+  table: TraceTable;
+  total: number;
+  from: number;
+  check: string;
+  version: string;
+  lines: string[];
+  rows: RowPolicy;
+  differs: string | null;
+  ended: string;
+};
+
+/** The trace table of a version with a check's input, one page of rows. */
+async function traceView(
+  services: Services,
+  found: WholeCase,
+  wanted: { check: string | null; version: string | null; rows: RowPolicy; from: number },
+): Promise<TraceView | null> {
+  const version = found.versions.find((each) => each.key === wanted.version) ?? versionOf(found, found.current_version);
+  const check = found.checks.find((each) => each.key === wanted.check) ?? found.checks[0];
+  if (!check) return null;
+  const trace = await recordVersion(services, languageOf(found), version, check);
+  if (!trace) return null;
+  const table = buildTable(trace, { rows: wanted.rows });
+  const judged = await judgeVersion(services, { ...found, checks: [check] }, version);
+  const plain = judged.deciding.outcome;
+  const text = (pieces: readonly ConsolePiece[]) => pieces.map((piece) => piece.text).join("");
+  const cutShort = trace.outcome.stoppedBy === "steps";
+  const differs =
+    plain && !cutShort && (text(plain.console) !== text(trace.outcome.console) || plain.stoppedBy !== trace.outcome.stoppedBy)
+      ? "The recorded run did not go as the plain run did (a clock, chance or a limit may be at play). The plain run decides."
+      : null;
+  const from = Math.max(0, Math.min(wanted.from, table.rows.length - 1));
+  const primary = trace.outcome.diagnostics.find((diagnostic) => diagnostic.primary);
+  return {
+    table: { ...table, rows: table.rows.slice(from, from + rowsShown) },
+    total: table.rows.length,
+    from,
+    check: check.key,
+    version: version.key,
+    lines: lineTexts(version.files[0]?.text ?? ""),
+    rows: wanted.rows,
+    differs,
+    ended:
+      trace.outcome.stoppedBy === "refused"
+        ? "It was refused before any line ran, so there is nothing to go through."
+        : primary
+          ? `It was stopped by ${primary.errorName}: ${primary.message}`
+          : trace.outcome.stoppedBy === "none"
+            ? "It ended by itself."
+            : (trace.cut ?? ""),
+  };
+}

@@ -1,0 +1,71 @@
+import { defaultKeymap, history, historyKeymap } from "@codemirror/commands";
+import { python } from "@codemirror/lang-python";
+import { HighlightStyle, indentUnit, syntaxHighlighting } from "@codemirror/language";
+import { EditorState } from "@codemirror/state";
+import { drawSelection, EditorView, highlightSpecialChars, keymap, lineNumbers } from "@codemirror/view";
+import { tags } from "@lezer/highlight";
+import { useEffect, useRef } from "react";
+import { useNonce } from "../nonce.ts";
+
+/** Ink on paper: weight and slant carry the difference, colour only helps. */
+const inkOnPaper = HighlightStyle.define([
+  { tag: tags.keyword, fontWeight: "600", color: "#1c3f60" },
+  { tag: tags.string, color: "#5b4a12" },
+  { tag: tags.comment, fontStyle: "italic", color: "#4f5563" },
+]);
+
+const page = EditorView.theme({
+  "&": { backgroundColor: "#fcf8ef", color: "#1b2136", fontSize: "0.9rem", border: "1px solid #a8987a" },
+  "&.cm-focused": { outline: "3px solid #27557f", outlineOffset: "1px" },
+  ".cm-content": { fontFamily: '"IBM Plex Mono", monospace', lineHeight: "1.5rem", padding: "4px 0" },
+  ".cm-gutters": { backgroundColor: "#f8f2e5", color: "#4f5563", borderRight: "1px solid #d8ccb6" },
+  ".cm-cursor": { borderLeftColor: "#1b2136", borderLeftWidth: "2px" },
+  "&.cm-focused .cm-selectionBackground, .cm-selectionBackground": { backgroundColor: "#cfdfec !important" },
+});
+
+/**
+ * A program to be edited. The text goes into a hidden form field called `name` (line ends as LF) and to `onChange`.
+ * The Tab key moves on and is no trap: it is not bound; the space bar indents.
+ */
+export function ProgramEditor({ name, initial, label, onChange }: { name: string; initial: string; label: string; onChange?: (text: string) => void }) {
+  const place = useRef<HTMLDivElement>(null);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const tell = useRef(onChange);
+  tell.current = onChange;
+  const nonce = useNonce();
+  useEffect(() => {
+    if (!place.current) return;
+    const view = new EditorView({
+      parent: place.current,
+      state: EditorState.create({
+        doc: initial,
+        extensions: [
+          lineNumbers(),
+          history(),
+          drawSelection(),
+          highlightSpecialChars(),
+          indentUnit.of("    "),
+          EditorState.tabSize.of(4),
+          python(),
+          syntaxHighlighting(inkOnPaper),
+          page,
+          keymap.of([...defaultKeymap, ...historyKeymap]),
+          EditorView.contentAttributes.of({ "aria-label": label, spellcheck: "false" }),
+          ...(nonce ? [EditorView.cspNonce.of(nonce)] : []),
+          EditorView.updateListener.of((update) => {
+            if (!update.docChanged || !field.current) return;
+            field.current.value = update.state.doc.toString();
+            tell.current?.(field.current.value);
+          }),
+        ],
+      }),
+    });
+    return () => view.destroy();
+  }, [initial, label, nonce]);
+  return (
+    <>
+      <div ref={place} />
+      <textarea ref={field} name={name} defaultValue={initial} hidden readOnly aria-hidden="true" tabIndex={-1} />
+    </>
+  );
+}

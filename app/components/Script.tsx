@@ -1,0 +1,141 @@
+import { type KeyboardEvent, type ReactNode, useRef, useState } from "react";
+import { BentNail, Chevron, PenNib } from "./marks.tsx";
+
+/** A note pinned to a line (1-based). */
+export type LineNote = { line: number; kind: "tool" | "lead" | "faulty" | "run"; text: string };
+
+export type ScriptProps = {
+  /** The lines without their ends. */
+  lines: readonly string[];
+  label: string;
+  /** 1-based number shown at the first line; fragments may start above 1. */
+  firstNumber?: number;
+  notes?: readonly LineNote[];
+  faulty?: ReadonlySet<number>;
+  reported?: number | null;
+  /** The line about to run in a dry run. */
+  next?: number | null;
+  /** Called with a 1-based line that the person picked by pointer or key; absent: lines cannot be picked. */
+  onPick?: (line: number) => void;
+  pickHint?: string;
+};
+
+/** Shows blanks at line ends and tabs, which matter and are otherwise not seen. */
+function visible(text: string): ReactNode {
+  const end = text.trimEnd();
+  if (end === text) return text || " ";
+  return (
+    <>
+      {end}
+      <span className="text-graphite" title="blanks at the end of the line">
+        {text.slice(end.length).replaceAll(" ", "·").replaceAll("\t", "→   ")}
+      </span>
+    </>
+  );
+}
+
+/** A program as a listing on paper: marks and numbers on the left, notes pinned to their lines on the right. */
+export function Script({ lines, label, firstNumber = 1, notes = [], faulty, reported, next, onPick, pickHint }: ScriptProps) {
+  const [at, setAt] = useState(Math.min(Math.max(1, reported ?? 1), Math.max(1, lines.length)));
+  const list = useRef<HTMLOListElement>(null);
+  const withNotes = notes.length > 0;
+
+  const moveTo = (line: number) => {
+    const target = Math.min(Math.max(1, line), lines.length);
+    setAt(target);
+    list.current?.querySelector<HTMLElement>(`[data-line="${target}"]`)?.focus();
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const moves: Record<string, number> = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 1, End: lines.length };
+    const target = moves[event.key];
+    if (target !== undefined) {
+      event.preventDefault();
+      moveTo(target);
+    } else if (onPick && (event.key === "Enter" || event.key === " ")) {
+      event.preventDefault();
+      onPick(at);
+    }
+  };
+
+  return (
+    <ol ref={list} className={`script ${withNotes ? "script-with-notes" : ""}`} aria-label={label}>
+      {lines.map((text, index) => {
+        const line = index + 1;
+        const marks = [reported === line ? "the tool names this line" : "", faulty?.has(line) ? "faulty line" : "", next === line ? "about to run" : ""].filter(
+          (part) => part,
+        );
+        const own = notes.filter((note) => note.line === line);
+        const content = (
+          <>
+            <span className="flex justify-end gap-0.5 pr-1">
+              {next === line && <PenNib />}
+              {faulty?.has(line) && <BentNail />}
+              {reported === line && !faulty?.has(line) && <Chevron />}
+            </span>
+            <span className="script-number">{firstNumber + index}</span>
+            <span className="script-text text-left">
+              <span>{visible(text)}</span>
+            </span>
+          </>
+        );
+        const state = `script-line ${faulty?.has(line) ? "script-line-faulty" : ""} ${next === line ? "script-line-next" : ""}`;
+        const name = `line ${firstNumber + index}${marks.length ? `, ${marks.join(", ")}` : ""}: ${text.trim() || "blank"}`;
+        return (
+          <li key={index} className={state}>
+            {onPick ? (
+              <button
+                type="button"
+                data-line={line}
+                className="col-span-3 grid cursor-pointer grid-cols-subgrid hover:bg-slip"
+                tabIndex={line === at ? 0 : -1}
+                aria-label={name}
+                aria-pressed={faulty?.has(line) ?? false}
+                title={pickHint}
+                onClick={() => {
+                  setAt(line);
+                  onPick(line);
+                }}
+                onKeyDown={onKey}
+                onFocus={() => setAt(line)}
+              >
+                {content}
+              </button>
+            ) : (
+              <div className="col-span-3 grid grid-cols-subgrid" data-line={line}>
+                {marks.length > 0 && <span className="sr-only">{marks.join(", ")}</span>}
+                {content}
+              </div>
+            )}
+            {withNotes && <LineNotes notes={own} />}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+const noteWords: Record<LineNote["kind"], string> = { tool: "tool says", lead: "look here", faulty: "faulty line", run: "in the run" };
+
+/** The notes of one line; more than one fold behind the first. */
+function LineNotes({ notes }: { notes: readonly LineNote[] }) {
+  const [first, ...rest] = notes;
+  if (!first) return <span />;
+  const one = (note: LineNote) => (
+    <p className="border-l-2 border-rule-strong pl-2 font-sans text-[0.82rem] leading-5" key={note.kind + note.text}>
+      <span className="font-semibold">{noteWords[note.kind]}:</span> {note.text}
+    </p>
+  );
+  return (
+    <div className="pl-2">
+      {one(first)}
+      {rest.length > 0 && (
+        <details className="pl-2 font-sans text-[0.82rem]">
+          <summary className="cursor-pointer text-graphite">
+            {rest.length} more {rest.length === 1 ? "note" : "notes"}
+          </summary>
+          {rest.map(one)}
+        </details>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import type { TraceTable } from "../../core/trace/table.ts";
+
+/** A trace table like a ruled exercise-book page; `until` shows rows up to that many, the last one marked. */
+export function TraceTableView({ table, until, caption }: { table: TraceTable; until?: number; caption: string }) {
+  const rows = until === undefined ? table.rows : table.rows.slice(0, until);
+  return (
+    <table className="trace-table">
+      <caption className="sr-only">{caption}</caption>
+      <thead>
+        <tr>
+          <th scope="col">line</th>
+          {table.columns.map((column) => (
+            <th scope="col" key={column.key}>
+              {column.functionName && <span className="block text-xs font-normal text-graphite">{column.functionName}</span>}
+              {column.title}
+            </th>
+          ))}
+          <th scope="col">output</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.step}>
+            <td className="text-graphite">{row.line}</td>
+            {table.columns.map((column) => {
+              const text = row.cells[column.key];
+              return (
+                <td key={column.key} className={text === undefined ? undefined : "changed"}>
+                  {text}
+                </td>
+              );
+            })}
+            <td className={row.output ? "changed" : undefined}>{row.raised ?? row.output.replace(/\n$/, "")}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

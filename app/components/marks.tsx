@@ -1,0 +1,82 @@
+import type { ReactNode } from "react";
+import type { FaultClass } from "../../core/verdict/verdict.ts";
+
+/** A drawn mark; `label` is its text for screen readers, none if words stand beside it. */
+function Mark({ label, className, children }: { label?: string; className?: string; children: ReactNode }) {
+  return (
+    <svg
+      viewBox="0 0 24 24"
+      className={`inline-block h-5 w-5 shrink-0 ${className ?? ""}`}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2.2"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      role={label ? "img" : undefined}
+      aria-label={label}
+      aria-hidden={label ? undefined : true}
+    >
+      {children}
+    </svg>
+  );
+}
+
+export function BentNail({ label }: { label?: string }) {
+  return (
+    <Mark label={label}>
+      <path d="M6 4h7M9.5 4v7l5 3.5-1 5.5" />
+    </Mark>
+  );
+}
+
+export function StraightNail({ label }: { label?: string }) {
+  return (
+    <Mark label={label} className="text-graphite">
+      <path d="M8 4h8M12 4v16" />
+    </Mark>
+  );
+}
+
+/** Points at the line that the tool named. */
+export function Chevron({ label }: { label?: string }) {
+  return (
+    <Mark label={label} className="text-graphite">
+      <path d="M9 5l7 7-7 7" strokeWidth="1.6" />
+    </Mark>
+  );
+}
+
+/** Stands beside the line that is about to run. */
+export function PenNib({ label }: { label?: string }) {
+  return (
+    <Mark label={label}>
+      <path d="M3 7h7l11 5-11 5H3zM10 12h5" strokeWidth="1.8" />
+    </Mark>
+  );
+}
+
+const classMarks: Record<FaultClass | "open", { colour: string; shape: ReactNode }> = {
+  syntax: { colour: "text-indigo", shape: <path d="M19 5H5v14h14" /> },
+  runtime: { colour: "text-ochre", shape: <path d="M2 15h8l2-3M13 12l2-3h7" strokeWidth="3" /> },
+  logic: { colour: "text-teal", shape: <path d="M11 4a8 8 0 0 0 0 16M14 5a8 8 0 0 1 0 14" transform="rotate(12 12 12)" /> },
+  open: { colour: "text-graphite", shape: <rect x="4" y="4" width="16" height="16" strokeDasharray="1 4" /> },
+};
+
+export const classWords: Record<FaultClass | "open", string> = {
+  syntax: "syntax error",
+  runtime: "runtime error",
+  logic: "logic error",
+  open: "not decided yet",
+};
+
+/** The mark of a class with its words beside it. */
+export function ClassMark({ of, words = true }: { of: FaultClass | null; words?: boolean }) {
+  const key = of ?? "open";
+  const { colour, shape } = classMarks[key];
+  return (
+    <span className={`inline-flex items-center gap-1.5 font-semibold ${colour}`}>
+      <Mark label={words ? undefined : classWords[key]}>{shape}</Mark>
+      {words && classWords[key]}
+    </span>
+  );
+}

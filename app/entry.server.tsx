@@ -1,0 +1,45 @@
+import { PassThrough } from "node:stream";
+import { createReadableStreamFromReadable } from "@react-router/node";
+import { isbot } from "isbot";
+import { renderToPipeableStream } from "react-dom/server";
+import type { AppLoadContext, EntryContext } from "react-router";
+import { ServerRouter } from "react-router";
+import { NonceProvider } from "./nonce.ts";
+
+export const streamTimeout = 5_000;
+
+declare module "react-router" {
+  interface AppLoadContext {
+    nonce: string;
+  }
+}
+
+export default function handleRequest(request: Request, status: number, headers: Headers, entry: EntryContext, context: AppLoadContext): Promise<Response> {
+  const { nonce } = context;
+  return new Promise((resolve, reject) => {
+    let rendered = false;
+    let code = status;
+    const ready = isbot(request.headers.get("user-agent")) ? "onAllReady" : "onShellReady";
+    const { pipe, abort } = renderToPipeableStream(
+      <NonceProvider value={nonce}>
+        <ServerRouter context={entry} url={request.url} nonce={nonce} />
+      </NonceProvider>,
+      {
+        nonce,
+        [ready]() {
+          rendered = true;
+          const body = new PassThrough();
+          headers.set("Content-Type", "text/html; charset=utf-8");
+          resolve(new Response(createReadableStreamFromReadable(body), { headers, status: code }));
+          pipe(body);
+        },
+        onShellError: reject,
+        onError(problem: unknown) {
+          code = 500;
+          if (rendered) console.error(problem);
+        },
+      },
+    );
+    setTimeout(abort, streamTimeout + 1000);
+  });
+}

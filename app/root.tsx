@@ -1,0 +1,53 @@
+import type { ReactNode } from "react";
+import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import type { Route } from "./+types/root.ts";
+import "./app.css";
+import { BentNail } from "./components/marks.tsx";
+import { useNonce } from "./nonce.ts";
+
+export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/nail.svg", type: "image/svg+xml" }];
+
+/** The frame of every page; it knows nothing about teachers or students. */
+export function Layout({ children }: { children: ReactNode }) {
+  const nonce = useNonce();
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration nonce={nonce} />
+        <Scripts nonce={nonce} />
+      </body>
+    </html>
+  );
+}
+
+export default function App() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  const known = isRouteErrorResponse(error);
+  const words = known
+    ? typeof error.data === "string" && error.data
+      ? error.data
+      : error.statusText
+    : "Something went wrong on our side. What was saved is safe.";
+  return (
+    <main className="mx-auto max-w-xl p-8">
+      <p className="mb-4 flex items-center gap-2 font-bold">
+        <BentNail /> Bent Nail
+      </p>
+      <h1>{known && error.status === 404 ? "There is nothing at this address" : "This did not work"}</h1>
+      <p className="my-3">{words}</p>
+      <a className="link" href="/">
+        Go to the first page
+      </a>
+    </main>
+  );
+}

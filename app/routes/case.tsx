@@ -1,0 +1,221 @@
+import { data, Link, redirect, useFetcher, useSearchParams } from "react-router";
+import { z } from "zod";
+import { faultClassSchema } from "../../core/cases/case.ts";
+import { decideClass, goBackTo, removeCheck, saveCheck, setFaultyLines, setIntention, tryFix, verifyAgain } from "../../server/layers.ts";
+import { services } from "../../server/services.ts";
+import { deleteCase, findCase, restoreCase } from "../../server/stores/cases.ts";
+import { CaseScript } from "../case/CaseScript.tsx";
+import { ChecksLeaf } from "../case/ChecksLeaf.tsx";
+import { type CaseView, caseView, type Leaf } from "../case/caseView.ts";
+import { LayerList } from "../case/LayerList.tsx";
+import { MendLeaf } from "../case/MendLeaf.tsx";
+import { TraceLeaf } from "../case/TraceLeaf.tsx";
+import { VerdictStrip } from "../case/VerdictStrip.tsx";
+import { VersionsLeaf } from "../case/VersionsLeaf.tsx";
+import { formText } from "../formText.ts";
+import type { Route } from "./+types/case.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` }];
+
+const leafSchema = z.enum(["checks", "trace", "mend", "versions"]).catch("checks");
+
+export async function loader({ params, request }: Route.LoaderArgs) {
+  const found = await findCase(services().database, params.caseKey);
+  if (!found) throw data("There is no such case. It may have been put away for good.", { status: 404 });
+  const query = new URL(request.url).searchParams;
+  return caseView(services(), found, {
+    leaf: leafSchema.parse(query.get("leaf") ?? "checks"),
+    check: query.get("check"),
+    version: query.get("version"),
+    rows: query.get("rows") === "change" ? "change" : "line",
+    from: Number(query.get("from")) || 0,
+  });
+}
+
+const lineListSchema = z.array(z.number().int().positive());
+
+/** What a change gives back to the page: a message for the person, and whether it was done. */
+export type CaseReply = { intent: string; ok: boolean; message: string };
+
+export async function action({ params, request }: Route.ActionArgs) {
+  const form = await request.formData();
+  const intent = String(form.get("intent"));
+  const reply = (ok: boolean, message = ""): CaseReply => ({ intent, ok, message });
+  const found = await findCase(services().database, params.caseKey);
+  if (!found) throw data("There is no such case.", { status: 404 });
+  const revision = Number(form.get("revision"));
+  const key = String(form.get("key") ?? "");
+
+  switch (intent) {
+    case "decide": {
+      const faultClass = faultClassSchema.safeParse(form.get("class"));
+      if (!faultClass.success) return reply(false, "Choose one of the three classes.");
+      const kind = form.get("kind");
+      const done = await decideClass(services(), found, revision, {
+        class: faultClass.data,
+        kind: faultClass.data === "syntax" ? (kind === "meaning" ? "meaning" : "form") : null,
+        reason: formText(form, "reason"),
+      });
+      return done.ok ? reply(true, "Verdict kept.") : reply(false, done.message);
+    }
+    case "faulty": {
+      const lines = lineListSchema.parse(JSON.parse(String(form.get("lines"))));
+      const file = found.versions.find((version) => version.key === found.current_version)?.files[0]?.name ?? "";
+      const done = await setFaultyLines(
+        services(),
+        found,
+        revision,
+        lines.map((line) => ({ file, line })),
+      );
+      return done.ok ? reply(true) : reply(false, done.message);
+    }
+    case "mend": {
+      const tried = await tryFix(services(), found, revision, formText(form, "text"), form.get("force") !== null);
+      if (!tried.ok) return reply(false, tried.message);
+      const words = {
+        verified: "All checks pass. The fix is verified, and the runs are kept as proof.",
+        "next fault": "The gate that failed passes now. The next fault shows: it is the next layer.",
+        "not mended": "The same fault still shows. Your try is kept under Versions; go on editing, or keep it as one mended fault of several.",
+        open: "The gate that failed passes now. What is still open is written beside the checks.",
+        "no change": "Nothing was changed yet.",
+      } as const;
+      return reply(tried.result !== "not mended" && tried.result !== "no change", words[tried.result]);
+    }
+    case "back": {
+      const done = await goBackTo(services(), found, revision, key);
+      return done.ok ? reply(true, "This version is the current one again.") : reply(false, done.message);
+    }
+    case "intention":
+      await setIntention(services(), key, formText(form, "intention"));
+      return reply(true);
+    case "check": {
+      const kind = z.enum(["normal", "boundary", "erroneous"]).catch("normal").parse(form.get("kind"));
+      const expected = formText(form, "expected");
+      await saveCheck(services(), found, key || null, {
+        input: formText(form, "input"),
+        expected: expected === "" && form.get("expectsNothing") === null ? null : expected,
+        kind,
+        ignorePrompts: form.get("ignorePrompts") !== null,
+      });
+      return reply(true, "Check kept and run.");
+    }
+    case "remove check":
+      await removeCheck(services(), found, key);
+      return reply(true, "The check was taken away.");
+    case "verify":
+      return (await verifyAgain(services(), found)) ? reply(true, "All checks pass: verified.") : reply(false, "Not all checks pass.");
+    case "delete":
+      await deleteCase(services().database, found.key);
+      return redirect(`/?away=${found.key}`);
+    case "restore":
+      await restoreCase(services().database, found.key);
+      return reply(true);
+    default:
+      return reply(false, "This is not known here.");
+  }
+}
+
+const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
+  { leaf: "checks", words: "Runs and checks" },
+  { leaf: "trace", words: "Dry run" },
+  { leaf: "mend", words: "Mend" },
+  { leaf: "versions", words: "Versions" },
+];
+
+export default function CasePage({ loaderData: view }: Route.ComponentProps) {
+  const [query] = useSearchParams();
+  const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
+  const away = useFetcher<CaseReply>();
+  return (
+    <article>
+      <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
+        <h1>{view.title}</h1>
+        <p className="note-small">
+          {[
+            view.language,
+            view.studentLabel,
+            view.courseName,
+            `version ${view.versionNumber} of ${view.versions.length}`,
+            view.encoding === "utf-8" ? null : `was ${view.encoding.toUpperCase()}`,
+          ]
+            .filter((part) => part)
+            .join(" · ")}
+        </p>
+        <span className="ml-auto flex items-baseline gap-4">
+          <Link className="link" to={`/cases/${view.key}/exercise`}>
+            Make an exercise
+          </Link>
+          <Link className="link" to={`/print/cases/${view.key}`}>
+            Print
+          </Link>
+          <away.Form method="post">
+            <button className="press press-quiet" name="intent" value="delete" type="submit">
+              Put away
+            </button>
+          </away.Form>
+        </span>
+      </header>
+      {view.deleted && (
+        <away.Form method="post" className="mb-3 border border-rule-strong bg-slip px-3 py-2">
+          This case is put away.{" "}
+          <button className="press" name="intent" value="restore" type="submit">
+            Take it back
+          </button>
+        </away.Form>
+      )}
+      <VerdictStrip key={`${view.revision} ${view.openLayer?.key}`} view={view} />
+      <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
+        <div className="grid gap-4">
+          <CaseScript view={view} />
+          <LayerList view={view} />
+          {(view.intent || view.changedLast || view.errorOutput) && <HandedIn view={view} />}
+        </div>
+        <section className="leaf" aria-label="Facing page">
+          <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
+            {leaves.map((each) => (
+              <Link
+                key={each.leaf}
+                to={`?leaf=${each.leaf}`}
+                preventScrollReset
+                aria-current={each.leaf === leaf ? "page" : undefined}
+                className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
+              >
+                {each.words}
+              </Link>
+            ))}
+          </nav>
+          <div className="p-3">
+            {leaf === "checks" && <ChecksLeaf view={view} />}
+            {leaf === "trace" && <TraceLeaf view={view} />}
+            {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} />}
+            {leaf === "versions" && <VersionsLeaf view={view} />}
+          </div>
+        </section>
+      </div>
+    </article>
+  );
+}
+
+/** What the student wrote and pasted, as it was handed in. */
+function HandedIn({ view }: { view: CaseView }) {
+  return (
+    <section className="leaf p-3" aria-label="As handed in">
+      {view.intent && (
+        <p>
+          <strong>What it is for:</strong> {view.intent}
+        </p>
+      )}
+      {view.changedLast && (
+        <p>
+          <strong>Changed last:</strong> {view.changedLast}
+        </p>
+      )}
+      {view.errorOutput && (
+        <>
+          <h3>Error output as handed in</h3>
+          <pre className="overflow-x-auto text-sm whitespace-pre-wrap">{view.errorOutput}</pre>
+        </>
+      )}
+    </section>
+  );
+}

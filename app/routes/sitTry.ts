@@ -1,0 +1,3 @@
+export async function action() {
+  return null;
+}

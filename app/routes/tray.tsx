@@ -1,0 +1,275 @@
+import { type DragEvent, useRef, useState } from "react";
+import { Form, redirect, useNavigation } from "react-router";
+import { type NewCase, problemsOfNewCase } from "../../core/cases/case.ts";
+import { findLanguage, languages } from "../../core/languages/languages.ts";
+import { decodeText } from "../../core/source/decode.ts";
+import { services } from "../../server/services.ts";
+import { collectCase, listCases, listLength } from "../../server/stores/cases.ts";
+import { listCourses, listStudents } from "../../server/stores/courses.ts";
+import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
+import { useDraft } from "../components/useDraft.ts";
+import { formText } from "../formText.ts";
+import type { Route } from "./+types/tray.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Tray · Bent Nail" }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { database } = services();
+  const url = new URL(request.url);
+  const page = Math.max(0, Number(url.searchParams.get("page")) || 0);
+  const [list, courses] = await Promise.all([listCases(database, { judged: false, page }), listCourses(database)]);
+  const students = await Promise.all(courses.map(async (course) => ({ course, students: await listStudents(database, course.key) })));
+  return {
+    ...list,
+    page,
+    length: listLength,
+    putAway: url.searchParams.get("away"),
+    courses: students.map(({ course, students: own }) => ({ key: course.key, name: course.name, students: own.map(({ key, label }) => ({ key, label })) })),
+  };
+}
+
+/** The program's bytes: those of the dropped file as long as its text was not edited afterwards, else the field's text. */
+function programBytes(form: FormData): Uint8Array {
+  const original = form.get("original");
+  const text = formText(form, "program");
+  if (typeof original === "string" && original !== "") {
+    const bytes = Buffer.from(original, "base64");
+    if (decodeText(bytes).text.replaceAll("\r\n", "\n").replaceAll("\r", "\n") === text) return bytes;
+  }
+  return Buffer.from(text, "utf8");
+}
+
+function titleOf(given: { title: string; intent: string; fileName: string }): string {
+  const first = given.title.trim() || given.intent.trim().split("\n")[0] || given.fileName;
+  return first.length > 90 ? `${first.slice(0, 89)}…` : first;
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const form = await request.formData();
+  const { database } = services();
+  const language = findLanguage(formText(form, "language")) ?? languages[0];
+  if (!language) throw new Error("no languages");
+  const who = formText(form, "student").split("/");
+  const name =
+    formText(form, "fileName")
+      .replace(/[\\/\0]/g, "_")
+      .trim() || language.mainName;
+  const bytes = programBytes(form);
+  const knowsExpected = formText(form, "expected") !== "" || form.get("expectsNothing") !== null;
+  const symptom = formText(form, "symptom");
+  const errorOutput = formText(form, "errorOutput");
+  const given: NewCase = {
+    language: language.id,
+    course: who[0] || null,
+    student: who[1] || null,
+    title: titleOf({ title: formText(form, "title"), intent: formText(form, "intent"), fileName: name }),
+    intent: formText(form, "intent"),
+    changedLast: formText(form, "changedLast"),
+    files: [{ name, bytes }],
+    errorOutput: errorOutput === "" ? undefined : errorOutput,
+    input: formText(form, "input"),
+    expected: knowsExpected ? formText(form, "expected") : undefined,
+    actual: formText(form, "actual"),
+    symptom: symptom === "never ends" || symptom === "nothing appears" ? symptom : null,
+  };
+  const problems = problemsOfNewCase(given);
+  if (decodeText(bytes).binary) problems.program = "This is no program text (it holds zero bytes or many control characters).";
+  if (Object.keys(problems).length > 0) return { problems };
+  return redirect(`/cases/${await collectCase(database, given)}?collected`);
+}
+
+const sample = {
+  program: 'crossing = 35\nstops = input("Stops? ")\nminutes = crossing + stops * 5\nprint("Minutes", minutes)\n',
+  input: "2\n",
+  expected: "Stops? Minutes 45\n",
+  intent: "Work out how long a crossing of the Kittiwake takes with stops of 5 minutes.",
+  errorOutput:
+    "Traceback (most recent call last):\n  File \"crossing.py\", line 3, in <module>\n    minutes = crossing + stops * 5\nTypeError: unsupported operand type(s) for +: 'int' and 'str'\n",
+};
+
+export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
+  const { rows, total, page, length, putAway, courses } = loaderData;
+  const problems: Record<string, string> = actionData?.problems ?? {};
+  const form = useRef<HTMLFormElement>(null);
+  const [encoding, setEncoding] = useState("");
+  const [refused, setRefused] = useState("");
+  const navigation = useNavigation();
+  const forget = useDraft(form, "tray");
+
+  const fill = (name: string, value: string) => {
+    const control = form.current?.elements.namedItem(name);
+    if (control instanceof HTMLTextAreaElement || control instanceof HTMLInputElement) {
+      control.value = value;
+      control.dispatchEvent(new Event("input", { bubbles: true }));
+    }
+  };
+  const take = async (file: File) => {
+    setRefused("");
+    if (file.size > 2 * 1024 * 1024) return setRefused(`${file.name} is larger than 2 MB and was not taken.`);
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const read = decodeText(bytes);
+    if (read.binary) return setRefused(`${file.name} is no program text and was not taken.`);
+    fill("program", read.text);
+    fill("fileName", file.name);
+    let binary = "";
+    for (const byte of bytes) binary += String.fromCharCode(byte);
+    fill("original", btoa(binary));
+    setEncoding(read.encoding === "utf-8" ? "" : `The file was in ${read.encoding.toUpperCase()}; it is kept as it is.`);
+  };
+  const onDrop = (event: DragEvent) => {
+    event.preventDefault();
+    const file = event.dataTransfer.files[0];
+    if (file) void take(file);
+  };
+
+  return (
+    <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_26rem]">
+      <section aria-labelledby="collect-title">
+        <h1 id="collect-title">Collect a faulty program</h1>
+        <p className="note-small mb-3">Paste it or drop its file. Blanks, tabs and line ends are kept to the character.</p>
+        <Form method="post" ref={form} className="leaf grid gap-3 p-4" onSubmit={() => setTimeout(forget, 0)}>
+          <input type="hidden" name="original" />
+          <div>
+            <div className="flex items-baseline justify-between gap-3">
+              <label htmlFor="program">Program</label>
+              <span className="flex items-baseline gap-3">
+                <label className="link cursor-pointer text-sm">
+                  Choose a file
+                  <input
+                    type="file"
+                    className="sr-only"
+                    onChange={(event) => {
+                      const file = event.target.files?.[0];
+                      if (file) void take(file);
+                    }}
+                  />
+                </label>
+                <button
+                  type="button"
+                  className="press press-quiet text-sm"
+                  onClick={() => {
+                    for (const [name, value] of Object.entries(sample)) fill(name, value);
+                  }}
+                >
+                  Try a sample
+                </button>
+              </span>
+            </div>
+            <textarea
+              id="program"
+              name="program"
+              onDrop={onDrop}
+              onDragOver={(event) => event.preventDefault()}
+              className="field field-code overflow-auto"
+              rows={9}
+              spellCheck={false}
+              wrap="off"
+              aria-describedby="program-note"
+              aria-invalid={problems.program ? true : undefined}
+            />
+            <p id="program-note" className="note-small" role="status">
+              {problems.program ?? (refused || encoding)}
+            </p>
+          </div>
+          <div>
+            <label htmlFor="errorOutput">Error output, as it was shown</label> <span className="note-small">if there was one</span>
+            <textarea id="errorOutput" name="errorOutput" className="field field-code overflow-auto" rows={3} spellCheck={false} wrap="off" />
+          </div>
+          <div>
+            <label htmlFor="intent">What is the program for?</label>
+            <textarea id="intent" name="intent" className="field" rows={2} />
+          </div>
+          <div className="grid gap-3 sm:grid-cols-3">
+            <div>
+              <label htmlFor="input">Typed in</label>
+              <textarea id="input" name="input" className="field field-code overflow-auto" rows={3} spellCheck={false} wrap="off" />
+            </div>
+            <div>
+              <label htmlFor="expected">Should come out</label>
+              <textarea id="expected" name="expected" className="field field-code overflow-auto" rows={3} spellCheck={false} wrap="off" />
+            </div>
+            <div>
+              <label htmlFor="actual">Came out instead</label>
+              <textarea id="actual" name="actual" className="field field-code overflow-auto" rows={3} spellCheck={false} wrap="off" />
+            </div>
+          </div>
+          <fieldset className="flex flex-wrap gap-x-5">
+            <legend className="sr-only">Or in a word</legend>
+            <label className="font-normal">
+              <input type="radio" name="symptom" value="" defaultChecked /> ended or was stopped
+            </label>
+            <label className="font-normal">
+              <input type="radio" name="symptom" value="never ends" /> never ends
+            </label>
+            <label className="font-normal">
+              <input type="radio" name="symptom" value="nothing appears" /> nothing appears
+            </label>
+          </fieldset>
+          {problems.result && (
+            <p role="alert" className="border-l-4 border-ochre pl-3 font-semibold">
+              {problems.result}
+            </p>
+          )}
+          <details>
+            <summary className="cursor-pointer font-semibold text-steel-deep">More: whose, file name, title, last change</summary>
+            <div className="mt-2 grid gap-3 sm:grid-cols-2">
+              <div>
+                <label htmlFor="student">Student</label>
+                <select id="student" name="student" className="field">
+                  <option value="">nobody in particular</option>
+                  {courses.map((course) => (
+                    <optgroup key={course.key} label={course.name}>
+                      <option value={course.key}>{course.name}, no student</option>
+                      {course.students.map((student) => (
+                        <option key={student.key} value={`${course.key}/${student.key}`}>
+                          {student.label}
+                        </option>
+                      ))}
+                    </optgroup>
+                  ))}
+                </select>
+              </div>
+              <div>
+                <label htmlFor="language">Language</label>
+                <select id="language" name="language" className="field">
+                  {languages.map((language) => (
+                    <option key={language.id} value={language.id}>
+                      {language.name}
+                    </option>
+                  ))}
+                </select>
+              </div>
+              <div>
+                <label htmlFor="fileName">File name</label>
+                <input id="fileName" name="fileName" className="field" />
+              </div>
+              <div>
+                <label htmlFor="title">Title of the case</label>
+                <input id="title" name="title" className="field" />
+              </div>
+              <div className="sm:col-span-2">
+                <label htmlFor="changedLast">What was changed last?</label>
+                <input id="changedLast" name="changedLast" className="field" />
+              </div>
+            </div>
+          </details>
+          <div>
+            <button type="submit" className="press press-main" disabled={navigation.state !== "idle"}>
+              {navigation.state === "submitting" ? "Taking it in…" : "Take it in and run it"}
+            </button>
+          </div>
+        </Form>
+      </section>
+      <section aria-labelledby="tray-title">
+        <h2 id="tray-title">In the Tray: not judged yet</h2>
+        <UndoDelete caseKey={putAway} />
+        {rows.length === 0 ? (
+          <p className="leaf mt-2 p-4">The Tray is empty. Cases wait here until you have said what kind of fault they have.</p>
+        ) : (
+          <CaseList rows={rows} />
+        )}
+        <Pages page={page} total={total} length={length} address={(other) => `?page=${other}`} />
+      </section>
+    </div>
+  );
+}

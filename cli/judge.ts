@@ -1,0 +1,131 @@
+import type { Command } from "commander";
+import { z } from "zod";
+import type { Language } from "../core/languages/language.ts";
+import type { ProgramFiles } from "../core/outcome/outcome.ts";
+import type { FaultClass } from "../core/verdict/verdict.ts";
+import { type Judged, judgeProgram } from "../server/judging.ts";
+import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
+import { type BatchCheck, checksSchema, programFiles, runBatch } from "./batch.ts";
+import { chooseLanguage, MaterialProblem, readMaterial, readProgram, readText } from "./material.ts";
+import { leadsOf } from "./read.ts";
+
+type Material = { files: ProgramFiles; input?: string; expected?: string; output?: string; checks?: BatchCheck[] };
+
+function resultOf({ judgement, outcome, notRun }: Judged) {
+  return {
+    gates: judgement.gates.map(({ gate, passes, evidence }) => ({ gate, passes, evidence })),
+    class: judgement.class,
+    kind: judgement.kind,
+    symptom: judgement.symptom,
+    reasons: notRun ? [...judgement.reasons, `Nothing was run: ${notRun}.`] : judgement.reasons,
+    reportedLine: judgement.reportedLine,
+    leads: leadsOf(judgement.leads),
+    console: outcome?.console ?? [],
+  };
+}
+
+/**
+ * Judges a program with its input as handed in and then with each check. The class is that of the run as handed in if there is
+ * an input or an intended output, else of the first failing check; classes that other checks show are listed beside it.
+ */
+export async function judgeMaterial(toolchains: Toolchains, language: Language, material: Material) {
+  const handedIn = material.input !== undefined || material.expected !== undefined || !material.checks?.length;
+  const runs: BatchCheck[] = [
+    ...(handedIn ? [{ input: material.input ?? "", expected: material.expected, kind: "normal" as const }] : []),
+    ...(material.checks ?? []),
+  ];
+  const judged: Judged[] = [];
+  for (const check of runs) {
+    judged.push(
+      await judgeProgram(toolchains.find(language.id), {
+        language,
+        files: material.files,
+        input: check.input,
+        expected: check.expected,
+        pastedText: judged.length === 0 ? material.output : undefined,
+      }),
+    );
+  }
+  const deciding = (handedIn && judged[0]?.judgement.class !== null ? judged[0] : judged.find((each) => each.judgement.class !== null)) ?? judged[0];
+  if (!deciding) throw new MaterialProblem("nothing to judge");
+  const others = [...new Set(judged.filter((each) => each !== deciding).map((each) => each.judgement.class))].filter(
+    (each): each is FaultClass => each !== null && each !== deciding.judgement.class,
+  );
+  return { ...resultOf(deciding), ...(material.checks ? { otherClasses: others } : {}) };
+}
+
+async function optionalText(path: string | undefined): Promise<string | undefined> {
+  return path === undefined ? undefined : await readText(path);
+}
+
+/** Adds `bent-nail judge`. */
+export function addJudgeCommand(program: Command): void {
+  program
+    .command("judge")
+    .description("run a program and find out by evidence what kind of fault it has")
+    .argument("[program]", "the program file")
+    .option("--language <id>", "language of the program")
+    .option("--input <file>", "what is typed in")
+    .option("--expected <file>", "the intended output")
+    .option("--output <file>", "the error output that was handed in")
+    .option("--checks <file>", "more checks, as JSON")
+    .option("--batch <list>", "one JSON object a line: {id, language, program, input?, expected?, output?, checks?}")
+    .option("--json", "print JSON")
+    .action(
+      async (
+        path: string | undefined,
+        options: { language?: string; input?: string; expected?: string; output?: string; checks?: string; batch?: string; json?: boolean },
+        command: Command,
+      ) => {
+        const toolchains = createToolchains();
+        try {
+          if (options.batch !== undefined) {
+            if (options.batch !== "-") await readMaterial(options.batch);
+            await runBatch(options.batch, async (line, language) => {
+              if (line.program === undefined) throw new Error("program: missing");
+              return judgeMaterial(toolchains, language, {
+                files: programFiles(line.program, language),
+                input: line.input,
+                expected: line.expected,
+                output: line.output,
+                checks: line.checks,
+              });
+            });
+            return;
+          }
+          if (path === undefined) command.error("error: name a program or give --batch");
+          const language = chooseLanguage(options.language, path);
+          const checks = options.checks === undefined ? undefined : readChecks(await readText(options.checks));
+          const result = await judgeMaterial(toolchains, language, {
+            files: await readProgram(path),
+            input: await optionalText(options.input),
+            expected: await optionalText(options.expected),
+            output: await optionalText(options.output),
+            checks,
+          });
+          process.stdout.write(options.json ? `${JSON.stringify(result, null, 2)}\n` : table(result));
+        } finally {
+          await toolchains.close();
+        }
+      },
+    );
+}
+
+function readChecks(text: string): BatchCheck[] {
+  try {
+    return checksSchema.parse(JSON.parse(text));
+  } catch (problem) {
+    throw new MaterialProblem(
+      `the checks cannot be read: ${problem instanceof z.ZodError ? z.prettifyError(problem) : problem instanceof Error ? problem.message : ""}`,
+    );
+  }
+}
+
+function table(result: Awaited<ReturnType<typeof judgeMaterial>>): string {
+  const questions = ["starts?", "finishes?", "as intended?"];
+  const lines = [`class          ${result.class ?? "none shown"}${result.kind ? ` (${result.kind})` : ""}`, `reported line  ${result.reportedLine ?? "none"}`];
+  for (const gate of result.gates) lines.push(`${(questions[gate.gate - 1] ?? "").padEnd(15)}${gate.passes === null ? "open" : gate.passes ? "yes" : "no"}`);
+  lines.push("reasons", ...result.reasons.map((reason) => `  ${reason}`));
+  if (result.leads.length > 0) lines.push("look at", ...result.leads.map((lead) => `  line ${String(lead.line).padStart(4)}  ${lead.why}`));
+  return `${lines.join("\n")}\n`;
+}

@@ -1,0 +1,24 @@
+import { Command, CommanderError } from "commander";
+import { addDemoCommand } from "./demo.ts";
+import { addJudgeCommand } from "./judge.ts";
+import { MaterialProblem } from "./material.ts";
+import { addReadCommand } from "./read.ts";
+import { addServeCommand } from "./serve.ts";
+import { addTraceCommand } from "./trace.ts";
+
+/** Every command; a new one is one file and one line here. */
+const commands = [addReadCommand, addJudgeCommand, addTraceCommand, addServeCommand, addDemoCommand];
+
+const program = new Command("bent-nail");
+program.description("Finds out by evidence what is wrong with a program, and serves the workbench.").exitOverride().showHelpAfterError();
+for (const add of commands) add(program);
+
+try {
+  await program.parseAsync(process.argv);
+} catch (problem) {
+  if (problem instanceof CommanderError) process.exitCode = problem.exitCode === 0 ? 0 : 2;
+  else if (problem instanceof MaterialProblem) {
+    process.stderr.write(`bent-nail: ${problem.message}\n`);
+    process.exitCode = 1;
+  } else throw problem;
+}

@@ -1,0 +1,46 @@
+import { type Command, InvalidArgumentError, Option } from "commander";
+import { traceFormats } from "../core/formats/traceFormats.ts";
+import { limitsSchema } from "../core/outcome/outcome.ts";
+import { buildTable, type TraceTable } from "../core/trace/table.ts";
+import { createToolchains } from "../server/toolchains/toolchains.ts";
+import { chooseLanguage, MaterialProblem, readProgram, readText } from "./material.ts";
+
+function wholeNumber(text: string): number {
+  const number = Number(text);
+  if (!Number.isInteger(number) || number < 1) throw new InvalidArgumentError("a whole number from 1 is needed");
+  return number;
+}
+
+/** Adds `bent-nail trace`. */
+export function addTraceCommand(program: Command): void {
+  program
+    .command("trace")
+    .description("run a program, record it, and print its trace table")
+    .argument("<program>", "the program file")
+    .option("--language <id>", "language of the program")
+    .option("--input <file>", "what is typed in")
+    .addOption(new Option("--rows <policy>", "a row for every executed line or for every change").choices(["line", "change"]).default("line"))
+    .option("--columns <names>", "only these variables, comma between")
+    .addOption(new Option("--format <format>", "how it is printed").choices(Object.keys(traceFormats)).default("md"))
+    .option("--limit <steps>", "most steps to record", wholeNumber)
+    .action(async (path: string, options: { language?: string; input?: string; rows: "line" | "change"; columns?: string; format: string; limit?: number }) => {
+      const language = chooseLanguage(options.language, path);
+      const files = await readProgram(path);
+      const input = options.input === undefined ? "" : await readText(options.input);
+      const toolchains = createToolchains();
+      try {
+        const toolchain = toolchains.find(language.id);
+        const state = await toolchain?.available();
+        if (!toolchain || !state?.ready) throw new MaterialProblem(state && !state.ready ? state.reason : `${language.name} cannot be run here`);
+        const trace = await toolchain.trace({ files, input, limits: limitsSchema.parse(options.limit === undefined ? {} : { steps: options.limit }) });
+        if (trace.outcome.stoppedBy === "refused")
+          throw new MaterialProblem(`the program was refused before any line ran: ${trace.outcome.diagnostics[0]?.message ?? ""}`);
+        const columns = options.columns?.split(",").map((name) => name.trim());
+        const table: TraceTable = buildTable(trace, { rows: options.rows, columns });
+        process.stdout.write((traceFormats[options.format] ?? traceFormats.md)(table, trace));
+        if (trace.cut) process.stderr.write(`bent-nail: ${trace.cut}\n`);
+      } finally {
+        await toolchains.close();
+      }
+    });
+}

@@ -1,0 +1,73 @@
+import { z } from "zod";
+
+export const faultClassSchema = z.enum(["syntax", "runtime", "logic"]);
+export const checkKindSchema = z.enum(["normal", "boundary", "erroneous"]);
+
+/** A line of a file of a version, counted from 1. */
+export const linePlaceSchema = z.object({ file: z.string(), line: z.number().int().positive() });
+export type LinePlace = z.infer<typeof linePlaceSchema>;
+
+/** The teacher's decision about a layer. `suggested` is what the evidence said, kept beside it when they differ. */
+export const decisionSchema = z.object({
+  class: faultClassSchema,
+  kind: z.enum(["form", "meaning"]).nullable(),
+  suggested: faultClassSchema.nullable(),
+  reason: z.string(),
+  at: z.string(),
+});
+export type Decision = z.infer<typeof decisionSchema>;
+
+export const hunkSchema = z.object({ start: z.number().int().positive(), before: z.array(z.string()), after: z.array(z.string()) });
+
+/** "Verified" names what it rests on; when any of these changes it reads "was verified, run again". */
+export const verificationSchema = z.object({ version: z.string(), checksEdition: z.number().int(), translator: z.string(), at: z.string() });
+export type Verification = z.infer<typeof verificationSchema>;
+
+/** What a layer keeps of the verdict that the evidence suggested. */
+export const keptVerdictSchema = z.object({
+  class: faultClassSchema.nullable(),
+  kind: z.enum(["form", "meaning"]).nullable(),
+  symptom: z.string(),
+  gate: z.number().int().min(1).max(3).nullable(),
+  reasons: z.array(z.string()),
+  reportedLine: z.number().int().positive().nullable(),
+  message: z.string(),
+});
+export type KeptVerdict = z.infer<typeof keptVerdictSchema>;
+
+/** What a person hands over in the Tray. `errorOutput` undefined: there was none. */
+export type NewCase = {
+  language: string;
+  course: string | null;
+  student: string | null;
+  title: string;
+  intent: string;
+  changedLast: string;
+  files: ReadonlyArray<{ name: string; bytes: Uint8Array }>;
+  errorOutput?: string;
+  input: string;
+  expected?: string;
+  actual?: string;
+  symptom: "never ends" | "nothing appears" | null;
+};
+
+/** Largest program that is taken, in bytes. */
+export const largestProgram = 2 * 1024 * 1024;
+
+/**
+ * What still keeps a case from being collected, as messages for the person by field; empty if nothing does.
+ * A case without error output needs an intended and an actual result, or the words "never ends" or "nothing appears".
+ */
+export function problemsOfNewCase(given: NewCase): Record<string, string> {
+  const problems: Record<string, string> = {};
+  const main = given.files[0];
+  if (!main || main.bytes.length === 0) problems.program = "There is no program yet. Paste it or drop its file here.";
+  else if (given.files.reduce((sum, file) => sum + file.bytes.length, 0) > largestProgram)
+    problems.program = "The program is larger than 2 MB. Hand in only the files that the fault needs.";
+  const hasOutput = (given.errorOutput ?? "").trim() !== "";
+  const hasResults = given.expected !== undefined && (given.actual ?? "").trim() !== "";
+  if (!hasOutput && !hasResults && given.symptom === null) {
+    problems.result = "Without an error output, say what should come out and what came out instead, or tick “never ends” or “nothing appears”.";
+  }
+  return problems;
+}

@@ -1,0 +1,92 @@
+import { diffArrays } from "diff";
+import { splitLines } from "../source/lines.ts";
+
+/**
+ * One changed place: `start` is the 1-based line of the before text where it begins (for a pure insertion the line
+ * before which it goes), `before` the lines taken out, `after` those put in, both with their line ends.
+ */
+export type Hunk = { start: number; before: string[]; after: string[] };
+
+function linesWithEnds(text: string): string[] {
+  return splitLines(text).map((line) => line.text + line.end);
+}
+
+/** The changed lines between two texts, and nothing else. Lines differ if any character does, line ends included. */
+export function findHunks(before: string, after: string): Hunk[] {
+  const hunks: Hunk[] = [];
+  let line = 1;
+  let open: Hunk | null = null;
+  for (const part of diffArrays(linesWithEnds(before), linesWithEnds(after))) {
+    if (!part.added && !part.removed) {
+      open = null;
+      line += part.value.length;
+      continue;
+    }
+    if (!open) {
+      open = { start: line, before: [], after: [] };
+      hunks.push(open);
+    }
+    if (part.removed) {
+      open.before.push(...part.value);
+      line += part.value.length;
+    } else {
+      open.after.push(...part.value);
+    }
+  }
+  return hunks;
+}
+
+/** The text with the hunks applied. Hunks must not overlap; throws if a hunk's before-lines are not there. */
+export function applyHunks(text: string, hunks: readonly Hunk[]): string {
+  const lines = linesWithEnds(text);
+  for (const hunk of [...hunks].sort((one, other) => other.start - one.start)) {
+    const found = lines.slice(hunk.start - 1, hunk.start - 1 + hunk.before.length);
+    if (found.some((line, index) => line !== hunk.before[index]) || found.length !== hunk.before.length)
+      throw new Error(`The lines at ${hunk.start} are not those the change was made for.`);
+    lines.splice(hunk.start - 1, hunk.before.length, ...hunk.after);
+  }
+  return lines.join("");
+}
+
+/**
+ * Where the lines of the before text went: for each 1-based before-line its after-line, or null if it was taken out.
+ * Index 0 is unused.
+ */
+export function mapLines(before: string, hunks: readonly Hunk[]): Array<number | null> {
+  const count = splitLines(before).length;
+  const map: Array<number | null> = [null];
+  let shift = 0;
+  let line = 1;
+  for (const hunk of [...hunks].sort((one, other) => one.start - other.start)) {
+    for (; line < hunk.start; line++) map[line] = line + shift;
+    for (const _ of hunk.before) map[line++] = null;
+    shift += hunk.after.length - hunk.before.length;
+  }
+  for (; line <= count; line++) map[line] = line + shift;
+  return map;
+}
+
+/**
+ * Hunks made on a later text carried back to the first one, so that a single fault's change stands alone.
+ * `mapping` gives for each first-text line its line in the later text (see mapLines, composed over steps).
+ * A hunk whose lines an earlier change touched cannot stand alone: it is returned in `tied`.
+ */
+export function carryBack(hunks: readonly Hunk[], mapping: ReadonlyArray<number | null>): { free: Hunk[]; tied: Hunk[] } {
+  const free: Hunk[] = [];
+  const tied: Hunk[] = [];
+  const origin = new Map<number, number>();
+  mapping.forEach((later, first) => {
+    if (later !== null && first > 0) origin.set(later, first);
+  });
+  for (const hunk of hunks) {
+    const starts =
+      hunk.before.length > 0
+        ? hunk.before.map((_, index) => origin.get(hunk.start + index))
+        : [origin.get(hunk.start) ?? (origin.get(hunk.start - 1) ?? -1) + 1];
+    const [start] = starts;
+    const contiguous = start !== undefined && start > 0 && starts.every((line, index) => line === start + index);
+    if (contiguous) free.push({ ...hunk, start });
+    else tied.push(hunk);
+  }
+  return { free, tied };
+}

@@ -1,0 +1,13 @@
+import type { LeadRule } from "./leads.ts";
+
+/** The calls that led to the failing line: the cause may lie with who called, even further down the file. */
+export const callers: LeadRule = ({ verdict }) => {
+  const frames = (verdict.diagnostic?.frames ?? []).filter((frame) => frame.own && frame.line !== undefined);
+  if (verdict.class !== "runtime") return [];
+  return frames
+    .slice(0, -1)
+    .flatMap((frame) =>
+      frame.line === undefined ? [] : [{ line: frame.line, why: "The failing function was called from here, with the values of this line.", weight: 55 }],
+    )
+    .slice(-3);
+};

@@ -1,0 +1,59 @@
+import type { Language, Token } from "../languages/language.ts";
+import type { Outcome } from "../outcome/outcome.ts";
+import { lineTexts } from "../source/lines.ts";
+import type { Trace } from "../trace/trace.ts";
+import type { Verdict } from "../verdict/verdict.ts";
+import { callers } from "./callers.ts";
+import { definitions } from "./definitions.ts";
+import { endlessLoop } from "./endlessLoop.ts";
+import { firstWrongOutput } from "./firstWrongOutput.ts";
+import { lineAbove } from "./lineAbove.ts";
+import { reportedLine } from "./reportedLine.ts";
+import { similarNames } from "./similarNames.ts";
+import { unpairedSigns } from "./unpairedSigns.ts";
+
+/** A suspected line (1-based) with the reason; `weight` orders leads, the heaviest first. */
+export type Lead = { line: number; why: string; weight: number };
+
+/** What a rule may look at. `codeLines` are the tokens of each line without comments; lines without any are blank or comment. */
+export type LeadContext = {
+  language: Language;
+  text: readonly string[];
+  tokens: readonly Token[];
+  codeLines: ReadonlyMap<number, readonly Token[]>;
+  verdict: Verdict;
+  outcome?: Outcome;
+  trace?: Trace;
+};
+
+/** A rule that finds leads of one kind. */
+export type LeadRule = (context: LeadContext) => Lead[];
+
+/** Every rule; a new one is one file and one line here. */
+const rules: readonly LeadRule[] = [reportedLine, unpairedSigns, lineAbove, similarNames, definitions, callers, firstWrongOutput, endlessLoop];
+
+/** The suspected lines of a program in ranked order, one entry a line with all its reasons, at most `limit`. */
+export function findLeads(observed: { language: Language; program: string; verdict: Verdict; outcome?: Outcome; trace?: Trace }, limit = 8): Lead[] {
+  if (observed.verdict.class === null) return [];
+  const tokens = observed.language.tokens(observed.program);
+  const codeLines = new Map<number, Token[]>();
+  for (const token of tokens) {
+    if (token.kind === "comment") continue;
+    const line = codeLines.get(token.line);
+    if (line) line.push(token);
+    else codeLines.set(token.line, [token]);
+  }
+  const context: LeadContext = { ...observed, text: lineTexts(observed.program), tokens, codeLines };
+  const byLine = new Map<number, Lead>();
+  for (const lead of rules.flatMap((rule) => rule(context))) {
+    const known = byLine.get(lead.line);
+    if (!known) byLine.set(lead.line, { ...lead });
+    else if (!known.why.includes(lead.why))
+      byLine.set(lead.line, {
+        line: lead.line,
+        why: lead.weight > known.weight ? `${lead.why} ${known.why}` : `${known.why} ${lead.why}`,
+        weight: Math.max(known.weight, lead.weight) + 5,
+      });
+  }
+  return [...byLine.values()].sort((one, other) => other.weight - one.weight || one.line - other.line).slice(0, limit);
+}

@@ -1,0 +1,96 @@
+import { z } from "zod";
+
+/** What stopped a run before its own end; "none" if it ended by itself. "refused": the translator did not accept it. */
+export const stoppedBySchema = z.enum(["none", "fault", "time", "memory", "output", "steps", "refused"]);
+export type StoppedBy = z.infer<typeof stoppedBySchema>;
+
+/** One stretch of the console. `line` (1-based, of the main file) is the line that wrote or asked, where known; `step` the index of the recorded step. */
+export const consolePieceSchema = z.object({
+  kind: z.enum(["out", "err", "in"]),
+  text: z.string(),
+  line: z.number().int().positive().optional(),
+  step: z.number().int().nonnegative().optional(),
+});
+export type ConsolePiece = z.infer<typeof consolePieceSchema>;
+
+/** One call in a chain, oldest first. `line` is 1-based; `own` is true for a frame in the student's files. */
+export const stackFrameSchema = z.object({
+  file: z.string(),
+  line: z.number().int().positive().optional(),
+  name: z.string().optional(),
+  own: z.boolean(),
+});
+export type StackFrame = z.infer<typeof stackFrameSchema>;
+
+/** What a tool said. Lines and columns are 1-based, columns count code points, a tab is one; readers convert each tool's unit. */
+export const diagnosticSchema = z.object({
+  severity: z.enum(["error", "warning", "note"]),
+  file: z.string().optional(),
+  line: z.number().int().positive().optional(),
+  column: z.number().int().positive().optional(),
+  endLine: z.number().int().positive().optional(),
+  endColumn: z.number().int().positive().optional(),
+  code: z.string().optional(),
+  errorName: z.string().optional(),
+  message: z.string(),
+  excerpt: z.string().optional(),
+  frames: z.array(stackFrameSchema).optional(),
+  /** "translation": said before the program ran; "run": said by the running program's end; "unknown" if the text does not tell. */
+  stage: z.enum(["translation", "run", "unknown"]),
+  primary: z.boolean(),
+});
+export type Diagnostic = z.infer<typeof diagnosticSchema>;
+
+/** What a check, a run or a trace of a program gave. `started` is null where nothing was run (check only). */
+export const outcomeSchema = z.object({
+  started: z.boolean().nullable(),
+  finished: z.boolean(),
+  stoppedBy: stoppedBySchema,
+  exit: z.object({ code: z.number().int(), signal: z.number().int() }),
+  diagnostics: z.array(diagnosticSchema),
+  console: z.array(consolePieceSchema),
+  /** True when the program asked for more input than there was. */
+  inputRanOut: z.boolean(),
+  /** Lines (1-based) of the program that are known to have run because they printed or read. */
+  milliseconds: z.number(),
+  translator: z.string(),
+});
+export type Outcome = z.infer<typeof outcomeSchema>;
+
+/** Limits of one run; they count over everything that the program starts. */
+export const limitsSchema = z.object({
+  cpuSeconds: z.number().positive().default(2),
+  wallSeconds: z.number().positive().default(5),
+  memoryBytes: z
+    .number()
+    .int()
+    .positive()
+    .default(256 * 1024 * 1024),
+  processes: z.number().int().positive().default(64),
+  outputBytes: z
+    .number()
+    .int()
+    .positive()
+    .default(1024 * 1024),
+  fileBytes: z
+    .number()
+    .int()
+    .positive()
+    .default(16 * 1024 * 1024),
+  steps: z.number().int().positive().default(20_000),
+});
+export type Limits = z.infer<typeof limitsSchema>;
+
+/** The files of a program by name; the first one is where it starts. */
+export type ProgramFiles = ReadonlyArray<{ readonly name: string; readonly bytes: Uint8Array }>;
+
+/** What a toolchain is given. `input` is what is typed in, line ends included. */
+export type RunRequest = { files: ProgramFiles; input: string; limits: Limits };
+
+/** The text of the console pieces of the given kinds, joined in order. */
+export function consoleText(pieces: readonly ConsolePiece[], kinds: readonly ConsolePiece["kind"][]): string {
+  return pieces
+    .filter((piece) => kinds.includes(piece.kind))
+    .map((piece) => piece.text)
+    .join("");
+}

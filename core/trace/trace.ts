@@ -1,0 +1,44 @@
+import type { Outcome } from "../outcome/outcome.ts";
+
+/** How something that holds values is written: list, tuple, set, dictionary, object with fields. */
+export type Shape = "list" | "tuple" | "set" | "dictionary" | "object";
+
+/**
+ * A value as the language prints it. A plain value has `text`. One that holds others has `shape` and `items`
+ * (with `key` for dictionaries and objects) and, if it can change, an `id`; mentioned again it has the `id` alone.
+ * `length` is the true number of items where fewer are recorded.
+ */
+export type Value = {
+  type: string;
+  text?: string;
+  id?: number;
+  shape?: Shape;
+  items?: ReadonlyArray<{ key?: string; value: Value }>;
+  length?: number;
+};
+
+/** One changed name or element. `owner` is the frame's or object's number (0 for globals); `value` null means it is gone. */
+export type Write = { scope: "global" | "frame" | "object"; owner: number; path: ReadonlyArray<string | number>; value: Value | null };
+
+/** One executed line; `line` is 1-based in file number `file`, `writes` are the values after the line ran. */
+export type Step = {
+  index: number;
+  line: number;
+  file: number;
+  frame: number;
+  depth: number;
+  /** Name of the function whose header line this is, on the step that enters it. */
+  call?: string;
+  /** The line called student code; its own writes are on the later step with `resumes`. */
+  calls?: boolean;
+  resumes?: boolean;
+  raised?: { errorName: string; message: string };
+  returned?: Value;
+  writes: readonly Write[];
+  out?: string;
+  err?: string;
+  in?: string;
+};
+
+/** A recorded run. `cut` says in words what is missing, if anything is. */
+export type Trace = { outcome: Outcome; files: readonly string[]; steps: readonly Step[]; cut?: string };

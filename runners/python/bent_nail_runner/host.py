@@ -1,0 +1,342 @@
+"""The warm interpreter: started once inside bubblewrap, it forks for every check, run and trace.
+
+Reads requests from descriptor 0 and writes answers to descriptor 1, both as
+    u32 length of a JSON head, the head, u32 length of a body, the body.
+The body of a request is the case's files one after another, then the typed input; the body of an answer
+is the used part of the console's memory block (see console.py).
+
+Every fork lives in its own user, process, mount and ipc namespaces with a fresh /proc, /tmp, /dev/shm and case
+folder, has no rights and cannot make further namespaces. This process counts CPU time, memory and
+processes over everything the fork started and kills it all when a limit is passed or the run is over.
+"""
+import ctypes
+import json
+import mmap
+import os
+import random  # noqa: F401  loaded once here, seeded in every fork
+import resource
+import select
+import signal
+import struct
+import sys
+import time
+import traceback  # noqa: F401  loaded once here
+import io  # noqa: F401
+import dis  # noqa: F401
+import linecache  # noqa: F401
+
+from .program import run
+
+CLONE = 0x10000000 | 0x20000000 | 0x00020000 | 0x08000000  # user, pid, mount and ipc namespaces
+MOUNT_FLAGS = 2 | 4  # no set-user-id, no devices
+FOLDER = "/case"
+BLOCK_BASE = 16 << 20
+POLL = 0.02
+PAGE = os.sysconf("SC_PAGE_SIZE")
+TICK = os.sysconf("SC_CLK_TCK")
+libc = ctypes.CDLL(None, use_errno=True)
+SELF = os.getpid()
+
+
+def must(result, what):
+    if result != 0:
+        raise OSError(ctypes.get_errno(), what)
+
+
+def put(path, text):
+    with open(path, "w") as target:
+        target.write(text)
+
+
+def enter_namespaces():
+    """Own user, process, mount and ipc namespaces for what is forked next."""
+    user, group = os.getuid(), os.getgid()
+    must(libc.unshare(CLONE), "unshare")
+    put("/proc/self/setgroups", "deny")
+    put("/proc/self/uid_map", "%d %d 1" % (user, user))
+    put("/proc/self/gid_map", "%d %d 1" % (group, group))
+
+
+def mount_private(file_bytes):
+    options = ("size=%d,nr_inodes=4096,mode=700" % file_bytes).encode()
+    must(libc.mount(b"proc", b"/proc", b"proc", MOUNT_FLAGS | 8, None), "mount proc")
+    must(libc.mount(b"tmpfs", b"/tmp", b"tmpfs", MOUNT_FLAGS, options), "mount tmp")
+    must(libc.mount(b"tmpfs", b"/dev/shm", b"tmpfs", MOUNT_FLAGS, b"size=1m,nr_inodes=64"), "mount shm")
+    os.mkdir("/tmp/case", 0o700)
+    must(libc.mount(b"/tmp/case", FOLDER.encode(), None, 4096, None), "bind case")
+    put("/proc/sys/user/max_user_namespaces", "0")
+
+
+def drop_rights(limits):
+    """No capabilities, no new rights, and the limits that the kernel keeps for each process."""
+    for capability in range(64):
+        if libc.prctl(24, capability, 0, 0, 0) != 0:
+            break
+    libc.prctl(38, 1, 0, 0, 0)
+    header = struct.pack("=Ii", 0x20080522, 0)
+    must(libc.capset(header, bytes(24)), "capset")
+    space = limits["memoryBytes"] + limits["blockBytes"] + (200 << 20)
+    for kind, value in ((resource.RLIMIT_AS, space), (resource.RLIMIT_CORE, 0), (resource.RLIMIT_FSIZE, limits["fileBytes"]),
+                        (resource.RLIMIT_NOFILE, 256), (resource.RLIMIT_NPROC, limits["processes"]),
+                        (resource.RLIMIT_CPU, int(limits["cpuSeconds"]) + 2)):
+        resource.setrlimit(kind, (value, value))
+
+
+def write_files(files, order):
+    for name in order:
+        path = os.path.join(FOLDER, name)
+        os.makedirs(os.path.dirname(path), exist_ok=True)
+        with open(path, "wb") as target:
+            target.write(files[name])
+
+
+def be_the_program(request, block, out, err):
+    """The student's process: streams in place, rights gone, then the program. Never returns."""
+    code = 70
+    try:
+        os.chdir(FOLDER)
+        write_files(request["files"], request["order"])
+        typed = os.open("/tmp/.typed", os.O_RDWR | os.O_CREAT, 0o600)
+        os.unlink("/tmp/.typed")
+        if request["input"]:
+            os.write(typed, request["input"])
+            os.lseek(typed, 0, 0)
+        os.dup2(typed, 0)
+        os.dup2(out, 1)
+        os.dup2(err, 2)
+        os.closerange(3, 1024)
+        try:
+            put("/proc/self/oom_score_adj", "1000")
+        except OSError:
+            pass
+        drop_rights(request["limits"])
+        code = run(request, block)
+    except BaseException:
+        os.write(2, traceback.format_exc().encode("utf-8", "replace"))
+    finally:
+        os._exit(code)
+
+
+def be_the_first(request, block, out, err, report):
+    """Process 1 of the namespace: starts the program, collects orphans, tells how the program ended."""
+    try:
+        mount_private(request["limits"]["fileBytes"])
+        student = os.fork()
+        if student == 0:
+            os.close(report)
+            be_the_program(request, block, out, err)
+        os.close(out)
+        os.close(err)
+        while True:
+            pid, status = os.wait()
+            if pid == student:
+                os.write(report, b"%d" % status)
+                os._exit(0)
+    except BaseException:
+        os.write(report, b"!" + traceback.format_exc().encode("utf-8", "replace"))
+    finally:
+        os._exit(71)
+
+
+def others():
+    """Everything that runs here besides this process and bubblewrap's own first process."""
+    return [int(name) for name in os.listdir("/proc") if name.isdigit() and int(name) not in (1, SELF)]
+
+
+def measure():
+    """(CPU seconds, bytes of memory, processes) of everything that the fork started."""
+    ticks = pages = processes = 0
+    for pid in others():
+        try:
+            with open("/proc/%d/stat" % pid, "rb") as source:
+                fields = source.read().rpartition(b")")[2].split()
+            ticks += sum(int(value) for value in fields[11:15])
+            with open("/proc/%d/statm" % pid, "rb") as source:
+                resident, shared = source.read().split()[1:3]
+            pages += int(resident) - int(shared)
+            processes += 1
+        except (OSError, ValueError, IndexError):
+            continue
+    return ticks / TICK, pages * PAGE, processes
+
+
+def kill_all():
+    """Kills everything the fork started and waits until it is gone."""
+    for _ in range(2000):
+        left = others()
+        if not left:
+            return
+        for pid in left:
+            try:
+                os.kill(pid, signal.SIGKILL)
+            except OSError:
+                pass
+        try:
+            while os.waitpid(-1, os.WNOHANG)[0]:
+                pass
+        except ChildProcessError:
+            pass
+        time.sleep(0.0005)
+
+
+def signal_program(number):
+    """A soft stop for the recorder: the program's own processes get the signal, their guardians ignore it."""
+    for pid in others():
+        try:
+            os.kill(pid, number)
+        except OSError:
+            pass
+
+
+def serve_one(request):
+    """Runs one request in a fork. Returns (head of the answer, memory block)."""
+    limits = request["limits"]
+    block = mmap.mmap(-1, limits["blockBytes"])
+    out_read, out_write = os.pipe()
+    err_read, err_write = os.pipe()
+    report_read, report_write = os.pipe()
+    started_at = time.monotonic()
+    guardian = os.fork()
+    if guardian == 0:
+        try:
+            signal.signal(signal.SIGXCPU, signal.SIG_IGN)
+            for descriptor in (0, out_read, err_read, report_read):
+                os.close(descriptor)
+            os.dup2(err_write, 1)
+            enter_namespaces()
+            first = os.fork()
+            if first == 0:
+                signal.signal(signal.SIGXCPU, signal.SIG_DFL)
+                libc.prctl(1, signal.SIGKILL, 0, 0, 0)
+                be_the_first(request, block, out_write, err_write, report_write)
+            for descriptor in (1, out_write, err_write, report_write):
+                os.close(descriptor)
+            os.waitpid(first, 0)
+        except BaseException:
+            os.write(report_write, b"!" + traceback.format_exc().encode("utf-8", "replace"))
+        finally:
+            os._exit(0)
+    for descriptor in (out_write, err_write, report_write):
+        os.close(descriptor)
+    watch = select.poll()
+    kinds = {out_read: "O", err_read: "E", report_read: "R"}
+    for descriptor in kinds:
+        watch.register(descriptor, select.POLLIN)
+    stopped = "none"
+    raw = []
+    raw_bytes = 0
+    status = None
+    failure = None
+    soft = 0.0
+    peak_memory = peak_processes = 0
+    next_poll = started_at + POLL
+    while status is None and failure is None:
+        for descriptor, _ in watch.poll(max(0.0, (next_poll - time.monotonic()) * 1000)):
+            data = os.read(descriptor, 65536)
+            if not data:
+                watch.unregister(descriptor)
+                if descriptor == report_read:
+                    status = -1
+                continue
+            if descriptor == report_read:
+                if data[:1] == b"!":
+                    failure = data[1:].decode("utf-8", "replace")
+                else:
+                    status = int(data)
+            else:
+                room = limits["outputBytes"] - raw_bytes
+                raw.append([kinds[descriptor], struct.unpack_from("<I", block, 0)[0], data[:room].hex()])
+                raw_bytes += len(data)
+                if raw_bytes > limits["outputBytes"]:
+                    stopped = "output"
+        now = time.monotonic()
+        if now >= next_poll:
+            next_poll = now + POLL
+            cpu, memory, processes = measure()
+            peak_memory = max(peak_memory, memory)
+            peak_processes = max(peak_processes, processes - 2)
+            if stopped == "none":
+                if memory > limits["memoryBytes"] + (24 << 20):
+                    stopped = "memory"
+                elif cpu > limits["cpuSeconds"] or now - started_at > limits["wallSeconds"]:
+                    if request["mode"] != "trace":
+                        stopped = "time"
+                    elif not soft:
+                        soft = now
+                        signal_program(signal.SIGXCPU)
+                    elif now - soft > 0.2:
+                        stopped = "time"
+        if stopped != "none":
+            break
+    if soft and stopped == "none":
+        stopped = "time"
+    survivors = len(others()) > 1 if status is not None else False
+    kill_all()
+    for descriptor in (out_read, err_read):
+        while True:
+            data = os.read(descriptor, 65536)
+            if not data:
+                break
+            room = limits["outputBytes"] - raw_bytes
+            if room > 0:
+                raw.append([kinds[descriptor], struct.unpack_from("<I", block, 0)[0], data[:room].hex()])
+            raw_bytes += len(data)
+    for descriptor in kinds:
+        os.close(descriptor)
+    head = {"id": request["id"], "stopped": stopped, "raw": raw, "milliseconds": (time.monotonic() - started_at) * 1000,
+            "peakMemory": peak_memory, "peakProcesses": peak_processes, "survivors": survivors, "failure": failure}
+    if status is not None and status >= 0:
+        head["signal"] = os.WTERMSIG(status) if os.WIFSIGNALED(status) else 0
+        head["exit"] = os.WEXITSTATUS(status) if os.WIFEXITED(status) else 128 + head["signal"]
+    return head, block
+
+
+def read_exactly(size):
+    parts = []
+    while size:
+        part = os.read(0, min(size, 1 << 20))
+        if not part:
+            os._exit(0)
+        parts.append(part)
+        size -= len(part)
+    return b"".join(parts)
+
+
+def write_all(data):
+    view = memoryview(data)
+    while view:
+        view = view[os.write(1, view):]
+
+
+def read_request():
+    head = json.loads(read_exactly(struct.unpack("<I", read_exactly(4))[0]))
+    body = read_exactly(struct.unpack("<I", read_exactly(4))[0])
+    files = {}
+    order = []
+    position = 0
+    for name, size in head["files"]:
+        files[name] = body[position:position + size]
+        order.append(name)
+        position += size
+    head.update(files=files, order=order, input=body[position:], folder=FOLDER, outputLimit=head["limits"]["outputBytes"],
+                stepLimit=head["limits"]["steps"])
+    # The block holds the console, and for a trace the steps; memory that is not touched is not used.
+    head["limits"]["blockBytes"] = BLOCK_BASE + head["limits"]["outputBytes"] * 16 + (head["limits"]["steps"] * 2000 if head["mode"] == "trace" else 0)
+    return head
+
+
+def main():
+    os.umask(0o077)
+    ready = json.dumps({"ready": True, "version": "CPython " + sys.version.split()[0]}).encode()
+    write_all(struct.pack("<I", len(ready)) + ready + struct.pack("<I", 0))
+    while True:
+        head, block = serve_one(read_request())
+        used = min(struct.unpack_from("<I", block, 0)[0], len(block))
+        answer = json.dumps(head).encode()
+        write_all(struct.pack("<I", len(answer)) + answer + struct.pack("<I", used))
+        write_all(memoryview(block)[:used].tobytes())
+        block.close()
+
+
+if __name__ == "__main__":
+    main()

@@ -1,0 +1,187 @@
+"""Checks, runs or records one Python program inside the calling process. Works in any CPython, also without fork."""
+import json
+import os
+import sys
+import traceback
+import types
+import warnings
+
+from .console import Console, OutputFull, open_streams
+from .recorder import StepLimit, start_recording
+
+
+def compile_file(name, data, problems):
+    """The code object of one file, or None; what the translator says goes to `problems`."""
+    with warnings.catch_warnings(record=True) as noticed:
+        warnings.simplefilter("always")
+        try:
+            code = compile(data, name, "exec", dont_inherit=True)
+        except (SyntaxError, ValueError, OverflowError, RecursionError, MemoryError) as problem:
+            code = None
+            text = "".join(traceback.format_exception_only(type(problem), problem))
+            problems.append({"severity": "error", "file": name, "text": text})
+    for warning in noticed:
+        problems.append({"severity": "warning", "file": name, "line": warning.lineno or 0, "text": "%s: %s" % (warning.category.__name__, warning.message)})
+    return code
+
+
+def check(files, order):
+    """Translates every program file without running a line. Returns ({name: code}, problems)."""
+    problems = []
+    codes = {}
+    for name in order:
+        if name.endswith(".py"):
+            codes[name] = compile_file(name, files[name], problems)
+    return codes, problems
+
+
+def own_traceback(problem, own_files):
+    """The problem as the translator prints it, without the frames of this runner."""
+    trail = problem.__traceback__
+    while trail is not None and trail.tb_frame.f_code.co_filename not in own_files:
+        trail = trail.tb_next
+    chained = problem.__cause__ or problem.__context__
+    seen = set()
+    while chained is not None and id(chained) not in seen:
+        seen.add(id(chained))
+        inner = chained.__traceback__
+        while inner is not None and inner.tb_frame.f_code.co_filename not in own_files:
+            inner = inner.tb_next
+        chained.__traceback__ = inner
+        chained = chained.__cause__ or chained.__context__
+    try:
+        return "".join(traceback.format_exception(type(problem), problem.with_traceback(trail), trail))
+    except BaseException:
+        return "%s: <exception str() failed>\n" % type(problem).__name__
+
+
+def run(request, block):
+    """Runs the program of `request` and leaves console, trace and result in `block`.
+
+    request: {mode: check | run | trace, main, files: {name: bytes}, order: [name], folder, input: bytes,
+    outputLimit, stepLimit, seed}. The files lie in `folder` already. Returns the exit code.
+    """
+    main = request["main"]
+    own_files = {}
+    for number, name in enumerate(request["order"]):
+        own_files[name] = number
+        own_files[request["folder"] + "/" + name] = number
+    console = Console(block, request["outputLimit"], own_files)
+    result = {"started": False, "stoppedBy": "none", "exit": 0, "crash": "", "errorName": "", "problems": [], "ranOut": False, "steps": 0}
+
+    def finish(code):
+        console.step = 0
+        result["exit"] = code
+        console.append(b"R", json.dumps(result).encode("utf-8", "backslashreplace"))
+        return code
+
+    codes, problems = check(request["files"], request["order"])
+    result["problems"] = problems
+    if any(problem["severity"] == "error" for problem in problems):
+        first = next(problem for problem in problems if problem["severity"] == "error")
+        console.append(b"E", first["text"].encode("utf-8", "backslashreplace"))
+        return finish(1)
+    if request["mode"] == "check":
+        result["started"] = None
+        return finish(0)
+
+    module = types.ModuleType("__main__")
+    module.__file__ = main
+    module.__builtins__ = __builtins__
+    sys.modules["__main__"] = module
+    sys.argv = [main]
+    sys.path[0:1] = [request["folder"]]
+    for name in request["order"]:
+        sys.modules.pop(name.rpartition("/")[2][:-3], None)
+    stdin, stdout, stderr, raw_input = open_streams(console, request["input"])
+    sys.stdin, sys.stdout, sys.stderr = stdin, stdout, stderr
+    sys.__stdin__, sys.__stdout__, sys.__stderr__ = stdin, stdout, stderr
+    if "random" in sys.modules:
+        sys.modules["random"].seed(request["seed"])
+    result["started"] = True
+    own_pid = os.getpid()
+
+    recording = None
+
+    def leave_at_step_limit():
+        result["stoppedBy"] = "steps"
+        result["steps"] = request["stepLimit"]
+        finish(1)
+        os._exit(0)
+
+    def leave_at_output_limit():
+        """Leaves at once: a program that catches everything would otherwise go on printing into the void."""
+        if recording is not None:
+            sys.settrace(None)
+            recording[1]()
+        result["stoppedBy"] = "output"
+        finish(1)
+        os._exit(0)
+
+    console.on_full = leave_at_output_limit
+    if request["mode"] == "trace":
+        def soft_stop(number, frame):
+            end, flush = recording
+            sys.settrace(None)
+            flush()
+            os._exit(0)
+        try:
+            import signal
+            signal.signal(signal.SIGXCPU, soft_stop)
+        except (ImportError, AttributeError, ValueError):
+            pass
+    exit_code = 0
+    problem = None
+    depth = 0
+    frame = sys._getframe()
+    while frame is not None:
+        depth += 1
+        frame = frame.f_back
+    sys.setrecursionlimit(1000 + depth)
+    try:
+        if request["mode"] == "trace":
+            recording = start_recording(console, own_files, request["stepLimit"], leave_at_step_limit)
+        exec(codes[main], module.__dict__)
+    except BaseException as raised:
+        problem = raised
+    finally:
+        if recording is not None:
+            sys.settrace(None)
+    if os.getpid() != own_pid:
+        os._exit(0)
+    sys.setrecursionlimit(3000 + depth)
+    if recording is not None:
+        result["steps"] = recording[0]()
+    console.on_full = None
+    if isinstance(problem, SystemExit):
+        code = problem.code
+        if code is None or isinstance(code, int):
+            exit_code = (code or 0) & 255
+        else:
+            exit_code = 1
+            try:
+                console.append(b"E", (str(code) + "\n").encode("utf-8", "backslashreplace"))
+            except BaseException:
+                pass
+    elif isinstance(problem, OutputFull):
+        result["stoppedBy"] = "output"
+        exit_code = 1
+    elif isinstance(problem, StepLimit):
+        result["stoppedBy"] = "steps"
+    elif problem is not None:
+        exit_code = 1
+        result["stoppedBy"] = "memory" if isinstance(problem, MemoryError) else "fault"
+        result["errorName"] = type(problem).__name__
+        result["crash"] = own_traceback(problem, own_files)
+        console.append(b"E", result["crash"].encode("utf-8", "backslashreplace"))
+    try:
+        if "threading" in sys.modules:
+            sys.modules["threading"]._shutdown()
+        import atexit
+        atexit._run_exitfuncs()
+    except OutputFull:
+        result["stoppedBy"] = "output"
+    except BaseException:
+        pass
+    result["ranOut"] = raw_input.ran_out
+    return finish(exit_code)

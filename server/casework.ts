@@ -1,0 +1,111 @@
+import type { Language } from "../core/languages/language.ts";
+import { findLanguage } from "../core/languages/languages.ts";
+import { type Limits, limitsSchema, type Outcome } from "../core/outcome/outcome.ts";
+import type { Trace } from "../core/trace/trace.ts";
+import { type Judgement, judge, wantsTrace } from "../core/verdict/judge.ts";
+import type { FaultClass } from "../core/verdict/verdict.ts";
+import type { Services } from "./services.ts";
+import type { ProgramCheck, Version, WholeCase } from "./stores/cases.ts";
+import { findCourse } from "./stores/courses.ts";
+import { findRun, saveRun } from "./stores/runs.ts";
+
+const limits: Limits = limitsSchema.parse({});
+
+/** A check with what a version did under it. `passes` is null where it is not decided. */
+export type CheckResult = { check: ProgramCheck; outcome: Outcome | null; judgement: Judgement; passes: boolean | null };
+
+/** A version judged: the check that decides comes first in `deciding`; `otherClasses` are what other checks show beside it. */
+export type VersionJudgement = {
+  version: Version;
+  results: CheckResult[];
+  deciding: CheckResult;
+  otherClasses: FaultClass[];
+  notRun: string | null;
+  allPass: boolean;
+};
+
+/** The language of a case; every case was collected in a known one. */
+export function languageOf(found: { language: string }): Language {
+  const language = findLanguage(found.language);
+  if (!language) throw new Error(`unknown language ${found.language}`);
+  return language;
+}
+
+export function versionOf(found: WholeCase, key: string): Version {
+  const version = found.versions.find((each) => each.key === key);
+  if (!version) throw new Error(`no version ${key}`);
+  return version;
+}
+
+/** The recording of a version with a check's input, made or taken from those kept. */
+export async function recordVersion(services: Services, language: Language, version: Version, check: ProgramCheck): Promise<Trace | null> {
+  const toolchain = services.toolchains.find(language.id);
+  const state = await toolchain?.available();
+  if (!toolchain || !state?.ready) return null;
+  return services.traces.get(`${version.key} ${check.key} ${check.input} ${state.version}`, () =>
+    toolchain.trace({ files: version.files, input: check.input, limits }),
+  );
+}
+
+/** Runs a version with a check, or takes the stored run of the same version, check, translator and limits. */
+async function runVersion(
+  services: Services,
+  found: WholeCase,
+  version: Version,
+  check: ProgramCheck,
+): Promise<{ outcome: Outcome | null; notRun: string | null }> {
+  const toolchain = services.toolchains.find(found.language);
+  const state = toolchain ? await toolchain.available() : null;
+  if (!toolchain || !state?.ready) return { outcome: null, notRun: state && !state.ready ? state.reason : "this language cannot be run here yet" };
+  const identity = { version: version.key, check: check.key, checksEdition: found.checks_edition, translator: state.version, limits };
+  const stored = await findRun(services.database, identity);
+  if (stored) return { outcome: stored, notRun: null };
+  const outcome = await toolchain.run({ files: version.files, input: check.input, limits });
+  await saveRun(services.database, identity, outcome);
+  return { outcome, notRun: null };
+}
+
+async function judgeCheck(
+  services: Services,
+  found: WholeCase,
+  version: Version,
+  check: ProgramCheck,
+  endlessClass: "logic" | "runtime",
+): Promise<{ result: CheckResult; notRun: string | null }> {
+  const language = languageOf(found);
+  const { outcome, notRun } = await runVersion(services, found, version, check);
+  const handedIn = check.handed_in && version.number === 1;
+  const shared = {
+    language,
+    mainName: version.files[0]?.name ?? "",
+    files: Object.fromEntries(version.files.map((file) => [file.name, file.text])),
+    expected: check.expected ?? undefined,
+    ignorePrompts: check.ignore_prompts,
+    pastedText: handedIn ? (found.error_output ?? undefined) : undefined,
+    symptom: check.handed_in ? (found.symptom ?? undefined) : undefined,
+    endlessClass,
+    outcome: outcome ?? undefined,
+  };
+  let judgement = judge(shared);
+  if (outcome && wantsTrace(judgement, outcome)) {
+    const trace = await recordVersion(services, language, version, check);
+    if (trace) judgement = judge({ ...shared, trace });
+  }
+  const gates = judgement.gates.map((gate) => gate.passes);
+  const passes = gates.includes(false) ? false : gates.every((gate) => gate === true) ? true : null;
+  return { result: { check, outcome, judgement, passes }, notRun };
+}
+
+/** Judges a version with every check of its case, by stored runs where there are any. */
+export async function judgeVersion(services: Services, found: WholeCase, version: Version): Promise<VersionJudgement> {
+  const course = found.course ? await findCourse(services.database, found.course) : null;
+  const judged = await Promise.all(found.checks.map((check) => judgeCheck(services, found, version, check, course?.endless_class ?? "logic")));
+  const results = judged.map((each) => each.result);
+  const handedIn = results.find((result) => result.check.handed_in && result.judgement.class !== null);
+  const deciding = handedIn ?? results.find((result) => result.judgement.class !== null) ?? results[0];
+  if (!deciding) throw new Error("a case without checks");
+  const otherClasses = [...new Set(results.filter((result) => result !== deciding).map((result) => result.judgement.class))].filter(
+    (each): each is FaultClass => each !== null && each !== deciding.judgement.class,
+  );
+  return { version, results, deciding, otherClasses, notRun: judged[0]?.notRun ?? null, allPass: results.every((result) => result.passes === true) };
+}

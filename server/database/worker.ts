@@ -1,0 +1,28 @@
+import { parentPort, workerData } from "node:worker_threads";
+import { PGlite } from "@electric-sql/pglite";
+import { z } from "zod";
+
+/** The thread that PGlite lives in: a long query blocks this thread and not the server. */
+const settings = z.object({ folder: z.string().nullable() }).parse(workerData);
+const requestSchema = z.object({ id: z.number(), kind: z.enum(["query", "exec", "close"]), sql: z.string(), values: z.array(z.unknown()) });
+
+const database = await PGlite.create(settings.folder === null ? {} : { dataDir: settings.folder });
+parentPort?.postMessage({ id: 0, rows: [] });
+
+parentPort?.on("message", async (message: unknown) => {
+  const { id, kind, sql, values } = requestSchema.parse(message);
+  try {
+    if (kind === "close") {
+      await database.close();
+      parentPort?.postMessage({ id, rows: [] });
+    } else if (kind === "exec") {
+      await database.exec(sql);
+      parentPort?.postMessage({ id, rows: [] });
+    } else {
+      const result = await database.query(sql, values);
+      parentPort?.postMessage({ id, rows: result.rows });
+    }
+  } catch (problem) {
+    parentPort?.postMessage({ id, error: problem instanceof Error ? problem.message : String(problem) });
+  }
+});

@@ -1,0 +1,46 @@
+import { randomBytes } from "node:crypto";
+import type { RequestHandler } from "express";
+
+/** A strict content security policy with a number used once for this page's own scripts, and the headers that go with it. */
+export const setSafeHeaders: RequestHandler = (_request, response, next) => {
+  const nonce = randomBytes(16).toString("base64");
+  response.locals.nonce = nonce;
+  response.set({
+    "Content-Security-Policy": `default-src 'self'; script-src 'self' 'nonce-${nonce}'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'`,
+    "X-Content-Type-Options": "nosniff",
+    "Referrer-Policy": "same-origin",
+    "Cross-Origin-Opener-Policy": "same-origin",
+    "Cross-Origin-Resource-Policy": "same-origin",
+  });
+  next();
+};
+
+const loopback = new Set(["127.0.0.1", "localhost", "[::1]", "::1"]);
+
+function hostName(hostHeader: string): string {
+  return hostHeader.replace(/:\d+$/, "");
+}
+
+/**
+ * Refuses changes that another site's page sends in a person's name, and, while the server listens on this machine
+ * only, requests under a foreign host name (a page that points its own name at this machine).
+ */
+export function refuseForgery(host: string): RequestHandler {
+  return (request, response, next) => {
+    const asked = request.headers.host ?? "";
+    if (loopback.has(host) && !loopback.has(hostName(asked))) {
+      response.status(403).type("text").send("This server answers only on this machine.");
+      return;
+    }
+    if (request.method !== "GET" && request.method !== "HEAD") {
+      const origin = request.headers.origin;
+      const site = request.headers["sec-fetch-site"];
+      const foreign = (origin !== undefined && origin !== "null" && new URL(origin).host !== asked) || origin === "null" || site === "cross-site";
+      if (foreign) {
+        response.status(403).type("text").send("This change came from another site and was refused.");
+        return;
+      }
+    }
+    next();
+  };
+}

@@ -1,0 +1,58 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { closeSync, existsSync, openSync, readdirSync } from "node:fs";
+import { join } from "node:path";
+
+/** The unprivileged user that programs run as when the server itself runs as root. */
+const unprivilegedUser = 64_001;
+
+/** Folders of the host that hold translators and their libraries; all read-only inside. */
+const systemFolders = ["/usr", "/lib", "/lib64", "/bin", "/etc/alternatives", "/etc/ld.so.cache"];
+
+export type SandboxSpecification = {
+  /** Program and arguments, by their path inside the sandbox. */
+  command: readonly string[];
+  /** A folder of the product whose files are copied in, and where they appear inside. */
+  runnerFolder: string;
+  runnerInside: string;
+  environment: Readonly<Record<string, string>>;
+};
+
+/** The path of bubblewrap on this machine, or null. */
+export function findBubblewrap(): string | null {
+  return ["/usr/bin/bwrap", "/usr/local/bin/bwrap"].find((path) => existsSync(path)) ?? null;
+}
+
+/**
+ * Starts a command inside bubblewrap: no network, read-only system, nothing else of the host, own process tree that dies
+ * with this server. The runner's files are handed over as open descriptors, so the unprivileged user needs no right to
+ * the folder the product lies in. Descriptors 0 and 1 are pipes to the caller, 2 collects complaints.
+ */
+export function startInSandbox(bubblewrap: string, specification: SandboxSpecification): ChildProcess {
+  const files = readdirSync(specification.runnerFolder).filter((name) => name.endsWith(".py"));
+  const descriptors = files.map((name) => openSync(join(specification.runnerFolder, name), "r"));
+  const copies = files.flatMap((name, index) => ["--ro-bind-data", String(index + 3), `${specification.runnerInside}/${name}`]);
+  const environment = Object.entries(specification.environment).flatMap(([name, value]) => ["--setenv", name, value]);
+  const folders = systemFolders.filter((folder) => existsSync(folder)).flatMap((folder) => ["--ro-bind", folder, folder]);
+  const root = process.getuid?.() === 0;
+  try {
+    return spawn(
+      bubblewrap,
+      [
+        ...["--unshare-all", "--die-with-parent", "--new-session", "--cap-drop", "ALL", "--clearenv", "--hostname", "workbench"],
+        ...folders,
+        ...["--proc", "/proc", "--dev", "/dev", "--tmpfs", "/tmp", "--dir", "/case"],
+        ...copies,
+        ...environment,
+        ...["--chdir", "/", "--remount-ro", "/", "--remount-ro", "/dev", "--"],
+        ...specification.command,
+      ],
+      {
+        stdio: ["pipe", "pipe", "pipe", ...descriptors],
+        env: {},
+        ...(root ? { uid: unprivilegedUser, gid: unprivilegedUser } : {}),
+      },
+    );
+  } finally {
+    for (const descriptor of descriptors) closeSync(descriptor);
+  }
+}

@@ -1,0 +1,83 @@
+import { availableParallelism } from "node:os";
+import type { Limits } from "../../core/outcome/outcome.ts";
+import type { SandboxSpecification } from "./bubblewrap.ts";
+import { type Job, type JobAnswer, startWarmWorker, type WarmWorker } from "./warmWorker.ts";
+
+/** Warm workers of one language with a queue before them. */
+export type Pool = { run: (job: Job) => Promise<JobAnswer>; version: () => Promise<string>; close: () => Promise<void>; waiting: () => number };
+
+type Task = { job: Job; resolve: (answer: JobAnswer) => void; reject: (reason: Error) => void; attempts: number };
+
+/** A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. */
+export function createPool(specification: SandboxSpecification, limits: Limits, size = Math.max(1, Math.min(4, availableParallelism()))): Pool {
+  const tasks: Task[] = [];
+  const idle: WarmWorker[] = [];
+  const all = new Set<WarmWorker>();
+  let closed = false;
+  let version: Promise<string> | undefined;
+
+  function start(): WarmWorker {
+    const worker = startWarmWorker(specification, limits);
+    all.add(worker);
+    version ??= worker.version;
+    worker.version.catch(() => {
+      version = undefined;
+    });
+    void worker.exited.then(() => {
+      all.delete(worker);
+      const at = idle.indexOf(worker);
+      if (at >= 0) idle.splice(at, 1);
+    });
+    return worker;
+  }
+
+  async function serve(worker: WarmWorker, task: Task): Promise<void> {
+    try {
+      task.resolve(await worker.run(task.job));
+      if (all.has(worker)) idle.push(worker);
+    } catch (problem) {
+      worker.stop();
+      all.delete(worker);
+      // The program may have been innocent of it (a worker killed from outside): it gets one more try.
+      if (task.attempts === 0 && !closed) tasks.unshift({ ...task, attempts: 1 });
+      else task.reject(problem instanceof Error ? problem : new Error(String(problem)));
+    }
+    advance();
+  }
+
+  function advance(): void {
+    while (tasks.length > 0 && (idle.length > 0 || all.size < size)) {
+      const task = tasks.shift();
+      if (!task) return;
+      try {
+        void serve(idle.pop() ?? start(), task);
+      } catch (problem) {
+        task.reject(problem instanceof Error ? problem : new Error(String(problem)));
+      }
+    }
+  }
+
+  return {
+    run: (job) =>
+      new Promise((resolve, reject) => {
+        if (closed) return reject(new Error("the pool is closed"));
+        tasks.push({ job, resolve, reject, attempts: 0 });
+        advance();
+      }),
+    version: async () => {
+      if (!version) {
+        const worker = start();
+        await worker.version;
+        idle.push(worker);
+      }
+      return version ?? "unknown";
+    },
+    waiting: () => tasks.length,
+    close: async () => {
+      closed = true;
+      const workers = [...all];
+      for (const worker of workers) worker.stop();
+      await Promise.all(workers.map((worker) => worker.exited));
+    },
+  };
+}

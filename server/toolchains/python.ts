@@ -1,0 +1,136 @@
+import { existsSync } from "node:fs";
+import { join } from "node:path";
+import { python as language } from "../../core/languages/python/python.ts";
+import { type Diagnostic, limitsSchema, type Outcome, type RunRequest } from "../../core/outcome/outcome.ts";
+import { decodeText } from "../../core/source/decode.ts";
+import { productFolder } from "../productFolder.ts";
+import { findBubblewrap } from "../sandbox/bubblewrap.ts";
+import { createPool, type Pool } from "../sandbox/pool.ts";
+import type { Job, JobAnswer } from "../sandbox/warmWorker.ts";
+import { type Block, readBlock } from "./readBlock.ts";
+import type { Toolchain } from "./toolchain.ts";
+
+/** System interpreters in the order they are tried; only system folders are visible inside the sandbox. */
+const interpreters = ["/usr/bin/python3", "/usr/local/bin/python3"];
+
+function createPythonPool(interpreter: string): Pool {
+  return createPool(
+    {
+      command: [interpreter, "-B", "-s", "-m", "bent_nail_runner.host"],
+      runnerFolder: join(productFolder, "runners/python/bent_nail_runner"),
+      runnerInside: "/runner/bent_nail_runner",
+      environment: {
+        PATH: "/usr/bin:/bin",
+        LANG: "C.UTF-8",
+        LC_ALL: "C.UTF-8",
+        TZ: "UTC",
+        PYTHONHASHSEED: "0",
+        PYTHONPATH: "/runner",
+        PYTHONDONTWRITEBYTECODE: "1",
+        HOME: "/tmp",
+      },
+    },
+    limitsSchema.parse({}),
+  );
+}
+
+function diagnosticsOf(block: Block, request: RunRequest): Diagnostic[] {
+  const program = Object.fromEntries(request.files.map((file) => [file.name, decodeText(file.bytes).text]));
+  const result = block.result;
+  if (!result) return [];
+  const refused = result.problems.flatMap((problem): Diagnostic[] => {
+    if (problem.severity === "warning") {
+      const [errorName = "Warning", ...rest] = problem.text.split(": ");
+      return [
+        {
+          severity: "warning",
+          file: problem.file,
+          errorName,
+          message: rest.join(": "),
+          stage: "translation",
+          primary: false,
+          ...(problem.line ? { line: problem.line } : {}),
+        },
+      ];
+    }
+    const read = language.readMessages(problem.text, program);
+    if (read.length > 0) return read.map((diagnostic) => ({ ...diagnostic, stage: "translation", primary: false }));
+    const [errorName = "", ...rest] = problem.text.trim().split(": ");
+    return [{ severity: "error", file: problem.file, errorName, message: rest.join(": "), stage: "translation", primary: false }];
+  });
+  const crashed = result.crash ? language.readMessages(result.crash, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "run" })) : [];
+  const all = [...refused, ...crashed];
+  const firstError = all.find((diagnostic) => diagnostic.severity === "error");
+  if (firstError && !all.some((diagnostic) => diagnostic.primary)) firstError.primary = true;
+  return all;
+}
+
+function outcomeOf(mode: Job["mode"], answer: JobAnswer, block: Block, request: RunRequest, translator: string): Outcome {
+  const result = block.result;
+  const refused = result?.problems.some((problem) => problem.severity === "error") ?? false;
+  const signal = answer.signal ?? 0;
+  let stoppedBy: Outcome["stoppedBy"] = refused ? "refused" : (result?.stoppedBy ?? "none");
+  if (answer.stopped !== "none") stoppedBy = answer.stopped;
+  else if (!refused && !result && signal !== 0) stoppedBy = answer.peakMemory > request.limits.memoryBytes * 0.8 && signal === 9 ? "memory" : "fault";
+  return {
+    started: mode === "check" ? null : !refused,
+    finished: mode === "run" || mode === "trace" ? stoppedBy === "none" : !refused,
+    stoppedBy,
+    exit: { code: answer.exit ?? result?.exit ?? -1, signal },
+    diagnostics: diagnosticsOf(block, request),
+    console: block.console,
+    inputRanOut: result?.ranOut ?? false,
+    milliseconds: answer.milliseconds,
+    translator,
+  };
+}
+
+/** Why a recording is not whole, in words, or undefined. */
+function cutOf(block: Block, outcome: Outcome, limit: number): string | undefined {
+  if (block.damaged) return "The program disturbed its own recording; what could still be read is shown.";
+  if (outcome.stoppedBy === "steps") return `The first ${block.steps.length} steps; the program went on. The limit is ${limit} steps.`;
+  if (outcome.stoppedBy === "time" || outcome.stoppedBy === "memory" || outcome.stoppedBy === "output")
+    return `The first ${block.steps.length} steps, up to the ${outcome.stoppedBy} limit.`;
+  return undefined;
+}
+
+/** CPython of this machine, kept warm inside the sandbox. */
+export function createPythonToolchain(): Toolchain {
+  const interpreter = interpreters.find((path) => existsSync(path));
+  let pool: Pool | null = null;
+  const getPool = (): Pool => {
+    if (!interpreter || !findBubblewrap()) throw new Error("Python cannot be run here.");
+    pool ??= createPythonPool(interpreter);
+    return pool;
+  };
+
+  async function perform(mode: Job["mode"], request: RunRequest): Promise<{ block: Block; outcome: Outcome }> {
+    const answer = await getPool().run({ mode, files: request.files, input: Buffer.from(request.input, "utf8"), limits: request.limits });
+    if (answer.failure) throw new Error(`The sandbox could not be set up: ${answer.failure}`);
+    const block = readBlock(answer.block, answer.raw);
+    return { block, outcome: outcomeOf(mode, answer, block, request, await getPool().version()) };
+  }
+
+  return {
+    language: "python",
+    available: async () => {
+      if (!interpreter) return { ready: false, reason: "python3 is not installed (apt-get install python3)" };
+      if (!findBubblewrap()) return { ready: false, reason: "bubblewrap is not installed (apt-get install bubblewrap)" };
+      try {
+        return { ready: true, version: await getPool().version() };
+      } catch (problem) {
+        return { ready: false, reason: `the sandbox does not start here: ${problem instanceof Error ? problem.message : String(problem)}` };
+      }
+    },
+    check: async (request) => (await perform("check", request)).outcome,
+    run: async (request) => (await perform("run", request)).outcome,
+    trace: async (request) => {
+      const { block, outcome } = await perform("trace", request);
+      const cut = cutOf(block, outcome, request.limits.steps);
+      return { outcome, files: request.files.map((file) => file.name), steps: block.steps, ...(cut === undefined ? {} : { cut }) };
+    },
+    close: async () => {
+      await pool?.close();
+    },
+  };
+}

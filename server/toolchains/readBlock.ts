@@ -1,0 +1,99 @@
+import { z } from "zod";
+import type { ConsolePiece } from "../../core/outcome/outcome.ts";
+import { readRecordingChunk } from "../../core/trace/readRecording.ts";
+import type { Step } from "../../core/trace/trace.ts";
+
+const resultSchema = z.object({
+  started: z.boolean().nullable(),
+  stoppedBy: z.enum(["none", "fault", "memory", "output", "steps"]),
+  exit: z.number().int(),
+  crash: z.string(),
+  errorName: z.string(),
+  problems: z.array(z.object({ severity: z.enum(["error", "warning"]), file: z.string(), line: z.number().optional(), text: z.string() })),
+  ranOut: z.boolean(),
+  steps: z.number(),
+});
+export type RunnerResult = z.infer<typeof resultSchema>;
+export type Block = { console: ConsolePiece[]; steps: Step[]; result: RunnerResult | null; damaged: boolean };
+export type RawOutput = ReadonlyArray<readonly ["O" | "E", number, string]>;
+
+const frameHeader = 13;
+const kinds = { O: "out", E: "err", I: "in" } as const;
+
+type Stretch = { kind: ConsolePiece["kind"]; line: number; step: number; bytes: Uint8Array[] };
+
+/**
+ * Takes the runner's memory block apart (layout: runners/python/bent_nail_runner/console.py). A program may have scribbled
+ * over it, so nothing is trusted: reading stops at the first frame that does not fit, and `damaged` says so.
+ * `raw` is output that went past the language's streams, each with the block's length when it was read.
+ */
+export function readBlock(block: Buffer, raw: RawOutput): Block {
+  const stretches: Stretch[] = [];
+  const steps: Step[] = [];
+  let result: RunnerResult | null = null;
+  let damaged = false;
+  let at = 4;
+  let rawAt = 0;
+
+  const add = (kind: ConsolePiece["kind"], line: number, step: number, bytes: Uint8Array) => {
+    const last = stretches.at(-1);
+    if (last && last.kind === kind && last.line === line && last.step === step) last.bytes.push(bytes);
+    else stretches.push({ kind, line, step, bytes: [bytes] });
+  };
+  const addRaw = (until: number) => {
+    for (let next = raw[rawAt]; next && next[1] <= until; next = raw[++rawAt]) add(kinds[next[0]], 0, 0, Buffer.from(next[2], "hex"));
+  };
+
+  while (at + frameHeader <= block.length) {
+    const kind = String.fromCharCode(block[at] ?? 0);
+    const line = block.readUInt32LE(at + 1);
+    const step = block.readUInt32LE(at + 5);
+    const length = block.readUInt32LE(at + 9);
+    const end = at + frameHeader + length;
+    if (end > block.length || !"OEITR".includes(kind)) {
+      damaged = true;
+      break;
+    }
+    addRaw(at);
+    const bytes = block.subarray(at + frameHeader, end);
+    if (kind === "T") {
+      const chunk = readRecordingChunk(bytes.toString("utf8"), steps.length);
+      if (chunk) for (const each of chunk) steps.push(each);
+      else damaged = true;
+    } else if (kind === "R") {
+      const parsed = resultSchema.safeParse(parseJson(bytes.toString("utf8")));
+      if (parsed.success) result = parsed.data;
+      else damaged = true;
+    } else {
+      add(kinds[kind as keyof typeof kinds], line, step, bytes);
+    }
+    at = end;
+  }
+  addRaw(Number.MAX_SAFE_INTEGER);
+  return { console: stretches.map(toPiece), steps: withConsole(steps, stretches), result, damaged };
+}
+
+function parseJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+function toPiece(stretch: Stretch): ConsolePiece {
+  const piece: ConsolePiece = { kind: stretch.kind, text: Buffer.concat(stretch.bytes).toString("utf8") };
+  if (stretch.line > 0) piece.line = stretch.line;
+  if (stretch.step > 0) piece.step = stretch.step - 1;
+  return piece;
+}
+
+/** Puts what each step printed and read on the step. */
+function withConsole(steps: Step[], stretches: readonly Stretch[]): Step[] {
+  for (const stretch of stretches) {
+    const step = stretch.step > 0 ? steps[stretch.step - 1] : undefined;
+    if (!step) continue;
+    step[stretch.kind] = (step[stretch.kind] ?? "") + Buffer.concat(stretch.bytes).toString("utf8");
+  }
+  return steps;
+}

@@ -1,0 +1,14 @@
+import type { Outcome, RunRequest } from "../../core/outcome/outcome.ts";
+import type { Trace } from "../../core/trace/trace.ts";
+
+/** A language's translator. `available` says whether and how it runs here; the three calls throw Unavailable if it does not. */
+export type Toolchain = {
+  language: string;
+  available: () => Promise<{ ready: true; version: string } | { ready: false; reason: string }>;
+  /** Translates only; nothing is run. */
+  check: (request: RunRequest) => Promise<Outcome>;
+  run: (request: RunRequest) => Promise<Outcome>;
+  /** Runs and records. */
+  trace: (request: RunRequest) => Promise<Trace>;
+  close: () => Promise<void>;
+};
