@@ -1,2 +1,144 @@
+import type { NewCase } from "../core/cases/case.ts";
+import { proposeNames } from "../core/exercises/names.ts";
+import { traceTaskSchema } from "../core/exercises/tasks/traceTable.ts";
+import { python } from "../core/languages/python/python.ts";
+import { consoleText, limitsSchema } from "../core/outcome/outcome.ts";
+import { judgeVersion, versionOf } from "../server/casework.ts";
+import { makeExercise } from "../server/exercises.ts";
+import { decideClass, saveCheck, setFaultyLines, tryFix } from "../server/layers.ts";
 import type { Services } from "../server/services.ts";
-export async function loadDemo(_services: Services): Promise<void> {}
+import { handInAndMark, setForStudents } from "../server/sittings.ts";
+import { collectCase, findCase, type WholeCase } from "../server/stores/cases.ts";
+import { addCourse, addStudents, listStudents } from "../server/stores/courses.ts";
+import { addExercise } from "../server/stores/exercises.ts";
+import { addSheet, findEdition, findSheet, placeExercise } from "../server/stores/sheets.ts";
+import { beginSitting, saveAnswer } from "../server/stores/sittings.ts";
+import { type DemoCase, demoCases } from "./cases.ts";
+import { type DemoAnswers, demoSheet, demoSittings } from "./sheet.ts";
+
+const limits = limitsSchema.parse({});
+
+async function whole(services: Services, key: string): Promise<WholeCase> {
+  const found = await findCase(services.database, key);
+  if (!found) throw new Error(`demo: no case ${key}`);
+  return found;
+}
+
+/** Collects a case with the error output that its own run gives, and takes it through verdict, faulty lines and fixes. */
+async function loadCase(services: Services, demo: DemoCase, course: string, student: string | null): Promise<string> {
+  const files = [{ name: demo.name, bytes: Buffer.from(demo.program, "utf8") }];
+  const toolchain = services.toolchains.find("python");
+  const outcome = toolchain && (await toolchain.available()).ready ? await toolchain.run({ files, input: demo.input, limits }) : null;
+  const errorOutput = outcome ? consoleText(outcome.console, ["err"]) : "";
+  const given: NewCase = {
+    language: "python",
+    course,
+    student,
+    title: demo.title,
+    intent: demo.intent,
+    changedLast: demo.changedLast ?? "",
+    files,
+    errorOutput: errorOutput === "" ? undefined : errorOutput,
+    input: demo.input,
+    expected: demo.expected,
+    actual: outcome ? consoleText(outcome.console, ["out"]).slice(0, 500) : "",
+    symptom: demo.symptom ?? null,
+  };
+  const key = await collectCase(services.database, given);
+  if (outcome === null) return key;
+  for (const check of demo.checks ?? []) await saveCheck(services, await whole(services, key), null, { ...check, ignorePrompts: false });
+  for (const text of demo.mended) {
+    let found = await whole(services, key);
+    const suggested = (await judgeVersion(services, found, versionOf(found, found.current_version))).deciding.judgement;
+    if (suggested.class === null) throw new Error(`demo: ${demo.name} shows no fault`);
+    await decideClass(services, found, found.revision, { class: suggested.class, kind: suggested.kind, reason: "" });
+    if (demo.faultyLines && found.layers.length === 0) {
+      found = await whole(services, key);
+      await setFaultyLines(
+        services,
+        found,
+        found.revision,
+        demo.faultyLines.map((line) => ({ file: demo.name, line })),
+      );
+    }
+    found = await whole(services, key);
+    const tried = await tryFix(services, found, found.revision, text, false);
+    if (!tried.ok || tried.result === "not mended") throw new Error(`demo: a fix of ${demo.name} does not mend it`);
+  }
+  return key;
+}
+
+/** The answers of a student as the pages would have sent them. */
+function answerTo(kind: string, written: DemoAnswers[string], program: string, task: unknown): unknown {
+  if (kind === "classify") return written.classify;
+  if (kind === "point") return written.point && { lines: written.point };
+  if (kind === "predict") return written.predict;
+  if (kind === "mend") return written.mend && { text: written.mend.reduce((text, [before, after]) => text.replace(before, after), program) };
+  const key = traceTaskSchema.safeParse(task);
+  const { trace } = written;
+  if (!key.success || !trace) return undefined;
+  return {
+    rows: key.data.rows.map((row, index) => {
+      if (index >= trace.rows) return { line: String(row.line), cells: {} };
+      const slips = Object.fromEntries(trace.slips.filter((slip) => slip.row === index).map((slip) => [slip.column, slip.text]));
+      return { line: String(row.line), cells: { ...row.cells, ...slips } };
+    }),
+  };
+}
+
+/**
+ * Loads the demo: one course, its cases, a sheet of five exercises and some sittings. Only programs, inputs, intended outputs and
+ * answers are written down here; every run, verdict, trace and mark is made by the functions that serve users.
+ */
+export async function loadDemo(services: Services): Promise<void> {
+  const { database } = services;
+  const course = await addCourse(database, "Kittiwake Crossing, group 1", "python");
+  await addStudents(
+    database,
+    course,
+    Array.from({ length: 10 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`),
+  );
+  const students = await listStudents(database, course);
+  const studentKey = (label: string | undefined) => students.find((student) => student.label === label)?.key ?? null;
+
+  const cases = new Map<string, string>();
+  for (const demo of demoCases) cases.set(demo.name, await loadCase(services, demo, course, studentKey(demo.student)));
+  const ready = await services.toolchains.find("python")?.available();
+  if (!ready?.ready) return;
+
+  const sheet = await addSheet(database, course, demoSheet.title);
+  const names = new Map<string, string>();
+  for (const { name, marks } of demoSheet.exercises) {
+    const found = await whole(services, cases.get(name) ?? "");
+    const proposals = proposeNames(
+      python,
+      found.versions[0]?.files[0]?.text ?? "",
+      name,
+      students.map((student) => student.label),
+    );
+    const made = await makeExercise(services, found, {
+      title: found.title,
+      intro: found.intent,
+      replacements: proposals.filter((proposal) => proposal.ticked),
+      marks,
+    });
+    const key = await addExercise(database, found.key, found.title, made.content);
+    names.set(key, name);
+    await placeExercise(database, sheet, key);
+  }
+  const placed = await findSheet(database, sheet);
+  const set = placed ? await setForStudents(services, placed) : null;
+  if (!set?.ok) throw new Error("demo: the sheet cannot be set");
+  const edition = await findEdition(database, set.edition);
+  for (const demo of demoSittings) {
+    const sitting = await beginSitting(database, set.edition, studentKey(demo.student) ?? "");
+    for (const exercise of edition?.content.exercises ?? []) {
+      const written = demo.answers[names.get(exercise.key) ?? ""];
+      for (const task of exercise.content.tasks) {
+        const answer = written && answerTo(task.kind, written, exercise.content.program, task);
+        if (answer !== undefined) await saveAnswer(database, sitting, task.key, 1, answer);
+      }
+    }
+    if (demo.handsIn) await handInAndMark(services, { key: sitting, edition: set.edition });
+  }
+}

@@ -1,3 +1,62 @@
-export default function Page() {
-  return null;
+import { Form, Link, redirect } from "react-router";
+import { findLanguage, languages } from "../../core/languages/languages.ts";
+import { services } from "../../server/services.ts";
+import { addCourse, listCourses } from "../../server/stores/courses.ts";
+import { formText } from "../formText.ts";
+import type { Route } from "./+types/courses.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Courses · Bent Nail" }];
+
+export async function loader() {
+  return { courses: await listCourses(services().database) };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const form = await request.formData();
+  const name = formText(form, "name").trim();
+  const language = findLanguage(formText(form, "language"));
+  if (name === "" || !language) return { message: "A course needs a name." };
+  return redirect(`/courses/${await addCourse(services().database, name, language.id)}`);
+}
+
+export default function Courses({ loaderData, actionData }: Route.ComponentProps) {
+  return (
+    <div className="grid max-w-3xl gap-4">
+      <h1>Courses</h1>
+      {loaderData.courses.length === 0 ? (
+        <p className="leaf p-4">A course is a teaching group: the students who may sit its sheets, as labels without accounts. Begin with one below.</p>
+      ) : (
+        <ul className="leaf divide-y divide-rule">
+          {loaderData.courses.map((course) => (
+            <li key={course.key} className="px-3 py-2">
+              <Link className="link" to={`/courses/${course.key}`}>
+                {course.name}
+              </Link>{" "}
+              <span className="note-small">{findLanguage(course.language)?.name}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Form method="post" className="leaf flex flex-wrap items-end gap-3 p-3">
+        <label>
+          Name of a new course
+          <input name="name" className="field" required />
+        </label>
+        <label>
+          Language
+          <select name="language" className="field">
+            {languages.map((language) => (
+              <option key={language.id} value={language.id}>
+                {language.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <button className="press press-main" type="submit">
+          Add the course
+        </button>
+        {actionData && <p role="alert">{actionData.message}</p>}
+      </Form>
+    </div>
+  );
 }

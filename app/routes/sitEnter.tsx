@@ -1,3 +1,38 @@
-export default function Page() {
-  return null;
+import { Form, redirect } from "react-router";
+import { services } from "../../server/services.ts";
+import { findSheetByCode } from "../../server/stores/sheets.ts";
+import { formText } from "../formText.ts";
+import type { Route } from "./+types/sitEnter.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Sit a sheet" }];
+
+export async function action({ request }: Route.ActionArgs) {
+  const sheet = await findSheetByCode(services().database, formText(await request.formData(), "code"));
+  return sheet && sheet.state !== "draft"
+    ? redirect(`/s/${sheet.code}`)
+    : { message: "There is no sheet with this code. Look at it once more: letters and digits, two groups of four." };
+}
+
+export default function SitEnter({ actionData }: Route.ComponentProps) {
+  return (
+    <main className="mx-auto max-w-md p-5">
+      <h1>Sit a sheet</h1>
+      <Form method="post" className="leaf mt-3 grid gap-3 p-4">
+        <label>
+          Code of the sheet
+          <input name="code" className="field font-mono text-lg uppercase" autoComplete="off" required />
+        </label>
+        {actionData && (
+          <p role="alert" className="font-semibold">
+            {actionData.message}
+          </p>
+        )}
+        <div>
+          <button className="press press-main" type="submit">
+            Go on
+          </button>
+        </div>
+      </Form>
+    </main>
+  );
 }

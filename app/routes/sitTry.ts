@@ -1,3 +1,54 @@
-export async function action() {
-  return null;
+import { z } from "zod";
+import { createAttempts } from "../../server/attempts.ts";
+import { runForCheck } from "../../server/exercises.ts";
+import { services } from "../../server/services.ts";
+import { answeredBeforeTrying, sittingOfRequest, triedNote } from "../../server/sittingAccess.ts";
+import { listAnswers, saveAnswer } from "../../server/stores/sittings.ts";
+import { type ConsoleView, shortConsole } from "../case/caseView.ts";
+import type { Route } from "./+types/sitTry.ts";
+
+const trySchema = z.object({ exercise: z.string(), text: z.string().max(200_000), input: z.string().max(100_000) });
+const tries = createAttempts(40, 60_000);
+const running = new Set<string>();
+
+/** What a real run of a student's text gave, or words why it was not run. */
+export type TryReply = { ok: true; console: ConsoleView; ended: string; inputRanOut: boolean } | { ok: false; message: string };
+
+export async function action({ params, request }: Route.ActionArgs): Promise<TryReply> {
+  const refused = (message: string): TryReply => ({ ok: false, message });
+  const { open } = await sittingOfRequest(services(), request, params.code);
+  if (!open) return refused("You are not signed in any more. Open the sheet again.");
+  if (open.sheet.state === "closed" || open.sitting.handed_in_at) return refused("The sheet is handed in or closed, so programs are not run any more.");
+  const given = trySchema.safeParse(await request.json().catch(() => null));
+  if (!given.success) return refused("The program or its input is too long to be run here.");
+  const exercise = open.edition.content.exercises.find((each) => each.key === given.data.exercise);
+  if (!exercise) return refused("There is no such exercise on this sheet.");
+  const { key } = open.sitting;
+  const answers = new Set((await listAnswers(services().database, key)).map((answer) => answer.task));
+  const before = exercise.content.tasks.find((task) => answeredBeforeTrying.includes(task.kind) && !answers.has(task.key));
+  if (before)
+    return refused(
+      "First write down what you expect (output and trace table), or press “I give this up” there. After the first try those answers stay as they are.",
+    );
+  if (running.has(key)) return refused("Your last try is still running.");
+  if (!tries.allowed(key)) return refused("That was many tries in a short time. Wait a minute and think it through on paper.");
+  running.add(key);
+  try {
+    await saveAnswer(services().database, key, triedNote(exercise.key), 1, true);
+    const result = await runForCheck(services(), exercise.content, given.data.text, { input: given.data.input, expected: null, ignorePrompts: false });
+    if (!result) return refused("Programs cannot be run here at the moment. Your text is saved all the same.");
+    const { outcome } = result;
+    const words = {
+      none: "It ended by itself.",
+      fault: "It was stopped by an error.",
+      refused: "It was refused before any line ran.",
+      time: "It was stopped at the time limit.",
+      memory: "It was stopped: it used too much memory.",
+      output: "It was stopped: it printed too much.",
+      steps: "It was stopped.",
+    } as const;
+    return { ok: true, console: shortConsole(outcome.console), ended: words[outcome.stoppedBy], inputRanOut: outcome.inputRanOut };
+  } finally {
+    running.delete(key);
+  }
 }

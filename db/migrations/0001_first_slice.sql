@@ -180,6 +180,7 @@ create table mark (
   item text not null,
   earned numeric(6, 2),
   possible numeric(6, 2) not null,
+  suggested numeric(6, 2),
   reason bytea not null,
   marker text not null check (marker in ('program', 'teacher')),
   made_at timestamptz not null default now(),

@@ -1,0 +1,102 @@
+import { useState } from "react";
+import { Form } from "react-router";
+import { markedColumns, type TraceTask } from "../../core/exercises/tasks/traceTable.ts";
+
+/** The filled table of a trace task: press a cell to print it on the sheet, choose columns, input and line numbers. */
+export function TraceKeyEditor({ task, revision, checks, mended }: { task: TraceTask; revision: number; checks: number; mended: boolean }) {
+  const [given, setGiven] = useState<ReadonlySet<string>>(new Set(task.given));
+  const toggle = (cell: string) => {
+    const next = new Set(given);
+    if (!next.delete(cell)) next.add(cell);
+    setGiven(next);
+  };
+  const columns = markedColumns(task);
+  return (
+    <Form method="post" className="grid gap-2">
+      <input type="hidden" name="revision" value={revision} />
+      <input type="hidden" name="task" value={task.key} />
+      {[...given].map((cell) => (
+        <input key={cell} type="hidden" name="given" value={cell} />
+      ))}
+      <p className="note-small">Press a value to give it to students (it stands on a slip) or to ask for it.</p>
+      <div className="max-h-80 overflow-auto">
+        <table className="trace-table">
+          <thead>
+            <tr>
+              <th scope="col">line</th>
+              {task.columns.map((column) => (
+                <th scope="col" key={column.key}>
+                  {column.functionName && <span className="block text-xs font-normal">{column.functionName}</span>}
+                  {column.title}
+                </th>
+              ))}
+              <th scope="col">output</th>
+            </tr>
+          </thead>
+          <tbody>
+            {task.rows.map((row, index) => (
+              <tr key={index}>
+                <td>{row.line}</td>
+                {columns.map((column) => {
+                  const cell = `${index} ${column}`;
+                  const text = row.cells[column];
+                  return (
+                    <td key={column} className={given.has(cell) ? "bg-slip" : undefined}>
+                      {text !== undefined && (
+                        <button
+                          type="button"
+                          className="w-full cursor-pointer text-left hover:underline"
+                          aria-pressed={given.has(cell)}
+                          aria-label={`row ${index + 1}, ${column}: ${text}; given to students`}
+                          onClick={() => toggle(cell)}
+                        >
+                          {text || " "}
+                        </button>
+                      )}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <div className="flex flex-wrap items-end gap-3">
+        <label className="text-sm">
+          Program
+          <select name="program" className="field" defaultValue={task.program}>
+            <option value="faulty">as handed in</option>
+            {mended && <option value="mended">mended (students see it)</option>}
+          </select>
+        </label>
+        <label className="text-sm">
+          Input of check
+          <select name="check" className="field" defaultValue={task.check}>
+            {Array.from({ length: checks }, (_, index) => (
+              <option key={index} value={index}>
+                {index + 1}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="text-sm font-normal">
+          <input type="checkbox" name="linesGiven" defaultChecked={task.linesGiven} /> line numbers are given
+        </label>
+      </div>
+      <fieldset className="flex flex-wrap gap-x-3">
+        <legend className="text-sm">Columns</legend>
+        {task.columns.map((column) => (
+          <label key={column.key} className="text-sm font-normal">
+            <input type="checkbox" name="column" value={column.key} defaultChecked /> {column.functionName ? `${column.functionName}: ` : ""}
+            {column.title}
+          </label>
+        ))}
+      </fieldset>
+      <div>
+        <button className="press" type="submit" name="intent" value="trace">
+          Keep the table so
+        </button>
+      </div>
+    </Form>
+  );
+}

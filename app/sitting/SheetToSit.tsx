@@ -1,0 +1,130 @@
+import { Form } from "react-router";
+import type { StudentView } from "../../server/sittingAccess.ts";
+import { Script } from "../components/Script.tsx";
+import { type StudentTask, taskForms } from "./taskForms.ts";
+import { type SaveState, useAnswers } from "./useAnswers.ts";
+
+const saveWords: Record<SaveState["state"], string> = { saved: "All answers are saved.", saving: "Saving…", waiting: "", refused: "" };
+
+/** A sheet as a student sits it, and after release with the marks. */
+export function SheetToSit({ view, code }: { view: StudentView; code: string }) {
+  const { answers, change, save, saveNow } = useAnswers(code, view.answers);
+  const fixed = view.handedIn || view.closed;
+  return (
+    <>
+      <header className="sticky top-0 z-10 border-b-2 border-rule-strong bg-leaf px-4 py-2">
+        <div className="mx-auto flex max-w-4xl flex-wrap items-baseline gap-x-4">
+          <h1 className="text-lg">{view.title}</h1>
+          <span className="note-small">{view.label}</span>
+          <p role="status" className={`note-small ml-auto ${save.message ? "font-semibold text-ink" : ""}`}>
+            {view.handedIn ? "Handed in." : view.closed ? "Closed." : save.message || saveWords[save.state]}
+          </p>
+        </div>
+      </header>
+      <main className="mx-auto grid max-w-4xl gap-6 p-4">
+        {view.handedIn && (
+          <p className="leaf p-3">{view.released ? <Total view={view} /> : "Your answers are handed in. Your teacher will release the marks."}</p>
+        )}
+        {view.exercises.map((exercise, number) => {
+          const showsOwnScript = exercise.tasks.some((task) => task.kind === "point");
+          return (
+            <section key={exercise.key} className="grid gap-3" aria-labelledby={`exercise-${exercise.key}`}>
+              <h2 id={`exercise-${exercise.key}`}>
+                {number + 1}. {exercise.title} <span className="note-small font-normal">{exercise.total} marks</span>
+              </h2>
+              {exercise.intro && <p>{exercise.intro}</p>}
+              {!showsOwnScript && (
+                <div className="border border-rule bg-sheet py-2">
+                  <Script lines={exercise.lines} label={`Program ${exercise.fileName}`} />
+                </div>
+              )}
+              {[...exercise.tasks]
+                .sort((one, other) => Number(other.kind === "point") - Number(one.kind === "point"))
+                .map((task) => {
+                  const FormOfTask = taskForms[task.kind];
+                  return (
+                    <div key={task.key} className="leaf grid gap-2 p-3">
+                      <h3>
+                        {task.title}{" "}
+                        <span className="note-small font-normal">
+                          {task.marks} {task.marks === 1 ? "mark" : "marks"}
+                        </span>
+                      </h3>
+                      <details className="note-small">
+                        <summary className="cursor-pointer">What earns marks</summary>
+                        {task.rule}
+                      </details>
+                      {FormOfTask && (
+                        <FormOfTask
+                          task={task}
+                          exercise={exercise}
+                          code={code}
+                          answer={answers[task.key] ?? null}
+                          fixed={fixed}
+                          change={(answer) => change(task.key, answer)}
+                          saveNow={saveNow}
+                        />
+                      )}
+                      <Marked task={task} />
+                    </div>
+                  );
+                })}
+            </section>
+          );
+        })}
+        <Form
+          method="post"
+          className="flex flex-wrap items-center gap-4 border-t border-rule-strong pt-4"
+          onSubmit={(event) => {
+            if (save.state === "saved") return;
+            // Hand in only what is saved: wait for the last keystrokes first.
+            const form = event.currentTarget;
+            const button = (event.nativeEvent as SubmitEvent).submitter;
+            event.preventDefault();
+            void saveNow().then(() => form.requestSubmit(button));
+          }}
+        >
+          {!fixed && (
+            <>
+              <button className="press press-main" type="submit" name="intent" value="hand in">
+                Hand in
+              </button>
+              <span className="note-small">After that nothing can be changed.</span>
+            </>
+          )}
+          <button className="press press-quiet ml-auto" type="submit" name="intent" value="leave">
+            Sign out
+          </button>
+        </Form>
+      </main>
+    </>
+  );
+}
+
+function Total({ view }: { view: StudentView }) {
+  const marks = view.exercises.flatMap((exercise) => exercise.tasks.flatMap((task) => task.marked));
+  const earned = marks.reduce((sum, mark) => sum + (mark.earned ?? 0), 0);
+  const possible = view.exercises.reduce((sum, exercise) => sum + exercise.total, 0);
+  const waiting = marks.some((mark) => mark.earned === null);
+  return (
+    <>
+      You earned <strong>{earned}</strong> of {possible} marks.{waiting ? " Some answers still wait for your teacher." : ""}
+    </>
+  );
+}
+
+function Marked({ task }: { task: StudentTask }) {
+  if (task.marked.length === 0) return null;
+  return (
+    <ul className="border-l-2 border-rule-strong pl-3">
+      {task.marked.map((mark) => (
+        <li key={mark.item}>
+          <strong>
+            {mark.item}: {mark.earned ?? "waits"} of {mark.possible}
+          </strong>{" "}
+          {mark.reason}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,43 @@
+import { z } from "zod";
+import { faultClassSchema, hunkSchema } from "../cases/case.ts";
+
+export const exerciseCheckSchema = z.object({
+  input: z.string(),
+  expected: z.string().nullable(),
+  kind: z.enum(["normal", "boundary", "erroneous"]),
+  ignorePrompts: z.boolean(),
+});
+export type ExerciseCheck = z.infer<typeof exerciseCheckSchema>;
+
+/** One fault of the exercise's program; `hunks` mend it alone, on the faulty program. Lines are 1-based in that program. */
+export const exerciseFaultSchema = z.object({
+  class: faultClassSchema,
+  symptom: z.string(),
+  message: z.string(),
+  reportedLine: z.number().int().positive().nullable(),
+  faultyLines: z.array(z.number().int().positive()),
+  hunks: z.array(hunkSchema),
+});
+export type ExerciseFault = z.infer<typeof exerciseFaultSchema>;
+
+/** A task as it is kept; what else it holds is its kind's affair (core/exercises/tasks). */
+export const taskSchema = z.looseObject({ key: z.string(), kind: z.string(), marks: z.number().int().min(0).max(100) });
+export type Task = z.infer<typeof taskSchema>;
+
+/** A program with tasks, free of names. `mended` is null if the case is not mended yet: then nothing about mending can be asked. */
+export const exerciseContentSchema = z.object({
+  language: z.string(),
+  fileName: z.string(),
+  intro: z.string(),
+  program: z.string(),
+  mended: z.string().nullable(),
+  faults: z.array(exerciseFaultSchema),
+  checks: z.array(exerciseCheckSchema),
+  tasks: z.array(taskSchema),
+});
+export type ExerciseContent = z.infer<typeof exerciseContentSchema>;
+
+/** The marks of an exercise, all tasks together. */
+export function totalMarks(content: Pick<ExerciseContent, "tasks">): number {
+  return content.tasks.reduce((sum, task) => sum + task.marks, 0);
+}

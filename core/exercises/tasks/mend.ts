@@ -1,0 +1,92 @@
+import { z } from "zod";
+import type { ExerciseCheck } from "../exercise.ts";
+import { changedLines, programForFault, sortChanges, withLineEndsOf } from "../mendMarking.ts";
+import { defineTaskKind, type ItemMark, type MarkContext } from "../taskKind.ts";
+import { shareOut } from "./point.ts";
+
+const schema = z.object({
+  key: z.string(),
+  kind: z.literal("mend"),
+  marks: z.number().int().min(1),
+  allowedExtraLines: z.number().int().min(0),
+  extraCost: z.number().int().min(0),
+});
+const answerSchema = z.object({ text: z.string().max(200_000) });
+
+async function passesAll(program: string, checks: readonly ExerciseCheck[], run: MarkContext["run"]): Promise<boolean | null> {
+  for (const check of checks) {
+    if (check.expected === null) continue;
+    const result = await run(program, check);
+    if (result === null) return null;
+    if (!result.passes) return false;
+  }
+  return true;
+}
+
+/** Mend the program. Each fault is marked on its own: the student's lines for it, with the other faults mended, run against the checks. */
+export const mend = defineTaskKind({
+  kind: "mend",
+  title: "Mend the program",
+  schema,
+  answerSchema,
+  view: (_, exercise) => ({ faults: exercise.faults.length }),
+  rule: (task) =>
+    `Each fault counts on its own, even if the program does not run yet: your lines for it are tried with the other faults mended. Change as little as you can.${task.extraCost > 0 ? ` More than ${task.allowedExtraLines} other changed ${task.allowedExtraLines === 1 ? "line" : "lines"} cost ${task.extraCost}, never more.` : ""} Rewriting or adding features earns nothing.`,
+  scheme: (task, exercise) => {
+    const shares = shareOut(task.marks, exercise.faults.length);
+    return exercise.faults.map((fault, index) => ({
+      item: `fault ${index + 1}`,
+      marks: shares[index] ?? 0,
+      words: fault.hunks
+        .map(
+          (hunk) =>
+            `line ${hunk.start}: ${hunk.before.map((line) => line.trim()).join(" / ") || "(nothing)"} → ${hunk.after.map((line) => line.trim()).join(" / ") || "(taken out)"}`,
+        )
+        .join("; "),
+    }));
+  },
+  mark: async (task, answer, { exercise, run }) => {
+    const text = withLineEndsOf(exercise.program, answer.text);
+    const { byFault, extras } = sortChanges(exercise.program, text, exercise.faults);
+    const shares = shareOut(task.marks, exercise.faults.length);
+    const marks: ItemMark[] = [];
+    let extrasNeeded = false;
+    for (const [index] of exercise.faults.entries()) {
+      const own = byFault[index] ?? [];
+      const possible = shares[index] ?? 0;
+      const item = `fault ${index + 1}`;
+      if (own.length === 0 && extras.length === 0) {
+        marks.push({ item, earned: 0, possible, reason: "Nothing was changed for this fault." });
+        continue;
+      }
+      const alone = own.length === 0 ? null : programForFault(exercise.program, exercise.faults, index, own);
+      let passes = alone === null ? false : await passesAll(alone, exercise.checks, run);
+      if (passes === false && extras.length > 0) {
+        // The same effect from another line: its own lines together with those that belong to no fault's place.
+        const wider = programForFault(exercise.program, exercise.faults, index, [...own, ...extras]);
+        passes = wider === null ? false : await passesAll(wider, exercise.checks, run);
+        if (passes) extrasNeeded = true;
+      }
+      if (passes === null) marks.push({ item, earned: null, possible, reason: "Programs cannot be run here, so this waits for the teacher." });
+      else
+        marks.push({
+          item,
+          earned: passes ? possible : 0,
+          possible,
+          reason: passes ? "Mended: with the other faults mended, all checks pass." : "With the other faults mended, a check still fails.",
+        });
+    }
+    const surplus = extrasNeeded ? 0 : changedLines(extras) - task.allowedExtraLines;
+    if (surplus > 0 && task.extraCost > 0) {
+      let cost = task.extraCost;
+      for (const mark of marks) {
+        const taken = Math.min(cost, mark.earned ?? 0);
+        if (taken === 0) continue;
+        cost -= taken;
+        mark.earned = (mark.earned ?? 0) - taken;
+        mark.reason += ` ${taken} off for ${changedLines(extras)} other changed lines.`;
+      }
+    }
+    return marks;
+  },
+});

@@ -1,0 +1,53 @@
+import { z } from "zod";
+import { defineTaskKind, type ItemMark } from "../taskKind.ts";
+
+const schema = z.object({ key: z.string(), kind: z.literal("point"), marks: z.number().int().min(1) });
+const answerSchema = z.object({ lines: z.array(z.number().int().positive()).max(5000) });
+
+/** Splits whole marks over items, the first ones getting what is left over. */
+export function shareOut(marks: number, items: number): number[] {
+  const each = Math.floor(marks / Math.max(1, items));
+  return Array.from({ length: items }, (_, index) => each + (index < marks - each * items ? 1 : 0));
+}
+
+/** Point at the faulty line of each fault. One line of a fault is enough; more lines than faults cost a mark each. */
+export const point = defineTaskKind({
+  kind: "point",
+  title: "Where is the fault?",
+  schema,
+  answerSchema,
+  view: (_, exercise) => ({ faults: exercise.faults.length }),
+  rule: () =>
+    "Point at one line for each fault. The line where the mistake is counts, which is often not the line that the message names. Each line too many takes one mark away, never below nothing.",
+  scheme: (task, exercise) => {
+    const shares = shareOut(task.marks, exercise.faults.length);
+    return exercise.faults.map((fault, index) => ({
+      item: `fault ${index + 1}`,
+      marks: shares[index] ?? 0,
+      words: `line ${fault.faultyLines.join(" or ")}${fault.reportedLine ? ` (the tool names line ${fault.reportedLine})` : ""}`,
+    }));
+  },
+  mark: async (task, answer, { exercise }) => {
+    const shares = shareOut(task.marks, exercise.faults.length);
+    const lines = new Set(answer.lines);
+    let surplus = Math.max(0, lines.size - exercise.faults.length);
+    const marks = exercise.faults.map((fault, index): ItemMark => {
+      const found = fault.faultyLines.some((line) => lines.has(line));
+      const possible = shares[index] ?? 0;
+      return {
+        item: `fault ${index + 1}`,
+        earned: found ? possible : 0,
+        possible,
+        reason: found ? "The line is right." : `The mistake is on line ${fault.faultyLines.join(" or ")}.`,
+      };
+    });
+    for (const mark of marks) {
+      const cost = Math.min(surplus, mark.earned ?? 0);
+      if (cost === 0) continue;
+      surplus -= cost;
+      mark.earned = (mark.earned ?? 0) - cost;
+      mark.reason += ` ${cost} off for lines too many.`;
+    }
+    return marks;
+  },
+});

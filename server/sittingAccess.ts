@@ -1,0 +1,117 @@
+import { timingSafeEqual } from "node:crypto";
+import { totalMarks } from "../core/exercises/exercise.ts";
+import { kindOfTask } from "../core/exercises/taskKinds.ts";
+import { lineTexts } from "../core/source/lines.ts";
+import { createAttempts } from "./attempts.ts";
+import type { Services } from "./services.ts";
+import { listStudents } from "./stores/courses.ts";
+import { type Edition, findEdition, findLastEdition, findSheetByCode, type Sheet } from "./stores/sheets.ts";
+import { beginSitting, findSitting, listAnswers, listMarks, type Sitting } from "./stores/sittings.ts";
+
+/** Name of the cookie that holds a student's sitting; its value is an unguessable key. */
+export const sittingCookie = "bent-nail-sitting";
+
+const codeTries = createAttempts(10, 10 * 60_000);
+
+function sameCode(one: string, other: string): boolean {
+  const clean = (text: string) =>
+    Buffer.from(
+      text
+        .toUpperCase()
+        .replace(/[^A-Z0-9]/g, "")
+        .padEnd(16)
+        .slice(0, 16),
+    );
+  return timingSafeEqual(clean(one), clean(other));
+}
+
+/** Reads a cookie of a request. */
+export function readCookie(request: Request, name: string): string | null {
+  for (const part of (request.headers.get("cookie") ?? "").split(";")) {
+    const [key, ...value] = part.trim().split("=");
+    if (key === name) return decodeURIComponent(value.join("="));
+  }
+  return null;
+}
+
+/** Lets a student in by label and personal code. Words for the student if not; they do not tell which of the two was wrong. */
+export async function enterSitting(
+  services: Services,
+  sheet: Sheet,
+  label: string,
+  code: string,
+): Promise<{ ok: true; sitting: string } | { ok: false; message: string }> {
+  if (sheet.state === "draft") return { ok: false, message: "This sheet is not open yet." };
+  if (!codeTries.allowed(`${sheet.key} ${label}`)) return { ok: false, message: "Too many tries for this label. Wait ten minutes, or ask your teacher." };
+  const student = (await listStudents(services.database, sheet.course)).find((each) => each.label === label);
+  if (!student || !sameCode(student.personal_code, code))
+    return { ok: false, message: "Label and personal code do not belong together. Look at your slip again." };
+  codeTries.forget(`${sheet.key} ${label}`);
+  const edition = await findLastEdition(services.database, sheet.key);
+  if (!edition) return { ok: false, message: "This sheet is not open yet." };
+  return { ok: true, sitting: await beginSitting(services.database, edition.key, student.key) };
+}
+
+export type OpenSitting = { sheet: Sheet; sitting: Sitting; edition: Edition };
+
+/** The sitting that a request's cookie stands for, if it belongs to the sheet with this code. */
+export async function sittingOfRequest(services: Services, request: Request, code: string): Promise<{ sheet: Sheet | null; open: OpenSitting | null }> {
+  const sheet = await findSheetByCode(services.database, code);
+  const key = readCookie(request, sittingCookie);
+  if (!sheet || !key) return { sheet, open: null };
+  const sitting = await findSitting(services.database, key);
+  const edition = sitting ? await findEdition(services.database, sitting.edition) : null;
+  if (!sitting || !edition || edition.sheet !== sheet.key) return { sheet, open: null };
+  return { sheet, open: { sheet, sitting, edition } };
+}
+
+/** Task kinds that are answered before the program is tried; after the first try they stay as they are. */
+export const answeredBeforeTrying: readonly string[] = ["predict", "trace"];
+
+/** Name of the note that an exercise's program was tried in a sitting. */
+export function triedNote(exercise: string): string {
+  return `tried ${exercise}`;
+}
+
+/**
+ * All that a student's page holds: programs, tasks without their answers, what the student wrote, and after release the
+ * student's own marks. Nothing else of the exercise is in it.
+ */
+export async function studentView(services: Services, { sheet, sitting, edition }: OpenSitting) {
+  const answers = await listAnswers(services.database, sitting.key);
+  const released = sheet.released_at !== null && sitting.handed_in_at !== null;
+  const marks = released ? await listMarks(services.database, [sitting.key]) : [];
+  return {
+    title: edition.content.title,
+    label: sitting.label,
+    closed: sheet.state === "closed",
+    handedIn: sitting.handed_in_at !== null,
+    released,
+    exercises: edition.content.exercises.map(({ key, title, content }) => ({
+      key,
+      title,
+      intro: content.intro,
+      fileName: content.fileName,
+      lines: lineTexts(content.program),
+      program: content.program,
+      total: totalMarks(content),
+      tried: answers.some((answer) => answer.task === triedNote(key)),
+      tasks: content.tasks.map((task) => {
+        const kind = kindOfTask(task);
+        return {
+          key: task.key,
+          kind: task.kind,
+          title: kind.title,
+          marks: task.marks,
+          rule: kind.rule(task),
+          view: kind.view(task, content),
+          marked: marks
+            .filter((mark) => mark.task === task.key)
+            .map((mark) => ({ item: mark.item, earned: mark.earned, possible: mark.possible, reason: mark.reason })),
+        };
+      }),
+    })),
+    answers: Object.fromEntries(answers.map((answer) => [answer.task, { revision: answer.revision, content: answer.content }])),
+  };
+}
+export type StudentView = Awaited<ReturnType<typeof studentView>>;
