@@ -1,4 +1,6 @@
+import { join } from "node:path";
 import type { Command } from "commander";
+import { productFolder } from "../server/productFolder.ts";
 
 /** Adds `bent-nail demo`. */
 export function addDemoCommand(program: Command): void {
@@ -7,7 +9,8 @@ export function addDemoCommand(program: Command): void {
     .description("serve the workbench with fresh demo data in a folder of its own")
     .option("--port <number>", "port", "4200")
     .action(async (options: { port: string }) => {
-      const { serveDemo } = await import("../server/http/serveDemo.ts");
-      await serveDemo({ port: Number(options.port) });
+      const [{ serve }, { loadDemo }] = await Promise.all([import("../server/http/serve.ts"), import("../demo/load.ts")]);
+      const folder = process.env.BENT_NAIL_DEMO_DATA ?? join(productFolder, ".data/demo");
+      await serve({ port: Number(options.port), host: "127.0.0.1", folder, fresh: true, prepare: loadDemo });
     });
 }

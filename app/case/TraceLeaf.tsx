@@ -1,17 +1,16 @@
 import { useRef, useState } from "react";
 import { Form, Link, useSubmit } from "react-router";
-import { Script } from "../components/Script.tsx";
 import { TraceTableView } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { CaseView, TraceView } from "./caseView.ts";
 
 /** The dry run of a recorded run: the nib on the line about to run, and the trace table growing line by line. */
-export function TraceLeaf({ view }: { view: CaseView }) {
+export function TraceLeaf({ view, onStand }: { view: CaseView; onStand: (line: number | null) => void }) {
   if (!view.trace) return <p>This program cannot be run here, so there is no recorded run to go through.</p>;
-  return <DryRun key={`${view.trace.version} ${view.trace.check} ${view.trace.rows} ${view.trace.from}`} view={view} trace={view.trace} />;
+  return <DryRun key={`${view.trace.version} ${view.trace.check} ${view.trace.rows} ${view.trace.from}`} view={view} trace={view.trace} onStand={onStand} />;
 }
 
-function DryRun({ view, trace }: { view: CaseView; trace: TraceView }) {
+function DryRun({ view, trace, onStand }: { view: CaseView; trace: TraceView; onStand: (line: number | null) => void }) {
   const submit = useSubmit();
   const { table, total, from } = trace;
   const count = table.rows.length;
@@ -22,7 +21,9 @@ function DryRun({ view, trace }: { view: CaseView; trace: TraceView }) {
   const standing = table.rows[done];
   const shown = { ...table, columns: table.columns.filter((column) => !hidden.has(column.key)) };
   const move = (to: number) => {
-    setDone(Math.max(0, Math.min(count, to)));
+    const target = Math.max(0, Math.min(count, to));
+    setDone(target);
+    onStand(table.rows[target]?.line ?? null);
     // The newest row is to be in sight after every move.
     requestAnimationFrame(() => box.current?.scrollTo({ top: box.current.scrollHeight }));
   };
@@ -85,10 +86,7 @@ function DryRun({ view, trace }: { view: CaseView; trace: TraceView }) {
           {standing ? `about to run: line ${standing.line}` : trace.ended}
         </span>
       </div>
-      <div className="max-h-56 overflow-auto border border-rule">
-        <Script lines={trace.lines} label="The program in the dry run" next={standing?.line ?? null} />
-      </div>
-      <section ref={box} className="max-h-[26rem] overflow-auto" aria-label="Trace table" tabIndex={0}>
+      <section ref={box} className="max-h-[34rem] overflow-auto" aria-label="Trace table" tabIndex={0}>
         <TraceTableView table={shown} until={done} caption="Trace table of the recorded run" />
       </section>
       {table.cut && <p className="note-small">{table.cut}</p>}

@@ -33,6 +33,7 @@ function TraceAnswerView({ trace }: { trace: NonNullable<MarkedTask["trace"]> })
             <th scope="col">line</th>
             {trace.columns.map((column) => (
               <th key={column.key} scope="col">
+                {column.functionName && <span className="block text-xs font-normal text-graphite">{column.functionName}</span>}
                 {column.title}
               </th>
             ))}

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { data, Link, redirect, useFetcher, useSearchParams } from "react-router";
 import { z } from "zod";
 import { faultClassSchema } from "../../core/cases/case.ts";
@@ -12,6 +13,7 @@ import { MendLeaf } from "../case/MendLeaf.tsx";
 import { TraceLeaf } from "../case/TraceLeaf.tsx";
 import { VerdictStrip } from "../case/VerdictStrip.tsx";
 import { VersionsLeaf } from "../case/VersionsLeaf.tsx";
+import { Script } from "../components/Script.tsx";
 import { formText } from "../formText.ts";
 import type { Route } from "./+types/case.ts";
 
@@ -126,6 +128,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
   const [query] = useSearchParams();
   const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
   const away = useFetcher<CaseReply>();
+  const [standing, setStanding] = useState<number | null>(null);
   return (
     <article>
       <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
@@ -166,7 +169,13 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
       <VerdictStrip key={`${view.revision} ${view.openLayer?.key}`} view={view} />
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
         <div className="grid gap-4">
-          <CaseScript view={view} />
+          {leaf === "trace" && view.trace ? (
+            <section className="leaf py-3" aria-label="The program">
+              <Script lines={view.trace.lines} label="The program in the dry run" next={standing} />
+            </section>
+          ) : (
+            <CaseScript view={view} />
+          )}
           <LayerList view={view} />
           {(view.intent || view.changedLast || view.errorOutput) && <HandedIn view={view} />}
         </div>
@@ -186,7 +195,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
           </nav>
           <div className="p-3">
             {leaf === "checks" && <ChecksLeaf view={view} />}
-            {leaf === "trace" && <TraceLeaf view={view} />}
+            {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} />}
             {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} />}
             {leaf === "versions" && <VersionsLeaf view={view} />}
           </div>

@@ -133,7 +133,7 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
                     )}
                   </td>
                 ))}
-                <td className="border-l border-rule-strong px-3 py-1 font-semibold">
+                <td className="border-l border-rule-strong px-3 py-1 font-semibold whitespace-nowrap">
                   {row.state === "handed in" ? row.total : ""}
                   {row.waiting > 0 && <span className="note-small font-normal"> {row.waiting} to read</span>}
                 </td>

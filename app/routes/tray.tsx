@@ -127,7 +127,7 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
       <section aria-labelledby="collect-title">
         <h1 id="collect-title">Collect a faulty program</h1>
         <p className="note-small mb-3">Paste it or drop its file. Blanks, tabs and line ends are kept to the character.</p>
-        <Form method="post" ref={form} className="leaf grid gap-3 p-4" onSubmit={() => setTimeout(forget, 0)}>
+        <Form method="post" ref={form} className="leaf grid gap-2.5 p-4" onSubmit={() => setTimeout(forget, 0)}>
           <input type="hidden" name="original" />
           <div>
             <div className="flex items-baseline justify-between gap-3">
@@ -161,7 +161,7 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
               onDrop={onDrop}
               onDragOver={(event) => event.preventDefault()}
               className="field field-code overflow-auto"
-              rows={9}
+              rows={7}
               spellCheck={false}
               wrap="off"
               aria-describedby="program-note"
@@ -173,24 +173,24 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
           </div>
           <div>
             <label htmlFor="errorOutput">Error output, as it was shown</label> <span className="note-small">if there was one</span>
-            <textarea id="errorOutput" name="errorOutput" className="field field-code overflow-auto" rows={3} spellCheck={false} wrap="off" />
+            <textarea id="errorOutput" name="errorOutput" className="field field-code overflow-auto" rows={2} spellCheck={false} wrap="off" />
           </div>
           <div>
             <label htmlFor="intent">What is the program for?</label>
-            <textarea id="intent" name="intent" className="field" rows={2} />
+            <textarea id="intent" name="intent" className="field" rows={1} />
           </div>
           <div className="grid gap-3 sm:grid-cols-3">
             <div>
               <label htmlFor="input">Typed in</label>
-              <textarea id="input" name="input" className="field field-code overflow-auto" rows={3} spellCheck={false} wrap="off" />
+              <textarea id="input" name="input" className="field field-code overflow-auto" rows={2} spellCheck={false} wrap="off" />
             </div>
             <div>
               <label htmlFor="expected">Should come out</label>
-              <textarea id="expected" name="expected" className="field field-code overflow-auto" rows={3} spellCheck={false} wrap="off" />
+              <textarea id="expected" name="expected" className="field field-code overflow-auto" rows={2} spellCheck={false} wrap="off" />
             </div>
             <div>
               <label htmlFor="actual">Came out instead</label>
-              <textarea id="actual" name="actual" className="field field-code overflow-auto" rows={3} spellCheck={false} wrap="off" />
+              <textarea id="actual" name="actual" className="field field-code overflow-auto" rows={2} spellCheck={false} wrap="off" />
             </div>
           </div>
           <fieldset className="flex flex-wrap gap-x-5">
@@ -210,6 +210,11 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
               {problems.result}
             </p>
           )}
+          <div>
+            <button type="submit" className="press press-main" disabled={navigation.state !== "idle"}>
+              {navigation.state === "submitting" ? "Taking it in…" : "Take it in and run it"}
+            </button>
+          </div>
           <details>
             <summary className="cursor-pointer font-semibold text-steel-deep">More: whose, file name, title, last change</summary>
             <div className="mt-2 grid gap-3 sm:grid-cols-2">
@@ -253,11 +258,6 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
               </div>
             </div>
           </details>
-          <div>
-            <button type="submit" className="press press-main" disabled={navigation.state !== "idle"}>
-              {navigation.state === "submitting" ? "Taking it in…" : "Take it in and run it"}
-            </button>
-          </div>
         </Form>
       </section>
       <section aria-labelledby="tray-title">

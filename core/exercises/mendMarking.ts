@@ -2,8 +2,11 @@ import { applyHunks, findHunks, type Hunk } from "../fixes/hunks.ts";
 import { splitLines } from "../source/lines.ts";
 import type { ExerciseFault } from "./exercise.ts";
 
-/** The student's changes sorted by the fault whose place they touch; `extras` touch none. */
-export type SortedChanges = { byFault: Hunk[][]; extras: Hunk[] };
+/**
+ * The student's changes sorted by the fault whose place they touch; `extras` touch none. `beside` are lines put in next to a
+ * fault without changing its lines: they may mend it, or be no more than an extra.
+ */
+export type SortedChanges = { byFault: Hunk[][]; beside: Hunk[][]; extras: Hunk[] };
 
 /** Lines (1-based) that a hunk takes up in the text before it; a pure insertion takes up the lines on both sides of its gap. */
 function reach(hunk: Hunk): [number, number] {
@@ -27,13 +30,17 @@ function partHunk(hunk: Hunk): Hunk[] {
 /** The changes between the exercise's program and the student's text, sorted by fault. */
 export function sortChanges(program: string, answer: string, faults: readonly ExerciseFault[]): SortedChanges {
   const byFault: Hunk[][] = faults.map(() => []);
+  const beside: Hunk[][] = faults.map(() => []);
   const extras: Hunk[] = [];
   for (const hunk of findHunks(program, answer).flatMap(partHunk)) {
     const owners = faults.flatMap((fault, index) => (fault.hunks.some((own) => touches(own, hunk)) ? [index] : []));
     if (owners.length === 0) extras.push(hunk);
-    for (const owner of owners) byFault[owner]?.push(hunk);
+    for (const owner of owners) {
+      const onIt = faults[owner]?.hunks.some((own) => overlaps(own, hunk)) ?? false;
+      (hunk.before.length > 0 || onIt ? byFault : beside)[owner]?.push(hunk);
+    }
   }
-  return { byFault, extras };
+  return { byFault, beside, extras };
 }
 
 /**

@@ -81,8 +81,9 @@ export function proposeNames(language: Language, program: string, fileName: stri
 
 /** The replacement in the letter case of the word it stands for, so that identifiers keep their style. */
 function inCaseOf(word: string, replacement: string): string {
-  if (word === word.toLowerCase()) return replacement.toLowerCase();
-  if (word === word.toUpperCase() && word.length > 1) return replacement.toUpperCase();
+  const letters = word.replace(/\P{L}/gu, "");
+  if (letters !== "" && word === word.toLowerCase()) return replacement.toLowerCase();
+  if (letters.length > 1 && word === word.toUpperCase()) return replacement.toUpperCase();
   return replacement;
 }
 

@@ -12,14 +12,16 @@ export type Database = {
   exec: (sql: string) => Promise<void>;
   /** Everything in `work` happens, or nothing of it. Other queries wait meanwhile. */
   transaction: <Result>(work: (query: Query) => Promise<Result>) => Promise<Result>;
+  /** Writes the whole database into a file that can serve as a template. */
+  dump: (file: string) => Promise<void>;
   close: () => Promise<void>;
 };
 
 type Reply = { id: number; rows?: unknown[]; error?: string };
 
-/** Opens the embedded database in a folder (null: in memory) and brings its tables up to date. */
-export async function openDatabase(folder: string | null): Promise<Database> {
-  const worker = new Worker(await bundle("server/database/worker.ts"), { workerData: { folder } });
+/** Opens the embedded database in a folder (null: in memory, from a dumped `template` if one is named) and brings its tables up to date. */
+export async function openDatabase(folder: string | null, template: string | null = null): Promise<Database> {
+  const worker = new Worker(await bundle("server/database/worker.ts"), { workerData: { folder, template } });
   const waiting = new Map<number, { resolve: (rows: unknown[]) => void; reject: (reason: Error) => void }>();
   let lastId = 0;
   let failed: Error | null = null;
@@ -38,7 +40,7 @@ export async function openDatabase(folder: string | null): Promise<Database> {
   });
   const ready = new Promise<unknown[]>((resolve, reject) => waiting.set(0, { resolve, reject }));
 
-  const ask = (kind: "query" | "exec" | "close", sql: string, values: readonly unknown[]): Promise<unknown[]> =>
+  const ask = (kind: "query" | "exec" | "dump" | "close", sql: string, values: readonly unknown[]): Promise<unknown[]> =>
     new Promise((resolve, reject) => {
       if (failed) return reject(failed);
       const id = ++lastId;
@@ -70,6 +72,7 @@ export async function openDatabase(folder: string | null): Promise<Database> {
           throw problem;
         }
       }),
+    dump: (file) => inTurn(async () => void (await ask("dump", file, []))),
     close: () =>
       inTurn(async () => {
         await ask("close", "", []);

@@ -1,12 +1,14 @@
+import { readFile, writeFile } from "node:fs/promises";
 import { parentPort, workerData } from "node:worker_threads";
 import { PGlite } from "@electric-sql/pglite";
 import { z } from "zod";
 
 /** The thread that PGlite lives in: a long query blocks this thread and not the server. */
-const settings = z.object({ folder: z.string().nullable() }).parse(workerData);
-const requestSchema = z.object({ id: z.number(), kind: z.enum(["query", "exec", "close"]), sql: z.string(), values: z.array(z.unknown()) });
+const settings = z.object({ folder: z.string().nullable(), template: z.string().nullable() }).parse(workerData);
+const requestSchema = z.object({ id: z.number(), kind: z.enum(["query", "exec", "dump", "close"]), sql: z.string(), values: z.array(z.unknown()) });
 
-const database = await PGlite.create(settings.folder === null ? {} : { dataDir: settings.folder });
+const template = settings.template === null ? {} : { loadDataDir: new Blob([await readFile(settings.template)]) };
+const database = await PGlite.create(settings.folder === null ? template : { dataDir: settings.folder });
 parentPort?.postMessage({ id: 0, rows: [] });
 
 parentPort?.on("message", async (message: unknown) => {
@@ -14,6 +16,9 @@ parentPort?.on("message", async (message: unknown) => {
   try {
     if (kind === "close") {
       await database.close();
+      parentPort?.postMessage({ id, rows: [] });
+    } else if (kind === "dump") {
+      await writeFile(sql, Buffer.from(await (await database.dumpDataDir("none")).arrayBuffer()));
       parentPort?.postMessage({ id, rows: [] });
     } else if (kind === "exec") {
       await database.exec(sql);

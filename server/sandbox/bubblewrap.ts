@@ -8,6 +8,9 @@ const unprivilegedUser = 64_001;
 /** Folders of the host that hold translators and their libraries; all read-only inside. */
 const systemFolders = ["/usr", "/lib", "/lib64", "/bin", "/etc/alternatives", "/etc/ld.so.cache"];
 
+/** A running sandbox. */
+export type SandboxProcess = ChildProcess;
+
 export type SandboxSpecification = {
   /** Program and arguments, by their path inside the sandbox. */
   command: readonly string[];
@@ -27,7 +30,7 @@ export function findBubblewrap(): string | null {
  * with this server. The runner's files are handed over as open descriptors, so the unprivileged user needs no right to
  * the folder the product lies in. Descriptors 0 and 1 are pipes to the caller, 2 collects complaints.
  */
-export function startInSandbox(bubblewrap: string, specification: SandboxSpecification): ChildProcess {
+export function startInSandbox(bubblewrap: string, specification: SandboxSpecification): SandboxProcess {
   const files = readdirSync(specification.runnerFolder).filter((name) => name.endsWith(".py"));
   const descriptors = files.map((name) => openSync(join(specification.runnerFolder, name), "r"));
   const copies = files.flatMap((name, index) => ["--ro-bind-data", String(index + 3), `${specification.runnerInside}/${name}`]);

@@ -1,7 +1,6 @@
-import type { ChildProcess } from "node:child_process";
 import { z } from "zod";
 import type { Limits, ProgramFiles } from "../../core/outcome/outcome.ts";
-import { findBubblewrap, type SandboxSpecification, startInSandbox } from "./bubblewrap.ts";
+import { findBubblewrap, type SandboxProcess, type SandboxSpecification, startInSandbox } from "./bubblewrap.ts";
 import { confine } from "./controlGroup.ts";
 
 /** What a warm worker is asked: translate only, run, or run and record. */
@@ -32,7 +31,7 @@ type Waiting = { resolve: (message: Message) => void; reject: (reason: Error) =>
 type Message = { head: unknown; body: Buffer };
 
 /** Splits the worker's output into messages: u32 length, JSON head, u32 length, body (little endian). */
-function readMessages(child: ChildProcess, deliver: (message: Message) => void): void {
+function readMessages(child: SandboxProcess, deliver: (message: Message) => void): void {
   let parts: Buffer[] = [];
   let held = 0;
   let wanted = 4;

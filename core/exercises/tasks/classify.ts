@@ -13,7 +13,7 @@ const ideas: Record<FaultClass, readonly RegExp[]> = {
     /grammar|rule|bracket|quote|colon|indent|spell|missing|not closed/i,
   ],
   runtime: [
-    /(while|when|during|as) (it )?(was |is )?(runn|reach)|at run|half|after it (had )?(start|print)|had started|started|first lines? ran/i,
+    /(while|when|during|as) (it )?(was |is )?(runn|reach)|at run|half|after it (start|print)|had (already )?(start|print)|started|first lines? ran/i,
     /stop|crash|abort|break|exception|traceback|error message|ends early/i,
   ],
   logic: [

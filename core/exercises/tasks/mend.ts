@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { Hunk } from "../../fixes/hunks.ts";
 import type { ExerciseCheck } from "../exercise.ts";
 import { changedLines, programForFault, sortChanges, withLineEndsOf } from "../mendMarking.ts";
 import { defineTaskKind, type ItemMark, type MarkContext } from "../taskKind.ts";
@@ -47,25 +48,31 @@ export const mend = defineTaskKind({
   },
   mark: async (task, answer, { exercise, run }) => {
     const text = withLineEndsOf(exercise.program, answer.text);
-    const { byFault, extras } = sortChanges(exercise.program, text, exercise.faults);
+    const { byFault, beside, extras } = sortChanges(exercise.program, text, exercise.faults);
     const shares = shareOut(task.marks, exercise.faults.length);
     const marks: ItemMark[] = [];
-    let extrasNeeded = false;
+    const needed = new Set<Hunk>();
+    const idle = new Set<Hunk>(extras);
     for (const [index] of exercise.faults.entries()) {
-      const own = byFault[index] ?? [];
       const possible = shares[index] ?? 0;
       const item = `fault ${index + 1}`;
-      if (own.length === 0 && extras.length === 0) {
+      // First the lines of the fault alone, then with lines put in beside it, then with changes elsewhere: the same effect from another line counts.
+      const tries = [
+        byFault[index] ?? [],
+        [...(byFault[index] ?? []), ...(beside[index] ?? [])],
+        [...(byFault[index] ?? []), ...(beside[index] ?? []), ...extras],
+      ].filter((own, at, all) => own.length > 0 && own.length !== all[at - 1]?.length);
+      for (const hunk of beside[index] ?? []) idle.add(hunk);
+      if (tries.length === 0) {
         marks.push({ item, earned: 0, possible, reason: "Nothing was changed for this fault." });
         continue;
       }
-      const alone = own.length === 0 ? null : programForFault(exercise.program, exercise.faults, index, own);
-      let passes = alone === null ? false : await passesAll(alone, exercise.checks, run);
-      if (passes === false && extras.length > 0) {
-        // The same effect from another line: its own lines together with those that belong to no fault's place.
-        const wider = programForFault(exercise.program, exercise.faults, index, [...own, ...extras]);
-        passes = wider === null ? false : await passesAll(wider, exercise.checks, run);
-        if (passes) extrasNeeded = true;
+      let passes: boolean | null = false;
+      for (const own of tries) {
+        const alone = programForFault(exercise.program, exercise.faults, index, own);
+        passes = alone === null ? false : await passesAll(alone, exercise.checks, run);
+        if (passes) for (const hunk of own) needed.add(hunk);
+        if (passes !== false) break;
       }
       if (passes === null) marks.push({ item, earned: null, possible, reason: "Programs cannot be run here, so this waits for the teacher." });
       else
@@ -76,7 +83,8 @@ export const mend = defineTaskKind({
           reason: passes ? "Mended: with the other faults mended, all checks pass." : "With the other faults mended, a check still fails.",
         });
     }
-    const surplus = extrasNeeded ? 0 : changedLines(extras) - task.allowedExtraLines;
+    const others = changedLines([...idle].filter((hunk) => !needed.has(hunk)));
+    const surplus = others - task.allowedExtraLines;
     if (surplus > 0 && task.extraCost > 0) {
       let cost = task.extraCost;
       for (const mark of marks) {
@@ -84,7 +92,7 @@ export const mend = defineTaskKind({
         if (taken === 0) continue;
         cost -= taken;
         mark.earned = (mark.earned ?? 0) - taken;
-        mark.reason += ` ${taken} off for ${changedLines(extras)} other changed lines.`;
+        mark.reason += ` ${taken} off for ${others} other changed lines.`;
       }
     }
     return marks;

@@ -5,6 +5,8 @@ const fileLine = /^\s*File "([^"]*)", line (\d+)(?:, in (.*))?$/;
 const header = /^\s*Traceback \(most recent call last\):\s*$/;
 const finalLine = /^((?:[A-Za-z_]\w*\.)*[A-Z_]\w*(?:Error|Exception|Exit|Interrupt|Warning|Iteration|Group|[a-z]\w*))(?:: ?(.*))?$/;
 const grammarNames = new Set(["SyntaxError", "IndentationError", "TabError"]);
+/** Said without a place line of its own: a file in an encoding that it does not declare. */
+const encodingLine = /^SyntaxError: (Non-UTF-8 code starting with .* in file (.+) on line (\d+),.*)$/;
 const warningLine = /^(?:(.+?):(\d+): )?((?:Syntax|Deprecation|Runtime|User|Future|Resource)Warning): (.*)$/;
 
 type Reading = { frames: StackFrame[]; echo: string[]; inTraceback: boolean };
@@ -75,6 +77,19 @@ export function readPythonMessages(output: string, program?: Readonly<Record<str
         primary: false,
         ...(path ? { file: baseName(path) } : {}),
         ...(Number(line) > 0 ? { line: Number(line) } : {}),
+      });
+      continue;
+    }
+    const encoding = encodingLine.exec(text);
+    if (encoding) {
+      found.push({
+        severity: "error",
+        errorName: "SyntaxError",
+        message: encoding[1] ?? "",
+        file: baseName(encoding[2] ?? ""),
+        line: Number(encoding[3]),
+        stage: "translation",
+        primary: false,
       });
       continue;
     }

@@ -1,6 +1,7 @@
 """Checks, runs or records one Python program inside the calling process. Works in any CPython, also without fork."""
 import json
 import os
+import re
 import sys
 import traceback
 import types
@@ -10,10 +11,27 @@ from .console import Console, OutputFull, open_streams
 from .recorder import StepLimit, start_recording
 
 
+def undecodable(name, data):
+    """The refusal of a file that is no UTF-8 and declares nothing else, in the translator's own words; compile() alone passes over it."""
+    if any(re.match(rb"^[ \t\f]*#.*?coding[:=][ \t]*[-\w.]+", line) for line in data.split(b"\n", 2)[:2]):
+        return None
+    try:
+        data.decode("utf-8")
+    except UnicodeDecodeError as problem:
+        line = data.count(b"\n", 0, problem.start) + 1
+        return "SyntaxError: Non-UTF-8 code starting with '\\x%02x' in file %s on line %d, but no encoding declared; see https://peps.python.org/pep-0263/ for details\n" % (
+            data[problem.start], name, line)
+    return None
+
+
 def compile_file(name, data, problems):
     """The code object of one file, or None; what the translator says goes to `problems`."""
     with warnings.catch_warnings(record=True) as noticed:
         warnings.simplefilter("always")
+        refusal = undecodable(name, data)
+        if refusal is not None:
+            problems.append({"severity": "error", "file": name, "text": refusal})
+            return None
         try:
             code = compile(data, name, "exec", dont_inherit=True)
         except (SyntaxError, ValueError, OverflowError, RecursionError, MemoryError) as problem:

@@ -155,8 +155,8 @@ def start_recording(console, files, step_limit, on_limit):
             names = None
         found = frame.f_locals
         if number == 0 or frame.f_globals is found:
-            if names is None or names:
-                check_names(names, found, state_global, 0, 0, writes)
+            if names is None or names or global_names:
+                check_names(None if names is None else names + global_names, found, state_global, 0, 0, writes)
         else:
             if names is None or names:
                 check_names(names, found, known, 1, number, writes)
@@ -262,5 +262,14 @@ def start_recording(console, files, step_limit, on_limit):
         flush()
         return count
 
+    leave = os._exit
+
+    def flush_and_leave(code):
+        """os._exit, with what was recorded so far kept."""
+        if os.getpid() == own_pid:
+            flush()
+        leave(code)
+
+    os._exit = flush_and_leave
     sys.settrace(on_call)
     return end, flush

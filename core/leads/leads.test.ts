@@ -1,0 +1,49 @@
+import { expect, test } from "vitest";
+import { python } from "../languages/python/python.ts";
+import { judge } from "../verdict/judge.ts";
+import { areSimilar } from "./similarNames.ts";
+
+const leadsFor = (program: string, pastedText: string) => judge({ language: python, mainName: "a.py", files: { "a.py": program }, pastedText }).leads;
+
+test("for grammar: the reported line, then upwards past blanks and comments", () => {
+  const program = "low = 2\nhigh = low +* 3\n\n# a remark\n\nprint(low)\n";
+  const leads = leadsFor(program, '  File "a.py", line 6\n    print(low)\n    ^\nSyntaxError: invalid syntax\n');
+  expect(leads.map((lead) => lead.line)).toEqual([6, 2, 1]);
+});
+
+test("a bracket that is not closed, signs in texts and comments left aside", () => {
+  const program = 'print("(")  # (\nloads = [3,\n  4\nprint(loads)\n';
+  const leads = leadsFor(program, "  File \"a.py\", line 2\n    loads = [3,\n            ^\nSyntaxError: '[' was never closed\n");
+  expect(leads[0]).toMatchObject({ line: 2 });
+  expect(leads[0]?.why).toContain("opened here is not closed");
+  expect(leads.some((lead) => lead.line === 3 && lead.why.includes("may belong here"))).toBe(true);
+});
+
+test("for a stop: where the names of the failing line got their values, and who called", () => {
+  const program = "def share(load, cars):\n    return load / cars\n\ncars = 0\nload = 30\nprint(share(load, cars))\n";
+  const leads = leadsFor(
+    program,
+    'Traceback (most recent call last):\n  File "a.py", line 6, in <module>\n    print(share(load, cars))\n  File "a.py", line 2, in share\n    return load / cars\nZeroDivisionError: division by zero\n',
+  );
+  expect(leads[0]?.line).toBe(2);
+  expect(leads.find((lead) => lead.line === 6)?.why).toContain("called from here");
+});
+
+test("a name that looks like a known one leads to where that one is defined", () => {
+  const leads = leadsFor(
+    "lorry = 12\nprint(lory)\n",
+    "Traceback (most recent call last):\n  File \"a.py\", line 2, in <module>\n    print(lory)\nNameError: name 'lory' is not defined\n",
+  );
+  expect(leads.find((lead) => lead.line === 1)?.why).toContain("“lory” looks like it");
+});
+
+test.each([
+  ["lory", "lorry", true],
+  ["Deck", "deck", true],
+  ["lenght", "length", true],
+  ["tide", "side", true],
+  ["fare", "berth", false],
+  ["a", "b", false],
+])("%s and %s look alike: %s", (one, other, alike) => {
+  expect(areSimilar(one, other)).toBe(alike);
+});

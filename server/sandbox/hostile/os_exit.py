@@ -1,0 +1,3 @@
+import os
+print("one")
+os._exit(3)

@@ -1,0 +1,11 @@
+// Builds the pages if there is no build or a source is newer than it.
+import { execFileSync } from "node:child_process";
+import { existsSync, statSync } from "node:fs";
+import { newest } from "./run-source.mjs";
+
+const target = "build/server/index.js";
+const sources = ["app", "core", "server", "public", "vite.config.ts", "react-router.config.ts", "package-lock.json"];
+if (!existsSync(target) || statSync(target).mtimeMs < newest(sources)) {
+  console.log("Building the pages…");
+  execFileSync("npx", ["react-router", "build"], { stdio: ["ignore", "ignore", "inherit"] });
+}

@@ -1,0 +1,25 @@
+#!/usr/bin/env bash
+# Types, lint, unit tests and browser tests, on the real server, database and translators. The last line counts them.
+set -u
+cd "$(dirname "$0")/.."
+source tools/system.sh
+need bwrap bubblewrap
+[ -x /usr/bin/python3 ] || missing_packages+=(python3)
+need "${BENT_NAIL_CHROMIUM:-/usr/bin/chromium}" chromium
+install_missing || exit 1
+install_packages || exit 1
+
+mkdir -p test-results
+failed=0
+step() { # step NAME COMMAND...
+  local name="$1"
+  shift
+  echo "== $name"
+  "$@" || { echo "== $name: failed"; failed=$((failed + 1)); }
+}
+step types npm run --silent types
+step lint npm run --silent lint
+step build node tools/build-if-needed.mjs
+step unit npx vitest run --reporter=default --reporter=json --outputFile.json=test-results/unit.json
+step browser npx playwright test
+exec node tools/count-tests.mjs "$failed"
