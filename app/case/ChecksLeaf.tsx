@@ -35,7 +35,7 @@ function CheckCard({ check }: { check: CheckView }) {
   if (editing) return <CheckForm check={check} onDone={() => setEditing(false)} />;
   return (
     <section className="grid gap-1">
-      <h3 className="flex items-baseline gap-2">
+      <h2 className="flex items-baseline gap-2 text-base">
         {check.handedIn ? "As handed in" : `Check: ${check.kind}`}
         <span className="note-small font-normal">
           {check.passes === null ? "open" : check.passes ? "passes" : `fails${check.class ? `: ${classWords[check.class]}` : ""}`}
@@ -43,7 +43,7 @@ function CheckCard({ check }: { check: CheckView }) {
         <button type="button" className="press press-quiet ml-auto text-sm" onClick={() => setEditing(true)}>
           Change
         </button>
-      </h3>
+      </h2>
       {check.console && <Console view={check.console} label={`Console of ${check.handedIn ? "the run as handed in" : `the ${check.kind} check`}`} />}
       {check.inputRanOut && <p className="note-small">It asked for more input than is typed in here.</p>}
       {check.expected !== null && check.passes !== true && (

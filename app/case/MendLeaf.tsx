@@ -40,7 +40,7 @@ export function MendLeaf({ view }: { view: CaseView }) {
       )}
       {hunks.length > 0 && (
         <div>
-          <h3>The fix so far: {hunks.length === 1 ? "one place" : `${hunks.length} places`}</h3>
+          <h2 className="text-base">The fix so far: {hunks.length === 1 ? "one place" : `${hunks.length} places`}</h2>
           <FixSlip hunks={hunks} />
         </div>
       )}

@@ -20,6 +20,9 @@ export type ScriptProps = {
   pickHint?: string;
 };
 
+/** Lines drawn at once; a longer program is shown in parts, so that the page stays quick. */
+const drawn = 1200;
+
 /** Shows blanks at line ends and tabs, which matter and are otherwise not seen. */
 function visible(text: string): ReactNode {
   const end = text.trimEnd();
@@ -38,6 +41,9 @@ function visible(text: string): ReactNode {
 export function Script({ lines, label, firstNumber = 1, notes = [], faulty, reported, next, onPick, pickHint }: ScriptProps) {
   const [at, setAt] = useState(Math.min(Math.max(1, reported ?? 1), Math.max(1, lines.length)));
   const list = useRef<HTMLOListElement>(null);
+  const [part, setPart] = useState(Math.floor((at - 1) / drawn));
+  const first = lines.length > drawn ? part * drawn : 0;
+  const last = Math.min(lines.length, first + drawn);
   const withNotes = notes.length > 0;
 
   const moveTo = (line: number) => {
@@ -57,9 +63,10 @@ export function Script({ lines, label, firstNumber = 1, notes = [], faulty, repo
     }
   };
 
-  return (
+  const listing = (
     <ol ref={list} className={`script ${withNotes ? "script-with-notes" : ""}`} aria-label={label}>
-      {lines.map((text, index) => {
+      {lines.slice(first, last).map((text, offset) => {
+        const index = first + offset;
         const line = index + 1;
         const marks = [reported === line ? "the tool names this line" : "", faulty?.has(line) ? "faulty line" : "", next === line ? "about to run" : ""].filter(
           (part) => part,
@@ -111,6 +118,23 @@ export function Script({ lines, label, firstNumber = 1, notes = [], faulty, repo
         );
       })}
     </ol>
+  );
+  if (lines.length <= drawn) return listing;
+  return (
+    <>
+      {listing}
+      <nav aria-label="Parts of the program" className="flex items-baseline gap-4 px-3 pt-2">
+        <button type="button" className="press press-quiet" disabled={part === 0} onClick={() => setPart(part - 1)}>
+          Earlier lines
+        </button>
+        <span className="note-small">
+          lines {first + 1} to {last} of {lines.length}
+        </span>
+        <button type="button" className="press press-quiet" disabled={last === lines.length} onClick={() => setPart(part + 1)}>
+          Later lines
+        </button>
+      </nav>
+    </>
   );
 }
 

@@ -221,7 +221,7 @@ function HandedIn({ view }: { view: CaseView }) {
       )}
       {view.errorOutput && (
         <>
-          <h3>Error output as handed in</h3>
+          <h2 className="text-base">Error output as handed in</h2>
           <pre className="overflow-x-auto text-sm whitespace-pre-wrap">{view.errorOutput}</pre>
         </>
       )}

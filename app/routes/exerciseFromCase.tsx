@@ -16,6 +16,9 @@ export const meta: Route.MetaFunction = () => [{ title: "Make an exercise · Ben
 /** Marks proposed for each kind of task; a mend task gets two for each fault. */
 const usualMarks: Record<string, number> = { classify: 2, point: 1, predict: 3, trace: 6, mend: 2 };
 
+/** Kinds of task that need a program that starts. */
+const asksOfRun: ReadonlySet<string> = new Set(["predict", "trace"]);
+
 async function loadCase(key: string) {
   const found = await findCase(services().database, key);
   if (!found) throw data("There is no such case.", { status: 404 });
@@ -37,6 +40,8 @@ export async function loader({ params }: Route.LoaderArgs) {
     lines: (main?.text ?? "").split(/\r\n|\n|\r/),
     mended,
     judged: found.judged_at !== null || mended,
+    /** The program does not start: output and table can only be asked of the mended one, which gives the mending away. */
+    showsMended: found.layers[0] !== undefined && (found.layers[0].decided?.class ?? found.layers[0].verdict.class) === "syntax",
     kinds: taskKinds.map((kind) => ({
       kind: kind.kind,
       title: kind.title,
@@ -96,7 +101,8 @@ export default function ExerciseFromCase({ loaderData: view, actionData }: Route
             {view.kinds.map((kind) => (
               <li key={kind.kind} className="flex items-center gap-3 px-3 py-1.5">
                 <label className="flex-1 font-normal">
-                  <input type="checkbox" name={`with ${kind.kind}`} defaultChecked={kind.marks > 0} /> {kind.title}
+                  <input type="checkbox" name={`with ${kind.kind}`} defaultChecked={kind.marks > 0 && !(view.showsMended && asksOfRun.has(kind.kind))} />{" "}
+                  {kind.title}
                 </label>
                 <label className="note-small">
                   marks{" "}
@@ -105,6 +111,12 @@ export default function ExerciseFromCase({ loaderData: view, actionData }: Route
               </li>
             ))}
           </ul>
+          {view.showsMended && (
+            <p className="note-small mt-1">
+              This program does not start as it was handed in, so output and trace table are asked of the mended program. Students see it then, and with it how
+              to mend: ask either those or the mending.
+            </p>
+          )}
           {!view.mended && <p className="note-small mt-1">Mending can be asked once the case is mended.</p>}
         </fieldset>
         <fieldset>

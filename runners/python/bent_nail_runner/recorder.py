@@ -270,6 +270,13 @@ def start_recording(console, files, step_limit, on_limit):
             flush()
         leave(code)
 
+    def forget_in_child():
+        """A process that the program forks is not recorded, and leaves what its parent recorded alone."""
+        sys.settrace(None)
+        chunk.clear()
+
     os._exit = flush_and_leave
+    if hasattr(os, "register_at_fork"):
+        os.register_at_fork(after_in_child=forget_in_child)
     sys.settrace(on_call)
     return end, flush
