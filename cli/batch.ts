@@ -26,7 +26,7 @@ export const batchLineSchema = z.object({
 export type BatchLine = z.infer<typeof batchLineSchema>;
 
 /** How many lines are worked on at once; more than the cores, so that no worker waits for the next line. */
-const atOnce = 6;
+const atOnce = 12;
 
 function problemWords(problem: unknown): string {
   if (problem instanceof z.ZodError) return problem.issues.map((issue) => `${issue.path.join(".") || "line"}: ${issue.message}`).join("; ");

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, statSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath, pathToFileURL } from "node:url";
 
@@ -17,27 +17,43 @@ export function newest(paths) {
   return latest;
 }
 
-/** Bundles a TypeScript entry (packages stay outside) and returns the path of the JavaScript file. */
+/** Packages that stay outside the bundles: large, loaded only where they are used, or with files of their own. */
+const outside = ["@electric-sql/pglite", "@react-router/*", "react-router", "express", "compression", "pino", "esbuild"];
+
+/**
+ * Bundles a TypeScript entry, what is imported later in chunks of its own, and returns the path of its JavaScript file. A bundle
+ * is made in a folder of its own and then moved into place, so that several processes can do so at once.
+ */
 export async function bundle(entry) {
+  const name = entry.replaceAll("/", "-").replace(/\.ts$/, "");
   const folder = join(root, "node_modules/.cache/bent-nail");
-  const target = join(folder, `${entry.replaceAll("/", "-").replace(/\.ts$/, "")}.mjs`);
-  if (!existsSync(target) || statSync(target).mtimeMs < newest(sources.map((name) => join(root, name)))) {
+  const target = join(folder, name, `${entry.split("/").pop().replace(/\.ts$/, "")}.js`);
+  if (!existsSync(target) || statSync(target).mtimeMs < newest(sources.map((source) => join(root, source)))) {
     mkdirSync(folder, { recursive: true });
     const { build } = await import("esbuild");
-    const fresh = `${target}.${process.pid}`;
+    const fresh = join(folder, `${name}.${process.pid}`);
     await build({
       absWorkingDir: root,
       entryPoints: [entry],
-      outfile: fresh,
+      outdir: fresh,
       bundle: true,
+      splitting: true,
       platform: "node",
       format: "esm",
-      packages: "external",
       target: "node20",
-      sourcemap: "inline",
+      external: outside,
+      sourcemap: "linked",
       logLevel: "warning",
+      banner: { js: 'import { createRequire as makeRequire } from "node:module"; const require = makeRequire(import.meta.url);' },
     });
-    renameSync(fresh, target);
+    writeFileSync(join(fresh, "package.json"), '{"type":"module"}');
+    rmSync(join(folder, name), { recursive: true, force: true });
+    try {
+      renameSync(fresh, join(folder, name));
+    } catch {
+      // Another process put its own bundle there in the meantime; one is as good as the other.
+      rmSync(fresh, { recursive: true, force: true });
+    }
   }
   return target;
 }

@@ -1,86 +1,113 @@
-import { z } from "zod";
 import type { Shape, Step, Value, Write } from "./trace.ts";
 
-/** The recorder's compact form, described in runners/python/bent_nail_runner/recorder.py and values.py. */
-type CompactValue = [string, string | null, number?, unknown[]?, string?, number?];
-const shapes: Record<string, Shape> = { l: "list", t: "tuple", s: "set", d: "dictionary", o: "object" };
-const scopes = ["global", "frame", "object"] as const;
+const shapes: Readonly<Record<string, Shape>> = { l: "list", t: "tuple", s: "set", d: "dictionary", o: "object" };
+const noWrites: readonly Write[] = [];
 
-const compactStepSchema = z.tuple([
-  z.number().int(),
-  z.number().int(),
-  z.number().int(),
-  z.number().int(),
-  z.union([z.literal(0), z.record(z.string(), z.unknown())]),
-  z.union([z.literal(0), z.array(z.unknown())]),
-]);
-const raisedSchema = z.tuple([z.string(), z.string()]);
+/** Raised inside when a token is not of the recorder's form. */
+class NotARecording extends Error {}
 
-function isCompactValue(value: unknown): value is CompactValue {
-  return Array.isArray(value) && typeof value[0] === "string" && (value[1] === null || typeof value[1] === "string");
-}
-
-function expandValue(compact: unknown): Value {
-  if (!isCompactValue(compact)) return { type: "unknown", text: "?" };
-  const [type, text, id, items, shapeLetter, length] = compact;
-  if (text !== null) return { type, text };
-  const value: Value = { type };
-  if (id) value.id = id;
-  const shape = shapeLetter === undefined ? undefined : shapes[shapeLetter];
+/** A value token: a JSON atom, or [type, text], or [type, null, id, items?, shape?, length?]; ["-"] is null: gone. */
+function readValue(token: unknown): Value | null {
+  if (typeof token === "number") return { type: "int", text: String(token) };
+  if (token === true || token === false) return { type: "bool", text: token ? "True" : "False" };
+  if (token === null) return { type: "NoneType", text: "None" };
+  if (!Array.isArray(token) || typeof token[0] !== "string") throw new NotARecording();
+  const [type, text, id, items, shapeLetter, length]: unknown[] = token;
+  if (type === "-" && token.length === 1) return null;
+  if (typeof text === "string") return { type: String(type), text };
+  const value: Value = { type: String(type) };
+  if (typeof id === "number" && id > 0) value.id = id;
+  const shape = typeof shapeLetter === "string" ? shapes[shapeLetter] : undefined;
   if (shape && Array.isArray(items)) {
     value.shape = shape;
-    value.items =
-      shape === "dictionary" || shape === "object"
-        ? items.map((item) => (Array.isArray(item) ? { key: String(item[0]), value: expandValue(item[1]) } : { value: expandValue(null) }))
-        : items.map((item) => ({ value: expandValue(item) }));
+    value.items = items.map((item: unknown) => {
+      if (shape !== "dictionary" && shape !== "object") return { value: present(item) };
+      if (!Array.isArray(item)) throw new NotARecording();
+      return { key: String(item[0]), value: present(item[1]) };
+    });
     if (typeof length === "number") value.length = length;
   }
   return value;
 }
 
-function expandWrite(compact: unknown): Write | null {
-  if (!Array.isArray(compact)) return null;
-  const scope = scopes[Number(compact[0])];
-  const path: unknown = compact[2];
-  if (!scope || !Array.isArray(path)) return null;
-  return {
-    scope,
-    owner: Number(compact[1]),
-    path: path.map((part) => (typeof part === "number" ? part : String(part))),
-    value: compact[3] === 0 ? null : expandValue(compact[3]),
-  };
+function present(token: unknown): Value {
+  const value = readValue(token);
+  if (value === null) throw new NotARecording();
+  return value;
 }
+
+/** Reads the chunks of one recording in order. `read` gives the steps of a chunk, or null if it is not in the recorder's form. */
+export type RecordingReader = { read: (json: string) => Step[] | null };
 
 /**
- * Reads one chunk of the recorder's steps. `first` is the index of the chunk's first step.
- * Returns the steps, or null if the chunk is not in the recorder's form (a program may have scribbled over it).
+ * Reads the recorder's stream of tokens, described in runners/python/bent_nail_runner/recorder.py. Programs may scribble over
+ * their recording, so nothing is trusted: a chunk with anything else in it is refused.
  */
-export function readRecordingChunk(json: string, first: number): Step[] | null {
-  let chunk: unknown;
-  try {
-    chunk = JSON.parse(json);
-  } catch {
-    return null;
-  }
-  if (!Array.isArray(chunk)) return null;
-  const steps: Step[] = [];
-  for (const entry of chunk) {
-    const parsed = compactStepSchema.safeParse(entry);
-    if (!parsed.success) return null;
-    const [line, file, frame, depth, extra, writes] = parsed.data;
-    const step: Step = { index: first + steps.length, line, file, frame, depth, writes: noWrites };
-    if (writes !== 0) step.writes = writes.map(expandWrite).filter((write) => write !== null);
-    if (extra !== 0) {
-      if (typeof extra.call === "string") step.call = extra.call;
-      if (extra.calls) step.calls = true;
-      if (extra.resumes) step.resumes = true;
-      const raised = raisedSchema.safeParse(extra.raised);
-      if (raised.success) step.raised = { errorName: raised.data[0], message: raised.data[1] };
-      if (extra.returned !== undefined) step.returned = expandValue(extra.returned);
-    }
-    steps.push(step);
-  }
-  return steps;
-}
+export function createRecordingReader(): RecordingReader {
+  const columns = new Map<number, { scope: "global" | "frame"; name: string }>();
+  let [frame, file, depth] = [0, 0, 0];
+  let next = 0;
+  let resumes = false;
+  let step: Step | undefined;
 
-const noWrites: readonly Write[] = [];
+  const need = (): Step => {
+    if (!step) throw new NotARecording();
+    return step;
+  };
+  const addWrite = (write: Write) => {
+    const target = need();
+    if (target.writes === noWrites) target.writes = [write];
+    else (target.writes as Write[]).push(write);
+  };
+
+  function readControl(token: unknown[]): void {
+    const [kind, ...rest] = token;
+    if (kind === "f") [frame, file, depth] = rest.map(Number) as [number, number, number];
+    else if (kind === "d") columns.set(Number(rest[0]), { scope: rest[1] === 0 ? "global" : "frame", name: String(rest[2]) });
+    else if (kind === "k") need().call = String(rest[0]);
+    else if (kind === "v") need().returned = present(rest[0]);
+    else if (kind === "x") need().raised = { errorName: String(rest[0]), message: String(rest[1]) };
+    else if (kind === "o") {
+      if (!Array.isArray(rest[1])) throw new NotARecording();
+      addWrite({
+        scope: "object",
+        owner: Number(rest[0]),
+        path: rest[1].map((part: unknown) => (typeof part === "number" ? part : String(part))),
+        value: readValue(rest[2]),
+      });
+    } else throw new NotARecording();
+  }
+
+  function readTokens(tokens: unknown[]): Step[] {
+    const steps: Step[] = [];
+    for (let at = 0; at < tokens.length; at++) {
+      const token = tokens[at];
+      if (typeof token === "number" && token > 0) {
+        step = { index: next++, line: token, file, frame, depth, writes: noWrites };
+        if (resumes) step.resumes = true;
+        resumes = false;
+        steps.push(step);
+      } else if (typeof token === "number" && token < 0 && at + 1 < tokens.length) {
+        const column = columns.get(-token);
+        if (!column) throw new NotARecording();
+        addWrite({ scope: column.scope, owner: column.scope === "global" ? 0 : need().frame, path: [column.name], value: readValue(tokens[++at]) });
+      } else if (token === "c") need().calls = true;
+      else if (token === "r") resumes = true;
+      else if (Array.isArray(token)) readControl(token);
+      else throw new NotARecording();
+    }
+    return steps;
+  }
+
+  return {
+    read: (json) => {
+      try {
+        const tokens: unknown = JSON.parse(json);
+        return Array.isArray(tokens) ? readTokens(tokens) : null;
+      } catch (problem) {
+        if (problem instanceof NotARecording || problem instanceof SyntaxError) return null;
+        throw problem;
+      }
+    },
+  };
+}

@@ -8,8 +8,11 @@ export type Pool = { run: (job: Job) => Promise<JobAnswer>; version: () => Promi
 
 type Task = { job: Job; resolve: (answer: JobAnswer) => void; reject: (reason: Error) => void; attempts: number };
 
-/** A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. */
-export function createPool(specification: SandboxSpecification, limits: Limits, size = Math.max(1, Math.min(4, availableParallelism()))): Pool {
+/**
+ * A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. One more than cores,
+ * since a part of every run is waiting for the kernel to make and take down namespaces.
+ */
+export function createPool(specification: SandboxSpecification, limits: Limits, size = Math.min(8, availableParallelism() + 1)): Pool {
   const tasks: Task[] = [];
   const idle: WarmWorker[] = [];
   const all = new Set<WarmWorker>();
@@ -38,8 +41,8 @@ export function createPool(specification: SandboxSpecification, limits: Limits, 
     } catch (problem) {
       worker.stop();
       all.delete(worker);
-      // The program may have been innocent of it (a worker killed from outside): it gets one more try.
-      if (task.attempts === 0 && !closed) tasks.unshift({ ...task, attempts: 1 });
+      // The program may have been innocent of it (a worker killed from outside): it gets two more tries.
+      if (task.attempts < 2 && !closed) tasks.unshift({ ...task, attempts: task.attempts + 1 });
       else task.reject(problem instanceof Error ? problem : new Error(String(problem)));
     }
     advance();

@@ -12,7 +12,6 @@ const answerHeadSchema = z.object({
   milliseconds: z.number(),
   peakMemory: z.number(),
   peakProcesses: z.number(),
-  survivors: z.boolean(),
   failure: z.string().nullable(),
   signal: z.number().optional(),
   exit: z.number().optional(),

@@ -214,6 +214,6 @@ test("a worker killed from outside is replaced, and the run is made again", asyn
   const pending = run("import time\ntime.sleep(0.5)\nprint('made')\n");
   const { execFileSync } = await import("node:child_process");
   await new Promise((resolve) => setTimeout(resolve, 150));
-  execFileSync("pkill", ["-9", "-f", "bent_nail_runner.host"]);
+  execFileSync("pkill", ["-9", "-P", String(process.pid), "bwrap"]);
   expect(consoleText((await pending).console, ["out"])).toBe("made\n");
 });

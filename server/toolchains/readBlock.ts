@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { ConsolePiece } from "../../core/outcome/outcome.ts";
-import { readRecordingChunk } from "../../core/trace/readRecording.ts";
+import { createRecordingReader } from "../../core/trace/readRecording.ts";
 import type { Step } from "../../core/trace/trace.ts";
 
 const resultSchema = z.object({
@@ -30,6 +30,7 @@ type Stretch = { kind: ConsolePiece["kind"]; line: number; step: number; bytes: 
 export function readBlock(block: Buffer, raw: RawOutput): Block {
   const stretches: Stretch[] = [];
   const steps: Step[] = [];
+  const recording = createRecordingReader();
   let result: RunnerResult | null = null;
   let damaged = false;
   let at = 4;
@@ -57,7 +58,7 @@ export function readBlock(block: Buffer, raw: RawOutput): Block {
     addRaw(at);
     const bytes = block.subarray(at + frameHeader, end);
     if (kind === "T") {
-      const chunk = readRecordingChunk(bytes.toString("utf8"), steps.length);
+      const chunk = recording.read(bytes.toString("utf8"));
       if (chunk) for (const each of chunk) steps.push(each);
       else damaged = true;
     } else if (kind === "R") {

@@ -29,7 +29,7 @@ class Console:
         self.output_limit = output_limit
         self.printed = 0
         self.files = files
-        self.step = 0
+        self.count_steps = lambda: 0
         self.on_full = None
         LENGTH.pack_into(block, 0, 4)
 
@@ -40,7 +40,7 @@ class Console:
         end = used + HEADER.size + len(data)
         if end > len(block) - (0 if kind == b"R" else RESULT_ROOM):
             return False
-        HEADER.pack_into(block, used, kind, line, self.step, len(data))
+        HEADER.pack_into(block, used, kind, line, self.count_steps(), len(data))
         block[used + HEADER.size:end] = data
         LENGTH.pack_into(block, 0, end)
         return True

@@ -9,18 +9,20 @@ Every fork lives in its own user, process, mount and ipc namespaces with a fresh
 folder, has no rights and cannot make further namespaces. This process counts CPU time, memory and
 processes over everything the fork started and kills it all when a limit is passed or the run is over.
 """
+import atexit  # noqa: F401  loaded once here, as are the other modules that every fork needs
 import ctypes
+import gc
 import json
 import mmap
 import os
-import random  # noqa: F401  loaded once here, seeded in every fork
+import random  # noqa: F401  seeded in every fork
 import resource
 import select
 import signal
 import struct
 import sys
 import time
-import traceback  # noqa: F401  loaded once here
+import traceback
 import io  # noqa: F401
 import dis  # noqa: F401
 import linecache  # noqa: F401
@@ -35,6 +37,9 @@ POLL = 0.02
 PAGE = os.sysconf("SC_PAGE_SIZE")
 TICK = os.sysconf("SC_CLK_TCK")
 libc = ctypes.CDLL(None, use_errno=True)
+# clone() by hand keeps the interpreter lock: the child goes on as the one thread that it is.
+locked_libc = ctypes.PyDLL(None, use_errno=True)
+CLONE_CALL = {"x86_64": 56, "aarch64": 220, "riscv64": 220}.get(os.uname().machine)
 SELF = os.getpid()
 
 
@@ -48,13 +53,17 @@ def put(path, text):
         target.write(text)
 
 
-def enter_namespaces():
-    """Own user, process, mount and ipc namespaces for what is forked next."""
+def fork_into_namespaces():
+    """Forks; the child is process 1 of its own user, process, mount and ipc namespaces. Returns 0 in the child."""
     user, group = os.getuid(), os.getgid()
-    must(libc.unshare(CLONE), "unshare")
-    put("/proc/self/setgroups", "deny")
-    put("/proc/self/uid_map", "%d %d 1" % (user, user))
-    put("/proc/self/gid_map", "%d %d 1" % (group, group))
+    child = locked_libc.syscall(ctypes.c_long(CLONE_CALL), ctypes.c_long(CLONE | signal.SIGCHLD), None, None, None, ctypes.c_long(0))
+    if child < 0:
+        raise OSError(ctypes.get_errno(), "clone")
+    if child == 0:
+        put("/proc/self/setgroups", "deny")
+        put("/proc/self/uid_map", "%d %d 1" % (user, user))
+        put("/proc/self/gid_map", "%d %d 1" % (group, group))
+    return child
 
 
 def mount_private(file_bytes):
@@ -69,10 +78,8 @@ def mount_private(file_bytes):
 
 def drop_rights(limits):
     """No capabilities, no new rights, and the limits that the kernel keeps for each process."""
-    for capability in range(64):
-        if libc.prctl(24, capability, 0, 0, 0) != 0:
-            break
-    libc.prctl(38, 1, 0, 0, 0)
+    libc.prctl(38, 1, 0, 0, 0)  # no new privileges: nothing that is started later can have more
+    libc.prctl(47, 4, 0, 0, 0)  # and no capability is handed on
     header = struct.pack("=Ii", 0x20080522, 0)
     must(libc.capset(header, bytes(24)), "capset")
     space = limits["memoryBytes"] + limits["blockBytes"] + (200 << 20)
@@ -196,7 +203,7 @@ def kill_all():
 
 
 def signal_program(number):
-    """A soft stop for the recorder: the program's own processes get the signal, their guardians ignore it."""
+    """A soft stop for the recorder: the program's own processes get the signal; the first of a namespace ignores it by default."""
     for pid in others():
         try:
             os.kill(pid, number)
@@ -212,26 +219,17 @@ def serve_one(request):
     err_read, err_write = os.pipe()
     report_read, report_write = os.pipe()
     started_at = time.monotonic()
-    guardian = os.fork()
-    if guardian == 0:
-        try:
-            signal.signal(signal.SIGXCPU, signal.SIG_IGN)
-            for descriptor in (0, out_read, err_read, report_read):
+    first = -1
+    try:
+        first = fork_into_namespaces()
+        if first == 0:
+            for descriptor in (0, 1, out_read, err_read, report_read):
                 os.close(descriptor)
-            os.dup2(err_write, 1)
-            enter_namespaces()
-            first = os.fork()
-            if first == 0:
-                signal.signal(signal.SIGXCPU, signal.SIG_DFL)
-                libc.prctl(1, signal.SIGKILL, 0, 0, 0)
-                be_the_first(request, block, out_write, err_write, report_write)
-            for descriptor in (1, out_write, err_write, report_write):
-                os.close(descriptor)
-            os.waitpid(first, 0)
-        except BaseException:
-            os.write(report_write, b"!" + traceback.format_exc().encode("utf-8", "replace"))
-        finally:
-            os._exit(0)
+            be_the_first(request, block, out_write, err_write, report_write)
+    except BaseException:
+        os.write(report_write, b"!" + traceback.format_exc().encode("utf-8", "replace"))
+        if first == 0:
+            os._exit(71)
     for descriptor in (out_write, err_write, report_write):
         os.close(descriptor)
     watch = select.poll()
@@ -270,7 +268,7 @@ def serve_one(request):
             next_poll = now + POLL
             cpu, memory, processes = measure()
             peak_memory = max(peak_memory, memory)
-            peak_processes = max(peak_processes, processes - 2)
+            peak_processes = max(peak_processes, processes - 1)
             if stopped == "none":
                 if memory > limits["memoryBytes"] + (24 << 20):
                     # The quick sum counts pages that forks share once for each; look closely before saying so.
@@ -291,8 +289,11 @@ def serve_one(request):
             break
     if soft and stopped == "none":
         stopped = "time"
-    survivors = len(others()) > 1 if status is not None else False
-    kill_all()
+    if stopped == "none" and failure is None:
+        # The first process of the namespace is ending, and the kernel takes everything in it along.
+        os.waitpid(first, 0)
+    else:
+        kill_all()
     for descriptor in (out_read, err_read):
         while True:
             data = os.read(descriptor, 65536)
@@ -305,7 +306,7 @@ def serve_one(request):
     for descriptor in kinds:
         os.close(descriptor)
     head = {"id": request["id"], "stopped": stopped, "raw": raw, "milliseconds": (time.monotonic() - started_at) * 1000,
-            "peakMemory": peak_memory, "peakProcesses": peak_processes, "survivors": survivors, "failure": failure}
+            "peakMemory": peak_memory, "peakProcesses": peak_processes, "failure": failure}
     if status is not None and status >= 0:
         head["signal"] = os.WTERMSIG(status) if os.WIFSIGNALED(status) else 0
         head["exit"] = os.WEXITSTATUS(status) if os.WIFEXITED(status) else 128 + head["signal"]
@@ -350,6 +351,8 @@ def main():
     os.umask(0o077)
     ready = json.dumps({"ready": True, "version": "CPython " + sys.version.split()[0]}).encode()
     write_all(struct.pack("<I", len(ready)) + ready + struct.pack("<I", 0))
+    gc.collect()
+    gc.freeze()
     while True:
         head, block = serve_one(read_request())
         used = min(struct.unpack_from("<I", block, 0)[0], len(block))

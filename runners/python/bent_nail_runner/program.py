@@ -11,9 +11,12 @@ from .console import Console, OutputFull, open_streams
 from .recorder import StepLimit, start_recording
 
 
+DECLARES_ENCODING = re.compile(rb"^[ \t\f]*#.*?coding[:=][ \t]*[-\w.]+")
+
+
 def undecodable(name, data):
     """The refusal of a file that is no UTF-8 and declares nothing else, in the translator's own words; compile() alone passes over it."""
-    if any(re.match(rb"^[ \t\f]*#.*?coding[:=][ \t]*[-\w.]+", line) for line in data.split(b"\n", 2)[:2]):
+    if any(DECLARES_ENCODING.match(line) for line in data.split(b"\n", 2)[:2]):
         return None
     try:
         data.decode("utf-8")
@@ -88,7 +91,7 @@ def run(request, block):
     result = {"started": False, "stoppedBy": "none", "exit": 0, "crash": "", "errorName": "", "problems": [], "ranOut": False, "steps": 0}
 
     def finish(code):
-        console.step = 0
+        console.count_steps = lambda: 0
         result["exit"] = code
         console.append(b"R", json.dumps(result).encode("utf-8", "backslashreplace"))
         return code
@@ -158,7 +161,7 @@ def run(request, block):
     sys.setrecursionlimit(1000 + depth)
     try:
         if request["mode"] == "trace":
-            recording = start_recording(console, own_files, request["stepLimit"], leave_at_step_limit)
+            recording = start_recording(console, own_files, {name: request["files"][name] for name in codes}, request["stepLimit"], leave_at_step_limit)
         exec(codes[main], module.__dict__)
     except BaseException as raised:
         problem = raised

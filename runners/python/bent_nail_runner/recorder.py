@@ -1,264 +1,388 @@
 """The recorder: what every executed line of the student's files did, built on sys.settrace.
 
-A step is one executed line; its writes are the values AFTER the line ran, so a step is completed at the
-next event. A step is the list [line, file, frame, depth, extra or 0, writes or 0]:
+A step is one executed line; its writes are the values AFTER the line ran, so they are taken at the next event. The recording
+leaves in chunks, JSON lists that are one flat stream of tokens:
 
-    extra   {"call": name} on the line of a function's header when it is entered, {"calls": 1} on a line that
-            calls student code, {"resumes": 1} on its second step, "raised": [name, message], "returned": value
-    write   [scope, owner, path, value or 0 when the name or element is gone]; scope 0 global, 1 frame
-            (owner = frame number), 2 object (owner = object number)
+    n > 0           a step: line n in the current frame
+    n < 0           a write to column -n by the last step that has no later write; the next token is its value
+    "c"             the last step calls student code (its own writes come with the step that resumes)
+    "r"             the next step resumes the line after a call
+    ["f", frame, file, depth]   the next steps are in this frame
+    ["d", column, scope, name]  column: scope 0 global, 1 local to the frame that writes
+    ["k", name]     the last step enters a function of this name
+    ["v", value]    the last step returned a value that is not None
+    ["x", name, message]        the last step raised
+    ["o", object, path, value]  an element or field of an object changed; path [] is all of it
 
-Steps leave in chunks (JSON lists) through `emit`.
+A value is a JSON number, true, false or null for an int, bool or None; ["-"] for what is gone; else as values.py says.
 """
+import gc
 import json
 import os
 import sys
 from operator import is_
 
-from .code_lines import HIDDEN_FRAMES, lines_of
+from .line_facts import QUIET_FUNCTIONS, read_facts
 from .values import HIDDEN, ITEM_LIMIT, Values
 
-CHUNK = 200
+CHUNK = 256
+SAFE = 2 ** 53
 MISSING = object()
 GENERATOR_FLAGS = 0x20 | 0x80 | 0x200
+HIDDEN_FRAMES = frozenset(("<listcomp>", "<dictcomp>", "<setcomp>", "<genexpr>"))
+GONE = ["-"]
+NOTHING = ((), (), (), ())
 
 
 class StepLimit(BaseException):
     """More lines ran than are recorded."""
 
 
-def object_changes(entry, values, writes):
-    """Compares a tracked object with what it held before and appends the differences to `writes`."""
+def object_changes(values, entry, emit):
+    """Compares a tracked object with what it held before and emits the differences."""
     value, number, shape, before = entry
-    _, after = values.contents(value)
+    after = values.contents(value)[1]
     entry[3] = after
+    kind = type(value).__name__
     if shape == "s":
-        writes.append([2, number, [], [type(value).__name__, None, number, values.items("s", after, 1), "s"]])
+        emit(["o", number, [], [kind, None, number, values.items("s", after, 1), "s"]])
         return
     if shape == "l":
         shorter = min(len(before), len(after), ITEM_LIMIT)
         changed = [i for i in range(shorter) if before[i] is not after[i]]
         if len(changed) > 4 and len(changed) * 2 > len(after):
-            whole = [type(value).__name__, None, number, values.items("l", after, 1), "l"]
+            whole = [kind, None, number, values.items("l", after, 1), "l"]
             if len(after) > ITEM_LIMIT:
                 whole.append(len(after))
-            writes.append([2, number, [], whole])
+            emit(["o", number, [], whole])
             return
         for i in changed:
-            writes.append([2, number, [i], values.render(after[i], 1)])
+            emit(["o", number, [i], values.token(after[i], 1)])
         for i in range(len(before), min(len(after), ITEM_LIMIT)):
-            writes.append([2, number, [i], values.render(after[i], 1)])
+            emit(["o", number, [i], values.token(after[i], 1)])
         for i in range(min(len(before), ITEM_LIMIT) - 1, len(after) - 1, -1):
-            writes.append([2, number, [i], 0])
+            emit(["o", number, [i], GONE])
         if len(after) > ITEM_LIMIT and len(after) != len(before):
-            writes.append([2, number, ["length"], ["int", str(len(after))]])
+            emit(["o", number, ["length"], len(after)])
         return
     as_text = values.key_text if shape == "d" else str
     for key in before:
         if key not in after:
-            writes.append([2, number, [as_text(key)], 0])
+            emit(["o", number, [as_text(key)], GONE])
     for position, key in enumerate(after):
         if position >= ITEM_LIMIT:
             break
         if before.get(key, MISSING) is not after[key]:
-            writes.append([2, number, [as_text(key)], values.render(after[key], 1)])
+            emit(["o", number, [as_text(key)], values.token(after[key], 1)])
 
 
-def same_contents(value, shape, before):
+def is_same(values, entry):
     """True when a tracked object still holds the very same elements."""
-    if shape == "l":
-        if type(value) is not list:
-            after = list(value) if not isinstance(value, list) else list.copy(value)
-            return len(after) == len(before) and all(map(is_, after, before))
+    value, _, shape, before = entry
+    if shape == "l" and type(value) is list:
         return len(value) == len(before) and all(map(is_, value, before))
     if shape == "d":
         return len(value) == len(before) and all(map(is_, dict.values(value), before.values())) and all(map(is_, dict.keys(value), before))
-    return None
+    if shape == "o":
+        after = values.fields(value)
+        return len(after) == len(before) and all(map(is_, after.values(), before.values())) and after.keys() == before.keys()
+    after = values.contents(value)[1]
+    return len(after) == len(before) and all(map(is_, after, before))
 
 
-def start_recording(console, files, step_limit, on_limit):
-    """Begins recording the calling thread. `files` maps file names as compiled to their numbers.
+def check_object(values, entry, emit):
+    """Emits what changed inside a tracked object, if anything did."""
+    if entry[2] != "o":
+        if not is_same(values, entry):
+            object_changes(values, entry, emit)
+        return
+    before = entry[3]
+    after = values.fields(entry[0])
+    changed = False
+    for key, value in after.items():
+        if before.get(key, MISSING) is not value:
+            changed = True
+            emit(["o", entry[1], [key], values.token(value, 1)])
+    if len(before) + (1 if changed else 0) > len(after):
+        for key in before:
+            if key not in after:
+                changed = True
+                emit(["o", entry[1], [key], GONE])
+    if changed:
+        entry[3] = dict(after)
 
-    Returns a function that ends the recording, writes what is left and gives the number of steps.
+
+def start_recording(console, files, texts, step_limit, on_limit):
+    """Begins recording the calling thread. `files` maps file names as compiled to numbers, `texts` to the files' bytes.
+
+    Returns (end, flush): `end` stops, writes what is left and gives the number of steps; `flush` writes what there is.
     """
     values = Values(frozenset(["__main__"] + [name.rpartition("/")[2][:-3] for name in files if name.endswith(".py")]))
     tracked = values.tracked
-    render = values.render
+    token = values.token
+    facts = {}
+    own_functions = set()
+    own_classes = set()
+    for name, text in texts.items():
+        facts[files[name]], functions, classes = read_facts(text, name)
+        own_functions |= functions
+        own_classes |= classes
     codes = {}
-    frames = {}
-    chunk = []
-    state_global = {}
-    pending = None
-    pending_state = None
-    depth = 0
+    handlers = {}
+    global_known = {}
+    columns = ({}, {})
+    stack = []
+    log = []
+    append = log.append
     count = 0
+    stop_at = min(CHUNK, step_limit)
+    shown = -1
     next_frame = 0
+    sweep_at = 256
+    resumed = -1
     refcount = getattr(sys, "getrefcount", None)
-    main_globals = None
     own_pid = os.getpid()
 
     def flush():
-        if chunk:
-            kept = console.append(b"T", json.dumps(chunk, separators=(",", ":")).encode("utf-8", "backslashreplace"))
-            chunk.clear()
+        if log:
+            kept = console.append(b"T", json.dumps(log, separators=(",", ":")).encode("utf-8", "backslashreplace"))
+            del log[:]
             if not kept:
                 sys.settrace(None)
                 on_limit()
 
-    def check_names(names, found, known, scope, owner, writes):
-        for name in (list(found) if names is None else names):
-            value = found.get(name, MISSING)
-            before = known.get(name, MISSING)
-            if value is not before:
-                if value is MISSING:
-                    del known[name]
-                    if not isinstance(before, HIDDEN):
-                        writes.append([scope, owner, [name], 0])
-                    continue
-                known[name] = value
-                if name[:2] == "__" and name[-2:] == "__" or isinstance(value, HIDDEN):
-                    continue
-                writes.append([scope, owner, [name], render(value)])
-        if names is None and len(known) > len(found):
-            for name in [name for name in known if name not in found]:
-                before = known.pop(name)
-                if not isinstance(before, HIDDEN):
-                    writes.append([scope, owner, [name], 0])
-
-    def check_objects(writes):
-        for key, entry in list(tracked.items()):
-            value = entry[0]
-            if refcount is not None and refcount(value) <= 3:
-                del tracked[key]
-                continue
-            shape = entry[2]
-            same = same_contents(value, shape, entry[3])
-            if same is None:
-                if shape == "s":
-                    after = values.contents(value)[1]
-                    before = entry[3]
-                    same = len(after) == len(before) and all(map(is_, after, before))
-                else:
-                    after = values.fields(value)
-                    before = entry[3]
-                    same = len(after) == len(before) and all(map(is_, after.values(), before.values())) and after.keys() == before.keys()
-            if not same:
-                object_changes(entry, values, writes)
-
-    def complete(everything=False):
-        """Gives the pending step the values after its line."""
-        nonlocal pending
-        frame, number, known, lines, _ = pending_state
-        names, global_names, changes = lines.get(pending[0], (None, (), True))
-        writes = []
-        if everything:
-            names = None
-        found = frame.f_locals
-        if number == 0 or frame.f_globals is found:
-            if names is None or names or global_names:
-                check_names(None if names is None else names + global_names, found, state_global, 0, 0, writes)
-        else:
-            if names is None or names:
-                check_names(names, found, known, 1, number, writes)
-            if global_names or everything:
-                check_names(global_names if not everything else None, frame.f_globals, state_global, 0, 0, writes)
-        if tracked and (changes or everything):
-            check_objects(writes)
-        if writes:
-            pending[5] = writes
-        pending = None
-
-    def begin(line, state, extra=0):
-        nonlocal pending, pending_state, count
-        if count >= step_limit:
-            stop()
+    def milestone():
+        """Every few steps: write them out, and end at the limit."""
+        nonlocal stop_at
+        if count > step_limit:
+            del log[-1]
+            sys.settrace(None)
+            flush()
             on_limit()
             raise StepLimit()
-        frame = state[0]
-        pending = [line, state[4], state[1], depth, extra, 0]
-        pending_state = state
-        chunk.append(pending)
-        count += 1
-        console.step = count
-        if len(chunk) > CHUNK:
-            last = chunk.pop()
+        if count > stop_at:
+            last = log.pop()
             flush()
-            chunk.append(last)
+            append(last)
+            stop_at = min(stop_at + CHUNK, step_limit)
 
-    def note(key, value):
-        if pending[4] == 0:
-            pending[4] = {}
-        pending[4][key] = value
+    def column_of(scope, name):
+        column = columns[scope].get(name)
+        if column is None:
+            column = columns[scope][name] = -1 - len(columns[0]) - len(columns[1])
+            append(["d", -column, scope, name])
+        return column
 
-    def on_event(frame, event, argument):
-        nonlocal depth
-        if event == "line":
-            if pending is not None:
-                complete(pending[4] != 0 and "resumes" in pending[4])
-            begin(frame.f_lineno, frames[frame][1] if frame in frames else enter(frame))
-        elif event == "return":
-            if pending is not None:
-                if argument is not None:
-                    note("returned", render(argument))
-                complete(pending[4] != 0 and "resumes" in pending[4])
-            entry = frames.get(frame)
-            if entry is not None:
-                caller = entry[0]
-                if not frame.f_code.co_flags & GENERATOR_FLAGS:
-                    del frames[frame]
-                depth -= 1
-                if caller is not None and caller in frames:
-                    begin(caller.f_lineno, frames[caller][1], {"resumes": 1})
-        elif event == "exception":
-            if pending is not None:
-                note("raised", values.describe_problem(argument[1]) if isinstance(argument[1], BaseException) else [argument[0].__name__, str(argument[1])])
-        return on_event
+    def write(known, name, value, scope):
+        """A name got another value; functions, classes and modules have no column."""
+        before = known.get(name, MISSING)
+        if value is MISSING:
+            if before is not MISSING:
+                del known[name]
+                if not isinstance(before, HIDDEN):
+                    append(column_of(scope, name))
+                    append(GONE)
+            return
+        known[name] = value
+        if name[:2] == "__" and name[-2:] == "__" or isinstance(value, HIDDEN):
+            return
+        column = columns[scope].get(name)
+        if column is None:
+            column = column_of(scope, name)
+        written = token(value)
+        append(column)
+        append(written)
 
-    def enter(frame):
-        nonlocal next_frame, main_globals
+    def check_all(known, found, scope):
+        for name in list(found):
+            value = found[name] if name in found else MISSING
+            if value is not known.get(name, MISSING):
+                write(known, name, value, scope)
+        if len(known) > len(found):
+            for name in [name for name in known if name not in found]:
+                write(known, name, MISSING, scope)
+
+    def sweep():
+        """Looks at every tracked object; those that nothing but the recorder holds are forgotten."""
+        nonlocal sweep_at
+        for key, entry in list(tracked.items()):
+            if refcount is not None and refcount(entry[0]) <= 2:
+                del tracked[key]
+            else:
+                check_object(values, entry, append)
+        sweep_at = max(256, 2 * len(tracked))
+
+    def look_at(found, everywhere, watched, deep):
+        for name in watched:
+            value = found.get(name, MISSING)
+            if value is MISSING:
+                value = everywhere.get(name, MISSING)
+            entry = tracked.get(id(value))
+            if entry is None:
+                continue
+            check_object(values, entry, append)
+            if name in deep:
+                for inner in (entry[3].values() if type(entry[3]) is dict else entry[3]):
+                    below = tracked.get(id(inner))
+                    if below is not None:
+                        check_object(values, below, append)
+
+    def plan_for(code, line, fact, found, everywhere):
+        """(names, global names, watched, deep) of a line: names None for all, watched None for a sweep."""
+        if fact is None:
+            return (None, (), None, ())
+        watched = fact.watched
+        if watched is not None:
+            for name in fact.functions:
+                callee = found.get(name, everywhere.get(name, MISSING))
+                quiet = name in QUIET_FUNCTIONS and callee is MISSING or name in own_functions or name in own_classes
+                if not quiet and not (callee is MISSING and name not in everywhere):
+                    watched = None
+                elif callee is MISSING and name not in QUIET_FUNCTIONS:
+                    builtin = getattr(sys.modules["builtins"], name, None)
+                    if not (isinstance(builtin, type) and issubclass(builtin, BaseException)):
+                        watched = None
+                if watched is None:
+                    break
+        if watched is not None and any(method not in own_functions for method in fact.methods):
+            watched = None
+        names = fact.names
+        global_names = ()
+        if names is not None:
+            if code.co_name != "<module>" and code.co_flags & 1:
+                local = set(code.co_varnames + code.co_cellvars + code.co_freevars)
+                global_names = tuple(name for name in names if name not in local and name in code.co_names)
+                names = tuple(name for name in names if name in local)
+            else:
+                names = tuple(names)
+        if names == () and not global_names and watched is not None and not watched and not values.finalizers:
+            return NOTHING
+        return (names, global_names, None if watched is None else tuple(watched), fact.deep)
+
+    def handler_for(frame, number, file, depth, known, plans):
+        """The trace function of one frame. `known` is what its names hold as far as it is recorded."""
         code = frame.f_code
-        lines = codes[id(code)][1]
-        state = (frame, next_frame, state_global if next_frame == 0 else {}, lines, files[code.co_filename])
-        next_frame += 1
-        frames[frame] = [None, state]
-        return state
+        everywhere = frame.f_globals
+        is_main = number == 0 or not code.co_flags & 1 and frame.f_locals is everywhere
+        found = everywhere if is_main else None
+        scope = 0 if is_main else 1
+        own_columns = columns[scope]
+        cells = code.co_cellvars and not is_main
+        plan = NOTHING
+
+        def on_event(frame, event, argument):
+            nonlocal plan, count, shown, resumed
+            if plan is not NOTHING and event != "exception":
+                names, global_names, watched, deep = plan
+                if names:
+                    now = found if found is not None else frame.f_locals
+                    for name in names:
+                        value = now.get(name, MISSING)
+                        if value is not known.get(name, MISSING):
+                            if value.__class__ is int and -SAFE < value < SAFE and name in own_columns:
+                                known[name] = value
+                                append(own_columns[name])
+                                append(value)
+                            else:
+                                write(known, name, value, scope)
+                elif names is None:
+                    check_all(known, found if found is not None else frame.f_locals, scope)
+                if global_names:
+                    for name in global_names:
+                        value = everywhere.get(name, MISSING)
+                        if value is not global_known.get(name, MISSING):
+                            write(global_known, name, value, 0)
+                if tracked:
+                    if watched is None or len(tracked) > sweep_at or values.finalizers:
+                        sweep()
+                    elif watched:
+                        look_at(found if found is not None else frame.f_locals, everywhere, watched, deep)
+                if cells and resumed == number:
+                    check_all(known, frame.f_locals, scope)
+            if event == "line":
+                line = frame.f_lineno
+                try:
+                    plan = plans[line]
+                except KeyError:
+                    plan = plans[line] = plan_for(code, line, facts.get(file, {}).get(line), found if found is not None else frame.f_locals, everywhere)
+                if shown != number:
+                    shown = number
+                    append(["f", number, file, depth])
+                append(line)
+                count += 1
+                if count > stop_at:
+                    milestone()
+            elif event == "return":
+                plan = NOTHING
+                if argument is not None:
+                    append(["v", token(argument)])
+                if stack and stack[-1][0] is frame:
+                    stack.pop()
+                    if stack:
+                        caller, resumed, caller_file, caller_depth = stack[-1]
+                        line = caller.f_lineno
+                        if line is not None:
+                            shown = resumed
+                            append(["f", resumed, caller_file, caller_depth])
+                            append("r")
+                            append(line)
+                            count += 1
+                            if count > stop_at:
+                                milestone()
+            elif event == "exception":
+                problem = values.describe_problem(argument[1]) if isinstance(argument[1], BaseException) else [argument[0].__name__, str(argument[1])]
+                append(["x"] + problem)
+            return on_event
+
+        return on_event
 
     def on_call(frame, event, argument):
-        nonlocal depth
+        nonlocal next_frame, count, shown
         code = frame.f_code
-        known_code = codes.get(id(code))
-        if known_code is None:
+        entry = codes.get(id(code))
+        if entry is None:
             own = code.co_filename in files and code.co_name not in HIDDEN_FRAMES
-            known_code = codes[id(code)] = (code, lines_of(code) if own else None)
-        if known_code[1] is None or os.getpid() != own_pid:
+            entry = codes[id(code)] = (code, files[code.co_filename] if own else -1, {}, code.co_flags & GENERATOR_FLAGS)
+        file = entry[1]
+        if file < 0:
             return None
-        if pending is not None:
-            note("calls", 1)
-            complete()
-        entry = frames.get(frame)
-        state = entry[1] if entry is not None else enter(frame)
-        caller = frame.f_back
-        while caller is not None and caller not in frames:
-            caller = caller.f_back
-        frames[frame][0] = caller
-        if state[1] != 0:
-            depth += 1
-            begin(frame.f_lineno or code.co_firstlineno, state, {"call": code.co_name})
-            complete(True)
-        return on_event
-
-    def stop():
-        sys.settrace(None)
-        flush()
-        return count
+        depth = len(stack)
+        if depth:
+            append("c")
+        known_handler = handlers.get(frame) if entry[3] else None
+        if known_handler is None:
+            number = next_frame
+            next_frame += 1
+            known = {} if number else global_known
+            handler = handler_for(frame, number, file, depth, known, entry[2])
+            if entry[3]:
+                handlers[frame] = (number, handler, known)
+        else:
+            number, handler, known = known_handler
+        stack.append((frame, number, file, depth))
+        if number != 0:
+            if shown != number:
+                shown = number
+                append(["f", number, file, depth])
+            append(frame.f_lineno or code.co_firstlineno)
+            count += 1
+            if count > stop_at:
+                milestone()
+            append(["k", code.co_name])
+            # The parameters have their values; the body of a class, run like a function, has none yet.
+            if code.co_flags & 1:
+                own_columns = columns[1]
+                for name, value in frame.f_locals.items():
+                    if value.__class__ is int and -SAFE < value < SAFE and name in own_columns:
+                        known[name] = value
+                        append(own_columns[name])
+                        append(value)
+                    elif value is not known.get(name, MISSING):
+                        write(known, name, value, 1)
+        return handler
 
     def end():
         sys.settrace(None)
-        if pending is not None:
-            try:
-                complete(True)
-            except BaseException:
-                pass
         flush()
         return count
 
@@ -273,10 +397,13 @@ def start_recording(console, files, step_limit, on_limit):
     def forget_in_child():
         """A process that the program forks is not recorded, and leaves what its parent recorded alone."""
         sys.settrace(None)
-        chunk.clear()
+        del log[:]
 
     os._exit = flush_and_leave
     if hasattr(os, "register_at_fork"):
         os.register_at_fork(after_in_child=forget_in_child)
+    # The recording itself makes many small lists; without this the collector would look at them again and again.
+    gc.set_threshold(20_000, 20, 20)
+    console.count_steps = lambda: count
     sys.settrace(on_call)
     return end, flush

@@ -1,6 +1,6 @@
 """Values as a person writes them, without running any of the student's code.
 
-A value is [type, text], or [type, text or None, id, items, shape, cut?] for what holds other values.
+A value is [type, text] (in the recording a JSON number, true, false or null stands for a small int, bool or None), or [type, text or None, id, items, shape, cut?] for what holds other values.
     shape "l" list, "t" tuple, "s" set, "d" dict, "o" object; items are values for l, t and s, and
     [key text, value] for d and o. An object met before is [type, None, id]: its items are known.
 """
@@ -11,6 +11,7 @@ TEXT_LIMIT = 200
 ITEM_LIMIT = 100
 DEPTH_LIMIT = 6
 OBJECT_LIMIT = 2000
+SAFE = 2 ** 53
 ADDRESS = re.compile(r" at 0x[0-9A-Fa-f]+")
 ATOMS = (int, float, bool, type(None), complex)
 EXACT_ATOMS = frozenset(ATOMS)
@@ -59,43 +60,67 @@ class Values:
         self.tracked = {}
         self.next_id = 1
         self.slots = {}
+        self.shapes = {}
+        self.finalizers = False
+
+    def shape_of(self, kind):
+        """How values of a class are taken apart, None for not at all; worked out once for each class."""
+        try:
+            return self.shapes[kind]
+        except KeyError:
+            pass
+        if issubclass(kind, list) or kind.__name__ == "deque" and kind.__module__ == "collections":
+            shape = "l"
+        elif issubclass(kind, dict):
+            shape = "d"
+        elif issubclass(kind, (set, frozenset)):
+            shape = "s"
+        elif issubclass(kind, tuple):
+            shape = "t"
+        elif self.is_own(kind) and not issubclass(kind, HIDDEN + (str, bytes, int, float)):
+            shape = "o"
+        else:
+            shape = None
+        self.shapes[kind] = shape
+        self.slots[kind] = slot_names(kind) if shape == "o" else ()
+        if shape == "o" and hasattr(kind, "__del__"):
+            self.finalizers = True
+        return shape
 
     def is_own(self, kind):
         """True when the class is written in the student's files."""
         return getattr(kind, "__module__", None) in self.own_modules
 
     def fields(self, value):
-        """The fields of an object as a new dict, without calling any of its methods."""
-        kind = type(value)
-        names = self.slots.get(kind)
-        if names is None:
-            names = self.slots[kind] = slot_names(kind)
+        """The fields of an object, without calling any of its methods: the very dict of a plain object, else a new one."""
         try:
-            found = dict(object.__getattribute__(value, "__dict__"))
+            found = object.__getattribute__(value, "__dict__")
         except BaseException:
             found = {}
-        for name in names:
-            try:
-                found[name] = object.__getattribute__(value, name)
-            except BaseException:
-                pass
-        return found
+        names = self.slots.get(type(value))
+        if names:
+            found = dict(found)
+            for name in names:
+                try:
+                    found[name] = object.__getattribute__(value, name)
+                except BaseException:
+                    pass
+        return found if type(found) is dict else dict(found)
 
     def contents(self, value):
         """(shape, snapshot) of something that holds values; shape None for anything else."""
-        if isinstance(value, list):
-            return "l", list.copy(value)
-        if isinstance(value, dict):
-            return "d", dict.copy(value) if type(value) is dict else dict(dict.items(value))
-        if isinstance(value, (set, frozenset)):
-            return "s", list(set.__iter__(value) if isinstance(value, set) else frozenset.__iter__(value))
-        if isinstance(value, tuple):
-            return "t", list(tuple.__iter__(value))
-        if type(value).__name__ == "deque" and type(value).__module__ == "collections":
-            return "l", list(value)
-        if self.is_own(type(value)) and not isinstance(value, HIDDEN):
-            return "o", self.fields(value)
-        return None, None
+        shape = self.shape_of(type(value))
+        if shape is None:
+            return None, None
+        if shape == "o":
+            return shape, dict(self.fields(value))
+        if shape == "l":
+            return shape, list.copy(value) if isinstance(value, list) else list(value)
+        if shape == "d":
+            return shape, dict.copy(value) if type(value) is dict else dict(dict.items(value))
+        if shape == "s":
+            return shape, list(set.__iter__(value) if isinstance(value, set) else frozenset.__iter__(value))
+        return shape, list(tuple.__iter__(value))
 
     def key_text(self, key):
         if type(key) in EXACT_ATOMS or type(key) is str:
@@ -116,11 +141,21 @@ class Values:
             return kind.__name__ + "(\u2026)"
         return library_text(value)
 
+    def token(self, value, depth=0):
+        """A value as it stands in the recording: small whole numbers, True, False and None as they are."""
+        kind = value.__class__
+        if kind is int and -SAFE < value < SAFE or value is None or value is True or value is False:
+            return value
+        return self.render(value, depth)
+
     def render(self, value, depth=0):
         kind = type(value)
         if kind in EXACT_ATOMS or kind is str:
             return [kind.__name__, atom_text(value)]
+        known = self.tracked.get(id(value))
         name = kind.__name__
+        if known is not None:
+            return [name, None, known[1]]
         shape, snapshot = self.contents(value)
         if shape is None:
             if isinstance(value, type) or callable(value) and hasattr(value, "__name__"):
@@ -136,9 +171,6 @@ class Values:
         number = 0
         changeable = shape != "t" and not isinstance(value, frozenset)
         if changeable:
-            known = self.tracked.get(id(value))
-            if known is not None:
-                return [name, None, known[1]]
             if depth >= DEPTH_LIMIT or len(self.tracked) >= OBJECT_LIMIT:
                 return [name, "(\u2026)" if shape == "o" else "\u2026"]
             number = self.next_id
@@ -160,7 +192,7 @@ class Values:
             for key in snapshot:
                 if len(items) >= ITEM_LIMIT:
                     break
-                items.append([key if shape == "o" else self.key_text(key), self.render(snapshot[key], depth)])
+                items.append([key if shape == "o" else self.key_text(key), self.token(snapshot[key], depth)])
             return items
         ordered = snapshot[:ITEM_LIMIT]
         if shape == "s":
@@ -168,7 +200,7 @@ class Values:
                 ordered = sorted(snapshot)[:ITEM_LIMIT] if all(type(i) in EXACT_ATOMS or type(i) is str for i in snapshot) else ordered
             except TypeError:
                 pass
-        return [self.render(item, depth) for item in ordered]
+        return [self.token(item, depth) for item in ordered]
 
     def describe_problem(self, problem):
         """[error name, message] of an exception, without calling a method of the student's."""

@@ -1,0 +1,26 @@
+import { benchBatch } from "./batch.ts";
+import { benchPages } from "./pages.ts";
+import { benchRecorder } from "./recorder.ts";
+
+/** A line of the table: what was measured, against what, the ratio or time, and the most it may be. */
+export type Measure = { work: string; against: string; value: number; unit: "x" | "ms" | "rows"; atMost: number };
+
+/** Every benchmark; a new one is one file and one line here. */
+const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = { batch: benchBatch, recorder: benchRecorder, pages: benchPages };
+/** Names on the command line choose some of them. */
+const wanted = process.argv.slice(2);
+
+const measures: Measure[] = [];
+for (const [name, benchmark] of Object.entries(benchmarks)) if (wanted.length === 0 || wanted.includes(name)) measures.push(...(await benchmark()));
+const rows = measures.map((measure) => [
+  measure.work,
+  measure.against,
+  `${measure.value.toFixed(measure.unit === "x" ? 2 : 0)} ${measure.unit}`,
+  `${measure.atMost} ${measure.unit}`,
+  measure.value <= measure.atMost ? "yes" : "NO",
+]);
+const head = ["work", "against", "measured", "at most", "kept"];
+const widths = head.map((title, column) => Math.max(title.length, ...rows.map((row) => row[column]?.length ?? 0)));
+for (const row of [head, ...rows]) console.log(row.map((cell, column) => cell.padEnd(widths[column] ?? 0)).join("  "));
+process.exitCode = measures.every((measure) => measure.value <= measure.atMost) ? 0 : 1;
+process.exit();
