@@ -17,6 +17,11 @@ export const setSafeHeaders: RequestHandler = (_request, response, next) => {
 
 const loopback = new Set(["127.0.0.1", "localhost", "[::1]", "::1"]);
 
+/** True for an address that only this machine can reach. */
+export function isLoopback(host: string): boolean {
+  return loopback.has(host);
+}
+
 function hostName(hostHeader: string): string {
   return hostHeader.replace(/:\d+$/, "");
 }
@@ -28,7 +33,7 @@ function hostName(hostHeader: string): string {
 export function refuseForgery(host: string): RequestHandler {
   return (request, response, next) => {
     const asked = request.headers.host ?? "";
-    if (loopback.has(host) && !loopback.has(hostName(asked))) {
+    if (isLoopback(host) && !isLoopback(hostName(asked))) {
       response.status(403).type("text").send("This server answers only on this machine.");
       return;
     }

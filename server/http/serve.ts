@@ -15,7 +15,9 @@ import { productFolder } from "../productFolder.ts";
 import { provideServices, type Services } from "../services.ts";
 import { createToolchains } from "../toolchains/toolchains.ts";
 import { createTraceCache } from "../traceCache.ts";
-import { refuseForgery, setSafeHeaders } from "./safety.ts";
+import { guardTeacher } from "./guard.ts";
+import { teacherPassword } from "./password.ts";
+import { isLoopback, refuseForgery, setSafeHeaders } from "./safety.ts";
 
 export type ServeOptions = {
   port: number;
@@ -50,6 +52,19 @@ export async function serve(options: ServeOptions): Promise<void> {
     process.exitCode = 1;
     return;
   }
+  const password = teacherPassword(folder);
+  const guarded = !isLoopback(options.host);
+  if (guarded && !password.isSet()) {
+    const problem = password.set(process.env.BENT_NAIL_PASSWORD ?? "");
+    if (problem) {
+      process.stderr.write(
+        `bent-nail: ${options.host} can be reached from other machines, so a teacher's password is needed first. ${problem} Give it once as BENT_NAIL_PASSWORD; its hash is kept in ${folder}.\n`,
+      );
+      process.exitCode = 1;
+      letGo();
+      return;
+    }
+  }
   if (options.fresh) await rm(join(folder, "database"), { recursive: true, force: true });
   const services: Services = { database: await openDatabase(join(folder, "database")), toolchains: createToolchains(), traces: createTraceCache() };
   provideServices(services);
@@ -59,6 +74,7 @@ export async function serve(options: ServeOptions): Promise<void> {
   const app = express();
   app.disable("x-powered-by");
   app.use(setSafeHeaders, refuseForgery(options.host));
+  if (guarded) app.use(guardTeacher(password));
   app.use(compression());
   app.use("/assets", express.static(join(productFolder, "build/client/assets"), { immutable: true, maxAge: "1y" }));
   app.use(express.static(join(productFolder, "build/client"), { maxAge: "1h" }));

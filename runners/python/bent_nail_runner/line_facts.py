@@ -22,12 +22,12 @@ DYNAMIC_FUNCTIONS = frozenset("exec eval globals locals vars setattr delattr __i
 
 
 class LineFacts:
-    """names: given a value (None: any may be); watched: names of objects that may be changed inside (None: any object may be);
+    """names: given a value, in the order of the source (None: any may be); watched: names of objects that may be changed inside (None: any object may be);
     deep: those of them whose elements may be changed too; functions and methods: what is called, by name."""
     __slots__ = ("names", "watched", "deep", "functions", "methods")
 
     def __init__(self):
-        self.names = set()
+        self.names = {}
         self.watched = set()
         self.deep = set()
         self.functions = set()
@@ -49,7 +49,7 @@ def note_target(fact, target, in_place=False):
     """An assignment or deletion of `target`."""
     if isinstance(target, ast.Name):
         if fact.names is not None:
-            fact.names.add(target.id)
+            fact.names[target.id] = True
         if in_place:
             fact.watch(target)
     elif isinstance(target, (ast.Attribute, ast.Subscript)):
@@ -89,7 +89,7 @@ def note_expression(fact, node):
 def note_statement(fact, node):
     """What a statement itself does, without the statements inside it."""
     if isinstance(node, (ast.FunctionDef, ast.AsyncFunctionDef, ast.ClassDef)):
-        fact.names.add(node.name) if fact.names is not None else None
+        fact.names[node.name] = True
         if node.decorator_list:
             fact.watched = None
     elif isinstance(node, (ast.Import, ast.ImportFrom)):
@@ -113,7 +113,7 @@ def note_statement(fact, node):
                 note_target(fact, item.optional_vars)
     elif isinstance(node, ast.ExceptHandler):
         if node.name and fact.names is not None:
-            fact.names.add(node.name)
+            fact.names[node.name] = True
     elif type(node).__name__ in ("Match", "match_case", "TypeAlias"):
         fact.names = None
 
@@ -157,7 +157,7 @@ def read_facts(text, file):
                 facts[line] = fact
             elif known is not fact:
                 merged = LineFacts()
-                merged.names = None if known.names is None or fact.names is None else known.names | fact.names
+                merged.names = None if known.names is None or fact.names is None else {**known.names, **fact.names}
                 merged.watched = None if known.watched is None or fact.watched is None else known.watched | fact.watched
                 merged.deep = known.deep | fact.deep
                 merged.functions = known.functions | fact.functions

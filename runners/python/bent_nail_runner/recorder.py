@@ -255,7 +255,7 @@ def start_recording(console, files, texts, step_limit, on_limit):
                 names = tuple(name for name in names if name in local)
             else:
                 names = tuple(names)
-        if names == () and not global_names and watched is not None and not watched and not values.finalizers:
+        if names == () and not global_names and watched is not None and not watched and not values.finalizers and not code.co_cellvars:
             return NOTHING
         return (names, global_names, None if watched is None else tuple(watched), fact.deep)
 
