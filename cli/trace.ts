@@ -1,7 +1,7 @@
 import { type Command, InvalidArgumentError, Option } from "commander";
 import { traceFormats } from "../core/formats/traceFormats.ts";
-import { limitsSchema } from "../core/outcome/outcome.ts";
 import { buildTable, type TraceTable } from "../core/trace/table.ts";
+import { readLimits } from "../server/limits.ts";
 import { createToolchains } from "../server/toolchains/toolchains.ts";
 import { chooseLanguage, MaterialProblem, readProgram, readText } from "./material.ts";
 
@@ -32,7 +32,7 @@ export function addTraceCommand(program: Command): void {
         const toolchain = toolchains.find(language.id);
         const state = await toolchain?.available();
         if (!toolchain || !state?.ready) throw new MaterialProblem(state && !state.ready ? state.reason : `${language.name} cannot be run here`);
-        const trace = await toolchain.trace({ files, input, limits: limitsSchema.parse(options.limit === undefined ? {} : { steps: options.limit }) });
+        const trace = await toolchain.trace({ files, input, limits: { ...readLimits(), ...(options.limit === undefined ? {} : { steps: options.limit }) } });
         if (trace.outcome.stoppedBy === "refused")
           throw new MaterialProblem(`the program was refused before any line ran: ${trace.outcome.diagnostics[0]?.message ?? ""}`);
         const columns = options.columns?.split(",").map((name) => name.trim());

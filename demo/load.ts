@@ -2,10 +2,11 @@ import type { NewCase } from "../core/cases/case.ts";
 import { proposeNames } from "../core/exercises/names.ts";
 import { traceTaskSchema } from "../core/exercises/tasks/traceTable.ts";
 import { python } from "../core/languages/python/python.ts";
-import { consoleText, limitsSchema } from "../core/outcome/outcome.ts";
+import { consoleText } from "../core/outcome/outcome.ts";
 import { judgeVersion, versionOf } from "../server/casework.ts";
 import { makeExercise } from "../server/exercises.ts";
 import { decideClass, saveCheck, setFaultyLines, tryFix } from "../server/layers.ts";
+import { readLimits } from "../server/limits.ts";
 import type { Services } from "../server/services.ts";
 import { handInAndMark, setForStudents } from "../server/sittings.ts";
 import { collectCase, findCase, type WholeCase } from "../server/stores/cases.ts";
@@ -16,7 +17,7 @@ import { beginSitting, saveAnswer } from "../server/stores/sittings.ts";
 import { type DemoCase, demoCases } from "./cases.ts";
 import { type DemoAnswers, demoSheet, demoSittings } from "./sheet.ts";
 
-const limits = limitsSchema.parse({});
+const limits = readLimits();
 
 async function whole(services: Services, key: string): Promise<WholeCase> {
   const found = await findCase(services.database, key);

@@ -1,15 +1,16 @@
 import type { Language } from "../core/languages/language.ts";
 import { findLanguage } from "../core/languages/languages.ts";
-import { type Limits, limitsSchema, type Outcome } from "../core/outcome/outcome.ts";
+import type { Limits, Outcome } from "../core/outcome/outcome.ts";
 import type { Trace } from "../core/trace/trace.ts";
 import { type Judgement, judge, wantsTrace } from "../core/verdict/judge.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
+import { readLimits } from "./limits.ts";
 import type { Services } from "./services.ts";
 import type { ProgramCheck, Version, WholeCase } from "./stores/cases.ts";
 import { findCourse } from "./stores/courses.ts";
 import { findRun, saveRun } from "./stores/runs.ts";
 
-const limits: Limits = limitsSchema.parse({});
+const limits: Limits = readLimits();
 
 /** A check with what a version did under it. `passes` is null where it is not decided. */
 export type CheckResult = { check: ProgramCheck; outcome: Outcome | null; judgement: Judgement; passes: boolean | null };

@@ -3,13 +3,14 @@ import { type Replacement, replaceNames } from "../core/exercises/names.ts";
 import { markedColumns, type TraceTask } from "../core/exercises/tasks/traceTable.ts";
 import { findHunks, type Hunk } from "../core/fixes/hunks.ts";
 
-import { consoleText, limitsSchema, type Outcome } from "../core/outcome/outcome.ts";
+import { consoleText, type Outcome } from "../core/outcome/outcome.ts";
 import { lineTexts } from "../core/source/lines.ts";
 import { buildTable } from "../core/trace/table.ts";
 import { compareOutput } from "../core/verdict/compareOutput.ts";
 import { languageOf, versionOf } from "./casework.ts";
 import { judgeProgram } from "./judging.ts";
 import { newKey } from "./keys.ts";
+import { readLimits } from "./limits.ts";
 import type { Services } from "./services.ts";
 import type { WholeCase } from "./stores/cases.ts";
 
@@ -17,7 +18,7 @@ import type { WholeCase } from "./stores/cases.ts";
 export type ExerciseOrder = { title: string; intro: string; replacements: readonly Replacement[]; marks: Readonly<Record<string, number>> };
 export type MadeExercise = { content: ExerciseContent; surprises: string[] };
 
-const limits = limitsSchema.parse({});
+const limits = readLimits();
 /** Longest trace table that is asked of a student. */
 export const longestTable = 60;
 

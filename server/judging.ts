@@ -1,8 +1,9 @@
 import type { Language } from "../core/languages/language.ts";
-import { type Limits, limitsSchema, type Outcome, type ProgramFiles } from "../core/outcome/outcome.ts";
+import type { Limits, Outcome, ProgramFiles } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 import type { Trace } from "../core/trace/trace.ts";
 import { type Judgement, judge, wantsTrace } from "../core/verdict/judge.ts";
+import { readLimits } from "./limits.ts";
 import type { Toolchain } from "./toolchains/toolchain.ts";
 
 /** A program to be judged with one check. `input` is what is typed in; the other fields are as in core/verdict/judge.ts. */
@@ -30,7 +31,7 @@ export function fileTexts(files: ProgramFiles): Record<string, string> {
  * the line. Without a toolchain the pasted output and the text alone are read, and `notRun` says why.
  */
 export async function judgeProgram(toolchain: Toolchain | undefined, request: JudgeRequest): Promise<Judged> {
-  const limits = request.limits ?? limitsSchema.parse({});
+  const limits = request.limits ?? readLimits();
   const shared = { ...request, mainName: request.files[0]?.name ?? "", files: fileTexts(request.files) };
   const state = toolchain ? await toolchain.available() : ({ ready: false, reason: `${request.language.name} cannot be run here yet.` } as const);
   if (!toolchain || !state.ready) return { judgement: judge(shared), outcome: null, trace: null, notRun: state.ready ? null : state.reason };

@@ -1,9 +1,10 @@
 import type { Decision, KeptVerdict, LinePlace, Verification } from "../core/cases/case.ts";
-import { carryBack, findHunks, type Hunk, mapLines } from "../core/fixes/hunks.ts";
+import { applyHunks, carryBack, findHunks, type Hunk, mapLines } from "../core/fixes/hunks.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import type { Judgement } from "../core/verdict/judge.ts";
-import { judgeVersion, type VersionJudgement, versionOf } from "./casework.ts";
+import { judgeVersion, languageOf, type VersionJudgement, versionOf } from "./casework.ts";
 import type { Query } from "./database/database.ts";
+import { judgeProgram } from "./judging.ts";
 import { newKey } from "./keys.ts";
 import type { Services } from "./services.ts";
 import { findCase, insertVersion, type Layer, takeRevision, type Version, type WholeCase } from "./stores/cases.ts";
@@ -119,7 +120,40 @@ function showsNextFault(before: KeptVerdict, after: Judgement, lineMap: Readonly
 
 export type TriedFix =
   | { ok: false; message: string }
-  | { ok: true; result: "verified" | "next fault" | "not mended" | "no change" | "open"; version: string | null };
+  | {
+      ok: true;
+      result: "verified" | "next fault" | "not mended" | "no change" | "open";
+      version: string | null /** Changed places (1-based lines before) that the fix does not need. */;
+      idle: number[];
+    };
+
+/**
+ * Places of a fix that can be taken back without the gate failing again: they do not belong to it. Each is tried on its own
+ * by a real run, with the deciding check. Only for fixes of a few places; a longer one is a rewrite.
+ */
+async function idlePlaces(services: Services, found: WholeCase, before: Version, hunks: readonly Hunk[], judged: VersionJudgement): Promise<number[]> {
+  if (hunks.length < 2 || hunks.length > 8) return [];
+  const { check, judgement } = judged.deciding;
+  const language = languageOf(found);
+  const idle: number[] = [];
+  for (const [index, hunk] of hunks.entries()) {
+    const text = applyHunks(
+      mainText(before),
+      hunks.filter((_, other) => other !== index),
+    );
+    const files = before.files.map((file, at) => (at === 0 ? { name: file.name, bytes: Buffer.from(text, "utf8") } : file));
+    const without = await judgeProgram(services.toolchains.find(language.id), {
+      language,
+      files,
+      input: check.input,
+      expected: check.expected ?? undefined,
+      ignorePrompts: check.ignore_prompts,
+    });
+    if (without.outcome && without.judgement.class === judgement.class && keptVerdict(without.judgement).message === keptVerdict(judgement).message)
+      idle.push(hunk.start);
+  }
+  return idle;
+}
 
 /**
  * Runs an edited copy. If the gate of the open layer passes now (or another fault shows), the layer is closed with the changed
@@ -129,7 +163,7 @@ export type TriedFix =
 export async function tryFix(services: Services, found: WholeCase, revision: number, text: string, force: boolean): Promise<TriedFix> {
   const before = versionOf(found, found.current_version);
   const hunks = findHunks(mainText(before), text);
-  if (hunks.length === 0) return { ok: true, result: "no change", version: null };
+  if (hunks.length === 0) return { ok: true, result: "no change", version: null, idle: [] };
   const files: ProgramFiles = before.files.map((file, index) => (index === 0 ? { name: file.name, bytes: Buffer.from(text, "utf8") } : file));
   const version = await services.database.transaction(async (query) => {
     if (!(await takeRevision(query, found.key, revision))) return null;
@@ -144,7 +178,8 @@ export async function tryFix(services: Services, found: WholeCase, revision: num
   const verdictBefore = open?.verdict ?? keptVerdict(judgedBefore.deciding.judgement);
   const next = showsNextFault(verdictBefore, judged.deciding.judgement, mapLines(mainText(before), hunks));
   const passes = judged.deciding.judgement.class === null && judged.results.every((result) => result.passes !== false);
-  if (!passes && !next && !force) return { ok: true, result: "not mended", version };
+  if (!passes && !next && !force) return { ok: true, result: "not mended", version, idle: [] };
+  const idle = await idlePlaces(services, fresh, before, hunks, judged);
   await services.database.transaction(async (query) => {
     const layer = open?.key ?? (await insertLayer(query, fresh, before.key, verdictBefore));
     const back = carryBack(hunks, mappingFromFirst(fresh, before));
@@ -163,7 +198,7 @@ export async function tryFix(services: Services, found: WholeCase, revision: num
     await query("update faulty_case set current_version = $2, verified_at = $3 where key = $1", [fresh.key, version, judged.allPass ? new Date() : null]);
     if (!passes) await insertLayer(query, fresh, version, keptVerdict(judged.deciding.judgement));
   });
-  return { ok: true, result: judged.allPass ? "verified" : passes ? "open" : "next fault", version };
+  return { ok: true, result: judged.allPass ? "verified" : passes ? "open" : "next fault", version, idle };
 }
 
 /** The lines that a fix takes out, as faulty lines of the version before; for a pure insertion the line it goes before. */

@@ -1,3 +1,4 @@
+import { useFetcher } from "react-router";
 import type { Hunk } from "../../core/fixes/hunks.ts";
 import { ClassMark, StraightNail } from "../components/marks.tsx";
 import type { CaseView } from "./caseView.ts";
@@ -22,6 +23,27 @@ export function FixSlip({ hunks }: { hunks: readonly Hunk[] }) {
         </div>
       ))}
     </div>
+  );
+}
+
+/** What a fix is meant to do: several can be right, and the intention decides between them. Kept when the field is left. */
+function Intention({ layer }: { layer: CaseView["layers"][number] }) {
+  const fetcher = useFetcher();
+  return (
+    <fetcher.Form method="post" className="flex items-baseline gap-2 text-sm">
+      <input type="hidden" name="intent" value="intention" />
+      <input type="hidden" name="key" value={layer.key} />
+      <label className="flex grow items-baseline gap-2">
+        <span className="shrink-0">Meant to</span>
+        <input
+          name="intention"
+          className="field"
+          defaultValue={layer.intention ?? ""}
+          placeholder="what this fix should bring about"
+          onBlur={(event) => event.target.value !== (layer.intention ?? "") && void fetcher.submit(event.target.form)}
+        />
+      </label>
+    </fetcher.Form>
   );
 }
 
@@ -50,6 +72,7 @@ export function LayerList({ view }: { view: CaseView }) {
               <span className="note-small">{[layer.message, distanceWords(layer.reportedLine, layer.faultyLines)].filter((part) => part).join(" · ")}</span>
             </p>
             {layer.fix && <FixSlip hunks={layer.fix} />}
+            <Intention layer={layer} />
           </li>
         ))}
       </ol>

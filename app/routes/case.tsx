@@ -81,7 +81,11 @@ export async function action({ params, request }: Route.ActionArgs) {
         open: "The gate that failed passes now. What is still open is written beside the checks.",
         "no change": "Nothing was changed yet.",
       } as const;
-      return reply(tried.result !== "not mended" && tried.result !== "no change", words[tried.result]);
+      const idle =
+        tried.idle.length === 0
+          ? ""
+          : ` The change at line ${tried.idle.join(" and ")} is not needed for this fix: the smallest edit wins. Going back and leaving it out makes the fix cleaner.`;
+      return reply(tried.result !== "not mended" && tried.result !== "no change", words[tried.result] + idle);
     }
     case "back": {
       const done = await goBackTo(services(), found, revision, key);

@@ -1,4 +1,5 @@
 import { NavLink, Outlet } from "react-router";
+import { KeysDialog } from "../components/KeysDialog.tsx";
 import { BentNail } from "../components/marks.tsx";
 
 const places = [
@@ -32,6 +33,9 @@ export default function Teacher() {
               {place.words}
             </NavLink>
           ))}
+          <span className="ml-auto">
+            <KeysDialog />
+          </span>
         </nav>
       </header>
       <main id="main" className="mx-auto max-w-[90rem] px-5 py-4">

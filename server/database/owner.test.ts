@@ -58,3 +58,24 @@ test("within one process the folder is owned once and can be let go", async () =
   letGo();
   (await ownFolder(join(folder, "other")))();
 });
+
+test("a server killed in the middle of saving keeps everything that it had confirmed", async () => {
+  const server = await startServer();
+  const base = /http:\/\/[^/\s]+/.exec(server.said)?.[0] ?? "";
+  const confirmed: string[] = [];
+  const save = async (name: string) => {
+    const response = await fetch(`${base}/courses`, { method: "POST", redirect: "manual", body: new URLSearchParams({ name, language: "python" }) });
+    if (response.status === 302) confirmed.push(name);
+  };
+  const saving = (async () => {
+    for (let number = 0; number < 10_000; number++) await Promise.all([save(`course ${number} a`), save(`course ${number} b`)]);
+  })().catch(() => undefined);
+  await new Promise((resolve) => setTimeout(resolve, 600));
+  await server.kill();
+  await saving;
+  expect(confirmed.length).toBeGreaterThan(5);
+  const again = await startServer();
+  const page = await (await fetch(`${/http:\/\/[^/\s]+/.exec(again.said)?.[0]}/courses`)).text();
+  await again.kill();
+  expect(confirmed.filter((name) => !page.includes(`>${name}<`))).toEqual([]);
+});

@@ -1,8 +1,9 @@
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { python as language } from "../../core/languages/python/python.ts";
-import { type Diagnostic, limitsSchema, type Outcome, type RunRequest } from "../../core/outcome/outcome.ts";
+import type { Diagnostic, Outcome, RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
+import { readLimits } from "../limits.ts";
 import { productFolder } from "../productFolder.ts";
 import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
@@ -30,7 +31,7 @@ function createPythonPool(interpreter: string): Pool {
         HOME: "/tmp",
       },
     },
-    limitsSchema.parse({}),
+    readLimits(),
   );
 }
 

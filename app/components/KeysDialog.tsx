@@ -1,0 +1,82 @@
+import { Dialog } from "radix-ui";
+import { useEffect, useState } from "react";
+import { useLocation, useSearchParams } from "react-router";
+import { letterKeysOn, switchLetterKeys } from "./useLetterKeys.ts";
+
+type KeyRow = { keys: string; does: string };
+
+const everywhere: readonly KeyRow[] = [
+  { keys: "Tab, Shift+Tab", does: "next or former field, button or link" },
+  { keys: "?", does: "this list" },
+];
+const onListing: readonly KeyRow[] = [
+  { keys: "Up, Down, Home, End", does: "go through the lines of a program" },
+  { keys: "Enter, Space", does: "mark the line as faulty, or take the mark away" },
+];
+const inDryRun: readonly KeyRow[] = [
+  { keys: "N", does: "next line" },
+  { keys: "B", does: "back" },
+];
+
+/** The keys of the screen one is on, opened by "?" or by its button; letter keys can be switched off here. */
+export function KeysDialog() {
+  const [open, setOpen] = useState(false);
+  const [letters, setLetters] = useState(true);
+  const { pathname } = useLocation();
+  const [query] = useSearchParams();
+  const onCase = pathname.startsWith("/cases/");
+  const rows = [...everywhere, ...(onCase ? onListing : []), ...(onCase && query.get("leaf") === "trace" ? inDryRun : [])];
+
+  useEffect(() => {
+    setLetters(letterKeysOn());
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      const typing =
+        target.isContentEditable || target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement;
+      if (event.key === "?" && !typing) setOpen(true);
+    };
+    document.addEventListener("keydown", onKey);
+    return () => document.removeEventListener("keydown", onKey);
+  }, []);
+
+  return (
+    <Dialog.Root open={open} onOpenChange={setOpen}>
+      <Dialog.Trigger className="press press-quiet text-sm">
+        Keys <kbd>?</kbd>
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
+        <Dialog.Content
+          className="fixed top-24 left-1/2 grid w-[28rem] max-w-[92vw] -translate-x-1/2 gap-3 border border-rule-strong bg-sheet p-5"
+          aria-describedby={undefined}
+        >
+          <Dialog.Title className="text-lg font-bold">Keys of this page</Dialog.Title>
+          <dl className="grid grid-cols-[10rem_minmax(0,1fr)] gap-y-1">
+            {rows.map((row) => (
+              <div key={row.keys} className="contents">
+                <dt>
+                  <kbd>{row.keys}</kbd>
+                </dt>
+                <dd>{row.does}</dd>
+              </div>
+            ))}
+          </dl>
+          <label className="font-normal">
+            <input
+              type="checkbox"
+              checked={letters}
+              onChange={(event) => {
+                switchLetterKeys(event.target.checked);
+                setLetters(event.target.checked);
+              }}
+            />{" "}
+            letters act as keys while a program or table has the focus
+          </label>
+          <div>
+            <Dialog.Close className="press press-main">Close</Dialog.Close>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,142 @@
+import { execFile } from "node:child_process";
+import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { productFolder } from "../server/productFolder.ts";
+
+let folder = "";
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), "bent-nail-"));
+  await writeFile(join(folder, "deck.py"), 'cars = 3\nprint("Cars", cars)\nprint("Load", crs * 2)\n');
+  await writeFile(join(folder, "fare.py"), "age = int(input())\nif age < 15:\n    print(6)\nelse:\n    print(12)\n");
+  await writeFile(join(folder, "fifteen"), "15\n");
+  await writeFile(join(folder, "six"), "6\n");
+  await writeFile(
+    join(folder, "checks.json"),
+    JSON.stringify([
+      { input: "3\n", expected: "6\n" },
+      { input: "15\n", expected: "6\n", kind: "boundary" },
+    ]),
+  );
+});
+afterAll(() => rm(folder, { recursive: true, force: true }));
+
+/** Runs bent-nail as a person would, in the folder of the test's files. */
+function bentNail(arguments_: string[], input = "", environment: Record<string, string> = {}): Promise<{ code: number; out: string; err: string }> {
+  return new Promise((resolve) => {
+    const child = execFile(join(productFolder, "bin/bent-nail"), arguments_, { cwd: folder, env: { ...process.env, ...environment } }, (problem, out, err) =>
+      resolve({ code: problem ? Number(problem.code ?? 1) : 0, out, err }),
+    );
+    child.stdin?.end(input);
+  });
+}
+
+test("judge gives gates, class, reasons, line, leads and the console as JSON", async () => {
+  const { code, out } = await bentNail(["judge", "deck.py", "--json"]);
+  const result = JSON.parse(out);
+  expect(code).toBe(0);
+  expect(result).toMatchObject({
+    class: "runtime",
+    kind: null,
+    reportedLine: 3,
+    gates: [
+      { gate: 1, passes: true },
+      { gate: 2, passes: false },
+      { gate: 3, passes: null },
+    ],
+  });
+  expect(result.leads[0]).toMatchObject({ line: 3 });
+  expect(result.leads.some((lead: { line: number; why: string }) => lead.line === 1 && lead.why.includes("looks like it"))).toBe(true);
+  expect(result.console[0]).toEqual({ kind: "out", text: "Cars 3\n", line: 2 });
+});
+
+test("judge with input and intended output, and as a table for people", async () => {
+  expect(JSON.parse((await bentNail(["judge", "fare.py", "--input", "fifteen", "--expected", "six", "--json"])).out)).toMatchObject({
+    class: "logic",
+    reportedLine: null,
+  });
+  const { out } = await bentNail(["judge", "fare.py", "--input", "fifteen", "--expected", "six"]);
+  expect(out).toMatch(/^class +logic/);
+  expect(out).toContain("A decision taken on the way to the wrong output.");
+});
+
+test("judge with checks: the first failing one decides", async () => {
+  expect(JSON.parse((await bentNail(["judge", "fare.py", "--checks", "checks.json", "--json"])).out)).toMatchObject({ class: "logic", otherClasses: [] });
+});
+
+test("read takes an error output apart without running anything", async () => {
+  const message =
+    'Traceback (most recent call last):\n  File "deck.py", line 3, in <module>\n    print("Load", crs * 2)\nNameError: name \'crs\' is not defined\n';
+  const { code, out } = await bentNail(["read", "--language", "python", "--program", "deck.py", "--json"], message);
+  expect(code).toBe(0);
+  expect(JSON.parse(out)).toMatchObject({
+    class: "runtime",
+    kind: null,
+    reportedLine: 3,
+    primary: { errorName: "NameError", line: 3 },
+    diagnostics: [{ errorName: "NameError" }],
+  });
+  expect(JSON.parse((await bentNail(["read", "--language", "python", "--json"], "it does not work")).out)).toMatchObject({
+    class: null,
+    primary: null,
+    diagnostics: [],
+  });
+});
+
+test("trace as a table, as CSV and as JSON, with chosen columns", async () => {
+  expect((await bentNail(["trace", "fare.py", "--input", "fifteen"])).out).toBe(
+    "| line | age | output |\n| --- | --- | --- |\n| 1 | 15 |  |\n| 2 |  |  |\n| 5 |  | 12 |\n",
+  );
+  expect((await bentNail(["trace", "deck.py", "--format", "csv", "--rows", "change", "--columns", "cars"])).out).toBe(
+    "line,cars,output\r\n1,3,\r\n2,,Cars 3\r\n3,,\r\n",
+  );
+  const { table, trace } = JSON.parse((await bentNail(["trace", "fare.py", "--input", "fifteen", "--format", "json"])).out);
+  expect(table.columns.map((column: { title: string }) => column.title)).toEqual(["age"]);
+  expect(trace.steps).toHaveLength(3);
+});
+
+test("a batch prints one line each in the order given; a bad line does not stop the rest", async () => {
+  const lines = [
+    JSON.stringify({ id: "loop", language: "python", program: "n = 1\nwhile n > 0:\n    pass\n", expected: "x" }),
+    "{not json",
+    JSON.stringify({ id: 3, language: "klingon", program: "x" }),
+    JSON.stringify({ id: 4, language: "python" }),
+    JSON.stringify({ id: 5, language: "python", program: { "main.py": "import tides\n", "tides.py": "low = \n" } }),
+    JSON.stringify({ id: 6, language: "python", program: "print(1)\n", expected: "1" }),
+    JSON.stringify({ id: 7, language: "python", program: "print(1)\n", expected: "" }),
+  ];
+  const { code, out } = await bentNail(["judge", "--batch", "-"], lines.join("\n"));
+  const results = out
+    .trim()
+    .split("\n")
+    .map((line) => JSON.parse(line));
+  expect(code).toBe(0);
+  expect(results.map((result) => [result.id, result.class ?? null, Boolean(result.error)])).toEqual([
+    ["loop", "logic", false],
+    [2, null, true],
+    [3, null, true],
+    [4, null, true],
+    [5, "syntax", false],
+    [6, null, false],
+    [7, "logic", false],
+  ]);
+});
+
+test("exit codes: 1 for the material, 2 for wrong use, messages on standard error", async () => {
+  const missing = await bentNail(["judge", "nowhere.py"]);
+  expect([missing.code, missing.out]).toEqual([1, ""]);
+  expect(missing.err).toContain("there is no file nowhere.py");
+  expect((await bentNail(["judge", "deck.py", "--language", "klingon"])).code).toBe(1);
+  expect((await bentNail(["judge"])).code).toBe(2);
+  expect((await bentNail(["judge", "deck.py", "--unknown"])).code).toBe(2);
+  expect((await bentNail(["trace", "deck.py", "--limit", "none"])).code).toBe(2);
+  expect((await bentNail(["--help"])).code).toBe(0);
+});
+
+test("limits can be set, and a bad setting is said", async () => {
+  await writeFile(join(folder, "long.py"), "print('x' * 3000)\n");
+  const short = await bentNail(["judge", "long.py", "--expected", "six", "--json"], "", { BENT_NAIL_LIMITS: '{"outputBytes": 1000}' });
+  expect(JSON.parse(short.out).reasons.join(" ")).toContain("output limit");
+  expect((await bentNail(["judge", "long.py"], "", { BENT_NAIL_LIMITS: "{}}" })).err).toContain("BENT_NAIL_LIMITS is no JSON");
+});
