@@ -19,7 +19,7 @@ export function VerdictStrip({ view }: { view: CaseView }) {
   const finished = view.openLayer === null && view.layers.length > 0;
 
   return (
-    <section className="leaf grid gap-4 p-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]" aria-label="Verdict">
+    <section className="leaf grid gap-4 p-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,31rem)]" aria-label="Verdict">
       <div>
         <ol className="flex flex-wrap gap-x-8 gap-y-1">
           {view.verdict.gates.map((gate) => (

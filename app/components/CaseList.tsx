@@ -5,12 +5,14 @@ import { ClassMark, StraightNail } from "./marks.tsx";
 const dates = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
 
 /** A ruled list of cases; each can be put away with one key press. */
-export function CaseList({ rows }: { rows: readonly CaseListRow[] }) {
+export function CaseList({ rows, narrow = false }: { rows: readonly CaseListRow[] /** Without the words beside the mark. */; narrow?: boolean }) {
   return (
     <ul className="leaf divide-y divide-rule">
       {rows.map((row) => (
         <li key={row.key} className="flex items-center gap-4 px-3 py-2">
-          <span className="w-40 shrink-0">{row.judged_at ? <ClassMark of={row.class} /> : <ClassMark of={null} />}</span>
+          <span className={narrow ? "shrink-0" : "w-40 shrink-0"}>
+            <ClassMark of={row.judged_at ? row.class : null} words={!narrow} />
+          </span>
           <span className="min-w-0 flex-1">
             <Link className="link" to={`/cases/${row.key}`}>
               {row.title}

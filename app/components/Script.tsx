@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type ReactNode, useRef, useState } from "react";
+import { type KeyboardEvent, useRef, useState } from "react";
 import { BentNail, Chevron, PenNib } from "./marks.tsx";
 
 /** A note pinned to a line (1-based). */
@@ -23,16 +23,20 @@ export type ScriptProps = {
 /** Lines drawn at once; a longer program is shown in parts, so that the page stays quick. */
 const drawn = 1200;
 
-/** Shows blanks at line ends and tabs, which matter and are otherwise not seen. */
-function visible(text: string): ReactNode {
-  const end = text.trimEnd();
-  if (end === text) return text || " ";
+/** The text of a line: blanks at its end, which matter and are otherwise not seen, as signs. */
+function LineText({ text }: { text: string }) {
+  const inner = text.trimStart();
+  const own = inner.trimEnd();
+  const end = inner.slice(own.length);
   return (
     <>
-      {end}
-      <span className="text-graphite" title="blanks at the end of the line">
-        {text.slice(end.length).replaceAll(" ", "·").replaceAll("\t", "→   ")}
-      </span>
+      {text.slice(0, text.length - inner.length)}
+      <span className="script-own">{own || " "}</span>
+      {end !== "" && (
+        <span className="text-graphite" title="blanks at the end of the line">
+          {end.replaceAll(" ", "·").replaceAll("\t", "→   ")}
+        </span>
+      )}
     </>
   );
 }
@@ -81,7 +85,7 @@ export function Script({ lines, label, firstNumber = 1, notes = [], faulty, repo
             </span>
             <span className="script-number">{firstNumber + index}</span>
             <span className="script-text text-left">
-              <span>{visible(text)}</span>
+              <LineText text={text} />
             </span>
           </>
         );

@@ -266,7 +266,7 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
         {rows.length === 0 ? (
           <p className="leaf mt-2 p-4">The Tray is empty. Cases wait here until you have said what kind of fault they have.</p>
         ) : (
-          <CaseList rows={rows} />
+          <CaseList rows={rows} narrow />
         )}
         <Pages page={page} total={total} length={length} address={(other) => `?page=${other}`} />
       </section>

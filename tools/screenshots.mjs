@@ -1,0 +1,76 @@
+// Takes the pictures in docs/screenshots from the demo on port 4200 (npm run demo).
+import { chromium } from "@playwright/test";
+
+const base = "http://127.0.0.1:4200";
+const browser = await chromium.launch({
+  executablePath: "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const save = async (name) => {
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+};
+
+await page.goto(base);
+await page.getByRole("button", { name: "Try a sample" }).click();
+await save("tray");
+await page.evaluate(() => localStorage.clear());
+await page.getByRole("link", { name: "Mean wave height of a week" }).click();
+await save("case");
+await page.goto(`${base}/casebook`);
+await save("casebook");
+await page.getByRole("link", { name: "Departures from Puffin Quay" }).click();
+await save("layers");
+await page.goto(`${base}/casebook`);
+await page.getByRole("link", { name: "Half fare up to 15" }).click();
+await page.getByRole("link", { name: "Dry run" }).click();
+await page.getByRole("combobox", { name: "Version" }).selectOption({ index: 0 });
+await page.waitForTimeout(700);
+for (let times = 0; times < 2; times++) await page.getByRole("button", { name: "Back" }).click();
+await save("dry-run");
+await page.goto(`${base}/sheets`);
+await page.getByRole("link", { name: "Passenger list with numbers" }).click();
+await save("exercise");
+await page.goto(`${base}/sheets`);
+await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click();
+await save("sheet");
+const code = await page.getByText("Sheet code").locator("strong").textContent();
+await page.getByRole("link", { name: "Mark book" }).click();
+await save("mark-book");
+await page.getByRole("link", { name: "S-03" }).click();
+await page.getByRole("heading", { name: "3. Passenger list with numbers" }).scrollIntoViewIfNeeded();
+await save("marking");
+await page.goto(`${base}/courses`);
+await page.getByRole("link", { name: "Kittiwake Crossing, group 1" }).click();
+const personal = await page.getByRole("row", { name: /S-07/ }).getByRole("cell").nth(1).textContent();
+await page.goto(`${base}/s/${code}`);
+if (await page.getByLabel("Your label").isVisible()) {
+  await page.getByLabel("Your label").selectOption("S-07");
+  await page.getByLabel("Your personal code").fill(personal);
+  await page.getByRole("button", { name: "Begin" }).click();
+}
+await page
+  .getByRole("button", { name: /^line 5:/ })
+  .first()
+  .waitFor();
+await save("student");
+await page.setViewportSize({ width: 375, height: 800 });
+await page.getByRole("heading", { name: "4. Half fare up to 15" }).scrollIntoViewIfNeeded();
+await page.evaluate(() => window.scrollBy(0, 620));
+await save("student-phone");
+await page.setViewportSize({ width: 794, height: 1123 });
+await page.goto(`${base}/sheets`);
+await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click();
+await page.getByRole("link", { name: "The sheet" }).click();
+await page.emulateMedia({ media: "print" });
+await save("sheet-on-paper");
+await browser.close();
