@@ -7,7 +7,7 @@ export default defineConfig({
   testDir: "e2e",
   timeout: 90_000,
   workers: 1,
-  reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
+  reporter: [["list"], ["json", { outputFile: ".reports/browser.json" }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },

@@ -11,7 +11,9 @@ for (const [path, entry] of Object.entries(lock.packages)) {
     if (path === "" || lock.packages[`node_modules/${name}`] || lock.packages[`${path}/node_modules/${name}`]) continue;
     const words = name.split(/[/-]/);
     const os = systems.filter((system) => words.includes(system));
-    const cpu = processors.filter((processor) => words.some((word) => word === processor || (processor === "arm" && word.startsWith("arm") && word !== "arm64")));
+    const cpu = processors.filter((processor) =>
+      words.some((word) => word === processor || (processor === "arm" && word.startsWith("arm") && word !== "arm64")),
+    );
     // A package for any system, such as a WebAssembly build, cannot be installed here; no system is called "none".
     const fresh = { version: version.replace(/^[^\d]*/, ""), ...(entry.dev ? { dev: true } : {}), optional: true, os: os.length > 0 ? os : ["none"] };
     if (cpu.length > 0) fresh.cpu = cpu;

@@ -5,8 +5,8 @@ const failedSteps = Number(process.argv[2] ?? 0);
 let passed = 0;
 let failed = 0;
 const read = (path) => (existsSync(path) ? JSON.parse(readFileSync(path, "utf8")) : null);
-const unit = read("test-results/unit.json");
-const browser = read("test-results/browser.json");
+const unit = read(".reports/unit.json");
+const browser = read(".reports/browser.json");
 if (unit) {
   passed += unit.numPassedTests;
   failed += unit.numFailedTests;

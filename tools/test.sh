@@ -9,7 +9,7 @@ need "${BENT_NAIL_CHROMIUM:-/usr/bin/chromium}" chromium
 install_missing || exit 1
 install_packages || exit 1
 
-mkdir -p test-results
+mkdir -p .reports && rm -f .reports/*.json
 failed=0
 step() { # step NAME COMMAND...
   local name="$1"
@@ -20,6 +20,6 @@ step() { # step NAME COMMAND...
 step types npm run --silent types
 step lint npm run --silent lint
 step build node tools/build-if-needed.mjs
-step unit npx vitest run --reporter=default --reporter=json --outputFile.json=test-results/unit.json
+step unit npx vitest run --reporter=default --reporter=json --outputFile.json=.reports/unit.json
 step browser npx playwright test
 exec node tools/count-tests.mjs "$failed"
