@@ -1,4 +1,5 @@
 import type { TraceTable } from "../../core/trace/table.ts";
+import { TraceHead } from "./TraceHead.tsx";
 
 /** A trace table like a ruled exercise-book page; `until` shows rows up to that many, the last one marked. */
 export function TraceTableView({ table, until, caption }: { table: TraceTable; until?: number; caption: string }) {
@@ -6,18 +7,7 @@ export function TraceTableView({ table, until, caption }: { table: TraceTable; u
   return (
     <table className="trace-table">
       <caption className="sr-only">{caption}</caption>
-      <thead>
-        <tr>
-          <th scope="col">line</th>
-          {table.columns.map((column) => (
-            <th scope="col" key={column.key}>
-              {column.functionName && <span className="block text-xs font-normal text-graphite">{column.functionName}</span>}
-              {column.title}
-            </th>
-          ))}
-          <th scope="col">output</th>
-        </tr>
-      </thead>
+      <TraceHead columns={table.columns} />
       <tbody>
         {rows.map((row) => (
           <tr key={row.step}>

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Form } from "react-router";
 import { markedColumns, type TraceTask } from "../../core/exercises/tasks/traceTable.ts";
+import { TraceHead } from "../components/TraceHead.tsx";
 
 /** The filled table of a trace task: press a cell to print it on the sheet, choose columns, input and line numbers. */
 export function TraceKeyEditor({ task, revision, checks, mended }: { task: TraceTask; revision: number; checks: number; mended: boolean }) {
@@ -21,18 +22,7 @@ export function TraceKeyEditor({ task, revision, checks, mended }: { task: Trace
       <p className="note-small">Press a value to give it to students (it stands on a slip) or to ask for it.</p>
       <div className="max-h-80 overflow-auto">
         <table className="trace-table">
-          <thead>
-            <tr>
-              <th scope="col">line</th>
-              {task.columns.map((column) => (
-                <th scope="col" key={column.key}>
-                  {column.functionName && <span className="block text-xs font-normal">{column.functionName}</span>}
-                  {column.title}
-                </th>
-              ))}
-              <th scope="col">output</th>
-            </tr>
-          </thead>
+          <TraceHead columns={task.columns} />
           <tbody>
             {task.rows.map((row, index) => (
               <tr key={index}>

@@ -1,6 +1,7 @@
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { FixSlip } from "../case/LayerList.tsx";
 import { classWords } from "../components/marks.tsx";
+import { TraceHead } from "../components/TraceHead.tsx";
 import type { MarkedTask } from "../routes/markSitting.tsx";
 
 const verdictWords = { right: "", wrong: "wrong", missing: "left blank", surplus: "nothing belongs here", given: "given" } as const;
@@ -28,18 +29,7 @@ function TraceAnswerView({ trace }: { trace: NonNullable<MarkedTask["trace"]> })
   return (
     <div className="overflow-x-auto">
       <table className="trace-table">
-        <thead>
-          <tr>
-            <th scope="col">line</th>
-            {trace.columns.map((column) => (
-              <th key={column.key} scope="col">
-                {column.functionName && <span className="block text-xs font-normal text-graphite">{column.functionName}</span>}
-                {column.title}
-              </th>
-            ))}
-            <th scope="col">output</th>
-          </tr>
-        </thead>
+        <TraceHead columns={trace.columns} />
         <tbody>
           {trace.answer.map((row, index) => {
             const marked = trace.marking.rows[index];

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { traceAnswerSchema } from "../../core/exercises/tasks/traceTable.ts";
+import { TraceHead } from "../components/TraceHead.tsx";
 import { MendedProgram, TypedIn } from "./PredictForm.tsx";
 import type { TaskFormProps } from "./taskForms.ts";
 
@@ -46,18 +47,7 @@ export function TraceForm({ task, answer, fixed, change, exercise }: TaskFormPro
       <TypedIn input={view.input} />
       <section className="overflow-x-auto" aria-label="Trace table" tabIndex={0}>
         <table className="trace-table">
-          <thead>
-            <tr>
-              <th scope="col">line</th>
-              {view.columns.map((column) => (
-                <th scope="col" key={column.key}>
-                  {column.functionName && <span className="block text-xs font-normal text-graphite">{column.functionName}</span>}
-                  {column.title}
-                </th>
-              ))}
-              <th scope="col">output</th>
-            </tr>
-          </thead>
+          <TraceHead columns={view.columns} />
           <tbody>
             {rows.map((row, index) => (
               <tr key={index}>

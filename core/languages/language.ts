@@ -11,6 +11,17 @@ export type Token = {
   open?: boolean;
 };
 
+/**
+ * The condition of a loop: the names in it, whether it calls anything, whether it holds none. `comparison`: if it is one comparison
+ * of a name with a name or number, its sides; the loop goes on while it holds.
+ */
+export type LoopCondition = {
+  names: string[];
+  calls: boolean;
+  constant: boolean;
+  comparison?: { left: string; operator: "<" | "<=" | ">" | ">="; right: string };
+};
+
 /** What the rest of the program asks about a language. Nothing outside a language's folder tests its id. */
 export type Language = {
   id: string;
@@ -34,8 +45,10 @@ export type Language = {
   /** The names given a value on a line, and the names that it uses, in order; for leads and for judging loops. */
   assignedNames: (lineTokens: readonly Token[]) => string[];
   usedNames: (lineTokens: readonly Token[]) => string[];
-  /** For a line that heads a conditional loop: the names in its condition, and whether it calls anything; else null. */
-  loopCondition: (lineTokens: readonly Token[]) => { names: string[]; calls: boolean; constant: boolean } | null;
+  /** For a line that heads a conditional loop: its condition; else null. */
+  loopCondition: (lineTokens: readonly Token[]) => LoopCondition | null;
+  /** Functions that neither read, nor draw on chance or the clock, nor change anything but what they print. */
+  quietFunctions: ReadonlySet<string>;
   /** Words that leave a loop from inside. */
   loopExits: readonly string[];
   /** Words that belong to the language or its library, never a person's name. */

@@ -1,12 +1,15 @@
-import type { Language, Token } from "../languages/language.ts";
+import type { Language, LoopCondition, Token } from "../languages/language.ts";
 import { lineTexts } from "../source/lines.ts";
-import type { Trace } from "../trace/trace.ts";
+import { createObjectStore } from "../trace/table.ts";
+import type { Step, Trace } from "../trace/trace.ts";
 
 /** Why a loop is taken not to end, in words, with the line of its header. */
-export type EndlessFinding = { ground: "condition never changes"; line: number; text: string };
+export type EndlessFinding = { ground: "condition never changes" | "moves away" | "state repeats"; line: number; text: string };
 
 /** Passes that must have been recorded before a loop is judged. */
 const leastPasses = 50;
+/** Passes whose states are compared with one another. */
+const comparedPasses = 1000;
 
 function byLine(tokens: readonly Token[]): Map<number, Token[]> {
   const lines = new Map<number, Token[]>();
@@ -28,9 +31,78 @@ function bodyLines(text: readonly string[], header: number): number[] {
   return body;
 }
 
+/** The value that a name or number of a condition has, as a number; NaN if it is none. */
+function numberOf(side: string, values: ReadonlyMap<string, string>): number {
+  return /^[\d.]/.test(side) ? Number(side) : Number(values.get(side) ?? Number.NaN);
+}
+
+/** For each pass of the loop at `header` the values of the global and own names as text, uncut; null if a value was cut or not followed. */
+function statesAtHeader(trace: Trace, header: number): Array<Map<string, string>> | null {
+  const store = createObjectStore();
+  const values = new Map<string, { value: Parameters<typeof store.write>[0] } | null>();
+  const states: Array<Map<string, string>> = [];
+  let frame: number | null = null;
+  for (const step of trace.steps) {
+    if (step.line === header && step.file === 0) {
+      frame ??= step.frame;
+      if (step.frame === frame && states.length < comparedPasses) {
+        const state = new Map<string, string>();
+        for (const [name, held] of values) if (held) state.set(name, store.write(held.value));
+        if ([...state.values()].some((text) => text.includes("…"))) return null;
+        states.push(state);
+      }
+    }
+    for (const write of step.writes) {
+      store.apply(write);
+      if (write.scope !== "object" && (write.scope === "global" || frame === null || write.owner === frame))
+        values.set(`${write.scope} ${String(write.path[0])}`, write.value ? { value: write.value } : null);
+    }
+  }
+  return states;
+}
+
+/** No name of the condition got a value, and no object that one of them holds changed. */
+function conditionNeverChanges(trace: Trace, round: readonly Step[], condition: LoopCondition): boolean {
+  const holdsObjects = trace.steps.some((step) =>
+    step.writes.some((write) => write.path.length === 1 && condition.names.includes(String(write.path[0])) && write.value?.id !== undefined),
+  );
+  return !round.some((step) =>
+    step.writes.some((write) => (write.scope === "object" ? holdsObjects && condition.names.length > 0 : condition.names.includes(String(write.path[0])))),
+  );
+}
+
+/** Over all recorded passes the two sides only move away from where the comparison fails. */
+function movesAway(states: ReadonlyArray<ReadonlyMap<string, string>>, { left, operator, right }: NonNullable<LoopCondition["comparison"]>): boolean {
+  // How far the comparison is from failing: it ends when this falls to nothing.
+  const distances = states.map((state) => {
+    const plain = new Map([...state].map(([name, text]) => [name.split(" ")[1] ?? "", text]));
+    const difference = numberOf(right, plain) - numberOf(left, plain);
+    return operator.startsWith("<") ? difference : -difference;
+  });
+  return (
+    distances.length >= leastPasses &&
+    distances.every((distance, pass) => !Number.isNaN(distance) && (pass === 0 || distance >= (distances[pass - 1] ?? 0))) &&
+    (distances.at(-1) ?? 0) > (distances[0] ?? 0)
+  );
+}
+
+/** Which two passes (1-based) had the very same values everywhere, if the loop does nothing whose state is not seen. */
+function repeatedPass(states: ReadonlyArray<ReadonlyMap<string, string>>): [number, number] | null {
+  const seen = new Map<string, number>();
+  for (const [pass, state] of states.entries()) {
+    const key = JSON.stringify([...state].sort());
+    const before = seen.get(key);
+    if (before !== undefined) return [before + 1, pass + 1];
+    seen.set(key, pass);
+  }
+  return null;
+}
+
 /**
- * Looks whether a recorded run that was cut goes round a loop whose condition can never change: over all recorded passes
- * none of the names in the condition got a value, the condition calls nothing, and no line of the body leaves the loop.
+ * Looks whether a recorded run that was cut goes round a loop that cannot end. Grounds: over all recorded passes the names of its
+ * condition never changed; or the two sides of its comparison only moved away from one another; or everything had the same values
+ * at two passes, with nothing in the loop whose state is not seen (input, chance, clock, iterators, calls). In the first two cases
+ * the condition calls nothing; in all no line of the body leaves the loop, except for a repeated state, which needs no such look.
  * A limit alone is never a ground. Returns null where nothing can be said.
  */
 export function findEndlessLoop(language: Language, program: string, trace: Trace): EndlessFinding | null {
@@ -43,38 +115,45 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
 
   for (const [header, lineTokens] of tokens) {
     const condition = language.loopCondition(lineTokens);
-    if (!condition || condition.calls || (passes.get(header) ?? 0) < leastPasses) continue;
+    const count = passes.get(header) ?? 0;
+    if (!condition || count < leastPasses) continue;
     const body = bodyLines(text, header);
     if (!body.includes(last.line) && last.line !== header) continue;
-    const leaves = body.some((line) => tokens.get(line)?.some((token) => language.loopExits.includes(token.text)));
-    if (leaves) continue;
+    const bodyTokens = body.flatMap((line) => tokens.get(line) ?? []);
+    const leaves = bodyTokens.some((token) => language.loopExits.includes(token.text));
     const first = trace.steps.findIndex((step) => step.line === header);
     const lastHeader = trace.steps.findLastIndex((step) => step.line === header);
-    const round = trace.steps.slice(first + 1, lastHeader);
-    // A change inside an object that a name of the condition holds counts too, so any object change is taken as one.
-    const changed = round.some((step) =>
-      step.writes.some(
-        (write) =>
-          (write.scope === "object" && condition.names.length > 0 && usesObjects(trace, condition.names)) || condition.names.includes(String(write.path[0])),
-      ),
-    );
-    if (changed) continue;
-    const names = condition.names.map((name) => `“${name}”`).join(" and ");
-    const count = passes.get(header) ?? 0;
-    return {
-      ground: "condition never changes",
-      line: header,
-      text: condition.constant
-        ? `The loop at line ${header} has a condition that is always the same and nothing in it leaves the loop: it does not end.`
-        : `In ${count} recorded passes of the loop at line ${header}, ${names} never changed, and nothing in the loop leaves it: it does not end.`,
-    };
+
+    if (!condition.calls && !leaves && conditionNeverChanges(trace, trace.steps.slice(first + 1, lastHeader), condition)) {
+      const names = condition.names.map((name) => `“${name}”`).join(" and ");
+      return {
+        ground: "condition never changes",
+        line: header,
+        text: condition.constant
+          ? `The loop at line ${header} has a condition that is always the same and nothing in it leaves the loop: it does not end.`
+          : `In ${count} recorded passes of the loop at line ${header}, ${names} never changed, and nothing in the loop leaves it: it does not end.`,
+      };
+    }
+    const states = statesAtHeader(trace, header);
+    if (!states) continue;
+    if (condition.comparison && !leaves && movesAway(states, condition.comparison)) {
+      return {
+        ground: "moves away",
+        line: header,
+        text: `In ${states.length} recorded passes of the loop at line ${header}, “${condition.comparison.left} ${condition.comparison.operator} ${condition.comparison.right}” only moved further from failing: it does not end.`,
+      };
+    }
+    const round = [...lineTokens, ...bodyTokens];
+    const unseen =
+      round.some((token, index) => round[index + 1]?.text === "(" && token.kind === "name" && !language.quietFunctions.has(token.text)) ||
+      bodyTokens.some((token) => ["for", "yield", "with", "import", "lambda"].includes(token.text));
+    const repeated = unseen ? null : repeatedPass(states);
+    if (repeated)
+      return {
+        ground: "state repeats",
+        line: header,
+        text: `At passes ${repeated[0]} and ${repeated[1]} of the loop at line ${header} every variable had the same value, so it goes round the same for ever.`,
+      };
   }
   return null;
-}
-
-/** True when one of the names ever held something that can change inside. */
-function usesObjects(trace: Trace, names: readonly string[]): boolean {
-  return trace.steps.some((step) =>
-    step.writes.some((write) => write.path.length === 1 && names.includes(String(write.path[0])) && write.value?.id !== undefined),
-  );
 }

@@ -26,6 +26,18 @@ function hostName(hostHeader: string): string {
   return hostHeader.replace(/:\d+$/, "");
 }
 
+/** Largest form or answer that is taken, in bytes: a program of 2 MB, sent twice, with room to spare. */
+const largestBody = 12 * 1024 * 1024;
+
+/** Refuses what is too large before any of it is read, and what does not say how large it is. */
+export const refuseFloods: RequestHandler = (request, response, next) => {
+  if (request.method === "GET" || request.method === "HEAD") return next();
+  const length = Number(request.headers["content-length"] ?? Number.NaN);
+  if (request.headers["transfer-encoding"] !== undefined) response.status(411).type("text").send("Say how long this is.");
+  else if (length > largestBody) response.status(413).type("text").send("This is too large to be taken in.");
+  else next();
+};
+
 /**
  * Refuses changes that another site's page sends in a person's name, and, while the server listens on this machine
  * only, requests under a foreign host name (a page that points its own name at this machine).

@@ -17,7 +17,7 @@ import { createToolchains } from "../toolchains/toolchains.ts";
 import { createTraceCache } from "../traceCache.ts";
 import { guardTeacher } from "./guard.ts";
 import { teacherPassword } from "./password.ts";
-import { isLoopback, refuseForgery, setSafeHeaders } from "./safety.ts";
+import { isLoopback, refuseFloods, refuseForgery, setSafeHeaders } from "./safety.ts";
 
 export type ServeOptions = {
   port: number;
@@ -73,7 +73,7 @@ export async function serve(options: ServeOptions): Promise<void> {
 
   const app = express();
   app.disable("x-powered-by");
-  app.use(setSafeHeaders, refuseForgery(options.host));
+  app.use(setSafeHeaders, refuseForgery(options.host), refuseFloods);
   if (guarded) app.use(guardTeacher(password));
   app.use(compression());
   app.use("/assets", express.static(join(productFolder, "build/client/assets"), { immutable: true, maxAge: "1y" }));

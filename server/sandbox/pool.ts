@@ -39,8 +39,11 @@ export function createPool(specification: SandboxSpecification, limits: Limits, 
       task.resolve(await worker.run(task.job));
       if (all.has(worker)) idle.push(worker);
     } catch (problem) {
-      worker.stop();
-      all.delete(worker);
+      // Whatever ended this worker may have ended the idle ones too, so the next try gets a fresh one.
+      for (const each of [worker, ...idle.splice(0)]) {
+        each.stop();
+        all.delete(each);
+      }
       // The program may have been innocent of it (a worker killed from outside): it gets two more tries.
       if (task.attempts < 2 && !closed) tasks.unshift({ ...task, attempts: task.attempts + 1 });
       else task.reject(problem instanceof Error ? problem : new Error(String(problem)));

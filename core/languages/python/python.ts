@@ -1,4 +1,4 @@
-import type { Language, Token } from "../language.ts";
+import type { Language, LoopCondition, Token } from "../language.ts";
 import { meaningOfMessage } from "./meanings.ts";
 import { readPythonMessages } from "./messages.ts";
 import { keywords, pythonTokens } from "./tokens.ts";
@@ -32,6 +32,26 @@ function assignedNames(line: readonly Token[]): string[] {
   return [...new Set(names)];
 }
 
+const orders = new Set(["<", "<=", ">", ">="]);
+
+function isOrder(text: string | undefined): text is "<" | "<=" | ">" | ">=" {
+  return text !== undefined && orders.has(text);
+}
+
+function loopCondition(line: readonly Token[]): LoopCondition | null {
+  if (line[0]?.text !== "while") return null;
+  const names = line.filter((token) => token.kind === "name").map((token) => token.text);
+  const calls = line.some(
+    (token, index) => token.text === "(" && (line[index - 1]?.kind === "name" || line[index - 1]?.text === ")") && line[index - 1]?.text !== "len",
+  );
+  const condition: LoopCondition = { names: [...new Set(names)], calls, constant: names.length === 0 };
+  const [, left, sign, right, colon] = line;
+  const plain = (token: Token | undefined) => token?.kind === "name" || token?.kind === "number";
+  if (line.length === 5 && colon?.text === ":" && left && right && plain(left) && plain(right) && isOrder(sign?.text))
+    condition.comparison = { left: left.text, operator: sign.text, right: right.text };
+  return condition;
+}
+
 /** Python 3 as run by CPython. */
 export const python: Language = {
   id: "python",
@@ -46,14 +66,8 @@ export const python: Language = {
   meaning: meaningOfMessage,
   assignedNames,
   usedNames: (line) => [...new Set(line.filter((token, index) => token.kind === "name" && line[index - 1]?.text !== ".").map((token) => token.text))],
-  loopCondition: (line) => {
-    if (line[0]?.text !== "while") return null;
-    const names = line.filter((token) => token.kind === "name").map((token) => token.text);
-    const calls = line.some(
-      (token, index) => token.text === "(" && (line[index - 1]?.kind === "name" || line[index - 1]?.text === ")") && line[index - 1]?.text !== "len",
-    );
-    return { names: [...new Set(names)], calls, constant: names.length === 0 };
-  },
+  loopCondition,
+  quietFunctions: new Set("print len abs min max sum round int float str bool range append".split(" ")),
   loopExits: ["break", "return", "raise", "exit", "quit", "_exit"],
   ownWords: new Set([...keywords, ...pythonWords]),
 };

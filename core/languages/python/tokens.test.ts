@@ -56,7 +56,13 @@ test("names that a line gives a value, and names that it uses", () => {
 });
 
 test("the condition of a loop", () => {
-  expect(python.loopCondition(pythonTokens("while boats > limit:"))).toEqual({ names: ["boats", "limit"], calls: false, constant: false });
+  expect(python.loopCondition(pythonTokens("while boats > limit:"))).toEqual({
+    names: ["boats", "limit"],
+    calls: false,
+    constant: false,
+    comparison: { left: "boats", operator: ">", right: "limit" },
+  });
+  expect(python.loopCondition(pythonTokens("while boats + 1 > limit:"))?.comparison).toBeUndefined();
   expect(python.loopCondition(pythonTokens("while more():"))?.calls).toBe(true);
   expect(python.loopCondition(pythonTokens("while True:"))?.constant).toBe(true);
   expect(python.loopCondition(pythonTokens("for boat in boats:"))).toBeNull();

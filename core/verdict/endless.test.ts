@@ -1,0 +1,100 @@
+import { expect, test } from "vitest";
+import { python } from "../languages/python/python.ts";
+import { createRecordingReader } from "../trace/readRecording.ts";
+import type { Trace } from "../trace/trace.ts";
+import { findEndlessLoop } from "./endless.ts";
+
+const outcome: Trace["outcome"] = {
+  started: true,
+  finished: false,
+  stoppedBy: "steps",
+  exit: { code: 0, signal: 0 },
+  diagnostics: [],
+  console: [],
+  inputRanOut: false,
+  milliseconds: 1,
+  translator: "CPython",
+};
+
+/** A recording of `passes` rounds of a two-line loop at line 2, where line 3 gives `name` the values of `value`. */
+function looping(name: string, start: unknown, value: (pass: number) => unknown, passes = 200): Trace {
+  const tokens: unknown[] = [1, ["d", 1, 0, name], -1, start];
+  for (let pass = 0; pass < passes; pass++) tokens.push(2, 3, -1, value(pass));
+  return { outcome, files: ["a.py"], steps: createRecordingReader().read(JSON.stringify(tokens)) ?? [] };
+}
+const ground = (program: string, trace: Trace) => findEndlessLoop(python, program, trace)?.ground ?? null;
+
+test("a condition whose names never change", () => {
+  expect(
+    ground(
+      "low = 1\nwhile high > 0:\n    low = low + 1\n",
+      looping("low", 1, (pass) => pass + 2),
+    ),
+  ).toBe("condition never changes");
+  expect(
+    ground(
+      "low = 1\nwhile True:\n    low = low + 1\n",
+      looping("low", 1, (pass) => pass + 2),
+    ),
+  ).toBe("condition never changes");
+});
+
+test("a comparison that only moves away from failing", () => {
+  expect(
+    ground(
+      "low = 1\nwhile low > 0:\n    low = low + 1\n",
+      looping("low", 1, (pass) => pass + 2),
+    ),
+  ).toBe("moves away");
+  expect(
+    ground(
+      "low = 1\nwhile low < 10:\n    low = low - 1\n",
+      looping("low", 1, (pass) => -pass),
+    ),
+  ).toBe("moves away");
+});
+
+test("a loop that comes nearer to its end, however slowly, is not judged", () => {
+  expect(
+    ground(
+      "low = 1\nwhile low < 100000:\n    low = low + 1\n",
+      looping("low", 1, (pass) => pass + 2),
+    ),
+  ).toBeNull();
+  expect(
+    ground(
+      "low = 1\nwhile low > 0:\n    low = low + 1\n",
+      looping("low", 1, (pass) => 1000 - pass),
+    ),
+  ).toBeNull();
+});
+
+test("everything the same at two passes", () => {
+  const flip = looping("low", 1, (pass) => pass % 2);
+  expect(ground("low = 1\nwhile low < 5:\n    low = 1 - low\n", flip)).toBe("state repeats");
+  expect(findEndlessLoop(python, "low = 1\nwhile low < 5:\n    low = 1 - low\n", flip)?.text).toContain("goes round the same for ever");
+});
+
+test("a repeated state proves nothing where something unseen may change", () => {
+  const flip = looping("low", 1, (pass) => pass % 2);
+  expect(ground("low = 1\nwhile low < 5:\n    low = int(input())\n", flip)).toBeNull();
+  expect(ground("low = 1\nwhile low < 5:\n    low = choose()\n", flip)).toBeNull();
+});
+
+test("a way out of the loop, or a condition that calls something, leaves it open", () => {
+  const trace = looping("low", 1, (pass) => pass + 2);
+  expect(ground("low = 1\nwhile True:\n    low = low + 1; break\n", trace)).toBeNull();
+  expect(ground("low = 1\nwhile more():\n    low = low + 1\n", trace)).toBeNull();
+});
+
+test("a few passes are no ground, nor a loop that the run had left", () => {
+  expect(
+    ground(
+      "low = 1\nwhile True:\n    low = low + 1\n",
+      looping("low", 1, (pass) => pass + 2, 20),
+    ),
+  ).toBeNull();
+  const left = looping("low", 1, (pass) => pass + 2);
+  const steps = [...left.steps, { index: left.steps.length, line: 9, file: 0, frame: 0, depth: 0, writes: [] }];
+  expect(ground("low = 1\nwhile True:\n    low = low + 1\n", { ...left, steps })).toBeNull();
+});
