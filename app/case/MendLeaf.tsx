@@ -1,18 +1,17 @@
 import { useState } from "react";
-import { useFetcher } from "react-router";
+import type { FetcherWithComponents } from "react-router";
 import { findHunks } from "../../core/fixes/hunks.ts";
 import { ProgramEditor } from "../components/ProgramEditor.tsx";
 import type { CaseReply } from "../routes/case.tsx";
 import type { CaseView } from "./caseView.ts";
 import { FixSlip } from "./LayerList.tsx";
 
-/** A copy of the program to be mended; what is kept of it is the changed lines. */
-export function MendLeaf({ view }: { view: CaseView }) {
-  const fetcher = useFetcher<CaseReply>();
+/** A copy of the program to be mended; what is kept of it is the changed lines. `fetcher` is the page's, so that its answer stays when a new version takes this one's place. */
+export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWithComponents<CaseReply> }) {
   const draftPlace = `bent-nail mend ${view.key} ${view.versionNumber}`;
   const [text, setText] = useState(view.text);
   const [start] = useState(() => (typeof localStorage === "undefined" ? view.text : (localStorage.getItem(draftPlace) ?? view.text)));
-  const hunks = findHunks(view.text, text.replaceAll("\r\n", "\n") === text ? text : text);
+  const hunks = findHunks(view.text, text);
   const change = (next: string) => {
     setText(next);
     localStorage.setItem(draftPlace, next);

@@ -132,6 +132,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
   const [query] = useSearchParams();
   const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
   const away = useFetcher<CaseReply>();
+  const mending = useFetcher<CaseReply>();
   const [standing, setStanding] = useState<number | null>(null);
   return (
     <article>
@@ -200,7 +201,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
           <div className="p-3">
             {leaf === "checks" && <ChecksLeaf view={view} />}
             {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} />}
-            {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} />}
+            {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} />}
             {leaf === "versions" && <VersionsLeaf view={view} />}
           </div>
         </section>

@@ -4,7 +4,7 @@ import type { Lead, LeadRule } from "./leads.ts";
 export const definitions: LeadRule = ({ verdict, language, codeLines, trace }) => {
   if (verdict.class !== "runtime" || verdict.reportedLine === null) return [];
   const failing = verdict.reportedLine;
-  const names = language.usedNames(codeLines.get(failing) ?? []).filter((name) => !language.ownWords.has(name));
+  const names = language.usedNames(codeLines.get(failing) ?? []);
   const leads: Lead[] = [];
   for (const name of names) {
     const written = trace?.steps.findLast(

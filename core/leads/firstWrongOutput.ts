@@ -19,7 +19,6 @@ export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, 
     const next: typeof frontier = [];
     for (const { line, end } of frontier) {
       for (const name of language.usedNames(codeLines.get(line) ?? [])) {
-        if (language.ownWords.has(name)) continue;
         const at = before
           .slice(0, end)
           .findLastIndex((step) => step.file === 0 && step.writes.some((write) => write.path[0] === name && write.scope !== "object"));

@@ -111,15 +111,14 @@ function finish(reading: Reading, qualifiedName: string, message: string, progra
   const errorName = qualifiedName.split(".").pop() ?? qualifiedName;
   const { frames, inTraceback } = reading;
   const last = frames.at(-1);
-  const grammar = grammarNames.has(errorName) && last !== undefined && last.name === undefined;
+  const grammar = grammarNames.has(errorName) && last !== undefined && last.name === undefined && !last.file.startsWith("<");
   // A grammar fault met on the way (an imported file) still names that file's line; text given to eval is a matter of the run.
   const place = grammar ? last : (frames.findLast((frame) => frame.own && frame.line !== undefined) ?? last);
-  const inOwnFile = grammar && place !== undefined && !place.file.startsWith("<string");
   const diagnostic: Diagnostic = {
     severity: "error",
     errorName,
     message,
-    stage: inOwnFile ? "translation" : inTraceback ? "run" : "unknown",
+    stage: grammar ? "translation" : inTraceback ? "run" : "unknown",
     primary: false,
     frames,
     ...(place ? { file: place.file } : {}),
