@@ -1,10 +1,5 @@
-import { AxeBuilder } from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
-
-async function noBarriers(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(" ")).join(", ")}`)).toEqual([]);
-}
+import { noBarriers } from "./axe.ts";
 
 const program = `# Loads of the morning crossing, by Merrin
 def heaviest(loads):
@@ -103,6 +98,7 @@ test("the whole job, from a pasted program to a released mark", async ({ page, b
   await page.goto("/sheets");
   await noBarriers(page);
   await page.getByLabel("Title of a new sheet").fill("Loads of the morning");
+  await page.getByLabel("Course").selectOption({ label: "Kittiwake Crossing, group 1" });
   await page.getByRole("button", { name: "Begin the sheet" }).click();
   await page.getByLabel("Put on the sheet").selectOption({ label: "Find the heaviest and the lightest load." });
   await page.getByRole("button", { name: "Put it on" }).click();
