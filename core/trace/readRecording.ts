@@ -47,7 +47,6 @@ export function createRecordingReader(): RecordingReader {
   const columns = new Map<number, { scope: "global" | "frame"; name: string }>();
   let [frame, file, depth] = [0, 0, 0];
   let next = 0;
-  let resumes = false;
   let step: Step | undefined;
 
   const need = (): Step => {
@@ -60,11 +59,32 @@ export function createRecordingReader(): RecordingReader {
     else (target.writes as Write[]).push(write);
   };
 
-  function readControl(token: unknown[]): void {
+  const begin = (line: number, steps: Step[]): Step => {
+    const begun: Step = { index: next++, line, file, frame, depth, writes: noWrites };
+    steps.push(begun);
+    step = begun;
+    return begun;
+  };
+  const enterFrame = (numbers: unknown[]) => {
+    [frame, file, depth] = numbers.map(Number) as [number, number, number];
+    if (!Number.isInteger(frame) || !Number.isInteger(file) || !Number.isInteger(depth)) throw new NotARecording();
+  };
+  const lineOf = (token: unknown): number => {
+    if (typeof token !== "number" || !(token > 0)) throw new NotARecording();
+    return token;
+  };
+
+  function readControl(token: unknown[], steps: Step[]): void {
     const [kind, ...rest] = token;
-    if (kind === "f") [frame, file, depth] = rest.map(Number) as [number, number, number];
-    else if (kind === "d") columns.set(Number(rest[0]), { scope: rest[1] === 0 ? "global" : "frame", name: String(rest[2]) });
-    else if (kind === "k") need().call = String(rest[0]);
+    if (kind === "f") enterFrame(rest.slice(0, 3));
+    else if (kind === "c") {
+      if (step) step.calls = true;
+      enterFrame(rest.slice(0, 3));
+      begin(lineOf(rest[3]), steps).call = String(rest[4]);
+    } else if (kind === "r") {
+      enterFrame(rest.slice(0, 3));
+      begin(lineOf(rest[3]), steps).resumes = true;
+    } else if (kind === "d") columns.set(Number(rest[0]), { scope: rest[1] === 0 ? "global" : "frame", name: String(rest[2]) });
     else if (kind === "v") need().returned = present(rest[0]);
     else if (kind === "x") need().raised = { errorName: String(rest[0]), message: String(rest[1]) };
     else if (kind === "o") {
@@ -83,17 +103,12 @@ export function createRecordingReader(): RecordingReader {
     for (let at = 0; at < tokens.length; at++) {
       const token = tokens[at];
       if (typeof token === "number" && token > 0) {
-        step = { index: next++, line: token, file, frame, depth, writes: noWrites };
-        if (resumes) step.resumes = true;
-        resumes = false;
-        steps.push(step);
+        begin(token, steps);
       } else if (typeof token === "number" && token < 0 && at + 1 < tokens.length) {
         const column = columns.get(-token);
         if (!column) throw new NotARecording();
         addWrite({ scope: column.scope, owner: column.scope === "global" ? 0 : need().frame, path: [column.name], value: readValue(tokens[++at]) });
-      } else if (token === "c") need().calls = true;
-      else if (token === "r") resumes = true;
-      else if (Array.isArray(token)) readControl(token);
+      } else if (Array.isArray(token)) readControl(token, steps);
       else throw new NotARecording();
     }
     return steps;

@@ -62,7 +62,7 @@ test("objects, dictionaries, sets and tuples are written as a person writes them
 });
 
 test("a variable of a function has one column for all its calls", () => {
-  const table = buildTable(traceOf(["f", 1, 0, 1], 1, ["k", "fare"], ["d", 1, 1, "age"], -1, 3, ["f", 2, 0, 1], 1, ["k", "fare"], -1, 4));
+  const table = buildTable(traceOf(["c", 1, 0, 1, 1, "fare"], ["d", 1, 1, "age"], -1, 3, ["c", 2, 0, 1, 1, "fare"], -1, 4));
   expect(table.columns).toEqual([{ key: "fare.age", title: "age", scope: "function", functionName: "fare" }]);
   expect(table.rows.map((row) => row.cells["fare.age"])).toEqual(["3", "4"]);
 });

@@ -5,11 +5,11 @@ leaves in chunks, JSON lists that are one flat stream of tokens:
 
     n > 0           a step: line n in the current frame
     n < 0           a write to column -n by the last step that has no later write; the next token is its value
-    "c"             the last step calls student code (its own writes come with the step that resumes)
-    "r"             the next step resumes the line after a call
     ["f", frame, file, depth]   the next steps are in this frame
+    ["c", frame, file, depth, line, name]   the last step, if there is one, calls student code (its own writes come with the step
+                    that resumes); a step on the header line of the function of this name, in a frame of its own
+    ["r", frame, file, depth, line]         a step that resumes this line after a call
     ["d", column, scope, name]  column: scope 0 global, 1 local to the frame that writes
-    ["k", name]     the last step enters a function of this name
     ["v", value]    the last step returned a value that is not None
     ["x", name, message]        the last step raised
     ["o", object, path, value]  an element or field of an object changed; path [] is all of it
@@ -248,16 +248,15 @@ def start_recording(console, files, texts, step_limit, on_limit):
                         line = caller.f_lineno
                         if line is not None:
                             shown = resumed
-                            append(["f", resumed, caller_file, caller_depth])
-                            append("r")
-                            append(line)
+                            append(["r", resumed, caller_file, caller_depth, line])
                             count += 1
                             if count > stop_at:
                                 milestone()
             elif event == "exception":
                 problem = values.describe_problem(argument[1]) if isinstance(argument[1], BaseException) else [argument[0].__name__, str(argument[1])]
                 append(["x"] + problem)
-            return on_event
+            # This very function; by its own name it would hold itself, and with it the frame, until the collector comes by.
+            return frame.f_trace
 
         return on_event
 
@@ -272,8 +271,6 @@ def start_recording(console, files, texts, step_limit, on_limit):
         if file < 0:
             return None
         depth = len(stack)
-        if depth:
-            append("c")
         known_handler = handlers.get(frame) if entry[3] else None
         if known_handler is None:
             number = next_frame
@@ -286,14 +283,11 @@ def start_recording(console, files, texts, step_limit, on_limit):
             number, handler, known = known_handler
         stack.append((frame, number, file, depth))
         if number != 0:
-            if shown != number:
-                shown = number
-                append(["f", number, file, depth])
-            append(frame.f_lineno or code.co_firstlineno)
+            shown = number
+            append(["c", number, file, depth, frame.f_lineno or code.co_firstlineno, code.co_name])
             count += 1
             if count > stop_at:
                 milestone()
-            append(["k", code.co_name])
             # The parameters have their values; the body of a class, run like a function, has none yet.
             if code.co_flags & 1:
                 own_columns = columns[1]
