@@ -77,6 +77,14 @@ test("a try that does not mend is kept as a version, and the layer stays open; t
   expect((await whole(key)).layers).toHaveLength(2);
 });
 
+test("a version that shows no fault has nothing to mend: no layer is made up", async () => {
+  const key = await collect();
+  for (const text of steps) await mend(key, text);
+  expect(await mend(key, `${steps.at(-1)}print("more")\n`)).toMatchObject({ ok: true, result: "nothing to mend", version: null });
+  expect((await whole(key)).layers).toHaveLength(4);
+  expect((await whole(key)).verified_at).not.toBeNull();
+});
+
 test("going back to an earlier version opens its layer again; later layers are kept as former values", async () => {
   const key = await collect();
   for (const text of steps) await mend(key, text);

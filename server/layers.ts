@@ -164,6 +164,9 @@ export async function tryFix(services: Services, found: WholeCase, revision: num
   const before = versionOf(found, found.current_version);
   const hunks = findHunks(mainText(before), text);
   if (hunks.length === 0) return { ok: true, result: "no change", version: null, idle: [] };
+  const judgedBefore = await judgeVersion(services, found, before);
+  if (!openLayer(found) && judgedBefore.deciding.judgement.class === null && judgedBefore.notRun === null)
+    return { ok: true, result: "nothing to mend", version: null, idle: [] };
   const files: ProgramFiles = before.files.map((file, index) => (index === 0 ? { name: file.name, bytes: Buffer.from(text, "utf8") } : file));
   const version = await services.database.transaction(async (query) => {
     if (!(await takeRevision(query, found.key, revision))) return null;
@@ -172,7 +175,6 @@ export async function tryFix(services: Services, found: WholeCase, revision: num
   if (version === null) return { ok: false, message: stale.ok ? "" : stale.message };
   const fresh = await findCase(services.database, found.key);
   if (!fresh) return { ok: false, message: "The case is gone." };
-  const judgedBefore = await judgeVersion(services, fresh, before);
   const judged = await judgeVersion(services, fresh, versionOf(fresh, version));
   const open = openLayer(fresh);
   const verdictBefore = open?.verdict ?? keptVerdict(judgedBefore.deciding.judgement);

@@ -80,12 +80,14 @@ export async function action({ params, request }: Route.ActionArgs) {
         "not mended": "The same fault still shows. Your try is kept under Versions; go on editing, or keep it as one mended fault of several.",
         open: "The gate that failed passes now. What is still open is written beside the checks.",
         "no change": "Nothing was changed yet.",
+        "nothing to mend":
+          "No check shows a fault in this version, so there is nothing to mend. If you know of one, add a check that shows it, under Runs and checks.",
       } as const;
       const idle =
         tried.idle.length === 0
           ? ""
           : ` The change at line ${tried.idle.join(" and ")} is not needed for this fix: the smallest edit wins. Going back and leaving it out makes the fix cleaner.`;
-      return reply(tried.result !== "not mended" && tried.result !== "no change", words[tried.result] + idle);
+      return reply(!["not mended", "no change", "nothing to mend"].includes(tried.result), words[tried.result] + idle);
     }
     case "back": {
       const done = await goBackTo(services(), found, revision, key);

@@ -33,8 +33,9 @@ const largestBody = 12 * 1024 * 1024;
 export const refuseFloods: RequestHandler = (request, response, next) => {
   if (request.method === "GET" || request.method === "HEAD") return next();
   const length = Number(request.headers["content-length"] ?? Number.NaN);
-  if (request.headers["transfer-encoding"] !== undefined) response.status(411).type("text").send("Say how long this is.");
-  else if (length > largestBody) response.status(413).type("text").send("This is too large to be taken in.");
+  // What follows on a refused connection would be the rest of the body, so it is closed.
+  if (request.headers["transfer-encoding"] !== undefined) response.set("Connection", "close").status(411).type("text").send("Say how long this is.");
+  else if (length > largestBody) response.set("Connection", "close").status(413).type("text").send("This is too large to be taken in.");
   else next();
 };
 
