@@ -122,7 +122,7 @@ export type TriedFix =
   | { ok: false; message: string }
   | {
       ok: true;
-      result: "verified" | "next fault" | "not mended" | "no change" | "open";
+      result: "verified" | "next fault" | "not mended" | "no change" | "nothing to mend" | "open";
       version: string | null /** Changed places (1-based lines before) that the fix does not need. */;
       idle: number[];
     };
