@@ -5,7 +5,9 @@ const port = 4317;
 /** The real interface over the real server, database and translators; one server with fresh demo data for all files. */
 export default defineConfig({
   testDir: "e2e",
-  timeout: 90_000,
+  timeout: 120_000,
+  // A run may take its five seconds of wall time, and be recorded after that.
+  expect: { timeout: 20_000 },
   workers: 1,
   reporter: [["list"], ["json", { outputFile: ".reports/browser.json" }]],
   use: {

@@ -211,8 +211,8 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
             </p>
           )}
           <div>
-            <button type="submit" className="press press-main" disabled={navigation.state !== "idle"}>
-              {navigation.state === "submitting" ? "Taking it in…" : "Take it in and run it"}
+            <button type="submit" className="press press-main" disabled={navigation.state !== "idle" && navigation.formMethod === "POST"}>
+              {navigation.formMethod === "POST" ? (navigation.state === "loading" ? "Running it…" : "Taking it in…") : "Take it in and run it"}
             </button>
           </div>
           <details>
