@@ -12,7 +12,7 @@ type Task = { job: Job; resolve: (answer: JobAnswer) => void; reject: (reason: E
  * A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. One more than cores,
  * since a part of every run is waiting for the kernel to make and take down namespaces.
  */
-export function createPool(specification: SandboxSpecification, limits: Limits, size = Math.min(8, availableParallelism() + 1)): Pool {
+export function createPool(specification: SandboxSpecification, limits: Limits, size = Math.min(8, availableParallelism() + 2)): Pool {
   const tasks: Task[] = [];
   const idle: WarmWorker[] = [];
   const all = new Set<WarmWorker>();

@@ -235,11 +235,10 @@ def serve_one(request):
             break
     if soft and stopped == "none":
         stopped = "time"
-    if stopped == "none" and failure is None:
-        # The first process of the namespace is ending, and the kernel takes everything in it along.
-        os.waitpid(first, 0)
-    else:
+    if stopped != "none" or failure is not None:
         kill_all()
+    # Else the first process of the namespace is ending and the kernel takes everything in it along: the pipes below end when the last
+    # process is gone. The kernel then takes its time to put the namespace away; the answer need not wait for that (see main).
     for descriptor in (out_read, err_read):
         while True:
             data = os.read(descriptor, 65536)
@@ -306,6 +305,11 @@ def main():
         write_all(struct.pack("<I", len(answer)) + answer + struct.pack("<I", used))
         write_all(memoryview(block)[:used].tobytes())
         block.close()
+        try:
+            while True:
+                os.waitpid(-1, 0)
+        except ChildProcessError:
+            pass
 
 
 if __name__ == "__main__":
