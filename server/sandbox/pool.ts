@@ -9,7 +9,7 @@ export type Pool = { run: (job: Job) => Promise<JobAnswer>; version: () => Promi
 type Task = { job: Job; resolve: (answer: JobAnswer) => void; reject: (reason: Error) => void; attempts: number };
 
 /**
- * A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. One more than cores,
+ * A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. Two more than cores,
  * since a part of every run is waiting for the kernel to make and take down namespaces.
  */
 export function createPool(specification: SandboxSpecification, limits: Limits, size = Math.min(8, availableParallelism() + 2)): Pool {
