@@ -1,5 +1,11 @@
 import { defineConfig } from "vitest/config";
 
 export default defineConfig({
-  test: { include: ["{core,server,cli,demo,app,tools}/**/*.test.ts"], testTimeout: 60_000, hookTimeout: 60_000, maxWorkers: 2 },
+  test: {
+    setupFiles: ["tools/generated-runs.ts"],
+    include: ["{core,server,cli,demo,app,tools}/**/*.test.ts"],
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+    maxWorkers: 2,
+  },
 });

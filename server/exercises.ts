@@ -4,7 +4,6 @@ import { markedColumns, type TraceTask } from "../core/exercises/tasks/traceTabl
 import { findHunks, type Hunk } from "../core/fixes/hunks.ts";
 
 import { consoleText, type Outcome } from "../core/outcome/outcome.ts";
-import { lineTexts } from "../core/source/lines.ts";
 import { buildTable } from "../core/trace/table.ts";
 import { compareOutput } from "../core/verdict/compareOutput.ts";
 import { languageOf, versionOf } from "./casework.ts";
@@ -209,9 +208,4 @@ export async function traceTask(
     rows,
     given,
   };
-}
-
-/** The lines of the program that a student is shown. */
-export function shownLines(content: ExerciseContent): string[] {
-  return lineTexts(content.program);
 }

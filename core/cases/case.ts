@@ -1,7 +1,6 @@
 import { z } from "zod";
 
 export const faultClassSchema = z.enum(["syntax", "runtime", "logic"]);
-export const checkKindSchema = z.enum(["normal", "boundary", "erroneous"]);
 
 /** A line of a file of a version, counted from 1. */
 export const linePlaceSchema = z.object({ file: z.string(), line: z.number().int().positive() });

@@ -51,7 +51,6 @@ export const outcomeSchema = z.object({
   console: z.array(consolePieceSchema),
   /** True when the program asked for more input than there was. */
   inputRanOut: z.boolean(),
-  /** Lines (1-based) of the program that are known to have run because they printed or read. */
   milliseconds: z.number(),
   translator: z.string(),
 });
