@@ -1,3 +1,5 @@
+import { findLanguage } from "../languages/languages.ts";
+import { tokensByLine } from "../languages/lexical.ts";
 import { lineTexts } from "../source/lines.ts";
 import type { ExerciseContent } from "./exercise.ts";
 import { traceTaskSchema } from "./tasks/traceTable.ts";
@@ -21,8 +23,10 @@ export function levelOf(content: ExerciseContent): Level {
   add(apart > 0 ? 1 : 0, "a message that names another line than the faulty one");
   const lines = lineTexts(content.program).filter((line) => line.trim() !== "").length;
   add(lines > 30 ? 2 : lines > 12 ? 1 : 0, `${lines} lines of program`);
-  add(/^\s*(?:while|for)\b/m.test(content.program) ? 1 : 0, "a loop");
-  add(/^\s*(?:def|function|class)\b/m.test(content.program) ? 1 : 0, "functions");
+  const language = findLanguage(content.language);
+  const codeLines = [...tokensByLine(language?.tokens(content.program) ?? []).values()];
+  add(codeLines.some((line) => line.some((token) => token.kind === "keyword" && language?.loopWords.has(token.text.toLowerCase()))) ? 1 : 0, "a loop");
+  add(codeLines.filter((line) => language?.definesFunction(line)).length > (language?.mainIsFunction ? 1 : 0) ? 1 : 0, "functions");
   const longestTable = Math.max(0, ...content.tasks.map((task) => traceTaskSchema.safeParse(task)).map((task) => (task.success ? task.data.rows.length : 0)));
   add(longestTable > 15 ? 1 : 0, `a trace table of ${longestTable} rows`);
   const points = reasons.reduce((sum, reason) => sum + reason.points, 0);

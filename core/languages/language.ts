@@ -22,6 +22,28 @@ export type LoopCondition = {
   comparison?: { left: string; operator: "<" | "<=" | ">" | ">="; right: string };
 };
 
+/** How a language goes about a program, in words for people; shown on the page of languages. */
+export type LanguageProfile = {
+  /** What happens between text and result, in order. */
+  stages: readonly string[];
+  /** What marks a block, what ends a statement. */
+  blocks: string;
+  statementEnd: string;
+  /** True if names that differ in letter case only are different names. */
+  caseSensitive: boolean;
+  /** Position of the first element. */
+  firstIndex: 0 | 1 | "declared";
+  /** What a variable holds before it is given a value. */
+  unsetValue: string;
+  /** Dividing whole numbers; joining text and numbers; how input arrives. */
+  integerDivision: string;
+  input: string;
+  /** Options that change what is found, as asked for here. */
+  strictness: string;
+  /** Where the fault usually lies from the reported line, by the way this translator reads. */
+  usualDistance: string;
+};
+
 /** What the rest of the program asks about a language. Nothing outside a language's folder tests its id. */
 export type Language = {
   id: string;
@@ -32,14 +54,17 @@ export type Language = {
   lineComment: string;
   /** "run": an unknown name shows only when its line is reached; "translation": the program does not start. */
   namesCheckedAt: "run" | "translation";
-  /** True where a wrong indentation is a fault of grammar. */
-  indentationIsGrammar: boolean;
+  profile: LanguageProfile;
   tokens: (text: string) => Token[];
   /**
    * Reads the error output of the language's tools. `program` (the text of each file by name) helps to place columns.
    * Returns nothing for text that is not recognised; never guesses.
    */
   readMessages: (output: string, program?: Readonly<Record<string, string>>) => Diagnostic[];
+  /** "form" for a refusal because of grammar, "meaning" for one because of a name, a type, a missing entry point or the like. */
+  kindOfRefusal: (diagnostic: Diagnostic) => "form" | "meaning";
+  /** The name that a message says is not known, or null. */
+  unknownName: (diagnostic: Diagnostic) => string | null;
   /** Plain-language meaning of a message, or null. */
   meaning: (diagnostic: Diagnostic) => string | null;
   /** The names given a value on a line, and the names that it uses, in order; for leads and for judging loops. */
@@ -47,10 +72,22 @@ export type Language = {
   usedNames: (lineTokens: readonly Token[]) => string[];
   /** For a line that heads a conditional loop: its condition; else null. */
   loopCondition: (lineTokens: readonly Token[]) => LoopCondition | null;
+  /** Lines (1-based) of the block that the line `header` opens, without the header. */
+  blockLines: (program: string, header: number) => number[];
+  /** Words that head a decision or a loop; words that head a loop; whether a line begins a function. */
+  decisionWords: ReadonlySet<string>;
+  loopWords: ReadonlySet<string>;
+  definesFunction: (lineTokens: readonly Token[]) => boolean;
+  /** True where every program has a function that it starts in. */
+  mainIsFunction?: boolean;
+  /** Words in a loop whose state a recording does not show (iterators, generators). */
+  unseenWords: ReadonlySet<string>;
   /** Functions that neither read, nor draw on chance or the clock, nor change anything but what they print. */
   quietFunctions: ReadonlySet<string>;
   /** Words that leave a loop from inside. */
   loopExits: readonly string[];
   /** Words that belong to the language or its library, never a person's name. */
   ownWords: ReadonlySet<string>;
+  /** Signs that a text is in this language, each with its weight; used to notice a program handed in under another language's name. */
+  signs: ReadonlyArray<{ pattern: RegExp; weight: number; words: string }>;
 };

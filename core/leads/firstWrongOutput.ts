@@ -38,8 +38,7 @@ export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, 
   // Decisions that were taken on the way: a wrong comparison sends the run the wrong way without a trace of its own.
   const ran = new Set(before.map((step) => step.line));
   for (const [line, tokens] of codeLines) {
-    const first = tokens[0]?.text;
-    if ((first === "if" || first === "elif" || first === "while") && ran.has(line))
+    if (tokens.slice(0, 3).some((token) => token.kind === "keyword" && language.decisionWords.has(token.text)) && ran.has(line))
       leads.push({ line, why: "A decision taken on the way to the wrong output.", weight: 65 });
   }
   return leads;

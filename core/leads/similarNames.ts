@@ -15,9 +15,8 @@ export function areSimilar(one: string, other: string): boolean {
 
 /** An unknown name that looks like a known one: the spelling may be wrong here or there. */
 export const similarNames: LeadRule = ({ verdict, codeLines, language }) => {
-  const unknown = /name '([^']+)'|variable '([^']+)'/.exec(verdict.diagnostic?.message ?? "");
-  const name = unknown?.[1] ?? unknown?.[2];
-  if (!name || verdict.class !== "runtime") return [];
+  const name = verdict.diagnostic ? language.unknownName(verdict.diagnostic) : null;
+  if (!name || (verdict.class !== "runtime" && verdict.class !== "syntax")) return [];
   return [...codeLines.entries()].flatMap(([line, tokens]) =>
     language
       .assignedNames(tokens)

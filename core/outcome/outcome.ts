@@ -41,6 +41,21 @@ export const diagnosticSchema = z.object({
 });
 export type Diagnostic = z.infer<typeof diagnosticSchema>;
 
+/** A file that a run made, changed or took away in its folder. `text` is its beginning, `size` its true size in bytes. */
+export const effectSchema = z.object({ name: z.string(), change: z.enum(["new", "changed", "gone"]), size: z.number(), text: z.string() });
+export type Effect = z.infer<typeof effectSchema>;
+
+/**
+ * The place of a crash that gave no line, found by a debugger in a second run: 1-based lines, innermost frame of the student's own first,
+ * with the values there. `unprinted` is text that the program had handed over for printing and that was lost with its buffer.
+ */
+export const foundSchema = z.object({
+  frames: z.array(stackFrameSchema),
+  values: z.array(z.object({ name: z.string(), text: z.string() })),
+  unprinted: z.string(),
+});
+export type Found = z.infer<typeof foundSchema>;
+
 /** What a check, a run or a trace of a program gave. `started` is null where nothing was run (check only). */
 export const outcomeSchema = z.object({
   started: z.boolean().nullable(),
@@ -49,6 +64,10 @@ export const outcomeSchema = z.object({
   exit: z.object({ code: z.number().int(), signal: z.number().int() }),
   diagnostics: z.array(diagnosticSchema),
   console: z.array(consolePieceSchema),
+  /** Files that the run left behind; every run starts without them. */
+  effects: z.array(effectSchema).default([]),
+  /** Where a debugger found the program when it was killed by a signal: found by us, not told by the tool. */
+  found: foundSchema.optional(),
   /** True when the program asked for more input than there was. */
   inputRanOut: z.boolean(),
   milliseconds: z.number(),

@@ -11,6 +11,7 @@ const outcome: Trace["outcome"] = {
   exit: { code: 0, signal: 0 },
   diagnostics: [],
   console: [],
+  effects: [],
   inputRanOut: false,
   milliseconds: 1,
   translator: "CPython",

@@ -1,5 +1,5 @@
-import type { Language, LoopCondition, Token } from "../languages/language.ts";
-import { lineTexts } from "../source/lines.ts";
+import type { Language, LoopCondition } from "../languages/language.ts";
+import { tokensByLine } from "../languages/lexical.ts";
 import { createObjectStore } from "../trace/table.ts";
 import type { Step, Trace } from "../trace/trace.ts";
 
@@ -10,26 +10,6 @@ export type EndlessFinding = { ground: "condition never changes" | "moves away" 
 const leastPasses = 50;
 /** Passes whose states are compared with one another. */
 const comparedPasses = 1000;
-
-function byLine(tokens: readonly Token[]): Map<number, Token[]> {
-  const lines = new Map<number, Token[]>();
-  for (const token of tokens) if (token.kind !== "comment") lines.set(token.line, [...(lines.get(token.line) ?? []), token]);
-  return lines;
-}
-
-/** Lines of the block that a header opens: those indented deeper, up to the next line that is not. */
-function bodyLines(text: readonly string[], header: number): number[] {
-  const indentation = (line: string) => line.length - line.trimStart().length;
-  const own = indentation(text[header - 1] ?? "");
-  const body: number[] = [];
-  for (let line = header + 1; line <= text.length; line++) {
-    const content = text[line - 1] ?? "";
-    if (content.trim() === "") continue;
-    if (indentation(content) <= own) break;
-    body.push(line);
-  }
-  return body;
-}
 
 /** The value that a name or number of a condition has, as a number; NaN if it is none. */
 function numberOf(side: string, values: ReadonlyMap<string, string>): number {
@@ -106,8 +86,7 @@ function repeatedPass(states: ReadonlyArray<ReadonlyMap<string, string>>): [numb
  * A limit alone is never a ground. Returns null where nothing can be said.
  */
 export function findEndlessLoop(language: Language, program: string, trace: Trace): EndlessFinding | null {
-  const text = lineTexts(program);
-  const tokens = byLine(language.tokens(program));
+  const tokens = tokensByLine(language.tokens(program));
   const passes = new Map<number, number>();
   for (const step of trace.steps) if (step.file === 0) passes.set(step.line, (passes.get(step.line) ?? 0) + 1);
   const last = trace.steps.at(-1);
@@ -117,7 +96,7 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
     const condition = language.loopCondition(lineTokens);
     const count = passes.get(header) ?? 0;
     if (!condition || count < leastPasses) continue;
-    const body = bodyLines(text, header);
+    const body = language.blockLines(program, header);
     if (!body.includes(last.line) && last.line !== header) continue;
     const bodyTokens = body.flatMap((line) => tokens.get(line) ?? []);
     const leaves = bodyTokens.some((token) => language.loopExits.includes(token.text));
@@ -146,7 +125,7 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
     const round = [...lineTokens, ...bodyTokens];
     const unseen =
       round.some((token, index) => round[index + 1]?.text === "(" && token.kind === "name" && !language.quietFunctions.has(token.text)) ||
-      bodyTokens.some((token) => ["for", "yield", "with", "import", "lambda"].includes(token.text));
+      bodyTokens.some((token) => language.unseenWords.has(token.text));
     const repeated = unseen ? null : repeatedPass(states);
     if (repeated)
       return {

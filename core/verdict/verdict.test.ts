@@ -10,6 +10,7 @@ const ended: Outcome = {
   exit: { code: 0, signal: 0 },
   diagnostics: [],
   console: [],
+  effects: [],
   inputRanOut: false,
   milliseconds: 3,
   translator: "CPython 3.11",

@@ -66,15 +66,6 @@ function message(diagnostic: Diagnostic): string {
   return diagnostic.errorName ? `${diagnostic.errorName}${diagnostic.message ? `: ${diagnostic.message}` : ""}` : diagnostic.message;
 }
 
-const formNames = new Set(["SyntaxError", "IndentationError", "TabError"]);
-
-/** "form" for a fault of grammar, "meaning" for a refusal because of a name, type or the like. */
-function kindOf(diagnostic: Diagnostic | undefined, language: Language): "form" | "meaning" {
-  if (!diagnostic) return "form";
-  if (language.namesCheckedAt === "run") return "form";
-  return formNames.has(diagnostic.errorName ?? "") ? "form" : "meaning";
-}
-
 function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evidence[]; comparison: OutputComparison | null } {
   const evidence: Evidence[] = [];
   const add = (gate: GateNumber, speaks: Evidence["speaks"], text: string, line?: number) =>
@@ -234,7 +225,7 @@ export function suggestVerdict(observations: Observations): Verdict {
   return {
     gates,
     class: faultClass,
-    kind: faultClass === "syntax" ? kindOf(diagnostic ?? undefined, language) : null,
+    kind: faultClass === "syntax" ? (diagnostic ? language.kindOfRefusal(diagnostic) : "form") : null,
     symptom: decided ? symptoms[decided.gate] : gates.every((gate) => gate.passes) ? "no fault shown" : "not decided",
     reasons,
     reportedLine: diagnostic && (decided?.gate === 1 || decided?.gate === 2) ? (diagnostic.line ?? null) : null,

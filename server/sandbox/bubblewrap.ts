@@ -6,7 +6,7 @@ import { join } from "node:path";
 const unprivilegedUser = 64_001;
 
 /** Folders of the host that hold translators and their libraries; all read-only inside. */
-const systemFolders = ["/usr", "/lib", "/lib64", "/bin", "/etc/alternatives", "/etc/ld.so.cache"];
+const systemFolders = ["/usr", "/lib", "/lib64", "/bin", "/etc/alternatives", "/etc/ld.so.cache", "/etc/mono", "/etc/java-17-openjdk"];
 
 /** A running sandbox. */
 export type SandboxProcess = ChildProcess;
@@ -14,10 +14,11 @@ export type SandboxProcess = ChildProcess;
 export type SandboxSpecification = {
   /** Program and arguments, by their path inside the sandbox. */
   command: readonly string[];
-  /** A folder of the product whose files are copied in, and where they appear inside. */
-  runnerFolder: string;
-  runnerInside: string;
+  /** Folders of the product whose files are copied in, and where they appear inside. */
+  runners: ReadonlyArray<{ folder: string; inside: string }>;
   environment: Readonly<Record<string, string>>;
+  /** Memory that the control group allows beyond a program's own limit; 192 MiB if not given. */
+  overheadBytes?: number;
 };
 
 /** The path of bubblewrap on this machine, or null. */
@@ -31,9 +32,13 @@ export function findBubblewrap(): string | null {
  * the folder the product lies in. Descriptors 0 and 1 are pipes to the caller, 2 collects complaints.
  */
 export function startInSandbox(bubblewrap: string, specification: SandboxSpecification): SandboxProcess {
-  const files = readdirSync(specification.runnerFolder).filter((name) => name.endsWith(".py"));
-  const descriptors = files.map((name) => openSync(join(specification.runnerFolder, name), "r"));
-  const copies = files.flatMap((name, index) => ["--ro-bind-data", String(index + 3), `${specification.runnerInside}/${name}`]);
+  const files = specification.runners.flatMap(({ folder, inside }) =>
+    readdirSync(folder, { withFileTypes: true })
+      .filter((entry) => entry.isFile())
+      .map((entry) => ({ from: join(folder, entry.name), to: `${inside}/${entry.name}` })),
+  );
+  const descriptors = files.map((file) => openSync(file.from, "r"));
+  const copies = files.flatMap((file, index) => ["--ro-bind-data", String(index + 3), file.to]);
   const environment = Object.entries(specification.environment).flatMap(([name, value]) => ["--setenv", name, value]);
   const folders = systemFolders.filter((folder) => existsSync(folder)).flatMap((folder) => ["--ro-bind", folder, folder]);
   const root = process.getuid?.() === 0;

@@ -1,26 +1,25 @@
 import { availableParallelism } from "node:os";
-import type { Limits } from "../../core/outcome/outcome.ts";
-import type { SandboxSpecification } from "./bubblewrap.ts";
-import { type Job, type JobAnswer, startWarmWorker, type WarmWorker } from "./warmWorker.ts";
+import type { Job, JobAnswer, Worker } from "./warmWorker.ts";
 
-/** Warm workers of one language with a queue before them. */
-export type Pool = { run: (job: Job) => Promise<JobAnswer>; version: () => Promise<string>; close: () => Promise<void>; waiting: () => number };
-
-type Task = { job: Job; resolve: (answer: JobAnswer) => void; reject: (reason: Error) => void; attempts: number };
+/** Workers of one kind with a queue before them. */
+export type PoolOf<Job, Answer> = { run: (job: Job) => Promise<Answer>; version: () => Promise<string>; close: () => Promise<void>; waiting: () => number };
+/** Workers that run programs. */
+export type Pool = PoolOf<Job, JobAnswer>;
 
 /**
  * A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. Two more than cores,
  * since a part of every run is waiting for the kernel to make and take down namespaces.
  */
-export function createPool(specification: SandboxSpecification, limits: Limits, size = Math.min(8, availableParallelism() + 2)): Pool {
+export function createPool<Job, Answer>(startWorker: () => Worker<Job, Answer>, size = Math.min(8, availableParallelism() + 2)): PoolOf<Job, Answer> {
+  type Task = { job: Job; resolve: (answer: Answer) => void; reject: (reason: Error) => void; attempts: number };
   const tasks: Task[] = [];
-  const idle: WarmWorker[] = [];
-  const all = new Set<WarmWorker>();
+  const idle: Worker<Job, Answer>[] = [];
+  const all = new Set<Worker<Job, Answer>>();
   let closed = false;
   let version: Promise<string> | undefined;
 
-  function start(): WarmWorker {
-    const worker = startWarmWorker(specification, limits);
+  function start(): Worker<Job, Answer> {
+    const worker = startWorker();
     all.add(worker);
     version ??= worker.version;
     worker.version.catch(() => {
@@ -34,7 +33,7 @@ export function createPool(specification: SandboxSpecification, limits: Limits, 
     return worker;
   }
 
-  async function serve(worker: WarmWorker, task: Task): Promise<void> {
+  async function serve(worker: Worker<Job, Answer>, task: Task): Promise<void> {
     try {
       task.resolve(await worker.run(task.job));
       if (all.has(worker)) idle.push(worker);

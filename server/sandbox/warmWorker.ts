@@ -3,8 +3,31 @@ import type { Limits, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { findBubblewrap, type SandboxProcess, type SandboxSpecification, startInSandbox } from "./bubblewrap.ts";
 import { confine } from "./controlGroup.ts";
 
-/** What a warm worker is asked: translate only, run, or run and record. */
-export type Job = { mode: "check" | "run" | "trace"; files: ProgramFiles; input: Uint8Array; limits: Limits };
+/**
+ * How a program is built and run by commands (program and arguments, by their path inside the sandbox). `run` null: build only.
+ * `terminal`: the program sees a terminal, so its language's library flushes what it prints as it would for a person.
+ * `recording`: the program is run by a recorder, which writes to descriptor 9 (runners/sandbox/bent_nail_sandbox/commands.py).
+ */
+export type Commands = {
+  build: ReadonlyArray<readonly string[]>;
+  run: readonly string[] | null;
+  environment: Readonly<Record<string, string>>;
+  terminal: boolean;
+  recording: boolean;
+  buildLimits: { cpuSeconds: number; wallSeconds: number; memoryBytes: number; fileBytes?: number };
+};
+
+/**
+ * What a worker is asked: translate only, run, or run and record; by `commands`, or by the worker's own warm interpreter.
+ * `boundAddresses` false: the address space is not limited, only the pages in use. `overheadBytes`: memory of the language's own machine.
+ */
+export type Job = {
+  mode: "check" | "run" | "trace";
+  files: ProgramFiles;
+  input: Uint8Array;
+  limits: Limits & { boundAddresses?: boolean; overheadBytes?: number };
+  commands?: Commands;
+};
 
 const answerHeadSchema = z.object({
   stopped: z.enum(["none", "time", "memory", "output"]),
@@ -13,6 +36,7 @@ const answerHeadSchema = z.object({
   peakMemory: z.number(),
   peakProcesses: z.number(),
   failure: z.string().nullable(),
+  building: z.boolean(),
   signal: z.number().optional(),
   exit: z.number().optional(),
 });
@@ -20,14 +44,15 @@ const answerHeadSchema = z.object({
 export type JobAnswer = z.infer<typeof answerHeadSchema> & { block: Buffer };
 
 /** A sandbox that stays up and serves one job after another. `run` rejects if the sandbox itself broke; then start another. */
-export type WarmWorker = { run: (job: Job) => Promise<JobAnswer>; version: Promise<string>; stop: () => void; exited: Promise<void> };
+export type WarmWorker = Worker<Job, JobAnswer>;
+export type Worker<Task, Answer> = { run: (task: Task) => Promise<Answer>; version: Promise<string>; stop: () => void; exited: Promise<void> };
 
 const readySchema = z.object({ ready: z.literal(true), version: z.string() });
 /** Time that a sandbox may take beyond a job's own limit before it counts as broken, in milliseconds. */
 const grace = 5000;
 
 type Waiting = { resolve: (message: Message) => void; reject: (reason: Error) => void };
-type Message = { head: unknown; body: Buffer };
+export type Message = { head: unknown; body: Buffer };
 
 /** Splits the worker's output into messages: u32 length, JSON head, u32 length, body (little endian). */
 function readMessages(child: SandboxProcess, deliver: (message: Message) => void): void {
@@ -60,12 +85,21 @@ function readMessages(child: SandboxProcess, deliver: (message: Message) => void
   });
 }
 
-/** Starts a warm worker. Throws if bubblewrap is missing. */
-export function startWarmWorker(specification: SandboxSpecification, limits: Limits): WarmWorker {
+/** A process in the sandbox that answers one framed message after another. `ask` rejects if it broke or took too long; then it is gone. */
+export type Servant = {
+  ask: (head: unknown, body: Buffer, milliseconds: number) => Promise<Message>;
+  version: Promise<string>;
+  stop: () => void;
+  exited: Promise<void>;
+};
+
+/** Starts a servant. Throws if bubblewrap is missing. */
+export function startServant(specification: SandboxSpecification, limits: Limits): Servant {
   const bubblewrap = findBubblewrap();
   if (!bubblewrap) throw new Error("bubblewrap is not installed");
   const child = startInSandbox(bubblewrap, specification);
-  const group = child.pid === undefined ? null : confine(child.pid, limits.memoryBytes + 192 * 1024 * 1024, limits.processes + 16);
+  const group =
+    child.pid === undefined ? null : confine(child.pid, limits.memoryBytes + (specification.overheadBytes ?? 192 * 1024 * 1024), limits.processes + 16);
   const queue: Waiting[] = [];
   let complaint = "";
   child.stderr?.on("data", (part: Buffer) => {
@@ -85,37 +119,49 @@ export function startWarmWorker(specification: SandboxSpecification, limits: Lim
   const next = () => new Promise<Message>((resolve, reject) => queue.push({ resolve, reject }));
   const version = next().then((message) => readySchema.parse(message.head).version);
   version.catch(() => undefined);
-
   return {
     version,
     exited,
     stop: () => {
       child.kill("SIGKILL");
     },
-    run: async (job) => {
-      const head = Buffer.from(
-        JSON.stringify({
-          id: 1,
-          mode: job.mode,
-          main: job.files[0]?.name ?? "",
-          files: job.files.map((file) => [file.name, file.bytes.length]),
-          limits: job.limits,
-          seed: 0,
-        }),
-      );
-      const body = Buffer.concat([...job.files.map((file) => file.bytes), job.input]);
+    ask: async (head, body, milliseconds) => {
+      const headBytes = Buffer.from(JSON.stringify(head));
       const lengths = [Buffer.alloc(4), Buffer.alloc(4)] as const;
-      lengths[0].writeUInt32LE(head.length);
+      lengths[0].writeUInt32LE(headBytes.length);
       lengths[1].writeUInt32LE(body.length);
       const answer = next();
-      child.stdin?.write(Buffer.concat([lengths[0], head, lengths[1], body]));
-      const watchdog = setTimeout(() => child.kill("SIGKILL"), job.limits.wallSeconds * 1000 + grace);
+      child.stdin?.write(Buffer.concat([lengths[0], headBytes, lengths[1], body]));
+      const watchdog = setTimeout(() => child.kill("SIGKILL"), milliseconds);
       try {
-        const message = await answer;
-        return { ...answerHeadSchema.parse(message.head), block: message.body };
+        return await answer;
       } finally {
         clearTimeout(watchdog);
       }
+    },
+  };
+}
+
+/** Starts a worker that runs programs. Throws if bubblewrap is missing. */
+export function startWarmWorker(specification: SandboxSpecification, limits: Limits): WarmWorker {
+  const servant = startServant(specification, limits);
+  return {
+    version: servant.version,
+    exited: servant.exited,
+    stop: servant.stop,
+    run: async (job) => {
+      const head = {
+        id: 1,
+        mode: job.mode,
+        main: job.files[0]?.name ?? "",
+        files: job.files.map((file) => [file.name, file.bytes.length]),
+        limits: job.limits,
+        seed: 0,
+        ...(job.commands ? { commands: job.commands } : {}),
+      };
+      const body = Buffer.concat([...job.files.map((file) => file.bytes), job.input]);
+      const message = await servant.ask(head, body, (job.limits.wallSeconds + (job.commands?.buildLimits.wallSeconds ?? 0)) * 1000 + grace);
+      return { ...answerHeadSchema.parse(message.head), block: message.body };
     },
   };
 }

@@ -1,5 +1,6 @@
 import { existsSync } from "node:fs";
 import { join } from "node:path";
+import { z } from "zod";
 import { python as language } from "../../core/languages/python/python.ts";
 import type { Diagnostic, Outcome, RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
@@ -7,32 +8,46 @@ import { readLimits } from "../limits.ts";
 import { productFolder } from "../productFolder.ts";
 import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
-import type { Job, JobAnswer } from "../sandbox/warmWorker.ts";
-import { type Block, readBlock } from "./readBlock.ts";
+import { type Job, type JobAnswer, startWarmWorker } from "../sandbox/warmWorker.ts";
+import { type Block as AnyBlock, readBlock } from "./readBlock.ts";
 import type { Toolchain } from "./toolchain.ts";
+
+/** What the warm interpreter tells at the end of a run (runners/python/bent_nail_runner/program.py). */
+export const pythonResultSchema = z.object({
+  started: z.boolean().nullable(),
+  stoppedBy: z.enum(["none", "fault", "memory", "output", "steps"]),
+  exit: z.number().int(),
+  crash: z.string(),
+  errorName: z.string(),
+  problems: z.array(z.object({ severity: z.enum(["error", "warning"]), file: z.string(), line: z.number().optional(), text: z.string() })),
+  ranOut: z.boolean(),
+  steps: z.number(),
+});
+type Block = AnyBlock<z.infer<typeof pythonResultSchema>>;
 
 /** System interpreters in the order they are tried; only system folders are visible inside the sandbox. */
 const interpreters = ["/usr/bin/python3", "/usr/local/bin/python3"];
 
 function createPythonPool(interpreter: string): Pool {
-  return createPool(
-    {
-      command: [interpreter, "-B", "-s", "-m", "bent_nail_runner.host"],
-      runnerFolder: join(productFolder, "runners/python/bent_nail_runner"),
-      runnerInside: "/runner/bent_nail_runner",
-      environment: {
-        PATH: "/usr/bin:/bin",
-        LANG: "C.UTF-8",
-        LC_ALL: "C.UTF-8",
-        TZ: "UTC",
-        PYTHONHASHSEED: "0",
-        PYTHONPATH: "/runner",
-        PYTHONDONTWRITEBYTECODE: "1",
-        HOME: "/tmp",
-      },
+  const specification = {
+    command: [interpreter, "-B", "-s", "-m", "bent_nail_sandbox.host", "bent_nail_runner.program"],
+    runners: [
+      { folder: join(productFolder, "runners/sandbox/bent_nail_sandbox"), inside: "/runner/bent_nail_sandbox" },
+      { folder: join(productFolder, "runners/python/bent_nail_runner"), inside: "/runner/bent_nail_runner" },
+    ],
+    environment: {
+      PATH: "/usr/bin:/bin",
+      LANG: "C.UTF-8",
+      LC_ALL: "C.UTF-8",
+      TZ: "UTC",
+      PYTHONHASHSEED: "0",
+      PYTHONPATH: "/runner",
+      PYTHONDONTWRITEBYTECODE: "1",
+      HOME: "/tmp",
     },
-    readLimits(),
-  );
+  };
+  const limits = readLimits();
+  return createPool(() => startWarmWorker(specification, limits));
 }
 
 function diagnosticsOf(block: Block, request: RunRequest): Diagnostic[] {
@@ -80,6 +95,7 @@ function outcomeOf(mode: Job["mode"], answer: JobAnswer, block: Block, request: 
     exit: { code: answer.exit ?? result?.exit ?? -1, signal },
     diagnostics: diagnosticsOf(block, request),
     console: block.console,
+    effects: block.effects,
     inputRanOut: result?.ranOut ?? false,
     milliseconds: answer.milliseconds,
     translator,
@@ -108,7 +124,7 @@ export function createPythonToolchain(): Toolchain {
   async function perform(mode: Job["mode"], request: RunRequest): Promise<{ block: Block; outcome: Outcome }> {
     const answer = await getPool().run({ mode, files: request.files, input: Buffer.from(request.input, "utf8"), limits: request.limits });
     if (answer.failure) throw new Error(`The sandbox could not be set up: ${answer.failure}`);
-    const block = readBlock(answer.block, answer.raw);
+    const block = readBlock(answer.block, answer.raw, pythonResultSchema);
     return { block, outcome: outcomeOf(mode, answer, block, request, await getPool().version()) };
   }
 

@@ -1,20 +1,12 @@
 import { z } from "zod";
-import type { ConsolePiece } from "../../core/outcome/outcome.ts";
+import type { ConsolePiece, Effect } from "../../core/outcome/outcome.ts";
 import { createRecordingReader } from "../../core/trace/readRecording.ts";
 import type { Step } from "../../core/trace/trace.ts";
 
-const resultSchema = z.object({
-  started: z.boolean().nullable(),
-  stoppedBy: z.enum(["none", "fault", "memory", "output", "steps"]),
-  exit: z.number().int(),
-  crash: z.string(),
-  errorName: z.string(),
-  problems: z.array(z.object({ severity: z.enum(["error", "warning"]), file: z.string(), line: z.number().optional(), text: z.string() })),
-  ranOut: z.boolean(),
-  steps: z.number(),
-});
-export type RunnerResult = z.infer<typeof resultSchema>;
-export type Block = { console: ConsolePiece[]; steps: Step[]; result: RunnerResult | null; damaged: boolean };
+const effectsSchema = z.array(z.object({ name: z.string(), change: z.enum(["new", "changed", "gone"]), size: z.number(), content: z.string() }));
+
+/** What a run left in its block. `messages` is what translators said, `result` what the runner told at its end (null if it could not). */
+export type Block<Result> = { console: ConsolePiece[]; steps: Step[]; messages: string; effects: Effect[]; result: Result | null; damaged: boolean };
 export type RawOutput = ReadonlyArray<readonly ["O" | "E", number, string]>;
 
 const frameHeader = 13;
@@ -23,15 +15,17 @@ const kinds = { O: "out", E: "err", I: "in" } as const;
 type Stretch = { kind: ConsolePiece["kind"]; line: number; step: number; bytes: Uint8Array[] };
 
 /**
- * Takes the runner's memory block apart (layout: runners/python/bent_nail_runner/console.py). A program may have scribbled
+ * Takes the runner's memory block apart (layout: runners/sandbox/bent_nail_sandbox/block.py). A program may have scribbled
  * over it, so nothing is trusted: reading stops at the first frame that does not fit, and `damaged` says so.
  * `raw` is output that went past the language's streams, each with the block's length when it was read.
  */
-export function readBlock(block: Buffer, raw: RawOutput): Block {
+export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z.ZodType<Result>): Block<Result> {
   const stretches: Stretch[] = [];
   const steps: Step[] = [];
   const recording = createRecordingReader();
-  let result: RunnerResult | null = null;
+  const messages: Uint8Array[] = [];
+  let effects: Effect[] = [];
+  let result: Result | null = null;
   let damaged = false;
   let at = 4;
   let rawAt = 0;
@@ -51,7 +45,7 @@ export function readBlock(block: Buffer, raw: RawOutput): Block {
     const step = block.readUInt32LE(at + 5);
     const length = block.readUInt32LE(at + 9);
     const end = at + frameHeader + length;
-    if (end > block.length || !"OEITR".includes(kind)) {
+    if (end > block.length || !"OEIMTFR".includes(kind)) {
       damaged = true;
       break;
     }
@@ -65,13 +59,26 @@ export function readBlock(block: Buffer, raw: RawOutput): Block {
       const parsed = resultSchema.safeParse(parseJson(bytes.toString("utf8")));
       if (parsed.success) result = parsed.data;
       else damaged = true;
+    } else if (kind === "M") {
+      messages.push(bytes);
+    } else if (kind === "F") {
+      const parsed = effectsSchema.safeParse(parseJson(bytes.toString("utf8")));
+      if (parsed.success)
+        effects = parsed.data.map(({ name, change, size, content }) => ({ name, change, size, text: Buffer.from(content, "base64").toString("utf8") }));
     } else {
       add(kinds[kind as keyof typeof kinds], line, step, bytes);
     }
     at = end;
   }
   addRaw(Number.MAX_SAFE_INTEGER);
-  return { console: stretches.map(toPiece), steps: withConsole(steps, stretches), result, damaged };
+  return {
+    console: stretches.map(toPiece),
+    steps: withConsole(steps, stretches),
+    messages: Buffer.concat(messages).toString("utf8"),
+    effects,
+    result,
+    damaged,
+  };
 }
 
 function parseJson(text: string): unknown {

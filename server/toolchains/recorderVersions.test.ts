@@ -5,6 +5,7 @@ import { expect, test } from "vitest";
 import { buildTable } from "../../core/trace/table.ts";
 import type { Trace } from "../../core/trace/trace.ts";
 import { productFolder } from "../productFolder.ts";
+import { pythonResultSchema } from "./python.ts";
 import { readBlock } from "./readBlock.ts";
 
 /** Every CPython 3 of this machine, by the usual places of system and side-by-side installations. */
@@ -66,9 +67,9 @@ del boat
 
 const driver = `
 import mmap, sys
-sys.path.insert(0, sys.argv[1])
+sys.path[0:0] = sys.argv[1:3]
 from bent_nail_runner.program import run
-source = sys.argv[2].encode()
+source = sys.argv[3].encode()
 block = mmap.mmap(-1, 8 << 20)
 kept = sys.stdout, sys.stderr, sys.stdin
 run({"mode": "trace", "main": "p.py", "files": {"p.py": source}, "order": ["p.py"], "folder": "/nowhere", "input": b"", "outputLimit": 1000, "stepLimit": 2000, "seed": 0}, block)
@@ -84,14 +85,15 @@ const outcome: Trace["outcome"] = {
   exit: { code: 0, signal: 0 },
   diagnostics: [],
   console: [],
+  effects: [],
   inputRanOut: false,
   milliseconds: 1,
   translator: "",
 };
 
 function rowsOf(interpreter: string): string[] {
-  const block = execFileSync(interpreter, ["-B", "-c", driver, join(productFolder, "runners/python"), program]);
-  const { steps, result, damaged } = readBlock(block, []);
+  const block = execFileSync(interpreter, ["-B", "-c", driver, join(productFolder, "runners/python"), join(productFolder, "runners/sandbox"), program]);
+  const { steps, result, damaged } = readBlock(block, [], pythonResultSchema);
   expect([result?.stoppedBy, damaged]).toEqual(["none", false]);
   return buildTable({ outcome, files: ["p.py"], steps }, { rows: "change" }).rows.map(
     (row) => `${row.line} ${JSON.stringify(row.cells)}${row.raised ? ` ${row.raised}` : ""}`,

@@ -1,3 +1,4 @@
+import { lineTexts } from "../../source/lines.ts";
 import type { Language, LoopCondition, Token } from "../language.ts";
 import { meaningOfMessage } from "./meanings.ts";
 import { readPythonMessages } from "./messages.ts";
@@ -32,6 +33,21 @@ function assignedNames(line: readonly Token[]): string[] {
   return [...new Set(names)];
 }
 
+/** Lines of the block that a header opens: those indented deeper, up to the next line that is not. */
+function indentedLines(program: string, header: number): number[] {
+  const text = lineTexts(program);
+  const indentation = (line: string) => line.length - line.trimStart().length;
+  const own = indentation(text[header - 1] ?? "");
+  const body: number[] = [];
+  for (let line = header + 1; line <= text.length; line++) {
+    const content = text[line - 1] ?? "";
+    if (content.trim() === "") continue;
+    if (indentation(content) <= own) break;
+    body.push(line);
+  }
+  return body;
+}
+
 const orders = new Set(["<", "<=", ">", ">="]);
 
 function isOrder(text: string | undefined): text is "<" | "<=" | ">" | ">=" {
@@ -60,14 +76,42 @@ export const python: Language = {
   mainName: "program.py",
   lineComment: "#",
   namesCheckedAt: "run",
-  indentationIsGrammar: true,
+  profile: {
+    stages: ["the whole text is read", "then it runs from top to bottom, a line at a time"],
+    blocks: "indentation",
+    statementEnd: "the end of the line",
+    caseSensitive: true,
+    firstIndex: 0,
+    unsetValue: "none: using it stops the program (NameError)",
+    integerDivision: "/ gives a decimal number, // rounds down",
+    input: "input() gives text; int() or float() makes a number of it",
+    strictness: "warnings of the reader are shown",
+    usualDistance: "on the reported line or the one above; an unclosed bracket is reported where it was opened",
+  },
   tokens: pythonTokens,
   readMessages: readPythonMessages,
+  kindOfRefusal: () => "form",
+  unknownName: (diagnostic) => /name '([^']+)'|variable '([^']+)'/.exec(diagnostic.message)?.slice(1).find(Boolean) ?? null,
   meaning: meaningOfMessage,
   assignedNames,
   usedNames: (line) => [...new Set(line.filter((token, index) => token.kind === "name" && line[index - 1]?.text !== ".").map((token) => token.text))],
   loopCondition,
+  blockLines: indentedLines,
+  decisionWords: new Set(["if", "elif", "while"]),
+  loopWords: new Set(["while", "for"]),
+  definesFunction: (line) => line[0]?.text === "def" || line[0]?.text === "class",
+  unseenWords: new Set(["for", "yield", "with", "import", "lambda"]),
   quietFunctions: new Set("print len abs min max sum round int float str bool range append".split(" ")),
   loopExits: ["break", "return", "raise", "exit", "quit", "_exit"],
   ownWords: new Set([...keywords, ...pythonWords]),
+  signs: [
+    {
+      pattern: /^\s*(?:def\s+\w+\s*\(.*\)|(?:if|elif|while|for|else|try|except|class)\b[^;{}]*):\s*(?:#.*)?$/m,
+      weight: 3,
+      words: "lines that end in a colon and open a block",
+    },
+    { pattern: /^\s*(?:from\s+\w+\s+)?import\s+\w+\s*$/m, weight: 2, words: "import without a semicolon" },
+    { pattern: /\bprint\s*\([^;]*\)\s*$/m, weight: 2, words: "print(...)" },
+    { pattern: /\b(?:elif|None|True|False|input\()/, weight: 1, words: "words of Python" },
+  ],
 };

@@ -1,22 +1,8 @@
-"""The console as the student would have seen it, written into a block of memory.
-
-The block survives the program: whoever holds it can read what was printed even if the program was
-killed, closed its own standard output or left by os._exit. Layout, little endian:
-
-    bytes 0-3   length in use, counting these four bytes
-    then frames: kind (1 byte), line (u32, 0 = unknown), step (u32, 0 = none, else index + 1),
-                 length (u32), that many bytes
-
-Kinds: O out, E err, I in (a line of input the program was given), T a chunk of the trace (JSON),
-R the result (JSON).
-"""
+"""The streams of a Python program that runs inside the runner's own process, written into the block (see bent_nail_sandbox.block)."""
 import io
-import struct
 import sys
 
-HEADER = struct.Struct("<cIII")
-LENGTH = struct.Struct("<I")
-RESULT_ROOM = 1 << 20
+from bent_nail_sandbox.block import append_frame, start_block
 
 
 class OutputFull(BaseException):
@@ -31,19 +17,11 @@ class Console:
         self.files = files
         self.count_steps = lambda: 0
         self.on_full = None
-        LENGTH.pack_into(block, 0, 4)
+        start_block(block)
 
     def append(self, kind, data, line=0):
-        """Adds one frame and returns True, or False if the block is full. The end is kept free for the result."""
-        block = self.block
-        used = LENGTH.unpack_from(block, 0)[0]
-        end = used + HEADER.size + len(data)
-        if end > len(block) - (0 if kind == b"R" else RESULT_ROOM):
-            return False
-        HEADER.pack_into(block, used, kind, line, self.count_steps(), len(data))
-        block[used + HEADER.size:end] = data
-        LENGTH.pack_into(block, 0, end)
-        return True
+        """Adds one frame and returns True, or False if the block is full."""
+        return append_frame(self.block, kind, data, line, self.count_steps())
 
     def write(self, kind, data):
         """Output of the program: kept up to the limit, then the run is over."""

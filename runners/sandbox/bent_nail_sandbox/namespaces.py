@@ -44,6 +44,7 @@ def mount_private(file_bytes):
     must(libc.mount(b"tmpfs", b"/dev/shm", b"tmpfs", MOUNT_FLAGS, b"size=1m,nr_inodes=64"), "mount shm")
     os.mkdir("/tmp/case", 0o700)
     must(libc.mount(b"/tmp/case", FOLDER.encode(), None, 4096, None), "bind case")
+    must(libc.mount(b"devpts", b"/dev/pts", b"devpts", 2 | 8, b"newinstance,ptmxmode=0666,mode=600"), "mount pts")
     put("/proc/sys/user/max_user_namespaces", "0")
 
 
@@ -53,7 +54,8 @@ def drop_rights(limits):
     libc.prctl(47, 4, 0, 0, 0)  # and no capability is handed on
     header = struct.pack("=Ii", 0x20080522, 0)
     must(libc.capset(header, bytes(24)), "capset")
-    space = limits["memoryBytes"] + limits["blockBytes"] + (200 << 20)
+    # A virtual machine reserves far more addresses than it uses; there memory is counted by its pages alone.
+    space = limits["memoryBytes"] + limits["blockBytes"] + (200 << 20) if limits.get("boundAddresses", True) else resource.RLIM_INFINITY
     for kind, value in ((resource.RLIMIT_AS, space), (resource.RLIMIT_CORE, 0), (resource.RLIMIT_FSIZE, limits["fileBytes"]),
                         (resource.RLIMIT_NOFILE, 256), (resource.RLIMIT_NPROC, limits["processes"]),
                         (resource.RLIMIT_CPU, int(limits["cpuSeconds"]) + 2)):

@@ -1,9 +1,10 @@
-"""The warm interpreter: started once inside bubblewrap, it forks for every check, run and trace.
+"""The host of all runs: started once inside bubblewrap, it forks for every check, run and trace.
 
 Reads requests from descriptor 0 and writes answers to descriptor 1, both as
     u32 length of a JSON head, the head, u32 length of a body, the body.
 The body of a request is the case's files one after another, then the typed input; the body of an answer
-is the used part of the console's memory block (see console.py).
+is the used part of the run's memory block (see block.py). A request either has `commands` (see commands.py), or its program
+is run inside the fork itself by the module named on the command line, which stays loaded: a warm interpreter.
 
 Every fork lives in its own user, process, mount and ipc namespaces with a fresh /proc, /tmp, /dev/shm and case
 folder, has no rights and cannot make further namespaces. This process counts CPU time, memory and
@@ -11,6 +12,7 @@ processes over everything the fork started and kills it all when a limit is pass
 """
 import atexit  # noqa: F401  loaded once here, as are the other modules that every fork needs
 import gc
+import importlib
 import json
 import mmap
 import os
@@ -25,8 +27,10 @@ import ast  # noqa: F401
 import io  # noqa: F401
 import linecache  # noqa: F401
 
+from . import commands
+from .block import append_frame
+from .effects import effects
 from .namespaces import FOLDER, drop_rights, fork_into_namespaces, mount_private, put
-from .program import run
 
 BLOCK_BASE = 16 << 20
 POLL = 0.02
@@ -63,7 +67,7 @@ def be_the_program(request, block, out, err):
         except OSError:
             pass
         drop_rights(request["limits"])
-        code = run(request, block)
+        code = request["program"].run(request, block)
     except BaseException:
         os.write(2, traceback.format_exc().encode("utf-8", "replace"))
     finally:
@@ -74,6 +78,12 @@ def be_the_first(request, block, out, err, report):
     """Process 1 of the namespace: starts the program, collects orphans, tells how the program ended."""
     try:
         mount_private(request["limits"]["fileBytes"])
+        if "commands" in request:
+            os.chdir(FOLDER)
+            write_files(request["files"], request["order"])
+            commands.run_commands(request, block, report)
+            os.write(report, b"=0")
+            os._exit(0)
         student = os.fork()
         if student == 0:
             os.close(report)
@@ -83,7 +93,11 @@ def be_the_first(request, block, out, err, report):
         while True:
             pid, status = os.wait()
             if pid == student:
-                os.write(report, b"%d" % status)
+                try:
+                    append_frame(block, b"F", json.dumps(effects(FOLDER, request["files"])).encode())
+                except (struct.error, ValueError):
+                    pass  # the program has scribbled over the block
+                os.write(report, b"=%d" % status)
                 os._exit(0)
     except BaseException:
         os.write(report, b"!" + traceback.format_exc().encode("utf-8", "replace"))
@@ -157,6 +171,20 @@ def signal_program(number):
             pass
 
 
+def await_end(report_read):
+    """After a stop: the wait status that the first process reports within a second, or None."""
+    watch = select.poll()
+    watch.register(report_read, select.POLLIN)
+    until = time.monotonic() + 1
+    while watch.poll(max(0.0, (until - time.monotonic()) * 1000)):
+        data = os.read(report_read, 65536)
+        if not data:
+            return None
+        if b"=" in data:
+            return int(data.rpartition(b"=")[2])
+    return None
+
+
 def serve_one(request):
     """Runs one request in a fork. Returns (head of the answer, memory block)."""
     limits = request["limits"]
@@ -187,6 +215,12 @@ def serve_one(request):
     raw_bytes = 0
     status = None
     failure = None
+    by_commands = "commands" in request
+    # Building has its own limits; when it is over, the run begins with fresh ones.
+    building = by_commands and len(request["commands"]["build"]) > 0
+    phase_limits = {**limits, **request["commands"]["buildLimits"]} if building else limits
+    cpu_before = 0.0
+    phase_at = started_at
     soft = 0.0
     peak_memory = peak_processes = 0
     next_poll = started_at + POLL
@@ -199,10 +233,16 @@ def serve_one(request):
                     status = -1
                 continue
             if descriptor == report_read:
+                if data[:1] == b"+":
+                    building = False
+                    phase_limits = limits
+                    cpu_before = measure()[0]
+                    phase_at = time.monotonic()
+                    data = data[1:]
                 if data[:1] == b"!":
                     failure = data[1:].decode("utf-8", "replace")
-                else:
-                    status = int(data)
+                elif data[:1] == b"=":
+                    status = int(data[1:])
             else:
                 room = limits["outputBytes"] - raw_bytes
                 raw.append([kinds[descriptor], struct.unpack_from("<I", block, 0)[0], data[:room].hex()])
@@ -216,21 +256,26 @@ def serve_one(request):
             peak_memory = max(peak_memory, memory)
             peak_processes = max(peak_processes, processes - 1)
             if stopped == "none":
-                if memory > limits["memoryBytes"] + (24 << 20):
+                most = phase_limits["memoryBytes"] + limits.get("overheadBytes", 24 << 20)
+                if memory > most:
                     # The quick sum counts pages that forks share once for each; look closely before saying so.
                     shared_once = proportional_memory()
-                    if shared_once is None or shared_once > limits["memoryBytes"] + (24 << 20):
+                    if shared_once is None or shared_once > most:
                         stopped = "memory"
                 if stopped != "none":
                     pass
-                elif cpu > limits["cpuSeconds"] or now - started_at > limits["wallSeconds"]:
-                    if request["mode"] != "trace":
+                elif cpu - cpu_before > phase_limits["cpuSeconds"] or now - phase_at > phase_limits["wallSeconds"]:
+                    if request["mode"] != "trace" or by_commands:
                         stopped = "time"
                     elif not soft:
                         soft = now
                         signal_program(signal.SIGXCPU)
                     elif now - soft > 0.5:
                         stopped = "time"
+                if stopped != "none" and by_commands:
+                    # The first process of the namespace kills the program, and then tells what it had done so far.
+                    os.kill(first, signal.SIGUSR1)
+                    status = await_end(report_read)
         if stopped != "none":
             break
     if soft and stopped == "none":
@@ -251,7 +296,7 @@ def serve_one(request):
     for descriptor in kinds:
         os.close(descriptor)
     head = {"id": request["id"], "stopped": stopped, "raw": raw, "milliseconds": (time.monotonic() - started_at) * 1000,
-            "peakMemory": peak_memory, "peakProcesses": peak_processes, "failure": failure}
+            "peakMemory": peak_memory, "peakProcesses": peak_processes, "failure": failure, "building": building}
     if status is not None and status >= 0:
         head["signal"] = os.WTERMSIG(status) if os.WIFSIGNALED(status) else 0
         head["exit"] = os.WEXITSTATUS(status) if os.WIFEXITED(status) else 128 + head["signal"]
@@ -294,12 +339,13 @@ def read_request():
 
 def main():
     os.umask(0o077)
+    program = importlib.import_module(sys.argv[1]) if len(sys.argv) > 1 else None
     ready = json.dumps({"ready": True, "version": "CPython " + sys.version.split()[0]}).encode()
     write_all(struct.pack("<I", len(ready)) + ready + struct.pack("<I", 0))
     gc.collect()
     gc.freeze()
     while True:
-        head, block = serve_one(read_request())
+        head, block = serve_one({**read_request(), "program": program})
         used = min(struct.unpack_from("<I", block, 0)[0], len(block))
         answer = json.dumps(head).encode()
         write_all(struct.pack("<I", len(answer)) + answer + struct.pack("<I", used))

@@ -1,0 +1,87 @@
+import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
+import type { Language } from "../language.ts";
+import { createTokenizer } from "../lexical.ts";
+import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { meaningOfCSharpMessage } from "./meanings.ts";
+import { kindOfCSharpRefusal, readCSharpMessages } from "./messages.ts";
+import { csharpWords } from "./words.ts";
+
+/** Keywords of C# (ECMA-334, 6.4.4). */
+const keywords: ReadonlySet<string> = new Set(
+  (
+    "abstract as base bool break byte case catch char checked class const continue decimal default delegate do double else enum event explicit extern false finally fixed " +
+    "float for foreach goto if implicit in int interface internal is lock long namespace new null object operator out override params private protected public readonly ref " +
+    "return sbyte sealed short sizeof stackalloc static string struct switch this throw true try typeof uint ulong unchecked unsafe ushort using virtual void volatile while"
+  ).split(" "),
+);
+const typeWords: ReadonlySet<string> = new Set("bool byte char decimal double float int long object sbyte short string uint ulong ushort var void".split(" "));
+const rules: StatementRules = {
+  assignments: new Set(["=", "+=", "-=", "*=", "/=", "%=", "&=", "|=", "^=", "<<=", ">>=", "??="]),
+  memberSigns: new Set([".", "?."]),
+  typeWords,
+};
+const quietFunctions: ReadonlySet<string> = new Set("WriteLine Write Length Count Abs Max Min Sqrt Pow ToString Format".split(" "));
+
+const tokens = createTokenizer({
+  keywords,
+  name: /@?[\p{L}_][\p{L}\p{Nd}_]*/uy,
+  number: /(?:0[xX][\da-fA-F_]+|0[bB][01_]+|\d[\d_]*(?:\.\d[\d_]*)?(?:[eE][+-]?\d+)?|\.\d[\d_]*(?:[eE][+-]?\d+)?)[uUlLfFdDmM]*/y,
+  operator: /\?\?=|<<=|>>=|=>|\?\?|\?\.|->|::|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|[-+*/%&|^~!<>=?:;,.#]/y,
+  lineComment: /\/\//y,
+  blockComments: [{ open: "/*", close: "*/" }],
+  texts: [
+    { open: /(?:\$@|@\$|@)"/y, close: '"', escape: "double", lines: true },
+    { open: /\$?"/y, close: '"', escape: "\\" },
+    { open: /'/y, close: "'", escape: "\\" },
+  ],
+});
+
+/** C# as translated by the mono compiler. */
+export const csharp: Language = {
+  id: "csharp",
+  name: "C#",
+  extension: ".cs",
+  mainName: "Program.cs",
+  lineComment: "//",
+  namesCheckedAt: "translation",
+  profile: {
+    stages: ["the whole text is translated; names and types are checked", "then it runs, from Main on"],
+    blocks: "braces { }",
+    statementEnd: "a semicolon",
+    caseSensitive: true,
+    firstIndex: 0,
+    unsetValue: "a local must be given a value first, or the text is refused; a field holds 0, false or null",
+    integerDivision: "/ between whole numbers cuts off the fraction; dividing by a literal zero is refused",
+    input: "Console.ReadLine gives text; int.Parse makes a number of it",
+    strictness: "-warn:4: all warnings; lines in a crash only with debug information, which is asked for here",
+    usualDistance: "a missing semicolon is reported on the next sign, often on the next line; a missing brace at the end of the file",
+  },
+  tokens,
+  readMessages: readCSharpMessages,
+  kindOfRefusal: kindOfCSharpRefusal,
+  unknownName: (diagnostic) =>
+    /The name [`'](\w+)' does not exist|type or namespace name [`'](\w+)'|does not contain a definition for [`'](\w+)'/
+      .exec(diagnostic.message)
+      ?.slice(1)
+      .find(Boolean) ?? null,
+  meaning: meaningOfCSharpMessage,
+  assignedNames: (line) => assignedNames(line, rules),
+  usedNames: (line) => usedNames(line, rules),
+  loopCondition: (line) => braceLoopCondition(line, quietFunctions),
+  blockLines: (program, header) => braceBlockLines(tokens(program), header),
+  decisionWords: braceDecisions,
+  loopWords: braceLoops,
+  definesFunction: (line) =>
+    /^(?:public|private|protected|internal|static)$/.test(line[0]?.text ?? "") && line.some((token) => token.text === "(") && line.at(-1)?.text !== ";",
+  mainIsFunction: true,
+  unseenWords: new Set(["ReadLine", "ReadKey", "Read", "Random", "foreach", "yield"]),
+  quietFunctions,
+  loopExits: [...braceLoopExits, "Exit"],
+  ownWords: new Set([...keywords, ...csharpWords]),
+  signs: [
+    { pattern: /^\s*using\s+System[\w.]*\s*;/m, weight: 4, words: "using System" },
+    { pattern: /\bConsole\.(?:Write|Read)/, weight: 4, words: "Console.Write" },
+    { pattern: /\bstatic\s+(?:void|int)\s+Main\s*\(/, weight: 3, words: "static void Main" },
+    { pattern: /\bstring\b|\bbool\b/, weight: 1, words: "C#'s names of types" },
+  ],
+};

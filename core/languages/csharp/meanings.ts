@@ -1,0 +1,43 @@
+import { createMeanings } from "../meaning.ts";
+
+/** What messages of the C# compiler and unhandled exceptions say in plain words. */
+export const meaningOfCSharpMessage = createMeanings([
+  [/Unexpected symbol [`']end-of-file'/, "The text ended inside a block: a closing brace is missing somewhere above, perhaps far above."],
+  [
+    /Unexpected symbol [`']([^']+)'/,
+    "The reading stopped at “$1”. The slip is here or just before: often a semicolon, bracket or operator is missing on the line above.",
+  ],
+  [/; expected/, "A statement is not ended; the semicolon is missing before the sign that is named."],
+  [/Newline in constant/, "A text in quotes is not closed on its line."],
+  [/The name [`'](\w+)' does not exist/, "“$1” is not known here. It may be misspelt, declared in another block, or not declared."],
+  [/type or namespace name [`'](\w+)'/, "The type “$1” is not known. It may be misspelt, or a using line is missing."],
+  [/does not contain a definition for [`'](\w+)'/, "The class or object has nothing called “$1”. It may be misspelt; letter case counts."],
+  [/Cannot implicitly convert type [`']([^']+)' to [`']([^']+)'/, "A value of type $1 stands where $2 is needed."],
+  [
+    /Division by constant zero/,
+    "A number is divided by a literal zero; the translator refuses that. A zero from a variable would stop the program when it is reached.",
+  ],
+  [/Use of unassigned local variable/, "The variable may not have been given a value on every way to this line."],
+  [/not all code paths return a value/, "The method may end without returning a value."],
+  [/already contains a definition|already defined/, "The name is declared a second time in the same place."],
+  [/An object reference is required/, "Something that belongs to an object is used without an object."],
+  [/does not contain a static [`']Main'/, "It was translated, but there is no static Main to start in."],
+  [/is inaccessible due to its protection level/, "It is private to its class."],
+  [/Operator [`'].*' cannot be applied/, "The operator cannot work with values of these types."],
+  [/No overload for method|has some invalid arguments/, "The call gives other values than the method takes."],
+  [/is assigned but its value is never used|never used/, "Something is declared and never used; often a misspelt name elsewhere."],
+  [/Unreachable code/, "No way leads to this statement."],
+  [/IndexOutOfRangeException/, "A position was asked for that the array does not have. Positions start at 0, so the last one is the length less one."],
+  [/ArgumentOutOfRangeException/, "A position or value outside what is allowed was given."],
+  [/NullReferenceException/, "Something was asked of a variable that holds no object (null)."],
+  [/DivideByZeroException/, "A whole number was divided by zero. Ask where the zero came from."],
+  [/FormatException/, "A text was to be made into a number and does not look like one."],
+  [/ArgumentNullException/, "A value was needed and nothing (null) was given; often there was no more input."],
+  [/InvalidCastException/, "An object was taken for another type than its own."],
+  [/KeyNotFoundException/, "A key was looked up that the dictionary does not hold."],
+  [/OverflowException/, "A number is too large for its type."],
+  [/InvalidOperationException/, "The object cannot do this in its present state; often a list was changed while a loop was going through it."],
+  [/FileNotFoundException/, "A file was to be opened that is not there."],
+  [/StackOverflow/, "A method went on calling itself until there was no room left. Usually the case that ends it is missing or never reached."],
+  [/OutOfMemoryException/, "The program asked for more memory than it may have."],
+]);

@@ -1,0 +1,86 @@
+import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
+import type { Language } from "../language.ts";
+import { createTokenizer } from "../lexical.ts";
+import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { meaningOfJavaMessage } from "./meanings.ts";
+import { kindOfJavaRefusal, readJavaMessages } from "./messages.ts";
+import { javaWords } from "./words.ts";
+
+/** Keywords and literals of Java 17 (The Java Language Specification, 3.9 and 3.10). */
+const keywords: ReadonlySet<string> = new Set(
+  (
+    "abstract assert boolean break byte case catch char class const continue default do double else enum extends final finally float for goto if implements import " +
+    "instanceof int interface long native new package private protected public return short static strictfp super switch synchronized this throw throws transient try " +
+    "void volatile while true false null"
+  ).split(" "),
+);
+const typeWords: ReadonlySet<string> = new Set("boolean byte char double float int long short void var String".split(" "));
+const rules: StatementRules = {
+  assignments: new Set(["=", "+=", "-=", "*=", "/=", "%=", "&=", "|=", "^=", "<<=", ">>=", ">>>="]),
+  memberSigns: new Set(["."]),
+  typeWords,
+};
+const quietFunctions: ReadonlySet<string> = new Set(
+  "println print printf length size get charAt equals isEmpty abs max min sqrt format valueOf toString".split(" "),
+);
+
+const tokens = createTokenizer({
+  keywords,
+  name: /[\p{L}_$][\p{L}\p{Nd}_$]*/uy,
+  number: /(?:0[xX][\da-fA-F_]+|0[bB][01_]+|\d[\d_]*\.?[\d_]*(?:[eE][+-]?\d+)?|\.\d[\d_]*(?:[eE][+-]?\d+)?)[lLfFdD]?/y,
+  operator: />>>=|<<=|>>=|>>>|\.\.\.|->|::|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|[-+*/%&|^~!<>=?:;,.@]/y,
+  lineComment: /\/\//y,
+  blockComments: [{ open: "/*", close: "*/" }],
+  texts: [
+    { open: /"""/y, close: '"""', escape: "\\", lines: true },
+    { open: /"/y, close: '"', escape: "\\" },
+    { open: /'/y, close: "'", escape: "\\" },
+  ],
+});
+
+/** Java 17 as translated by javac. */
+export const java: Language = {
+  id: "java",
+  name: "Java",
+  extension: ".java",
+  mainName: "Main.java",
+  lineComment: "//",
+  namesCheckedAt: "translation",
+  profile: {
+    stages: ["the whole text is translated; names and types are checked", "then it runs, from main on"],
+    blocks: "braces { }",
+    statementEnd: "a semicolon",
+    caseSensitive: true,
+    firstIndex: 0,
+    unsetValue: "a local must be given a value first, or the text is refused; a field holds 0, false or null",
+    integerDivision: "/ between whole numbers cuts off the fraction",
+    input: "Scanner reads by kind; nextInt leaves the line's end in the input",
+    strictness: "-Xlint:all: warnings about raw types, fall-through and division by a literal zero",
+    usualDistance: "a missing semicolon is reported on its own line; a missing brace at the next method or at the end of the file",
+  },
+  tokens,
+  readMessages: readJavaMessages,
+  kindOfRefusal: kindOfJavaRefusal,
+  unknownName: (diagnostic) => /symbol: +(?:variable|method|class) (\w+)/.exec(diagnostic.message)?.[1] ?? null,
+  meaning: meaningOfJavaMessage,
+  assignedNames: (line) => assignedNames(line, rules),
+  usedNames: (line) => usedNames(line, rules),
+  loopCondition: (line) => braceLoopCondition(line, quietFunctions),
+  blockLines: (program, header) => braceBlockLines(tokens(program), header),
+  decisionWords: braceDecisions,
+  loopWords: braceLoops,
+  definesFunction: (line) =>
+    /^(?:public|private|protected|static)$/.test(line[0]?.text ?? "") && line.some((token) => token.text === "(") && line.at(-1)?.text !== ";",
+  mainIsFunction: true,
+  unseenWords: new Set(["next", "nextInt", "nextLine", "nextDouble", "hasNext", "Random"]),
+  quietFunctions,
+  loopExits: [...braceLoopExits, "System"],
+  ownWords: new Set([...keywords, ...javaWords]),
+  signs: [
+    { pattern: /\bpublic\s+static\s+void\s+main\s*\(/, weight: 4, words: "public static void main" },
+    { pattern: /\bSystem\.(?:out|in)\b/, weight: 4, words: "System.out" },
+    { pattern: /^\s*import\s+java[.\w*]+;/m, weight: 4, words: "import java…" },
+    { pattern: /\bpublic\s+class\b/, weight: 1, words: "public class" },
+    { pattern: /\bString\s*\[\s*\]|\bboolean\b/, weight: 1, words: "Java's names of types" },
+  ],
+};

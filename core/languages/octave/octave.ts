@@ -1,0 +1,123 @@
+import type { Language, LoopCondition, Token } from "../language.ts";
+import { tokensByLine } from "../lexical.ts";
+import { conditionOf } from "../statements.ts";
+import { meaningOfOctaveMessage } from "./meanings.ts";
+import { kindOfOctaveRefusal, readOctaveMessages } from "./messages.ts";
+import { octaveKeywords, octaveTokens } from "./tokens.ts";
+import { octaveWords } from "./words.ts";
+
+const assignments = new Set(["=", "+=", "-=", "*=", "/=", "^=", "|=", "&="]);
+const quietFunctions: ReadonlySet<string> = new Set(
+  "disp printf fprintf numel length size abs max min sum round floor ceil sqrt mod rem zeros ones isempty num2str mat2str".split(" "),
+);
+const ends = new Set(["end", "endif", "endwhile", "endfor", "endfunction", "endswitch", "end_try_catch", "end_unwind_protect", "until"]);
+const opens = new Set(["if", "while", "for", "function", "switch", "try", "unwind_protect", "do", "parfor"]);
+
+/** Names that get a value on a line: what stands before an assignment, [a, b] = too, loop counters, a function's results and parameters. */
+function assignedNames(line: readonly Token[]): string[] {
+  const names: string[] = [];
+  if (line[0]?.text === "function")
+    return line
+      .filter((token, index) => (token.kind === "name" && line[index + 1]?.text !== "=") || line[index + 1]?.text === "=")
+      .filter((token) => token.kind === "name")
+      .map((token) => token.text);
+  if (line[0]?.text === "for" || line[0]?.text === "parfor") {
+    const counter = line.find((token) => token.kind === "name");
+    if (counter) names.push(counter.text);
+  }
+  if (line[0]?.text === "global" || line[0]?.text === "persistent") return line.filter((token) => token.kind === "name").map((token) => token.text);
+  let depth = 0;
+  let start = 0;
+  for (const [index, token] of line.entries()) {
+    if (token.kind === "bracket") depth += "([{".includes(token.text) ? 1 : -1;
+    if (depth === 0 && (token.text === ";" || token.text === ",")) start = index + 1;
+    if (depth === 0 && token.kind === "operator" && (assignments.has(token.text) || token.text === "++" || token.text === "--")) {
+      const target = line.slice(start, index);
+      if (target[0]?.text === "[") {
+        let inner = 0;
+        for (const each of target) {
+          if (each.kind === "bracket") inner += "([{".includes(each.text) ? 1 : -1;
+          if (each.kind === "name" && inner === 1) names.push(each.text);
+        }
+      } else {
+        const first = target.find((each) => each.kind === "name");
+        if (first) names.push(first.text);
+      }
+      start = index + 1;
+    }
+  }
+  return [...new Set(names)];
+}
+
+function loopCondition(line: readonly Token[]): LoopCondition | null {
+  const first = line[0]?.text;
+  if (first !== "while" && first !== "until") return null;
+  const end = line.findIndex((token, index) => index > 0 && (token.text === ";" || token.text === ","));
+  return conditionOf(line.slice(1, end < 0 ? undefined : end), quietFunctions, first === "until");
+}
+
+function blockLines(program: string, header: number): number[] {
+  const lines = tokensByLine(octaveTokens(program));
+  const numbers = [...lines.keys()].sort((one, other) => one - other);
+  let depth = 0;
+  const body: number[] = [];
+  if (lines.get(header)?.[0]?.text === "until") {
+    for (const line of numbers.filter((each) => each < header).reverse()) {
+      body.unshift(line);
+      for (const token of lines.get(line) ?? []) if (token.kind === "keyword") depth += ends.has(token.text) ? 1 : opens.has(token.text) ? -1 : 0;
+      if (depth < 0) break;
+    }
+    return body;
+  }
+  for (const line of numbers.filter((each) => each >= header)) {
+    for (const token of lines.get(line) ?? []) if (token.kind === "keyword") depth += opens.has(token.text) ? 1 : ends.has(token.text) ? -1 : 0;
+    if (line > header) body.push(line);
+    if (depth <= 0) break;
+  }
+  return body;
+}
+
+/** GNU Octave, for the matrix language. */
+export const octave: Language = {
+  id: "octave",
+  name: "Octave",
+  extension: ".m",
+  mainName: "program.m",
+  lineComment: "%",
+  namesCheckedAt: "run",
+  profile: {
+    stages: ["the whole text is read", "then it runs from top to bottom, a statement at a time"],
+    blocks: "words such as if … end, for … end",
+    statementEnd: "the end of the line; a semicolon keeps the value from being shown",
+    caseSensitive: true,
+    firstIndex: 1,
+    unsetValue: "none: using it stops the program ('…' undefined)",
+    integerDivision: "numbers are decimal numbers unless made otherwise; / divides exactly",
+    input: "input() reads a value; input(…, 's') reads text",
+    strictness: "warnings are shown; every run starts with an empty workspace",
+    usualDistance: "on the reported line or above; a missing end is reported at the end of the file",
+  },
+  tokens: octaveTokens,
+  readMessages: readOctaveMessages,
+  kindOfRefusal: kindOfOctaveRefusal,
+  unknownName: (diagnostic) => /'([^']+)' undefined/.exec(diagnostic.message)?.[1] ?? null,
+  meaning: meaningOfOctaveMessage,
+  assignedNames,
+  usedNames: (line) => [...new Set(line.filter((token, index) => token.kind === "name" && line[index - 1]?.text !== ".").map((token) => token.text))],
+  loopCondition,
+  blockLines,
+  decisionWords: new Set(["if", "elseif", "while", "for", "switch", "until"]),
+  loopWords: new Set(["while", "for", "do", "parfor"]),
+  definesFunction: (line) => line[0]?.text === "function",
+  unseenWords: new Set(["input", "rand", "randi", "fgetl", "toc", "clock"]),
+  quietFunctions,
+  loopExits: ["break", "return", "error", "exit", "quit"],
+  ownWords: new Set([...octaveKeywords, ...octaveWords]),
+  signs: [
+    { pattern: /^\s*(?:endif|endwhile|endfor|endfunction)\b/m, weight: 4, words: "endif, endwhile, endfor" },
+    { pattern: /^\s*(?:for\s+\w+\s*=\s*[^:\n]+:[^\n]+|if\s[^:{]*|while\s[^:{]*)$[\s\S]*^\s*end\s*;?\s*$/m, weight: 3, words: "blocks that close with end" },
+    { pattern: /^\s*function\s+(?:\[?[\w,\s]*\]?\s*=\s*)?\w+\s*(?:\([^)]*\))?\s*$/m, weight: 3, words: "function lines" },
+    { pattern: /\b(?:disp|fprintf|numel|zeros|ones)\s*\(/, weight: 2, words: "disp, zeros or the like" },
+    { pattern: /^\s*\w+\s*=\s*\[[\d\s.,;]*\];?\s*$/m, weight: 1, words: "a matrix in brackets" },
+  ],
+};

@@ -1,0 +1,133 @@
+import type { Language, LoopCondition, Token } from "../language.ts";
+import { createTokenizer, tokensByLine } from "../lexical.ts";
+import { assignedNames, conditionOf, type StatementRules, usedNames } from "../statements.ts";
+import { meaningOfPascalMessage } from "./meanings.ts";
+import { kindOfPascalRefusal, readPascalMessages } from "./messages.ts";
+import { pascalWords } from "./words.ts";
+
+/** Reserved words of Object Pascal (Free Pascal Reference guide, 1.3). */
+const keywords: ReadonlySet<string> = new Set(
+  (
+    "and array as asm begin case class const constructor destructor div do downto else end except exports file finalization finally for function goto if implementation in " +
+    "inherited initialization inline interface is label library mod nil not object of on operator or out packed procedure program property raise record repeat resourcestring " +
+    "set shl shr string then threadvar to try type unit until uses var while with xor"
+  ).split(" "),
+);
+const rules: StatementRules = { assignments: new Set([":=", "+=", "-=", "*=", "/="]), memberSigns: new Set(["."]), typeWords: new Set(), anyCase: true };
+const quietFunctions: ReadonlySet<string> = new Set(
+  ["writeln", "write", "length", "abs", "sqr", "sqrt", "round", "trunc", "ord", "chr", "upcase", "inttostr"].flatMap((word) => [
+    word,
+    word[0]?.toUpperCase() + word.slice(1),
+  ]),
+);
+
+const tokens = createTokenizer({
+  keywords,
+  anyCase: true,
+  name: /&?[\p{L}_][\p{L}\p{Nd}_]*/uy,
+  number: /(?:\$[\da-fA-F]+|%[01]+|\d+(?:\.(?!\.)\d+)?(?:[eE][+-]?\d+)?)/y,
+  operator: /:=|\.\.|<>|<=|>=|><|\+=|-=|\*=|\/=|\*\*|[-+*/=<>@^:;,.#]/y,
+  lineComment: /\/\//y,
+  blockComments: [
+    { open: "{", close: "}" },
+    { open: "(*", close: "*)" },
+  ],
+  texts: [{ open: /'/y, close: "'", escape: "double" }],
+});
+
+const is = (token: Token | undefined, ...words: string[]) => token !== undefined && words.includes(token.text.toLowerCase());
+
+/** Names that get a value on a line: by :=, as a loop's counter, read in, or declared. */
+function pascalAssigned(line: readonly Token[]): string[] {
+  const names = assignedNames(line, rules);
+  const colon = line.findIndex((token) => token.text === ":");
+  if (colon > 0) for (const token of line.slice(0, colon)) if (token.kind === "name" && !is(line[0], "if", "while", "case")) names.push(token.text);
+  const reads = line.findIndex((token, index) => is(token, "read", "readln") && line[index + 1]?.text === "(");
+  if (reads >= 0) for (const token of line.slice(reads + 2)) if (token.kind === "name") names.push(token.text);
+  for (const [index, token] of line.entries())
+    if (is(token, "inc", "dec", "setlength") && line[index + 1]?.text === "(" && line[index + 2]?.kind === "name") names.push(line[index + 2]?.text ?? "");
+  return [...new Set(names)];
+}
+
+function pascalLoopCondition(line: readonly Token[]): LoopCondition | null {
+  const at = line.findIndex((token) => is(token, "while", "until"));
+  if (at < 0) return null;
+  const until = is(line[at], "until");
+  const end = line.findIndex((token, index) => index > at && (is(token, "do") || token.text === ";"));
+  const condition = line.slice(at + 1, end < 0 ? undefined : end);
+  // "until done" goes on while it does not hold; comparisons are turned round so that they say when the loop goes on.
+  return conditionOf(condition, quietFunctions, until);
+}
+
+/** Lines of the loop at `header`: from while to the end of its statement, or from until back to its repeat. */
+function pascalBlockLines(program: string, header: number): number[] {
+  const code = tokens(program).filter((token) => token.kind !== "comment");
+  const lines = [...tokensByLine(code).keys()];
+  const start = code.findIndex((token) => token.line === header && is(token, "while", "for", "repeat", "until"));
+  if (start < 0) return [];
+  if (is(code[start], "until")) {
+    let depth = 0;
+    for (let at = start; at >= 0; at--) {
+      if (is(code[at], "until")) depth += 1;
+      if (is(code[at], "repeat")) depth -= 1;
+      if (depth === 0) return lines.filter((line) => line >= (code[at]?.line ?? header) && line < header);
+    }
+    return [];
+  }
+  let depth = 0;
+  let opened = is(code[start], "repeat");
+  for (let at = start; at < code.length; at++) {
+    if (is(code[at], "begin", "case", "repeat", "try")) {
+      depth += 1;
+      opened = true;
+    }
+    if (is(code[at], "end", "until")) depth -= 1;
+    if ((opened && depth === 0) || (!opened && at > start && code[at]?.text === ";"))
+      return lines.filter((line) => line > header && line <= (code[at]?.line ?? header));
+  }
+  return lines.filter((line) => line > header);
+}
+
+/** Object Pascal as translated by Free Pascal. */
+export const pascal: Language = {
+  id: "pascal",
+  name: "Object Pascal",
+  extension: ".pas",
+  mainName: "program.pas",
+  lineComment: "//",
+  namesCheckedAt: "translation",
+  profile: {
+    stages: ["the whole text is translated; names and types are checked", "it is linked", "then it runs, from the last begin on"],
+    blocks: "begin and end",
+    statementEnd: "a semicolon between statements",
+    caseSensitive: false,
+    firstIndex: "declared",
+    unsetValue: "a global holds 0; a local holds whatever was in memory",
+    integerDivision: "div cuts off the fraction; / gives a decimal number",
+    input: "readln reads by the variable's type; letters for a number stop the program",
+    strictness: "warnings, notes and hints are asked for; range checks (-Cr) and overflow checks (-Co) are on only if the text asks for them",
+    usualDistance: "a missing semicolon is reported on the next line; a missing end at the end of the file",
+  },
+  tokens,
+  readMessages: readPascalMessages,
+  kindOfRefusal: kindOfPascalRefusal,
+  unknownName: (diagnostic) => /Identifier not found "([^"]+)"/.exec(diagnostic.message)?.[1] ?? null,
+  meaning: meaningOfPascalMessage,
+  assignedNames: pascalAssigned,
+  usedNames: (line) => usedNames(line, rules),
+  loopCondition: pascalLoopCondition,
+  blockLines: pascalBlockLines,
+  decisionWords: new Set(["if", "while", "for", "case", "until", "repeat", "else"]),
+  loopWords: new Set(["while", "for", "repeat"]),
+  definesFunction: (line) => is(line[0], "function", "procedure"),
+  unseenWords: new Set(["read", "readln", "random", "Random"]),
+  quietFunctions,
+  loopExits: ["break", "Break", "exit", "Exit", "halt", "Halt", "goto", "raise"],
+  ownWords: new Set([...keywords, ...pascalWords]),
+  signs: [
+    { pattern: /^\s*program\s+\w+\s*(?:\([^)]*\))?;/im, weight: 4, words: "program …;" },
+    { pattern: /\bbegin\b[\s\S]*\bend\s*[.;]/i, weight: 3, words: "begin and end" },
+    { pattern: /:=/, weight: 2, words: ":=" },
+    { pattern: /\bwriteln\s*\(/i, weight: 2, words: "writeln" },
+  ],
+};

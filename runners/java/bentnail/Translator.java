@@ -1,0 +1,160 @@
+package bentnail;
+
+import java.io.ByteArrayOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import javax.tools.FileObject;
+import javax.tools.ForwardingJavaFileManager;
+import javax.tools.JavaCompiler;
+import javax.tools.JavaFileManager;
+import javax.tools.JavaFileObject;
+import javax.tools.SimpleJavaFileObject;
+import javax.tools.StandardLocation;
+import javax.tools.ToolProvider;
+
+/**
+ * The Java translator, kept running. Reads framed requests from standard input and answers on standard output, each as u32 length of a
+ * head, the head, u32 length of a body, the body (little endian). Heads are plain text with one item a line.
+ *
+ * <p>Request head: "translate" or "record", then "name size" for each file; body: the files. Answer head: JSON {ok, main, text size,
+ * classes: [[name, size]]}; body: what the translator said, then the classes. Nothing of the program is run here.
+ */
+public final class Translator {
+  private static final JavaCompiler COMPILER = ToolProvider.getSystemJavaCompiler();
+
+  private Translator() {}
+
+  public static void main(String[] arguments) throws IOException {
+    DataInputStream in = new DataInputStream(System.in);
+    DataOutputStream out = new DataOutputStream(System.out);
+    System.setOut(System.err);
+    answer(out, "{\"ready\":true,\"version\":\"Java " + Runtime.version().toString().split("[+]")[0] + "\"}", new byte[0]);
+    while (true) {
+      byte[] head;
+      byte[] body;
+      try {
+        head = in.readNBytes(Integer.reverseBytes(in.readInt()));
+        body = in.readNBytes(Integer.reverseBytes(in.readInt()));
+      } catch (java.io.EOFException end) {
+        return;
+      }
+      serve(new String(head, StandardCharsets.UTF_8), body, out);
+    }
+  }
+
+  private static void answer(DataOutputStream out, String head, byte[] body) throws IOException {
+    byte[] headBytes = head.getBytes(StandardCharsets.UTF_8);
+    out.writeInt(Integer.reverseBytes(headBytes.length));
+    out.write(headBytes);
+    out.writeInt(Integer.reverseBytes(body.length));
+    out.write(body);
+    out.flush();
+  }
+
+  private static void serve(String head, byte[] body, DataOutputStream out) throws IOException {
+    String[] lines = Json.strings(head);
+    boolean record = lines[0].equals("record");
+    List<Source> sources = new ArrayList<>();
+    int at = 0;
+    for (int index = 1; index + 1 < lines.length; index += 2) {
+      int size = Integer.parseInt(lines[index + 1]);
+      String text = new String(body, at, size, StandardCharsets.UTF_8);
+      at += size;
+      sources.add(new Source(lines[index], text));
+    }
+    StringWriter said = new StringWriter();
+    Memory files = new Memory(COMPILER.getStandardFileManager(null, null, StandardCharsets.UTF_8));
+    List<String> options = List.of("-g", "-Xlint:all", "-proc:none", "-implicit:none", "-XDdev=false");
+    boolean translated;
+    try {
+      translated = COMPILER.getTask(said, files, null, options, null, sources).call();
+    } catch (Throwable failure) {
+      translated = false;
+      said.write("error: the translator gave up: " + failure + "\n");
+    }
+    ByteArrayOutputStream answerBody = new ByteArrayOutputStream();
+    byte[] text = said.toString().getBytes(StandardCharsets.UTF_8);
+    answerBody.write(text);
+    StringBuilder classes = new StringBuilder();
+    String main = translated ? MainClass.find(files.classes, sources.isEmpty() ? "" : sources.get(0).getName()) : "";
+    if (translated) {
+      Map<String, byte[]> made = record ? Instrument.all(files.classes, sources) : files.classes;
+      for (Map.Entry<String, byte[]> each : made.entrySet()) {
+        if (classes.length() > 0) classes.append(',');
+        classes.append('[').append(Json.quote(each.getKey() + ".class")).append(',').append(each.getValue().length).append(']');
+        answerBody.write(each.getValue());
+      }
+    }
+    answer(out, "{\"ok\":" + translated + ",\"main\":" + Json.quote(main) + ",\"text\":" + text.length + ",\"classes\":[" + classes + "]}", answerBody.toByteArray());
+  }
+
+  /** A file of the case. It may hold a public class of any name. */
+  static final class Source extends SimpleJavaFileObject {
+    private final String name;
+    final String text;
+
+    Source(String name, String text) {
+      super(URI.create("case:///" + name.replaceAll("[^\\w./-]", "_")), Kind.SOURCE);
+      this.name = name;
+      this.text = text;
+    }
+
+    @Override
+    public CharSequence getCharContent(boolean ignoreEncodingErrors) {
+      return text;
+    }
+
+    @Override
+    public String getName() {
+      return name;
+    }
+
+    @Override
+    public boolean isNameCompatible(String simpleName, Kind kind) {
+      return true;
+    }
+  }
+
+  /** Keeps the classes in memory, in the order in which they were made, by their name with slashes. */
+  private static final class Memory extends ForwardingJavaFileManager<JavaFileManager> {
+    final Map<String, byte[]> classes = new LinkedHashMap<>();
+
+    Memory(JavaFileManager manager) {
+      super(manager);
+    }
+
+    @Override
+    public JavaFileObject getJavaFileForOutput(Location location, String className, JavaFileObject.Kind kind, FileObject sibling) {
+      return new SimpleJavaFileObject(URI.create("made:///" + className.replace('.', '/').replaceAll("[^\\w./-]", "_")), kind) {
+        @Override
+        public ByteArrayOutputStream openOutputStream() {
+          return new ByteArrayOutputStream() {
+            @Override
+            public void close() {
+              classes.put(className.replace('.', '/'), toByteArray());
+            }
+          };
+        }
+      };
+    }
+
+    @Override
+    public Iterable<JavaFileObject> list(Location location, String packageName, java.util.Set<JavaFileObject.Kind> kinds, boolean recurse) throws IOException {
+      if (location == StandardLocation.CLASS_PATH) return List.of();
+      return super.list(location, packageName, kinds, recurse);
+    }
+  }
+
+  static UncheckedIOException failed(IOException problem) {
+    return new UncheckedIOException(problem);
+  }
+}

@@ -1,0 +1,249 @@
+"""Runs a program of any language by commands: first those that build it, then the program itself, at a terminal.
+
+This is process 1 of the job's namespace. The program and its children have no rights over it; it alone writes the block.
+"""
+import json
+import mmap
+import os
+import select
+import signal
+import socket
+import struct
+import traceback
+
+from . import notices
+from .block import append_frame, start_block
+from .effects import effects
+from .namespaces import FOLDER, drop_rights
+from .terminal import Keyboard, plain
+
+RECORDING = 9
+RECORDING_BYTES = 64 << 20
+RECORDING_HEADER = struct.Struct("<IIII")  # bytes in use with this header, current line, current step + 1, reserved
+MOST_MESSAGES = 512 << 10
+BUILD_FOLDER = "/tmp/build"
+
+
+def kill_everything():
+    """From process 1: everything else in the namespace."""
+    try:
+        os.kill(-1, signal.SIGKILL)
+    except OSError:
+        pass
+
+
+def start(argv, environment, limits, streams, keep=(), before=None):
+    """Starts a command in the case's folder without rights; returns its process number. `streams` become descriptors 0, 1 and 2."""
+    pid = os.fork()
+    if pid:
+        return pid
+    try:
+        signal.signal(signal.SIGUSR1, signal.SIG_DFL)
+        signal.signal(signal.SIGPIPE, signal.SIG_DFL)
+        os.setsid()
+        os.chdir(FOLDER)
+        for target, source in enumerate(streams):
+            os.dup2(source, target)
+        kept = sorted(set(keep))
+        low = 3
+        for descriptor in kept:
+            os.closerange(low, descriptor)
+            os.set_inheritable(descriptor, True)
+            low = descriptor + 1
+        os.closerange(low, 1024)
+        try:
+            with open("/proc/self/oom_score_adj", "w") as target:
+                target.write("1000")
+        except OSError:
+            pass
+        drop_rights(limits)
+        if before is not None:
+            before()
+        os.execve(argv[0], argv, environment)
+    except BaseException:
+        os.write(2, traceback.format_exc().encode("utf-8", "replace"))
+    finally:
+        os._exit(127)
+
+
+def build(argv, environment, limits, block):
+    """One command that translates. What it says goes to the block as it comes; returns its exit status as the shell counts it."""
+    nothing = os.open("/dev/null", os.O_RDWR)
+    reading, writing = os.pipe()
+    pid = start(argv, environment, limits, (nothing, writing, writing))
+    os.close(writing)
+    os.close(nothing)
+    said = 0
+    while True:
+        data = os.read(reading, 65536)
+        if not data:
+            break
+        if said < MOST_MESSAGES:
+            append_frame(block, b"M", data[:MOST_MESSAGES - said])
+        said += len(data)
+    os.close(reading)
+    return shell_status(wait_for(pid))
+
+
+def wait_for(pid):
+    while True:
+        ended, status = os.wait()
+        if ended == pid:
+            return status
+
+
+def shell_status(status):
+    return 128 + os.WTERMSIG(status) if os.WIFSIGNALED(status) else os.WEXITSTATUS(status)
+
+
+class Run:
+    """One run of the program, from its start to its end."""
+
+    def __init__(self, request, block):
+        self.block = block
+        self.limit = request["limits"]["outputBytes"]
+        self.printed = 0
+        self.stopped = "none"
+        self.keyboard = Keyboard(request["input"], request["commands"]["terminal"])
+        if request["commands"]["terminal"]:
+            self.out, self.out_slave = os.openpty()
+            plain(self.out_slave)
+        else:
+            self.out, self.out_slave = os.pipe()
+        self.err, self.err_slave = os.pipe()
+        os.set_blocking(self.out, False)
+        os.set_blocking(self.err, False)
+        self.stamps = {"O": (0, 0), "E": (0, 0)}
+        self.recording = None
+        if request["commands"]["recording"]:
+            memory = os.memfd_create("recording", 0)
+            os.ftruncate(memory, RECORDING_BYTES)
+            self.recording = mmap.mmap(memory, RECORDING_BYTES)
+            RECORDING_HEADER.pack_into(self.recording, 0, RECORDING_HEADER.size, 0, 0, 0)
+            os.dup2(memory, RECORDING)
+            os.close(memory)
+
+    def where(self):
+        """(line, step + 1) by the recorder's own count."""
+        return RECORDING_HEADER.unpack_from(self.recording, 0)[1:3] if self.recording is not None else (0, 0)
+
+    def emit(self, kind, data):
+        room = self.limit - self.printed
+        if room > 0:
+            append_frame(self.block, kind.encode(), data[:room], *self.stamps[kind])
+        self.printed += len(data)
+        if self.printed > self.limit and self.stopped == "none":
+            self.stopped = "output"
+            kill_everything()
+
+    def drain(self):
+        """Takes what was printed; errors first, since whatever was printed before an error was taken when its notice came."""
+        for kind, descriptor in (("E", self.err), ("O", self.out)):
+            while True:
+                try:
+                    data = os.read(descriptor, 65536)
+                except OSError:
+                    break
+                if not data:
+                    break
+                self.emit(kind, data)
+
+    def answer(self, listener):
+        """One notice: the program is about to read its input or to write."""
+        notice = notices.receive(listener)
+        if notice is None:
+            return
+        identity, call, descriptor = notice
+        self.drain()
+        if call == "read":
+            line, step = self.where()
+            given = self.keyboard.asked()
+            if given:
+                append_frame(self.block, b"I", given, line, step)
+        else:
+            self.stamps["O" if descriptor == 1 else "E"] = self.where()
+        notices.go_on(listener, identity)
+
+    def go(self, argv, environment, limits):
+        """Runs the program to its end. Returns its wait status."""
+        ours, theirs = socket.socketpair(socket.AF_UNIX, socket.SOCK_STREAM)
+        keep = [theirs.fileno()] + ([RECORDING] if self.recording is not None else [])
+        with_output = self.recording is not None
+
+        def before():
+            notices.install(with_output, theirs)
+            theirs.close()
+
+        pid = start(argv, environment, limits, (self.keyboard.reading, self.out_slave, self.err_slave), keep, before)
+        theirs.close()
+        if self.recording is not None:
+            os.close(RECORDING)
+        listener = notices.receive_listener(ours)
+        ours.close()
+        process = os.pidfd_open(pid)
+        watch = select.poll()
+        for descriptor in (listener, self.out, self.err, process):
+            watch.register(descriptor, select.POLLIN)
+        while True:
+            ready = dict(watch.poll())
+            if listener in ready:
+                if ready[listener] & select.POLLIN:
+                    self.answer(listener)
+                else:
+                    watch.unregister(listener)
+            if self.out in ready or self.err in ready:
+                self.drain()
+            if process in ready:
+                break
+        status = wait_for(pid)
+        self.drain()
+        kill_everything()
+        return status
+
+    def copy_recording(self):
+        """The recorder's chunks (u32 length, JSON) go to the block; nothing in them is trusted."""
+        recording = self.recording
+        used = min(RECORDING_HEADER.unpack_from(recording, 0)[0], len(recording))
+        at = RECORDING_HEADER.size
+        while at + 4 <= used:
+            size = struct.unpack_from("<I", recording, at)[0]
+            if size == 0 or at + 4 + size > used:
+                break
+            if not append_frame(self.block, b"T", recording[at + 4:at + 4 + size]):
+                break
+            at += 4 + size
+
+
+def run_commands(request, block, report):
+    """Builds and runs as `request["commands"]` says: {build: [argv], run: argv or None, environment, terminal, recording, buildLimits}."""
+    commands = request["commands"]
+    start_block(block)
+    # Numbers 0 to 2 are taken, so that no pipe gets one of them by chance and is lost when the program gets its streams.
+    while os.open("/dev/null", os.O_RDWR) < 2:
+        pass
+    result = {"built": [], "exit": None, "signal": 0, "ranOut": False, "stopped": "none"}
+
+    def stop(number, frame):
+        result["stopped"] = "limit"
+        kill_everything()
+
+    signal.signal(signal.SIGUSR1, stop)
+    os.mkdir(BUILD_FOLDER, 0o700)
+    for argv in commands["build"]:
+        status = build(argv, commands["environment"], {**request["limits"], **commands["buildLimits"]}, block)
+        result["built"].append(status)
+        if status != 0:
+            break
+    if commands["run"] is not None and all(status == 0 for status in result["built"]) and result["stopped"] == "none":
+        os.write(report, b"+")
+        run = Run(request, block)
+        status = run.go(commands["run"], commands["environment"], request["limits"])
+        result["signal"] = os.WTERMSIG(status) if os.WIFSIGNALED(status) else 0
+        result["exit"] = shell_status(status)
+        result["ranOut"] = run.keyboard.ran_out
+        if run.stopped != "none":
+            result["stopped"] = run.stopped
+        if run.recording is not None:
+            run.copy_recording()
+        append_frame(block, b"F", json.dumps(effects(FOLDER, request["files"])).encode())
+    append_frame(block, b"R", json.dumps(result).encode())

@@ -1,0 +1,72 @@
+"""The keyboard of a run: the typed input, given a line at a time when the program asks for it."""
+import fcntl
+import os
+import struct
+import termios
+
+MOST_IN_A_LINE = 4000  # what a terminal's line discipline holds is 4095
+WAITING = 0x541B  # FIONREAD
+
+
+def plain(descriptor):
+    """Line by line, no echo, nothing translated, no keys that stop or suspend; only Ctrl-D ends the input."""
+    settings = termios.tcgetattr(descriptor)
+    settings[0] = settings[1] = 0
+    settings[3] = termios.ICANON
+    for key in range(len(settings[6])):
+        settings[6][key] = b"\x00"
+    settings[6][termios.VEOF] = b"\x04"
+    settings[6][termios.VMIN] = b"\x01" if termios.VMIN != termios.VEOF else b"\x04"
+    termios.tcsetattr(descriptor, termios.TCSANOW, settings)
+
+
+class Keyboard:
+    """Typed input behind a terminal, or behind a pipe where a terminal could not carry it."""
+
+    def __init__(self, typed, terminal):
+        self.lines = typed.splitlines(True)
+        self.position = 0
+        self.ran_out = False
+        self.terminal = terminal and all(len(line) <= MOST_IN_A_LINE and b"\x04" not in line and b"\x00" not in line for line in self.lines)
+        if self.terminal:
+            self.master, self.slave = os.openpty()
+            plain(self.slave)
+            self.reading = self.slave
+            self.writing = self.master
+        else:
+            self.master = self.slave = -1
+            self.reading, self.writing = os.pipe()
+            os.set_blocking(self.writing, False)
+        self.rest = b""
+
+    def unread(self):
+        """Bytes that were given and not read yet."""
+        return struct.unpack("i", fcntl.ioctl(self.reading, WAITING, b"\0\0\0\0"))[0]
+
+    def asked(self):
+        """The program waits for input: gives the next line if all before is read. Returns what was given, or b""."""
+        if self.ran_out and not self.terminal:
+            return b""
+        if self.unread() > 0:
+            return b""
+        if self.rest:
+            self.push(self.rest)
+            return b""
+        if self.position >= len(self.lines):
+            self.ran_out = True
+            if self.terminal:
+                os.write(self.writing, b"\x04")
+            else:
+                os.close(self.writing)
+            return b""
+        line = self.lines[self.position]
+        self.position += 1
+        if self.terminal and not line.endswith(b"\n"):
+            os.write(self.writing, line + b"\x04")
+        else:
+            self.push(line)
+        return line
+
+    def push(self, data):
+        size = os.write(self.writing, data[:32768])
+        self.rest = data[size:]

@@ -1,0 +1,36 @@
+import { c as language } from "../../core/languages/c/c.ts";
+import type { RunRequest } from "../../core/outcome/outcome.ts";
+import type { Pool } from "../sandbox/pool.ts";
+import { createCommandToolchain } from "./commandToolchain.ts";
+import { findCrash, nativeTrace } from "./native.ts";
+import type { Toolchain } from "./toolchain.ts";
+import { toolVersion } from "./version.ts";
+
+const program = "/tmp/build/program";
+
+/** All program files together, with debug information and every usual warning; a tab counts as one column. */
+function build(request: RunRequest): string[][] {
+  const sources = request.files.map((file) => file.name).filter((name) => name.endsWith(language.extension));
+  const options = ["-g", "-O0", "-std=gnu17", "-Wall", "-Wextra", "-fdiagnostics-color=never", "-ftabstop=1", "-fno-pie", "-no-pie"];
+  return [["/usr/bin/gcc", ...options, "-o", program, ...sources.map((name) => `./${name}`), "-lm"]];
+}
+
+/** C by gcc. */
+export function createCToolchain(workbench: () => Pool): Toolchain {
+  return createCommandToolchain(
+    {
+      language,
+      needs: [{ path: "/usr/bin/gcc", package: "gcc" }],
+      version: async () => `gcc ${await toolVersion("/usr/bin/gcc", ["-dumpfullversion"], /^([\d.]+)/m)}`,
+      plan: async (request, mode) => ({
+        files: request.files,
+        build: build(request),
+        run: mode === "trace" ? nativeTrace(program, request) : [program],
+        recording: mode === "trace",
+        renamed: [["./", ""]],
+      }),
+      findCrash: (request, perform) => findCrash(request, build(request), program, perform),
+    },
+    workbench,
+  );
+}

@@ -1,0 +1,189 @@
+import { existsSync } from "node:fs";
+import { z } from "zod";
+import type { Language } from "../../core/languages/language.ts";
+import { consoleText, type Diagnostic, type Found, type Limits, type Outcome, type ProgramFiles, type RunRequest } from "../../core/outcome/outcome.ts";
+import { decodeText } from "../../core/source/decode.ts";
+import { findBubblewrap } from "../sandbox/bubblewrap.ts";
+import type { Pool } from "../sandbox/pool.ts";
+import type { Commands, Job, JobAnswer } from "../sandbox/warmWorker.ts";
+import { prepareRunners } from "./builtRunners.ts";
+import { type Block as AnyBlock, readBlock } from "./readBlock.ts";
+import { signalDiagnostic } from "./signals.ts";
+import type { Toolchain } from "./toolchain.ts";
+
+/** How one program is built and run. `files` are those to lie in the folder, under the names that the translator wants. */
+export type Plan = Partial<Commands> & {
+  files: ProgramFiles;
+  build: Commands["build"];
+  run: Commands["run"];
+  limits?: { boundAddresses?: boolean; overheadBytes?: number; processes?: number };
+  /** The text of a refusal or warning that was found before the commands, as the translator would print it, and whether it refuses. */
+  said?: { text: string; refused: boolean };
+  /** Names in messages that stand for a file of the case: [name in the folder, name in the case]. */
+  renamed?: ReadonlyArray<readonly [string, string]>;
+};
+
+/** What is peculiar to a translator that is used by commands. */
+export type CommandTranslator = {
+  language: Language;
+  /** What must be installed: a path and the Debian package that has it. */
+  needs: ReadonlyArray<{ path: string; package: string }>;
+  /** Name and version of the translator. */
+  version: () => Promise<string>;
+  plan: (request: RunRequest, mode: Job["mode"]) => Promise<Plan>;
+  /** Where a program was that a signal killed, by a second run under a debugger; null if that cannot be told. */
+  findCrash?: (request: RunRequest, perform: (plan: Plan) => Promise<{ answer: JobAnswer; block: CommandBlock }>) => Promise<Found | null>;
+  /** True if the console's error text says that memory ran out. */
+  outOfMemory?: (errors: string) => boolean;
+  close?: () => Promise<void>;
+};
+
+const resultSchema = z.object({
+  built: z.array(z.number()),
+  exit: z.number().nullable(),
+  signal: z.number(),
+  ranOut: z.boolean(),
+  stopped: z.enum(["none", "limit", "output"]),
+});
+export type CommandBlock = AnyBlock<z.infer<typeof resultSchema>>;
+
+/** What building may take; a translator that needs more is stopped. */
+const buildLimits: Commands["buildLimits"] = { cpuSeconds: 20, wallSeconds: 30, memoryBytes: 768 * 1024 * 1024, fileBytes: 64 * 1024 * 1024 };
+export const plainEnvironment = { PATH: "/usr/bin:/bin", LANG: "C.UTF-8", LC_ALL: "C.UTF-8", TZ: "UTC", HOME: "/tmp", TERM: "dumb" };
+
+/** Puts the case's own file names back into what a tool said. */
+function withOwnNames(text: string, renamed: Plan["renamed"]): string {
+  return (renamed ?? []).reduce((changed, [inside, own]) => (inside === own ? changed : changed.replaceAll(inside, own)), text).replaceAll("/case/", "");
+}
+
+/** A toolchain made of commands that are run on the workbench. */
+export function createCommandToolchain(translator: CommandTranslator, workbench: () => Pool): Toolchain {
+  const { language } = translator;
+  let version: Promise<string> | undefined;
+
+  async function available(): ReturnType<Toolchain["available"]> {
+    const missing = translator.needs.filter((need) => !existsSync(need.path)).map((need) => need.package);
+    if (missing.length > 0) return { ready: false, reason: `${language.name} is not installed (apt-get install ${[...new Set(missing)].join(" ")})` };
+    if (!findBubblewrap()) return { ready: false, reason: "bubblewrap is not installed (apt-get install bubblewrap)" };
+    try {
+      await prepareRunners();
+      await workbench().version();
+      version ??= translator.version();
+      return { ready: true, version: await version };
+    } catch (problem) {
+      return { ready: false, reason: `the sandbox does not start here: ${problem instanceof Error ? problem.message : String(problem)}` };
+    }
+  }
+
+  async function perform(mode: Job["mode"], request: RunRequest, plan: Plan): Promise<{ answer: JobAnswer; block: CommandBlock }> {
+    const { files, build, run, limits, environment = plainEnvironment, terminal = true, recording = false } = plan;
+    const answer = await workbench().run({
+      mode,
+      files,
+      input: Buffer.from(request.input, "utf8"),
+      limits: { ...request.limits, ...limits },
+      commands: { build, run: mode === "check" ? null : run, environment, terminal, recording, buildLimits: plan.buildLimits ?? buildLimits },
+    });
+    if (answer.failure) throw new Error(`The sandbox could not be set up: ${answer.failure}`);
+    return { answer, block: readBlock(answer.block, answer.raw, resultSchema) };
+  }
+
+  function outcomeOf(mode: Job["mode"], request: RunRequest, plan: Plan, done: { answer: JobAnswer; block: CommandBlock } | null): Outcome {
+    const program = Object.fromEntries(request.files.map((file) => [file.name, decodeText(file.bytes).text]));
+    const result = done?.block.result ?? null;
+    const failedBuild = plan.said?.refused || done?.answer.building || result === null || result.built.some((status) => status !== 0);
+    const said = withOwnNames(`${plan.said?.text ?? ""}${done?.block.messages ?? ""}`, plan.renamed);
+    const translation = language.readMessages(said, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "translation" }));
+    const shared = {
+      exit: { code: result?.exit ?? (failedBuild ? 1 : 0), signal: result?.signal ?? 0 },
+      effects: done?.block.effects ?? [],
+      inputRanOut: result?.ranOut ?? false,
+      milliseconds: done?.answer.milliseconds ?? 0,
+      translator: "",
+    };
+    if (failedBuild) {
+      const stopped = done?.answer.stopped ?? "none";
+      if (!translation.some((diagnostic) => diagnostic.severity === "error")) {
+        const message =
+          stopped !== "none"
+            ? `The translator was stopped at the ${stopped} limit.`
+            : said.trim().split("\n").at(-1) || "The translator refused without a message.";
+        translation.push({ severity: "error", message, stage: "translation", primary: true });
+      }
+      return {
+        ...shared,
+        started: mode === "check" ? null : false,
+        finished: false,
+        stoppedBy: "refused",
+        diagnostics: translation,
+        console: [{ kind: "err", text: said }],
+      };
+    }
+    const warnings = translation.map((diagnostic) => ({ ...diagnostic, primary: false })).filter((diagnostic) => diagnostic.severity !== "error");
+    if (mode === "check") return { ...shared, started: null, finished: true, stoppedBy: "none", diagnostics: warnings, console: [] };
+    const { answer, block } = done as { answer: JobAnswer; block: CommandBlock };
+    const console = block.console.map((piece) => (piece.kind === "err" ? { ...piece, text: withOwnNames(piece.text, plan.renamed) } : piece));
+    const errors = consoleText(console, ["err"]);
+    const signal = result.signal;
+    const limited = answer.stopped !== "none" ? answer.stopped : result.stopped === "output" ? "output" : null;
+    const crashed = limited === null && (signal !== 0 || result.exit !== 0) ? language.readMessages(errors, program) : [];
+    const refusedAtStart = crashed.some((diagnostic) => diagnostic.stage === "translation" && diagnostic.primary);
+    if (limited === null && signal !== 0 && !crashed.some((diagnostic) => diagnostic.primary)) crashed.push(signalDiagnostic(signal));
+    const stoppedBy: Outcome["stoppedBy"] =
+      limited ??
+      (refusedAtStart
+        ? "refused"
+        : crashed.some((diagnostic) => diagnostic.primary)
+          ? (translator.outOfMemory?.(errors) ?? false)
+            ? "memory"
+            : "fault"
+          : "none");
+    return {
+      ...shared,
+      started: !refusedAtStart,
+      finished: stoppedBy === "none",
+      stoppedBy,
+      diagnostics: [...warnings, ...crashed],
+      console,
+    };
+  }
+
+  async function go(mode: Job["mode"], request: RunRequest) {
+    const state = await available();
+    if (!state.ready) throw new Error(state.reason);
+    const plan = await translator.plan(request, mode);
+    const done = plan.said?.refused ? null : await perform(mode, request, plan);
+    const outcome = { ...outcomeOf(mode, request, plan, done), translator: state.version };
+    if (mode === "run" && outcome.exit.signal !== 0 && outcome.stoppedBy === "fault" && translator.findCrash) {
+      const found = await translator.findCrash(request, (again) => perform("run", request, again));
+      if (found) outcome.found = found;
+    }
+    return { outcome, block: done?.block };
+  }
+
+  return {
+    language: language.id,
+    available,
+    check: async (request) => (await go("check", request)).outcome,
+    run: async (request) => (await go("run", request)).outcome,
+    trace: async (request) => {
+      const { outcome, block } = await go("trace", request);
+      const cut = cutOf(block, outcome, request.limits);
+      return { outcome, files: request.files.map((file) => file.name), steps: block?.steps ?? [], ...(cut === undefined ? {} : { cut }) };
+    },
+    close: async () => {
+      await translator.close?.();
+    },
+  };
+}
+
+/** Why a recording is not whole, in words, or undefined. */
+function cutOf(block: CommandBlock | undefined, outcome: Outcome, limits: Limits): string | undefined {
+  if (!block) return undefined;
+  if (block.damaged) return "The program disturbed its own recording; what could still be read is shown.";
+  if (outcome.stoppedBy === "steps" || block.steps.length >= limits.steps)
+    return `The first ${block.steps.length} steps; the program went on. The limit is ${limits.steps} steps.`;
+  if (outcome.stoppedBy === "time" || outcome.stoppedBy === "memory" || outcome.stoppedBy === "output")
+    return `The first ${block.steps.length} steps, up to the ${outcome.stoppedBy} limit.`;
+  return undefined;
+}

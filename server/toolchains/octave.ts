@@ -1,0 +1,32 @@
+import { octave as language } from "../../core/languages/octave/octave.ts";
+import type { Pool } from "../sandbox/pool.ts";
+import { createCommandToolchain } from "./commandToolchain.ts";
+import type { Toolchain } from "./toolchain.ts";
+import { toolVersion } from "./version.ts";
+
+const interpreter = "/usr/bin/octave-cli";
+const options = ["-q", "--norc", "--no-history", "--no-line-editing"];
+
+/** The matrix language by GNU Octave. */
+export function createOctaveToolchain(workbench: () => Pool): Toolchain {
+  return createCommandToolchain(
+    {
+      language,
+      needs: [{ path: interpreter, package: "octave" }],
+      version: async () => `Octave ${await toolVersion(interpreter, ["--version"], /version ([\d.]+)/)}`,
+      plan: async (request, mode) => {
+        const programs = request.files.map((file) => file.name).filter((name) => name.endsWith(language.extension));
+        // Running reads the whole main file first; the other files are read before, so that a slip in one of them shows as what it is.
+        const read = mode === "check" ? programs : programs.slice(1);
+        const parse = read.map((name) => `__parse_file__('${name.replaceAll("'", "''")}');`).join(" ");
+        return {
+          files: request.files,
+          build: parse ? [[interpreter, ...options, "--eval", parse]] : [],
+          run: [interpreter, ...options, request.files[0]?.name ?? ""],
+          limits: { boundAddresses: false, overheadBytes: 192 * 1024 * 1024 },
+        };
+      },
+    },
+    workbench,
+  );
+}

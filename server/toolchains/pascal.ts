@@ -1,0 +1,37 @@
+import { pascal as language } from "../../core/languages/pascal/pascal.ts";
+import type { RunRequest } from "../../core/outcome/outcome.ts";
+import type { Pool } from "../sandbox/pool.ts";
+import { createCommandToolchain } from "./commandToolchain.ts";
+import { findCrash, nativeTrace } from "./native.ts";
+import type { Toolchain } from "./toolchain.ts";
+import { findBelow, toolVersion } from "./version.ts";
+
+const program = "/tmp/build/program";
+const compiler = "/usr/bin/fpc";
+/** Where Debian keeps the units: /usr/lib/<machine>/fpc/<version>. */
+const library = findBelow(findBelow(findBelow("/usr/lib", /-linux-gnu$/, "fpc"), /^\d+\.\d+\.\d+$/, "units"), /-linux$/, "");
+
+/** With debug information, line numbers in run-time messages, and warnings, notes and hints; no settings of the machine. */
+function build(request: RunRequest): string[][] {
+  const options = ["-n", "-gl", "-gw2", "-O-", "-vewnh", "-l-", "-Sgic", `-Fu${library}/*`, `-Fu${library}`, "-FU/tmp/build", `-o${program}`];
+  return [[compiler, ...options, request.files[0]?.name ?? ""]];
+}
+
+/** Object Pascal by Free Pascal. */
+export function createPascalToolchain(workbench: () => Pool): Toolchain {
+  return createCommandToolchain(
+    {
+      language,
+      needs: [{ path: compiler, package: "fp-compiler" }],
+      version: async () => `Free Pascal ${await toolVersion(compiler, ["-iV"], /^([\d.]+)/m)}`,
+      plan: async (request, mode) => ({
+        files: request.files,
+        build: build(request),
+        run: mode === "trace" ? nativeTrace(program, request) : [program],
+        recording: mode === "trace",
+      }),
+      findCrash: (request, perform) => findCrash(request, build(request), program, perform),
+    },
+    workbench,
+  );
+}

@@ -1,0 +1,27 @@
+import { existsSync } from "node:fs";
+import { join } from "node:path";
+import { readLimits } from "../limits.ts";
+import { productFolder } from "../productFolder.ts";
+import { createPool, type Pool } from "../sandbox/pool.ts";
+import { startWarmWorker } from "../sandbox/warmWorker.ts";
+import { builtRunners } from "./builtRunners.ts";
+
+/** The interpreter that hosts runs inside the sandbox; part of every Debian system that has one of the debuggers. */
+const interpreters = ["/usr/bin/python3", "/usr/local/bin/python3"];
+export const hostInterpreter = interpreters.find((path) => existsSync(path));
+
+const megabyte = 1024 * 1024;
+const runner = (name: string, inside = name) => ({ folder: join(productFolder, "runners", name), inside: `/runner/${inside}` });
+
+/** Workers that run programs of any language by commands. */
+export function createWorkbench(): Pool {
+  if (!hostInterpreter) throw new Error("python3 is not installed");
+  const specification = {
+    command: [hostInterpreter, "-B", "-s", "-m", "bent_nail_sandbox.host"],
+    runners: [runner("sandbox/bent_nail_sandbox", "bent_nail_sandbox"), runner("native"), runner("octave"), { folder: builtRunners, inside: "/runner/built" }],
+    environment: { PATH: "/usr/bin:/bin", LANG: "C.UTF-8", LC_ALL: "C.UTF-8", TZ: "UTC", PYTHONPATH: "/runner", PYTHONDONTWRITEBYTECODE: "1", HOME: "/tmp" },
+    overheadBytes: 1024 * megabyte,
+  };
+  const limits = readLimits();
+  return createPool(() => startWarmWorker(specification, limits));
+}

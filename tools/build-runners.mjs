@@ -1,0 +1,61 @@
+// Translates the parts of the product that run in a student's language, once and again when a source is newer. Usage: node tools/build-runners.mjs
+import { execFileSync } from "node:child_process";
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath, pathToFileURL } from "node:url";
+
+const home = join(dirname(fileURLToPath(import.meta.url)), "..");
+const store = join(home, "node_modules/.cache/bent-nail/runners");
+
+/** Files below a folder with the given ending. */
+function sourcesOf(folder, ending) {
+  return readdirSync(folder, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile() && entry.name.endsWith(ending))
+    .map((entry) => join(entry.parentPath ?? entry.path, entry.name));
+}
+
+/** Mono's own reader and writer of assemblies. */
+const cecilFolder = "/usr/lib/mono/gac/Mono.Cecil";
+const cecilVersion = existsSync(cecilFolder) ? readdirSync(cecilFolder).sort().at(-1) : undefined;
+const cecil = join(cecilFolder, cecilVersion ?? "", "Mono.Cecil.dll");
+
+const newest = (files) => Math.max(...files.map((file) => statSync(file).mtimeMs));
+
+/** Makes `target` (a folder or file in the store) with `make(temporary path)`, unless it is there and newer than its sources. */
+function once(name, sources, make) {
+  const target = join(store, name);
+  if (existsSync(target) && statSync(target).mtimeMs >= newest(sources)) return target;
+  mkdirSync(store, { recursive: true });
+  const temporary = `${target}.${process.pid}`;
+  make(temporary);
+  rmSync(target, { recursive: true, force: true });
+  renameSync(temporary, target);
+  return target;
+}
+
+/** The Java runners as a jar, or null where there is no JDK. */
+export function buildJava() {
+  if (!existsSync("/usr/bin/javac") || !existsSync("/usr/share/java/asm.jar")) return null;
+  const sources = sourcesOf(join(home, "runners/java"), ".java");
+  return once("java.jar", sources, (temporary) => {
+    const classes = `${temporary}.classes`;
+    const libraries = ["asm", "asm-tree", "asm-analysis", "asm-commons"].map((each) => `/usr/share/java/${each}.jar`).join(":");
+    execFileSync("/usr/bin/javac", ["-nowarn", "-d", classes, "-cp", libraries, ...sources], { stdio: ["ignore", "inherit", "inherit"] });
+    execFileSync("/usr/bin/jar", ["--create", "--no-compress", "--file", temporary, "-C", classes, "."], { stdio: "inherit" });
+    rmSync(classes, { recursive: true });
+  });
+}
+
+/** The C# recorder, or null where there is no mono compiler. */
+export function buildCSharp() {
+  const sources = sourcesOf(join(home, "runners/csharp"), ".cs");
+  if (!existsSync("/usr/bin/mcs") || sources.length === 0) return null;
+  return once("csharp.exe", sources, (temporary) => {
+    execFileSync("/usr/bin/mcs", ["-nologo", `-out:${temporary}`, `-r:${cecil}`, ...sources], { stdio: ["ignore", "inherit", "inherit"] });
+  });
+}
+
+if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) {
+  buildJava();
+  buildCSharp();
+}
