@@ -6,7 +6,7 @@ import { confine } from "./controlGroup.ts";
 /**
  * How a program is built and run by commands (program and arguments, by their path inside the sandbox). `run` null: build only.
  * `terminal`: the program sees a terminal, so its language's library flushes what it prints as it would for a person.
- * `recording`: the program is run by a recorder, which writes to descriptor 9 (runners/sandbox/bent_nail_sandbox/commands.py).
+ * `recording`: the program is run by a recorder, which writes to descriptor 60 (runners/sandbox/bent_nail_sandbox/commands.py).
  */
 export type Commands = {
   build: ReadonlyArray<readonly string[]>;

@@ -9,10 +9,10 @@ import { toolVersion } from "./version.ts";
 const program = "/tmp/build/program";
 
 /** All program files together, with debug information and every usual warning; a tab counts as one column. */
-function build(request: RunRequest): string[][] {
+function build(request: RunRequest, options: readonly string[] = []): string[][] {
   const sources = request.files.map((file) => file.name).filter((name) => name.endsWith(language.extension));
-  const options = ["-g", "-O0", "-std=gnu17", "-Wall", "-Wextra", "-fdiagnostics-color=never", "-ftabstop=1", "-fno-pie", "-no-pie"];
-  return [["/usr/bin/gcc", ...options, "-o", program, ...sources.map((name) => `./${name}`), "-lm"]];
+  const all = ["-g", "-gdwarf-4", "-O0", "-std=gnu17", "-Wall", "-Wextra", "-fdiagnostics-color=never", "-ftabstop=1", "-fno-pie", "-no-pie", ...options];
+  return [["/usr/bin/gcc", ...all, "-o", program, ...sources.map((name) => `./${name}`), "-lm"]];
 }
 
 /** C by gcc. */
@@ -24,8 +24,9 @@ export function createCToolchain(workbench: () => Pool): Toolchain {
       version: async () => `gcc ${await toolVersion("/usr/bin/gcc", ["-dumpfullversion"], /^([\d.]+)/m)}`,
       plan: async (request, mode) => ({
         files: request.files,
-        build: build(request),
-        run: mode === "trace" ? nativeTrace(program, request) : [program],
+        // For a recording, locals that are not set hold a byte that tells so.
+        build: build(request, mode === "trace" ? ["-ftrivial-auto-var-init=pattern"] : []),
+        run: mode === "trace" ? nativeTrace(language, program, 0xfe, request) : [program],
         recording: mode === "trace",
         renamed: [["./", ""]],
       }),

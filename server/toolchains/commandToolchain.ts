@@ -43,7 +43,7 @@ const resultSchema = z.object({
   exit: z.number().nullable(),
   signal: z.number(),
   ranOut: z.boolean(),
-  stopped: z.enum(["none", "limit", "output"]),
+  stopped: z.enum(["none", "limit", "output", "steps"]),
 });
 export type CommandBlock = AnyBlock<z.infer<typeof resultSchema>>;
 
@@ -125,7 +125,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     const console = block.console.map((piece) => (piece.kind === "err" ? { ...piece, text: withOwnNames(piece.text, plan.renamed) } : piece));
     const errors = consoleText(console, ["err"]);
     const signal = result.signal;
-    const limited = answer.stopped !== "none" ? answer.stopped : result.stopped === "output" ? "output" : null;
+    const limited = answer.stopped !== "none" ? answer.stopped : result.stopped === "output" || result.stopped === "steps" ? result.stopped : null;
     const crashed = limited === null && (signal !== 0 || result.exit !== 0) ? language.readMessages(errors, program) : [];
     const refusedAtStart = crashed.some((diagnostic) => diagnostic.stage === "translation" && diagnostic.primary);
     if (limited === null && signal !== 0 && !crashed.some((diagnostic) => diagnostic.primary)) crashed.push(signalDiagnostic(signal));

@@ -12,9 +12,9 @@ const compiler = "/usr/bin/fpc";
 const library = findBelow(findBelow(findBelow("/usr/lib", /-linux-gnu$/, "fpc"), /^\d+\.\d+\.\d+$/, "units"), /-linux$/, "");
 
 /** With debug information, line numbers in run-time messages, and warnings, notes and hints; no settings of the machine. */
-function build(request: RunRequest): string[][] {
-  const options = ["-n", "-gl", "-gw2", "-O-", "-vewnh", "-l-", "-Sgic", `-Fu${library}/*`, `-Fu${library}`, "-FU/tmp/build", `-o${program}`];
-  return [[compiler, ...options, request.files[0]?.name ?? ""]];
+function build(request: RunRequest, options: readonly string[] = []): string[][] {
+  const all = ["-n", "-gl", "-gw3", "-O-", "-vewnh", "-l-", "-Sgic", `-Fu${library}/*`, `-Fu${library}`, "-FU/tmp/build", `-o${program}`, ...options];
+  return [[compiler, ...all, request.files[0]?.name ?? ""]];
 }
 
 /** Object Pascal by Free Pascal. */
@@ -26,8 +26,9 @@ export function createPascalToolchain(workbench: () => Pool): Toolchain {
       version: async () => `Free Pascal ${await toolVersion(compiler, ["-iV"], /^([\d.]+)/m)}`,
       plan: async (request, mode) => ({
         files: request.files,
-        build: build(request),
-        run: mode === "trace" ? nativeTrace(program, request) : [program],
+        // For a recording, locals that are not set hold a byte that tells so.
+        build: build(request, mode === "trace" ? ["-gt"] : []),
+        run: mode === "trace" ? nativeTrace(language, program, 0x55, request) : [program],
         recording: mode === "trace",
       }),
       findCrash: (request, perform) => findCrash(request, build(request), program, perform),

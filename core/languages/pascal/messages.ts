@@ -105,7 +105,12 @@ export function readPascalMessages(output: string, program?: Readonly<Record<str
     if (call && stop) {
       const [, name, line, file = ""] = call;
       if (name)
-        stop.frames.unshift({ file, name: name.replace(/,$/, ""), own: program === undefined || file in program, ...(line ? { line: Number(line) } : {}) });
+        stop.frames.unshift({
+          file,
+          name: name.replace(/,$/, "").replace(/^\$/, ""),
+          own: program === undefined || file in program,
+          ...(line ? { line: Number(line) } : {}),
+        });
     }
   }
   for (const { frames, ...words } of stops) {

@@ -17,9 +17,9 @@ from .effects import effects
 from .namespaces import FOLDER, drop_rights
 from .terminal import Keyboard, plain
 
-RECORDING = 9
+RECORDING = 60
 RECORDING_BYTES = 64 << 20
-RECORDING_HEADER = struct.Struct("<IIII")  # bytes in use with this header, current line, current step + 1, reserved
+RECORDING_HEADER = struct.Struct("<IIII")  # bytes in use with this header, current line, current step + 1, 1: the step limit ended it, 2: the chunks are words for the server, no steps
 MOST_MESSAGES = 512 << 10
 BUILD_FOLDER = "/tmp/build"
 
@@ -203,13 +203,14 @@ class Run:
     def copy_recording(self):
         """The recorder's chunks (u32 length, JSON) go to the block; nothing in them is trusted."""
         recording = self.recording
+        kind = b"M" if RECORDING_HEADER.unpack_from(recording, 0)[3] == 2 else b"T"
         used = min(RECORDING_HEADER.unpack_from(recording, 0)[0], len(recording))
         at = RECORDING_HEADER.size
         while at + 4 <= used:
             size = struct.unpack_from("<I", recording, at)[0]
             if size == 0 or at + 4 + size > used:
                 break
-            if not append_frame(self.block, b"T", recording[at + 4:at + 4 + size]):
+            if not append_frame(self.block, kind, recording[at + 4:at + 4 + size]):
                 break
             at += 4 + size
 
@@ -244,6 +245,8 @@ def run_commands(request, block, report):
         if run.stopped != "none":
             result["stopped"] = run.stopped
         if run.recording is not None:
+            if RECORDING_HEADER.unpack_from(run.recording, 0)[3] == 1 and result["stopped"] == "none":
+                result["stopped"] = "steps"
             run.copy_recording()
         append_frame(block, b"F", json.dumps(effects(FOLDER, request["files"])).encode())
     append_frame(block, b"R", json.dumps(result).encode())

@@ -1,0 +1,144 @@
+"""What the compiler tells of a program (DWARF): lines with their addresses, functions with their variables, types. Student's files only."""
+import os
+
+from elftools.dwarf.descriptions import describe_form_class
+from elftools.elf.elffile import ELFFile
+
+
+class Function:
+    """A function of the program: `low` and `high` its addresses, `line` where it begins, `last` the address of its end."""
+
+    def __init__(self, name, low, high, file, result):
+        self.name, self.low, self.high, self.file, self.result = name, low, high, file, result
+        self.line = 0
+        self.last = 0
+        self.variables = []  # Variable
+        self.is_main = False
+
+
+class Variable:
+    """A name: `location` is a list of DWARF operations, `low` and `high` bound the addresses where it can be seen (0, 0: everywhere),
+    `line` is where it is declared (0: not told)."""
+
+    def __init__(self, name, location, kind, parameter, low, high, line):
+        self.name, self.location, self.kind, self.parameter, self.low, self.high, self.line = name, location, kind, parameter, low, high, line
+        self.last_index = None  # for an open array: where its last position stands
+
+
+class Program:
+    def __init__(self):
+        self.rows = {}  # address: (file number, line)
+        self.functions = []
+        self.globals = []
+
+
+def text_of(die, attribute):
+    found = die.attributes.get(attribute)
+    return found.value.decode("utf-8", "replace") if found is not None else ""
+
+
+def number_of(die, attribute, default=0):
+    found = die.attributes.get(attribute)
+    return found.value if found is not None and isinstance(found.value, int) else default
+
+
+def read_program(path, files, types):
+    """Reads the program at `path`. `files` are the names of the student's files in order; `types` makes types of entries."""
+    program = Program()
+    numbers = {name: number for number, name in enumerate(files)}
+    with open(path, "rb") as source:
+        elf = ELFFile(source)
+        dwarf = elf.get_dwarf_info()
+        for unit in dwarf.iter_CUs():
+            top = unit.get_top_DIE()
+            name = os.path.normpath(text_of(top, "DW_AT_name"))
+            name = os.path.relpath(name, "/case") if name.startswith("/case/") else name
+            if name not in numbers:
+                continue
+            lines = dwarf.line_program_for_CU(unit)
+            read_rows(program, lines, numbers)
+            own_files = file_names(lines, numbers)
+            types.prepare(unit, own_files)
+            read_scope(program, top, None, types, own_files, numbers[name])
+    program.functions.sort(key=lambda function: function.low)
+    for function in program.functions:
+        rows = sorted(address for address in program.rows if function.low <= address < function.high)
+        function.last = rows[-1] if rows else 0
+        function.line = program.rows[rows[0]][1] if rows else 0
+    kept = [(function.low, function.high) for function in program.functions]
+    program.rows = {address: row for address, row in program.rows.items() if any(low <= address < high for low, high in kept)}
+    return program
+
+
+def file_names(lines, numbers):
+    """For each file number of a unit's line table: the student's file number, or None."""
+    header = lines.header
+    names = {}
+    for index, entry in enumerate(header["file_entry"]):
+        name = os.path.normpath(entry.name.decode("utf-8", "replace"))
+        name = os.path.relpath(name, "/case") if name.startswith("/case/") else name
+        folder = ""
+        if entry.dir_index and header["version"] < 5:
+            folder = header["include_directory"][entry.dir_index - 1].decode("utf-8", "replace")
+        if folder not in ("", ".", "/case", "./", "/case/"):
+            joined = os.path.normpath(os.path.join(folder, name))
+            name = os.path.relpath(joined, "/case") if joined.startswith("/case/") else joined
+        names[index + (0 if header["version"] >= 5 else 1)] = numbers.get(name)
+    return names
+
+
+def read_rows(program, lines, numbers):
+    names = file_names(lines, numbers)
+    for entry in lines.get_entries():
+        state = entry.state
+        if state is None or state.end_sequence or not state.is_stmt or state.line == 0:
+            continue
+        file = names.get(state.file)
+        if file is not None:
+            program.rows[state.address] = (file, state.line)
+
+
+def bounds(die):
+    low = die.attributes.get("DW_AT_low_pc")
+    high = die.attributes.get("DW_AT_high_pc")
+    if low is None or high is None:
+        return 0, 0
+    by_offset = describe_form_class(high.form) == "constant"
+    return low.value, low.value + high.value if by_offset else high.value
+
+
+def read_scope(program, die, function, types, own_files, file, low=0, high=0):
+    for child in die.iter_children():
+        tag = child.tag
+        if tag == "DW_TAG_subprogram":
+            start, end = bounds(child)
+            name = text_of(child, "DW_AT_name")
+            if end == 0 or (name.startswith("$") and name != "$main"):
+                continue
+            inner = Function("main" if name == "$main" else name, start, end, file, types.of(child))
+            inner.is_main = name == "$main"
+            program.functions.append(inner)
+            read_scope(program, child, inner, types, own_files, file)
+        elif tag == "DW_TAG_lexical_block":
+            start, end = bounds(child)
+            read_scope(program, child, function, types, own_files, file, start or low, end or high)
+        elif tag in ("DW_TAG_variable", "DW_TAG_formal_parameter"):
+            name = text_of(child, "DW_AT_name")
+            location = child.attributes.get("DW_AT_location")
+            if name.startswith("$high") and function is not None and location is not None:
+                for variable in function.variables:
+                    if variable.name.upper() == name[5:]:
+                        variable.last_index = types.expression(location.value)
+            if not name or name.startswith("$") or location is None or not isinstance(location.value, list):
+                continue
+            declared = number_of(child, "DW_AT_decl_file", -1)
+            if declared >= 0 and own_files.get(declared) is None:
+                continue
+            operations = types.expression(location.value)
+            if function is not None and name == function.name.upper() and name != function.name and tag == "DW_TAG_variable":
+                name = function.name  # a Pascal function's own result
+            variable = Variable(name, operations, types.of(child), tag == "DW_TAG_formal_parameter", low, high, number_of(child, "DW_AT_decl_line"))
+            if function is None:
+                program.globals.append(variable)
+            else:
+                function.variables.append(variable)

@@ -1,0 +1,334 @@
+"""Types of a compiled program and how their values are written, as a person would write them. Nothing of the program is called.
+
+A value is a JSON token (see recorder.py of Python's runner): [type, text], or an Aggregate, which becomes [type, null, id, items, shape].
+"""
+import struct
+
+from elftools.dwarf.dwarf_expr import DWARFExprParser
+
+from debug_information import number_of, text_of
+
+MOST_ITEMS = 200
+MOST_TEXT = 200
+MOST_DEPTH = 6
+UNSET = ("not set yet",)
+INTEGERS = {(1, True): "<b", (2, True): "<h", (4, True): "<i", (8, True): "<q", (1, False): "<B", (2, False): "<H", (4, False): "<I", (8, False): "<Q"}
+
+
+class Aggregate:
+    """A value that holds others: `key` tells one from another, `items` are (key or None, value)."""
+
+    __slots__ = ("type", "key", "shape", "items", "length")
+
+    def __init__(self, type_name, key, shape, items, length=None):
+        self.type, self.key, self.shape, self.items, self.length = type_name, key, shape, items, length
+
+    def __eq__(self, other):
+        return isinstance(other, Aggregate) and (self.key, self.items, self.length) == (other.key, other.items, other.length)
+
+
+def quoted(data, quote):
+    text = data.decode("utf-8", "replace")
+    cut = text[:MOST_TEXT]
+    shown = "".join({"\n": "\\n", "\t": "\\t", "\r": "\\r", "\0": "\\0", "\\": "\\\\", quote: "\\" + quote if quote == '"' else quote * 2}.get(each, each) for each in cut)
+    return quote + shown + quote + ("…" if len(text) > MOST_TEXT else "")
+
+
+class Types:
+    """Types by their entries. `machine` gives memory: read(address, size) -> bytes or None; name_of(address) -> text or None. `trash` is the byte
+    that stands in memory that was not set, `pascal` says how texts are written."""
+
+    def __init__(self, machine, trash, pascal):
+        self.machine, self.trash, self.pascal = machine, trash, pascal
+        self.known = {}
+        self.own_files = {}
+        self.parser = None
+        self.open_high = None  # the last position of the open array that is being read
+        self.quote = "'" if pascal else '"'
+
+    def prepare(self, unit, own_files):
+        self.parser = DWARFExprParser(unit.structs)
+        self.own_files = own_files
+
+    def expression(self, value):
+        return [(operation.op_name, operation.args) for operation in self.parser.parse_expr(value)]
+
+    def of(self, die):
+        """The type that an entry names, or None."""
+        if "DW_AT_type" not in die.attributes:
+            return None
+        return self.make(die.get_DIE_from_attribute("DW_AT_type"))
+
+    def make(self, die):
+        if die.offset not in self.known:
+            self.known[die.offset] = None  # a type that holds itself by a pointer finds this until it is made
+            kind = Type(self, die)
+            self.known[die.offset] = kind
+            kind.fill(die)
+        return self.known[die.offset]
+
+    def unset(self, data):
+        return len(data) > 0 and data.count(self.trash) == len(data)
+
+
+class Type:
+    def __init__(self, types, die):
+        self.types = types
+        self.tag = die.tag
+        self.name = text_of(die, "DW_AT_name")
+        self.size = number_of(die, "DW_AT_byte_size")
+        self.encoding = number_of(die, "DW_AT_encoding")
+        self.target = None
+        self.members = []
+        self.names = {}
+        self.bounds = []
+        self.data_location = None
+        self.own = True
+        self.indirect = False  # what it shows can change without its own bytes changing
+
+    def fill(self, die):
+        types = self.types
+        tag = self.tag
+        if tag in ("DW_TAG_typedef", "DW_TAG_const_type", "DW_TAG_volatile_type", "DW_TAG_restrict_type", "DW_TAG_pointer_type", "DW_TAG_reference_type", "DW_TAG_array_type", "DW_TAG_set_type", "DW_TAG_subrange_type"):
+            self.target = die
+            self.target = types.of(die)
+        if tag in ("DW_TAG_typedef", "DW_TAG_const_type", "DW_TAG_volatile_type", "DW_TAG_restrict_type"):
+            self.size = self.target.size if self.target else 0
+        elif tag == "DW_TAG_subrange_type":
+            self.size = self.size or (self.target.size if self.target else 0)
+        elif tag in ("DW_TAG_pointer_type", "DW_TAG_reference_type"):
+            self.size = 8
+            self.indirect = True
+        elif tag == "DW_TAG_enumeration_type":
+            self.names = {number_of(child, "DW_AT_const_value"): text_of(child, "DW_AT_name") for child in die.iter_children()}
+        elif tag in ("DW_TAG_structure_type", "DW_TAG_union_type", "DW_TAG_class_type"):
+            declared = number_of(die, "DW_AT_decl_file", -1)
+            self.own = declared < 0 or types.own_files.get(declared) is not None
+            for child in die.iter_children():
+                if child.tag == "DW_TAG_member" and text_of(child, "DW_AT_name"):
+                    self.members.append((text_of(child, "DW_AT_name"), self.offset(child), types.of(child), number_of(child, "DW_AT_bit_size"), number_of(child, "DW_AT_data_bit_offset", -1)))
+            self.indirect = any(kind is None or kind.indirect for _, _, kind, _, _ in self.members)
+        elif tag == "DW_TAG_array_type":
+            location = die.attributes.get("DW_AT_data_location")
+            if location is not None:
+                self.data_location = types.expression(location.value)
+                self.indirect = True
+                self.size = 8
+            for child in die.iter_children():
+                if child.tag != "DW_TAG_subrange_type":
+                    continue
+                upper = child.attributes.get("DW_AT_upper_bound")
+                count = child.attributes.get("DW_AT_count")
+                low = number_of(child, "DW_AT_lower_bound")
+                if upper is not None and isinstance(upper.value, list):
+                    self.bounds.append((low, types.expression(upper.value)))
+                elif upper is not None and isinstance(upper.value, int):
+                    self.bounds.append((low, upper.value))
+                elif count is not None and isinstance(count.value, int):
+                    self.bounds.append((low, low + count.value - 1))
+                else:
+                    self.bounds.append((low, None))
+            if self.data_location is None and self.target is not None:
+                size = self.target.size
+                for low, high in self.bounds:
+                    size *= max(0, high - low + 1) if isinstance(high, int) else 0
+                self.size = self.size or size
+                self.indirect = self.target.indirect
+
+    def offset(self, member):
+        location = member.attributes.get("DW_AT_data_member_location")
+        if location is None:
+            return 0
+        if isinstance(location.value, int):
+            return location.value
+        return self.types.expression(location.value)[0][1][0]
+
+    def plain(self):
+        """The type itself, past names given to it and marks such as const."""
+        kind = self
+        while kind is not None and kind.tag in ("DW_TAG_typedef", "DW_TAG_const_type", "DW_TAG_volatile_type", "DW_TAG_restrict_type"):
+            kind = kind.target
+        return kind
+
+    def title(self):
+        kind = self
+        while kind is not None and not kind.name and kind.target is not None:
+            kind = kind.target
+        return kind.name if kind is not None else "void"
+
+    def read(self, address, data=None, depth=0):
+        """The value at an address; `data` are its bytes if they were read already."""
+        kind = self.plain()
+        if kind is None:
+            return ["void", "?"]
+        if data is None:
+            data = self.types.machine.read(address, kind.size) if kind.size else b""
+            if data is None:
+                return [self.title(), "(not readable)"]
+        return kind.value(address, data, depth, self.title())
+
+    def value(self, address, data, depth, title):
+        types = self.types
+        tag = self.tag
+        if tag == "DW_TAG_array_type":
+            return self.array(address, data, depth, title)
+        if tag in ("DW_TAG_structure_type", "DW_TAG_union_type", "DW_TAG_class_type"):
+            if not self.own or depth > MOST_DEPTH:
+                return [title, "(" + title + ")"]
+            items = []
+            for name, offset, kind, bits, bit_offset in self.members[:MOST_ITEMS]:
+                if kind is None:
+                    continue
+                if bits:
+                    whole = int.from_bytes(data, "little") >> (bit_offset if bit_offset >= 0 else offset * 8)
+                    items.append((name, [kind.title(), str(whole & ((1 << bits) - 1))]))
+                else:
+                    items.append((name, kind.read(address + offset, data[offset:offset + kind.size] if kind.size else b"", depth + 1)))
+            return Aggregate(title, (address, title), "o", items)
+        if types.unset(data):
+            return [title, "not set yet"]
+        if tag in ("DW_TAG_pointer_type", "DW_TAG_reference_type"):
+            return self.pointer(int.from_bytes(data, "little"), depth)
+        if tag == "DW_TAG_base_type":
+            return [title, self.base(data)]
+        if tag == "DW_TAG_subrange_type":
+            return self.target.read(address, data, depth) if self.target is not None else [title, str(int.from_bytes(data, "little"))]
+        if tag == "DW_TAG_enumeration_type":
+            number = int.from_bytes(data, "little", signed=True)
+            return [title, self.names.get(number, str(number))]
+        if tag == "DW_TAG_set_type":
+            return [title, self.set_text(data)]
+        return [title, "?"]
+
+    def base(self, data):
+        if self.encoding == 4:
+            if len(data) == 4:
+                return shortest(struct.unpack("<f", data)[0], 7)
+            if len(data) == 8:
+                return shortest(struct.unpack("<d", data)[0], 15)
+            return shortest(extended(data), 18)
+        if self.encoding == 2:
+            return "true" if any(data) else "false"
+        if self.encoding in (6, 8) and len(data) == 1 and ("char" in self.name.lower()):
+            return quoted(data if data[0] < 128 else bytes("\ufffd", "utf-8"), "'")
+        form = INTEGERS.get((len(data), self.encoding in (5, 6, 13)))
+        return str(struct.unpack(form, data)[0]) if form else str(int.from_bytes(data, "little"))
+
+    def set_text(self, data):
+        bits = int.from_bytes(data, "little")
+        element = self.target.plain() if self.target else None
+        while element is not None and element.tag == "DW_TAG_subrange_type" and element.target is not None:
+            element = element.target.plain()
+        names = element.names if element is not None else {}
+        return "[" + ", ".join(names.get(bit, str(bit)) for bit in range(len(data) * 8) if bits >> bit & 1) + "]"
+
+    def pointer(self, address, depth):
+        types = self.types
+        target = self.target
+        title = (target.title() if target is not None else "void") + "*"
+        if address == 0:
+            return [title, "nil" if types.pascal else "NULL"]
+        plain = target.plain() if target is not None else None
+        if plain is not None and plain.tag == "DW_TAG_base_type" and plain.encoding in (6, 8) and plain.size == 1 and not types.pascal:
+            return [title, self.text_at(address)]
+        if plain is not None and plain.tag in ("DW_TAG_structure_type", "DW_TAG_class_type") and plain.own and depth <= MOST_DEPTH:
+            data = types.machine.read(address, plain.size)
+            if data is not None:
+                return plain.value(address, data, depth + 1, target.title())
+            return [title, "(points nowhere)"]
+        name = types.machine.name_of(address)
+        if name is not None:
+            return [title, "→ " + name]
+        if plain is not None and plain.tag == "DW_TAG_base_type":
+            data = types.machine.read(address, plain.size)
+            if data is not None:
+                return [title, "→ " + ("not set yet" if types.unset(data) else plain.base(data))]
+            return [title, "(points nowhere)"]
+        if plain is not None and plain.tag in ("DW_TAG_structure_type", "DW_TAG_union_type"):
+            return [title, "(" + target.title() + ")"]
+        return [title, "(an address)"]
+
+    def text_at(self, address):
+        data = b""
+        while len(data) <= MOST_TEXT:
+            size = min(64, 4096 - (address + len(data)) % 4096)
+            more = self.types.machine.read(address + len(data), size)
+            if more is None:
+                return "(points nowhere)" if not data else quoted(data, '"')
+            end = more.find(b"\0")
+            if end >= 0:
+                return quoted(data + more[:end], '"')
+            data += more
+        return quoted(data, '"')
+
+    def array(self, address, data, depth, title):
+        types = self.types
+        element = self.target
+        if element is None:
+            return [title, "?"]
+        start = address
+        low, high = self.bounds[0] if self.bounds else (0, None)
+        if self.data_location is not None:
+            start = types.machine.evaluate(self.data_location, address)
+            if start in (0, None) or types.unset((start or 0).to_bytes(8, "little")):
+                start = None
+        if isinstance(high, list):
+            high = types.machine.evaluate(high, address) if start is not None else low - 1
+        if high is None:
+            high = types.open_high if types.open_high is not None else low - 1
+        count = max(0, min(high - low + 1, 1 << 20))
+        plain = element.plain()
+        if plain is not None and plain.tag == "DW_TAG_base_type" and plain.size == 1 and plain.encoding in (6, 8) and "char" in plain.name.lower() and len(self.bounds) == 1:
+            whole = (types.machine.read(start, min(count, MOST_TEXT + 1)) or b"") if start is not None and count else b""
+            if whole and types.unset(whole):
+                return [title or "text", "not set yet"]
+            if not types.pascal or self.data_location is None:
+                whole = whole.split(b"\0")[0] if not types.pascal else whole
+            return [title or "text", quoted(whole, types.quote)]
+        return self.rows(start, element, 0, depth, title or element.title(), high)
+
+    def rows(self, start, element, dimension, depth, title, high):
+        low = self.bounds[dimension][0] if self.bounds else 0
+        count = 0 if start is None or not isinstance(high, int) else max(0, min(high - low + 1, 1 << 20))
+        stride = element.size
+        for below_low, below_high in self.bounds[dimension + 1:]:
+            stride *= max(0, below_high - below_low + 1) if isinstance(below_high, int) else 0
+        shown = min(count, MOST_ITEMS if depth < 2 else 20)
+        if start is None or count == 0:
+            return Aggregate(title, (start or 0, title, dimension), "l", [])
+        if depth > MOST_DEPTH:
+            return [title, "…"]
+        data = self.types.machine.read(start, stride * shown)
+        if data is None:
+            return [title, "(not readable)"]
+        items = []
+        for index in range(shown):
+            at = start + index * stride
+            if dimension + 1 < len(self.bounds):
+                items.append((None, self.rows(at, element, dimension + 1, depth + 1, title, self.bounds[dimension + 1][1])))
+            else:
+                items.append((None, element.read(at, data[index * stride:(index + 1) * stride], depth + 1)))
+        return Aggregate(title, (start, title, dimension), "l", items, count if count > shown else None)
+
+
+def extended(data):
+    """An x87 number of 80 bits."""
+    fraction = int.from_bytes(data[:8], "little")
+    power = int.from_bytes(data[8:10], "little")
+    if power & 0x7FFF == 0x7FFF:
+        return float("nan") if fraction << 1 & 0xFFFFFFFFFFFFFFFF else float("inf")
+    try:
+        return (-1.0 if power & 0x8000 else 1.0) * fraction * 2.0 ** ((power & 0x7FFF) - 16383 - 63)
+    except OverflowError:
+        return float("inf")
+
+
+def shortest(number, digits):
+    """The shortest text that stands for the same number in its type."""
+    for size in range(1, digits + 3):
+        text = "%.*g" % (size, number)
+        if digits > 7 and float(text) == number:
+            return text
+        if digits <= 7 and struct.pack("<f", float(text)) == struct.pack("<f", number):
+            return text
+    return "%.*g" % (digits, number)
