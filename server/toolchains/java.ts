@@ -63,10 +63,9 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
 
   async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
     translators ??= createTranslators();
-    const sources = request.files.filter((file) => file.name.endsWith(language.extension));
     let translated: Translated;
     try {
-      translated = await translators.run({ record: mode === "trace", files: sources });
+      translated = await translators.run({ record: mode === "trace", files: request.files });
     } catch {
       return { files: request.files, build: [], run: null, said: { text: "error: the translator did not come to an end with this text\n", refused: true } };
     }
@@ -79,7 +78,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
     return {
       files: [...request.files, ...translated.classes],
       build: [],
-      run: [machine, ...options, "-cp", path, translated.main],
+      run: [machine, ...options, "-cp", path, ...(mode === "trace" ? ["bentnail.Start", String(request.limits.steps)] : []), translated.main],
       recording: mode === "trace",
       said: { text: translated.said, refused: !translated.ok },
       limits: { boundAddresses: false, overheadBytes: 192 * megabyte },

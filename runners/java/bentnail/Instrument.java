@@ -1,12 +1,391 @@
 package bentnail;
 
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
+import org.objectweb.asm.tree.AbstractInsnNode;
+import org.objectweb.asm.tree.ClassNode;
+import org.objectweb.asm.tree.FieldInsnNode;
+import org.objectweb.asm.tree.FieldNode;
+import org.objectweb.asm.tree.IincInsnNode;
+import org.objectweb.asm.tree.InsnList;
+import org.objectweb.asm.tree.InsnNode;
+import org.objectweb.asm.tree.IntInsnNode;
+import org.objectweb.asm.tree.JumpInsnNode;
+import org.objectweb.asm.tree.LabelNode;
+import org.objectweb.asm.tree.LdcInsnNode;
+import org.objectweb.asm.tree.LineNumberNode;
+import org.objectweb.asm.tree.LocalVariableNode;
+import org.objectweb.asm.tree.MethodInsnNode;
+import org.objectweb.asm.tree.MethodNode;
+import org.objectweb.asm.tree.TryCatchBlockNode;
+import org.objectweb.asm.tree.VarInsnNode;
 
+/**
+ * Puts calls of the Recorder into translated classes: at every line, after every store into a variable, field or element, at the
+ * entry and at every way out of a method. Line tables, names and stack traces stay as they were.
+ */
 final class Instrument {
-  private Instrument() {}
+  private static final String RECORDER = "bentnail/Recorder";
 
+  private final Map<String, byte[]> classes;
+  private final Map<String, ClassNode> nodes = new HashMap<>();
+  private final Map<String, Integer> files = new HashMap<>();
+  private final List<String[]> texts = new ArrayList<>();
+  private int topClasses;
+
+  private Instrument(Map<String, byte[]> classes) {
+    this.classes = classes;
+  }
+
+  /** All classes, instrumented. `sources` are the files in order; a file's place is its number in the recording. */
   static Map<String, byte[]> all(Map<String, byte[]> classes, List<Translator.Source> sources) {
-    return classes;
+    Instrument work = new Instrument(classes);
+    for (Translator.Source source : sources) {
+      work.files.put(source.getName().replaceAll(".*/", ""), work.texts.size());
+      work.texts.add(source.text.split("\r\n|\n|\r", -1));
+    }
+    for (Map.Entry<String, byte[]> each : classes.entrySet()) {
+      ClassNode node = new ClassNode();
+      new ClassReader(each.getValue()).accept(node, ClassReader.SKIP_FRAMES);
+      work.nodes.put(each.getKey(), node);
+      if (!each.getKey().contains("$")) work.topClasses++;
+    }
+    Map<String, byte[]> made = new LinkedHashMap<>();
+    for (String name : classes.keySet()) made.put(name, work.instrument(work.nodes.get(name)));
+    return made;
+  }
+
+  private byte[] instrument(ClassNode node) {
+    Integer file = files.get(node.sourceFile);
+    if (file != null) {
+      for (MethodNode method : node.methods) {
+        boolean made = (method.access & (Opcodes.ACC_SYNTHETIC | Opcodes.ACC_BRIDGE)) != 0 && !method.name.startsWith("lambda$");
+        boolean enumeration = (node.access & Opcodes.ACC_ENUM) != 0 && (method.name.equals("values") || method.name.equals("valueOf") || method.name.equals("<clinit>") || method.name.equals("<init>"));
+        if (!made && !enumeration && method.instructions.size() > 0) instrument(node, method, file);
+      }
+    }
+    ClassWriter writer = new ClassWriter(ClassWriter.COMPUTE_FRAMES | ClassWriter.COMPUTE_MAXS) {
+      @Override
+      protected String getCommonSuperClass(String one, String other) {
+        return commonParent(one, other);
+      }
+    };
+    try {
+      node.accept(writer);
+      return writer.toByteArray();
+    } catch (RuntimeException tooLarge) {
+      return classes.get(node.name);
+    }
+  }
+
+  private String commonParent(String one, String other) {
+    Set<String> parents = new HashSet<>();
+    for (String name = one; name != null; name = parentOf(name)) parents.add(name);
+    for (String name = other; name != null; name = parentOf(name)) if (parents.contains(name)) return name;
+    return "java/lang/Object";
+  }
+
+  private String parentOf(String name) {
+    ClassNode node = nodes.get(name);
+    if (node != null) return (node.access & Opcodes.ACC_INTERFACE) != 0 ? "java/lang/Object" : node.superName;
+    if (name.equals("java/lang/Object")) return null;
+    try {
+      Class<?> known = Class.forName(name.replace('/', '.'), false, ClassLoader.getPlatformClassLoader());
+      return known.isInterface() || known.getSuperclass() == null ? "java/lang/Object" : known.getSuperclass().getName().replace('.', '/');
+    } catch (ClassNotFoundException | LinkageError unknown) {
+      return "java/lang/Object";
+    }
+  }
+
+  /** The line with the method's name and its bracket, upwards from its first statement. */
+  private int headerLine(ClassNode node, MethodNode method, int file, int first) {
+    if (method.name.equals("<clinit>") || method.name.startsWith("lambda$")) return first;
+    String name = method.name.equals("<init>") ? node.name.replaceAll(".*[/$]", "") : method.name;
+    Pattern pattern = Pattern.compile("(?<![.\\w])" + Pattern.quote(name) + "\\s*(\\(|\\{)");
+    String[] text = texts.get(file);
+    for (int line = Math.min(first, text.length); line > 0; line--) {
+      if (pattern.matcher(text[line - 1]).find() && !text[line - 1].contains("new " + name)) return line;
+    }
+    return first;
+  }
+
+  private static String shownName(ClassNode node, MethodNode method) {
+    if (method.name.equals("<init>")) return node.name.replaceAll(".*[/$]", "");
+    if (method.name.equals("<clinit>")) return "static";
+    return method.name.startsWith("lambda$") ? "lambda" : method.name;
+  }
+
+  private void instrument(ClassNode node, MethodNode method, int file) {
+    int first = 0;
+    for (AbstractInsnNode each : method.instructions) {
+      if (each instanceof LineNumberNode && first == 0) first = ((LineNumberNode) each).line;
+    }
+    if (first == 0) return;
+    int frame = method.maxLocals;
+    int temporary = frame + 1;
+    int index = frame + 3;
+    method.maxLocals += 4;
+    AbstractInsnNode begin = afterParent(method);
+    Map<AbstractInsnNode, Integer> places = new HashMap<>();
+    int place = 0;
+    for (AbstractInsnNode each : method.instructions) places.put(each, place++);
+    List<LocalVariableNode> variables = method.localVariables == null ? List.of() : method.localVariables;
+    Set<LabelNode> handlers = new HashSet<>();
+    for (TryCatchBlockNode block : method.tryCatchBlocks) handlers.add(block.handler);
+
+    boolean started = begin == null;
+    int line = 0;
+    AbstractInsnNode[] all = method.instructions.toArray();
+    for (AbstractInsnNode each : all) {
+      if (each == begin) started = true;
+      if (each instanceof LineNumberNode) {
+        line = ((LineNumberNode) each).line;
+        if (started && each != begin && !onlyBrace(file, line)) method.instructions.insert(each, lineCall(frame, line));
+        continue;
+      }
+      if (!started) continue;
+      if (each instanceof LabelNode && handlers.contains(each)) {
+        AbstractInsnNode at = each;
+        while (at.getNext() instanceof LineNumberNode || at.getNext() instanceof LabelNode) {
+          if (at.getNext() instanceof LineNumberNode) break;
+          at = at.getNext();
+        }
+        InsnList call = new InsnList();
+        call.add(new InsnNode(Opcodes.DUP));
+        call.add(new VarInsnNode(Opcodes.ILOAD, frame));
+        call.add(new InsnNode(Opcodes.SWAP));
+        call.add(recorder("caught", "(ILjava/lang/Throwable;)V"));
+        method.instructions.insert(at, call);
+      } else if (each instanceof JumpInsnNode) {
+        JumpInsnNode jump = (JumpInsnNode) each;
+        Integer target = places.get(jump.label);
+        boolean back = target != null && target < places.get(each) && jump.getOpcode() == Opcodes.GOTO;
+        if (back && !onlyBrace(file, line) && onOneLine(all, target, places.get(each), line)) method.instructions.insert(passBegin(all, target, places.get(each)), lineCall(frame, line));
+      } else if (each instanceof VarInsnNode && each.getOpcode() >= Opcodes.ISTORE && each.getOpcode() <= Opcodes.ASTORE) {
+        LocalVariableNode variable = variableAt(variables, ((VarInsnNode) each).var, places.get(each), places);
+        if (variable != null) method.instructions.insert(each, localCall(frame, variable));
+      } else if (each instanceof IincInsnNode) {
+        LocalVariableNode variable = variableAt(variables, ((IincInsnNode) each).var, places.get(each), places);
+        if (variable != null) method.instructions.insert(each, localCall(frame, variable));
+      } else if (each instanceof FieldInsnNode && each.getOpcode() == Opcodes.PUTSTATIC) {
+        putStatic(method, (FieldInsnNode) each, frame);
+      } else if (each instanceof FieldInsnNode && each.getOpcode() == Opcodes.PUTFIELD) {
+        putField(method, (FieldInsnNode) each, frame, temporary);
+      } else if (each.getOpcode() >= Opcodes.IASTORE && each.getOpcode() <= Opcodes.SASTORE) {
+        arrayStore(method, each, frame, temporary, index);
+      } else if (each.getOpcode() >= Opcodes.IRETURN && each.getOpcode() <= Opcodes.RETURN) {
+        method.instructions.insertBefore(each, returnCall(method, each.getOpcode(), frame));
+      }
+    }
+    enter(node, method, file, first, frame, begin, variables);
+  }
+
+  /** In a constructor a label after the call of the parent's or of another constructor; null elsewhere. */
+  private static AbstractInsnNode afterParent(MethodNode method) {
+    if (!method.name.equals("<init>")) return null;
+    int open = 0;
+    for (AbstractInsnNode each : method.instructions) {
+      if (each.getOpcode() == Opcodes.NEW) open++;
+      if (each instanceof MethodInsnNode && ((MethodInsnNode) each).name.equals("<init>") && open-- == 0) {
+        LabelNode label = new LabelNode();
+        method.instructions.insert(each, label);
+        return label;
+      }
+    }
+    return null;
+  }
+
+  private void enter(ClassNode node, MethodNode method, int file, int first, int frame, AbstractInsnNode begin, List<LocalVariableNode> variables) {
+    InsnList entry = new InsnList();
+    push(entry, file);
+    push(entry, headerLine(node, method, file, first));
+    entry.add(new LdcInsnNode(shownName(node, method)));
+    entry.add(recorder("enter", "(IILjava/lang/String;)I"));
+    entry.add(new VarInsnNode(Opcodes.ISTORE, frame));
+    int parameters = (method.access & Opcodes.ACC_STATIC) != 0 ? 0 : 1;
+    for (Type type : Type.getArgumentTypes(method.desc)) parameters += type.getSize();
+    int slot = (method.access & Opcodes.ACC_STATIC) != 0 ? 0 : 1;
+    for (LocalVariableNode variable : variables) {
+      boolean parameter = variable.index >= slot && variable.index < parameters && isStart(method, variable.start);
+      boolean own = variable.name.equals("this") && slot == 1 && !method.name.equals("<init>");
+      if ((parameter || own) && !(method.name.equals("main") && variable.desc.equals("[Ljava/lang/String;"))) entry.add(localCall(frame, variable));
+    }
+    LabelNode from = new LabelNode();
+    LabelNode to = new LabelNode();
+    LabelNode handler = new LabelNode();
+    entry.add(from);
+    if (begin == null) method.instructions.insert(entry);
+    else method.instructions.insertBefore(begin, entry);
+    InsnList end = new InsnList();
+    end.add(to);
+    end.add(handler);
+    end.add(new InsnNode(Opcodes.DUP));
+    end.add(new VarInsnNode(Opcodes.ILOAD, frame));
+    end.add(new InsnNode(Opcodes.SWAP));
+    end.add(recorder("thrown", "(ILjava/lang/Throwable;)V"));
+    end.add(new InsnNode(Opcodes.ATHROW));
+    method.instructions.add(end);
+    method.tryCatchBlocks.add(new TryCatchBlockNode(from, to, handler, null));
+  }
+
+  private static boolean isStart(MethodNode method, LabelNode label) {
+    for (AbstractInsnNode each = method.instructions.getFirst(); each != null; each = each.getNext()) {
+      if (each == label) return true;
+      if (each.getOpcode() >= 0) return false;
+    }
+    return false;
+  }
+
+  private boolean onlyBrace(int file, int line) {
+    String[] text = texts.get(file);
+    return line <= text.length && text[line - 1].trim().matches("[{}]+;?\\s*(//.*)?");
+  }
+
+  /** True if nothing between two places lies on another line: a loop that is written on one line. */
+  private static boolean onOneLine(AbstractInsnNode[] all, int from, int to, int line) {
+    for (int at = from; at < to; at++) if (all[at] instanceof LineNumberNode && ((LineNumberNode) all[at]).line != line) return false;
+    return true;
+  }
+
+  /** Where a pass of a loop begins: after the jump that would leave it, or at its top. */
+  private AbstractInsnNode passBegin(AbstractInsnNode[] all, int from, int to) {
+    for (int at = from; at < to; at++) {
+      if (all[at] instanceof JumpInsnNode && all[at].getOpcode() != Opcodes.GOTO) {
+        for (int after = to + 1; after < all.length; after++) if (all[after] == ((JumpInsnNode) all[at]).label) return all[at];
+      }
+    }
+    return all[from];
+  }
+
+  private static InsnList lineCall(int frame, int line) {
+    InsnList call = new InsnList();
+    call.add(new VarInsnNode(Opcodes.ILOAD, frame));
+    push(call, line);
+    call.add(recorder("line", "(II)V"));
+    return call;
+  }
+
+  /** The variable of a slot that can be seen right after an instruction. */
+  private static LocalVariableNode variableAt(List<LocalVariableNode> variables, int slot, int place, Map<AbstractInsnNode, Integer> places) {
+    LocalVariableNode best = null;
+    for (LocalVariableNode variable : variables) {
+      if (variable.index != slot) continue;
+      int from = places.get(variable.start);
+      int to = places.get(variable.end);
+      if (place + 1 >= from - 2 && place < to && from <= place + 3) best = variable;
+      else if (from <= place && place < to) return variable;
+    }
+    return best;
+  }
+
+  private static InsnList localCall(int frame, LocalVariableNode variable) {
+    InsnList call = new InsnList();
+    Type type = Type.getType(variable.desc);
+    call.add(new VarInsnNode(Opcodes.ILOAD, frame));
+    call.add(new VarInsnNode(type.getOpcode(Opcodes.ILOAD), variable.index));
+    box(call, type);
+    call.add(new LdcInsnNode(variable.name));
+    call.add(recorder("local", "(ILjava/lang/Object;Ljava/lang/String;)V"));
+    return call;
+  }
+
+  private void putStatic(MethodNode method, FieldInsnNode each, int frame) {
+    ClassNode owner = nodes.get(each.owner);
+    if (owner == null || synthetic(owner, each.name)) return;
+    Type type = Type.getType(each.desc);
+    method.instructions.insertBefore(each, new InsnNode(type.getSize() == 2 ? Opcodes.DUP2 : Opcodes.DUP));
+    InsnList call = new InsnList();
+    box(call, type);
+    call.add(new VarInsnNode(Opcodes.ILOAD, frame));
+    call.add(new InsnNode(Opcodes.SWAP));
+    call.add(new LdcInsnNode(topClasses > 1 ? each.owner.replaceAll(".*[/$]", "") + "." + each.name : each.name));
+    call.add(recorder("global", "(ILjava/lang/Object;Ljava/lang/String;)V"));
+    method.instructions.insert(each, call);
+  }
+
+  private static boolean synthetic(ClassNode owner, String name) {
+    for (FieldNode field : owner.fields) if (field.name.equals(name)) return (field.access & Opcodes.ACC_SYNTHETIC) != 0;
+    return false;
+  }
+
+  private void putField(MethodNode method, FieldInsnNode each, int frame, int temporary) {
+    ClassNode owner = nodes.get(each.owner);
+    if (owner == null || synthetic(owner, each.name)) return;
+    Type type = Type.getType(each.desc);
+    InsnList before = new InsnList();
+    before.add(new VarInsnNode(type.getOpcode(Opcodes.ISTORE), temporary));
+    before.add(new InsnNode(Opcodes.DUP));
+    before.add(new VarInsnNode(type.getOpcode(Opcodes.ILOAD), temporary));
+    method.instructions.insertBefore(each, before);
+    InsnList after = new InsnList();
+    after.add(new VarInsnNode(type.getOpcode(Opcodes.ILOAD), temporary));
+    box(after, type);
+    after.add(new VarInsnNode(Opcodes.ILOAD, frame));
+    after.add(new LdcInsnNode(each.name));
+    after.add(recorder("field", "(Ljava/lang/Object;Ljava/lang/Object;ILjava/lang/String;)V"));
+    method.instructions.insert(each, after);
+  }
+
+  private static void arrayStore(MethodNode method, AbstractInsnNode each, int frame, int temporary, int index) {
+    Type[] kinds = {Type.INT_TYPE, Type.LONG_TYPE, Type.FLOAT_TYPE, Type.DOUBLE_TYPE, Type.getType(Object.class), Type.BYTE_TYPE, Type.CHAR_TYPE, Type.SHORT_TYPE};
+    Type type = kinds[each.getOpcode() - Opcodes.IASTORE];
+    InsnList before = new InsnList();
+    before.add(new VarInsnNode(type.getOpcode(Opcodes.ISTORE), temporary));
+    before.add(new VarInsnNode(Opcodes.ISTORE, index));
+    before.add(new InsnNode(Opcodes.DUP));
+    before.add(new VarInsnNode(Opcodes.ILOAD, index));
+    before.add(new VarInsnNode(type.getOpcode(Opcodes.ILOAD), temporary));
+    method.instructions.insertBefore(each, before);
+    InsnList after = new InsnList();
+    after.add(new VarInsnNode(Opcodes.ILOAD, index));
+    // The element is read back: a byte array may be one of booleans, and values are cut to the element's size.
+    after.add(new InsnNode(Opcodes.DUP2));
+    after.add(recorder("elementOf", "(Ljava/lang/Object;I)Ljava/lang/Object;"));
+    after.add(new VarInsnNode(Opcodes.ILOAD, frame));
+    after.add(recorder("element", "(Ljava/lang/Object;ILjava/lang/Object;I)V"));
+    method.instructions.insert(each, after);
+  }
+
+  private static InsnList returnCall(MethodNode method, int opcode, int frame) {
+    InsnList call = new InsnList();
+    if (opcode == Opcodes.RETURN) {
+      call.add(new VarInsnNode(Opcodes.ILOAD, frame));
+      call.add(recorder("returned", "(I)V"));
+      return call;
+    }
+    Type type = Type.getReturnType(method.desc);
+    call.add(new InsnNode(type.getSize() == 2 ? Opcodes.DUP2 : Opcodes.DUP));
+    box(call, type);
+    call.add(new VarInsnNode(Opcodes.ILOAD, frame));
+    call.add(new InsnNode(Opcodes.SWAP));
+    call.add(recorder("returned", "(ILjava/lang/Object;)V"));
+    return call;
+  }
+
+  private static MethodInsnNode recorder(String name, String descriptor) {
+    return new MethodInsnNode(Opcodes.INVOKESTATIC, RECORDER, name, descriptor, false);
+  }
+
+  private static void push(InsnList list, int number) {
+    if (number >= Short.MIN_VALUE && number <= Short.MAX_VALUE) list.add(new IntInsnNode(Opcodes.SIPUSH, number));
+    else list.add(new LdcInsnNode(number));
+  }
+
+  private static void box(InsnList list, Type type) {
+    String[] owner = {null, "Boolean", "Character", "Byte", "Short", "Integer", "Float", "Long", "Double"};
+    int sort = type.getSort();
+    if (sort < Type.BOOLEAN || sort > Type.DOUBLE) return;
+    String name = "java/lang/" + owner[sort];
+    list.add(new MethodInsnNode(Opcodes.INVOKESTATIC, name, "valueOf", "(" + type.getDescriptor() + ")L" + name + ";", false));
   }
 }

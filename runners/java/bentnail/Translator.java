@@ -76,7 +76,9 @@ public final class Translator {
     List<String> options = List.of("-g", "-Xlint:all", "-proc:none", "-implicit:none", "-XDdev=false");
     boolean translated;
     try {
-      translated = COMPILER.getTask(said, files, null, options, null, sources).call();
+      List<Source> programs = new ArrayList<>();
+      for (Source source : sources) if (source.getName().endsWith(".java")) programs.add(source);
+      translated = COMPILER.getTask(said, files, null, options, null, programs).call();
     } catch (Throwable failure) {
       translated = false;
       said.write("error: the translator gave up: " + failure + "\n");

@@ -1,0 +1,396 @@
+package bentnail;
+
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.lang.reflect.Array;
+import java.lang.reflect.Field;
+import java.lang.reflect.Modifier;
+import java.nio.ByteOrder;
+import java.nio.MappedByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Writes what every executed line of an instrumented program did (see Instrument), as the stream of tokens that the Python recorder
+ * describes, to descriptor 60 (commands.py says how). Only the main thread is recorded. No method of the program is called here.
+ */
+public final class Recorder {
+  private static final int HEADER = 16;
+  private static final int CHUNK = 64;
+  private static final int MOST_ITEMS = 200;
+  private static final int MOST_DEPTH = 6;
+  private static final int MOST_OBJECTS = 20_000;
+
+  private static MappedByteBuffer memory;
+  private static int used = HEADER;
+  private static final StringBuilder TOKENS = new StringBuilder("[");
+  private static int count;
+  private static int limit;
+  private static Thread own;
+  private static final List<Frame> STACK = new ArrayList<>();
+  private static int frames;
+  private static final Map<String, Integer> COLUMNS = new HashMap<>();
+  private static final IdentityHashMap<Object, Integer> IDS = new IdentityHashMap<>();
+  private static final Map<Object, String> LIBRARY = new IdentityHashMap<>();
+  private static Throwable told;
+  private static boolean inside;
+
+  private static final class Frame {
+    int number;
+    int file;
+    int line;
+    boolean waiting;
+    String name;
+  }
+
+  private Recorder() {}
+
+  /** Begins. Called once, before anything of the program. */
+  static void start(int stepLimit) throws IOException {
+    try (RandomAccessFile file = new RandomAccessFile("/proc/self/fd/60", "rw")) {
+      memory = file.getChannel().map(FileChannel.MapMode.READ_WRITE, 0, file.length());
+    }
+    memory.order(ByteOrder.LITTLE_ENDIAN);
+    limit = stepLimit;
+    own = Thread.currentThread();
+    Runtime.getRuntime().addShutdownHook(new Thread(() -> {
+      synchronized (TOKENS) {
+        flush();
+      }
+    }));
+  }
+
+  private static boolean off() {
+    return inside || Thread.currentThread() != own;
+  }
+
+  private static void token(String text) {
+    if (TOKENS.length() > 1) TOKENS.append(',');
+    TOKENS.append(text);
+  }
+
+  private static void flush() {
+    if (memory == null) return;
+    byte[] data = TOKENS.append(']').toString().getBytes(StandardCharsets.UTF_8);
+    TOKENS.setLength(1);
+    if (used + 4 + data.length > memory.capacity()) return;
+    memory.putInt(used, data.length);
+    memory.position(used + 4);
+    memory.put(data);
+    used += 4 + data.length;
+    memory.putInt(0, used);
+  }
+
+  private static void begin(int line) {
+    count++;
+    if (count > limit) {
+      flush();
+      memory.putInt(12, 1);
+      Runtime.getRuntime().halt(0);
+    }
+    if (count % CHUNK == 0) {
+      synchronized (TOKENS) {
+        flush();
+      }
+    }
+    memory.putInt(4, line);
+    memory.putInt(8, count);
+  }
+
+  /** Enters a method; returns the number of its frame, which every other call hands back. */
+  public static int enter(int file, int line, String name) {
+    if (off()) return -1;
+    inside = true;
+    sweep();
+    if (!STACK.isEmpty()) STACK.get(STACK.size() - 1).waiting = true;
+    Frame frame = new Frame();
+    frame.number = ++frames;
+    frame.file = file;
+    frame.line = line;
+    frame.name = name;
+    STACK.add(frame);
+    begin(line);
+    token("[\"c\"," + frame.number + "," + file + "," + (STACK.size() - 1) + "," + line + "," + Json.quote(name) + "]");
+    inside = false;
+    return frame.number;
+  }
+
+  /** Makes the frame the current one: calls above it are over; a line that was waiting for one goes on. */
+  private static boolean current(int number) {
+    while (!STACK.isEmpty() && STACK.get(STACK.size() - 1).number != number) STACK.remove(STACK.size() - 1);
+    if (STACK.isEmpty()) return false;
+    Frame frame = STACK.get(STACK.size() - 1);
+    if (frame.waiting) {
+      frame.waiting = false;
+      begin(frame.line);
+      token("[\"r\"," + frame.number + "," + frame.file + "," + (STACK.size() - 1) + "," + frame.line + "]");
+    }
+    return true;
+  }
+
+  /** A line is about to run. */
+  public static void line(int number, int line) {
+    if (number < 0 || off()) return;
+    inside = true;
+    if (current(number)) {
+      sweep();
+      begin(line);
+      token(Integer.toString(line));
+      STACK.get(STACK.size() - 1).line = line;
+    }
+    inside = false;
+  }
+
+  /** A local variable or parameter got a value. */
+  public static void local(int number, Object value, String name) {
+    if (number < 0 || off()) return;
+    inside = true;
+    if (current(number)) write(1, name, value(value, 0));
+    inside = false;
+  }
+
+  /** A static field got a value. */
+  public static void global(int number, Object value, String name) {
+    if (number < 0 || off()) return;
+    inside = true;
+    if (current(number)) write(0, name, value(value, 0));
+    inside = false;
+  }
+
+  /** A field of an object got a value. */
+  public static void field(Object object, Object value, int number, String name) {
+    if (number < 0 || off() || object == null) return;
+    inside = true;
+    if (current(number) && IDS.containsKey(object)) token("[\"o\"," + IDS.get(object) + ",[" + Json.quote(name) + "]," + value(value, 0) + "]");
+    inside = false;
+  }
+
+  /** An element of an array as an object. */
+  public static Object elementOf(Object array, int index) {
+    return Array.get(array, index);
+  }
+
+  /** An element of an array got a value. */
+  public static void element(Object array, int index, Object value, int number) {
+    if (number < 0 || off()) return;
+    inside = true;
+    if (current(number) && IDS.containsKey(array) && index < MOST_ITEMS) token("[\"o\"," + IDS.get(array) + ",[" + index + "]," + value(value, 0) + "]");
+    inside = false;
+  }
+
+  /** A method is about to return a value. */
+  public static void returned(int number, Object value) {
+    if (number < 0 || off()) return;
+    inside = true;
+    if (current(number)) {
+      sweep();
+      token("[\"v\"," + value(value, 0) + "]");
+      leave();
+    }
+    inside = false;
+  }
+
+  /** A method is about to return nothing. */
+  public static void returned(int number) {
+    if (number < 0 || off()) return;
+    inside = true;
+    if (current(number)) {
+      sweep();
+      leave();
+    }
+    inside = false;
+  }
+
+  private static void leave() {
+    STACK.remove(STACK.size() - 1);
+    if (!STACK.isEmpty()) return;
+    synchronized (TOKENS) {
+      flush();
+    }
+  }
+
+  /** An exception is caught in this frame. */
+  public static void caught(int number, Throwable problem) {
+    if (number < 0 || off()) return;
+    inside = true;
+    raised(problem);
+    // The line that called goes no further; the handler's line is next.
+    for (Frame frame : STACK) if (frame.number == number) frame.waiting = false;
+    while (!STACK.isEmpty() && STACK.get(STACK.size() - 1).number != number) STACK.remove(STACK.size() - 1);
+    if (!STACK.isEmpty()) {
+      Frame frame = STACK.get(STACK.size() - 1);
+      token("[\"f\"," + frame.number + "," + frame.file + "," + (STACK.size() - 1) + "]");
+    }
+    inside = false;
+  }
+
+  /** An exception leaves this frame. */
+  public static void thrown(int number, Throwable problem) {
+    if (number < 0 || off()) return;
+    inside = true;
+    raised(problem);
+    while (!STACK.isEmpty() && STACK.get(STACK.size() - 1).number != number) STACK.remove(STACK.size() - 1);
+    if (!STACK.isEmpty()) STACK.remove(STACK.size() - 1);
+    inside = false;
+  }
+
+  private static void raised(Throwable problem) {
+    if (problem == told || count == 0) return;
+    told = problem;
+    StackTraceElement[] calls = problem.getStackTrace();
+    if (calls.length > 0 && calls[0].getClassName().startsWith("bentnail.")) {
+      List<StackTraceElement> kept = new ArrayList<>();
+      for (StackTraceElement call : calls) if (!call.getClassName().startsWith("bentnail.")) kept.add(call);
+      problem.setStackTrace(kept.toArray(new StackTraceElement[0]));
+    }
+    String message = problem.getClass().getClassLoader() == null && problem.getMessage() != null ? problem.getMessage() : "";
+    token("[\"x\"," + Json.quote(problem.getClass().getSimpleName()) + "," + Json.quote(cut(message)) + "]");
+  }
+
+  private static String cut(String text) {
+    return text.length() > 200 ? text.substring(0, 200) + "…" : text;
+  }
+
+  private static void write(int scope, String name, String value) {
+    String key = scope + name;
+    Integer column = COLUMNS.get(key);
+    if (column == null) {
+      column = COLUMNS.size() + 1;
+      COLUMNS.put(key, column);
+      token("[\"d\"," + column + "," + scope + "," + Json.quote(name) + "]");
+    }
+    token("-" + column);
+    token(value);
+  }
+
+  /** What methods of the library changed in collections and texts that were met before. */
+  private static void sweep() {
+    if (LIBRARY.isEmpty()) return;
+    for (Map.Entry<Object, String> each : new ArrayList<>(LIBRARY.entrySet())) {
+      String items;
+      try {
+        items = items(each.getKey(), 0);
+      } catch (RuntimeException changing) {
+        continue;
+      }
+      if (items.equals(each.getValue())) continue;
+      LIBRARY.put(each.getKey(), items);
+      token("[\"o\"," + IDS.get(each.getKey()) + ",[]," + whole(each.getKey(), items) + "]");
+    }
+  }
+
+  private static String plain(String type, String text) {
+    return "[" + Json.quote(type) + "," + Json.quote(text) + "]";
+  }
+
+  /** A value as a token: [type, text], or [type, null, id, items, shape, length] where it holds others. */
+  private static String value(Object value, int depth) {
+    if (value == null) return "[\"null\",\"null\"]";
+    if (value instanceof String) return plain("String", "\"" + shown(cut((String) value)) + "\"");
+    if (value instanceof Character) return plain("char", "'" + shown(value.toString()) + "'");
+    Class<?> type = value.getClass();
+    boolean library = type.getClassLoader() == null;
+    if (value instanceof Number || value instanceof Boolean) {
+      if (library) return plain(type.getSimpleName(), value.toString());
+    }
+    if (value instanceof Enum) return plain(type.getSimpleName(), ((Enum<?>) value).name());
+    if (value instanceof Throwable) return plain(type.getSimpleName(), type.getSimpleName() + (library && ((Throwable) value).getMessage() != null ? ": " + cut(((Throwable) value).getMessage()) : ""));
+    boolean holds = type.isArray() || (library ? watched(value) : !type.isSynthetic() && !type.isHidden());
+    if (!holds || depth > MOST_DEPTH) return plain(title(type), "(" + title(type) + ")");
+    Integer known = IDS.get(value);
+    if (known != null) return "[" + Json.quote(title(type)) + ",null," + known + "]";
+    if (IDS.size() >= MOST_OBJECTS) return plain(title(type), "…");
+    IDS.put(value, IDS.size() + 1);
+    String items = items(value, depth);
+    if (library && !type.isArray()) LIBRARY.put(value, items);
+    return whole(value, items);
+  }
+
+  private static String whole(Object value, String items) {
+    Class<?> type = value.getClass();
+    int length = type.isArray() ? Array.getLength(value) : value instanceof Collection ? ((Collection<?>) value).size() : 0;
+    String title = shape(value).equals("l") ? "list" : title(type);
+    return "[" + Json.quote(title) + ",null," + IDS.get(value) + "," + items + ",\"" + shape(value) + "\"" + (length > MOST_ITEMS ? "," + length : "") + "]";
+  }
+
+  private static String title(Class<?> type) {
+    if (type.isHidden() || type.isSynthetic()) return "function";
+    String name = type.getSimpleName();
+    return name.isEmpty() ? "object" : name;
+  }
+
+  /** Things of the library whose contents are shown. */
+  private static boolean watched(Object value) {
+    return value instanceof Collection || value instanceof Map || value instanceof StringBuilder || value instanceof StringBuffer;
+  }
+
+  private static String shape(Object value) {
+    if (value.getClass().isArray()) return "l";
+    if (value instanceof Set) return "s";
+    if (value instanceof Collection) return "l";
+    if (value instanceof Map) return "d";
+    return "o";
+  }
+
+  private static String items(Object value, int depth) {
+    StringBuilder out = new StringBuilder("[");
+    if (value.getClass().isArray()) {
+      int length = Math.min(Array.getLength(value), MOST_ITEMS);
+      for (int index = 0; index < length; index++) {
+        if (index > 0) out.append(',');
+        out.append(value(Array.get(value, index), depth + 1));
+      }
+    } else if (value instanceof StringBuilder || value instanceof StringBuffer) {
+      out.append("[\"text\",").append(plain("String", "\"" + shown(cut(value.toString())) + "\"")).append(']');
+    } else if (value instanceof Collection) {
+      int index = 0;
+      for (Object item : (Collection<?>) value) {
+        if (index >= MOST_ITEMS) break;
+        if (index++ > 0) out.append(',');
+        out.append(value(item, depth + 1));
+      }
+    } else if (value instanceof Map) {
+      int index = 0;
+      for (Map.Entry<?, ?> item : ((Map<?, ?>) value).entrySet()) {
+        if (index >= MOST_ITEMS) break;
+        if (index++ > 0) out.append(',');
+        out.append('[').append(Json.quote(key(item.getKey()))).append(',').append(value(item.getValue(), depth + 1)).append(']');
+      }
+    } else {
+      boolean first = true;
+      for (Class<?> type = value.getClass(); type != null && type.getClassLoader() != null; type = type.getSuperclass()) {
+        for (Field field : type.getDeclaredFields()) {
+          if (Modifier.isStatic(field.getModifiers()) || field.isSynthetic()) continue;
+          try {
+            field.setAccessible(true);
+            if (!first) out.append(',');
+            first = false;
+            out.append('[').append(Json.quote(field.getName())).append(',').append(value(field.get(value), depth + 1)).append(']');
+          } catch (ReflectiveOperationException | RuntimeException hidden) {
+            continue;
+          }
+        }
+      }
+    }
+    return out.append(']').toString();
+  }
+
+  private static String key(Object key) {
+    if (key instanceof String) return "\"" + shown(cut((String) key)) + "\"";
+    if (key instanceof Character) return "'" + key + "'";
+    if (key == null || key.getClass().getClassLoader() == null) return cut(String.valueOf(key));
+    if (key instanceof Enum) return ((Enum<?>) key).name();
+    return "(" + title(key.getClass()) + ")";
+  }
+
+  private static String shown(String text) {
+    return text.replace("\\", "\\\\").replace("\n", "\\n").replace("\t", "\\t").replace("\r", "\\r").replace("\"", "\\\"");
+  }
+}

@@ -1,0 +1,28 @@
+package bentnail;
+
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+
+/** Starts an instrumented program: Start STEPS MAIN-CLASS. */
+public final class Start {
+  private Start() {}
+
+  public static void main(String[] arguments) throws Throwable {
+    Recorder.start(Integer.parseInt(arguments[0]));
+    Method main = Class.forName(arguments[1]).getMethod("main", String[].class);
+    main.setAccessible(true);
+    try {
+      main.invoke(null, (Object) new String[0]);
+    } catch (InvocationTargetException problem) {
+      Throwable cause = problem.getCause();
+      // The calls below main are this starter's; the program is to look as if it had been started by itself.
+      for (Throwable each = cause; each != null; each = each.getCause()) {
+        StackTraceElement[] calls = each.getStackTrace();
+        int end = calls.length;
+        while (end > 0 && !calls[end - 1].getClassName().equals(arguments[1]) && (calls[end - 1].getClassName().startsWith("bentnail.") || calls[end - 1].getClassName().startsWith("java.") || calls[end - 1].getClassName().startsWith("jdk."))) end--;
+        each.setStackTrace(java.util.Arrays.copyOf(calls, end));
+      }
+      throw cause;
+    }
+  }
+}
