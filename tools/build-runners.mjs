@@ -14,10 +14,12 @@ function sourcesOf(folder, ending) {
     .map((entry) => join(entry.parentPath ?? entry.path, entry.name));
 }
 
-/** Mono's own reader and writer of assemblies. */
-const cecilFolder = "/usr/lib/mono/gac/Mono.Cecil";
-const cecilVersion = existsSync(cecilFolder) ? readdirSync(cecilFolder).sort().at(-1) : undefined;
-const cecil = join(cecilFolder, cecilVersion ?? "", "Mono.Cecil.dll");
+/** Mono's own readers and writers of assemblies and of debug information. */
+const libraries = ["Mono.Cecil", "Mono.CompilerServices.SymbolWriter"].map((name) => {
+  const folder = join("/usr/lib/mono/gac", name);
+  const version = existsSync(folder) ? readdirSync(folder).sort((one, other) => one.localeCompare(other, "en", { numeric: true })).at(-1) : undefined;
+  return join(folder, version ?? "", `${name}.dll`);
+});
 
 const newest = (files) => Math.max(...files.map((file) => statSync(file).mtimeMs));
 
@@ -27,7 +29,12 @@ function once(name, sources, make) {
   if (existsSync(target) && statSync(target).mtimeMs >= newest(sources)) return target;
   mkdirSync(store, { recursive: true });
   const temporary = `${target}.${process.pid}`;
-  make(temporary);
+  try {
+    make(temporary);
+  } catch (problem) {
+    for (const left of readdirSync(store)) if (left.startsWith(`${name}.${process.pid}`)) rmSync(join(store, left), { recursive: true, force: true });
+    throw problem;
+  }
   rmSync(target, { recursive: true, force: true });
   renameSync(temporary, target);
   return target;
@@ -39,8 +46,8 @@ export function buildJava() {
   const sources = sourcesOf(join(home, "runners/java"), ".java");
   return once("java.jar", sources, (temporary) => {
     const classes = `${temporary}.classes`;
-    const libraries = ["asm", "asm-tree", "asm-analysis", "asm-commons"].map((each) => `/usr/share/java/${each}.jar`).join(":");
-    execFileSync("/usr/bin/javac", ["-nowarn", "-d", classes, "-cp", libraries, ...sources], { stdio: ["ignore", "inherit", "inherit"] });
+    const asm = ["asm", "asm-tree", "asm-analysis", "asm-commons"].map((each) => `/usr/share/java/${each}.jar`).join(":");
+    execFileSync("/usr/bin/javac", ["-nowarn", "-d", classes, "-cp", asm, ...sources], { stdio: ["ignore", "inherit", "inherit"] });
     execFileSync("/usr/bin/jar", ["--create", "--no-compress", "--file", temporary, "-C", classes, "."], { stdio: "inherit" });
     rmSync(classes, { recursive: true });
   });
@@ -49,9 +56,16 @@ export function buildJava() {
 /** The C# recorder, or null where there is no mono compiler. */
 export function buildCSharp() {
   const sources = sourcesOf(join(home, "runners/csharp"), ".cs");
-  if (!existsSync("/usr/bin/mcs") || sources.length === 0) return null;
+  if (!existsSync("/usr/bin/mcs") || libraries.some((library) => !existsSync(library))) return null;
   return once("csharp.exe", sources, (temporary) => {
-    execFileSync("/usr/bin/mcs", ["-nologo", `-out:${temporary}`, `-r:${cecil}`, ...sources], { stdio: ["ignore", "inherit", "inherit"] });
+    // An assembly is called after the file that it is first written to.
+    const folder = `${temporary}.made`;
+    mkdirSync(folder, { recursive: true });
+    execFileSync("/usr/bin/mcs", ["-nologo", `-out:${folder}/csharp.exe`, ...libraries.map((library) => `-r:${library}`), ...sources], {
+      stdio: ["ignore", "inherit", "inherit"],
+    });
+    renameSync(join(folder, "csharp.exe"), temporary);
+    rmSync(folder, { recursive: true });
   });
 }
 

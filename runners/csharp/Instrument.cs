@@ -1,0 +1,393 @@
+using System;
+using System.Collections.Generic;
+using System.IO;
+using System.Linq;
+using System.Text.RegularExpressions;
+using Mono.Cecil;
+using Mono.Cecil.Cil;
+using Mono.CompilerServices.SymbolWriter;
+
+namespace BentNail
+{
+    /// <summary>
+    /// Puts calls of the Recorder into a translated program: at every line, after every store into a variable, field or element, at the entry
+    /// and at every return of a method. Usage: instrument PROGRAM.exe RESULT.exe FILE... (the case's files in order). Debug information is
+    /// carried over, so lines in messages stay as they were.
+    /// </summary>
+    public static class Instrument
+    {
+        static ModuleDefinition module;
+        static MethodReference enter, line, local, global, field, element, returned, caught;
+        static List<string> files;
+        static readonly List<string[]> Texts = new List<string[]>();
+        static bool severalClasses;
+
+        sealed class Point
+        {
+            public Instruction At;
+            public int Offset;
+            public int Line;
+            public int Column;
+            public bool Hidden;
+        }
+
+        sealed class Work
+        {
+            public MethodDefinition Method;
+            public string File;
+            public List<Point> Points = new List<Point>();
+            public LocalVariableEntry[] Locals;
+        }
+
+        public static int Main(string[] arguments)
+        {
+            files = arguments.Skip(2).ToList();
+            foreach (string file in files) Texts.Add(File.ReadAllText(file).Split(new[] { "\r\n", "\n", "\r" }, StringSplitOptions.None));
+            module = ModuleDefinition.ReadModule(arguments[0], new ReaderParameters { ReadingMode = ReadingMode.Immediate });
+            Type recorder = typeof(Recorder);
+            enter = module.ImportReference(recorder.GetMethod("Enter"));
+            line = module.ImportReference(recorder.GetMethod("Line"));
+            local = module.ImportReference(recorder.GetMethod("Local"));
+            global = module.ImportReference(recorder.GetMethod("Global"));
+            field = module.ImportReference(recorder.GetMethod("Field"));
+            element = module.ImportReference(recorder.GetMethod("Element"));
+            returned = module.ImportReference(recorder.GetMethod("Returned"));
+            caught = module.ImportReference(recorder.GetMethod("Caught"));
+            severalClasses = module.Types.Count(type => type.Name != "<Module>") > 1;
+            MonoSymbolFile symbols = MonoSymbolFile.ReadSymbolFile(arguments[0] + ".mdb");
+            var all = new List<Work>();
+            foreach (MethodEntry entry in symbols.Methods)
+            {
+                var method = module.LookupToken(entry.Token) as MethodDefinition;
+                if (method == null || !method.HasBody) continue;
+                var work = new Work { Method = method, File = Path.GetFileName(entry.CompileUnit.SourceFile.FileName), Locals = entry.GetLocals() };
+                var byOffset = method.Body.Instructions.ToDictionary(each => each.Offset);
+                foreach (LineNumberEntry row in entry.GetLineNumberTable().LineNumbers)
+                {
+                    Instruction at;
+                    if (byOffset.TryGetValue(row.Offset, out at)) work.Points.Add(new Point { At = at, Offset = row.Offset, Line = row.Row, Column = row.Column, Hidden = row.IsHidden || row.Row >= 0xf00000 });
+                }
+                all.Add(work);
+            }
+            foreach (Work work in all) Rewrite(work);
+            module.Write(arguments[1]);
+            WriteSymbols(arguments[1], all);
+            return 0;
+        }
+
+        static void WriteSymbols(string path, List<Work> all)
+        {
+            var writer = new MonoSymbolWriter(path);
+            var documents = new Dictionary<string, SourceFileEntry>();
+            var units = new Dictionary<string, CompileUnitEntry>();
+            foreach (Work work in all)
+            {
+                if (!documents.ContainsKey(work.File))
+                {
+                    documents[work.File] = writer.DefineDocument(work.File);
+                    units[work.File] = writer.DefineCompilationUnit(documents[work.File]);
+                }
+                writer.OpenMethod(units[work.File], 0, new Named { Name = work.Method.Name, Token = work.Method.MetadataToken.ToInt32() });
+                foreach (Point point in work.Points) writer.MarkSequencePoint(point.At.Offset, units[work.File].SourceFile, point.Line, point.Column, point.Hidden);
+                writer.CloseMethod();
+            }
+            writer.WriteSymbolFile(module.Mvid);
+        }
+
+        sealed class Named : IMethodDef
+        {
+            public string Name { get; set; }
+            public int Token { get; set; }
+        }
+
+        static readonly Dictionary<OpCode, OpCode> LongForms = typeof(OpCodes).GetFields()
+            .Where(each => each.Name.EndsWith("_S", StringComparison.Ordinal))
+            .Select(each => new { Short = (OpCode)each.GetValue(null), Long = typeof(OpCodes).GetField(each.Name.Substring(0, each.Name.Length - 2)) })
+            .Where(each => each.Long != null && each.Short.OperandType == OperandType.ShortInlineBrTarget)
+            .ToDictionary(each => each.Short, each => (OpCode)each.Long.GetValue(null));
+
+        static string ShownName(MethodDefinition method)
+        {
+            if (method.Name == ".ctor") return method.DeclaringType.Name;
+            if (method.Name == ".cctor") return "static";
+            Match made = Regex.Match(method.DeclaringType.Name, "^<(\\w+)>c__Iterator");
+            if (made.Success) return made.Groups[1].Value;
+            return method.Name.StartsWith("<", StringComparison.Ordinal) ? "lambda" : method.Name;
+        }
+
+        static int HeaderLine(MethodDefinition method, int file, int first)
+        {
+            string name = method.Name == ".ctor" ? method.DeclaringType.Name : method.Name;
+            if (name.StartsWith("<", StringComparison.Ordinal) || name == ".cctor") return first;
+            name = Regex.Replace(name, "^(get_|set_)", "");
+            var pattern = new Regex("(?<![.\\w])" + Regex.Escape(name) + "\\s*(<[^>]*>)?\\s*(\\(|\\{|$)");
+            for (int at = Math.Min(first, Texts[file].Length); at > 0; at--)
+                if (pattern.IsMatch(Texts[file][at - 1]) && !Texts[file][at - 1].Contains("new " + name)) return at;
+            return first;
+        }
+
+        static bool OnlyBrace(int file, int number)
+        {
+            return number <= Texts[file].Length && Regex.IsMatch(Texts[file][number - 1].Trim(), "^[{}]+;?\\s*(//.*)?$");
+        }
+
+        /// <summary>The line of the catch whose block begins on or after the given line's code.</summary>
+        static int CatchLine(int file, int first)
+        {
+            for (int at = Math.Min(first, Texts[file].Length); at > 0 && at > first - 6; at--) if (Regex.IsMatch(Texts[file][at - 1], "\\bcatch\\b")) return at;
+            return first;
+        }
+
+        /// <summary>The braces of a method are places of their own; nothing happens there.</summary>
+        static bool AtBrace(int file, Point point)
+        {
+            if (point.Line > Texts[file].Length || point.Column < 1) return false;
+            string text = Texts[file][point.Line - 1];
+            return point.Column <= text.Length && (text[point.Column - 1] == '{' || text[point.Column - 1] == '}');
+        }
+
+        /// <summary>Puts instructions before one, in such a way that jumps to it come to them first. Returns the instruction's new object.</summary>
+        static Instruction Before(MethodBody body, Instruction at, params Instruction[] added)
+        {
+            Instruction copy = Instruction.Create(OpCodes.Nop);
+            copy.OpCode = at.OpCode;
+            copy.Operand = at.Operand;
+            int index = body.Instructions.IndexOf(at);
+            at.OpCode = added[0].OpCode;
+            at.Operand = added[0].Operand;
+            for (int next = 1; next < added.Length; next++) body.Instructions.Insert(index + next, added[next]);
+            body.Instructions.Insert(index + added.Length, copy);
+            return copy;
+        }
+
+        static void After(MethodBody body, Instruction at, IEnumerable<Instruction> added)
+        {
+            int index = body.Instructions.IndexOf(at) + 1;
+            foreach (Instruction each in added) body.Instructions.Insert(index++, each);
+        }
+
+        static void Rewrite(Work work)
+        {
+            MethodDefinition method = work.Method;
+            MethodBody body = method.Body;
+            int file = files.FindIndex(each => Path.GetFileName(each) == work.File);
+            List<Point> shown = work.Points.Where(point => !point.Hidden).ToList();
+            if (file < 0 || shown.Count == 0) return;
+            foreach (Instruction each in body.Instructions)
+            {
+                OpCode longer;
+                if (LongForms.TryGetValue(each.OpCode, out longer)) each.OpCode = longer;
+            }
+            body.InitLocals = true;
+            var frame = new VariableDefinition(module.TypeSystem.Int32);
+            body.Variables.Add(frame);
+            var names = new Dictionary<int, string>();
+            foreach (LocalVariableEntry each in work.Locals) names[each.Index] = each.Name;
+
+            // Stores first: the instructions they follow keep their objects.
+            foreach (Instruction each in body.Instructions.ToArray()) Store(body, each, frame, names);
+            foreach (Instruction each in body.Instructions.ToArray())
+            {
+                if (each.OpCode != OpCodes.Ret) continue;
+                bool something = method.ReturnType.FullName != "System.Void" && !method.ReturnType.IsByReference;
+                if (something)
+                {
+                    var result = new VariableDefinition(method.ReturnType);
+                    body.Variables.Add(result);
+                    var added = new List<Instruction> { Instruction.Create(OpCodes.Stloc, result), Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldloc, result) };
+                    added.AddRange(Box(method.ReturnType));
+                    added.Add(Instruction.Create(OpCodes.Ldc_I4_1));
+                    added.Add(Instruction.Create(OpCodes.Call, returned));
+                    added.Add(Instruction.Create(OpCodes.Ldloc, result));
+                    Before(body, each, added.ToArray());
+                }
+                else
+                    Before(body, each, Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldnull), Instruction.Create(OpCodes.Ldc_I4_0), Instruction.Create(OpCodes.Call, returned));
+            }
+            foreach (ExceptionHandler handler in body.ExceptionHandlers.ToArray())
+            {
+                if (handler.HandlerType != ExceptionHandlerType.Catch) continue;
+                Instruction start = handler.HandlerStart;
+                int catchLine = CatchLine(file, shown.Where(point => point.Offset >= start.Offset).Select(point => point.Line).DefaultIfEmpty(shown[0].Line).First());
+                Before(body, start, Instruction.Create(OpCodes.Dup), Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldc_I4, catchLine), Instruction.Create(OpCodes.Call, caught));
+            }
+            var starts = new HashSet<Instruction>(body.ExceptionHandlers.Where(handler => handler.HandlerType == ExceptionHandlerType.Catch).Select(handler => handler.HandlerStart));
+            foreach (Point point in shown)
+            {
+                if (OnlyBrace(file, point.Line) || AtBrace(file, point)) continue;
+                Instruction at = point.At;
+                // A handler begins by taking note of what it caught; its line comes after that.
+                if (starts.Contains(at)) at = body.Instructions[body.Instructions.IndexOf(at) + 4];
+                while (at.Previous != null && at.Previous.OpCode.OpCodeType == OpCodeType.Prefix) at = at.Previous;
+                Before(body, at, Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldc_I4, point.Line), Instruction.Create(OpCodes.Ldc_I4, point.Offset), Instruction.Create(OpCodes.Call, line));
+            }
+            Entry(work, body, frame, file, shown[0].Line);
+        }
+
+        static void Entry(Work work, MethodBody body, VariableDefinition frame, int file, int first)
+        {
+            MethodDefinition method = work.Method;
+            var added = new List<Instruction>
+            {
+                Instruction.Create(OpCodes.Ldc_I4, file),
+                Instruction.Create(OpCodes.Ldc_I4, HeaderLine(method, file, first)),
+                Instruction.Create(OpCodes.Ldstr, ShownName(method)),
+                Instruction.Create(OpCodes.Call, enter),
+                Instruction.Create(OpCodes.Stloc, frame),
+            };
+            bool plain = !method.IsConstructor && !method.DeclaringType.Name.StartsWith("<", StringComparison.Ordinal) && !method.Name.StartsWith("<", StringComparison.Ordinal);
+            if (method.HasThis && plain && !method.DeclaringType.IsValueType)
+                added.AddRange(new[] { Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldarg, body.ThisParameter), Instruction.Create(OpCodes.Ldstr, "this"), Instruction.Create(OpCodes.Call, local) });
+            foreach (ParameterDefinition parameter in method.Parameters)
+                if (!parameter.IsOut && !(method.Name == "Main" && parameter.ParameterType.IsArray)) added.AddRange(Report(frame, Instruction.Create(OpCodes.Ldarg, parameter), parameter.ParameterType, parameter.Name));
+            for (int at = 0; at < added.Count; at++) body.Instructions.Insert(at, added[at]);
+        }
+
+        /// <summary>Loads a variable, boxes it and tells the recorder.</summary>
+        static IEnumerable<Instruction> Report(VariableDefinition frame, Instruction load, TypeReference type, string name)
+        {
+            var byReference = type as ByReferenceType;
+            TypeReference kind = byReference != null ? byReference.ElementType : type;
+            if (kind.IsPointer) yield break;
+            yield return Instruction.Create(OpCodes.Ldloc, frame);
+            yield return load;
+            if (byReference != null) yield return Instruction.Create(OpCodes.Ldobj, kind);
+            foreach (Instruction each in Box(kind)) yield return each;
+            yield return Instruction.Create(OpCodes.Ldstr, name);
+            yield return Instruction.Create(OpCodes.Call, local);
+        }
+
+        static IEnumerable<Instruction> Box(TypeReference type)
+        {
+            if (type.IsValueType || type.IsGenericParameter) yield return Instruction.Create(OpCodes.Box, type);
+        }
+
+        static VariableDefinition VariableOf(MethodBody body, Instruction each)
+        {
+            if (each.OpCode == OpCodes.Stloc_0 || each.OpCode == OpCodes.Ldloc_0) return body.Variables[0];
+            if (each.OpCode == OpCodes.Stloc_1 || each.OpCode == OpCodes.Ldloc_1) return body.Variables[1];
+            if (each.OpCode == OpCodes.Stloc_2 || each.OpCode == OpCodes.Ldloc_2) return body.Variables[2];
+            if (each.OpCode == OpCodes.Stloc_3 || each.OpCode == OpCodes.Ldloc_3) return body.Variables[3];
+            return each.Operand as VariableDefinition;
+        }
+
+        static void Store(MethodBody body, Instruction each, VariableDefinition frame, Dictionary<int, string> names)
+        {
+            Code code = each.OpCode.Code;
+            string name;
+            if ((code >= Code.Stloc_0 && code <= Code.Stloc_3) || code == Code.Stloc_S || code == Code.Stloc)
+            {
+                VariableDefinition variable = VariableOf(body, each);
+                if (names.TryGetValue(variable.Index, out name)) After(body, each, Report(frame, Instruction.Create(OpCodes.Ldloc, variable), variable.VariableType, name));
+            }
+            else if (code == Code.Starg || code == Code.Starg_S)
+            {
+                var parameter = (ParameterDefinition)each.Operand;
+                After(body, each, Report(frame, Instruction.Create(OpCodes.Ldarg, parameter), parameter.ParameterType, parameter.Name));
+            }
+            else if (code == Code.Call || code == Code.Callvirt || code == Code.Newobj || code == Code.Stfld || code == Code.Initobj)
+            {
+                if (code == Code.Stfld) StoreField(body, each, frame);
+                ByAddress(body, each, frame, names);
+            }
+            else if (code == Code.Stsfld)
+            {
+                var target = (FieldReference)each.Operand;
+                if (target.DeclaringType.Name.StartsWith("<", StringComparison.Ordinal) || target.Name.StartsWith("<>", StringComparison.Ordinal)) return;
+                var added = new List<Instruction> { Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldsfld, target) };
+                added.AddRange(Box(target.FieldType));
+                added.Add(Instruction.Create(OpCodes.Ldstr, (severalClasses ? target.DeclaringType.Name + "." : "") + Recorder.FieldName(target.Name)));
+                added.Add(Instruction.Create(OpCodes.Call, global));
+                After(body, each, added);
+            }
+            else if (code >= Code.Stelem_I && code <= Code.Stelem_Ref || code == Code.Stelem_Any) StoreElement(body, each, frame);
+            else if (code >= Code.Stind_Ref && code <= Code.Stind_R8 || code == Code.Stobj) ByReference(body, each, frame);
+        }
+
+        /// <summary>Variables whose addresses were put on the stack for a call may have got a value in it; they are told after it.</summary>
+        static void ByAddress(MethodBody body, Instruction call, VariableDefinition frame, Dictionary<int, string> names)
+        {
+            var added = new List<Instruction>();
+            for (Instruction back = call.Previous; back != null; back = back.Previous)
+            {
+                if (back.OpCode.FlowControl == FlowControl.Call || back.OpCode.FlowControl == FlowControl.Branch || back.OpCode.FlowControl == FlowControl.Cond_Branch) break;
+                if (back.OpCode != OpCodes.Ldloca && back.OpCode != OpCodes.Ldloca_S) continue;
+                var variable = (VariableDefinition)back.Operand;
+                string name;
+                if (names.TryGetValue(variable.Index, out name)) added.AddRange(Report(frame, Instruction.Create(OpCodes.Ldloc, variable), variable.VariableType, name));
+            }
+            if (added.Count > 0) After(body, call, added);
+        }
+
+        /// <summary>A store through ref or out parameters: all of them are told.</summary>
+        static void ByReference(MethodBody body, Instruction each, VariableDefinition frame)
+        {
+            foreach (ParameterDefinition parameter in body.Method.Parameters)
+                if (parameter.ParameterType.IsByReference) After(body, each, Report(frame, Instruction.Create(OpCodes.Ldarg, parameter), parameter.ParameterType, parameter.Name));
+        }
+
+        static void StoreField(MethodBody body, Instruction each, VariableDefinition frame)
+        {
+            var target = (FieldReference)each.Operand;
+            if (target.DeclaringType.IsValueType || target.FieldType.IsGenericParameter) return;
+            bool captured = Regex.IsMatch(target.DeclaringType.Name, "^<.*>c__(AnonStorey|Iterator)");
+            if (captured && target.Name.StartsWith("$", StringComparison.Ordinal)) return;
+            if (!captured && body.Method.IsConstructor && each.Previous != null && BeforeParent(body, each)) return;
+            var held = new VariableDefinition(target.FieldType);
+            body.Variables.Add(held);
+            Before(body, each, Instruction.Create(OpCodes.Stloc, held), Instruction.Create(OpCodes.Dup), Instruction.Create(OpCodes.Ldloc, held));
+            int index = body.Instructions.IndexOf(each);
+            Instruction store = body.Instructions[index + 3];
+            var added = new List<Instruction>();
+            if (captured)
+            {
+                added.Add(Instruction.Create(OpCodes.Pop));
+                added.AddRange(Report(frame, Instruction.Create(OpCodes.Ldloc, held), target.FieldType, Recorder.FieldName(target.Name)));
+            }
+            else
+            {
+                added.Add(Instruction.Create(OpCodes.Ldloc, held));
+                added.AddRange(Box(target.FieldType));
+                added.Add(Instruction.Create(OpCodes.Ldloc, frame));
+                added.Add(Instruction.Create(OpCodes.Ldstr, Recorder.FieldName(target.Name)));
+                added.Add(Instruction.Create(OpCodes.Call, field));
+            }
+            After(body, store, added);
+        }
+
+        /// <summary>True for a field's starting value, which is stored before the parent's constructor is called.</summary>
+        static bool BeforeParent(MethodBody body, Instruction each)
+        {
+            for (Instruction next = each.Next; next != null; next = next.Next)
+            {
+                var called = next.Operand as MethodReference;
+                if (next.OpCode == OpCodes.Call && called != null && called.Name == ".ctor") return true;
+            }
+            return false;
+        }
+
+        static void StoreElement(MethodBody body, Instruction each, VariableDefinition frame)
+        {
+            TypeReference kind;
+            switch (each.OpCode.Code)
+            {
+                case Code.Stelem_I1: kind = module.TypeSystem.SByte; break;
+                case Code.Stelem_I2: kind = module.TypeSystem.Int16; break;
+                case Code.Stelem_I4: kind = module.TypeSystem.Int32; break;
+                case Code.Stelem_I8: kind = module.TypeSystem.Int64; break;
+                case Code.Stelem_R4: kind = module.TypeSystem.Single; break;
+                case Code.Stelem_R8: kind = module.TypeSystem.Double; break;
+                case Code.Stelem_Ref: kind = module.TypeSystem.Object; break;
+                case Code.Stelem_Any: kind = (TypeReference)each.Operand; break;
+                default: return;
+            }
+            var held = new VariableDefinition(kind);
+            var index = new VariableDefinition(module.TypeSystem.Int32);
+            body.Variables.Add(held);
+            body.Variables.Add(index);
+            Before(body, each, Instruction.Create(OpCodes.Stloc, held), Instruction.Create(OpCodes.Stloc, index), Instruction.Create(OpCodes.Dup), Instruction.Create(OpCodes.Ldloc, index), Instruction.Create(OpCodes.Ldloc, held));
+            Instruction store = body.Instructions[body.Instructions.IndexOf(each) + 5];
+            After(body, store, new[] { Instruction.Create(OpCodes.Ldloc, index), Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Call, element) });
+        }
+    }
+}

@@ -1,0 +1,397 @@
+using System;
+using System.Collections;
+using System.Collections.Generic;
+using System.Globalization;
+using System.Reflection;
+using System.Runtime.CompilerServices;
+using System.Runtime.InteropServices;
+using System.Text;
+using System.Threading;
+
+namespace BentNail
+{
+    /// <summary>
+    /// Writes what every executed line of an instrumented program did (see Instrument), as the stream of tokens that the Python recorder
+    /// describes, to descriptor 60 (commands.py says how). Only the main thread is recorded. No method of the program is called here.
+    /// </summary>
+    public static class Recorder
+    {
+        const int Header = 16;
+        const int Chunk = 64;
+        const int MostItems = 200;
+        const int MostDepth = 6;
+        const int MostObjects = 20000;
+        const long Bytes = 64L << 20;
+
+        static IntPtr memory;
+        static int used = Header;
+        static readonly StringBuilder Tokens = new StringBuilder("[");
+        static int count;
+        static int limit;
+        static Thread own;
+        static readonly List<Frame> Stack = new List<Frame>();
+        static int frames;
+        static readonly Dictionary<string, int> Columns = new Dictionary<string, int>();
+        static readonly Dictionary<object, int> Ids = new Dictionary<object, int>(new Same());
+        static readonly Dictionary<object, string> Library = new Dictionary<object, string>(new Same());
+        static Exception told;
+        static bool inside;
+
+        sealed class Frame
+        {
+            public int Number;
+            public int File;
+            public int Line;
+            public int Point = -1;
+            public bool Waiting;
+        }
+
+        sealed class Same : IEqualityComparer<object>
+        {
+            bool IEqualityComparer<object>.Equals(object one, object other) { return ReferenceEquals(one, other); }
+            int IEqualityComparer<object>.GetHashCode(object value) { return RuntimeHelpers.GetHashCode(value); }
+        }
+
+        [DllImport("libc")]
+        static extern IntPtr mmap(IntPtr address, UIntPtr length, int protection, int flags, int descriptor, IntPtr offset);
+
+        [DllImport("libc")]
+        static extern void _exit(int code);
+
+        /// <summary>Begins. Called once, before anything of the program.</summary>
+        static void Start()
+        {
+            memory = mmap(IntPtr.Zero, (UIntPtr)(ulong)Bytes, 3, 1, 60, IntPtr.Zero);
+            limit = int.Parse(Environment.GetEnvironmentVariable("BENT_NAIL_STEPS") ?? "20000");
+            own = Thread.CurrentThread;
+            AppDomain.CurrentDomain.ProcessExit += (sender, arguments) => Flush();
+            AppDomain.CurrentDomain.UnhandledException += (sender, arguments) =>
+            {
+                Raised(arguments.ExceptionObject as Exception);
+                Flush();
+                // Said by the run-time system itself only where nobody listens.
+                Console.Error.WriteLine("\nUnhandled Exception:\n" + arguments.ExceptionObject);
+            };
+        }
+
+        static bool Off() { return inside || Thread.CurrentThread != own; }
+
+        static void Token(string text)
+        {
+            if (Tokens.Length > 1) Tokens.Append(',');
+            Tokens.Append(text);
+        }
+
+        static void Flush()
+        {
+            lock (Tokens)
+            {
+                if (memory == IntPtr.Zero || Tokens.Length == 1) return;
+                byte[] data = Encoding.UTF8.GetBytes(Tokens.Append(']').ToString());
+                Tokens.Length = 1;
+                if (used + 4 + data.Length > Bytes) return;
+                Marshal.WriteInt32(memory, used, data.Length);
+                Marshal.Copy(data, 0, IntPtr.Add(memory, used + 4), data.Length);
+                used += 4 + data.Length;
+                Marshal.WriteInt32(memory, 0, used);
+            }
+        }
+
+        static void Begin(int line)
+        {
+            count++;
+            if (count > limit)
+            {
+                Flush();
+                Marshal.WriteInt32(memory, 12, 1);
+                _exit(0);
+            }
+            if (count % Chunk == 0) Flush();
+            Marshal.WriteInt32(memory, 4, line);
+            Marshal.WriteInt32(memory, 8, count);
+        }
+
+        /// <summary>Enters a method; returns the number of its frame, which every other call hands back.</summary>
+        public static int Enter(int file, int line, string name)
+        {
+            if (own == null) Start();
+            if (Off()) return -1;
+            inside = true;
+            Sweep();
+            if (Stack.Count > 0) Stack[Stack.Count - 1].Waiting = true;
+            var frame = new Frame { Number = ++frames, File = file, Line = line };
+            Stack.Add(frame);
+            Begin(line);
+            Token("[\"c\"," + frame.Number + "," + file + "," + (Stack.Count - 1) + "," + line + "," + Quote(name) + "]");
+            inside = false;
+            return frame.Number;
+        }
+
+        static bool Current(int number)
+        {
+            while (Stack.Count > 0 && Stack[Stack.Count - 1].Number != number) Stack.RemoveAt(Stack.Count - 1);
+            if (Stack.Count == 0) return false;
+            Frame frame = Stack[Stack.Count - 1];
+            if (frame.Waiting)
+            {
+                frame.Waiting = false;
+                Begin(frame.Line);
+                Token("[\"r\"," + frame.Number + "," + frame.File + "," + (Stack.Count - 1) + "," + frame.Line + "]");
+            }
+            return true;
+        }
+
+        /// <summary>The place `point` (its offset) of a line is about to run; the same line further on is the same step.</summary>
+        public static void Line(int number, int line, int point)
+        {
+            if (number < 0 || Off()) return;
+            inside = true;
+            if (Current(number))
+            {
+                Frame frame = Stack[Stack.Count - 1];
+                if (frame.Line != line || point <= frame.Point || frame.Point < 0)
+                {
+                    Sweep();
+                    Begin(line);
+                    Token(line.ToString(CultureInfo.InvariantCulture));
+                    frame.Line = line;
+                }
+                frame.Point = point;
+            }
+            inside = false;
+        }
+
+        public static void Local(int number, object value, string name)
+        {
+            if (number < 0 || Off()) return;
+            inside = true;
+            if (Current(number)) Write(1, name, Value(value, 0));
+            inside = false;
+        }
+
+        public static void Global(int number, object value, string name)
+        {
+            if (number < 0 || Off()) return;
+            inside = true;
+            if (Current(number)) Write(0, name, Value(value, 0));
+            inside = false;
+        }
+
+        public static void Field(object owner, object value, int number, string name)
+        {
+            if (number < 0 || Off() || owner == null) return;
+            inside = true;
+            int id;
+            if (Current(number) && Ids.TryGetValue(owner, out id)) Token("[\"o\"," + id + ",[" + Quote(name) + "]," + Value(value, 0) + "]");
+            inside = false;
+        }
+
+        public static void Element(Array array, int index, int number)
+        {
+            if (number < 0 || Off() || array == null) return;
+            inside = true;
+            int id;
+            if (Current(number) && index < MostItems && Ids.TryGetValue(array, out id)) Token("[\"o\"," + id + ",[" + index + "]," + Value(array.GetValue(index), 0) + "]");
+            inside = false;
+        }
+
+        public static void Returned(int number, object value, bool something)
+        {
+            if (number < 0 || Off()) return;
+            inside = true;
+            if (Current(number))
+            {
+                Sweep();
+                if (something) Token("[\"v\"," + Value(value, 0) + "]");
+                Stack.RemoveAt(Stack.Count - 1);
+            }
+            inside = false;
+        }
+
+        public static void Caught(object problem, int number, int line)
+        {
+            if (number < 0 || Off()) return;
+            inside = true;
+            Raised(problem as Exception);
+            while (Stack.Count > 0 && Stack[Stack.Count - 1].Number != number) Stack.RemoveAt(Stack.Count - 1);
+            if (Stack.Count > 0)
+            {
+                Frame frame = Stack[Stack.Count - 1];
+                frame.Waiting = false;
+                frame.Point = int.MaxValue;
+                Token("[\"f\"," + frame.Number + "," + frame.File + "," + (Stack.Count - 1) + "]");
+                Begin(line);
+                Token(line.ToString(CultureInfo.InvariantCulture));
+                frame.Line = line;
+            }
+            inside = false;
+        }
+
+        static void Raised(Exception problem)
+        {
+            if (problem == null || problem == told || count == 0) return;
+            told = problem;
+            string message = problem.GetType().Assembly == typeof(object).Assembly ? problem.Message : "";
+            Token("[\"x\"," + Quote(problem.GetType().Name) + "," + Quote(Cut(message)) + "]");
+        }
+
+        static string Cut(string text) { return text.Length > 200 ? text.Substring(0, 200) + "…" : text; }
+
+        static void Write(int scope, string name, string value)
+        {
+            string key = scope + name;
+            int column;
+            if (!Columns.TryGetValue(key, out column))
+            {
+                column = Columns.Count + 1;
+                Columns[key] = column;
+                Token("[\"d\"," + column + "," + scope + "," + Quote(name) + "]");
+            }
+            Token("-" + column);
+            Token(value);
+        }
+
+        /// <summary>What methods of the library changed in collections that were met before.</summary>
+        static void Sweep()
+        {
+            if (Library.Count == 0) return;
+            foreach (var each in new List<KeyValuePair<object, string>>(Library))
+            {
+                string items;
+                try { items = Items(each.Key, 0); }
+                catch (InvalidOperationException) { continue; }
+                if (items == each.Value) continue;
+                Library[each.Key] = items;
+                Token("[\"o\"," + Ids[each.Key] + ",[]," + Whole(each.Key, items) + "]");
+            }
+        }
+
+        static string Plain(string type, string text) { return "[" + Quote(type) + "," + Quote(text) + "]"; }
+
+        static bool IsLibrary(Type type) { return type.Assembly == typeof(object).Assembly || type.Assembly.GetName().Name.StartsWith("System", StringComparison.Ordinal); }
+
+        static string Value(object value, int depth)
+        {
+            if (value == null) return "[\"null\",\"null\"]";
+            if (value is string) return Plain("string", "\"" + Shown(Cut((string)value)) + "\"");
+            if (value is char) return Plain("char", "'" + Shown(value.ToString()) + "'");
+            if (value is bool) return Plain("bool", (bool)value ? "true" : "false");
+            Type type = value.GetType();
+            if (value is float) return Plain("float", ((float)value).ToString("R", CultureInfo.InvariantCulture));
+            if (value is double) return Plain("double", ((double)value).ToString("R", CultureInfo.InvariantCulture));
+            if (type.IsPrimitive || value is decimal) return Plain(type.Name, Convert.ToString(value, CultureInfo.InvariantCulture));
+            if (type.IsEnum) return Plain(type.Name, Enum.GetName(type, value) ?? Convert.ToInt64(value).ToString(CultureInfo.InvariantCulture));
+            if (value is Delegate) return Plain("function", "(function)");
+            if (value is Exception) return Plain(type.Name, type.Name + (IsLibrary(type) ? ": " + Cut(((Exception)value).Message) : ""));
+            if (IsLibrary(type) && value is IFormattable && type.IsValueType) return Plain(type.Name, Convert.ToString(value, CultureInfo.InvariantCulture));
+            bool library = IsLibrary(type) && !type.IsArray;
+            bool holds = library ? value is StringBuilder || (value is ICollection && type.IsGenericType) || value is ArrayList : true;
+            if (!holds || depth > MostDepth) return Plain(Title(type), "(" + Title(type) + ")");
+            if (type.IsValueType) return "[" + Quote(Title(type)) + ",null,0," + Items(value, depth) + ",\"o\"]";
+            int id;
+            if (Ids.TryGetValue(value, out id)) return "[" + Quote(Title(type)) + ",null," + id + "]";
+            if (Ids.Count >= MostObjects) return Plain(Title(type), "…");
+            Ids[value] = Ids.Count + 1;
+            string items = Items(value, depth);
+            if (library) Library[value] = items;
+            return Whole(value, items);
+        }
+
+        static string Whole(object value, string items)
+        {
+            Type type = value.GetType();
+            string shape = Shape(value);
+            var collection = value as ICollection;
+            string length = collection != null && collection.Count > MostItems ? "," + collection.Count : "";
+            return "[" + Quote(shape == "l" ? "list" : Title(type)) + ",null," + Ids[value] + "," + items + ",\"" + shape + "\"" + length + "]";
+        }
+
+        static string Title(Type type)
+        {
+            int mark = type.Name.IndexOf('`');
+            return mark < 0 ? type.Name : type.Name.Substring(0, mark);
+        }
+
+        static string Shape(object value)
+        {
+            if (value is StringBuilder) return "o";
+            if (value is IDictionary) return "d";
+            if (Title(value.GetType()) == "HashSet" || Title(value.GetType()) == "SortedSet") return "s";
+            return value is Array || (value is ICollection && IsLibrary(value.GetType())) ? "l" : "o";
+        }
+
+        static string Items(object value, int depth)
+        {
+            var found = new List<string>();
+            var dictionary = value as IDictionary;
+            if (value is StringBuilder) found.Add("[\"text\"," + Plain("string", "\"" + Shown(Cut(value.ToString())) + "\"") + "]");
+            else if (dictionary != null && IsLibrary(value.GetType()))
+            {
+                foreach (DictionaryEntry item in dictionary)
+                {
+                    if (found.Count >= MostItems) break;
+                    found.Add("[" + Quote(Key(item.Key)) + "," + Value(item.Value, depth + 1) + "]");
+                }
+            }
+            else if (value is Array && ((Array)value).Rank == 2)
+            {
+                var table = (Array)value;
+                for (int row = 0; row < Math.Min(table.GetLength(0), 50); row++)
+                {
+                    var cells = new List<string>();
+                    for (int column = 0; column < Math.Min(table.GetLength(1), 50); column++) cells.Add(Value(table.GetValue(row, column), depth + 2));
+                    found.Add("[\"list\",null,0,[" + string.Join(",", cells.ToArray()) + "],\"l\"]");
+                }
+            }
+            else if (value is Array || (value is ICollection && IsLibrary(value.GetType())))
+            {
+                foreach (object item in (IEnumerable)value)
+                {
+                    if (found.Count >= MostItems) break;
+                    found.Add(Value(item, depth + 1));
+                }
+            }
+            else
+            {
+                for (Type type = value.GetType(); type != null && !IsLibrary(type); type = type.BaseType)
+                {
+                    foreach (FieldInfo field in type.GetFields(BindingFlags.Instance | BindingFlags.Public | BindingFlags.NonPublic | BindingFlags.DeclaredOnly))
+                        found.Add("[" + Quote(FieldName(field.Name)) + "," + Value(field.GetValue(value), depth + 1) + "]");
+                }
+            }
+            return "[" + string.Join(",", found.ToArray()) + "]";
+        }
+
+        /// <summary>The name of a property for the field that the translator made for it.</summary>
+        public static string FieldName(string name)
+        {
+            int end = name.IndexOf('>');
+            return name.StartsWith("<", StringComparison.Ordinal) && end > 1 ? name.Substring(1, end - 1) : name;
+        }
+
+        static string Key(object key)
+        {
+            if (key is string) return "\"" + Shown(Cut((string)key)) + "\"";
+            if (key is char) return "'" + key + "'";
+            Type type = key.GetType();
+            return type.IsPrimitive || type.IsEnum ? Convert.ToString(key, CultureInfo.InvariantCulture) : "(" + Title(type) + ")";
+        }
+
+        static string Shown(string text)
+        {
+            return text.Replace("\\", "\\\\").Replace("\n", "\\n").Replace("\t", "\\t").Replace("\r", "\\r").Replace("\"", "\\\"");
+        }
+
+        static string Quote(string text)
+        {
+            var quoted = new StringBuilder(text.Length + 2).Append('"');
+            foreach (char each in text)
+            {
+                if (each == '"' || each == '\\') quoted.Append('\\').Append(each);
+                else if (each < ' ' || (each >= 0x7f && each < 0xa0) || char.IsSurrogate(each)) quoted.Append("\\u").Append(((int)each).ToString("x4"));
+                else quoted.Append(each);
+            }
+            return quoted.Append('"').ToString();
+        }
+    }
+}
