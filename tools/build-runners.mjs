@@ -17,7 +17,11 @@ function sourcesOf(folder, ending) {
 /** Mono's own readers and writers of assemblies and of debug information. */
 const libraries = ["Mono.Cecil", "Mono.CompilerServices.SymbolWriter"].map((name) => {
   const folder = join("/usr/lib/mono/gac", name);
-  const version = existsSync(folder) ? readdirSync(folder).sort((one, other) => one.localeCompare(other, "en", { numeric: true })).at(-1) : undefined;
+  const version = existsSync(folder)
+    ? readdirSync(folder)
+        .sort((one, other) => one.localeCompare(other, "en", { numeric: true }))
+        .at(-1)
+    : undefined;
   return join(folder, version ?? "", `${name}.dll`);
 });
 

@@ -2,6 +2,7 @@ import type { LinePlace } from "../../core/cases/case.ts";
 import { findHunks } from "../../core/fixes/hunks.ts";
 import type { ConsolePiece } from "../../core/outcome/outcome.ts";
 import { lineTexts } from "../../core/source/lines.ts";
+import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
 import { type CheckResult, judgeVersion, languageOf, recordVersion, versionOf } from "../../server/casework.ts";
 import { openLayer } from "../../server/layers.ts";
@@ -156,11 +157,9 @@ async function traceView(
   const table = buildTable(trace, { rows: wanted.rows });
   const judged = await judgeVersion(services, { ...found, checks: [check] }, version);
   const plain = judged.deciding.outcome;
-  const text = (pieces: readonly ConsolePiece[]) => pieces.map((piece) => piece.text).join("");
-  const cutShort = trace.outcome.stoppedBy === "steps";
   const differs =
-    plain && !cutShort && (text(plain.console) !== text(trace.outcome.console) || plain.stoppedBy !== trace.outcome.stoppedBy)
-      ? "The recorded run did not go as the plain run did (a clock, chance or a limit may be at play). The plain run decides."
+    plain && !isSameRun(languageOf(found), plain, trace)
+      ? "The recorded run did not go as the plain run did (a clock, chance, a limit or a value that was never set may be at play). The plain run decides."
       : null;
   const from = Math.max(0, Math.min(wanted.from, table.rows.length - 1));
   const primary = trace.outcome.diagnostics.find((diagnostic) => diagnostic.primary);

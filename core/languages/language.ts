@@ -65,6 +65,8 @@ export type Language = {
   kindOfRefusal: (diagnostic: Diagnostic) => "form" | "meaning";
   /** The name that a message says is not known, or null. */
   unknownName: (diagnostic: Diagnostic) => string | null;
+  /** Parts of messages that differ from build to build of the same text (addresses, offsets); left aside where two runs are compared. */
+  machineWords?: RegExp;
   /** Plain-language meaning of a message, or null. */
   meaning: (diagnostic: Diagnostic) => string | null;
   /** The names given a value on a line, and the names that it uses, in order; for leads and for judging loops. */

@@ -15,7 +15,7 @@ export type LexicalRules = {
   texts: ReadonlyArray<{ open: RegExp; close: string; escape: "\\" | "double" | "both" | null; lines?: boolean }>;
   /** False where a quote sign is no text's opening, by the piece before it and whether a blank stands between. */
   opensText?: (quote: string, before: Token | undefined, blankBefore: boolean) => boolean;
-  /** What carries a line on to the next, as a sticky pattern. */
+  /** What carries a line on to the next, without the line end, as a sticky pattern. */
   continuation?: RegExp;
 };
 

@@ -3,8 +3,13 @@ import type { Lead, LeadRule } from "./leads.ts";
 
 const partners: Record<string, string> = { ")": "(", "]": "[", "}": "{" };
 
+function indentation(text: readonly string[], line: number): number {
+  const content = text[line - 1] ?? "";
+  return content.length - content.trimStart().length;
+}
+
 /** Brackets without a partner and quotes that are not closed; signs inside texts and comments do not count. */
-export const unpairedSigns: LeadRule = ({ verdict, tokens, codeLines }) => {
+export const unpairedSigns: LeadRule = ({ verdict, tokens, codeLines, text }) => {
   if (verdict.class !== "syntax") return [];
   const leads: Lead[] = [];
   const open: Token[] = [];
@@ -13,8 +18,15 @@ export const unpairedSigns: LeadRule = ({ verdict, tokens, codeLines }) => {
     if (token.kind !== "bracket") continue;
     const partner = partners[token.text];
     if (partner === undefined) open.push(token);
-    else if (open.at(-1)?.text === partner) open.pop();
-    else {
+    else if (open.at(-1)?.text === partner) {
+      const opened = open.pop();
+      if (opened && token.text === "}" && opened.line < token.line && indentation(text, opened.line) > indentation(text, token.line))
+        leads.push({
+          line: opened.line,
+          why: `The block opened here is closed at line ${token.line} by a brace that stands further out: a brace of its own may be missing.`,
+          weight: 91,
+        });
+    } else {
       leads.push({ line: token.line, why: `The bracket “${token.text}” here has no partner.`, weight: 90 });
       if (open.length > 0) open.pop();
     }

@@ -2,6 +2,7 @@ import type { Language } from "../languages/language.ts";
 import { findLeads, type Lead } from "../leads/leads.ts";
 import type { Outcome } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
+import { withRecordedLines } from "../trace/sameRun.ts";
 import type { Trace } from "../trace/trace.ts";
 import { findEndlessLoop } from "./endless.ts";
 import { suggestVerdict, type Verdict } from "./verdict.ts";
@@ -30,7 +31,8 @@ export function wantsTrace(verdict: Verdict, outcome: Outcome): boolean {
 
 /** Draws verdict and leads from all that is known. Pure: runs are made by the caller. */
 export function judge(input: JudgeInput): Judgement {
-  const { language, outcome, trace } = input;
+  const { language, trace } = input;
+  const outcome = input.outcome && withRecordedLines(language, input.outcome, trace);
   const program = input.files[input.mainName] ?? "";
   const stoppedByLimit = outcome !== undefined && ["time", "steps", "output"].includes(outcome.stoppedBy);
   const endless = stoppedByLimit && trace ? findEndlessLoop(language, program, trace) : null;

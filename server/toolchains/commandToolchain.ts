@@ -3,6 +3,7 @@ import { z } from "zod";
 import type { Language } from "../../core/languages/language.ts";
 import { consoleText, type Diagnostic, type Found, type Limits, type Outcome, type ProgramFiles, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
+import type { Step } from "../../core/trace/trace.ts";
 import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import type { Commands, Job, JobAnswer } from "../sandbox/warmWorker.ts";
@@ -169,12 +170,22 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     trace: async (request) => {
       const { outcome, block } = await go("trace", request);
       const cut = cutOf(block, outcome, request.limits);
-      return { outcome, files: request.files.map((file) => file.name), steps: block?.steps ?? [], ...(cut === undefined ? {} : { cut }) };
+      return { outcome, files: request.files.map((file) => file.name), steps: withStop(block?.steps ?? [], outcome), ...(cut === undefined ? {} : { cut }) };
     },
     close: async () => {
       await translator.close?.();
     },
   };
+}
+
+/** Notes on the last step what stopped the run there, where the recorder could not see it itself. */
+function withStop(steps: Step[], outcome: Outcome): Step[] {
+  const last = steps.at(-1);
+  const primary = outcome.diagnostics.find((diagnostic) => diagnostic.primary);
+  if (outcome.stoppedBy !== "fault" || !last || !primary || last.raised?.message) return steps;
+  if (last.raised === undefined && primary.line !== undefined && primary.line !== last.line) return steps;
+  last.raised = { errorName: primary.errorName ?? "error", message: primary.message };
+  return steps;
 }
 
 /** Why a recording is not whole, in words, or undefined. */

@@ -30,7 +30,8 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
             [mono, compiler, "-debug", "-warn:4", "-nologo", `-out:${program}`, ...sources.map((name) => `./${name}`)],
             ...(record ? [[mono, "/runner/built/csharp.exe", program, recorded, ...request.files.map((file) => file.name)]] : []),
           ],
-          run: [mono, "--debug", record ? recorded : program],
+          // Without inlining every call keeps its line in a stack trace.
+          run: [mono, "--debug", "-O=-inline", record ? recorded : program],
           recording: record,
           terminal: false,
           environment: {

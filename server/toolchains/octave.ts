@@ -1,6 +1,8 @@
+import { instrumentOctave } from "../../core/languages/octave/instrument.ts";
 import { octave as language } from "../../core/languages/octave/octave.ts";
+import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
-import { createCommandToolchain } from "./commandToolchain.ts";
+import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { toolVersion } from "./version.ts";
 
@@ -19,10 +21,21 @@ export function createOctaveToolchain(workbench: () => Pool): Toolchain {
         // Running reads the whole main file first; the other files are read before, so that a slip in one of them shows as what it is.
         const read = mode === "check" ? programs : programs.slice(1);
         const parse = read.map((name) => `__parse_file__('${name.replaceAll("'", "''")}');`).join(" ");
+        const record = mode === "trace";
+        // The main file is a script whatever stands first in it; the others hold functions.
+        const files = record
+          ? request.files.map((file, number) =>
+              file.name.endsWith(language.extension)
+                ? { name: file.name, bytes: Buffer.from(instrumentOctave(decodeText(file.bytes).text, number, number === 0), "utf8") }
+                : file,
+            )
+          : request.files;
         return {
-          files: request.files,
+          files,
           build: parse ? [[interpreter, ...options, "--eval", parse]] : [],
-          run: [interpreter, ...options, request.files[0]?.name ?? ""],
+          recording: record,
+          environment: { ...plainEnvironment, BENT_NAIL_STEPS: String(request.limits.steps) },
+          run: [interpreter, ...options, ...(record ? ["--path", "/runner/octave"] : []), request.files[0]?.name ?? ""],
           limits: { boundAddresses: false, overheadBytes: 192 * 1024 * 1024 },
         };
       },

@@ -59,6 +59,7 @@ export const csharp: Language = {
   tokens,
   readMessages: readCSharpMessages,
   kindOfRefusal: kindOfCSharpRefusal,
+  machineWords: /\[0x[0-9a-f]+\] /g,
   unknownName: (diagnostic) =>
     /The name [`'](\w+)' does not exist|type or namespace name [`'](\w+)'|does not contain a definition for [`'](\w+)'/
       .exec(diagnostic.message)

@@ -100,7 +100,8 @@ export function readOctaveMessages(output: string, program?: Readonly<Record<str
       ...(frames.length > 0 ? { frames } : {}),
       ...(place?.line ? { line: place.line, file: place.file } : near ? { line: Number(near[2]) } : {}),
       ...(near && (place?.line === undefined || place.line === Number(near[2])) ? { column: Number(near[3]) } : {}),
-      stage: "run",
+      // Said alone where the reading of the text failed without a place.
+      stage: /^source: error sourcing file/.test(message) ? "translation" : "run",
       primary: false,
     });
   }

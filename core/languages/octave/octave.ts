@@ -100,6 +100,7 @@ export const octave: Language = {
   tokens: octaveTokens,
   readMessages: readOctaveMessages,
   kindOfRefusal: kindOfOctaveRefusal,
+  machineWords: /(?: near line \d+)?,? column -?\d+/g,
   unknownName: (diagnostic) => /'([^']+)' undefined/.exec(diagnostic.message)?.[1] ?? null,
   meaning: meaningOfOctaveMessage,
   assignedNames,

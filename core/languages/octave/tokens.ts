@@ -32,5 +32,5 @@ export const octaveTokens = createTokenizer({
       before.kind === "name" || before.kind === "number" || before.kind === "text" || [")", "]", "}", "'", ".'"].includes(before.text) || before.text === "end";
     return !value || blankBefore;
   },
-  continuation: /\.\.\.[^\r\n]*(?:\r\n|\n|\r)(?!$)/y,
+  continuation: /\.\.\.[^\r\n]*/y,
 });

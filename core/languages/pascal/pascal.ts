@@ -111,6 +111,7 @@ export const pascal: Language = {
   tokens,
   readMessages: readPascalMessages,
   kindOfRefusal: kindOfPascalRefusal,
+  machineWords: /\$[0-9A-F]{8,16}/g,
   unknownName: (diagnostic) => /Identifier not found "([^"]+)"/.exec(diagnostic.message)?.[1] ?? null,
   meaning: meaningOfPascalMessage,
   assignedNames: pascalAssigned,

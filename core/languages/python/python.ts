@@ -91,6 +91,7 @@ export const python: Language = {
   tokens: pythonTokens,
   readMessages: readPythonMessages,
   kindOfRefusal: () => "form",
+  machineWords: /0x[0-9a-f]{6,}/g,
   unknownName: (diagnostic) => /name '([^']+)'|variable '([^']+)'/.exec(diagnostic.message)?.slice(1).find(Boolean) ?? null,
   meaning: meaningOfMessage,
   assignedNames,

@@ -1,0 +1,9 @@
+import type { DemoCase } from "../cases.ts";
+import { cCases } from "./c.ts";
+import { csharpCases } from "./csharp.ts";
+import { javaCases } from "./java.ts";
+import { octaveCases } from "./octave.ts";
+import { pascalCases } from "./pascal.ts";
+
+/** The demo's cases in the languages besides Python, four each. */
+export const languageCases: readonly DemoCase[] = [...javaCases, ...cCases, ...csharpCases, ...pascalCases, ...octaveCases];

@@ -1,0 +1,254 @@
+## The recorder: called from places that were put into a program (core/languages/octave/instrument.ts), it writes what every executed line
+## did, as the stream of tokens that the Python recorder describes, to descriptor 60 (commands.py says how).
+##
+## __bent_nail__(0, file, line, names)        a line is about to run; `names` are those that it gives a value
+## __bent_nail__(1, file, line, names, value) the line's condition was evaluated; returns it
+## __bent_nail__(2, file, line, names)        a pass of a loop begins, the counter has its value
+## __bent_nail__(3, file, line, names, name)  a function was entered
+## __bent_nail__(4)                           a function or the program ends here
+function result = __bent_nail__ (kind, file, line, names, value)
+  persistent fid = -1;
+  persistent used = 16;
+  persistent count = 0;
+  persistent limit = 20000;
+  persistent tokens = {};
+  persistent depths = [];
+  persistent numbers = [];
+  persistent files = [];
+  persistent lines = [];
+  persistent pending = {};
+  persistent waiting = [];
+  persistent known = {};
+  persistent frames = 0;
+  persistent columns = struct ();
+  persistent column_count = 0;
+
+  if (kind == 9)
+    if (fid >= 0)
+      [used, tokens] = flush_tokens (fid, used, tokens, count, 0);
+    endif
+    return;
+  endif
+  if (fid < 0)
+    fid = fopen ("/proc/self/fd/60", "r+");
+    limit = str2double (getenv ("BENT_NAIL_STEPS"));
+    atexit ("__bent_nail_end__");
+  endif
+  if (kind == 1)
+    result = value;
+  endif
+
+  ## Which call is this? Calls deeper than it are over.
+  depth = numel (dbstack ()) - 1;
+  while (! isempty (depths) && depths(end) > depth)
+    depths(end) = []; numbers(end) = []; files(end) = []; lines(end) = []; pending(end) = []; waiting(end) = []; known(end) = [];
+  endwhile
+  if (kind == 3 && ! isempty (depths) && depths(end) == depth)
+    depths(end) = []; numbers(end) = []; files(end) = []; lines(end) = []; pending(end) = []; waiting(end) = []; known(end) = [];
+  endif
+  entered = isempty (depths) || depths(end) < depth;
+  if (entered)
+    if (kind == 4)
+      return;
+    endif
+    if (! isempty (depths))
+      waiting(end) = 1;
+    endif
+    frames++;
+    depths(end+1) = depth; numbers(end+1) = frames; files(end+1) = file; lines(end+1) = line; pending{end+1} = {}; waiting(end+1) = 0; known{end+1} = struct ();
+    if (kind == 3)
+      tokens{end+1} = sprintf ("[\"c\",%d,%d,%d,%d,\"%s\"]", frames, file, numel (depths) - 1, line, value);
+      count++;
+    else
+      tokens{end+1} = sprintf ("[\"f\",%d,%d,%d]", frames, file, numel (depths) - 1);
+    endif
+  elseif (waiting(end))
+    waiting(end) = 0;
+    tokens{end+1} = sprintf ("[\"r\",%d,%d,%d,%d]", numbers(end), files(end), numel (depths) - 1, lines(end));
+    count++;
+  endif
+
+  ## What the line before did in this call is seen now.
+  if (kind == 3)
+    look = names;
+  elseif (kind == 2)
+    look = [pending{end}, {}];
+  else
+    look = pending{end};
+  endif
+  if (kind != 3)
+    for index = 1:numel (look)
+      name = look{index};
+      if (evalin ("caller", ["exist(\"" name "\", \"var\")"]))
+        held = evalin ("caller", name);
+        shown = value_token (held, 0);
+        if (! isfield (known{end}, name) || ! strcmp (known{end}.(name), shown))
+          known{end}.(name) = shown;
+          scope = double (depth > 1);
+          key = [name "_" char("0" + scope)];
+          if (! isfield (columns, key))
+            column_count++;
+            columns.(key) = column_count;
+            tokens{end+1} = sprintf ("[\"d\",%d,%d,\"%s\"]", column_count, scope, name);
+          endif
+          tokens{end+1} = sprintf ("-%d", columns.(key));
+          tokens{end+1} = shown;
+        endif
+      endif
+    endfor
+  endif
+  if (kind == 4)
+    pending{end} = {};
+    return;
+  endif
+
+  if (kind != 3)
+    count++;
+    tokens{end+1} = sprintf ("%d", line);
+  endif
+  lines(end) = line;
+  pending{end} = names;
+  if (count > limit)
+    [used, tokens] = flush_tokens (fid, used, tokens, line, 1);
+    kill (getpid (), 9);
+  endif
+  if (mod (count, 32) == 0)
+    [used, tokens] = flush_tokens (fid, used, tokens, count, 0);
+  endif
+  fseek (fid, 4, SEEK_SET);
+  fwrite (fid, [line, count], "uint32");
+  fflush (fid);
+
+  ## The counter of a loop and the parameters of a function have their values already.
+  if (kind >= 2)
+    for index = 1:numel (names)
+      name = names{index};
+      if (evalin ("caller", ["exist(\"" name "\", \"var\")"]) && (kind == 3 || index == 1))
+        held = evalin ("caller", name);
+        shown = value_token (held, 0);
+        if (! isfield (known{end}, name) || ! strcmp (known{end}.(name), shown))
+          known{end}.(name) = shown;
+          scope = double (depth > 1);
+          key = [name "_" char("0" + scope)];
+          if (! isfield (columns, key))
+            column_count++;
+            columns.(key) = column_count;
+            tokens{end+1} = sprintf ("[\"d\",%d,%d,\"%s\"]", column_count, scope, name);
+          endif
+          tokens{end+1} = sprintf ("-%d", columns.(key));
+          tokens{end+1} = shown;
+        endif
+      endif
+    endfor
+  endif
+endfunction
+
+function [used, tokens] = flush_tokens (fid, used, tokens, count, reason)
+  data = unicode2native (["[" strjoin(tokens, ",") "]"], "utf-8");
+  fseek (fid, used, SEEK_SET);
+  fwrite (fid, numel (data), "uint32");
+  fwrite (fid, data, "uint8");
+  used += 4 + numel (data);
+  fseek (fid, 0, SEEK_SET);
+  fwrite (fid, used, "uint32");
+  fseek (fid, 12, SEEK_SET);
+  fwrite (fid, reason, "uint32");
+  fflush (fid);
+  tokens = {};
+endfunction
+
+function text = value_token (held, depth)
+  if (isnumeric (held) || islogical (held))
+    if (isscalar (held))
+      text = ["[\"" class(held) "\",\"" number_text(held) "\"]"];
+      return;
+    endif
+    if (isrow (held) && isreal (held))
+      shown = held(1:min (end, 200));
+      parts = arrayfun (@(each) ["[\"" class(held) "\",\"" number_text(each) "\"]"], shown, "UniformOutput", false);
+      text = ["[\"list\",null,0,[" strjoin(parts, ",") "],\"l\"" length_text(held) "]"];
+      return;
+    endif
+    text = plain (class (held), matrix_text (held));
+  elseif (ischar (held))
+    if (rows (held) <= 1)
+      text = plain ("char", ["\"" held(1:min (end, 200)) "\""]);
+    else
+      text = plain ("char", sprintf ("(%dx%d char)", rows (held), columns (held)));
+    endif
+  elseif (iscell (held) && depth < 4)
+    parts = cellfun (@(each) value_token (each, depth + 1), held(1:min (end, 100)), "UniformOutput", false);
+    if (isempty (held))
+      text = plain ("cell", "{}");
+    else
+      text = ["[\"cell\",null,0,[" strjoin(parts(:)', ",") "],\"s\"]"];
+    endif
+  elseif (isstruct (held) && isscalar (held) && depth < 4)
+    names = fieldnames (held);
+    parts = cellfun (@(name) ["[" quoted(name) "," value_token(held.(name), depth + 1) "]"], names, "UniformOutput", false);
+    text = ["[\"struct\",null,0,[" strjoin(parts', ",") "],\"o\"]"];
+  elseif (is_function_handle (held))
+    text = plain ("function", func2str (held));
+  else
+    text = plain (class (held), sprintf ("(%dx%d %s)", rows (held), columns (held), class (held)));
+  endif
+endfunction
+
+function text = length_text (held)
+  text = "";
+  if (numel (held) > 200)
+    text = sprintf (",%d", numel (held));
+  endif
+endfunction
+
+function text = plain (type, shown)
+  text = ["[\"" type "\"," quoted(shown) "]"];
+endfunction
+
+function text = quoted (shown)
+  shown = strrep (shown, "\\", "\\\\");
+  shown = strrep (shown, "\"", "\\\"");
+  shown = regexprep (shown, "[\\x00-\\x1f]", " ");
+  text = ["\"" shown "\""];
+endfunction
+
+function text = number_text (number)
+  if (islogical (number) || isinteger (number))
+    text = sprintf ("%d", number);
+  elseif (iscomplex (number))
+    text = num2str (number, 5);
+  elseif (number == fix (number) && abs (number) < 1e15)
+    text = sprintf ("%d", number);
+  elseif (isnan (number))
+    text = "NaN";
+  elseif (isinf (number))
+    text = ifelse_text (number > 0, "Inf", "-Inf");
+  elseif (abs (number) >= 0.1 && abs (number) < 1)
+    text = sprintf ("%.4g", number);
+  else
+    text = sprintf ("%.5g", number);
+  endif
+endfunction
+
+function text = ifelse_text (condition, one, other)
+  if (condition)
+    text = one;
+  else
+    text = other;
+  endif
+endfunction
+
+function text = matrix_text (held)
+  if (isempty (held))
+    text = sprintf ("[](%dx%d)", rows (held), columns (held));
+  elseif (ndims (held) > 2 || numel (held) > 400)
+    text = sprintf ("(%s matrix)", strjoin (arrayfun (@(each) sprintf ("%d", each), size (held), "UniformOutput", false), "x"));
+  else
+    parts = cell (1, rows (held));
+    for row = 1:rows (held)
+      cells = arrayfun (@number_text, held(row, :), "UniformOutput", false);
+      parts{row} = strjoin (cells, " ");
+    endfor
+    text = ["[" strjoin(parts, "; ") "]"];
+  endif
+endfunction
