@@ -15,6 +15,7 @@ import { addExercise } from "../server/stores/exercises.ts";
 import { addSheet, findEdition, findSheet, placeExercise } from "../server/stores/sheets.ts";
 import { beginSitting, saveAnswer } from "../server/stores/sittings.ts";
 import { type DemoCase, demoCases } from "./cases.ts";
+import { languageCases } from "./languages/languages.ts";
 import { type DemoAnswers, demoSheet, demoSittings } from "./sheet.ts";
 
 const limits = readLimits();
@@ -28,11 +29,12 @@ async function whole(services: Services, key: string): Promise<WholeCase> {
 /** Collects a case with the error output that its own run gives, and takes it through verdict, faulty lines and fixes. */
 async function loadCase(services: Services, demo: DemoCase, course: string, student: string | null): Promise<string> {
   const files = [{ name: demo.name, bytes: Buffer.from(demo.program, "utf8") }];
-  const toolchain = services.toolchains.find("python");
+  const language = demo.language ?? "python";
+  const toolchain = services.toolchains.find(language);
   const outcome = toolchain && (await toolchain.available()).ready ? await toolchain.run({ files, input: demo.input, limits }) : null;
   const errorOutput = outcome ? consoleText(outcome.console, ["err"]) : "";
   const given: NewCase = {
-    language: "python",
+    language,
     course,
     student,
     title: demo.title,
@@ -101,6 +103,21 @@ export async function loadDemo(services: Services): Promise<void> {
   );
   const students = await listStudents(database, course);
   const studentKey = (label: string | undefined) => students.find((student) => student.label === label)?.key ?? null;
+
+  const languageCourse = await addCourse(database, "Kittiwake Crossing, many languages", "java");
+  await addStudents(
+    database,
+    languageCourse,
+    Array.from({ length: 10 }, (_, index) => `T-${String(index + 1).padStart(2, "0")}`),
+  );
+  const others = await listStudents(database, languageCourse);
+  // One case a language at a time, so that the last collected comes first; languages beside one another, since each waits for its own translator.
+  const byLanguage = [...new Set(languageCases.map((demo) => demo.language))].map((language) => languageCases.filter((demo) => demo.language === language));
+  await Promise.all(
+    byLanguage.map(async (group) => {
+      for (const demo of group) await loadCase(services, demo, languageCourse, others.find((student) => student.label === demo.student)?.key ?? null);
+    }),
+  );
 
   const cases = new Map<string, string>();
   for (const demo of demoCases) cases.set(demo.name, await loadCase(services, demo, course, studentKey(demo.student)));

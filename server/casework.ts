@@ -5,6 +5,7 @@ import type { Trace } from "../core/trace/trace.ts";
 import { type Judgement, judge, wantsTrace } from "../core/verdict/judge.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
 import { readLimits } from "./limits.ts";
+import { NotTaken } from "./sandbox/desk.ts";
 import type { Services } from "./services.ts";
 import type { ProgramCheck, Version, WholeCase } from "./stores/cases.ts";
 import { findCourse } from "./stores/courses.ts";
@@ -61,9 +62,15 @@ async function runVersion(
   const identity = { version: version.key, check: check.key, checksEdition: found.checks_edition, translator: state.version, limits };
   const stored = await findRun(services.database, identity);
   if (stored) return { outcome: stored, notRun: null };
-  const outcome = await toolchain.run({ files: version.files, input: check.input, limits });
-  await saveRun(services.database, identity, outcome);
-  return { outcome, notRun: null };
+  try {
+    const outcome = await toolchain.run({ files: version.files, input: check.input, limits });
+    // What somebody stopped says nothing of the program; it is run again when it is looked at next.
+    if (outcome.stoppedBy !== "person") await saveRun(services.database, identity, outcome);
+    return { outcome, notRun: null };
+  } catch (problem) {
+    if (problem instanceof NotTaken) return { outcome: null, notRun: problem.message };
+    throw problem;
+  }
 }
 
 async function judgeCheck(

@@ -92,6 +92,7 @@ export async function studentView(services: Services, { sheet, sitting, edition 
       title,
       intro: content.intro,
       fileName: content.fileName,
+      language: content.language,
       lines: lineTexts(content.program),
       program: content.program,
       total: totalMarks(content),

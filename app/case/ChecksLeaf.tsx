@@ -45,6 +45,8 @@ function CheckCard({ check }: { check: CheckView }) {
         </button>
       </h2>
       {check.console && <Console view={check.console} label={`Console of ${check.handedIn ? "the run as handed in" : `the ${check.kind} check`}`} />}
+      {check.found && <FoundPlace found={check.found} />}
+      {check.effects.length > 0 && <Effects effects={check.effects} />}
       {check.inputRanOut && <p className="note-small">It asked for more input than is typed in here.</p>}
       {check.expected !== null && check.passes !== true && (
         <div>
@@ -67,6 +69,45 @@ function CheckCard({ check }: { check: CheckView }) {
         </fetcher.Form>
       )}
     </section>
+  );
+}
+
+/** Where a debugger found a crash that named no line: ours, not the tool's. */
+function FoundPlace({ found }: { found: NonNullable<CheckView["found"]> }) {
+  const own = found.frames.filter((frame) => frame.own && frame.line !== undefined);
+  return (
+    <section className="border-l-4 border-ochre pl-2 text-sm" aria-label="Found with a debugger">
+      <p>
+        <strong>Found by us with a debugger</strong> (the tool names no line):{" "}
+        {own.map((frame) => `line ${frame.line} in ${frame.name || "the program"}`).join(", called ")}.
+      </p>
+      {found.values.length > 0 && <p className="font-mono">{found.values.map((value) => `${value.name} = ${value.text}`).join(", ")}</p>}
+      {found.unprinted && (
+        <p>
+          Handed over for printing and lost: <code>{found.unprinted}</code>
+        </p>
+      )}
+    </section>
+  );
+}
+
+const changeWords = { new: "made", changed: "changed", gone: "taken away" } as const;
+
+/** Files that the run left behind. They are thrown away: every run starts clean. */
+function Effects({ effects }: { effects: CheckView["effects"] }) {
+  return (
+    <details className="text-sm">
+      <summary>{effects.length === 1 ? "1 file" : `${effects.length} files`} left by this run (thrown away; every run starts clean)</summary>
+      <ul className="mt-1 grid gap-1">
+        {effects.map((effect) => (
+          <li key={effect.name}>
+            <code>{effect.name}</code> {changeWords[effect.change]}
+            {effect.change !== "gone" && `, ${effect.size} bytes`}
+            {effect.text && <pre className="overflow-x-auto border border-rule px-2 whitespace-pre-wrap">{effect.text}</pre>}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

@@ -21,7 +21,7 @@ export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWi
       <input type="hidden" name="intent" value="mend" />
       <input type="hidden" name="revision" value={view.revision} />
       <p className="note-small">Edit a copy. Make the smallest change that mends one fault, then run it again; what the next run shows is the next layer.</p>
-      <ProgramEditor name="text" initial={start} label="Copy of the program" onChange={change} />
+      <ProgramEditor name="text" initial={start} label="Copy of the program" language={view.languageId} onChange={change} />
       <div className="flex flex-wrap items-center gap-3">
         <button type="submit" className="press press-main" disabled={fetcher.state !== "idle"}>
           {fetcher.state === "idle" ? "Run again" : "Running the checks…"}

@@ -52,6 +52,8 @@ function checkView(result: CheckResult) {
     onlyPromptsDiffer: result.judgement.comparison !== null && !result.judgement.comparison.same && result.judgement.comparison.onlyPromptsDiffer,
     console: result.outcome ? shortConsole(result.outcome.console) : null,
     inputRanOut: result.outcome?.inputRanOut ?? false,
+    found: result.outcome?.found ?? null,
+    effects: (result.outcome?.effects ?? []).map((effect) => ({ ...effect, text: effect.text.slice(0, 2000) })),
   };
 }
 
@@ -74,6 +76,7 @@ export async function caseView(
     title: found.title,
     revision: found.revision,
     language: language.name,
+    languageId: language.id,
     extension: language.extension,
     studentLabel: found.studentLabel,
     courseName: found.courseName,

@@ -1,11 +1,11 @@
 import { defaultKeymap, history, historyKeymap } from "@codemirror/commands";
-import { python } from "@codemirror/lang-python";
 import { HighlightStyle, indentUnit, syntaxHighlighting } from "@codemirror/language";
 import { EditorState } from "@codemirror/state";
 import { drawSelection, EditorView, highlightSpecialChars, keymap, lineNumbers } from "@codemirror/view";
 import { tags } from "@lezer/highlight";
 import { useEffect, useRef } from "react";
 import { useNonce } from "../nonce.ts";
+import { editorLanguage } from "./editorLanguages.ts";
 
 /** Ink on paper: weight and slant carry the difference, colour only helps. */
 const inkOnPaper = HighlightStyle.define([
@@ -27,7 +27,20 @@ const page = EditorView.theme({
  * A program to be edited. The text goes into a hidden form field called `name` (line ends as LF) and to `onChange`.
  * The Tab key moves on and is no trap: it is not bound; the space bar indents.
  */
-export function ProgramEditor({ name, initial, label, onChange }: { name: string; initial: string; label: string; onChange?: (text: string) => void }) {
+export function ProgramEditor({
+  name,
+  initial,
+  label,
+  language,
+  onChange,
+}: {
+  name: string;
+  initial: string;
+  label: string;
+  /** Id of the program's language, for the weight of its words. */
+  language: string;
+  onChange?: (text: string) => void;
+}) {
   const place = useRef<HTMLDivElement>(null);
   const field = useRef<HTMLTextAreaElement>(null);
   const tell = useRef(onChange);
@@ -46,7 +59,7 @@ export function ProgramEditor({ name, initial, label, onChange }: { name: string
           highlightSpecialChars(),
           indentUnit.of("    "),
           EditorState.tabSize.of(4),
-          python(),
+          ...editorLanguage(language),
           syntaxHighlighting(inkOnPaper),
           page,
           keymap.of([...defaultKeymap, ...historyKeymap]),
@@ -61,7 +74,7 @@ export function ProgramEditor({ name, initial, label, onChange }: { name: string
       }),
     });
     return () => view.destroy();
-  }, [initial, label, nonce]);
+  }, [initial, label, language, nonce]);
   return (
     <>
       <div ref={place} />

@@ -46,6 +46,7 @@ export async function action({ params, request }: Route.ActionArgs): Promise<Try
       memory: "It was stopped: it used too much memory.",
       output: "It was stopped: it printed too much.",
       steps: "It was stopped.",
+      person: "You stopped it.",
     } as const;
     return { ok: true, console: shortConsole(outcome.console), ended: words[outcome.stoppedBy], inputRanOut: outcome.inputRanOut };
   } finally {

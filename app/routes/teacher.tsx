@@ -1,12 +1,14 @@
 import { NavLink, Outlet } from "react-router";
 import { KeysDialog } from "../components/KeysDialog.tsx";
 import { BentNail } from "../components/marks.tsx";
+import { RunStrip } from "../components/RunStrip.tsx";
 
 const places = [
   { to: "/", words: "Tray" },
   { to: "/casebook", words: "Casebook" },
   { to: "/sheets", words: "Sheets" },
   { to: "/courses", words: "Courses" },
+  { to: "/languages", words: "Languages" },
 ];
 
 /** The frame of the teacher's pages. */
@@ -41,6 +43,7 @@ export default function Teacher() {
       <main id="main" className="mx-auto max-w-[90rem] px-5 py-4">
         <Outlet />
       </main>
+      <RunStrip address="/runs" />
     </>
   );
 }

@@ -2,6 +2,7 @@ import { type DragEvent, useRef, useState } from "react";
 import { Form, redirect, useNavigation } from "react-router";
 import { type NewCase, problemsOfNewCase } from "../../core/cases/case.ts";
 import { findLanguage, languages } from "../../core/languages/languages.ts";
+import { languageOfProgram, wrongLanguageWords } from "../../core/languages/recognise.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { services } from "../../server/services.ts";
 import { collectCase, listCases, listLength } from "../../server/stores/cases.ts";
@@ -47,7 +48,9 @@ function titleOf(given: { title: string; intent: string; fileName: string }): st
 export async function action({ request }: Route.ActionArgs) {
   const form = await request.formData();
   const { database } = services();
-  const language = findLanguage(formText(form, "language")) ?? languages[0];
+  const program = decodeText(programBytes(form)).text;
+  const named = findLanguage(formText(form, "language"));
+  const language = named ?? languageOfProgram(formText(form, "fileName"), program) ?? languages[0];
   if (!language) throw new Error("no languages");
   const who = formText(form, "student").split("/");
   const name =
@@ -73,6 +76,9 @@ export async function action({ request }: Route.ActionArgs) {
     symptom: symptom === "never ends" || symptom === "nothing appears" ? symptom : null,
   };
   const problems = problemsOfNewCase(given);
+  // A program under another language's name would only give messages that say nothing of its fault.
+  const doubt = wrongLanguageWords(language, program);
+  if (doubt && form.get("languageIsRight") === null) problems.language = `${doubt} Choose its language, or say that it is right.`;
   if (decodeText(bytes).binary) problems.program = "This is no program text (it holds zero bytes or many control characters).";
   if (Object.keys(problems).length > 0) return { problems };
   return redirect(`/cases/${await collectCase(database, given)}?collected`);
@@ -129,6 +135,14 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
         <p className="note-small mb-3">Paste it or drop its file. Blanks, tabs and line ends are kept to the character.</p>
         <Form method="post" ref={form} className="leaf grid gap-2.5 p-4" onSubmit={() => setTimeout(forget, 0)}>
           <input type="hidden" name="original" />
+          {problems.language && (
+            <div role="alert" className="border-l-4 border-ochre bg-slip px-3 py-2">
+              <p>{problems.language}</p>
+              <label className="font-normal">
+                <input type="checkbox" name="languageIsRight" /> the language is right
+              </label>
+            </div>
+          )}
           <div>
             <div className="flex items-baseline justify-between gap-3">
               <label htmlFor="program">Program</label>
@@ -215,8 +229,8 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
               {navigation.formMethod === "POST" ? (navigation.state === "loading" ? "Running it…" : "Taking it in…") : "Take it in and run it"}
             </button>
           </div>
-          <details>
-            <summary className="cursor-pointer font-semibold text-steel-deep">More: whose, file name, title, last change</summary>
+          <details open={problems.language ? true : undefined}>
+            <summary className="cursor-pointer font-semibold text-steel-deep">More: whose, language, file name, title, last change</summary>
             <div className="mt-2 grid gap-3 sm:grid-cols-2">
               <div>
                 <label htmlFor="student">Student</label>
@@ -237,6 +251,7 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
               <div>
                 <label htmlFor="language">Language</label>
                 <select id="language" name="language" className="field">
+                  <option value="">by file name and text</option>
                   {languages.map((language) => (
                     <option key={language.id} value={language.id}>
                       {language.name}

@@ -3,6 +3,7 @@ import { useRevalidator } from "react-router";
 import { z } from "zod";
 import { Console } from "../components/Console.tsx";
 import { ProgramEditor } from "../components/ProgramEditor.tsx";
+import { RunStrip } from "../components/RunStrip.tsx";
 import { Script } from "../components/Script.tsx";
 import type { TryReply } from "../routes/sitTry.ts";
 import type { TaskFormProps } from "./taskForms.ts";
@@ -39,12 +40,19 @@ export function MendForm({ exercise, code, answer, fixed, change, saveNow }: Tas
   if (fixed) return <Script lines={text.replace(/\n$/, "").split("\n")} label="Your program" />;
   return (
     <div className="grid gap-2">
-      <ProgramEditor name={`text ${exercise.key}`} initial={start} label="Program to be mended" onChange={(next) => change({ text: next })} />
+      <ProgramEditor
+        name={`text ${exercise.key}`}
+        initial={start}
+        label="Program to be mended"
+        language={exercise.language}
+        onChange={(next) => change({ text: next })}
+      />
       <div className="flex flex-wrap items-end gap-3">
         <label className="grow text-sm">
           Type in, a line for each question
           <textarea className="field field-code" rows={2} value={input} onChange={(event) => setInput(event.target.value)} />
         </label>
+        <RunStrip address={`/s/${code}/runs`} busy={running} />
         <button type="button" className="press press-main" disabled={running} onClick={() => void tryIt()}>
           {running ? "Running…" : "Try it"}
         </button>

@@ -7,6 +7,7 @@ import { callers } from "./callers.ts";
 import { definitions } from "./definitions.ts";
 import { endlessLoop } from "./endlessLoop.ts";
 import { firstWrongOutput } from "./firstWrongOutput.ts";
+import { foundPlace } from "./foundPlace.ts";
 import { lineAbove } from "./lineAbove.ts";
 import { reportedLine } from "./reportedLine.ts";
 import { similarNames } from "./similarNames.ts";
@@ -30,7 +31,7 @@ export type LeadContext = {
 export type LeadRule = (context: LeadContext) => Lead[];
 
 /** Every rule; a new one is one file and one line here. */
-const rules: readonly LeadRule[] = [reportedLine, unpairedSigns, lineAbove, similarNames, definitions, callers, firstWrongOutput, endlessLoop];
+const rules: readonly LeadRule[] = [reportedLine, unpairedSigns, lineAbove, similarNames, definitions, callers, firstWrongOutput, endlessLoop, foundPlace];
 
 /** The suspected lines of a program in ranked order, one entry a line with all its reasons, at most `limit`. */
 export function findLeads(observed: { language: Language; program: string; verdict: Verdict; outcome?: Outcome; trace?: Trace }, limit = 8): Lead[] {

@@ -1,7 +1,7 @@
 import { z } from "zod";
 
-/** What stopped a run before its own end; "none" if it ended by itself. "refused": the translator did not accept it. */
-export const stoppedBySchema = z.enum(["none", "fault", "time", "memory", "output", "steps", "refused"]);
+/** What stopped a run before its own end; "none" if it ended by itself. "refused": the translator did not accept it; "person": somebody stopped it. */
+export const stoppedBySchema = z.enum(["none", "fault", "time", "memory", "output", "steps", "refused", "person"]);
 export type StoppedBy = z.infer<typeof stoppedBySchema>;
 
 /** One stretch of the console. `line` (1-based, of the main file) is the line that wrote or asked, where known; `step` the index of the recorded step. */
@@ -102,8 +102,8 @@ export type Limits = z.infer<typeof limitsSchema>;
 /** The files of a program by name; the first one is where it starts. */
 export type ProgramFiles = ReadonlyArray<{ readonly name: string; readonly bytes: Uint8Array }>;
 
-/** What a toolchain is given. `input` is what is typed in, line ends included. */
-export type RunRequest = { files: ProgramFiles; input: string; limits: Limits };
+/** What a toolchain is given. `input` is what is typed in, line ends included; `signal` stops it. */
+export type RunRequest = { files: ProgramFiles; input: string; limits: Limits; signal?: AbortSignal };
 
 /** The text of the console pieces of the given kinds, joined in order. */
 export function consoleText(pieces: readonly ConsolePiece[], kinds: readonly ConsolePiece["kind"][]): string {

@@ -1,4 +1,5 @@
 import type { Language } from "../languages/language.ts";
+import { wrongLanguageWords } from "../languages/recognise.ts";
 import { findLeads, type Lead } from "../leads/leads.ts";
 import type { Outcome } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
@@ -48,5 +49,7 @@ export function judge(input: JudgeInput): Judgement {
     endlessClass: input.endlessClass,
     lineCount: lineTexts(program).length,
   });
+  const doubt = wrongLanguageWords(language, program);
+  if (doubt && verdict.gates[0]?.passes !== true) verdict.reasons.unshift(doubt);
   return { ...verdict, leads: findLeads({ language, program, verdict, outcome, trace }) };
 }

@@ -66,6 +66,14 @@ function message(diagnostic: Diagnostic): string {
   return diagnostic.errorName ? `${diagnostic.errorName}${diagnostic.message ? `: ${diagnostic.message}` : ""}` : diagnostic.message;
 }
 
+/** What a debugger found where the tool named no line, and text that was lost with the program's buffer; "" if there is nothing. */
+function foundWords(outcome: Outcome): string {
+  const place = outcome.found?.frames.findLast((frame) => frame.own && frame.line !== undefined);
+  if (!outcome.found) return " No line was told.";
+  const lost = outcome.found.unprinted.trim();
+  return `${place ? ` No line was told; a debugger found it at line ${place.line}${place.name ? `, in ${place.name}` : ""}.` : " No line was told."}${lost ? ` It had also handed over “${lost.slice(0, 80)}” for printing, which was lost with it.` : ""}`;
+}
+
 function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evidence[]; comparison: OutputComparison | null } {
   const evidence: Evidence[] = [];
   const add = (gate: GateNumber, speaks: Evidence["speaks"], text: string, line?: number) =>
@@ -76,7 +84,8 @@ function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evi
     return { evidence, comparison: null };
   }
   const printed = firstOutput(outcome);
-  if (printed && !outcome.finished) {
+  if (outcome.stoppedBy === "person") add(1, "open", "The run was stopped by hand; whether it had started is not known.");
+  else if (printed && !outcome.finished) {
     add(
       1,
       "passes",
@@ -89,8 +98,18 @@ function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evi
     add(1, "passes", `${outcome.translator} accepted the whole text and began to run it.`);
   }
   if (outcome.stoppedBy === "fault") {
-    if (primary) add(2, "fails", `It was stopped${primary.line ? ` at line ${primary.line}` : ""} by ${message(primary)}.`, primary.line);
+    if (primary)
+      add(
+        2,
+        "fails",
+        `It was stopped${primary.line ? ` at line ${primary.line}` : ""} by ${message(primary)}.${primary.line ? "" : foundWords(outcome)}`,
+        primary.line,
+      );
     else add(2, "fails", outcome.exit.signal ? `It was stopped by signal ${outcome.exit.signal}; no line was given.` : "It was stopped without a message.");
+    return { evidence, comparison: null };
+  }
+  if (outcome.stoppedBy === "person") {
+    add(2, "open", "The run was stopped by hand before it ended. That decides nothing.");
     return { evidence, comparison: null };
   }
   if (outcome.stoppedBy !== "none") {

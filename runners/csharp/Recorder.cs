@@ -204,6 +204,8 @@ namespace BentNail
                 Sweep();
                 if (something) Token("[\"v\"," + Value(value, 0) + "]");
                 Stack.RemoveAt(Stack.Count - 1);
+                // The line that made the call goes on at once, since it may print before it gives anything a value.
+                if (Stack.Count > 0) Current(Stack[Stack.Count - 1].Number);
             }
             inside = false;
         }

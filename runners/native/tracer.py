@@ -221,11 +221,11 @@ class Recorder:
         for variable in self.program.globals:
             self.compare(self.globals, variable, 0, None)
 
-    def compare_frame(self, frame, entering=False):
+    def compare_frame(self, frame, entering=False, calling=False):
         address = frame.address
         scope = 0 if frame.function.is_main else 1
         for variable in frame.function.variables:
-            if entering and not variable.parameter:
+            if entering and not variable.parameter or calling and variable not in frame.known:
                 continue
             if variable.high and not variable.low <= address < variable.high:
                 continue
@@ -233,14 +233,14 @@ class Recorder:
                 continue  # its declaration has not run yet
             self.compare(frame.known, variable, scope, frame)
 
-    def close(self, result=None):
-        """The step that began last has run: its values are read now."""
+    def close(self, result=None, calling=False):
+        """The step that began last has run, or is in the middle of a call: its values are read now."""
         frame = self.last
         if frame is None:
             return
         self.names = self.assigned.get("%d:%d" % (frame.function.file, frame.line), ())
         if frame.registers is not None:
-            self.compare_frame(frame)
+            self.compare_frame(frame, calling=calling)
         self.compare_globals()
         if result is not None:
             self.recording.tokens.append(["v", result])
@@ -273,12 +273,12 @@ class Recorder:
             caller = self.last
             if caller is not None:
                 # What the calling line did before the call is its own; the rest comes when it goes on.
-                caller_waiting = caller
-                self.close()
-                caller_waiting.waiting = True
+                self.close(calling=True)
+                caller.waiting = True
             self.frames += 1
             frame = Frame(self.frames, entered, base)
             self.stack.append(frame)
+            self.watch_return(registers)
             frame.address = address
             frame.line = self.header_line(entered, file, line)
             where = [frame.number, file, len(self.stack) - 1]
@@ -332,6 +332,30 @@ class Recorder:
             return
         self.step(frame, file, line)
 
+    def watch_return(self, registers):
+        """The place that the call returns to is a stop as well, if it is the program's own: the line that called may print before its next line."""
+        data = self.memory.read(registers[control.RSP], 8)
+        address = int.from_bytes(data, "little") if data is not None else 0
+        if address in self.saved or not any(function.low <= address < function.high for function in self.program.functions):
+            return
+        self.saved[address] = self.memory.read(address, 1)
+        self.memory.write(address, b"\xcc")
+
+    def at_return(self, registers):
+        """A call is over and the line that made it goes on."""
+        base = registers[control.RBP] + 16
+        if not self.stack or self.stack[-1].base > base:
+            return
+        self.drop(base)
+        frame = self.stack[-1] if self.stack else None
+        if frame is None or frame.base != base or not frame.waiting:
+            return
+        frame.waiting = False
+        frame.registers = registers
+        self.recording.begin(frame.line)
+        self.recording.tokens.append(["r", frame.number, frame.function.file, len(self.stack) - 1, frame.line])
+        self.last = frame
+
     def header_line(self, function, file, line):
         """The line with the function's name; Pascal's compiler tells of its begin only."""
         if self.language != "pascal":
@@ -376,7 +400,7 @@ class Recorder:
     def go(self):
         pid = control.launch([self.path])
         self.memory = control_memory = control.Memory(pid)
-        saved = {address: control_memory.read(address, 1) for address in self.program.rows}
+        saved = self.saved = {address: control_memory.read(address, 1) for address in self.program.rows}
         for address in saved:
             control_memory.write(address, b"\xcc")
         thread = pid
@@ -414,7 +438,10 @@ class Recorder:
             if address not in saved:
                 continue
             if thread == pid:
-                self.at_line(address, registers, thread)
+                if address in self.program.rows:
+                    self.at_line(address, registers, thread)
+                else:
+                    self.at_return(registers)
                 if self.recording.count > self.recording.limit:
                     self.recording.end(1)
                     os.kill(pid, signal.SIGKILL)

@@ -99,6 +99,16 @@ function result = __bent_nail__ (kind, file, line, names, value)
   endif
   if (kind == 4)
     pending{end} = {};
+    if (numel (depths) > 1)
+      ## The line that made the call goes on at once, since it may print before it gives anything a value.
+      depths(end) = []; numbers(end) = []; files(end) = []; lines(end) = []; pending(end) = []; waiting(end) = []; known(end) = [];
+      waiting(end) = 0;
+      tokens{end+1} = sprintf ("[\"r\",%d,%d,%d,%d]", numbers(end), files(end), numel (depths) - 1, lines(end));
+      count++;
+      fseek (fid, 4, SEEK_SET);
+      fwrite (fid, [lines(end), count], "uint32");
+      fflush (fid);
+    endif
     return;
   endif
 

@@ -17,6 +17,7 @@ import { createToolchains } from "../toolchains/toolchains.ts";
 import { createTraceCache } from "../traceCache.ts";
 import { guardTeacher } from "./guard.ts";
 import { teacherPassword } from "./password.ts";
+import { inPersonsName } from "./person.ts";
 import { isLoopback, refuseFloods, refuseForgery, setSafeHeaders } from "./safety.ts";
 
 export type ServeOptions = {
@@ -85,6 +86,7 @@ export async function serve(options: ServeOptions): Promise<void> {
     );
     next();
   });
+  app.use(inPersonsName(services.toolchains.desk));
   app.all("*path", createRequestHandler({ build, getLoadContext: (_, response) => ({ nonce: String(response.locals.nonce) }) }));
 
   const server = await new Promise<Server>((resolve, reject) => {

@@ -1,8 +1,15 @@
 import { availableParallelism } from "node:os";
+import { StoppedByHand } from "./desk.ts";
 import type { Job, JobAnswer, Worker } from "./warmWorker.ts";
 
 /** Workers of one kind with a queue before them. */
-export type PoolOf<Job, Answer> = { run: (job: Job) => Promise<Answer>; version: () => Promise<string>; close: () => Promise<void>; waiting: () => number };
+export type PoolOf<Job, Answer> = {
+  /** Does a job; when `signal` is given and stops it, rejects with StoppedByHand and the worker is replaced. */
+  run: (job: Job, signal?: AbortSignal) => Promise<Answer>;
+  version: () => Promise<string>;
+  close: () => Promise<void>;
+  waiting: () => number;
+};
 /** Workers that run programs. */
 export type Pool = PoolOf<Job, JobAnswer>;
 
@@ -11,7 +18,7 @@ export type Pool = PoolOf<Job, JobAnswer>;
  * since a part of every run is waiting for the kernel to make and take down namespaces.
  */
 export function createPool<Job, Answer>(startWorker: () => Worker<Job, Answer>, size = Math.min(8, availableParallelism() + 2)): PoolOf<Job, Answer> {
-  type Task = { job: Job; resolve: (answer: Answer) => void; reject: (reason: Error) => void; attempts: number };
+  type Task = { job: Job; resolve: (answer: Answer) => void; reject: (reason: Error) => void; attempts: number; signal?: AbortSignal };
   const tasks: Task[] = [];
   const idle: Worker<Job, Answer>[] = [];
   const all = new Set<Worker<Job, Answer>>();
@@ -34,10 +41,17 @@ export function createPool<Job, Answer>(startWorker: () => Worker<Job, Answer>, 
   }
 
   async function serve(worker: Worker<Job, Answer>, task: Task): Promise<void> {
+    const stop = () => worker.stop();
+    task.signal?.addEventListener("abort", stop);
     try {
       task.resolve(await worker.run(task.job));
       if (all.has(worker)) idle.push(worker);
     } catch (problem) {
+      if (task.signal?.aborted) {
+        all.delete(worker);
+        task.reject(new StoppedByHand("stopped by hand"));
+        return advance();
+      }
       // Whatever ended this worker may have ended the idle ones too, so the next try gets a fresh one.
       for (const each of [worker, ...idle.splice(0)]) {
         each.stop();
@@ -46,6 +60,8 @@ export function createPool<Job, Answer>(startWorker: () => Worker<Job, Answer>, 
       // The program may have been innocent of it (a worker killed from outside): it gets two more tries.
       if (task.attempts < 2 && !closed) tasks.unshift({ ...task, attempts: task.attempts + 1 });
       else task.reject(problem instanceof Error ? problem : new Error(String(problem)));
+    } finally {
+      task.signal?.removeEventListener("abort", stop);
     }
     advance();
   }
@@ -63,10 +79,11 @@ export function createPool<Job, Answer>(startWorker: () => Worker<Job, Answer>, 
   }
 
   return {
-    run: (job) =>
+    run: (job, signal) =>
       new Promise((resolve, reject) => {
         if (closed) return reject(new Error("the pool is closed"));
-        tasks.push({ job, resolve, reject, attempts: 0 });
+        if (signal?.aborted) return reject(new StoppedByHand("stopped by hand"));
+        tasks.push({ job, resolve, reject, attempts: 0, ...(signal ? { signal } : {}) });
         advance();
       }),
     version: async () => {

@@ -2,7 +2,7 @@ import { c as language } from "../../core/languages/c/c.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { findCrash, nativeTrace } from "./native.ts";
+import { elftools, findCrash, nativeTrace } from "./native.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { toolVersion } from "./version.ts";
 
@@ -20,7 +20,12 @@ export function createCToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
     {
       language,
-      needs: [{ path: "/usr/bin/gcc", package: "gcc" }],
+      means:
+        "gcc for every run, all warnings asked for; recorded by stopping at every line with the debug information; a crash without a line is looked up with gdb.",
+      needs: [
+        { path: "/usr/bin/gcc", package: "gcc" },
+        { path: elftools, package: "python3-pyelftools" },
+      ],
       version: async () => `gcc ${await toolVersion("/usr/bin/gcc", ["-dumpfullversion"], /^([\d.]+)/m)}`,
       plan: async (request, mode) => ({
         files: request.files,

@@ -27,6 +27,8 @@ export type Plan = Partial<Commands> & {
 /** What is peculiar to a translator that is used by commands. */
 export type CommandTranslator = {
   language: Language;
+  /** By which means programs are checked, run and recorded, in words for the page of languages. */
+  means: string;
   /** What must be installed: a path and the Debian package that has it. */
   needs: ReadonlyArray<{ path: string; package: string }>;
   /** Name and version of the translator. */
@@ -78,13 +80,16 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
 
   async function perform(mode: Job["mode"], request: RunRequest, plan: Plan): Promise<{ answer: JobAnswer; block: CommandBlock }> {
     const { files, build, run, limits, environment = plainEnvironment, terminal = true, recording = false } = plan;
-    const answer = await workbench().run({
-      mode,
-      files,
-      input: Buffer.from(request.input, "utf8"),
-      limits: { ...request.limits, ...limits },
-      commands: { build, run: mode === "check" ? null : run, environment, terminal, recording, buildLimits: plan.buildLimits ?? buildLimits },
-    });
+    const answer = await workbench().run(
+      {
+        mode,
+        files,
+        input: Buffer.from(request.input, "utf8"),
+        limits: { ...request.limits, ...limits },
+        commands: { build, run: mode === "check" ? null : run, environment, terminal, recording, buildLimits: plan.buildLimits ?? buildLimits },
+      },
+      request.signal,
+    );
     if (answer.failure) throw new Error(`The sandbox could not be set up: ${answer.failure}`);
     return { answer, block: readBlock(answer.block, answer.raw, resultSchema) };
   }
@@ -164,6 +169,8 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
 
   return {
     language: language.id,
+    means: translator.means,
+    packages: [...new Set(translator.needs.map((need) => need.package))],
     available,
     check: async (request) => (await go("check", request)).outcome,
     run: async (request) => (await go("run", request)).outcome,

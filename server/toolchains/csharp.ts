@@ -14,6 +14,7 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
     {
       language,
+      means: "the mono compiler and run-time system for every run; recorded by instrumented assemblies.",
       needs: [
         { path: mono, package: "mono-runtime" },
         { path: compiler, package: "mono-mcs" },

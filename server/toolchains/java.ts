@@ -2,6 +2,7 @@ import { z } from "zod";
 import { java as language } from "../../core/languages/java/java.ts";
 import type { ProgramFiles, RunRequest } from "../../core/outcome/outcome.ts";
 import { readLimits } from "../limits.ts";
+import { StoppedByHand } from "../sandbox/desk.ts";
 import { createPool, type Pool, type PoolOf } from "../sandbox/pool.ts";
 import { startServant } from "../sandbox/warmWorker.ts";
 import { builtRunners } from "./builtRunners.ts";
@@ -65,8 +66,9 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
     translators ??= createTranslators();
     let translated: Translated;
     try {
-      translated = await translators.run({ record: mode === "trace", files: request.files });
-    } catch {
+      translated = await translators.run({ record: mode === "trace", files: request.files }, request.signal);
+    } catch (problem) {
+      if (problem instanceof StoppedByHand) throw problem;
       return { files: request.files, build: [], run: null, said: { text: "error: the translator did not come to an end with this text\n", refused: true } };
     }
     const heap = Math.floor(request.limits.memoryBytes / megabyte);
@@ -88,6 +90,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
     {
       language,
+      means: "javac, kept warm, and a machine of its own for every run; recorded by instrumented classes.",
       needs: [
         { path: machine, package: "openjdk-17-jdk-headless" },
         { path: `${home}/javac`, package: "openjdk-17-jdk-headless" },

@@ -7,6 +7,9 @@ import type { JobAnswer } from "../sandbox/warmWorker.ts";
 import { type CommandBlock, type Plan, plainEnvironment } from "./commandToolchain.ts";
 import { hostInterpreter } from "./workbench.ts";
 
+/** The reader of debug information that the recorder of compiled programs uses. */
+export const elftools = "/usr/lib/python3/dist-packages/elftools";
+
 /** Most bytes that the names of a program's lines may take on a command line. */
 const mostNames = 100_000;
 

@@ -14,6 +14,7 @@ export function createOctaveToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
     {
       language,
+      means: "GNU Octave for every run, with an empty workspace; recorded by calls put before its statements.",
       needs: [{ path: interpreter, package: "octave" }],
       version: async () => `Octave ${await toolVersion(interpreter, ["--version"], /version ([\d.]+)/)}`,
       plan: async (request, mode) => {

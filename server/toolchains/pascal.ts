@@ -2,7 +2,7 @@ import { pascal as language } from "../../core/languages/pascal/pascal.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { findCrash, nativeTrace } from "./native.ts";
+import { elftools, findCrash, nativeTrace } from "./native.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { findBelow, toolVersion } from "./version.ts";
 
@@ -22,7 +22,11 @@ export function createPascalToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
     {
       language,
-      needs: [{ path: compiler, package: "fp-compiler" }],
+      means: "Free Pascal for every run, all warnings asked for; recorded by stopping at every line with the debug information.",
+      needs: [
+        { path: compiler, package: "fp-compiler" },
+        { path: elftools, package: "python3-pyelftools" },
+      ],
       version: async () => `Free Pascal ${await toolVersion(compiler, ["-iV"], /^([\d.]+)/m)}`,
       plan: async (request, mode) => ({
         files: request.files,

@@ -122,7 +122,7 @@ export function createPythonToolchain(): Toolchain {
   };
 
   async function perform(mode: Job["mode"], request: RunRequest): Promise<{ block: Block; outcome: Outcome }> {
-    const answer = await getPool().run({ mode, files: request.files, input: Buffer.from(request.input, "utf8"), limits: request.limits });
+    const answer = await getPool().run({ mode, files: request.files, input: Buffer.from(request.input, "utf8"), limits: request.limits }, request.signal);
     if (answer.failure) throw new Error(`The sandbox could not be set up: ${answer.failure}`);
     const block = readBlock(answer.block, answer.raw, pythonResultSchema);
     return { block, outcome: outcomeOf(mode, answer, block, request, await getPool().version()) };
@@ -130,6 +130,8 @@ export function createPythonToolchain(): Toolchain {
 
   return {
     language: "python",
+    means: "CPython, kept warm and forked for every run; recorded by its own trace hook.",
+    packages: ["python3"],
     available: async () => {
       if (!interpreter) return { ready: false, reason: "python3 is not installed (apt-get install python3)" };
       if (!findBubblewrap()) return { ready: false, reason: "bubblewrap is not installed (apt-get install bubblewrap)" };

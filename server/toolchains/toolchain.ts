@@ -4,6 +4,9 @@ import type { Trace } from "../../core/trace/trace.ts";
 /** A language's translator. `available` says whether and how it runs here; the three calls throw Unavailable if it does not. */
 export type Toolchain = {
   language: string;
+  /** By which means programs are checked, run and recorded, in words; and the Debian packages that all of it needs. */
+  means: string;
+  packages: readonly string[];
   available: () => Promise<{ ready: true; version: string } | { ready: false; reason: string }>;
   /** Translates only; nothing is run. */
   check: (request: RunRequest) => Promise<Outcome>;

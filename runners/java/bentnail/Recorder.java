@@ -208,9 +208,13 @@ public final class Recorder {
     inside = false;
   }
 
+  /** The call is over; the line that made it goes on at once, since it may print before it gives anything a value. */
   private static void leave() {
     STACK.remove(STACK.size() - 1);
-    if (!STACK.isEmpty()) return;
+    if (!STACK.isEmpty()) {
+      current(STACK.get(STACK.size() - 1).number);
+      return;
+    }
     synchronized (TOKENS) {
       flush();
     }
