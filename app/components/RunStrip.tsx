@@ -39,7 +39,7 @@ export function RunStrip({ address, busy = false }: { address: string; busy?: bo
     setRuns((shown) => shown.filter((run) => run.id !== id));
   };
   return (
-    <div role="status" aria-live="polite" className="no-print fixed right-4 bottom-4 z-10 grid gap-2">
+    <section aria-label="Runs" aria-live="polite" className="no-print fixed right-4 bottom-4 z-10 grid gap-2">
       {runs.slice(0, 4).map((run) => (
         <div key={run.id} className="flex items-center gap-3 border-2 border-rule-strong bg-slip px-3 py-2">
           <span>
@@ -52,6 +52,6 @@ export function RunStrip({ address, busy = false }: { address: string; busy?: bo
         </div>
       ))}
       {runs.length > 4 && <p className="border border-rule bg-slip px-3">and {runs.length - 4} more</p>}
-    </div>
+    </section>
   );
 }

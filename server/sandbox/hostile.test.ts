@@ -13,7 +13,7 @@ beforeAll(() => {
 afterAll(() => toolchain.close());
 
 const limits = limitsSchema.parse({});
-const files = (name: string) => [{ name: "program.py", bytes: readFileSync(join(productFolder, "server/sandbox/hostile", `${name}.py`)) }];
+const files = (name: string) => [{ name: "program.py", bytes: readFileSync(join(productFolder, "server/sandbox/hostile/python", `${name}.py`)) }];
 const run = (name: string, input = "") => toolchain.run({ files: files(name), input, limits });
 const printed = (outcome: Outcome) => consoleText(outcome.console, ["out"]);
 

@@ -97,7 +97,9 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
   function outcomeOf(mode: Job["mode"], request: RunRequest, plan: Plan, done: { answer: JobAnswer; block: CommandBlock } | null): Outcome {
     const program = Object.fromEntries(request.files.map((file) => [file.name, decodeText(file.bytes).text]));
     const result = done?.block.result ?? null;
-    const failedBuild = plan.said?.refused || done?.answer.building || result === null || result.built.some((status) => status !== 0);
+    // A supervisor that could not tell its result was stopped in the run, unless it was still building.
+    const built = result ? result.built.every((status) => status === 0) : done?.answer.building === false && done.answer.stopped !== "none";
+    const failedBuild = plan.said?.refused || done?.answer.building || !built;
     const said = withOwnNames(`${plan.said?.text ?? ""}${done?.block.messages ?? ""}`, plan.renamed);
     const translation = language.readMessages(said, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "translation" }));
     const shared = {
@@ -130,9 +132,9 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     const { answer, block } = done as { answer: JobAnswer; block: CommandBlock };
     const console = block.console.map((piece) => (piece.kind === "err" ? { ...piece, text: withOwnNames(piece.text, plan.renamed) } : piece));
     const errors = consoleText(console, ["err"]);
-    const signal = result.signal;
-    const limited = answer.stopped !== "none" ? answer.stopped : result.stopped === "output" || result.stopped === "steps" ? result.stopped : null;
-    const crashed = limited === null && (signal !== 0 || result.exit !== 0) ? language.readMessages(errors, program) : [];
+    const signal = result?.signal ?? 0;
+    const limited = answer.stopped !== "none" ? answer.stopped : result?.stopped === "output" || result?.stopped === "steps" ? result.stopped : null;
+    const crashed = limited === null && (signal !== 0 || result?.exit !== 0) ? language.readMessages(errors, program) : [];
     const refusedAtStart = crashed.some((diagnostic) => diagnostic.stage === "translation" && diagnostic.primary);
     if (limited === null && signal !== 0 && !crashed.some((diagnostic) => diagnostic.primary)) crashed.push(signalDiagnostic(signal));
     const stoppedBy: Outcome["stoppedBy"] =

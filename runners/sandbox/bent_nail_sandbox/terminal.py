@@ -33,6 +33,7 @@ class Keyboard:
             plain(self.slave)
             self.reading = self.slave
             self.writing = self.master
+            os.set_blocking(self.master, False)  # a program that asks and never reads must not hold its supervisor
         else:
             self.master = self.slave = -1
             self.reading, self.writing = os.pipe()
@@ -55,18 +56,24 @@ class Keyboard:
         if self.position >= len(self.lines):
             self.ran_out = True
             if self.terminal:
-                os.write(self.writing, b"\x04")
+                self.write(b"\x04")
             else:
                 os.close(self.writing)
             return b""
         line = self.lines[self.position]
         self.position += 1
         if self.terminal and not line.endswith(b"\n"):
-            os.write(self.writing, line + b"\x04")
+            self.write(line + b"\x04")
         else:
             self.push(line)
         return line
 
     def push(self, data):
-        size = os.write(self.writing, data[:32768])
-        self.rest = data[size:]
+        self.rest = data[self.write(data[:32768]):]
+
+    def write(self, data):
+        """How many bytes there was room for."""
+        try:
+            return os.write(self.writing, data)
+        except BlockingIOError:
+            return 0

@@ -1,0 +1,2 @@
+#include <stdio.h>
+int main(void) { for (;;) puts("and again"); }

@@ -1,0 +1,2 @@
+using System;
+class P { static void Main() { while (true) Console.WriteLine("and again"); } }

@@ -1,0 +1,2 @@
+import java.nio.file.*;
+public class Main { public static void main(String[] a) { int n = 0; try { for (; n < 10000; n++) Files.write(Path.of("file" + n), new byte[100000]); } catch (Exception e) { System.out.println("stopped in bounds: " + (n <= 167)); } for (String p : new String[] {"/usr/x", "/x", "/runner/x", "/etc/x"}) try { Files.write(Path.of(p), new byte[1]); System.out.println("wrote " + p); } catch (Exception e) { } } }

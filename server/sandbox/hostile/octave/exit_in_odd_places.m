@@ -1,0 +1,6 @@
+try
+  disp("before")
+  exit(7);
+catch
+  disp("caught")
+end

