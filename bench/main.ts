@@ -1,4 +1,5 @@
 import { benchBatch } from "./batch.ts";
+import { benchLanguages } from "./languages.ts";
 import { benchPages } from "./pages.ts";
 import { benchRecorder } from "./recorder.ts";
 
@@ -6,7 +7,12 @@ import { benchRecorder } from "./recorder.ts";
 export type Measure = { work: string; against: string; value: number; unit: "x" | "ms" | "rows"; atMost: number };
 
 /** Every benchmark; a new one is one file and one line here. */
-const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = { batch: benchBatch, recorder: benchRecorder, pages: benchPages };
+const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
+  batch: benchBatch,
+  languages: benchLanguages,
+  recorder: benchRecorder,
+  pages: benchPages,
+};
 /** Names on the command line choose some of them. */
 const wanted = process.argv.slice(2);
 

@@ -11,7 +11,7 @@ namespace BentNail
 {
     /// <summary>
     /// Puts calls of the Recorder into a translated program: at every line, after every store into a variable, field or element, at the entry
-    /// and at every return of a method. Usage: instrument PROGRAM.exe RESULT.exe FILE... (the case's files in order). Debug information is
+    /// and at every return of a method. `Rewrite` takes PROGRAM.exe RESULT.exe FILE... (the case's files in order). Debug information is
     /// carried over, so lines in messages stay as they were.
     /// </summary>
     public static class Instrument
@@ -39,8 +39,9 @@ namespace BentNail
             public LocalVariableEntry[] Locals;
         }
 
-        public static int Main(string[] arguments)
+        public static void Rewrite(string[] arguments)
         {
+            Texts.Clear();
             files = arguments.Skip(2).ToList();
             foreach (string file in files) Texts.Add(File.ReadAllText(file).Split(new[] { "\r\n", "\n", "\r" }, StringSplitOptions.None));
             module = ModuleDefinition.ReadModule(arguments[0], new ReaderParameters { ReadingMode = ReadingMode.Immediate });
@@ -72,7 +73,6 @@ namespace BentNail
             foreach (Work work in all) Rewrite(work);
             module.Write(arguments[1]);
             WriteSymbols(arguments[1], all);
-            return 0;
         }
 
         static void WriteSymbols(string path, List<Work> all)

@@ -36,7 +36,7 @@ def quoted(data, quote):
 
 class Types:
     """Types by their entries. `machine` gives memory: read(address, size) -> bytes or None; name_of(address) -> text or None. `trash` is the byte
-    that stands in memory that was not set, `pascal` says how texts are written."""
+    that stands in memory that was not set (b"": not known), `pascal` says how texts are written."""
 
     def __init__(self, machine, trash, pascal):
         self.machine, self.trash, self.pascal = machine, trash, pascal
@@ -68,7 +68,7 @@ class Types:
         return self.known[die.offset]
 
     def unset(self, data):
-        return len(data) > 0 and data.count(self.trash) == len(data)
+        return len(self.trash) > 0 and len(data) > 0 and data.count(self.trash) == len(data)
 
 
 class Type:

@@ -1,6 +1,6 @@
 """The recorder of compiled programs: runs one under its own control and writes what every executed line did.
 
-Usage: python3 tracer.py PROGRAM STEPS TRASH LANGUAGE NAMES FILE... (files of the case in order; TRASH: the byte of memory that was not
+The host of runs calls main in a fork of its own, so that nothing has to be loaded anew. Arguments: PROGRAM STEPS TRASH LANGUAGE NAMES FILE... (files of the case in order; TRASH: the byte of memory that was not
 set; NAMES: JSON {"file:line": [names that the line gives a value]}).
 It stops the program at the beginning of every line that the compiler tells of, reads the variables that can be seen there, and writes
 the changes as the line before it did. The recording goes to descriptor 60 (commands.py says how), as the stream of tokens that the
@@ -12,14 +12,10 @@ import os
 import re
 import signal
 import struct
-import sys
 
-sys.path.append("/usr/lib/python3/dist-packages")
-sys.path.insert(0, os.path.dirname(os.path.abspath(__file__)))
-
-import machine as control  # noqa: E402
-from debug_information import read_program  # noqa: E402
-from native_types import Aggregate, Types  # noqa: E402
+import machine as control
+from debug_information import read_program
+from native_types import Aggregate, Types
 
 HEADER = struct.Struct("<IIII")
 CHUNK = 128
@@ -486,5 +482,6 @@ class Recorder:
             pass
 
 
-if __name__ == "__main__":
-    Recorder(sys.argv[1], int(sys.argv[2]), int(sys.argv[3]).to_bytes(1, "little"), sys.argv[4], json.loads(sys.argv[5]), sys.argv[6:]).go()
+def main(arguments):
+    """Usage: PROGRAM STEPS TRASH LANGUAGE NAMES FILE..."""
+    Recorder(arguments[0], int(arguments[1]), int(arguments[2]).to_bytes(1, "little"), arguments[3], json.loads(arguments[4]), arguments[5:]).go()

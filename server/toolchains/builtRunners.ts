@@ -1,24 +1,45 @@
 import { execFile } from "node:child_process";
-import { mkdirSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, statSync } from "node:fs";
 import { join } from "node:path";
 import { productFolder } from "../productFolder.ts";
 
 /** Where the runners lie that have to be translated first (tools/build-runners.mjs). */
 export const builtRunners = join(productFolder, "node_modules/.cache/bent-nail/runners");
 
-let made: Promise<void> | undefined;
+/** The runners that are translated: what is made, the folder of its sources, and the translator without which it is not made. */
+const runners = [
+  { made: "java.jar", sources: "runners/java", translator: "/usr/bin/javac" },
+  { made: "csharp.exe", sources: "runners/csharp", translator: "/usr/bin/mcs" },
+];
+
+/** True if everything that can be made here is there and not older than its sources. */
+function isMade(): boolean {
+  return runners.every(({ made, sources, translator }) => {
+    if (!existsSync(translator)) return true;
+    const path = join(builtRunners, made);
+    if (!existsSync(path)) return false;
+    const time = statSync(path).mtimeMs;
+    return readdirSync(join(productFolder, sources), { recursive: true, encoding: "utf8" }).every(
+      (name) => statSync(join(productFolder, sources, name)).mtimeMs <= time,
+    );
+  });
+}
+
+let making: Promise<void> | undefined;
 
 /** Translates the runners if that is not done yet. A language whose own translator is missing is passed over. */
 export function prepareRunners(): Promise<void> {
   mkdirSync(builtRunners, { recursive: true });
-  made ??= new Promise((resolve, reject) => {
-    execFile(process.execPath, [join(productFolder, "tools/build-runners.mjs")], (problem, _out, err) => {
-      if (problem) reject(new Error(`the runners cannot be translated: ${err || problem.message}`));
-      else resolve();
-    });
+  making ??= isMade()
+    ? Promise.resolve()
+    : new Promise((resolve, reject) => {
+        execFile(process.execPath, [join(productFolder, "tools/build-runners.mjs")], (problem, _out, err) => {
+          if (problem) reject(new Error(`the runners cannot be translated: ${err || problem.message}`));
+          else resolve();
+        });
+      });
+  making.catch(() => {
+    making = undefined;
   });
-  made.catch(() => {
-    made = undefined;
-  });
-  return made;
+  return making;
 }

@@ -35,7 +35,7 @@ export function createCToolchain(workbench: () => Pool): Toolchain {
         recording: mode === "trace",
         renamed: [["./", ""]],
       }),
-      findCrash: (request, perform) => findCrash(request, build(request), program, perform),
+      findCrash: (request, perform) => findCrash(language, request, build(request), program, perform),
     },
     workbench,
   );

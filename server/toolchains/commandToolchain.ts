@@ -70,9 +70,9 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     if (!findBubblewrap()) return { ready: false, reason: "bubblewrap is not installed (apt-get install bubblewrap)" };
     try {
       await prepareRunners();
-      await workbench().version();
       version ??= translator.version();
-      return { ready: true, version: await version };
+      const [told] = await Promise.all([version, workbench().version()]);
+      return { ready: true, version: told };
     } catch (problem) {
       return { ready: false, reason: `the sandbox does not start here: ${problem instanceof Error ? problem.message : String(problem)}` };
     }

@@ -1,38 +1,54 @@
 import { csharp as language } from "../../core/languages/csharp/csharp.ts";
-import type { Pool } from "../sandbox/pool.ts";
+import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
+import { StoppedByHand } from "../sandbox/desk.ts";
+import type { Pool, PoolOf } from "../sandbox/pool.ts";
+import { builtRunners } from "./builtRunners.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
 import type { Toolchain } from "./toolchain.ts";
+import { createTranslators, gaveUp, type Translated, type Translation } from "./translators.ts";
 import { toolVersion } from "./version.ts";
 
-const program = "/tmp/build/program.exe";
-const recorded = "/tmp/build/recorded.exe";
+const program = "program.exe";
 const mono = "/usr/bin/mono";
-const compiler = "/usr/lib/mono/4.5/mcs.exe";
+const megabyte = 1024 * 1024;
+
+/** The compiler in a run-time system that stays up. */
+const translator: SandboxSpecification = {
+  command: [mono, "/runner/built/csharp.exe"],
+  runners: [{ folder: builtRunners, inside: "/runner/built" }],
+  environment: plainEnvironment,
+  overheadBytes: 512 * megabyte,
+};
 
 /** C# by the mono compiler and run-time system. */
 export function createCSharpToolchain(workbench: () => Pool): Toolchain {
+  let translators: PoolOf<Translation, Translated> | null = null;
   return createCommandToolchain(
     {
       language,
-      means: "the mono compiler and run-time system for every run; recorded by instrumented assemblies.",
+      means: "the mono compiler, kept warm, and a run-time system of its own for every run; recorded by instrumented assemblies.",
       needs: [
         { path: mono, package: "mono-runtime" },
-        { path: compiler, package: "mono-mcs" },
+        { path: "/usr/lib/mono/4.5/mcs.exe", package: "mono-mcs" },
         { path: "/usr/lib/mono/gac/Mono.Cecil", package: "libmono-cecil-private-cil" },
         { path: "/usr/lib/mono/gac/Mono.CompilerServices.SymbolWriter", package: "libmono-compilerservices-symbolwriter4.0-cil" },
       ],
       version: async () => `Mono ${await toolVersion(mono, ["--version"], /version ([\d.]+)/)}`,
       plan: async (request, mode) => {
-        const sources = request.files.map((file) => file.name).filter((name) => name.endsWith(language.extension));
+        translators ??= createTranslators(translator);
         const record = mode === "trace";
+        let translated: Translated;
+        try {
+          translated = await translators.run({ record, files: request.files }, request.signal);
+        } catch (problem) {
+          if (problem instanceof StoppedByHand) throw problem;
+          return { files: request.files, build: [], run: null, said: { text: gaveUp, refused: true } };
+        }
         return {
-          files: request.files,
-          build: [
-            [mono, compiler, "-debug", "-warn:4", "-nologo", `-out:${program}`, ...sources.map((name) => `./${name}`)],
-            ...(record ? [[mono, "/runner/built/csharp.exe", program, recorded, ...request.files.map((file) => file.name)]] : []),
-          ],
+          files: [...request.files, ...translated.made],
+          build: [],
           // Without inlining every call keeps its line in a stack trace.
-          run: [mono, "--debug", "-O=-inline", record ? recorded : program],
+          run: [mono, "--debug", "-O=-inline", program],
           recording: record,
           terminal: false,
           environment: {
@@ -41,10 +57,18 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
             MONO_PATH: "/runner/built",
             BENT_NAIL_STEPS: String(request.limits.steps),
           },
-          limits: { boundAddresses: false, overheadBytes: 64 * 1024 * 1024 },
+          renamed: [
+            ["/tmp/case/", ""],
+            ["./", ""],
+          ],
+          said: { text: translated.said, refused: !translated.ok },
+          limits: { boundAddresses: false, overheadBytes: 64 * megabyte },
         };
       },
       outOfMemory: (errors) => /System\.OutOfMemoryException/.test(errors),
+      close: async () => {
+        await translators?.close();
+      },
     },
     workbench,
   );

@@ -1,13 +1,12 @@
-import { z } from "zod";
 import { java as language } from "../../core/languages/java/java.ts";
-import type { ProgramFiles, RunRequest } from "../../core/outcome/outcome.ts";
-import { readLimits } from "../limits.ts";
+import type { RunRequest } from "../../core/outcome/outcome.ts";
+import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
 import { StoppedByHand } from "../sandbox/desk.ts";
-import { createPool, type Pool, type PoolOf } from "../sandbox/pool.ts";
-import { startServant } from "../sandbox/warmWorker.ts";
+import type { Pool, PoolOf } from "../sandbox/pool.ts";
 import { builtRunners } from "./builtRunners.ts";
 import { createCommandToolchain, type Plan } from "./commandToolchain.ts";
 import type { Toolchain } from "./toolchain.ts";
+import { createTranslators, gaveUp, type Translated, type Translation } from "./translators.ts";
 import { findBelow, toolVersion } from "./version.ts";
 
 const home = findBelow("/usr/lib/jvm", /^java-17-openjdk-/, "bin");
@@ -15,61 +14,30 @@ const machine = `${home}/java`;
 const jar = "/runner/built/java.jar";
 const libraries = ["asm", "asm-tree", "asm-analysis", "asm-commons"].map((name) => `/usr/share/java/${name}.jar`);
 const megabyte = 1024 * 1024;
-/** Time in which a program must be translated, in milliseconds. */
-const patience = 20_000;
-
-const headSchema = z.object({ ok: z.boolean(), main: z.string(), text: z.number(), classes: z.array(z.tuple([z.string(), z.number()])) });
-type Translated = { ok: boolean; main: string; said: string; classes: ProgramFiles };
-type Translation = { record: boolean; files: ProgramFiles };
-
-/** javac in a machine that stays up, inside the sandbox: it translates, and runs nothing of what it translates. */
-function createTranslators(): PoolOf<Translation, Translated> {
-  const options = ["-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-Xss4m", "-Xmx384m", "-XX:-UsePerfData"];
-  return createPool(() => {
-    const servant = startServant(
-      {
-        command: [machine, ...options, "-cp", [jar, ...libraries].join(":"), "bentnail.Translator"],
-        runners: [{ folder: builtRunners, inside: "/runner/built" }],
-        environment: { PATH: "/usr/bin:/bin", LANG: "C.UTF-8", LC_ALL: "C.UTF-8", TZ: "UTC", HOME: "/tmp" },
-        overheadBytes: 512 * megabyte,
-      },
-      readLimits(),
-    );
-    return {
-      version: servant.version,
-      exited: servant.exited,
-      stop: servant.stop,
-      run: async ({ record, files }) => {
-        const head = [record ? "record" : "translate", ...files.flatMap((file) => [file.name, String(file.bytes.length)])];
-        const message = await servant.ask(head, Buffer.concat(files.map((file) => file.bytes)), patience);
-        const { ok, main, text, classes } = headSchema.parse(message.head);
-        let at = text;
-        return {
-          ok,
-          main,
-          said: message.body.toString("utf8", 0, text),
-          classes: classes.map(([name, size]) => {
-            at += size;
-            return { name, bytes: message.body.subarray(at - size, at) };
-          }),
-        };
-      },
-    };
-  }, 2);
-}
+/** javac in a machine that stays up. */
+const translator: SandboxSpecification = {
+  command: [
+    machine,
+    ...["-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-Xss4m", "-Xmx384m", "-XX:-UsePerfData"],
+    ...["-cp", [jar, ...libraries].join(":"), "bentnail.Translator"],
+  ],
+  runners: [{ folder: builtRunners, inside: "/runner/built" }],
+  environment: { PATH: "/usr/bin:/bin", LANG: "C.UTF-8", LC_ALL: "C.UTF-8", TZ: "UTC", HOME: "/tmp" },
+  overheadBytes: 512 * megabyte,
+};
 
 /** Java by the JDK: javac kept warm, a machine of its own for every run. */
 export function createJavaToolchain(workbench: () => Pool): Toolchain {
   let translators: PoolOf<Translation, Translated> | null = null;
 
   async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
-    translators ??= createTranslators();
+    translators ??= createTranslators(translator);
     let translated: Translated;
     try {
       translated = await translators.run({ record: mode === "trace", files: request.files }, request.signal);
     } catch (problem) {
       if (problem instanceof StoppedByHand) throw problem;
-      return { files: request.files, build: [], run: null, said: { text: "error: the translator did not come to an end with this text\n", refused: true } };
+      return { files: request.files, build: [], run: null, said: { text: gaveUp, refused: true } };
     }
     const heap = Math.floor(request.limits.memoryBytes / megabyte);
     const options = [
@@ -78,7 +46,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
     ];
     const path = mode === "trace" ? `/case:${jar}` : "/case";
     return {
-      files: [...request.files, ...translated.classes],
+      files: [...request.files, ...translated.made],
       build: [],
       run: [machine, ...options, "-cp", path, ...(mode === "trace" ? ["bentnail.Start", String(request.limits.steps)] : []), translated.main],
       recording: mode === "trace",

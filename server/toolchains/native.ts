@@ -1,11 +1,11 @@
 import { existsSync } from "node:fs";
+import { z } from "zod";
 import type { Language } from "../../core/languages/language.ts";
 import { tokensByLine } from "../../core/languages/lexical.ts";
 import { type Found, foundSchema, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { JobAnswer } from "../sandbox/warmWorker.ts";
 import { type CommandBlock, type Plan, plainEnvironment } from "./commandToolchain.ts";
-import { hostInterpreter } from "./workbench.ts";
 
 /** The reader of debug information that the recorder of compiled programs uses. */
 export const elftools = "/usr/lib/python3/dist-packages/elftools";
@@ -28,40 +28,52 @@ function assignedByLine(language: Language, request: RunRequest): string {
 /** The command that runs a compiled program under the recorder (runners/native/tracer.py). `trash` is the byte in memory that was not set. */
 export function nativeTrace(language: Language, program: string, trash: number, request: RunRequest): string[] {
   return [
-    hostInterpreter ?? "/usr/bin/python3",
-    ...["-B", "-S", "-E", "/runner/native/tracer.py", program, String(request.limits.steps), String(trash), language.id, assignedByLine(language, request)],
+    "@tracer",
+    ...[program, String(request.limits.steps), String(trash), language.id, assignedByLine(language, request)],
     ...request.files.map((file) => file.name),
   ];
+}
+
+const crashSchema = foundSchema.extend({ outside: z.boolean().default(false) });
+
+/** What a place-finder left among the messages of a second run, or null. */
+function readFound(messages: string): z.infer<typeof crashSchema> | null {
+  const start = messages.lastIndexOf('{"frames"');
+  if (start < 0) return null;
+  try {
+    return crashSchema.safeParse(JSON.parse(messages.slice(start))).data ?? null;
+  } catch {
+    return null;
+  }
 }
 
 /** The debugger, if it is installed. */
 const debuggerPath = "/usr/bin/gdb";
 
 /**
- * Runs a program once more under gdb until the signal ends it and asks where it was (runners/native/crash.py). The build must be the one
- * that crashed. Null where there is no debugger, or where it does not crash again: no line is invented.
+ * Runs a program once more until the signal ends it and looks where it was: by its frame pointers where that is in its own code
+ * (runners/native/crash_place.py), else by gdb (crash.py). The build must be the one that crashed. Null where neither can tell, or where it
+ * does not crash again: no line is invented.
  */
 export async function findCrash(
+  language: Language,
   request: RunRequest,
   build: string[][],
   program: string,
   perform: (plan: Plan) => Promise<{ answer: JobAnswer; block: CommandBlock }>,
 ): Promise<Found | null> {
+  const files = request.files.map((file) => file.name);
+  const shared = { files: request.files, build: build.map((command) => [...command]), recording: true };
+  const quick = readFound((await perform({ ...shared, run: ["@crash_place", program, language.id, ...files] })).block.messages);
+  if (!quick) return null;
+  if (!quick.outside) return quick.frames.length > 0 ? quick : null;
   if (!existsSync(debuggerPath)) return null;
   const { block } = await perform({
-    files: request.files,
-    build: build.map((command) => [...command]),
+    ...shared,
     run: [debuggerPath, "-nx", "-batch", "-x", "/runner/native/crash.py", "--args", program],
-    environment: { ...plainEnvironment, BENT_NAIL_FILES: request.files.map((file) => file.name).join("\n") },
-    recording: true,
+    environment: { ...plainEnvironment, BENT_NAIL_FILES: files.join("\n") },
     limits: { boundAddresses: false, overheadBytes: 256 * 1024 * 1024 },
   });
-  const start = block.messages.lastIndexOf('{"frames"');
-  if (start < 0) return null;
-  try {
-    const parsed = foundSchema.safeParse(JSON.parse(block.messages.slice(start)));
-    return parsed.success && parsed.data.frames.some((frame) => frame.own) ? parsed.data : null;
-  } catch {
-    return null;
-  }
+  const found = readFound(block.messages);
+  return found?.frames.some((frame) => frame.own) ? found : null;
 }

@@ -35,7 +35,7 @@ export function createPascalToolchain(workbench: () => Pool): Toolchain {
         run: mode === "trace" ? nativeTrace(language, program, 0x55, request) : [program],
         recording: mode === "trace",
       }),
-      findCrash: (request, perform) => findCrash(request, build(request), program, perform),
+      findCrash: (request, perform) => findCrash(language, request, build(request), program, perform),
     },
     workbench,
   );

@@ -19,7 +19,15 @@ export function createWorkbench(): Pool {
   const specification = {
     command: [hostInterpreter, "-B", "-s", "-m", "bent_nail_sandbox.host"],
     runners: [runner("sandbox/bent_nail_sandbox", "bent_nail_sandbox"), runner("native"), runner("octave"), { folder: builtRunners, inside: "/runner/built" }],
-    environment: { PATH: "/usr/bin:/bin", LANG: "C.UTF-8", LC_ALL: "C.UTF-8", TZ: "UTC", PYTHONPATH: "/runner", PYTHONDONTWRITEBYTECODE: "1", HOME: "/tmp" },
+    environment: {
+      PATH: "/usr/bin:/bin",
+      LANG: "C.UTF-8",
+      LC_ALL: "C.UTF-8",
+      TZ: "UTC",
+      PYTHONPATH: "/runner:/runner/native",
+      PYTHONDONTWRITEBYTECODE: "1",
+      HOME: "/tmp",
+    },
     overheadBytes: 1024 * megabyte,
   };
   const limits = readLimits();

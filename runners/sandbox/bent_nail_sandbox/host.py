@@ -192,6 +192,9 @@ def serve_one(request):
     out_read, out_write = os.pipe()
     err_read, err_write = os.pipe()
     report_read, report_write = os.pipe()
+    run = request["commands"]["run"] if "commands" in request else None
+    if run and run[0].startswith("@"):
+        importlib.import_module(run[0][1:])  # loaded here once, it is there in every fork
     started_at = time.monotonic()
     first = -1
     try:
