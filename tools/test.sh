@@ -4,7 +4,7 @@ set -u
 cd "$(dirname "$0")/.."
 source tools/system.sh
 need bwrap bubblewrap
-[ -x /usr/bin/python3 ] || missing_packages+=(python3)
+need_languages
 need "${BENT_NAIL_CHROMIUM:-/usr/bin/chromium}" chromium
 install_missing || exit 1
 install_packages || exit 1
