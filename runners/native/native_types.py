@@ -272,6 +272,8 @@ class Type:
             start = types.machine.evaluate(self.data_location, address)
             if start in (0, None) or types.unset((start or 0).to_bytes(8, "little")):
                 start = None
+        if self.data_location is not None and types.unset(data):
+            return [title or "text", "not set yet"]
         if isinstance(high, list):
             high = types.machine.evaluate(high, address) if start is not None else low - 1
         if high is None:

@@ -301,6 +301,7 @@ class Recorder:
         frame.registers = registers
         if frame.seen == 1:
             self.names = ()
+            self.trash_locals(frame)
             # The parameters are in place now: they are what the header line gave.
             frame.address = address
             self.compare_frame(frame, entering=True)
@@ -351,6 +352,17 @@ class Recorder:
         self.recording.begin(frame.line)
         self.recording.tokens.append(["r", frame.number, frame.function.file, len(self.stack) - 1, frame.line])
         self.last = frame
+
+    def trash_locals(self, frame):
+        """Gives locals that hold nothing yet a known content, so that it can be seen when they get a value. What the language's own library
+        looks after (dynamic texts and arrays of Pascal) is left alone."""
+        for variable in frame.function.variables:
+            kind = variable.kind.plain() if variable.kind is not None else None
+            if variable.parameter or kind is None or not 0 < kind.size <= 1 << 16 or len(variable.location) != 1:
+                continue
+            if variable.location[0][0] not in ("DW_OP_fbreg", "DW_OP_breg6", "DW_OP_breg7") or self.language == "pascal" and kind.indirect:
+                continue
+            self.memory.write(self.place(variable, frame), self.types.trash * kind.size)
 
     def header_line(self, function, file, line):
         """The line with the function's name; Pascal's compiler tells of its begin only."""

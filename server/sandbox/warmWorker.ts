@@ -14,6 +14,10 @@ export type Commands = {
   environment: Readonly<Record<string, string>>;
   terminal: boolean;
   recording: boolean;
+  /** A command that is run after a signal ended the program, from a clean folder, and tells where that was. */
+  afterSignal?: readonly string[];
+  /** The path of the program that is built, if it is to be given back. */
+  keep?: string;
   buildLimits: { cpuSeconds: number; wallSeconds: number; memoryBytes: number; fileBytes?: number };
 };
 

@@ -2,17 +2,15 @@ import { c as language } from "../../core/languages/c/c.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { elftools, findCrash, nativeTrace } from "./native.ts";
+import { elftools, nativeTranslator } from "./native.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { toolVersion } from "./version.ts";
 
-const program = "/tmp/build/program";
-
 /** All program files together, with debug information and every usual warning; a tab counts as one column. */
-function build(request: RunRequest, options: readonly string[] = []): string[][] {
+function build(request: RunRequest, program: string): string[] {
   const sources = request.files.map((file) => file.name).filter((name) => name.endsWith(language.extension));
-  const all = ["-g", "-gdwarf-4", "-O0", "-std=gnu17", "-Wall", "-Wextra", "-fdiagnostics-color=never", "-ftabstop=1", "-fno-pie", "-no-pie", ...options];
-  return [["/usr/bin/gcc", ...all, "-o", program, ...sources.map((name) => `./${name}`), "-lm"]];
+  const options = ["-g", "-gdwarf-4", "-O0", "-std=gnu17", "-Wall", "-Wextra", "-fdiagnostics-color=never", "-ftabstop=1", "-fno-pie", "-no-pie"];
+  return ["/usr/bin/gcc", ...options, "-o", program, ...sources.map((name) => `./${name}`), "-lm"];
 }
 
 /** C by gcc. */
@@ -27,15 +25,7 @@ export function createCToolchain(workbench: () => Pool): Toolchain {
         { path: elftools, package: "python3-pyelftools" },
       ],
       version: async () => `gcc ${await toolVersion("/usr/bin/gcc", ["-dumpfullversion"], /^([\d.]+)/m)}`,
-      plan: async (request, mode) => ({
-        files: request.files,
-        // For a recording, locals that are not set hold a byte that tells so.
-        build: build(request, mode === "trace" ? ["-ftrivial-auto-var-init=pattern"] : []),
-        run: mode === "trace" ? nativeTrace(language, program, 0xfe, request) : [program],
-        recording: mode === "trace",
-        renamed: [["./", ""]],
-      }),
-      findCrash: (request, perform) => findCrash(language, request, build(request), program, perform),
+      ...nativeTranslator(language, build),
     },
     workbench,
   );

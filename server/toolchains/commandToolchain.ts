@@ -34,8 +34,10 @@ export type CommandTranslator = {
   /** Name and version of the translator. */
   version: () => Promise<string>;
   plan: (request: RunRequest, mode: Job["mode"]) => Promise<Plan>;
-  /** Where a program was that a signal killed, by a second run under a debugger; null if that cannot be told. */
-  findCrash?: (request: RunRequest, perform: (plan: Plan) => Promise<{ answer: JobAnswer; block: CommandBlock }>) => Promise<Found | null>;
+  /** Where a program was that a signal killed, by what the run itself left or a second run under a debugger; null if that cannot be told. */
+  findCrash?: (request: RunRequest, block: CommandBlock, perform: (plan: Plan) => Promise<{ answer: JobAnswer; block: CommandBlock }>) => Promise<Found | null>;
+  /** Takes note of a program that was built. */
+  keepBuilt?: (request: RunRequest, program: Buffer) => void;
   /** True if the console's error text says that memory ran out. */
   outOfMemory?: (errors: string) => boolean;
   close?: () => Promise<void>;
@@ -79,14 +81,23 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
   }
 
   async function perform(mode: Job["mode"], request: RunRequest, plan: Plan): Promise<{ answer: JobAnswer; block: CommandBlock }> {
-    const { files, build, run, limits, environment = plainEnvironment, terminal = true, recording = false } = plan;
+    const { files, build, run, limits, environment = plainEnvironment, terminal = true, recording = false, afterSignal, keep } = plan;
     const answer = await workbench().run(
       {
         mode,
         files,
         input: Buffer.from(request.input, "utf8"),
         limits: { ...request.limits, ...limits },
-        commands: { build, run: mode === "check" ? null : run, environment, terminal, recording, buildLimits: plan.buildLimits ?? buildLimits },
+        commands: {
+          build,
+          run: mode === "check" ? null : run,
+          environment,
+          terminal,
+          recording,
+          ...(afterSignal ? { afterSignal } : {}),
+          ...(keep ? { keep } : {}),
+          buildLimits: plan.buildLimits ?? buildLimits,
+        },
       },
       request.signal,
     );
@@ -161,9 +172,10 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     if (!state.ready) throw new Error(state.reason);
     const plan = await translator.plan(request, mode);
     const done = plan.said?.refused ? null : await perform(mode, request, plan);
+    if (done?.block.built) translator.keepBuilt?.(request, done.block.built);
     const outcome = { ...outcomeOf(mode, request, plan, done), translator: state.version };
-    if (mode === "run" && outcome.exit.signal !== 0 && outcome.stoppedBy === "fault" && translator.findCrash) {
-      const found = await translator.findCrash(request, (again) => perform("run", request, again));
+    if (mode === "run" && outcome.exit.signal !== 0 && outcome.stoppedBy === "fault" && translator.findCrash && done) {
+      const found = await translator.findCrash(request, done.block, (again) => perform("run", request, again));
       if (found) outcome.found = found;
     }
     return { outcome, block: done?.block };

@@ -1,11 +1,11 @@
+import { createHash } from "node:crypto";
 import { existsSync } from "node:fs";
 import { z } from "zod";
 import type { Language } from "../../core/languages/language.ts";
 import { tokensByLine } from "../../core/languages/lexical.ts";
-import { type Found, foundSchema, type RunRequest } from "../../core/outcome/outcome.ts";
+import { foundSchema, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
-import type { JobAnswer } from "../sandbox/warmWorker.ts";
-import { type CommandBlock, type Plan, plainEnvironment } from "./commandToolchain.ts";
+import { type CommandTranslator, plainEnvironment } from "./commandToolchain.ts";
 
 /** The reader of debug information that the recorder of compiled programs uses. */
 export const elftools = "/usr/lib/python3/dist-packages/elftools";
@@ -25,15 +25,6 @@ function assignedByLine(language: Language, request: RunRequest): string {
   return text.length <= mostNames ? text : "{}";
 }
 
-/** The command that runs a compiled program under the recorder (runners/native/tracer.py). `trash` is the byte in memory that was not set. */
-export function nativeTrace(language: Language, program: string, trash: number, request: RunRequest): string[] {
-  return [
-    "@tracer",
-    ...[program, String(request.limits.steps), String(trash), language.id, assignedByLine(language, request)],
-    ...request.files.map((file) => file.name),
-  ];
-}
-
 const crashSchema = foundSchema.extend({ outside: z.boolean().default(false) });
 
 /** What a place-finder left among the messages of a second run, or null. */
@@ -49,31 +40,62 @@ function readFound(messages: string): z.infer<typeof crashSchema> | null {
 
 /** The debugger, if it is installed. */
 const debuggerPath = "/usr/bin/gdb";
+const program = "/tmp/build/program";
+/** The byte that the recorder puts into locals that are not set, so that it can be seen when they are. */
+const trash = 0xfe;
+/** Programs kept so that a recording need not build them again. */
+const mostKept = 24;
+
+/** Names the very text of a program's files. */
+function textKey(request: RunRequest): string {
+  const hash = createHash("sha256");
+  for (const file of request.files) hash.update(`${file.name}\0${file.bytes.length}\0`).update(file.bytes);
+  return hash.digest("hex");
+}
 
 /**
- * Runs a program once more until the signal ends it and looks where it was: by its frame pointers where that is in its own code
- * (runners/native/crash_place.py), else by gdb (crash.py). The build must be the one that crashed. Null where neither can tell, or where it
- * does not crash again: no line is invented.
+ * What translators to machine code have in common: the program is built with debug information and run; recorded by
+ * runners/native/tracer.py; and where a signal ends it, the same job runs it once more to find the place: by its frame pointers where that is
+ * in its own code (crash_place.py), else by gdb (crash.py). `build` gives the command for a request that makes `program`.
  */
-export async function findCrash(
+export function nativeTranslator(
   language: Language,
-  request: RunRequest,
-  build: string[][],
-  program: string,
-  perform: (plan: Plan) => Promise<{ answer: JobAnswer; block: CommandBlock }>,
-): Promise<Found | null> {
-  const files = request.files.map((file) => file.name);
-  const shared = { files: request.files, build: build.map((command) => [...command]), recording: true };
-  const quick = readFound((await perform({ ...shared, run: ["@crash_place", program, language.id, ...files] })).block.messages);
-  if (!quick) return null;
-  if (!quick.outside) return quick.frames.length > 0 ? quick : null;
-  if (!existsSync(debuggerPath)) return null;
-  const { block } = await perform({
-    ...shared,
-    run: [debuggerPath, "-nx", "-batch", "-x", "/runner/native/crash.py", "--args", program],
-    environment: { ...plainEnvironment, BENT_NAIL_FILES: files.join("\n") },
-    limits: { boundAddresses: false, overheadBytes: 256 * 1024 * 1024 },
-  });
-  const found = readFound(block.messages);
-  return found?.frames.some((frame) => frame.own) ? found : null;
+  build: (request: RunRequest, program: string) => string[],
+): Pick<CommandTranslator, "plan" | "findCrash" | "keepBuilt"> {
+  const kept = new Map<string, Buffer>();
+  const names = (request: RunRequest) => request.files.map((file) => file.name);
+  return {
+    keepBuilt: (request, built) => {
+      kept.set(textKey(request), built);
+      const oldest = kept.keys().next().value;
+      if (kept.size > mostKept && oldest !== undefined) kept.delete(oldest);
+    },
+    plan: async (request, mode) => {
+      const shared = { build: [build(request, program)], renamed: [["./", ""]] as const };
+      if (mode !== "trace")
+        return { ...shared, files: request.files, run: [program], keep: program, afterSignal: ["@crash_place", program, language.id, ...names(request)] };
+      const record = ["@tracer", program, String(request.limits.steps), String(trash), language.id, assignedByLine(language, request), ...names(request)];
+      // Only a program of this very text is taken instead of a new build.
+      const built = kept.get(textKey(request));
+      const files = built ? [...request.files, { name: program, bytes: built }] : request.files;
+      return { ...shared, files, ...(built ? { build: [] } : { keep: program }), run: record, recording: true };
+    },
+    /** Null where neither can tell, or where it does not crash again: no line is invented. */
+    findCrash: async (request, first, perform) => {
+      const quick = readFound(first.messages);
+      if (!quick) return null;
+      if (!quick.outside) return quick.frames.length > 0 ? quick : null;
+      if (!existsSync(debuggerPath)) return null;
+      const { block } = await perform({
+        files: request.files,
+        build: [build(request, program)],
+        run: [debuggerPath, "-nx", "-batch", "-x", "/runner/native/crash.py", "--args", program],
+        environment: { ...plainEnvironment, BENT_NAIL_FILES: names(request).join("\n") },
+        recording: true,
+        limits: { boundAddresses: false, overheadBytes: 256 * 1024 * 1024 },
+      });
+      const found = readFound(block.messages);
+      return found?.frames.some((frame) => frame.own) ? found : null;
+    },
+  };
 }

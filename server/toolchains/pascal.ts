@@ -2,19 +2,18 @@ import { pascal as language } from "../../core/languages/pascal/pascal.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { elftools, findCrash, nativeTrace } from "./native.ts";
+import { elftools, nativeTranslator } from "./native.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { findBelow, toolVersion } from "./version.ts";
 
-const program = "/tmp/build/program";
 const compiler = "/usr/bin/fpc";
 /** Where Debian keeps the units: /usr/lib/<machine>/fpc/<version>. */
 const library = findBelow(findBelow(findBelow("/usr/lib", /-linux-gnu$/, "fpc"), /^\d+\.\d+\.\d+$/, "units"), /-linux$/, "");
 
 /** With debug information, line numbers in run-time messages, and warnings, notes and hints; no settings of the machine. */
-function build(request: RunRequest, options: readonly string[] = []): string[][] {
-  const all = ["-n", "-gl", "-gw3", "-O-", "-vewnh", "-l-", "-Sgic", `-Fu${library}/*`, `-Fu${library}`, "-FU/tmp/build", `-o${program}`, ...options];
-  return [[compiler, ...all, request.files[0]?.name ?? ""]];
+function build(request: RunRequest, program: string): string[] {
+  const options = ["-n", "-gl", "-gw3", "-O-", "-vewnh", "-l-", "-Sgic", `-Fu${library}/*`, `-Fu${library}`, "-FU/tmp/build", `-o${program}`];
+  return [compiler, ...options, request.files[0]?.name ?? ""];
 }
 
 /** Object Pascal by Free Pascal. */
@@ -28,14 +27,7 @@ export function createPascalToolchain(workbench: () => Pool): Toolchain {
         { path: elftools, package: "python3-pyelftools" },
       ],
       version: async () => `Free Pascal ${await toolVersion(compiler, ["-iV"], /^([\d.]+)/m)}`,
-      plan: async (request, mode) => ({
-        files: request.files,
-        // For a recording, locals that are not set hold a byte that tells so.
-        build: build(request, mode === "trace" ? ["-gt"] : []),
-        run: mode === "trace" ? nativeTrace(language, program, 0x55, request) : [program],
-        recording: mode === "trace",
-      }),
-      findCrash: (request, perform) => findCrash(language, request, build(request), program, perform),
+      ...nativeTranslator(language, build),
     },
     workbench,
   );

@@ -5,8 +5,16 @@ import type { Step } from "../../core/trace/trace.ts";
 
 const effectsSchema = z.array(z.object({ name: z.string(), change: z.enum(["new", "changed", "gone"]), size: z.number(), content: z.string() }));
 
-/** What a run left in its block. `messages` is what translators said, `result` what the runner told at its end (null if it could not). */
-export type Block<Result> = { console: ConsolePiece[]; steps: Step[]; messages: string; effects: Effect[]; result: Result | null; damaged: boolean };
+/** What a run left in its block. `messages` is what translators said, `built` the program that was built where it was asked for, `result` what the runner told at its end (null if it could not). */
+export type Block<Result> = {
+  console: ConsolePiece[];
+  steps: Step[];
+  messages: string;
+  effects: Effect[];
+  built: Buffer | null;
+  result: Result | null;
+  damaged: boolean;
+};
 export type RawOutput = ReadonlyArray<readonly ["O" | "E", number, string]>;
 
 const frameHeader = 13;
@@ -25,6 +33,7 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
   const recording = createRecordingReader();
   const messages: Uint8Array[] = [];
   let effects: Effect[] = [];
+  let built: Buffer | null = null;
   let result: Result | null = null;
   let damaged = false;
   let at = 4;
@@ -45,7 +54,7 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     const step = block.readUInt32LE(at + 5);
     const length = block.readUInt32LE(at + 9);
     const end = at + frameHeader + length;
-    if (end > block.length || !"OEIMTFR".includes(kind)) {
+    if (end > block.length || !"OEIMTFBR".includes(kind)) {
       damaged = true;
       break;
     }
@@ -61,6 +70,8 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
       else damaged = true;
     } else if (kind === "M") {
       messages.push(bytes);
+    } else if (kind === "B") {
+      built = Buffer.from(bytes);
     } else if (kind === "F") {
       const parsed = effectsSchema.safeParse(parseJson(bytes.toString("utf8")));
       if (parsed.success)
@@ -76,6 +87,7 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     steps: withConsole(steps, stretches),
     messages: Buffer.concat(messages).toString("utf8"),
     effects,
+    built,
     result,
     damaged,
   };

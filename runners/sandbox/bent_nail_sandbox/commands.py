@@ -21,6 +21,8 @@ from .terminal import Keyboard, plain
 RECORDING = 60
 RECORDING_BYTES = 64 << 20
 RECORDING_HEADER = struct.Struct("<IIII")  # bytes in use with this header, current line, current step + 1, 1: the step limit ended it, 2: the chunks are words for the server, no steps
+MOST_KEPT = 1 << 20
+FAULTS = (4, 6, 7, 8, 11)
 MOST_MESSAGES = 512 << 10
 BUILD_FOLDER = "/tmp/build"
 
@@ -220,6 +222,38 @@ class Run:
             at += 4 + size
 
 
+def keep_built(block, path):
+    """The program that was built goes back to the server, so that the same text need not be built again."""
+    try:
+        if os.path.getsize(path) <= MOST_KEPT:
+            with open(path, "rb") as source:
+                append_frame(block, b"B", source.read())
+    except OSError:
+        pass
+
+
+def place_of_crash(request, block, argv):
+    """Runs the program once more, from a clean folder, by a command that finds where a signal ends it; what that tells is kept as words."""
+    for where, folders, names in os.walk(FOLDER, topdown=False):
+        for name in names:
+            os.unlink(os.path.join(where, name))
+        for name in folders:
+            path = os.path.join(where, name)
+            os.unlink(path) if os.path.islink(path) else os.rmdir(path)
+    for name, data in request["files"].items():
+        if not os.path.isabs(name):
+            os.makedirs(os.path.dirname(os.path.join(FOLDER, name)), exist_ok=True)
+            with open(os.path.join(FOLDER, name), "wb") as target:
+                target.write(data)
+    # What this run prints is no part of the console.
+    aside = mmap.mmap(-1, 4 << 20)
+    start_block(aside)
+    again = Run({**request, "commands": {**request["commands"], "recording": True}}, aside)
+    again.go(argv, request["commands"]["environment"], request["limits"])
+    again.block = block
+    again.copy_recording()
+
+
 def run_commands(request, block, report):
     """Builds and runs as `request["commands"]` says: {build: [argv], run: argv or None, environment, terminal, recording, buildLimits}."""
     commands = request["commands"]
@@ -234,7 +268,7 @@ def run_commands(request, block, report):
         kill_everything()
 
     signal.signal(signal.SIGUSR1, stop)
-    os.mkdir(BUILD_FOLDER, 0o700)
+    os.makedirs(BUILD_FOLDER, 0o700, exist_ok=True)
     for argv in commands["build"]:
         status = build(argv, commands["environment"], {**request["limits"], **commands["buildLimits"]}, block)
         result["built"].append(status)
@@ -242,6 +276,8 @@ def run_commands(request, block, report):
             break
     if commands["run"] is not None and all(status == 0 for status in result["built"]) and result["stopped"] == "none":
         os.write(report, b"+")
+        if commands.get("keep"):
+            keep_built(block, commands["keep"])
         run = Run(request, block)
         status = run.go(commands["run"], commands["environment"], request["limits"])
         result["signal"] = os.WTERMSIG(status) if os.WIFSIGNALED(status) else 0
@@ -249,9 +285,12 @@ def run_commands(request, block, report):
         result["ranOut"] = run.keyboard.ran_out
         if run.stopped != "none":
             result["stopped"] = run.stopped
+        append_frame(block, b"F", json.dumps(effects(FOLDER, request["files"])).encode())
+        after = commands.get("afterSignal")
+        if after and result["signal"] in FAULTS and result["stopped"] == "none":
+            place_of_crash(request, block, after)
         if run.recording is not None:
             if RECORDING_HEADER.unpack_from(run.recording, 0)[3] == 1 and result["stopped"] == "none":
                 result["stopped"] = "steps"
             run.copy_recording()
-        append_frame(block, b"F", json.dumps(effects(FOLDER, request["files"])).encode())
     append_frame(block, b"R", json.dumps(result).encode())

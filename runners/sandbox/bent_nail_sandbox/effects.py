@@ -31,5 +31,5 @@ def effects(folder, files):
             given = files.get(short)
             if given is None or size != len(given) or data != given[:MOST_BYTES]:
                 found.append({"name": short, "change": "new" if given is None else "changed", "size": size, "content": base64.b64encode(data).decode()})
-    found += [{"name": name, "change": "gone", "size": 0, "content": ""} for name in files if name not in seen]
+    found += [{"name": name, "change": "gone", "size": 0, "content": ""} for name in files if name not in seen and not os.path.isabs(name)]
     return found

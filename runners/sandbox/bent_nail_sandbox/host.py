@@ -41,10 +41,13 @@ SELF = os.getpid()
 
 def write_files(files, order):
     for name in order:
+        # A name with its whole path is something of ours that lies outside the case's folder, such as a program that is built already.
         path = os.path.join(FOLDER, name)
         os.makedirs(os.path.dirname(path), exist_ok=True)
         with open(path, "wb") as target:
             target.write(files[name])
+        if os.path.isabs(name):
+            os.chmod(path, 0o700)
 
 
 def be_the_program(request, block, out, err):
@@ -192,9 +195,9 @@ def serve_one(request):
     out_read, out_write = os.pipe()
     err_read, err_write = os.pipe()
     report_read, report_write = os.pipe()
-    run = request["commands"]["run"] if "commands" in request else None
-    if run and run[0].startswith("@"):
-        importlib.import_module(run[0][1:])  # loaded here once, it is there in every fork
+    for command in (request["commands"]["run"], request["commands"].get("afterSignal")) if "commands" in request else ():
+        if command and command[0].startswith("@"):
+            importlib.import_module(command[0][1:])  # loaded here once, it is there in every fork
     started_at = time.monotonic()
     first = -1
     try:
