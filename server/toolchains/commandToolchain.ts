@@ -110,7 +110,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     const result = done?.block.result ?? null;
     // A supervisor that could not tell its result was stopped in the run, unless it was still building.
     const built = result ? result.built.every((status) => status === 0) : done?.answer.building === false && done.answer.stopped !== "none";
-    const failedBuild = plan.said?.refused || done?.answer.building || !built;
+    const failedBuild = plan.said?.refused || !built;
     const said = withOwnNames(`${plan.said?.text ?? ""}${done?.block.messages ?? ""}`, plan.renamed);
     const translation = language.readMessages(said, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "translation" }));
     const shared = {

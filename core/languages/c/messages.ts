@@ -3,7 +3,7 @@ import { lineTexts } from "../../source/lines.ts";
 
 const located = /^(.+?):(\d+):(?:(\d+):)? (fatal error|error|warning|note): (.*)$/;
 const linker =
-  /^(?:\S*ld: )?(?:(\S+?\.(?:o|c)): )?(?:in function [`‘'](\w+)['’]:)?(?:(\S+?):(?:(\d+)|\(\.text[^)]*\)): )?((?:undefined reference to|multiple definition of) [`‘'](\w+)['’].*)$/;
+  /^(?:\S*ld: )?(?:\S+?\.(?:o|c): )?(?:(?:(\S+?):)?(?:(\d+)|\(\.text[^)]*\)): )?((?:undefined reference to|multiple definition of) [`‘'](\w+)['’].*)$/;
 const tool = /^(?:gcc|cc1|clang|cc): (?:fatal )?error: (.*)$/;
 const shell = /^(?:.*: line \d+:\s+\d+ )?(Segmentation fault|Floating point exception|Aborted|Bus error|Illegal instruction|Killed)(?: \(core dumped\))?/;
 const shellNames: Readonly<Record<string, string>> = {
@@ -58,12 +58,13 @@ export function readCMessages(output: string, program?: Readonly<Record<string, 
     }
     const link = linker.exec(text);
     if (link) {
+      const [, path, line, message = ""] = link;
       found.push({
         severity: "error",
-        ...(link[3] && /\.c$/.test(link[3]) ? { file: baseName(link[3]) } : {}),
-        ...(link[4] ? { line: Number(link[4]) } : {}),
+        ...(path && /\.c$/.test(path) ? { file: baseName(path) } : {}),
+        ...(line ? { line: Number(line) } : {}),
         code: "link",
-        message: link[5] ?? "",
+        message,
         stage: "translation",
         primary: false,
       });
