@@ -35,7 +35,7 @@ export function assignedNames(line: readonly Token[], rules: StatementRules): st
 /** True if the name at `index` is declared there: a type stands before it and something that may follow a declaration after it. */
 function declares(line: readonly Token[], index: number, rules: StatementRules): boolean {
   const next = line[index + 1]?.text;
-  if (next !== undefined && ![";", ",", "=", ")", "["].includes(next)) return false;
+  if (next !== undefined && ![";", ",", "=", ")", "[", "in", ":"].includes(next)) return false;
   let at = index - 1;
   while (at >= 0 && ["*", "]", "[", ">", "<", "&"].includes(line[at]?.text ?? "")) at--;
   const type = line[at];

@@ -3,7 +3,7 @@ import { columnOf, lineTexts } from "../../source/lines.ts";
 
 const located = /^(?:.*[\\/])?([^\\/:]+\.java):(\d+): (error|warning): (.*)$/;
 const unlocated = /^(error|warning): (.*)$/;
-const thrown = /^(?:Exception in thread "[^"]*" )?((?:[\p{L}_$][\w$]*\.)*[\p{L}_$][\w$]*(?:Exception|Error|Throwable|[A-Z]\w*))(?:: (.*))?$/u;
+const thrown = /^(?:Exception in thread "[^"]*" )?((?:[\p{L}_$][\w$]*\.)*[\p{L}_$][\w$]*)(?:: (.*))?$/u;
 const cause = /^\s*Caused by: ((?:[\p{L}_$][\w$]*\.)*[\p{L}_$][\w$]*)(?:: (.*))?$/u;
 const frame = /^\s+at (?:[\w.]+(?:@[\w.]+)?\/)?([\p{L}\w.$<>]+)\(([^():]*)(?::(\d+))?\)$/u;
 const launcher = /^Error: ((?:Main method (?:not found|is not static|must return)|Could not find or load main class).*)$/;

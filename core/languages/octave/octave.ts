@@ -27,26 +27,42 @@ function assignedNames(line: readonly Token[]): string[] {
   }
   if (line[0]?.text === "global" || line[0]?.text === "persistent") return line.filter((token) => token.kind === "name").map((token) => token.text);
   let depth = 0;
-  let start = 0;
   for (const [index, token] of line.entries()) {
     if (token.kind === "bracket") depth += "([{".includes(token.text) ? 1 : -1;
-    if (depth === 0 && (token.text === ";" || token.text === ",")) start = index + 1;
-    if (depth === 0 && token.kind === "operator" && (assignments.has(token.text) || token.text === "++" || token.text === "--")) {
-      const target = line.slice(start, index);
-      if (target[0]?.text === "[") {
-        let inner = 0;
-        for (const each of target) {
-          if (each.kind === "bracket") inner += "([{".includes(each.text) ? 1 : -1;
-          if (each.kind === "name" && inner === 1) names.push(each.text);
-        }
-      } else {
-        const first = target.find((each) => each.kind === "name");
-        if (first) names.push(first.text);
-      }
-      start = index + 1;
-    }
+    if (depth === 0 && token.kind === "operator" && (assignments.has(token.text) || token.text === "++" || token.text === "--"))
+      names.push(...targets(line, index));
   }
   return [...new Set(names)];
+}
+
+/** The names that a sign at `index` gives a value: the one before it, past positions and fields, or all in [a, b] = ... */
+function targets(line: readonly Token[], index: number): string[] {
+  let at = index - 1;
+  while (at >= 0) {
+    const token = line[at];
+    if (token?.kind === "name") {
+      if (line[at - 1]?.text !== ".") return [token.text];
+      at -= 2;
+    } else if (token && [")", "}", "]"].includes(token.text)) {
+      const open = openingBefore(line, at);
+      if (token.text === "]")
+        return line
+          .slice(open + 1, at)
+          .filter((each, place, inner) => each.kind === "name" && (place === 0 || inner[place - 1]?.text !== "."))
+          .map((each) => each.text);
+      at = open - 1;
+    } else return [];
+  }
+  return [];
+}
+
+function openingBefore(line: readonly Token[], close: number): number {
+  let depth = 0;
+  for (let at = close; at >= 0; at--) {
+    if (line[at]?.kind === "bracket") depth += "([{".includes(line[at]?.text ?? "") ? -1 : 1;
+    if (depth === 0) return at;
+  }
+  return 0;
 }
 
 function loopCondition(line: readonly Token[]): LoopCondition | null {
