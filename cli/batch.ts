@@ -1,6 +1,7 @@
 import { createReadStream } from "node:fs";
 import { createInterface } from "node:readline";
 import { z } from "zod";
+import { surroundingsSchema } from "../core/cases/surroundings.ts";
 import type { Language } from "../core/languages/language.ts";
 import { findLanguage, languages } from "../core/languages/languages.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
@@ -9,6 +10,8 @@ const checkSchema = z.object({
   input: z.string().default(""),
   expected: z.string().optional(),
   kind: z.enum(["normal", "boundary", "erroneous"]).default("normal"),
+  /** What lies beside the program: a file's text by its name, null for one that is to be absent. */
+  files: surroundingsSchema.default({}),
 });
 export type BatchCheck = z.infer<typeof checkSchema>;
 export const checksSchema = z.array(checkSchema);

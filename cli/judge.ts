@@ -1,5 +1,6 @@
 import type { Command } from "commander";
 import { z } from "zod";
+import { withSurroundings } from "../core/cases/surroundings.ts";
 import type { Language } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
@@ -31,7 +32,7 @@ function resultOf({ judgement, outcome, notRun }: Judged) {
 export async function judgeMaterial(toolchains: Toolchains, language: Language, material: Material) {
   const handedIn = material.input !== undefined || material.expected !== undefined || !material.checks?.length;
   const runs: BatchCheck[] = [
-    ...(handedIn ? [{ input: material.input ?? "", expected: material.expected, kind: "normal" as const }] : []),
+    ...(handedIn ? [{ input: material.input ?? "", expected: material.expected, kind: "normal" as const, files: {} }] : []),
     ...(material.checks ?? []),
   ];
   const judged: Judged[] = [];
@@ -39,7 +40,7 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
     judged.push(
       await judgeProgram(toolchains.find(language.id), {
         language,
-        files: material.files,
+        files: withSurroundings(material.files, check.files),
         input: check.input,
         expected: check.expected,
         pastedText: judged.length === 0 ? material.output : undefined,

@@ -1,3 +1,4 @@
+import { withSurroundings } from "../core/cases/surroundings.ts";
 import type { Language } from "../core/languages/language.ts";
 import { findLanguage } from "../core/languages/languages.ts";
 import type { Limits, Outcome } from "../core/outcome/outcome.ts";
@@ -44,8 +45,8 @@ export async function recordVersion(services: Services, language: Language, vers
   const toolchain = services.toolchains.find(language.id);
   const state = await toolchain?.available();
   if (!toolchain || !state?.ready) return null;
-  return services.traces.get(`${version.key} ${check.key} ${check.input} ${state.version}`, () =>
-    toolchain.trace({ files: version.files, input: check.input, limits }),
+  return services.traces.get(`${version.key} ${check.key} ${check.input} ${state.version} ${JSON.stringify(check.surroundings)}`, () =>
+    toolchain.trace({ files: withSurroundings(version.files, check.surroundings), input: check.input, limits }),
   );
 }
 
@@ -63,7 +64,7 @@ async function runVersion(
   const stored = await findRun(services.database, identity);
   if (stored) return { outcome: stored, notRun: null };
   try {
-    const outcome = await toolchain.run({ files: version.files, input: check.input, limits });
+    const outcome = await toolchain.run({ files: withSurroundings(version.files, check.surroundings), input: check.input, limits });
     // What somebody stopped says nothing of the program; it is run again when it is looked at next.
     if (outcome.stoppedBy !== "person") await saveRun(services.database, identity, outcome);
     return { outcome, notRun: null };

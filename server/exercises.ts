@@ -1,9 +1,11 @@
+import { type Surroundings, withSurroundings } from "../core/cases/surroundings.ts";
 import type { ExerciseContent, ExerciseFault, Task } from "../core/exercises/exercise.ts";
 import { type Replacement, replaceNames } from "../core/exercises/names.ts";
 import { markedColumns, type TraceTask } from "../core/exercises/tasks/traceTable.ts";
 import { findHunks, type Hunk } from "../core/fixes/hunks.ts";
 
 import { consoleText, type Outcome } from "../core/outcome/outcome.ts";
+import { decodeText } from "../core/source/decode.ts";
 import { buildTable } from "../core/trace/table.ts";
 import { compareOutput } from "../core/verdict/compareOutput.ts";
 import { languageOf, versionOf } from "./casework.ts";
@@ -66,6 +68,12 @@ export async function makeExercise(services: Services, found: WholeCase, order: 
     expected: check.expected === null ? null : rename(check.expected),
     kind: check.kind,
     ignorePrompts: check.ignore_prompts,
+    // Other files of the case and what the check changes beside the program; texts are anonymised as everything else.
+    files: Object.fromEntries(
+      withSurroundings(first?.files ?? [], check.surroundings)
+        .slice(1)
+        .map((file) => [rename(file.name), rename(decodeText(file.bytes).text)]),
+    ),
   }));
   const content: ExerciseContent = {
     language: found.language,
@@ -80,12 +88,11 @@ export async function makeExercise(services: Services, found: WholeCase, order: 
 
   const surprises: string[] = [];
   const toolchain = services.toolchains.find(found.language);
-  const files = (text: string) => [{ name: content.fileName, bytes: Buffer.from(text, "utf8") }];
   const [firstFault] = content.faults;
   if (firstFault && checks[0]) {
     const judged = await judgeProgram(toolchain, {
       language,
-      files: files(program),
+      files: withSurroundings([{ name: content.fileName, bytes: Buffer.from(program, "utf8") }], checks[0].files),
       input: checks[0].input,
       expected: checks[0].expected ?? undefined,
       ignorePrompts: checks[0].ignorePrompts,
@@ -120,11 +127,12 @@ export async function runForCheck(
   services: Services,
   content: Pick<ExerciseContent, "language" | "fileName">,
   text: string,
-  check: { input: string; expected: string | null; ignorePrompts: boolean },
+  check: { input: string; expected: string | null; ignorePrompts: boolean; files?: Surroundings },
 ): Promise<{ outcome: Outcome; passes: boolean } | null> {
   const toolchain = services.toolchains.find(content.language);
   if (!toolchain || !(await toolchain.available()).ready) return null;
-  const outcome = await toolchain.run({ files: [{ name: content.fileName, bytes: Buffer.from(text, "utf8") }], input: check.input, limits });
+  const files = withSurroundings([{ name: content.fileName, bytes: Buffer.from(text, "utf8") }], check.files ?? {});
+  const outcome = await toolchain.run({ files, input: check.input, limits });
   const passes = outcome.finished && (check.expected === null || compareOutput(outcome.console, check.expected, check.ignorePrompts).same);
   return { outcome, passes };
 }
@@ -175,7 +183,7 @@ export async function traceTask(
   const text = wanted.program === "faulty" ? content.program : content.mended;
   if (!toolchain || !(await toolchain.available()).ready || text === null) return "The trace table cannot be asked: the program cannot be run here.";
   const trace = await toolchain.trace({
-    files: [{ name: content.fileName, bytes: Buffer.from(text, "utf8") }],
+    files: withSurroundings([{ name: content.fileName, bytes: Buffer.from(text, "utf8") }], content.checks[wanted.check]?.files ?? {}),
     input: content.checks[wanted.check]?.input ?? "",
     limits,
   });

@@ -1,4 +1,5 @@
 import type { Decision, KeptVerdict, LinePlace, Verification } from "../core/cases/case.ts";
+import { type Surroundings, withSurroundings } from "../core/cases/surroundings.ts";
 import { applyHunks, carryBack, findHunks, type Hunk, mapLines } from "../core/fixes/hunks.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import type { Judgement } from "../core/verdict/judge.ts";
@@ -144,7 +145,7 @@ async function idlePlaces(services: Services, found: WholeCase, before: Version,
     const files = before.files.map((file, at) => (at === 0 ? { name: file.name, bytes: Buffer.from(text, "utf8") } : file));
     const without = await judgeProgram(services.toolchains.find(language.id), {
       language,
-      files,
+      files: withSurroundings(files, check.surroundings),
       input: check.input,
       expected: check.expected ?? undefined,
       ignorePrompts: check.ignore_prompts,
@@ -238,21 +239,33 @@ export async function setIntention(services: Services, layer: string, intention:
   await services.database.query("update layer set intention = $2 where key = $1", [layer, asBytes(intention)]);
 }
 
-export type CheckInput = { input: string; expected: string | null; kind: "normal" | "boundary" | "erroneous"; ignorePrompts: boolean };
+export type CheckInput = {
+  input: string;
+  expected: string | null;
+  kind: "normal" | "boundary" | "erroneous";
+  ignorePrompts: boolean;
+  surroundings?: Surroundings;
+};
 
 /** Adds a check, or changes the one with `key`. The edition of the checks goes up, so that "verified" is asked for again. */
 export async function saveCheck(services: Services, found: WholeCase, key: string | null, check: CheckInput): Promise<void> {
   await services.database.transaction(async (query) => {
-    const values = [asBytes(check.input), check.expected === null ? null : asBytes(check.expected), check.kind, check.ignorePrompts];
+    const values = [
+      asBytes(check.input),
+      check.expected === null ? null : asBytes(check.expected),
+      check.kind,
+      check.ignorePrompts,
+      JSON.stringify(check.surroundings ?? {}),
+    ];
     if (key === null) {
       await query(
-        "insert into program_check (input, expected, kind, ignore_prompts, key, faulty_case, position) values ($1, $2, $3, $4, $5, $6, (select max(position) + 1 from program_check where faulty_case = $6))",
+        "insert into program_check (input, expected, kind, ignore_prompts, surroundings, key, faulty_case, position) values ($1, $2, $3, $4, $5, $6, $7, (select max(position) + 1 from program_check where faulty_case = $7))",
         [...values, newKey(), found.key],
       );
     } else {
       const former = found.checks.find((each) => each.key === key);
       await keepFormer(query, { about: "check", aboutKey: key, former, who: "teacher", reason: "changed" });
-      await query("update program_check set input = $1, expected = $2, kind = $3, ignore_prompts = $4 where key = $5 and faulty_case = $6", [
+      await query("update program_check set input = $1, expected = $2, kind = $3, ignore_prompts = $4, surroundings = $5 where key = $6 and faulty_case = $7", [
         ...values,
         key,
         found.key,

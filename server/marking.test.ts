@@ -46,7 +46,7 @@ const exercise: ExerciseContent = {
     faultyLines: [1],
     hunks: findHunks(program, apply(program, fix)),
   })),
-  checks: [{ input: "", expected: "Heaviest: 9\nBoats: 3\n", kind: "normal", ignorePrompts: false }],
+  checks: [{ input: "", expected: "Heaviest: 9\nBoats: 3\n", kind: "normal", ignorePrompts: false, files: {} }],
   tasks: [],
 };
 const task = { key: "m", kind: "mend", marks: 8, allowedExtraLines: 1, extraCost: 2 };

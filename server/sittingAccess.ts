@@ -93,6 +93,7 @@ export async function studentView(services: Services, { sheet, sitting, edition 
       intro: content.intro,
       fileName: content.fileName,
       language: content.language,
+      dataFiles: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
       lines: lineTexts(content.program),
       program: content.program,
       total: totalMarks(content),

@@ -36,7 +36,11 @@ async function marksOf(label: string): Promise<Record<string, number | null>> {
 
 test("the demo's cases show what they were made to show", async () => {
   const { rows } = await listCases(services.database, { judged: true, page: 0 });
-  expect(Object.fromEntries(rows.map((row) => [row.title, [row.class, row.layers, row.verified_at !== null]]))).toEqual({
+  const python = rows.filter((row) => row.course_name === "Kittiwake Crossing, group 1");
+  const others = rows.filter((row) => row.course_name !== "Kittiwake Crossing, group 1");
+  // In every other language the wrong result and the case with faults one behind the other are mended and verified.
+  expect([others.length, others.every((row) => row.verified_at !== null)]).toEqual([10, true]);
+  expect(Object.fromEntries(python.map((row) => [row.title, [row.class, row.layers, row.verified_at !== null]]))).toEqual({
     "Boarding list: is there a place left?": ["syntax", 1, true],
     "Tide heights at the slip": ["syntax", 1, true],
     "Load on the car deck": ["runtime", 1, true],

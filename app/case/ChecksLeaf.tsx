@@ -47,6 +47,15 @@ function CheckCard({ check }: { check: CheckView }) {
       {check.console && <Console view={check.console} label={`Console of ${check.handedIn ? "the run as handed in" : `the ${check.kind} check`}`} />}
       {check.found && <FoundPlace found={check.found} />}
       {check.effects.length > 0 && <Effects effects={check.effects} />}
+      {Object.keys(check.surroundings).length > 0 && (
+        <p className="note-small">
+          Beside the program:{" "}
+          {Object.entries(check.surroundings)
+            .map(([name, text]) => (text === null ? `no ${name}` : name))
+            .join(", ")}
+          .
+        </p>
+      )}
       {check.inputRanOut && <p className="note-small">It asked for more input than is typed in here.</p>}
       {check.expected !== null && check.passes !== true && (
         <div>
@@ -62,6 +71,13 @@ function CheckCard({ check }: { check: CheckView }) {
           <input type="hidden" name="input" value={check.input} />
           <input type="hidden" name="expected" value={check.expected ?? ""} />
           <input type="hidden" name="kind" value={check.kind} />
+          {Object.entries(check.surroundings).map(([name, text], index) => (
+            <span key={name}>
+              <input type="hidden" name="fileName" value={name} />
+              <input type="hidden" name="fileText" value={text ?? ""} />
+              {text === null && <input type="hidden" name="fileAbsent" value={index} />}
+            </span>
+          ))}
           <input type="hidden" name="ignorePrompts" value="yes" />
           <button className="press" type="submit">
             Ignore prompts in this check
@@ -69,6 +85,59 @@ function CheckCard({ check }: { check: CheckView }) {
         </fetcher.Form>
       )}
     </section>
+  );
+}
+
+/** The files that lie beside the program in a check: with their text, or absent. */
+function FilesBeside({ initial }: { initial: CheckView["surroundings"] }) {
+  const [files, setFiles] = useState(() => Object.entries(initial).map(([name, text], id) => ({ id, name, text: text ?? "", absent: text === null })));
+  const change = (id: number, part: Partial<(typeof files)[number]>) => setFiles((all) => all.map((file) => (file.id === id ? { ...file, ...part } : file)));
+  return (
+    <fieldset className="grid gap-2">
+      <legend className="font-semibold">Files beside the program</legend>
+      {files.map((file, index) => (
+        <div key={file.id} className="grid gap-1 border-l-2 border-rule pl-2">
+          <div className="flex flex-wrap items-end gap-3">
+            <label className="text-sm">
+              File name
+              <input name="fileName" className="field" required value={file.name} onChange={(event) => change(file.id, { name: event.target.value })} />
+            </label>
+            <label className="text-sm font-normal">
+              <input
+                type="checkbox"
+                name="fileAbsent"
+                value={index}
+                checked={file.absent}
+                onChange={(event) => change(file.id, { absent: event.target.checked })}
+              />{" "}
+              is absent
+            </label>
+            <button type="button" className="press press-quiet text-sm" onClick={() => setFiles((all) => all.filter((each) => each.id !== file.id))}>
+              Leave it as handed in
+            </button>
+          </div>
+          <label className={file.absent ? "hidden" : "text-sm"}>
+            Its text
+            <textarea
+              name="fileText"
+              className="field field-code"
+              rows={3}
+              spellCheck={false}
+              wrap="off"
+              value={file.text}
+              onChange={(event) => change(file.id, { text: event.target.value })}
+            />
+          </label>
+        </div>
+      ))}
+      <button
+        type="button"
+        className="press justify-self-start text-sm"
+        onClick={() => setFiles((all) => [...all, { id: Math.max(-1, ...all.map((file) => file.id)) + 1, name: "", text: "", absent: false }])}
+      >
+        Add a file
+      </button>
+    </fieldset>
   );
 }
 
@@ -135,6 +204,7 @@ function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void })
           </label>
         ))}
       </fieldset>
+      <FilesBeside initial={check?.surroundings ?? {}} />
       <label className="font-normal">
         <input type="checkbox" name="ignorePrompts" defaultChecked={check?.ignorePrompts ?? false} /> prompts do not matter
       </label>

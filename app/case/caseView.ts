@@ -45,6 +45,7 @@ function checkView(result: CheckResult) {
     expected: result.check.expected,
     kind: result.check.kind,
     ignorePrompts: result.check.ignore_prompts,
+    surroundings: result.check.surroundings,
     passes: result.passes,
     class: result.judgement.class,
     symptom: result.judgement.symptom,

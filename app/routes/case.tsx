@@ -2,6 +2,7 @@ import { useState } from "react";
 import { data, Link, redirect, useFetcher, useSearchParams } from "react-router";
 import { z } from "zod";
 import { faultClassSchema } from "../../core/cases/case.ts";
+import { type Surroundings, surroundingsSchema } from "../../core/cases/surroundings.ts";
 import { decideClass, goBackTo, removeCheck, saveCheck, setFaultyLines, setIntention, tryFix, verifyAgain } from "../../server/layers.ts";
 import { services } from "../../server/services.ts";
 import { deleteCase, findCase, restoreCase } from "../../server/stores/cases.ts";
@@ -99,7 +100,10 @@ export async function action({ params, request }: Route.ActionArgs) {
     case "check": {
       const kind = z.enum(["normal", "boundary", "erroneous"]).catch("normal").parse(form.get("kind"));
       const expected = formText(form, "expected");
+      const surroundings = readSurroundings(form);
+      if (surroundings === null) return reply(false, "A file's name is empty, leads out of the case's folder, or its text is too long. Nothing was changed.");
       await saveCheck(services(), found, key || null, {
+        surroundings,
         input: formText(form, "input"),
         expected: expected === "" && form.get("expectsNothing") === null ? null : expected,
         kind,
@@ -121,6 +125,16 @@ export async function action({ params, request }: Route.ActionArgs) {
     default:
       return reply(false, "This is not known here.");
   }
+}
+
+/** The files of a check's form: names, texts and which of them are to be absent. Null if one cannot be taken. */
+function readSurroundings(form: FormData): Surroundings | null {
+  const texts = form.getAll("fileText");
+  const absent = new Set(form.getAll("fileAbsent"));
+  const entries = form
+    .getAll("fileName")
+    .map((name, index) => [String(name).trim(), absent.has(String(index)) ? null : String(texts[index] ?? "").replaceAll("\r\n", "\n")] as const);
+  return surroundingsSchema.safeParse(Object.fromEntries(entries)).data ?? null;
 }
 
 const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [

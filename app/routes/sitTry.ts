@@ -35,7 +35,12 @@ export async function action({ params, request }: Route.ActionArgs): Promise<Try
   running.add(key);
   try {
     await saveAnswer(services().database, key, triedNote(exercise.key), 1, true);
-    const result = await runForCheck(services(), exercise.content, given.data.text, { input: given.data.input, expected: null, ignorePrompts: false });
+    const result = await runForCheck(services(), exercise.content, given.data.text, {
+      input: given.data.input,
+      expected: null,
+      ignorePrompts: false,
+      files: exercise.content.checks[0]?.files,
+    });
     if (!result) return refused("Programs cannot be run here at the moment. Your text is saved all the same.");
     const { outcome } = result;
     const words = {

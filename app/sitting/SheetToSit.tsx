@@ -36,6 +36,16 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
               {!showsOwnScript && (
                 <div className="border border-rule bg-sheet py-2">
                   <Script lines={exercise.lines} label={`Program ${exercise.fileName}`} />
+                  {exercise.dataFiles.map((file) => (
+                    <div key={file.name} className="px-3 text-sm">
+                      <p>
+                        {file.text === null ? "There is no file " : "Beside the program lies "}
+                        <code>{file.name}</code>
+                        {file.text === null ? "." : ":"}
+                      </p>
+                      {file.text !== null && <pre className="overflow-x-auto border border-rule px-2">{file.text}</pre>}
+                    </div>
+                  ))}
                 </div>
               )}
               {[...exercise.tasks]

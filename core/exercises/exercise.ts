@@ -1,11 +1,14 @@
 import { z } from "zod";
 import { faultClassSchema, hunkSchema } from "../cases/case.ts";
+import { surroundingsSchema } from "../cases/surroundings.ts";
 
 export const exerciseCheckSchema = z.object({
   input: z.string(),
   expected: z.string().nullable(),
   kind: z.enum(["normal", "boundary", "erroneous"]),
   ignorePrompts: z.boolean(),
+  /** What lies beside the program. */
+  files: surroundingsSchema.default({}),
 });
 export type ExerciseCheck = z.infer<typeof exerciseCheckSchema>;
 

@@ -25,7 +25,7 @@ const exercise: ExerciseContent = {
       hunks: findHunks(program, mended),
     },
   ],
-  checks: [{ input: "", expected: "Full\n", kind: "normal", ignorePrompts: false }],
+  checks: [{ input: "", expected: "Full\n", kind: "normal", ignorePrompts: false, files: {} }],
   tasks: [
     { key: "c", kind: "classify", marks: 2 },
     { key: "p", kind: "point", marks: 1 },

@@ -21,6 +21,18 @@ test("a Java program handed in as C# is said to be one, with the reason", () => 
   expect(csharp && wrongLanguageWords(csharp, program)).toBe("This looks like Java, not C#: it has public static void main, System.out, public class.");
 });
 
+test("texts of blanks, of one line and of many are looked at without delay", () => {
+  for (const text of [
+    "\n".repeat(100_000),
+    " ".repeat(200_000),
+    "for ".repeat(50_000),
+    "if x\n".repeat(50_000),
+    "begin ".repeat(40_000),
+    "\t\n \n".repeat(40_000),
+  ])
+    expect(Array.isArray(recognise(text))).toBe(true);
+});
+
 test("the file's ending goes before the text, and nothing is said of what has no signs", () => {
   expect(languageOfProgram("deck.pas", "print(3)")?.id).toBe("pascal");
   expect(languageOfProgram("deck.txt", "#include <stdio.h>\nint main(void) {}")?.id).toBe("c");

@@ -1,3 +1,4 @@
+import { lineTexts } from "../source/lines.ts";
 import type { Language } from "./language.ts";
 import { languages } from "./languages.ts";
 
@@ -7,11 +8,24 @@ export type Recognised = { language: Language; weight: number; signs: string[] }
 /** How much more the signs of another language must weigh before a text is said to be in it. */
 const clearly = 4;
 
-/** The languages whose signs a text shows, the heaviest first; those without any are left out. Texts and comments are not looked into. */
+/** Lines, and characters of each, that are looked at: enough to know a language, and little enough for any text. */
+const [mostLines, mostCharacters] = [300, 160];
+
+/** The beginning of a text without its blank lines. */
+function beginning(text: string): string {
+  return lineTexts(text.slice(0, mostLines * mostCharacters * 4))
+    .filter((line) => line.trim() !== "")
+    .slice(0, mostLines)
+    .map((line) => line.slice(0, mostCharacters))
+    .join("\n");
+}
+
+/** The languages whose signs a text shows, the heaviest first; those without any are left out. */
 export function recognise(text: string): Recognised[] {
+  const looked = beginning(text);
   return languages
     .map((language) => {
-      const shown = language.signs.filter((sign) => sign.pattern.test(text));
+      const shown = language.signs.filter((sign) => sign.pattern.test(looked));
       return { language, weight: shown.reduce((sum, sign) => sum + sign.weight, 0), signs: shown.map((sign) => sign.words) };
     })
     .filter((each) => each.weight > 0)

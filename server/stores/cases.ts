@@ -10,6 +10,7 @@ import {
   type NewCase,
   verificationSchema,
 } from "../../core/cases/case.ts";
+import { surroundingsSchema } from "../../core/cases/surroundings.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Database, Query } from "../database/database.ts";
@@ -45,6 +46,7 @@ const checkRow = z.object({
   kind: z.enum(["normal", "boundary", "erroneous"]),
   ignore_prompts: z.boolean(),
   handed_in: z.boolean(),
+  surroundings: jsonColumn(surroundingsSchema),
 });
 export type ProgramCheck = z.infer<typeof checkRow>;
 const layerRow = z.object({
@@ -123,7 +125,9 @@ export async function findCase(database: Database, key: string): Promise<WholeCa
       "select f.version, f.name, f.hash, f.encoding, c.bytes from version_file f join version v on v.key = f.version join content c on c.hash = f.hash where v.faulty_case = $1 order by f.version, f.position",
       [key],
     ),
-    database.query("select key, input, expected, kind, ignore_prompts, handed_in from program_check where faulty_case = $1 order by position", [key]),
+    database.query("select key, input, expected, kind, ignore_prompts, handed_in, surroundings from program_check where faulty_case = $1 order by position", [
+      key,
+    ]),
     database.query(
       "select key, position, version_before, version_after, verdict, decided, faulty_lines, fix, first_fix, intention, verified from layer where faulty_case = $1 order by position",
       [key],
