@@ -63,7 +63,7 @@ export function ProgramEditor({
           syntaxHighlighting(inkOnPaper),
           page,
           keymap.of([...defaultKeymap, ...historyKeymap]),
-          EditorView.contentAttributes.of({ "aria-label": label, spellcheck: "false" }),
+          EditorView.contentAttributes.of({ "aria-label": label, spellcheck: "false", tabindex: "0" }),
           ...(nonce ? [EditorView.cspNonce.of(nonce)] : []),
           EditorView.updateListener.of((update) => {
             if (!update.docChanged || !field.current) return;

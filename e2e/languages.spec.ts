@@ -1,0 +1,206 @@
+import { expect, type Page, test } from "@playwright/test";
+import { noBarriers } from "./axe.ts";
+
+async function writeProgram(page: Page, label: string, text: string): Promise<void> {
+  await page.getByLabel(label, { exact: true }).click();
+  await page.keyboard.press("Control+a");
+  await page.keyboard.insertText(text);
+}
+
+type Given = { program: string; intent: string; input?: string; expected?: string; fileName?: string };
+
+/** Collects a program on the Tray as a teacher would, without naming its language. */
+async function collect(page: Page, given: Given): Promise<void> {
+  await page.goto("/");
+  await page.getByLabel("Program", { exact: true }).fill(given.program);
+  await page.getByLabel("What is the program for?").fill(given.intent);
+  if (given.input) await page.getByLabel("Typed in").fill(given.input);
+  if (given.expected) {
+    await page.getByLabel("Should come out").fill(given.expected);
+    await page.getByLabel("Came out instead").fill("something else");
+  }
+  await page.getByRole("button", { name: "Take it in and run it" }).click();
+}
+
+test("the page of languages says what runs, in which version, by which means", async ({ page }) => {
+  await page.goto("/languages");
+  for (const words of [/^CPython 3/, /^Java 17/, /^gcc \d/, /^Mono \d/, /^Free Pascal \d/, /^Octave \d/])
+    await expect(page.getByRole("cell", { name: words }).first()).toBeVisible();
+  await noBarriers(page);
+});
+
+/** A program of each language with one wrong sign: it adds the stops' minutes once too often. `asked`: the line that asks; `table`: the column of the minutes. */
+const walks = [
+  {
+    language: "Java",
+    program:
+      'import java.util.Scanner;\n\npublic class Crossing {\n    public static void main(String[] args) {\n        Scanner in = new Scanner(System.in);\n        System.out.print("Stops? ");\n        int stops = in.nextInt();\n        int minutes = 35;\n        for (int stop = 0; stop <= stops; stop++) {\n            minutes = minutes + 5;\n        }\n        System.out.println("Minutes: " + minutes);\n    }\n}\n',
+    wrong: "stop <= stops",
+    right: "stop < stops",
+    faulty: 9,
+  },
+  {
+    language: "C",
+    program:
+      '#include <stdio.h>\n\nint main(void)\n{\n    int stops, minutes = 35;\n    printf("Stops? ");\n    scanf("%d", &stops);\n    for (int stop = 0; stop <= stops; stop++) {\n        minutes = minutes + 5;\n    }\n    printf("Minutes: %d\\n", minutes);\n    return 0;\n}\n',
+    wrong: "stop <= stops",
+    right: "stop < stops",
+    faulty: 8,
+  },
+  {
+    language: "C#",
+    program:
+      'using System;\n\nclass Crossing\n{\n    static void Main()\n    {\n        Console.Write("Stops? ");\n        int stops = int.Parse(Console.ReadLine());\n        int minutes = 35;\n        for (int stop = 0; stop <= stops; stop++)\n        {\n            minutes = minutes + 5;\n        }\n        Console.WriteLine("Minutes: " + minutes);\n    }\n}\n',
+    wrong: "stop <= stops",
+    right: "stop < stops",
+    faulty: 10,
+  },
+  {
+    language: "Object Pascal",
+    program:
+      "program Crossing;\nvar\n  stops, stop, minutes: integer;\nbegin\n  write('Stops? ');\n  readln(stops);\n  minutes := 35;\n  for stop := 0 to stops do\n    minutes := minutes + 5;\n  writeln('Minutes: ', minutes);\nend.\n",
+    wrong: "stop := 0",
+    right: "stop := 1",
+    faulty: 8,
+  },
+  {
+    language: "Octave",
+    program: 'stops = input("Stops? ");\nminutes = 35;\nfor stop = 0:stops\n  minutes = minutes + 5;\nend\nprintf("Minutes: %d\\n", minutes);\n',
+    wrong: "0:stops",
+    right: "1:stops",
+    faulty: 3,
+  },
+];
+
+for (const walk of walks) {
+  test(`the whole job in ${walk.language}: judged, mended, gone through, made an exercise, sat and marked`, async ({ page, browser }) => {
+    const title = `Crossing time in ${walk.language}`;
+    const mended = walk.program.replace(walk.wrong, walk.right);
+    await collect(page, { program: walk.program, intent: title, input: "2\n", expected: "Stops? Minutes: 45\n" });
+    await expect(page.getByRole("heading", { name: title })).toBeVisible();
+    await expect(page.getByText(`${walk.language} · version 1 of 1`)).toBeVisible();
+    await expect(page.getByLabel("Verdict")).toContainText("“Stops? Minutes: 50”; intended is “Stops? Minutes: 45”");
+    await expect(page.getByRole("radio", { name: "logic error" })).toBeChecked();
+    await page.getByRole("button", { name: "Confirm" }).click();
+    await expect(page.getByText("decided:")).toBeVisible();
+    await page.getByRole("button", { name: new RegExp(`^line ${walk.faulty}\\b`) }).press("Enter");
+    await noBarriers(page);
+    await page.getByRole("link", { name: "Mend" }).click();
+    await writeProgram(page, "Copy of the program", mended);
+    await page.getByRole("button", { name: "Run again" }).click();
+    await expect(page.getByLabel("Verdict")).toContainText("Verified: all checks pass");
+
+    await page.getByRole("link", { name: "Dry run" }).click();
+    const table = page.getByRole("region", { name: "Trace table" });
+    await expect(table.getByRole("columnheader", { name: "minutes" })).toBeVisible();
+    for (const value of ["35", "40", "45"]) await expect(table.getByRole("cell", { name: value, exact: true }).first()).toBeVisible();
+    await expect(page.getByText("The recorded run did not go as the plain run did")).toBeHidden();
+    await noBarriers(page);
+
+    await page.getByRole("link", { name: "Make an exercise" }).click();
+    await page.getByRole("button", { name: "Make the exercise" }).click();
+    await expect(page.getByRole("heading", { name: "5. Mend the program" })).toBeVisible();
+    await page.goto("/sheets");
+    await page.getByLabel("Title of a new sheet").fill(`Sheet in ${walk.language}`);
+    await page.getByLabel("Course").selectOption({ label: "Kittiwake Crossing, many languages" });
+    await page.getByRole("button", { name: "Begin the sheet" }).click();
+    await page.getByLabel("Put on the sheet").selectOption({ label: title });
+    await page.getByRole("button", { name: "Put it on" }).click();
+    await page.getByRole("button", { name: "Set it for students" }).click();
+    await expect(page.getByText("It is set.")).toBeVisible();
+    const code = (await page.getByText("Sheet code").locator("strong").textContent()) ?? "";
+    await page.getByRole("link", { name: "Slips with personal codes" }).click();
+    const personal = (await page.getByRole("listitem").filter({ hasText: "T-04" }).locator("strong").first().textContent()) ?? "";
+    await page.goBack();
+
+    const phone = await browser.newContext({ viewport: { width: 375, height: 750 }, baseURL: new URL(page.url()).origin });
+    const student = await phone.newPage();
+    await student.goto(`/s/${code}`);
+    await student.getByLabel("Your label").selectOption("T-04");
+    await student.getByLabel("Your personal code").fill(personal);
+    await student.getByRole("button", { name: "Begin" }).click();
+    await student.getByRole("radio", { name: "logic error" }).check();
+    await student.getByRole("button", { name: new RegExp(`^line ${walk.faulty}\\b`) }).click();
+    await student.getByLabel("What does it print?").fill("Stops? Minutes: 50");
+    await student.getByRole("button", { name: "I give this up" }).last().click();
+    await writeProgram(student, "Program to be mended", mended);
+    await student.getByLabel("Type in, a line for each question").fill("1\n");
+    await student.getByRole("button", { name: "Try it" }).click();
+    await expect(student.getByLabel("Console of your run")).toContainText("Minutes: 40");
+    expect(await student.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(375);
+    await noBarriers(student);
+    await expect(student.getByText("All answers are saved.")).toBeVisible();
+    await student.getByRole("button", { name: "Hand in" }).click();
+    await expect(student.getByText("Your teacher will release the marks.")).toBeVisible();
+    await phone.close();
+
+    await page.getByRole("link", { name: "Mark book" }).click();
+    await page.getByRole("link", { name: "T-04" }).click();
+    await expect(page.getByText(/fault 1: 2 of 2/).last()).toBeVisible();
+  });
+}
+
+test("a program under another language's name is noticed before it is run; the teacher may insist", async ({ page }) => {
+  await page.goto("/");
+  await page.getByText("More: whose").click();
+  await page.getByLabel("Language", { exact: true }).selectOption({ label: "C#" });
+  await page
+    .getByLabel("Program", { exact: true })
+    .fill('public class Deck {\n    public static void main(String[] args) {\n        System.out.println("4");\n    }\n}\n');
+  await page.getByLabel("What is the program for?").fill("A program under the wrong name.");
+  await page.getByLabel("Should come out").fill("4\n");
+  await page.getByLabel("Came out instead").fill("many messages");
+  await page.getByRole("button", { name: "Take it in and run it" }).click();
+  await expect(page.getByRole("alert").first()).toContainText("This looks like Java, not C#: it has public static void main");
+  await expect(page.getByLabel("Language", { exact: true })).toBeVisible();
+  await noBarriers(page);
+  await page.getByLabel("the language is right").check();
+  await page.getByRole("button", { name: "Take it in and run it" }).click();
+  await expect(page.getByRole("heading", { name: "A program under the wrong name." })).toBeVisible();
+  await expect(page.getByLabel("Verdict")).toContainText("This looks like Java, not C#");
+});
+
+test("a crash that names no line: the place is found and said to be ours", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("link", { name: "Letters in the boats' names in C" }).click();
+  await expect(page.getByLabel("Verdict")).toContainText("No line was told; a debugger found it at line 13, in main.");
+  await expect(page.getByLabel("Found with a debugger")).toContainText("Handed over for printing and lost: Boats:");
+  await expect(page.getByRole("button", { name: /^line 13/ })).not.toContainText("tool says");
+  await noBarriers(page);
+});
+
+test("a check in other surroundings: a file that is absent makes another outcome", async ({ page }) => {
+  await collect(page, {
+    program: 'with open("loads.txt") as loads:\n    print(loads.read())\nwith open("log.txt", "w") as log:\n    log.write("done")\n',
+    intent: "Print the loads from their file.",
+    expected: "4\n",
+  });
+  await expect(page.getByLabel("Verdict")).toContainText("FileNotFoundError");
+  await page.getByRole("button", { name: "Change" }).first().click();
+  await page.getByRole("button", { name: "Add a file" }).click();
+  await page.getByLabel("File name").fill("../loads.txt");
+  await page.getByLabel("Its text").fill("4");
+  await page.getByRole("button", { name: "Keep and run" }).click();
+  await expect(page.getByLabel("File name")).toHaveValue("../loads.txt");
+  await page.getByLabel("File name").fill("loads.txt");
+  await noBarriers(page);
+  await page.getByRole("button", { name: "Keep and run" }).click();
+  await expect(page.getByText("Beside the program: loads.txt.")).toBeVisible();
+  await expect(page.getByLabel("Verdict")).toContainText("The output is as intended.");
+  await page.getByText("1 file left by this run").click();
+  await expect(page.getByText("log.txt made, 4 bytes")).toBeVisible();
+});
+
+test("a run that goes on is shown and can be stopped; it decides nothing", async ({ page }) => {
+  await page.goto("/");
+  await page.getByLabel("Program", { exact: true }).fill("import time\nprint('casting off')\ntime.sleep(60)\n");
+  await page.getByLabel("What is the program for?").fill("Wait for the tide.");
+  await page.getByLabel("Should come out").fill("casting off\n");
+  await page.getByLabel("Came out instead").fill("nothing");
+  await page.getByRole("button", { name: "Take it in and run it" }).click();
+  const strip = page.getByLabel("Runs", { exact: true });
+  await expect(strip).toContainText("Goes on: Running program.py");
+  await strip.getByRole("button", { name: "Stop" }).click();
+  await expect(page.getByRole("heading", { name: "Wait for the tide." })).toBeVisible();
+  await expect(page.getByLabel("Verdict")).toContainText("The run was stopped by hand");
+});
