@@ -140,3 +140,50 @@ test("limits can be set, and a bad setting is said", async () => {
   expect(JSON.parse(short.out).reasons.join(" ")).toContain("output limit");
   expect((await bentNail(["judge", "long.py"], "", { BENT_NAIL_LIMITS: "{}}" })).err).toContain("BENT_NAIL_LIMITS is no JSON");
 });
+
+test("judge and trace in all six languages, known by the file's ending", async () => {
+  const programs: Record<string, { text: string; line: number }> = {
+    "Deck.java": {
+      text: "public class Deck {\n  public static void main(String[] args) {\n    int[] loads = {4, 9};\n    System.out.println(loads[2]);\n  }\n}\n",
+      line: 4,
+    },
+    "deck.c": { text: '#include <stdio.h>\nint main(void)\n{\n    int loads[2] = {4, 9};\n    printf("%d\\n", loads[1] + totl);\n}\n', line: 5 },
+    "Deck.cs": { text: "class Deck {\n  static void Main() {\n    int[] loads = {4, 9};\n    System.Console.WriteLine(loads[2]);\n  }\n}\n", line: 4 },
+    "deck.pas": { text: "program Deck;\nvar load: integer;\nbegin\n  load := 0;\n  writeln(4 div load);\nend.\n", line: 5 },
+    "deck.m": { text: "loads = [4 9];\ndisp(loads(3))\n", line: 2 },
+    "loads.py": { text: "loads = [4, 9]\nprint(loads[2])\n", line: 2 },
+  };
+  for (const [name, { text }] of Object.entries(programs)) await writeFile(join(folder, name), text);
+  const list = Object.entries(programs).map(([name, { text }]) =>
+    JSON.stringify({
+      id: name,
+      language: { java: "java", c: "c", cs: "csharp", pas: "pascal", m: "octave", py: "python" }[name.split(".").pop() ?? ""],
+      program: { [name]: text },
+    }),
+  );
+  await writeFile(join(folder, "six.jsonl"), list.join("\n"));
+  const { out } = await bentNail(["judge", "--batch", "six.jsonl"]);
+  const judged = out
+    .trim()
+    .split("\n")
+    .map((line) => JSON.parse(line));
+  expect(judged.map((each) => [each.id, each.class, each.reportedLine])).toEqual(
+    Object.entries(programs).map(([name, { line }]) => [name, name === "deck.c" ? "syntax" : "runtime", line]),
+  );
+  for (const name of ["Deck.java", "deck.pas", "deck.m"]) {
+    const { out: table } = await bentNail(["trace", name, "--format", "csv"]);
+    expect([name, table]).toEqual([name, expect.stringMatching(/loads|load/)]);
+    expect(table.split("\n").length).toBeGreaterThan(2);
+  }
+  expect((await bentNail(["judge", "deck.m"])).out).toContain("reported line  2");
+});
+
+test("a check may change the files beside the program", async () => {
+  await writeFile(join(folder, "list.py"), 'print(open("boats.txt").read())\n');
+  await writeFile(
+    join(folder, "surroundings.json"),
+    JSON.stringify([{ expected: "Tern\n\n", files: { "boats.txt": "Tern\n" } }, { files: { "boats.txt": null } }]),
+  );
+  const result = JSON.parse((await bentNail(["judge", "list.py", "--checks", "surroundings.json", "--json"])).out);
+  expect([result.class, result.reportedLine]).toEqual(["runtime", 1]);
+});

@@ -3,6 +3,7 @@ import { wrongLanguageWords } from "../languages/recognise.ts";
 import { findLeads, type Lead } from "../leads/leads.ts";
 import type { Outcome } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
+import { lastState } from "../trace/lastState.ts";
 import { withRecordedLines } from "../trace/sameRun.ts";
 import type { Trace } from "../trace/trace.ts";
 import { findEndlessLoop } from "./endless.ts";
@@ -47,6 +48,7 @@ export function judge(input: JudgeInput): Judgement {
     symptom: input.symptom,
     endless,
     endlessClass: input.endlessClass,
+    lastState: stoppedByLimit && trace ? lastState(trace) : null,
     lineCount: lineTexts(program).length,
   });
   const doubt = wrongLanguageWords(language, program);

@@ -1,5 +1,6 @@
 import type { Language } from "../languages/language.ts";
 import type { Diagnostic, Outcome } from "../outcome/outcome.ts";
+import type { LastState } from "../trace/lastState.ts";
 import { compareOutput, type OutputComparison } from "./compareOutput.ts";
 import type { EndlessFinding } from "./endless.ts";
 
@@ -44,6 +45,8 @@ export type Observations = {
   /** The student's or teacher's word: it never ends, or nothing appears. */
   symptom?: "never ends" | "nothing appears";
   endless?: EndlessFinding | null;
+  /** Where a recorded run was when a limit stopped it. */
+  lastState?: LastState | null;
   /** A course may call a loop without end a runtime error. */
   endlessClass?: "logic" | "runtime";
   /** Number of lines of the main file, to notice output of another version. */
@@ -124,6 +127,12 @@ function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evi
         text: `It does not end, by the word of who handed it in; the run here was stopped at the ${limit} limit.`,
       });
     else add(2, "open", `It had not ended at the ${limit} limit. That alone does not show that it never ends.`);
+    // What the recording saw last; it runs slower than the plain run, so it may be at an earlier point.
+    const state = observations.lastState;
+    if (state && outcome.stoppedBy !== "memory") {
+      const values = state.values.map(({ name, text }) => `${name} = ${text}`).join(", ");
+      add(2, "open", `When its recording was stopped it was at line ${state.line}${values ? `, with ${values}` : ""}.`, state.line);
+    }
     return { evidence, comparison: null };
   }
   add(2, "passes", outcome.exit.code === 0 ? "It ended by itself." : `It ended by itself with exit code ${outcome.exit.code}; a code alone is no fault.`);
