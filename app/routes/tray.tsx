@@ -6,7 +6,7 @@ import { languageOfProgram, wrongLanguageWords } from "../../core/languages/reco
 import { decodeText } from "../../core/source/decode.ts";
 import { services } from "../../server/services.ts";
 import { collectCase, listCases, listLength } from "../../server/stores/cases.ts";
-import { listCourses, listStudents } from "../../server/stores/courses.ts";
+import { findCourse, listCourses, listStudents } from "../../server/stores/courses.ts";
 import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
 import { useDraft } from "../components/useDraft.ts";
 import { formText } from "../formText.ts";
@@ -50,9 +50,10 @@ export async function action({ request }: Route.ActionArgs) {
   const { database } = services();
   const program = decodeText(programBytes(form)).text;
   const named = findLanguage(formText(form, "language"));
-  const language = named ?? languageOfProgram(formText(form, "fileName"), program) ?? languages[0];
-  if (!language) throw new Error("no languages");
   const who = formText(form, "student").split("/");
+  const course = who[0] ? await findCourse(database, who[0]) : null;
+  const language = named ?? languageOfProgram(formText(form, "fileName"), program) ?? findLanguage(course?.language ?? "") ?? languages[0];
+  if (!language) throw new Error("no languages");
   const name =
     formText(form, "fileName")
       .replace(/[\\/\0]/g, "_")

@@ -28,7 +28,8 @@ namespace BentNail
             {
                 byte[] head = Frame(input);
                 if (head == null) return 0;
-                Serve(Strings(Encoding.UTF8.GetString(head)), Frame(input), output);
+                // After a failure of its own the translator ends, so that a fresh one takes its place.
+                if (!Serve(Strings(Encoding.UTF8.GetString(head)), Frame(input), output)) return 0;
             }
         }
 
@@ -60,7 +61,7 @@ namespace BentNail
             output.Flush();
         }
 
-        static void Serve(List<string> head, byte[] body, Stream output)
+        static bool Serve(List<string> head, byte[] body, Stream output)
         {
             bool record = head[0] == "record";
             if (Directory.Exists(Folder)) Directory.Delete(Folder, true);
@@ -85,6 +86,7 @@ namespace BentNail
             }
             var said = new StringWriter();
             bool ok;
+            bool sound = true;
             try
             {
                 ok = (bool)compiler.Invoke(null, new object[] { arguments.ToArray(), said });
@@ -98,6 +100,7 @@ namespace BentNail
             catch (Exception problem)
             {
                 ok = false;
+                sound = false;
                 said.WriteLine("error CS0000: the translator gave up: " + (problem.InnerException ?? problem).Message);
             }
             string made = record ? "/tmp/case/.recorded.exe" : "/tmp/case/.made.exe";
@@ -110,6 +113,7 @@ namespace BentNail
             symbols.CopyTo(all, text.Length + program.Length);
             string classes = ok ? "[\"program.exe\"," + program.Length + "],[\"program.exe.mdb\"," + symbols.Length + "]" : "";
             Answer(output, "{\"ok\":" + (ok ? "true" : "false") + ",\"main\":\"\",\"text\":" + text.Length + ",\"classes\":[" + classes + "]}", all);
+            return sound;
         }
 
         /// <summary>Reads a JSON list of texts.</summary>

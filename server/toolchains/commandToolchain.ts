@@ -1,7 +1,16 @@
 import { existsSync } from "node:fs";
 import { z } from "zod";
 import type { Language } from "../../core/languages/language.ts";
-import { consoleText, type Diagnostic, type Found, type Limits, type Outcome, type ProgramFiles, type RunRequest } from "../../core/outcome/outcome.ts";
+import {
+  consoleText,
+  type Diagnostic,
+  type Found,
+  type Limits,
+  limitsSchema,
+  type Outcome,
+  type ProgramFiles,
+  type RunRequest,
+} from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Step } from "../../core/trace/trace.ts";
 import { findBubblewrap } from "../sandbox/bubblewrap.ts";
@@ -61,6 +70,22 @@ function withOwnNames(text: string, renamed: Plan["renamed"]): string {
   return (renamed ?? []).reduce((changed, [inside, own]) => (inside === own ? changed : changed.replaceAll(inside, own)), text).replaceAll("/case/", "");
 }
 
+const tried = new WeakMap<Pool, Promise<void>>();
+
+/** Runs a program that does nothing, once: a kernel that cannot do what the workbench needs says so before a student's program meets it. */
+function tryWorkbench(workbench: Pool): Promise<void> {
+  let trial = tried.get(workbench);
+  if (!trial) {
+    const commands = { build: [], run: ["/bin/true"], environment: plainEnvironment, terminal: true, recording: false, buildLimits };
+    trial = workbench.run({ mode: "run", files: [], input: new Uint8Array(), limits: limitsSchema.parse({}), commands }).then((answer) => {
+      if (answer.failure) throw new Error(answer.failure.trim().split("\n").at(-1));
+    });
+    tried.set(workbench, trial);
+    trial.catch(() => tried.delete(workbench));
+  }
+  return trial;
+}
+
 /** A toolchain made of commands that are run on the workbench. */
 export function createCommandToolchain(translator: CommandTranslator, workbench: () => Pool): Toolchain {
   const { language } = translator;
@@ -73,7 +98,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     try {
       await prepareRunners();
       version ??= translator.version();
-      const [told] = await Promise.all([version, workbench().version()]);
+      const [told] = await Promise.all([version, tryWorkbench(workbench())]);
       return { ready: true, version: told };
     } catch (problem) {
       return { ready: false, reason: `the sandbox does not start here: ${problem instanceof Error ? problem.message : String(problem)}` };

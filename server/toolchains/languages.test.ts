@@ -3,6 +3,7 @@ import { findLanguage } from "../../core/languages/languages.ts";
 import { consoleText, limitsSchema, type Outcome } from "../../core/outcome/outcome.ts";
 import { buildTable } from "../../core/trace/table.ts";
 import { judgeProgram } from "../judging.ts";
+import { createCommandToolchain } from "./commandToolchain.ts";
 import { createToolchains, type Toolchains } from "./toolchains.ts";
 
 let toolchains: Toolchains;
@@ -300,4 +301,29 @@ test("a recording in every language counts calls by depth, and comes back to the
     const line = program.split("\n").findIndex((text) => text.includes("half(half(8))")) + 1;
     expect([language, printing?.line, printing?.resumes]).toEqual([language, line, true]);
   }
+});
+
+test("a language that is not installed says what would add it; its cases are still judged by their text", async () => {
+  const java = findLanguage("java");
+  if (!java) throw new Error("unknown");
+  const missing = createCommandToolchain(
+    {
+      language: java,
+      means: "",
+      needs: [{ path: "/nowhere/javac", package: "openjdk-17-jdk-headless" }],
+      version: () => Promise.reject(new Error("never asked")),
+      plan: () => Promise.reject(new Error("never asked")),
+    },
+    () => {
+      throw new Error("never asked");
+    },
+  );
+  expect(await missing.available()).toEqual({ ready: false, reason: "Java is not installed (apt-get install openjdk-17-jdk-headless)" });
+  await expect(missing.run(request("java", "x"))).rejects.toThrow("not installed");
+  const { judgement, notRun } = await judgeProgram(missing, {
+    language: java,
+    files: request("java", { "Deck.java": "public class Deck {\n  int load\n}\n" }).files,
+    pastedText: "Deck.java:2: error: ';' expected\n  int load\n          ^\n1 error\n",
+  });
+  expect([judgement.class, judgement.reportedLine, notRun]).toEqual(["syntax", 2, "Java is not installed (apt-get install openjdk-17-jdk-headless)"]);
 });

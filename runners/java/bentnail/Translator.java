@@ -5,7 +5,6 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -47,7 +46,8 @@ public final class Translator {
       } catch (java.io.EOFException end) {
         return;
       }
-      serve(new String(head, StandardCharsets.UTF_8), body, out);
+      // After a failure of its own the translator ends, so that a fresh one takes its place.
+      if (!serve(new String(head, StandardCharsets.UTF_8), body, out)) return;
     }
   }
 
@@ -60,7 +60,7 @@ public final class Translator {
     out.flush();
   }
 
-  private static void serve(String head, byte[] body, DataOutputStream out) throws IOException {
+  private static boolean serve(String head, byte[] body, DataOutputStream out) throws IOException {
     String[] lines = Json.strings(head);
     boolean record = lines[0].equals("record");
     List<Source> sources = new ArrayList<>();
@@ -75,12 +75,14 @@ public final class Translator {
     Memory files = new Memory(COMPILER.getStandardFileManager(null, null, StandardCharsets.UTF_8));
     List<String> options = List.of("-g", "-Xlint:all", "-proc:none", "-implicit:none", "-XDdev=false");
     boolean translated;
+    boolean sound = true;
     try {
       List<Source> programs = new ArrayList<>();
       for (Source source : sources) if (source.getName().endsWith(".java")) programs.add(source);
       translated = COMPILER.getTask(said, files, null, options, null, programs).call();
     } catch (Throwable failure) {
       translated = false;
+      sound = false;
       said.write("error: the translator gave up: " + failure + "\n");
     }
     ByteArrayOutputStream answerBody = new ByteArrayOutputStream();
@@ -97,6 +99,7 @@ public final class Translator {
       }
     }
     answer(out, "{\"ok\":" + translated + ",\"main\":" + Json.quote(main) + ",\"text\":" + text.length + ",\"classes\":[" + classes + "]}", answerBody.toByteArray());
+    return sound;
   }
 
   /** A file of the case. It may hold a public class of any name. */
@@ -156,7 +159,4 @@ public final class Translator {
     }
   }
 
-  static UncheckedIOException failed(IOException problem) {
-    return new UncheckedIOException(problem);
-  }
 }
