@@ -1,4 +1,5 @@
 import { Form, Link } from "react-router";
+import { findLanguage } from "../../core/languages/languages.ts";
 import type { CaseListRow } from "../../server/stores/cases.ts";
 import { ClassMark, StraightNail } from "./marks.tsx";
 
@@ -18,7 +19,13 @@ export function CaseList({ rows, narrow = false }: { rows: readonly CaseListRow[
               {row.title}
             </Link>
             <span className="note-small block">
-              {[row.label, row.course_name, dates.format(new Date(row.created_at)), row.layers > 1 ? `${row.layers} layers` : null]
+              {[
+                row.label,
+                findLanguage(row.language)?.name,
+                row.course_name,
+                dates.format(new Date(row.created_at)),
+                row.layers > 1 ? `${row.layers} layers` : null,
+              ]
                 .filter((part) => part)
                 .join(" · ")}
             </span>

@@ -11,6 +11,7 @@ class Function:
     def __init__(self, name, low, high, file, result):
         self.name, self.low, self.high, self.file, self.result = name, low, high, file, result
         self.line = 0
+        self.declared = 0  # the line with its name, where the compiler tells it
         self.last = 0
         self.variables = []  # Variable
         self.is_main = False
@@ -117,6 +118,7 @@ def read_scope(program, die, function, types, own_files, file, low=0, high=0):
                 continue
             inner = Function("main" if name == "$main" else name, start, end, file, types.of(child))
             inner.is_main = name == "$main"
+            inner.declared = number_of(child, "DW_AT_decl_line")
             program.functions.append(inner)
             read_scope(program, child, inner, types, own_files, file)
         elif tag == "DW_TAG_lexical_block":

@@ -367,7 +367,7 @@ class Recorder:
     def header_line(self, function, file, line):
         """The line with the function's name; Pascal's compiler tells of its begin only."""
         if self.language != "pascal":
-            return line
+            return function.declared or line
         pattern = re.compile(r"^\s*(?:class\s+)?(?:function|procedure|constructor|destructor|operator)\s+(?:\w+\.)*" + re.escape(function.name) + r"\b", re.I)
         for above in range(line, 0, -1):
             if pattern.match(self.file_line(file, above)):
