@@ -25,7 +25,7 @@ function result = __bent_nail__ (kind, file, line, names, value)
 
   if (kind == 9)
     if (fid >= 0)
-      [used, tokens] = flush_tokens (fid, used, tokens, count, 0);
+      [used, tokens] = flush_tokens (fid, used, tokens, 0);
     endif
     return;
   endif
@@ -68,92 +68,77 @@ function result = __bent_nail__ (kind, file, line, names, value)
     count++;
   endif
 
-  ## What the line before did in this call is seen now.
-  if (kind == 3)
-    look = names;
-  elseif (kind == 2)
-    look = [pending{end}, {}];
-  else
-    look = pending{end};
-  endif
-  if (kind != 3)
+  ## First what the line before did in this call is seen; then the new step begins, and what has its value already is told: the counter
+  ## of a loop, the parameters of a function.
+  for phase = 1:2
+    look = {};
+    if (phase == 1 && kind != 3)
+      look = pending{end};
+    elseif (phase == 2)
+      if (kind == 4)
+        pending{end} = {};
+        if (numel (depths) > 1)
+          ## The line that made the call goes on at once, since it may print before it gives anything a value.
+          depths(end) = []; numbers(end) = []; files(end) = []; lines(end) = []; pending(end) = []; waiting(end) = []; known(end) = [];
+          waiting(end) = 0;
+          tokens{end+1} = sprintf ("[\"r\",%d,%d,%d,%d]", numbers(end), files(end), numel (depths) - 1, lines(end));
+          count++;
+          stamp (fid, lines(end), count);
+        endif
+        return;
+      endif
+      if (kind != 3)
+        count++;
+        tokens{end+1} = sprintf ("%d", line);
+      endif
+      lines(end) = line;
+      pending{end} = names;
+      if (count > limit)
+        [used, tokens] = flush_tokens (fid, used, tokens, 1);
+        kill (getpid (), 9);
+      endif
+      if (mod (count, 32) == 0)
+        [used, tokens] = flush_tokens (fid, used, tokens, 0);
+      endif
+      stamp (fid, line, count);
+      if (kind == 2)
+        look = names(1);
+      elseif (kind == 3)
+        look = names;
+      endif
+    endif
     for index = 1:numel (look)
       name = look{index};
-      if (evalin ("caller", ["exist(\"" name "\", \"var\")"]))
-        held = evalin ("caller", name);
-        shown = value_token (held, 0);
-        if (! isfield (known{end}, name) || ! strcmp (known{end}.(name), shown))
-          known{end}.(name) = shown;
-          scope = double (depth > 1);
-          key = [name "_" char("0" + scope)];
-          if (! isfield (columns, key))
-            column_count++;
-            columns.(key) = column_count;
-            tokens{end+1} = sprintf ("[\"d\",%d,%d,\"%s\"]", column_count, scope, name);
-          endif
-          tokens{end+1} = sprintf ("-%d", columns.(key));
-          tokens{end+1} = shown;
-        endif
+      if (! evalin ("caller", ["exist(\"" name "\", \"var\")"]))
+        continue;
       endif
+      held = evalin ("caller", name);
+      shown = value_token (held, 0);
+      if (isfield (known{end}, name) && strcmp (known{end}.(name), shown))
+        continue;
+      endif
+      known{end}.(name) = shown;
+      scope = double (depth > 1);
+      key = [name "_" char("0" + scope)];
+      if (! isfield (columns, key))
+        column_count++;
+        columns.(key) = column_count;
+        tokens{end+1} = sprintf ("[\"d\",%d,%d,\"%s\"]", column_count, scope, name);
+      endif
+      tokens{end+1} = sprintf ("-%d", columns.(key));
+      tokens{end+1} = shown;
     endfor
-  endif
-  if (kind == 4)
-    pending{end} = {};
-    if (numel (depths) > 1)
-      ## The line that made the call goes on at once, since it may print before it gives anything a value.
-      depths(end) = []; numbers(end) = []; files(end) = []; lines(end) = []; pending(end) = []; waiting(end) = []; known(end) = [];
-      waiting(end) = 0;
-      tokens{end+1} = sprintf ("[\"r\",%d,%d,%d,%d]", numbers(end), files(end), numel (depths) - 1, lines(end));
-      count++;
-      fseek (fid, 4, SEEK_SET);
-      fwrite (fid, [lines(end), count], "uint32");
-      fflush (fid);
-    endif
-    return;
-  endif
+  endfor
+endfunction
 
-  if (kind != 3)
-    count++;
-    tokens{end+1} = sprintf ("%d", line);
-  endif
-  lines(end) = line;
-  pending{end} = names;
-  if (count > limit)
-    [used, tokens] = flush_tokens (fid, used, tokens, line, 1);
-    kill (getpid (), 9);
-  endif
-  if (mod (count, 32) == 0)
-    [used, tokens] = flush_tokens (fid, used, tokens, count, 0);
-  endif
+## The line and step for the keeper of the console.
+function stamp (fid, line, count)
   fseek (fid, 4, SEEK_SET);
   fwrite (fid, [line, count], "uint32");
   fflush (fid);
-
-  ## The counter of a loop and the parameters of a function have their values already.
-  if (kind >= 2)
-    for index = 1:numel (names)
-      name = names{index};
-      if (evalin ("caller", ["exist(\"" name "\", \"var\")"]) && (kind == 3 || index == 1))
-        held = evalin ("caller", name);
-        shown = value_token (held, 0);
-        if (! isfield (known{end}, name) || ! strcmp (known{end}.(name), shown))
-          known{end}.(name) = shown;
-          scope = double (depth > 1);
-          key = [name "_" char("0" + scope)];
-          if (! isfield (columns, key))
-            column_count++;
-            columns.(key) = column_count;
-            tokens{end+1} = sprintf ("[\"d\",%d,%d,\"%s\"]", column_count, scope, name);
-          endif
-          tokens{end+1} = sprintf ("-%d", columns.(key));
-          tokens{end+1} = shown;
-        endif
-      endif
-    endfor
-  endif
 endfunction
 
-function [used, tokens] = flush_tokens (fid, used, tokens, count, reason)
+function [used, tokens] = flush_tokens (fid, used, tokens, reason)
   data = unicode2native (["[" strjoin(tokens, ",") "]"], "utf-8");
   fseek (fid, used, SEEK_SET);
   fwrite (fid, numel (data), "uint32");

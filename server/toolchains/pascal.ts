@@ -1,3 +1,4 @@
+import { existsSync } from "node:fs";
 import { pascal as language } from "../../core/languages/pascal/pascal.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
@@ -6,7 +7,9 @@ import { elftools, nativeTranslator } from "./native.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { findBelow, toolVersion } from "./version.ts";
 
-const compiler = "/usr/bin/fpc";
+/** The front of the compiler, which only chooses the compiler for a processor, and that of this one. */
+const front = "/usr/bin/fpc";
+const compiler = ["/usr/bin/ppcx64", "/usr/bin/ppca64"].find((path) => existsSync(path)) ?? front;
 /** Where Debian keeps the units: /usr/lib/<machine>/fpc/<version>. */
 const library = findBelow(findBelow(findBelow("/usr/lib", /-linux-gnu$/, "fpc"), /^\d+\.\d+\.\d+$/, "units"), /-linux$/, "");
 

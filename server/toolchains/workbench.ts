@@ -17,14 +17,14 @@ const runner = (name: string, inside = name) => ({ folder: join(productFolder, "
 export function createWorkbench(): Pool {
   if (!hostInterpreter) throw new Error("python3 is not installed");
   const specification = {
-    command: [hostInterpreter, "-B", "-s", "-m", "bent_nail_sandbox.host"],
+    command: [hostInterpreter, "-B", "-s", "-S", "-m", "bent_nail_sandbox.host"],
     runners: [runner("sandbox/bent_nail_sandbox", "bent_nail_sandbox"), runner("native"), runner("octave"), { folder: builtRunners, inside: "/runner/built" }],
     environment: {
       PATH: "/usr/bin:/bin",
       LANG: "C.UTF-8",
       LC_ALL: "C.UTF-8",
       TZ: "UTC",
-      PYTHONPATH: "/runner:/runner/native",
+      PYTHONPATH: "/runner:/runner/native:/usr/lib/python3/dist-packages",
       PYTHONDONTWRITEBYTECODE: "1",
       HOME: "/tmp",
     },

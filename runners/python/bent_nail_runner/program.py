@@ -1,6 +1,10 @@
 """Checks, runs or records one Python program inside the calling process. Works in any CPython, also without fork."""
+import atexit
+import io  # noqa: F401  loaded once here, as are the other modules that every fork needs
 import json
+import linecache  # noqa: F401
 import os
+import random
 import re
 import sys
 import traceback
@@ -117,8 +121,7 @@ def run(request, block):
     stdin, stdout, stderr, raw_input = open_streams(console, request["input"])
     sys.stdin, sys.stdout, sys.stderr = stdin, stdout, stderr
     sys.__stdin__, sys.__stdout__, sys.__stderr__ = stdin, stdout, stderr
-    if "random" in sys.modules:
-        sys.modules["random"].seed(request["seed"])
+    random.seed(request["seed"])
     result["started"] = True
     own_pid = os.getpid()
 
@@ -198,7 +201,6 @@ def run(request, block):
     try:
         if "threading" in sys.modules:
             sys.modules["threading"]._shutdown()
-        import atexit
         atexit._run_exitfuncs()
     except OutputFull:
         result["stoppedBy"] = "output"

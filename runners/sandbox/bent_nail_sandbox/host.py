@@ -10,22 +10,17 @@ Every fork lives in its own user, process, mount and ipc namespaces with a fresh
 folder, has no rights and cannot make further namespaces. This process counts CPU time, memory and
 processes over everything the fork started and kills it all when a limit is passed or the run is over.
 """
-import atexit  # noqa: F401  loaded once here, as are the other modules that every fork needs
 import gc
 import importlib
 import json
 import mmap
 import os
-import random  # noqa: F401  seeded in every fork
 import select
 import signal
 import struct
 import sys
 import time
 import traceback
-import ast  # noqa: F401
-import io  # noqa: F401
-import linecache  # noqa: F401
 
 from . import commands
 from .block import append_frame
