@@ -327,3 +327,19 @@ test("a language that is not installed says what would add it; its cases are sti
   });
   expect([judgement.class, judgement.reportedLine, notRun]).toEqual(["syntax", 2, "Java is not installed (apt-get install openjdk-17-jdk-headless)"]);
 });
+
+test("after a text that builds, one that does not build runs nothing: no older program is taken in its place", async () => {
+  const good = '#include <stdio.h>\nint main(void)\n{\n    puts("older");\n    return 0;\n}\n';
+  expect(shown(await run("c", good))).toBe("older\n");
+  const broken = await run("c", good.replace('puts("older");', 'puts("newer")'));
+  expect([broken.stoppedBy, consoleText(broken.console, ["out"])]).toEqual(["refused", ""]);
+  const trace = await toolchain("c").trace(request("c", good.replace('puts("older");', 'puts("newer")')));
+  expect([trace.outcome.stoppedBy, trace.steps.length]).toEqual(["refused", 0]);
+});
+
+test("a byte-order mark is taken or refused as the tool itself does, and a window has a clear outcome", async () => {
+  expect(shown(await run("c", '\ufeff#include <stdio.h>\nint main(void) { int größe = 4; printf("%d\\n", größe); }\n'))).toBe("4\n");
+  expect(primary(await run("java", "\ufeffpublic class Main { }\n"))?.message).toContain("illegal character: '\\ufeff'");
+  const window = await run("java", 'public class Main {\n  public static void main(String[] a) {\n    new javax.swing.JFrame("Deck");\n  }\n}\n');
+  expect([window.stoppedBy, primary(window)?.errorName, primary(window)?.line]).toEqual(["fault", "HeadlessException", 3]);
+});

@@ -9,6 +9,8 @@ const warningLine = /^warning: (?!called from)(.*)$/;
 const calledFrom = /^error: called from|^warning: called from/;
 const frame = /^ {4}(\S+)(?: at line (-?\d+)(?: column (-?\d+))?)?$/;
 
+const definition = /^[ \t]*function\b[ \t]*(?:[^=\n(]*=[ \t]*)?([A-Za-z_]\w*)/gm;
+
 /**
  * Reads what Octave prints when it refuses or stops a program: `parse error near line ...` with the echoed line and arrow, and `error: ...`
  * with the calls (newest first; frames come out oldest first). The text forms `Error in F (line 4)` and `Error: File: F Line: 1 Column: 5`
@@ -22,6 +24,9 @@ export function readOctaveMessages(output: string, program?: Readonly<Record<str
     return program && !(name in program) && `${name}.m` in program ? `${name}.m` : name;
   };
   const names = program ? Object.keys(program) : [];
+  const defined = new Map(
+    Object.entries(program ?? {}).flatMap(([file, text]) => [...text.matchAll(definition)].map((match) => [match[1] ?? "", file] as const)),
+  );
   for (let at = 0; at < lines.length; at++) {
     const text = lines[at] ?? "";
     const refused = parse.exec(text);
@@ -86,14 +91,14 @@ export function readOctaveMessages(output: string, program?: Readonly<Record<str
         const call = frame.exec(lines[next] ?? "");
         if (!call) break;
         const [, name = "", line] = call;
-        // A script's frame has the name of its file; a function's frame does not say its file.
-        const file = names.find((each) => each === `${name}.m`) ?? names[0] ?? "";
-        frames.unshift({ name, file, own: true, ...(Number(line) > 0 ? { line: Number(line) } : {}) });
+        // A script's frame has the name of its file; a function's frame does not say its file. Whatever the program does not define is the library's.
+        const file = names.find((each) => each.split("/").pop() === `${name}.m`) ?? defined.get(name.replace(/^.*>/, ""));
+        frames.unshift({ name, file: file ?? "", own: program === undefined || file !== undefined, ...(Number(line) > 0 ? { line: Number(line) } : {}) });
         at = next;
       }
     }
     const near = /^(.*?) near line (\d+), column (\d+)$/.exec(message);
-    const place = frames.at(-1);
+    const place = frames.findLast((each) => each.own);
     found.push({
       severity: failed ? "error" : "warning",
       message: near?.[1] ?? message,

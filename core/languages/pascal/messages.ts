@@ -123,7 +123,7 @@ export function readPascalMessages(output: string, program?: Readonly<Record<str
 }
 
 const grammar =
-  /^(?:Syntax error|Illegal character|String exceeds line|Unexpected end of file|Illegal expression|.*expected but|Unterminated|Identifier expected|BEGIN expected)/;
+  /^(?:Syntax error|Illegal character|String exceeds line|Unexpected end of file|Illegal expression|.*expected but|Unterminated|Identifier expected|BEGIN expected)/i;
 
 export function kindOfPascalRefusal(diagnostic: Diagnostic): "form" | "meaning" {
   return grammar.test(diagnostic.message) ? "form" : "meaning";
