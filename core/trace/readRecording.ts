@@ -86,6 +86,7 @@ export function createRecordingReader(): RecordingReader {
       begin(lineOf(rest[3]), steps).resumes = true;
     } else if (kind === "d") columns.set(Number(rest[0]), { scope: rest[1] === 0 ? "global" : "frame", name: String(rest[2]) });
     else if (kind === "v") need().returned = present(rest[0]);
+    else if (kind === "k") need().condition = rest[0] === true;
     else if (kind === "x") need().raised = { errorName: String(rest[0]), message: String(rest[1]) };
     else if (kind === "o") {
       if (!Array.isArray(rest[1])) throw new NotARecording();

@@ -32,6 +32,8 @@ export type Step = {
   /** The line called student code; its own writes are on the later step with `resumes`. */
   calls?: boolean;
   resumes?: boolean;
+  /** Whether the line's condition held, where the language's interface gives it. */
+  condition?: boolean;
   raised?: { errorName: string; message: string };
   returned?: Value;
   writes: readonly Write[];

@@ -91,6 +91,13 @@ function result = __bent_nail__ (kind, file, line, names, value)
         count++;
         tokens{end+1} = sprintf ("%d", line);
       endif
+      if (kind == 1 && (isnumeric (value) || islogical (value)))
+        if (! isempty (value) && all (value(:)))
+          tokens{end+1} = "[\"k\",true]";
+        else
+          tokens{end+1} = "[\"k\",false]";
+        endif
+      endif
       lines(end) = line;
       pending{end} = names;
       if (count > limit)

@@ -343,3 +343,13 @@ test("a byte-order mark is taken or refused as the tool itself does, and a windo
   const window = await run("java", 'public class Main {\n  public static void main(String[] a) {\n    new javax.swing.JFrame("Deck");\n  }\n}\n');
   expect([window.stoppedBy, primary(window)?.errorName, primary(window)?.line]).toEqual(["fault", "HeadlessException", 3]);
 });
+
+test("Octave's recording tells whether a condition held", async () => {
+  const trace = await toolchain("octave").trace(request("octave", "n = 2;\nwhile n > 0\n  n--;\nend\nif n\n  disp(1)\nend\n"));
+  expect(trace.steps.filter((step) => step.condition !== undefined).map((step) => [step.line, step.condition])).toEqual([
+    [2, true],
+    [2, true],
+    [2, false],
+    [5, false],
+  ]);
+});

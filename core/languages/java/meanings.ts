@@ -2,6 +2,8 @@ import { createMeanings } from "../meaning.ts";
 
 /** What messages of javac, of the launcher and of exceptions say in plain words. */
 export const meaningOfJavaMessage = createMeanings([
+  [/illegal character: '\\ufeff'/, "The file begins with a byte-order mark, an invisible sign that some text programs write. Save it without one."],
+  [/illegal character/, "A sign that does not belong to Java; often a quote or dash that a text program has changed."],
   [/: ';' expected/, "A statement seems to end here without its semicolon. If the line looks whole, a bracket or operator in it is the slip."],
   [/reached end of file while parsing/, "The text ended inside a block: a closing brace is missing somewhere above, perhaps far above."],
   [/class, interface, enum, or record expected/, "Something stands outside every class: often a brace too many closed the class above."],

@@ -37,6 +37,7 @@ export const runtimeErrors: Readonly<Record<number, string>> = {
   205: "Floating point overflow",
   206: "Floating point underflow",
   207: "Invalid floating point operation",
+  208: "Floating point division by zero",
   210: "Object not initialized",
   211: "Call to abstract method",
   212: "Stream registration error",
