@@ -21,7 +21,7 @@ export const meaningOfPascalMessage = createMeanings([
   [/Can't find unit (\w+)/, "The unit $1 is not there. Its name may be misspelt."],
   [/Illegal expression/, "This cannot be read as a value."],
   [
-    /Division by zero/,
+    /[Dd]ivision by zero/,
     "A number was divided by zero. If the translator says it, the zero is written in the text; if the run stopped, ask where the zero came from.",
   ],
   [/does not seem to be initialized/, "The variable may be used before it is given a value."],
