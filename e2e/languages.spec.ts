@@ -204,3 +204,30 @@ test("a run that goes on is shown and can be stopped; it decides nothing", async
   await expect(page.getByRole("heading", { name: "Wait for the tide." })).toBeVisible();
   await expect(page.getByLabel("Verdict")).toContainText("The run was stopped by hand");
 });
+
+test("breakpoints in a dry run: only where something runs, on to the next one, and to the end", async ({ page }) => {
+  await page.goto("/casebook");
+  await page.getByRole("link", { name: "Crossing time with stops in C" }).click();
+  await page.getByRole("link", { name: "Dry run" }).click();
+  await page.getByRole("button", { name: "To the start" }).click();
+  await expect(page.getByRole("button", { name: "To next breakpoint" })).toBeDisabled();
+  const listing = page.getByLabel("The program in the dry run");
+  await listing.getByRole("button", { name: /^line 4\b/ }).press("Enter");
+  await expect(page.getByText("Line 4 holds nothing to run; the breakpoint is at line 5.")).toBeVisible();
+  await listing.getByRole("button", { name: /^line 5, breakpoint/ }).press("Enter");
+  await expect(page.getByText("The breakpoint at line 5 is taken away.")).toBeVisible();
+  await listing.getByRole("button", { name: /^line 10\b/ }).press("Enter");
+  await expect(listing.getByRole("button", { name: /^line 10, breakpoint/ })).toHaveAttribute("aria-pressed", "true");
+  await page.getByRole("button", { name: "To next breakpoint" }).click();
+  await expect(page.getByText("about to run: line 10")).toBeVisible();
+  // The line is about to run for the first time, then for the second.
+  const rowsOfLine = page.getByRole("region", { name: "Trace table" }).getByRole("cell", { name: "10", exact: true });
+  await expect(rowsOfLine).toHaveCount(0);
+  await page.getByRole("button", { name: "To next breakpoint" }).press("p");
+  await expect(page.getByText("about to run: line 10")).toBeVisible();
+  await expect(rowsOfLine).toHaveCount(1);
+  await noBarriers(page);
+  for (let times = 0; times < 3; times++)
+    if (await page.getByRole("button", { name: "To next breakpoint" }).isEnabled()) await page.getByRole("button", { name: "To next breakpoint" }).click();
+  await expect(page.getByText("It ended by itself.").first()).toBeVisible();
+});

@@ -5,12 +5,22 @@ import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { CaseView, TraceView } from "./caseView.ts";
 
 /** The dry run of a recorded run: the nib on the line about to run, and the trace table growing line by line. */
-export function TraceLeaf({ view, onStand }: { view: CaseView; onStand: (line: number | null) => void }) {
+type Props = { view: CaseView; onStand: (line: number | null) => void /** Lines with a breakpoint. */; breakpoints: ReadonlySet<number> };
+
+export function TraceLeaf({ view, onStand, breakpoints }: Props) {
   if (!view.trace) return <p>This program cannot be run here, so there is no recorded run to go through.</p>;
-  return <DryRun key={`${view.trace.version} ${view.trace.check} ${view.trace.rows} ${view.trace.from}`} view={view} trace={view.trace} onStand={onStand} />;
+  return (
+    <DryRun
+      key={`${view.trace.version} ${view.trace.check} ${view.trace.rows} ${view.trace.from}`}
+      view={view}
+      trace={view.trace}
+      onStand={onStand}
+      breakpoints={breakpoints}
+    />
+  );
 }
 
-function DryRun({ view, trace, onStand }: { view: CaseView; trace: TraceView; onStand: (line: number | null) => void }) {
+function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceView }) {
   const submit = useSubmit();
   const { table, total, from } = trace;
   const count = table.rows.length;
@@ -28,7 +38,12 @@ function DryRun({ view, trace, onStand }: { view: CaseView; trace: TraceView; on
     requestAnimationFrame(() => box.current?.scrollTo({ top: box.current.scrollHeight }));
   };
   const place = useRef<HTMLDivElement>(null);
-  useLetterKeys(place, { n: () => move(done + 1), b: () => move(done - 1) });
+  /** On to the next row whose line has a breakpoint and is about to run, or to the end. */
+  const toBreakpoint = () => {
+    const next = table.rows.findIndex((row, index) => index > done && row.file === 0 && breakpoints.has(row.line));
+    move(next < 0 ? count : next);
+  };
+  useLetterKeys(place, { n: () => move(done + 1), b: () => move(done - 1), p: toBreakpoint });
 
   if (count === 0) return <p>{trace.ended || "No line ran."}</p>;
   return (
@@ -75,6 +90,9 @@ function DryRun({ view, trace, onStand }: { view: CaseView; trace: TraceView; on
         </button>
         <button type="button" className="press press-main" onClick={() => move(done + 1)} disabled={done === count}>
           Next line <kbd className="text-xs">N</kbd>
+        </button>
+        <button type="button" className="press" onClick={toBreakpoint} disabled={done === count || breakpoints.size === 0}>
+          To next breakpoint <kbd className="text-xs">P</kbd>
         </button>
         <button type="button" className="press press-quiet" onClick={() => move(0)}>
           To the start

@@ -1,5 +1,6 @@
 import type { LinePlace } from "../../core/cases/case.ts";
 import { findHunks } from "../../core/fixes/hunks.ts";
+import { runnableLines } from "../../core/languages/runnable.ts";
 import type { ConsolePiece } from "../../core/outcome/outcome.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
@@ -142,6 +143,8 @@ export type TraceView = {
   check: string;
   version: string;
   lines: string[];
+  /** Lines that hold something to run, where a breakpoint can be set. */
+  runnable: number[];
   rows: RowPolicy;
   differs: string | null;
   ended: string;
@@ -174,6 +177,7 @@ async function traceView(
     check: check.key,
     version: version.key,
     lines: lineTexts(version.files[0]?.text ?? ""),
+    runnable: runnableLines(languageOf(found), version.files[0]?.text ?? ""),
     rows: wanted.rows,
     differs,
     ended:

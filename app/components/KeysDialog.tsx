@@ -16,6 +16,8 @@ const onListing: readonly KeyRow[] = [
 const inDryRun: readonly KeyRow[] = [
   { keys: "N", does: "next line" },
   { keys: "B", does: "back" },
+  { keys: "P", does: "to the next breakpoint, or to the end" },
+  { keys: "Enter, Space on a line", does: "set a breakpoint, or take it away" },
 ];
 
 /** The keys of the screen one is on, opened by "?" or by its button; letter keys can be switched off here. */

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useRef, useState } from "react";
-import { BentNail, Chevron, PenNib } from "./marks.tsx";
+import { BentNail, Chevron, PaperTab, PenNib } from "./marks.tsx";
 
 /** A note pinned to a line (1-based). */
 export type LineNote = { line: number; kind: "tool" | "lead" | "faulty" | "run"; text: string };
@@ -15,6 +15,8 @@ export type ScriptProps = {
   reported?: number | null;
   /** The line about to run in a dry run. */
   next?: number | null;
+  /** Lines with a paper tab: breakpoints. Where they are given, picking a line sets or takes one. */
+  tabs?: ReadonlySet<number>;
   /** Called with a 1-based line that the person picked by pointer or key; absent: lines cannot be picked. */
   onPick?: (line: number) => void;
   pickHint?: string;
@@ -42,7 +44,7 @@ function LineText({ text }: { text: string }) {
 }
 
 /** A program as a listing on paper: marks and numbers on the left, notes pinned to their lines on the right. */
-export function Script({ lines, label, firstNumber = 1, notes = [], faulty, reported, next, onPick, pickHint }: ScriptProps) {
+export function Script({ lines, label, firstNumber = 1, notes = [], faulty, reported, next, tabs, onPick, pickHint }: ScriptProps) {
   const [at, setAt] = useState(Math.min(Math.max(1, reported ?? 1), Math.max(1, lines.length)));
   const list = useRef<HTMLOListElement>(null);
   const [part, setPart] = useState(Math.floor((at - 1) / drawn));
@@ -72,13 +74,17 @@ export function Script({ lines, label, firstNumber = 1, notes = [], faulty, repo
       {lines.slice(first, last).map((text, offset) => {
         const index = first + offset;
         const line = index + 1;
-        const marks = [reported === line ? "the tool names this line" : "", faulty?.has(line) ? "faulty line" : "", next === line ? "about to run" : ""].filter(
-          (part) => part,
-        );
+        const marks = [
+          reported === line ? "the tool names this line" : "",
+          faulty?.has(line) ? "faulty line" : "",
+          next === line ? "about to run" : "",
+          tabs?.has(line) ? "breakpoint" : "",
+        ].filter((part) => part);
         const own = notes.filter((note) => note.line === line);
         const content = (
           <>
             <span className="flex justify-end gap-0.5 pr-1">
+              {tabs?.has(line) && <PaperTab />}
               {next === line && <PenNib />}
               {faulty?.has(line) && <BentNail />}
               {reported === line && !faulty?.has(line) && <Chevron />}
@@ -100,7 +106,7 @@ export function Script({ lines, label, firstNumber = 1, notes = [], faulty, repo
                 className="col-span-3 grid cursor-pointer grid-cols-subgrid hover:bg-slip"
                 tabIndex={line === at ? 0 : -1}
                 aria-label={name}
-                aria-pressed={faulty?.has(line) ?? false}
+                aria-pressed={(tabs ?? faulty)?.has(line) ?? false}
                 title={pickHint}
                 onClick={() => {
                   setAt(line);

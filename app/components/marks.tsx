@@ -55,6 +55,15 @@ export function PenNib({ label }: { label?: string }) {
   );
 }
 
+/** A paper tab on the page's edge, square-cornered: a breakpoint. */
+export function PaperTab({ label }: { label?: string }) {
+  return (
+    <Mark label={label} className="text-plum">
+      <path d="M2 7h15v10H2z" fill="currentColor" strokeLinejoin="miter" />
+    </Mark>
+  );
+}
+
 const classMarks: Record<FaultClass | "open", { colour: string; shape: ReactNode }> = {
   syntax: { colour: "text-indigo", shape: <path d="M19 5H5v14h14" /> },
   runtime: { colour: "text-ochre", shape: <path d="M2 17h7l1.6-4.5M13.4 11.5L15 7h7" strokeWidth="2.4" /> },

@@ -137,6 +137,8 @@ function readSurroundings(form: FormData): Surroundings | null {
   return surroundingsSchema.safeParse(Object.fromEntries(entries)).data ?? null;
 }
 
+const noLines: ReadonlySet<number> = new Set();
+
 const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
   { leaf: "checks", words: "Runs and checks" },
   { leaf: "trace", words: "Dry run" },
@@ -150,6 +152,25 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
   const away = useFetcher<CaseReply>();
   const mending = useFetcher<CaseReply>();
   const [standing, setStanding] = useState<number | null>(null);
+  // Breakpoints belong to the text of one version.
+  const [breakpoints, setBreakpoints] = useState<{ version: string; lines: ReadonlySet<number> }>({ version: "", lines: new Set() });
+  const tabs = view.trace && breakpoints.version === view.trace.version ? breakpoints.lines : noLines;
+  const [tabNote, setTabNote] = useState("");
+  const toggleTab = (picked: number) => {
+    if (!view.trace) return;
+    // A line that holds nothing to run passes its tab on to the next one that does.
+    const line = view.trace.runnable.find((each) => each >= picked);
+    if (line === undefined) return setTabNote(`Nothing is run from line ${picked} on, so no breakpoint can stand there.`);
+    const had = tabs.has(line);
+    setBreakpoints({ version: view.trace.version, lines: new Set(had ? [...tabs].filter((each) => each !== line) : [...tabs, line]) });
+    setTabNote(
+      had
+        ? `The breakpoint at line ${line} is taken away.`
+        : line === picked
+          ? `Breakpoint at line ${line}.`
+          : `Line ${picked} holds nothing to run; the breakpoint is at line ${line}.`,
+    );
+  };
   return (
     <article>
       <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
@@ -192,7 +213,17 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
         <div className="grid gap-4">
           {leaf === "trace" && view.trace ? (
             <section className="leaf py-3" aria-label="The program">
-              <Script lines={view.trace.lines} label="The program in the dry run" next={standing} />
+              <Script
+                lines={view.trace.lines}
+                label="The program in the dry run"
+                next={standing}
+                tabs={tabs}
+                onPick={toggleTab}
+                pickHint="Set a breakpoint here, or take it away"
+              />
+              <p className="note-small px-3" role="status">
+                {tabNote || "Press a line to set a breakpoint (arrow keys and Enter do the same)."}
+              </p>
             </section>
           ) : (
             <CaseScript view={view} />
@@ -216,7 +247,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
           </nav>
           <div className="p-3">
             {leaf === "checks" && <ChecksLeaf view={view} />}
-            {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} />}
+            {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
             {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} />}
             {leaf === "versions" && <VersionsLeaf view={view} />}
           </div>
