@@ -206,8 +206,13 @@ test("a run that goes on is shown and can be stopped; it decides nothing", async
 });
 
 test("breakpoints in a dry run: only where something runs, on to the next one, and to the end", async ({ page }) => {
-  await page.goto("/casebook");
-  await page.getByRole("link", { name: "Crossing time with stops in C" }).click();
+  await collect(page, {
+    program:
+      '#include <stdio.h>\n\nint main(void)\n{\n    int minutes = 0;\n    int stops;\n    printf("Stops? ");\n    scanf("%d", &stops);\n    for (int stop = 0; stop < stops; stop++)\n        minutes = minutes + 5;\n    printf("Minutes: %d\\n", 35 + minutes);\n    return 0;\n}\n',
+    intent: "Go through a loop by breakpoints.",
+    input: "2\n",
+    expected: "Stops? Minutes: 45\n",
+  });
   await page.getByRole("link", { name: "Dry run" }).click();
   await page.getByRole("button", { name: "To the start" }).click();
   await expect(page.getByRole("button", { name: "To next breakpoint" })).toBeDisabled();
