@@ -7,7 +7,6 @@ export type StatementRules = {
   memberSigns: ReadonlySet<string>;
   /** Words for types and the like: a name after one of them, or after a name of a type, is being declared. */
   typeWords: ReadonlySet<string>;
-  anyCase?: boolean;
 };
 
 const steps = new Set(["++", "--"]);

@@ -1,4 +1,5 @@
 import type { Language, Token } from "../languages/language.ts";
+import { tokensByLine } from "../languages/lexical.ts";
 import type { Outcome } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
 import type { Trace } from "../trace/trace.ts";
@@ -37,13 +38,7 @@ const rules: readonly LeadRule[] = [reportedLine, unpairedSigns, lineAbove, simi
 export function findLeads(observed: { language: Language; program: string; verdict: Verdict; outcome?: Outcome; trace?: Trace }, limit = 8): Lead[] {
   if (observed.verdict.class === null) return [];
   const tokens = observed.language.tokens(observed.program);
-  const codeLines = new Map<number, Token[]>();
-  for (const token of tokens) {
-    if (token.kind === "comment") continue;
-    const line = codeLines.get(token.line);
-    if (line) line.push(token);
-    else codeLines.set(token.line, [token]);
-  }
+  const codeLines = tokensByLine(tokens);
   const context: LeadContext = { ...observed, text: lineTexts(observed.program), tokens, codeLines };
   const byLine = new Map<number, Lead>();
   for (const lead of rules.flatMap((rule) => rule(context))) {

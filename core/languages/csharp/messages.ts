@@ -1,13 +1,12 @@
-import type { Diagnostic, StackFrame } from "../../outcome/outcome.ts";
+import type { Diagnostic } from "../../outcome/outcome.ts";
 import { lineTexts } from "../../source/lines.ts";
+import { type ExceptionTold, exceptionDiagnostic } from "../exceptions.ts";
 
 const located = /^(?:.*[\\/])?([^\\/()]+)\((\d+),(\d+)(?:,(\d+),(\d+))?\): (error|warning) (CS\d+): (.*)$/;
 const unlocated = /^(error|warning) (CS\d+): (.*)$/;
 const unhandled = /^(?:Unhandled [Ee]xception(?:\.|:)?|\[ERROR\] FATAL UNHANDLED EXCEPTION:)\s*(.*)$/;
 const exceptionLine = /^\s*(?:---> ?|\(Inner Exception #\d+\) ?)?((?:[\p{L}_]\w*\.)*[\p{L}_]\w*(?:Exception|Error)?)(?:: (.*?))?(?: ---> (.*))?$/u;
 const frame = /^\s+at (.+?)(?: \[0x[0-9a-f]+\])?(?: in (.*?)(?::line |:)(\d+))?\s*$/;
-
-type Block = { errorName: string; message: string; frames: StackFrame[] };
 
 /**
  * Reads what C# compilers print, `File.cs(line,column): error CS0000: words`, and .NET's account of an unhandled exception with inner ones
@@ -16,7 +15,7 @@ type Block = { errorName: string; message: string; frames: StackFrame[] };
  */
 export function readCSharpMessages(output: string, program?: Readonly<Record<string, string>>): Diagnostic[] {
   const found: Diagnostic[] = [];
-  const accounts: Block[][] = [];
+  const accounts: ExceptionTold[][] = [];
   let expecting = false;
   for (const text of lineTexts(output)) {
     const place = located.exec(text);
@@ -75,24 +74,10 @@ export function readCSharpMessages(output: string, program?: Readonly<Record<str
     } else if (block && block.frames.length === 0) block.message += `\n${body}`;
   }
   const account = accounts.find((blocks) => blocks.length > 0) ?? [];
-  for (const block of account) found.push(fromBlock(block));
+  for (const block of account) found.push(exceptionDiagnostic(block));
   const primary = found.find((each) => each.severity === "error" && each.stage === "translation") ?? found.findLast((each) => each.stage === "run");
   if (primary) primary.primary = true;
   return found;
-}
-
-function fromBlock(block: Block): Diagnostic {
-  const place = block.frames.findLast((each) => each.own && each.line !== undefined);
-  return {
-    severity: "error",
-    errorName: block.errorName.split(".").pop() ?? block.errorName,
-    message: block.message,
-    frames: block.frames,
-    stage: "run",
-    primary: false,
-    ...(place ? { file: place.file } : {}),
-    ...(place?.line ? { line: place.line } : {}),
-  };
 }
 
 /** Codes of the compiler for faults of grammar: what was expected, what was unexpected, what is not closed (documented with the compiler's errors). */

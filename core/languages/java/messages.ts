@@ -1,5 +1,6 @@
-import type { Diagnostic, StackFrame } from "../../outcome/outcome.ts";
+import type { Diagnostic } from "../../outcome/outcome.ts";
 import { columnOf, lineTexts } from "../../source/lines.ts";
+import { type ExceptionTold, exceptionDiagnostic } from "../exceptions.ts";
 
 const located = /^(?:.*[\\/])?([^\\/:]+\.java):(\d+): (error|warning): (.*)$/;
 const unlocated = /^(error|warning): (.*)$/;
@@ -8,8 +9,6 @@ const cause = /^\s*Caused by: ((?:[\p{L}_$][\w$]*\.)*[\p{L}_$][\w$]*)(?:: (.*))?
 const frame = /^\s+at (?:[\w.]+(?:@[\w.]+)?\/)?([\p{L}\w.$<>]+)\(([^():]*)(?::(\d+))?\)$/u;
 const launcher = /^Error: ((?:Main method (?:not found|is not static|must return)|Could not find or load main class).*)$/;
 const outOfMemoryStart = /^Exception: ((?:\w+\.)*\w+) thrown from the UncaughtExceptionHandler/;
-
-type Block = { errorName: string; message: string; frames: StackFrame[] };
 
 /** True for a frame of the student's own: its file is one of the program's, or, without a program, it is not the library's. */
 function isOwn(name: string, file: string, program: Readonly<Record<string, string>> | undefined): boolean {
@@ -24,7 +23,7 @@ function isOwn(name: string, file: string, program: Readonly<Record<string, stri
  */
 export function readJavaMessages(output: string, program?: Readonly<Record<string, string>>): Diagnostic[] {
   const found: Diagnostic[] = [];
-  const blocks: Block[] = [];
+  const blocks: ExceptionTold[] = [];
   const lines = lineTexts(output);
   for (let at = 0; at < lines.length; at++) {
     const text = lines[at] ?? "";
@@ -62,25 +61,11 @@ export function readJavaMessages(output: string, program?: Readonly<Record<strin
     if (head) blocks.push({ errorName: head[1] ?? "", message: lost ? "" : (head[2] ?? ""), frames: [] });
     else if (block && block.frames.length === 0 && text.trim() !== "") block.message += `\n${text}`;
   }
-  for (const block of blocks) found.push(fromBlock(block));
+  for (const block of blocks) found.push(exceptionDiagnostic(block));
   const first = found.find((diagnostic) => diagnostic.severity === "error" && diagnostic.stage === "translation");
   const primary = first ?? found.findLast((diagnostic) => diagnostic.stage === "run");
   if (primary) primary.primary = true;
   return found;
-}
-
-function fromBlock(block: Block): Diagnostic {
-  const place = block.frames.findLast((each) => each.own && each.line !== undefined) ?? undefined;
-  return {
-    severity: "error",
-    errorName: block.errorName.split(".").pop() ?? block.errorName,
-    message: block.message,
-    frames: block.frames,
-    stage: "run",
-    primary: false,
-    ...(place ? { file: place.file } : {}),
-    ...(place?.line ? { line: place.line } : {}),
-  };
 }
 
 /** One message of the translator from its first line; returns it with the last line that belongs to it. */

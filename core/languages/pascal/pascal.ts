@@ -13,7 +13,7 @@ const keywords: ReadonlySet<string> = new Set(
     "set shl shr string then threadvar to try type unit until uses var while with xor"
   ).split(" "),
 );
-const rules: StatementRules = { assignments: new Set([":=", "+=", "-=", "*=", "/="]), memberSigns: new Set(["."]), typeWords: new Set(), anyCase: true };
+const rules: StatementRules = { assignments: new Set([":=", "+=", "-=", "*=", "/="]), memberSigns: new Set(["."]), typeWords: new Set() };
 const quietFunctions: ReadonlySet<string> = new Set(
   ["writeln", "write", "length", "abs", "sqr", "sqrt", "round", "trunc", "ord", "chr", "upcase", "inttostr"].flatMap((word) => [
     word,

@@ -47,7 +47,6 @@ public final class Recorder {
     int file;
     int line;
     boolean waiting;
-    String name;
   }
 
   private Recorder() {}
@@ -114,7 +113,6 @@ public final class Recorder {
     frame.number = ++frames;
     frame.file = file;
     frame.line = line;
-    frame.name = name;
     STACK.add(frame);
     begin(line);
     token("[\"c\"," + frame.number + "," + file + "," + (STACK.size() - 1) + "," + line + "," + Json.quote(name) + "]");
