@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { python } from "../core/languages/python/python.ts";
+import { explain } from "../core/reading/explain.ts";
 import { judgeProgram } from "./judging.ts";
 import { createPythonToolchain } from "./toolchains/python.ts";
 import type { Toolchain } from "./toolchains/toolchain.ts";
@@ -279,7 +280,7 @@ describe.each([
 test("every verdict with a message has words for what the message means", async () => {
   for (const vector of [...refused, ...stopped]) {
     const verdict = await judged(vector);
-    expect(verdict.diagnostic && python.meaning(verdict.diagnostic), vector.what).toBeTruthy();
+    expect(verdict.diagnostic && explain(python, verdict.diagnostic), vector.what).toBeTruthy();
   }
 });
 

@@ -2,6 +2,7 @@ import type { LinePlace } from "../../core/cases/case.ts";
 import { findHunks } from "../../core/fixes/hunks.ts";
 import { runnableLines } from "../../core/languages/runnable.ts";
 import type { ConsolePiece } from "../../core/outcome/outcome.ts";
+import { explain } from "../../core/reading/explain.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
@@ -103,7 +104,7 @@ export async function caseView(
       gates: judgement.gates,
       leads: judgement.leads.map(({ line, why }) => ({ line, why })),
       message: diagnostic ? [diagnostic.errorName, diagnostic.message].filter((part) => part).join(": ") : null,
-      meaning: diagnostic ? language.meaning(diagnostic) : null,
+      meaning: diagnostic ? (explain(language, diagnostic)?.says ?? null) : null,
       otherClasses: judged.otherClasses,
     },
     openLayer: open

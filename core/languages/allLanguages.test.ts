@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { languageCases } from "../../demo/languages/languages.ts";
+import { explain } from "../reading/explain.ts";
 import { splitLines } from "../source/lines.ts";
 import { languages } from "./languages.ts";
 import { tokensByLine } from "./lexical.ts";
@@ -108,7 +109,7 @@ describe.each(languages.map((language) => [language.id, language] as const))("%s
         for (const diagnostic of found) {
           if (diagnostic.line !== undefined) expect(diagnostic.line).toBeGreaterThan(0);
           if (diagnostic.column !== undefined) expect(diagnostic.column).toBeGreaterThan(0);
-          language.meaning(diagnostic);
+          explain(language, diagnostic);
           language.unknownName(diagnostic);
           expect(["form", "meaning"]).toContain(language.kindOfRefusal(diagnostic));
         }

@@ -1,4 +1,7 @@
 import type { Diagnostic } from "../outcome/outcome.ts";
+import type { Explanation } from "./explanation.ts";
+import { type OutputRead, type PrimaryRule, readOutputWith, type ToolFamily } from "./messageReader.ts";
+import { problemList } from "./problemList.ts";
 
 /** A piece of program text. Offsets are UTF-16, `line` is 1-based. `open` marks a literal that is not closed. */
 export type Token = {
@@ -44,31 +47,48 @@ export type LanguageProfile = {
   usualDistance: string;
 };
 
+/** How a language's error output is read. */
+export type MessageReading = {
+  /** The tools whose words are known, in the order in which they are asked. */
+  families: readonly ToolFamily[];
+  /** Reads a whole output: messages, and what every line belongs to. `program` (the text of each file by name) helps to place columns. */
+  readOutput: (output: string, program?: Readonly<Record<string, string>>) => OutputRead;
+  /** The messages alone. Nothing for text that is not recognised; never guesses. */
+  readMessages: (output: string, program?: Readonly<Record<string, string>>) => Diagnostic[];
+};
+
+/** The reading of a language's output by its families; an editor's list of problems is read for every language. */
+export function messageReading(families: readonly ToolFamily[], rule: PrimaryRule, isSummary: (line: string) => boolean): MessageReading {
+  const all = [...families, problemList];
+  const readOutput: MessageReading["readOutput"] = (output, program) => readOutputWith(all, rule, isSummary, output, program);
+  return { families: all, readOutput, readMessages: (output, program) => readOutput(output, program).diagnostics };
+}
+
 /** What the rest of the program asks about a language. Nothing outside a language's folder tests its id. */
-export type Language = {
+export type Language = MessageReading & {
   id: string;
   name: string;
-  /** Ending of its program files, with the dot, and the name of a program that was pasted without one. */
+  /** Ending of its program files, with the dot, others that belong to it, and the name of a program that was pasted without one. */
   extension: string;
+  otherExtensions?: readonly string[];
   mainName: string;
   lineComment: string;
   /** "run": an unknown name shows only when its line is reached; "translation": the program does not start. */
   namesCheckedAt: "run" | "translation";
   profile: LanguageProfile;
   tokens: (text: string) => Token[];
-  /**
-   * Reads the error output of the language's tools. `program` (the text of each file by name) helps to place columns.
-   * Returns nothing for text that is not recognised; never guesses.
-   */
-  readMessages: (output: string, program?: Readonly<Record<string, string>>) => Diagnostic[];
   /** "form" for a refusal because of grammar, "meaning" for one because of a name, a type, a missing entry point or the like. */
   kindOfRefusal: (diagnostic: Diagnostic) => "form" | "meaning";
   /** The name that a message says is not known, or null. */
   unknownName: (diagnostic: Diagnostic) => string | null;
   /** Parts of messages that differ from build to build of the same text (addresses, offsets); left aside where two runs are compared. */
   machineWords?: RegExp;
-  /** Plain-language meaning of a message, or null. */
-  meaning: (diagnostic: Diagnostic) => string | null;
+  /** What its messages mean, the first that fits counting. */
+  explanations: readonly Explanation[];
+  /** What must be said of normal output before a stop: that it is no proof of the last line that ran. */
+  outputCaution?: string;
+  /** False for what no translator runs: steps in words. Cases in it serve for trace tasks on paper. */
+  runs?: false;
   /** The names given a value on a line, and the names that it uses, in order; for leads and for judging loops. */
   assignedNames: (lineTokens: readonly Token[]) => string[];
   usedNames: (lineTokens: readonly Token[]) => string[];

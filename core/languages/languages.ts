@@ -1,13 +1,16 @@
+import { basic } from "./basic/basic.ts";
 import { c } from "./c/c.ts";
 import { csharp } from "./csharp/csharp.ts";
 import { java } from "./java/java.ts";
 import type { Language } from "./language.ts";
 import { octave } from "./octave/octave.ts";
 import { pascal } from "./pascal/pascal.ts";
+import { pseudocode } from "./pseudocode/pseudocode.ts";
 import { python } from "./python/python.ts";
+import { sketch } from "./sketch/sketch.ts";
 
 /** Every language that Bent Nail knows; a new one is one folder and one line here. */
-export const languages: readonly Language[] = [python, java, c, csharp, pascal, octave];
+export const languages: readonly Language[] = [python, java, c, csharp, pascal, octave, basic, sketch, pseudocode];
 
 /** The language with the given id, or undefined. */
 export function findLanguage(id: string): Language | undefined {

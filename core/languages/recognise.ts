@@ -34,7 +34,9 @@ export function recognise(text: string): Recognised[] {
 
 /** The language of a program by its file's ending, else by its text; undefined if neither tells. */
 export function languageOfProgram(fileName: string, text: string): Language | undefined {
-  const byName = languages.filter((language) => fileName.toLowerCase().endsWith(language.extension));
+  const byName = languages.filter((language) =>
+    [language.extension, ...(language.otherExtensions ?? [])].some((ending) => fileName.toLowerCase().endsWith(ending)),
+  );
   return byName[0] ?? recognise(text)[0]?.language;
 }
 

@@ -35,9 +35,16 @@ export const diagnosticSchema = z.object({
   message: z.string(),
   excerpt: z.string().optional(),
   frames: z.array(stackFrameSchema).optional(),
-  /** "translation": said before the program ran; "run": said by the running program's end; "unknown" if the text does not tell. */
-  stage: z.enum(["translation", "run", "unknown"]),
+  /** "translation": said before the program ran; "run": said by the running program's end; "result": said about what an ended run gave (a test that failed); "unknown" if the text does not tell. */
+  stage: z.enum(["translation", "run", "result", "unknown"]),
   primary: z.boolean(),
+  /** What said it, e.g. "gcc or clang", and the range of its versions that the wording or the form tells. */
+  tool: z.string().optional(),
+  toolVersion: z.string().optional(),
+  /** Where it stands in the output, 1-based lines, the last one included. */
+  outputLines: z.object({ from: z.number().int().positive(), to: z.number().int().positive() }).optional(),
+  /** True if the output breaks off before the message ends. */
+  cut: z.boolean().optional(),
 });
 export type Diagnostic = z.infer<typeof diagnosticSchema>;
 

@@ -49,7 +49,7 @@ export function judge(input: JudgeInput): Judgement {
     endless,
     endlessClass: input.endlessClass,
     lastState: stoppedByLimit && trace ? lastState(trace) : null,
-    lineCount: lineTexts(program).length,
+    lineCount: input.mainName in input.files ? lineTexts(program).length : undefined,
   });
   const doubt = wrongLanguageWords(language, program);
   if (doubt && verdict.gates[0]?.passes !== true) verdict.reasons.unshift(doubt);

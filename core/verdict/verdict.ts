@@ -191,7 +191,11 @@ function judgePasted(observations: Observations): Evidence[] {
     return evidence;
   }
   const stage = primary.stage === "unknown" ? (observations.language.namesCheckedAt === "run" ? "run" : "translation") : primary.stage;
-  if (stage === "translation") add(1, "fails", `The pasted message says it was refused: ${message(primary)}.`, primary.line);
+  if (stage === "result") {
+    add(1, "passes", "The pasted message is about a result, so the program had started.");
+    add(2, "passes", "The pasted message is about a result, so the program had come to it.");
+    add(3, "fails", `A test in the pasted output got another result: ${message(primary)}.`, primary.line);
+  } else if (stage === "translation") add(1, "fails", `The pasted message says it was refused: ${message(primary)}.`, primary.line);
   else {
     add(1, "passes", "The pasted message comes from a running program, so it had started.");
     add(2, "fails", `The pasted message says it was stopped${primary.line ? ` at line ${primary.line}` : ""}: ${message(primary)}.`, primary.line);

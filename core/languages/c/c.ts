@@ -1,9 +1,9 @@
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
-import type { Language } from "../language.ts";
+import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
-import { meaningOfCMessage } from "./meanings.ts";
-import { kindOfCRefusal, readCMessages } from "./messages.ts";
+import { cExplanations } from "./meanings.ts";
+import { cCompilers, cStops, isCSummary, kindOfCRefusal } from "./messages.ts";
 import { cWords } from "./words.ts";
 
 /** Keywords of C17 (ISO/IEC 9899:2018, 6.4.1). */
@@ -41,6 +41,7 @@ export const c: Language = {
   id: "c",
   name: "C",
   extension: ".c",
+  otherExtensions: [".h"],
   mainName: "program.c",
   lineComment: "//",
   namesCheckedAt: "translation",
@@ -62,14 +63,16 @@ export const c: Language = {
     usualDistance: "a missing semicolon is reported on its line's end or on the next line; a missing brace at the end of the file; a crash names no line",
   },
   tokens,
-  readMessages: readCMessages,
+  ...messageReading([cCompilers, cStops], "first", isCSummary),
   kindOfRefusal: kindOfCRefusal,
   unknownName: (diagnostic) =>
     /[‘'`](\w+)['’] (?:undeclared|was not declared)|undefined reference to [`‘'](\w+)['’]|implicit declaration of function [‘'](\w+)['’]|unknown type name [‘'](\w+)['’]|has no member named [‘'](\w+)['’]/
       .exec(diagnostic.message)
       ?.slice(1)
       .find(Boolean) ?? null,
-  meaning: meaningOfCMessage,
+  explanations: cExplanations,
+  outputCaution:
+    "In C, text that was printed without a line end just before a crash may never appear: the last output that is seen is no proof of the last line that ran.",
   assignedNames: (line) => [...new Set([...assignedNames(line, rules), ...inputNames(line)])],
   usedNames: (line) => usedNames(line, rules),
   loopCondition: (line) => braceLoopCondition(line, quietFunctions),

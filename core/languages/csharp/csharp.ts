@@ -1,9 +1,9 @@
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
-import type { Language } from "../language.ts";
+import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
-import { meaningOfCSharpMessage } from "./meanings.ts";
-import { kindOfCSharpRefusal, readCSharpMessages } from "./messages.ts";
+import { csharpExplanations } from "./meanings.ts";
+import { dotnetCSharp, isCSharpSummary, kindOfCSharpRefusal } from "./messages.ts";
 import { csharpWords } from "./words.ts";
 
 /** Keywords of C# (ECMA-334, 6.4.4). */
@@ -57,7 +57,7 @@ export const csharp: Language = {
     usualDistance: "a missing semicolon is reported on the next sign, often on the next line; a missing brace at the end of the file",
   },
   tokens,
-  readMessages: readCSharpMessages,
+  ...messageReading([dotnetCSharp], "first refusal", isCSharpSummary),
   kindOfRefusal: kindOfCSharpRefusal,
   machineWords: /\[0x[0-9a-f]+\] /g,
   unknownName: (diagnostic) =>
@@ -65,7 +65,7 @@ export const csharp: Language = {
       .exec(diagnostic.message)
       ?.slice(1)
       .find(Boolean) ?? null,
-  meaning: meaningOfCSharpMessage,
+  explanations: csharpExplanations,
   assignedNames: (line) => assignedNames(line, rules),
   usedNames: (line) => usedNames(line, rules),
   loopCondition: (line) => braceLoopCondition(line, quietFunctions),

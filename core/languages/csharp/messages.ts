@@ -1,84 +1,64 @@
 import type { Diagnostic } from "../../outcome/outcome.ts";
-import { lineTexts } from "../../source/lines.ts";
-import { type ExceptionTold, exceptionDiagnostic } from "../exceptions.ts";
+import { dotnetException } from "../dotnet.ts";
+import type { MessageConstruct, ToolFamily } from "../messageReader.ts";
+import { severityOf } from "../severity.ts";
 
-const located = /^(?:.*[\\/])?([^\\/()]+)\((\d+),(\d+)(?:,(\d+),(\d+))?\): (error|warning) (CS\d+): (.*)$/;
-const unlocated = /^(error|warning) (CS\d+): (.*)$/;
-const unhandled = /^(?:Unhandled [Ee]xception(?:\.|:)?|\[ERROR\] FATAL UNHANDLED EXCEPTION:)\s*(.*)$/;
-const exceptionLine = /^\s*(?:---> ?|\(Inner Exception #\d+\) ?)?((?:[\p{L}_]\w*\.)*[\p{L}_]\w*(?:Exception|Error)?)(?:: (.*?))?(?: ---> (.*))?$/u;
-const frame = /^\s+at (.+?)(?: \[0x[0-9a-f]+\])?(?: in (.*?)(?::line |:)(\d+))?\s*$/;
+const located = /^\s*(?:.{0,400}[\\/])?([^\\/()]{1,200})\((\d+),(\d+)(?:,(\d+),(\d+))?\): ([^:\d]{2,24}?) (CS\d+) ?: (.*)$/;
+const unlocated = /^(?:[A-Z]+ ?: )?(error|warning) (CS\d+): (.*)$/;
+/** The project that a build tool adds behind each message. */
+const project = / \[[^\]]{1,300}\.(?:cs|vb)proj\]$/;
 
-/**
- * Reads what C# compilers print, `File.cs(line,column): error CS0000: words`, and .NET's account of an unhandled exception with inner ones
- * (newest call first; frames come out oldest first). The first error of the translator is primary; of exceptions the innermost.
- * The same account printed twice counts once. Lines and columns are 1-based.
- */
-export function readCSharpMessages(output: string, program?: Readonly<Record<string, string>>): Diagnostic[] {
-  const found: Diagnostic[] = [];
-  const accounts: ExceptionTold[][] = [];
-  let expecting = false;
-  for (const text of lineTexts(output)) {
-    const place = located.exec(text);
-    if (place) {
-      const [, file = "", line, column, endLine, endColumn, severity, code, message = ""] = place;
-      found.push({
-        severity: severity === "warning" ? "warning" : "error",
-        file,
-        line: Math.max(1, Number(line)),
-        ...(Number(column) > 0 ? { column: Number(column) } : {}),
-        ...(Number(endLine) > 0 ? { endLine: Number(endLine), endColumn: Number(endColumn) } : {}),
-        code,
-        message,
-        stage: "translation",
-        primary: false,
-      });
-      continue;
-    }
-    const plain = unlocated.exec(text);
-    if (plain) {
-      found.push({ severity: plain[1] === "warning" ? "warning" : "error", code: plain[2], message: plain[3] ?? "", stage: "translation", primary: false });
-      continue;
-    }
-    const begins = unhandled.exec(text);
-    if (begins) {
-      accounts.push([]);
-      expecting = true;
-    }
-    const body = begins ? (begins[1] ?? "") : text;
-    const blocks = accounts.at(-1);
-    if (!blocks) continue;
-    const call = begins ? null : frame.exec(text);
-    const block = blocks.at(-1);
-    if (call && block) {
-      const [, name = "", path, line] = call;
-      const file = path && !path.startsWith("<") ? (path.split(/[\\/]/).pop() ?? path) : "";
-      block.frames.unshift({
-        file,
-        name: name.replace(/ \(.*$/, ""),
-        own: file !== "" && (program === undefined || file in program),
-        ...(Number(line) > 0 && file !== "" ? { line: Number(line) } : {}),
-      });
-      continue;
-    }
-    if (body.trim() === "" || /^\s*--- End of/.test(body)) continue;
-    const inner = /^\s*--->|^\(Inner/.test(body);
-    if (expecting || inner) {
-      let rest: string | undefined = body;
-      while (rest) {
-        const head: RegExpExecArray | null = exceptionLine.exec(rest);
-        if (!head) break;
-        blocks.push({ errorName: head[1] ?? "", message: head[2] ?? "", frames: [] });
-        rest = head[3];
+/** `File.cs(line,column): error CS0000: words`, with or without the end of the place and the project. */
+const compiler: MessageConstruct = {
+  begins: (line) => line.includes(" CS") && line.includes("):"),
+  read: (context, at) => {
+    const place = located.exec((context.lines[at] ?? "").replace(project, ""));
+    const severity = place && severityOf(place[6] ?? "");
+    if (!place || !severity) return null;
+    const [, file = "", line, column, endLine, endColumn, , code, message = ""] = place;
+    return {
+      messages: [
+        {
+          severity,
+          file,
+          line: Math.max(1, Number(line)),
+          ...(Number(column) > 0 ? { column: Number(column) } : {}),
+          ...(Number(endLine) > 0 ? { endLine: Number(endLine), endColumn: Number(endColumn) } : {}),
+          code,
+          message,
+          stage: "translation",
+        },
+      ],
+      next: at + 1,
+    };
+  },
+};
+
+const placeless: MessageConstruct = {
+  begins: (line) => /^(?:[A-Z]+ ?: )?(?:error|warning) CS/.test(line),
+  read: (context, at) => {
+    const match = unlocated.exec((context.lines[at] ?? "").replace(project, ""));
+    return (
+      match && {
+        messages: [{ severity: match[1] === "warning" ? "warning" : "error", code: match[2], message: match[3] ?? "", stage: "translation" }],
+        next: at + 1,
       }
-      expecting = false;
-    } else if (block && block.frames.length === 0) block.message += `\n${body}`;
-  }
-  const account = accounts.find((blocks) => blocks.length > 0) ?? [];
-  for (const block of account) found.push(exceptionDiagnostic(block));
-  const primary = found.find((each) => each.severity === "error" && each.stage === "translation") ?? found.findLast((each) => each.stage === "run");
-  if (primary) primary.primary = true;
-  return found;
-}
+    );
+  },
+};
+
+/** C# compilers and .NET's account of exceptions. */
+export const dotnetCSharp: ToolFamily = {
+  id: "csharp",
+  name: "C# compilers and .NET",
+  checkedAgainst: "mcs and mono 6.8; the current compiler by its documentation",
+  constructs: [compiler, placeless, dotnetException],
+};
+
+export const isCSharpSummary = (line: string): boolean =>
+  /^(?:Compilation failed: |Build (?:FAILED|succeeded)|\s+\d+ (?:Warning|Error)\(s\)|Time Elapsed|The build failed|Microsoft \(R\)|Copyright \(C\)|\S+\.cs\(\d+,\d+\): \(Location of the symbol related)/.test(
+    line,
+  );
 
 /** Codes of the compiler for faults of grammar: what was expected, what was unexpected, what is not closed (documented with the compiler's errors). */
 const grammarCodes = new Set(

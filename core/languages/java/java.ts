@@ -1,9 +1,9 @@
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
-import type { Language } from "../language.ts";
+import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
-import { meaningOfJavaMessage } from "./meanings.ts";
-import { kindOfJavaRefusal, readJavaMessages } from "./messages.ts";
+import { javaExplanations } from "./meanings.ts";
+import { countingCompiler, isJavaSummary, jdk, kindOfJavaRefusal } from "./messages.ts";
 import { javaWords } from "./words.ts";
 
 /** Keywords and literals of Java 17 (The Java Language Specification, 3.9 and 3.10). */
@@ -59,10 +59,10 @@ export const java: Language = {
     usualDistance: "a missing semicolon is reported on its own line; a missing brace at the next method or at the end of the file",
   },
   tokens,
-  readMessages: readJavaMessages,
+  ...messageReading([jdk, countingCompiler], "first refusal", isJavaSummary),
   kindOfRefusal: kindOfJavaRefusal,
   unknownName: (diagnostic) => /symbol: +(?:variable|method|class) (\w+)/.exec(diagnostic.message)?.[1] ?? null,
-  meaning: meaningOfJavaMessage,
+  explanations: javaExplanations,
   assignedNames: (line) => assignedNames(line, rules),
   usedNames: (line) => usedNames(line, rules),
   loopCondition: (line) => braceLoopCondition(line, quietFunctions),

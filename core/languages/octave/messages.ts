@@ -1,119 +1,217 @@
-import type { Diagnostic, StackFrame } from "../../outcome/outcome.ts";
-import { lineTexts } from "../../source/lines.ts";
+import type { StackFrame } from "../../outcome/outcome.ts";
+import { baseName, type MessageConstruct, type MessageContext, type ToolFamily } from "../messageReader.ts";
 
-const parse = /^(error: )?parse error(?: near line (\d+) of file (.+?)|:?)$/;
-const otherForm = /^Error: File: (\S+) Line: (\d+) Column: (\d+)$/;
-const otherFrame = /^Error in (\S+)(?: \(line (\d+)\))?$/;
+const parse = /(error: )?parse error(?: near line (\d+) of file (.+?)|:?)$/;
 const errorLine = /^error: (?!called from)(.*)$/;
 const warningLine = /^warning: (?!called from)(.*)$/;
-const calledFrom = /^error: called from|^warning: called from/;
+const calledFrom = /^(?:error|warning): called from/;
 const frame = /^ {4}(\S+)(?: at line (-?\d+)(?: column (-?\d+))?)?$/;
+const definition = /^[ \t]*function\b[ \t]*(?:[^=\n(]{0,200}=[ \t]*)?([A-Za-z_]\w*)/gm;
 
-const definition = /^[ \t]*function\b[ \t]*(?:[^=\n(]*=[ \t]*)?([A-Za-z_]\w*)/gm;
-
-/**
- * Reads what Octave prints when it refuses or stops a program: `parse error near line ...` with the echoed line and arrow, and `error: ...`
- * with the calls (newest first; frames come out oldest first). The text forms `Error in F (line 4)` and `Error: File: F Line: 1 Column: 5`
- * are read as well. The last error is primary. Lines and columns are 1-based.
- */
-export function readOctaveMessages(output: string, program?: Readonly<Record<string, string>>): Diagnostic[] {
-  const found: Diagnostic[] = [];
-  const lines = lineTexts(output);
-  const fileOf = (path: string): string => {
-    const name = path.split("/").pop() ?? path;
-    return program && !(name in program) && `${name}.m` in program ? `${name}.m` : name;
-  };
-  const names = program ? Object.keys(program) : [];
-  const defined = new Map(
-    Object.entries(program ?? {}).flatMap(([file, text]) => [...text.matchAll(definition)].map((match) => [match[1] ?? "", file] as const)),
-  );
-  for (let at = 0; at < lines.length; at++) {
-    const text = lines[at] ?? "";
-    const refused = parse.exec(text);
-    if (refused) {
-      const rest = lines.slice(at + 1, at + 8);
-      const echo = rest.findIndex((each) => each.startsWith(">>>"));
-      const words = rest
-        .slice(0, echo < 0 ? undefined : echo)
-        .find((each) => each.trim() !== "")
-        ?.trim();
-      const arrow = echo < 0 ? -1 : (rest[echo + 1] ?? "").indexOf("^");
-      const excerpt = echo < 0 ? undefined : (rest[echo] ?? "").slice(4);
-      found.push({
-        severity: "error",
-        errorName: "parse error",
-        message: words && !words.startsWith(">>>") ? words : "syntax error",
-        ...(refused[3] ? { file: fileOf(refused[3]) } : {}),
-        ...(refused[2] ? { line: Number(refused[2]) } : {}),
-        ...(arrow >= 4 ? { column: arrow - 3 } : {}),
-        ...(excerpt === undefined ? {} : { excerpt }),
-        // Without a file it was met in text that the running program gave to eval, or typed at the prompt.
-        stage: refused[1] && !refused[3] ? "run" : "translation",
-        primary: false,
-      });
-      at += echo < 0 ? 0 : echo + 2;
-      continue;
-    }
-    const other = otherForm.exec(text);
-    if (other) {
-      found.push({
-        severity: "error",
-        errorName: "parse error",
-        file: other[1],
-        line: Number(other[2]),
-        column: Number(other[3]),
-        message: lines[at + 1]?.trim() ?? "",
-        stage: "translation",
-        primary: false,
-      });
-      at += 1;
-      continue;
-    }
-    const otherPlace = otherFrame.exec(text);
-    if (otherPlace && lines[at - 1]?.trim()) {
-      found.push({
-        severity: "error",
-        message: lines[at - 1]?.trim() ?? "",
-        file: otherPlace[1],
-        ...(otherPlace[2] ? { line: Number(otherPlace[2]) } : {}),
-        stage: "run",
-        primary: false,
-      });
-      continue;
-    }
-    const failed = errorLine.exec(text);
-    const warned = warningLine.exec(text);
-    if (!failed && !warned) continue;
-    const message = failed?.[1] ?? warned?.[1] ?? "";
-    const frames: StackFrame[] = [];
-    if (calledFrom.test(lines[at + 1] ?? "")) {
-      for (let next = at + 2; next < lines.length; next++) {
-        const call = frame.exec(lines[next] ?? "");
-        if (!call) break;
-        const [, name = "", line] = call;
-        // A script's frame has the name of its file; a function's frame does not say its file. Whatever the program does not define is the library's.
-        const file = names.find((each) => each.split("/").pop() === `${name}.m`) ?? defined.get(name.replace(/^.*>/, ""));
-        frames.unshift({ name, file: file ?? "", own: program === undefined || file !== undefined, ...(Number(line) > 0 ? { line: Number(line) } : {}) });
-        at = next;
-      }
-    }
-    const near = /^(.*?) near line (\d+), column (\d+)$/.exec(message);
-    const place = frames.findLast((each) => each.own);
-    found.push({
-      severity: failed ? "error" : "warning",
-      message: near?.[1] ?? message,
-      ...(frames.length > 0 ? { frames } : {}),
-      ...(place?.line ? { line: place.line, file: place.file } : near ? { line: Number(near[2]) } : {}),
-      ...(near && (place?.line === undefined || place.line === Number(near[2])) ? { column: Number(near[3]) } : {}),
-      // Said alone where the reading of the text failed without a place.
-      stage: /^source: error sourcing file/.test(message) ? "translation" : "run",
-      primary: false,
-    });
-  }
-  const primary = found.findLast((each) => each.severity === "error");
-  if (primary) primary.primary = true;
-  return found;
+/** The file of the program that a path means; functions' files may be named without their ending. */
+function fileOf(path: string, program: MessageContext["program"]): string {
+  const name = baseName(path);
+  return program && !(name in program) && `${name}.m` in program ? `${name}.m` : name;
 }
+
+/** What stands before a message on its line, if that is a prompt or output without a line end. */
+function startOf(line: string, word: string): number {
+  return line.startsWith(word) ? 0 : line.lastIndexOf(word);
+}
+
+/** `parse error near line ...`, its words, the echoed line and the arrow. */
+const refusal: MessageConstruct = {
+  begins: (line) => line.includes("parse error"),
+  read: (context, at) => {
+    const line = context.lines[at] ?? "";
+    const start = Math.max(0, startOf(line, line.includes("error: parse error") ? "error: parse error" : "parse error"));
+    const refused = parse.exec(line.slice(start));
+    if (!refused) return null;
+    const rest = context.lines.slice(at + 1, at + 8);
+    const echo = rest.findIndex((each) => each.startsWith(">>>"));
+    const words = rest
+      .slice(0, echo < 0 ? 3 : echo)
+      .find((each) => each.trim() !== "")
+      ?.trim();
+    const arrow = echo < 0 ? -1 : (rest[echo + 1] ?? "").indexOf("^");
+    const excerpt = echo < 0 ? undefined : (rest[echo] ?? "").slice(4);
+    return {
+      messages: [
+        {
+          severity: "error",
+          errorName: "parse error",
+          message: words && !words.startsWith(">>>") ? words : "syntax error",
+          ...(refused[3] ? { file: fileOf(refused[3], context.program) } : {}),
+          ...(refused[2] ? { line: Number(refused[2]) } : {}),
+          ...(arrow >= 4 ? { column: arrow - 3 } : {}),
+          ...(excerpt === undefined ? {} : { excerpt }),
+          // Without a file it was met in text that the running program gave to eval, or typed at the prompt.
+          stage: refused[1] && !refused[3] ? "run" : "translation",
+        },
+      ],
+      next: at + 1 + (echo < 0 ? (words ? rest.findIndex((each) => each.trim() !== "") + 1 : 0) : echo + (arrow >= 0 ? 2 : 1)),
+      before: start,
+    };
+  },
+};
+
+/** `error: words` with the calls below it (newest first; they come out oldest first), and warnings in the same form. */
+const stop: MessageConstruct = {
+  begins: (line) => line.includes("error: ") || line.includes("warning: "),
+  read: (context, at) => {
+    const line = context.lines[at] ?? "";
+    // Only a prompt may stand before it; a sentence that holds the word is the program's own.
+    const start = /^(?:>> ?|octave:\d+> ?|.{0,80}[?:>] )?(?=(?:error|warning): )/.exec(line)?.[0].length ?? -1;
+    if (start < 0) return null;
+    const failed = errorLine.exec(line.slice(start));
+    const warned = warningLine.exec(line.slice(start));
+    if (!failed && !warned) return null;
+    const message = failed?.[1] ?? warned?.[1] ?? "";
+    const names = context.program ? Object.keys(context.program) : [];
+    const frames: StackFrame[] = [];
+    let next = at + 1;
+    if (calledFrom.test(context.lines[next] ?? "")) {
+      const defined = new Map(
+        Object.entries(context.program ?? {}).flatMap(([file, text]) => [...text.matchAll(definition)].map((match) => [match[1] ?? "", file] as const)),
+      );
+      for (next = at + 2; next < context.lines.length; next++) {
+        const call = frame.exec(context.lines[next] ?? "");
+        if (!call) break;
+        const [, name = "", number] = call;
+        // A script's frame has the name of its file; a function's frame does not say its file. Whatever the program does not define is the library's.
+        const file = names.find((each) => baseName(each) === `${name}.m`) ?? defined.get(name.replace(/^.*>/, ""));
+        if (frames.length < 3000)
+          frames.push({
+            name,
+            file: file ?? "",
+            own: context.program === undefined || file !== undefined,
+            ...(Number(number) > 0 ? { line: Number(number) } : {}),
+          });
+      }
+      frames.reverse();
+    }
+    const near = /^(.*?)(?:: near| near) line (\d+), column (\d+)$/.exec(message);
+    const place = frames.findLast((each) => each.own);
+    return {
+      messages: [
+        {
+          severity: failed ? "error" : "warning",
+          message: near?.[1] ?? message,
+          ...(frames.length > 0 ? { frames } : {}),
+          ...(place?.line ? { line: place.line, file: place.file } : near ? { line: Number(near[2]) } : {}),
+          ...(near && (place?.line === undefined || place.line === Number(near[2])) ? { column: Number(near[3]) } : {}),
+          // Said alone where the reading of the text failed without a place.
+          stage: /^source: error sourcing file/.test(message) ? "translation" : "run",
+        },
+      ],
+      next,
+      before: start,
+    };
+  },
+};
+
+const otherForm = /^\s*Error: File: (.+?) Line: (\d+) Column: (\d+)\s*$/;
+/** `Error: File: F Line: 1 Column: 5` and its words on the next line. */
+const otherRefusal: MessageConstruct = {
+  begins: (line) => line.includes("Error: File: "),
+  read: (context, at) => {
+    const match = otherForm.exec(context.lines[at] ?? "");
+    return (
+      match && {
+        messages: [
+          {
+            severity: "error",
+            errorName: "parse error",
+            file: fileOf(match[1] ?? "", context.program),
+            line: Number(match[2]),
+            column: Number(match[3]),
+            message: context.lines[at + 1]?.trim() ?? "",
+            stage: "translation",
+          },
+        ],
+        next: at + 2,
+      }
+    );
+  },
+};
+
+const otherFrame = /^Error (?:in|using) (?:==> )?(\S+?)(?:>(\S+))?(?: \(line (\d+)\)| at (\d+))?$/;
+/**
+ * `Error using F (line 4)` with its words below, or words with `Error in F (line 4)` below them, each followed by the echoed line. The
+ * innermost call comes first.
+ */
+const otherStop: MessageConstruct = {
+  begins: (line) => line.startsWith("Error using ") || /^[A-Z?]/.test(line),
+  read: (context, at) => {
+    const using = otherFrame.exec(context.lines[at] ?? "");
+    let next = at + 1;
+    let message = "";
+    const frames: StackFrame[] = [];
+    const add = (match: RegExpExecArray) => {
+      const name = match[2] ?? match[1] ?? "";
+      const file = fileOf(match[1] ?? "", context.program);
+      const line = match[3] ?? match[4];
+      frames.push({ file, name, own: context.program === undefined ? line !== undefined : file in context.program, ...(line ? { line: Number(line) } : {}) });
+    };
+    if (using) {
+      if (!(context.lines[at] ?? "").startsWith("Error using ")) return null;
+      add(using);
+      message = context.lines[next++]?.trim() ?? "";
+    } else {
+      const below = context.lines[at + 1]?.trim() === "" ? at + 2 : at + 1;
+      if (!/^Error in /.test(context.lines[below] ?? "") || !otherFrame.test(context.lines[below] ?? "")) return null;
+      message = (context.lines[at] ?? "").replace(/^\?\?\? /, "").trim();
+      next = below;
+    }
+    let excerpt: string | undefined;
+    for (; next < context.lines.length; next++) {
+      const text = context.lines[next] ?? "";
+      const match = /^Error in /.test(text) ? otherFrame.exec(text) : null;
+      if (match) add(match);
+      else if (/^\s+\S/.test(text) && frames.length > 0) excerpt ??= text.trim();
+      else if (text.trim() !== "" || !/^Error in /.test(context.lines[next + 1] ?? "")) break;
+    }
+    frames.reverse();
+    const place = frames.findLast((each) => each.own && each.line !== undefined);
+    return {
+      messages: [
+        {
+          severity: "error",
+          message,
+          frames,
+          stage: "run",
+          ...(place?.line ? { file: place.file, line: place.line } : {}),
+          ...(excerpt ? { excerpt } : {}),
+        },
+      ],
+      next,
+    };
+  },
+};
+
+/** Words that are said at the prompt without a place. */
+const otherWords: MessageConstruct = {
+  begins: (line) =>
+    /^(?:\?\?\? )?(?:Undefined function or variable|Unrecognized function or variable|Index exceeds|Array indices must|Matrix dimensions must|Arrays have incompatible sizes)/.test(
+      line,
+    ),
+  read: (context, at) => ({
+    messages: [{ severity: "error", message: (context.lines[at] ?? "").replace(/^\?\?\? /, "").trim(), stage: "run" }],
+    next: at + 1,
+  }),
+};
+
+/** GNU Octave. */
+export const gnuOctave: ToolFamily = { id: "octave", name: "GNU Octave", checkedAgainst: "Octave 7.3", constructs: [refusal, stop] };
+/** The matrix language's other wording. */
+export const otherMatrix: ToolFamily = {
+  id: "matrix",
+  name: "the matrix language’s other wording",
+  checkedAgainst: null,
+  constructs: [otherRefusal, otherStop, otherWords],
+};
+
+export const isOctaveSummary = (line: string): boolean => /^error: source: error sourcing file|^error: called from$|^\s*\(called from|^>> *$/.test(line);
 
 export function kindOfOctaveRefusal(): "form" | "meaning" {
   return "form";

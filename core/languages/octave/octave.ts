@@ -1,8 +1,8 @@
-import type { Language, LoopCondition, Token } from "../language.ts";
+import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
-import { meaningOfOctaveMessage } from "./meanings.ts";
-import { kindOfOctaveRefusal, readOctaveMessages } from "./messages.ts";
+import { octaveExplanations } from "./meanings.ts";
+import { gnuOctave, isOctaveSummary, kindOfOctaveRefusal, otherMatrix } from "./messages.ts";
 import { octaveKeywords, octaveTokens } from "./tokens.ts";
 import { octaveWords } from "./words.ts";
 
@@ -114,11 +114,11 @@ export const octave: Language = {
     usualDistance: "on the reported line or above; a missing end is reported at the end of the file",
   },
   tokens: octaveTokens,
-  readMessages: readOctaveMessages,
+  ...messageReading([gnuOctave, otherMatrix], "last", isOctaveSummary),
   kindOfRefusal: kindOfOctaveRefusal,
   machineWords: /(?: near line \d+)?,? column -?\d+/g,
   unknownName: (diagnostic) => /'([^']+)' undefined/.exec(diagnostic.message)?.[1] ?? null,
-  meaning: meaningOfOctaveMessage,
+  explanations: octaveExplanations,
   assignedNames,
   usedNames: (line) => [...new Set(line.filter((token, index) => token.kind === "name" && line[index - 1]?.text !== ".").map((token) => token.text))],
   loopCondition,

@@ -1,8 +1,8 @@
-import type { Language, LoopCondition, Token } from "../language.ts";
+import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
 import { createTokenizer, tokensByLine } from "../lexical.ts";
 import { assignedNames, conditionOf, type StatementRules, usedNames } from "../statements.ts";
-import { meaningOfPascalMessage } from "./meanings.ts";
-import { kindOfPascalRefusal, readPascalMessages } from "./messages.ts";
+import { pascalExplanations } from "./meanings.ts";
+import { freePascal, isPascalSummary, kindOfPascalRefusal, otherPascal } from "./messages.ts";
 import { pascalWords } from "./words.ts";
 
 /** Reserved words of Object Pascal (Free Pascal Reference guide, 1.3). */
@@ -93,6 +93,7 @@ export const pascal: Language = {
   id: "pascal",
   name: "Object Pascal",
   extension: ".pas",
+  otherExtensions: [".pp", ".lpr", ".dpr"],
   mainName: "program.pas",
   lineComment: "//",
   namesCheckedAt: "translation",
@@ -109,11 +110,11 @@ export const pascal: Language = {
     usualDistance: "a missing semicolon is reported on the next line; a missing end at the end of the file",
   },
   tokens,
-  readMessages: readPascalMessages,
+  ...messageReading([freePascal, otherPascal], "first", isPascalSummary),
   kindOfRefusal: kindOfPascalRefusal,
   machineWords: /\$[0-9A-F]{8,16}/g,
   unknownName: (diagnostic) => /Identifier not found "([^"]+)"/.exec(diagnostic.message)?.[1] ?? null,
-  meaning: meaningOfPascalMessage,
+  explanations: pascalExplanations,
   assignedNames: pascalAssigned,
   usedNames: (line) => usedNames(line, rules),
   loopCondition: pascalLoopCondition,

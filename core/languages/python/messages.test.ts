@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { meaningOfMessage } from "./meanings.ts";
-import { readPythonMessages } from "./messages.ts";
+import { explain } from "../../reading/explain.ts";
+import { python } from "./python.ts";
+
+const readPythonMessages = python.readMessages;
 
 const refused = "  File \"deck.py\", line 1\n    loads = [3, 4\n            ^\nSyntaxError: '[' was never closed\n";
 const stopped =
@@ -87,5 +89,5 @@ test("the meaning of a type message blames no operand", () => {
   const [found] = readPythonMessages(
     "Traceback (most recent call last):\n  File \"a.py\", line 3, in <module>\n    a + b\nTypeError: unsupported operand type(s) for +: 'int' and 'str'\n",
   );
-  expect(found && meaningOfMessage(found)).toContain("does not know which of them is the wrong one");
+  expect(found && explain(python, found)?.unsaid).toContain("does not know which of the two is the wrong one");
 });

@@ -1,7 +1,7 @@
 import { lineTexts } from "../../source/lines.ts";
-import type { Language, LoopCondition, Token } from "../language.ts";
-import { meaningOfMessage } from "./meanings.ts";
-import { readPythonMessages } from "./messages.ts";
+import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
+import { pythonExplanations } from "./meanings.ts";
+import { cpython, isPythonSummary } from "./messages.ts";
 import { keywords, pythonTokens } from "./tokens.ts";
 import { pythonWords } from "./words.ts";
 
@@ -89,11 +89,11 @@ export const python: Language = {
     usualDistance: "on the reported line or the one above; an unclosed bracket is reported where it was opened",
   },
   tokens: pythonTokens,
-  readMessages: readPythonMessages,
+  ...messageReading([cpython], "last", isPythonSummary),
   kindOfRefusal: () => "form",
   machineWords: /0x[0-9a-f]{6,}/g,
   unknownName: (diagnostic) => /name '([^']+)'|variable '([^']+)'/.exec(diagnostic.message)?.slice(1).find(Boolean) ?? null,
-  meaning: meaningOfMessage,
+  explanations: pythonExplanations,
   assignedNames,
   usedNames: (line) => [...new Set(line.filter((token, index) => token.kind === "name" && line[index - 1]?.text !== ".").map((token) => token.text))],
   loopCondition,
