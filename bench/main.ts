@@ -1,10 +1,11 @@
 import { benchBatch } from "./batch.ts";
 import { benchLanguages } from "./languages.ts";
 import { benchPages } from "./pages.ts";
+import { benchReading } from "./reading.ts";
 import { benchRecorder } from "./recorder.ts";
 
 /** A line of the table: what was measured, against what, the ratio or time, and the most it may be. */
-export type Measure = { work: string; against: string; value: number; unit: "x" | "ms" | "rows"; atMost: number };
+export type Measure = { work: string; against: string; value: number; unit: "x" | "ms" | "rows" | "µs"; atMost: number };
 
 /** Every benchmark; a new one is one file and one line here. */
 const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
@@ -12,6 +13,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   languages: benchLanguages,
   recorder: benchRecorder,
   pages: benchPages,
+  reading: benchReading,
 };
 /** Names on the command line choose some of them. */
 const wanted = process.argv.slice(2);

@@ -20,12 +20,14 @@ export const dotnetException: MessageConstruct = {
   read: (context, at) => {
     const begins = unhandled.exec(context.lines[at] ?? "");
     const blocks: Told[] = [];
+    // Calls of an inner exception come before those of the one around it, divided by a line that says so.
+    let current = -1;
     let expecting = true;
     let next = at;
     for (; next < Math.min(context.lines.length, at + 20_000); next++) {
       const text = context.lines[next] ?? "";
       const body = next === at && begins ? (begins[1] ?? "") : text;
-      const block = blocks.at(-1);
+      const block = blocks[current];
       const frame = next > at && block ? call.exec(text) : null;
       if (frame && block) {
         addCall(context, block, frame);
@@ -34,19 +36,22 @@ export const dotnetException: MessageConstruct = {
       }
       if (/^\s*--- .* ---$/.test(body)) {
         if (block) block.to = next + 1;
+        if (/inner exception|inneren Ausnahme|exception interne|excepción interna/i.test(body)) current = Math.max(0, current - 1);
         continue;
       }
       if (next > at && unhandled.test(text)) break;
       if (body.trim() === "") {
-        if (expecting) continue;
+        if (expecting || /^\s*---> ?\(Inner/.test(context.lines[next + 1] ?? "")) continue;
         break;
       }
       const inner = /^\s*--->|^\s*\(Inner/.test(body);
       if (expecting || inner) {
-        if (!readHeads(body, blocks, next)) break;
+        if (!readHeads(body.replace(/ ?<---$/, ""), blocks, next)) break;
+        current = blocks.length - 1;
         expecting = false;
       } else if (block && block.frames.length === 0 && [1, 2, 3].some((step) => call.test(context.lines[next + step] ?? ""))) {
-        block.message += `\n${body}`;
+        // The name of the file is told once more below the message.
+        if (!/^File name: ['"]/.test(body)) block.message += `\n${body}`;
         block.to = next + 1;
       } else break;
     }

@@ -145,5 +145,5 @@ export function choosePrimary(diagnostics: readonly Diagnostic[], rule: PrimaryR
   const told = stops.length > 0 ? stops : errors;
   if (rule === "first") return told[0];
   if (rule === "last") return told.at(-1);
-  return told.find((each) => each.stage === "translation") ?? told.at(-1);
+  return told.find((each) => each.stage === "translation") ?? told.findLast((each) => each.line !== undefined) ?? told.at(-1);
 }

@@ -8,7 +8,7 @@ const rows: MessageConstruct = {
     const cells = (context.lines[at] ?? "").split("\t").map((cell) => cell.trim());
     if (cells.length < 3 || cells[0] === "") return null;
     const severityAt = cells.findIndex((cell) => severityOf(cell) !== undefined);
-    const fileAt = cells.findIndex((cell) => /^[^\s:*?"<>|]{0,200}\.(?:java|cs|vb|c|h|cpp|py|pas|m|pde|bas|cls)$/.test(cell) && !/\s/.test(cell));
+    const fileAt = cells.findIndex((cell) => /^[^\s:*?"<>|]{1,200}\.(?:java|cs|vb|c|h|cpp|py|pas|m|pde|bas|cls)$/.test(baseName(cell)));
     const lineAt = cells.findIndex((cell, index) => index !== severityAt && /^(?:line )?\d{1,6}$/i.test(cell));
     const codeAt = cells.findIndex((cell) => /^[A-Z]{1,4}\d{2,6}$/.test(cell));
     if (lineAt < 0 || (severityAt < 0 && fileAt < 0)) return null;
@@ -37,7 +37,7 @@ const rows: MessageConstruct = {
 };
 
 const placed =
-  /^(?:[^\p{L}\d\s"'“‘]{1,3} ?)?(.{3,600}?)(?: {1,4}([\p{L}][\w .+#-]{0,30}?)(?:\(([\w.-]{1,60})\))?)? \[(?:Ln|Line|Zeile|Ligne) (\d{1,6}), (?:Col|Column|Spalte|Colonne) (\d{1,5})\]$/u;
+  /^(?:[^\p{L}\d\s"'“‘]{1,3} ?)?(.{3,600}?)(?: {1,4}([\p{L}][\w.+#-]{0,30})\(([\w.-]{1,60})\))? \[(?:Ln|Line|Zeile|Ligne) (\d{1,6}), (?:Col|Column|Spalte|Colonne) (\d{1,5})\]$/u;
 
 /** Rows that end in their place: `words source(code) [Ln 3, Col 5]`. */
 const bracketed: MessageConstruct = {

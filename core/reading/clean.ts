@@ -1,7 +1,6 @@
 import { lineTexts } from "../source/lines.ts";
 
 /** Escape sequences of terminals (ECMA-48): colours and the like, titles and links, two-character ones. */
-// biome-ignore lint/suspicious/noControlCharactersInRegex: escape sequences begin with one
 const escapes = /\u001b(?:\[[0-?]*[ -/]*[@-~]|\][^\u0007\u001b\r\n]*(?:\u0007|\u001b\\)?|[@-Z\\^_])/g;
 
 /** Characters of a line that are read; no tool's own words go that far, and no pattern can be made slow by more. */
@@ -20,7 +19,7 @@ function nearlyAll(lines: readonly string[], fits: (line: string) => boolean): b
  */
 export function cleanOutput(output: string): string[] {
   const plain = output.includes("\u001b") ? output.replace(escapes, "") : output;
-  // Escapes hold no line ends, so the number of lines stays.
+  // Escapes hold no line ends, so the number of lines stays; only a last line that held nothing else goes.
   let lines = lineTexts(plain).map((line) => {
     const short = line.length > longestLine ? line.slice(0, longestLine) : line;
     return /[\u00a0\u200b\u2007\u202f\ufeff]/.test(short) ? short.replace(/[\u00a0\u2007\u202f]/g, " ").replace(/[\u200b\ufeff]/g, "") : short;

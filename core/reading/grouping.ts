@@ -1,7 +1,7 @@
 import type { Language } from "../languages/language.ts";
-import { tokensByLine } from "../languages/lexical.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import type { MessageMeaning } from "./explain.ts";
+import type { FileParts } from "./programParts.ts";
 
 /** Where a message stands to the one to work on; `why` in words for a person. */
 export type Standing = { group: "primary" | "follows" | "own" | "warning" | "note"; why: string };
@@ -16,7 +16,7 @@ const brackets: ReadonlySet<string> = new Set(["bracket not closed", "block not 
 export function standings(
   language: Language,
   messages: ReadonlyArray<{ diagnostic: Diagnostic; meaning: MessageMeaning | null }>,
-  program: Readonly<Record<string, string>> | undefined,
+  parts: (file: string | undefined) => FileParts | null,
 ): Standing[] {
   const at = messages.findIndex(({ diagnostic }) => diagnostic.primary);
   const primary = messages[at];
@@ -25,9 +25,9 @@ export function standings(
       (meaning?.words ?? []).filter((word) => word.role === "name").map((word) => (language.profile.caseSensitive ? word.text : word.text.toLowerCase())),
     );
   const own = namesOf(primary?.meaning ?? null);
-  const declared = primary ? declaredNames(language, primary.diagnostic, program) : new Set<string>();
   const refusal = primary?.diagnostic.stage === "translation";
   const grammar = refusal && language.kindOfRefusal(primary.diagnostic) === "form";
+  const declared = primary ? declaredNames(language, primary.diagnostic, grammar, parts(primary.diagnostic.file) ?? parts(undefined)) : new Set<string>();
   return messages.map(({ diagnostic, meaning }, index): Standing => {
     if (index === at) return { group: "primary", why: primaryReason(language, primary?.diagnostic, messages.length) };
     if (diagnostic.severity === "warning") return { group: "warning", why: "A warning: it refuses nothing and decides no class." };
@@ -43,7 +43,11 @@ export function standings(
     const shared = [...namesOf(meaning)].find((name) => own.has(name));
     if (shared) return { group: "follows", why: `It is about the same name, “${shared}”.` };
     const missing = [...namesOf(meaning)].find((name) => declared.has(name));
-    if (missing) return { group: "follows", why: `“${missing}” is declared in line ${primary.diagnostic.line}, which could not be read.` };
+    if (missing)
+      return {
+        group: "follows",
+        why: `“${missing}” stands in line ${primary.diagnostic.line} or just above, which could not be read: its declaration may be lost there.`,
+      };
     if (diagnostic.line !== undefined && diagnostic.line === primary.diagnostic.line && sameFile(diagnostic, primary.diagnostic))
       return { group: "follows", why: "It is about the same line." };
     if (meaning && primary.meaning && brackets.has(meaning.kind) && brackets.has(primary.meaning.kind))
@@ -58,17 +62,19 @@ function sameFile(one: Diagnostic, other: Diagnostic): boolean {
   return one.file === undefined || other.file === undefined || one.file === other.file;
 }
 
-function declaredNames(language: Language, diagnostic: Diagnostic, program: Readonly<Record<string, string>> | undefined): Set<string> {
-  const text = program === undefined ? undefined : (program[diagnostic.file ?? ""] ?? Object.values(program)[0]);
-  if (text === undefined || diagnostic.line === undefined) return new Set();
-  const lines = tokensByLine(language.tokens(text));
+/** Names that the line of a refusal, or the code line above it, declares; where grammar is at fault, every name on the line may be meant so. */
+function declaredNames(language: Language, diagnostic: Diagnostic, grammar: boolean, parts: FileParts | null): Set<string> {
+  if (!parts || diagnostic.line === undefined) return new Set();
+  const lines = parts.byLine;
   // A refusal is often told a line late, so the code line above counts as well.
   const above = [...lines.keys()].filter((line) => line < (diagnostic.line ?? 0)).sort((one, other) => other - one)[0];
   const names = [diagnostic.line, above].flatMap((line) => {
     const tokens = lines.get(line ?? -1) ?? [];
     return [
       ...language.assignedNames(tokens),
-      ...(language.definesFunction(tokens) ? tokens.filter((token) => token.kind === "name").map((token) => token.text) : []),
+      ...((grammar && line === diagnostic.line) || language.definesFunction(tokens)
+        ? tokens.filter((token) => token.kind === "name").map((token) => token.text)
+        : []),
     ];
   });
   return new Set(names.map((name) => (language.profile.caseSensitive ? name : name.toLowerCase())));

@@ -4,6 +4,7 @@ import type { Diagnostic, StackFrame } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
 import { explain, type MessageMeaning } from "./explain.ts";
 import { type Standing, standings } from "./grouping.ts";
+import { programParts } from "./programParts.ts";
 import { type TokensAt, tokensAt } from "./tokensAt.ts";
 
 /** A call of a chain, oldest first, and its part in it. */
@@ -54,16 +55,16 @@ function chainOf(diagnostic: Diagnostic): { chain: ChainLink[]; folded: number }
 export function readOutput(language: Language, output: string, program?: Readonly<Record<string, string>>): Reading {
   const read = language.readOutput(output, program);
   const explained = read.diagnostics.map((diagnostic) => ({ diagnostic, meaning: explain(language, diagnostic) }));
-  const standing = standings(language, explained, program);
+  const parts = programParts(language, program);
+  const standing = standings(language, explained, parts);
   const messages = explained.map(({ diagnostic, meaning }, index): ReadMessage => {
-    const text =
-      program === undefined ? undefined : (program[diagnostic.file ?? ""] ?? (diagnostic.file === undefined ? Object.values(program)[0] : undefined));
-    const placed = diagnostic.line !== undefined && diagnostic.column !== undefined && text !== undefined && index < 50;
+    const { file, line, column } = diagnostic;
+    const own = line !== undefined && column !== undefined && index < 50 ? parts(file) : null;
     return {
       diagnostic,
       meaning,
       standing: standing[index] ?? { group: "own", why: "" },
-      tokens: placed ? tokensAt(language, text, diagnostic.line ?? 1, diagnostic.column ?? 1) : null,
+      tokens: own ? tokensAt(own.tokens, own.lines, line ?? 1, column ?? 1) : null,
       ...chainOf(diagnostic),
     };
   });

@@ -17,7 +17,7 @@ const shellNames: Readonly<Record<string, string>> = {
   "Violación de segmento": "SIGSEGV",
 };
 const shellWords = new RegExp(
-  `(${Object.keys(shellNames).join("|")})(?: \\((?:core dumped|Speicherabzug geschrieben|core dumped\\) .*|core generado)\\)?)?(?:\\s+\\S+)?$`,
+  `(${Object.keys(shellNames).join("|")})(?: \\((?:core dumped|Speicherabzug geschrieben|core dumped\\) .*|core generado)\\)?)?(?:\\s+\\S+|\\.?/\\S*)?$`,
 );
 
 function isOwn(path: string, program: MessageContext["program"]): boolean {
@@ -33,21 +33,12 @@ function widened(text: string, stop: number): string {
 }
 
 /**
- * A compiler's column as code points from 1. gcc counts columns of the screen and echoes tabs widened, clang counts bytes and echoes
- * the line as it is; the echo tells which of them it was. Without the program or an echo the number is kept.
+ * A compiler's column as code points from 1. gcc counts columns of the screen and numbers the echoed line, clang counts
+ * bytes and does not number it; the echo tells which of them it was, and how wide tabs were taken. Without the program or an echo the number is kept.
  */
 function columnAt(source: string | undefined, column: number, echo?: string, numbered = true): number {
   if (source === undefined) return column;
   const most = [...source].length + 1;
-  if (echo !== undefined && source.includes("\t") && !echo.includes("\t")) {
-    const stop = [8, 1, 4, 2].find((each) => widened(source, each) === echo);
-    if (stop) {
-      for (let at = 0, count = 1; ; at++, count++) {
-        const character = [...source][at];
-        if (character === undefined || widened([...source].slice(0, at + 1).join(""), stop).length >= column) return Math.min(count, most);
-      }
-    }
-  }
   if (!numbered && echo !== undefined) {
     let bytes = 1;
     let count = 1;
@@ -59,7 +50,25 @@ function columnAt(source: string | undefined, column: number, echo?: string, num
     }
     return Math.min(count, most);
   }
+  if (echo !== undefined && source.includes("\t") && !echo.includes("\t")) {
+    const stop = [8, 1, 4, 2].find((each) => widened(source, each) === echo);
+    if (stop) {
+      for (let at = 0, count = 1; ; at++, count++) {
+        const character = [...source][at];
+        if (character === undefined || widened([...source].slice(0, at + 1).join(""), stop).length >= column) return Math.min(count, most);
+      }
+    }
+  }
   return Math.min(column, most);
+}
+
+/** The echo of a line (its number as text) that stands within a few lines of `at`. */
+function echoNearby(context: MessageContext, at: number, line: string): string | undefined {
+  for (const text of context.lines.slice(Math.max(0, at - 12), at + 12)) {
+    const echoed = /^ {1,8}(\d+) \| (.*)$/.exec(text);
+    if (echoed?.[1] === line) return echoed[2];
+  }
+  return undefined;
 }
 
 /** `file:line:column: severity: words [-Woption]`, the echoed line and its marks, as gcc and clang write it. */
@@ -102,7 +111,10 @@ const compiler: MessageConstruct = {
       }
     }
     const numbered = echoLine.test(context.lines[at + 1] ?? "");
-    if (column && Number(column) > 0) message.column = columnAt(context.sourceLine(path, Number(line)), Number(column), message.excerpt, numbered);
+    // A remark without an echo has the column of the screen as well; another message about the same line shows the echo.
+    const echo = message.excerpt ?? (context.sourceLine(path, Number(line))?.includes("\t") ? echoNearby(context, at, line) : undefined);
+    if (column && Number(column) > 0)
+      message.column = columnAt(context.sourceLine(path, Number(line)), Number(column), echo, numbered || message.excerpt === undefined);
     return { messages: [message], next };
   },
 };

@@ -118,10 +118,10 @@ const stackTrace: MessageConstruct = {
     if (start >= 0 && closing < 0) return null;
     const head = lost ?? thrown.exec(start < 0 ? line : line.slice(closing + 2));
     if (!head) return null;
-    const blocks: Array<ExceptionTold & { suppressed: boolean; from: number; to: number }> = [
-      { errorName: head[1] ?? "", message: lost ? "" : (head[2] ?? ""), frames: [], suppressed: false, from: at + 1, to: at + 1 },
+    const blocks: Array<ExceptionTold & { suppressed: boolean; indent: number; from: number; to: number }> = [
+      { errorName: head[1] ?? "", message: lost ? "" : (head[2] ?? ""), frames: [], suppressed: false, indent: 0, from: at + 1, to: at + 1 },
     ];
-    const omitted = /^\s*\.\.\. \d+ (?:more|common frames omitted)$/;
+    const omitted = /^\s*\.\.\. (\d+) (?:more|common frames omitted)$/;
     let next = at + 1;
     for (; next < context.lines.length; next++) {
       const text = context.lines[next] ?? "";
@@ -136,17 +136,23 @@ const stackTrace: MessageConstruct = {
       }
       const because = linked.exec(text);
       if (because) {
+        const [, indent = "", word, errorName = "", message = ""] = because;
         blocks.push({
-          errorName: because[3] ?? "",
-          message: because[4] ?? "",
+          errorName,
+          message,
           frames: [],
-          suppressed: because[2] === "Suppressed",
+          suppressed: word === "Suppressed" || indent !== "",
+          indent: indent.length,
           from: next + 1,
           to: next + 1,
         });
         continue;
       }
-      if (omitted.test(text) && block) {
+      const shared = omitted.exec(text);
+      if (shared && block) {
+        // The calls that are left out are the last ones of the exception around it.
+        const outer = blocks.slice(0, -1).findLast((each) => each.indent <= (block.suppressed ? block.indent - 1 : block.indent));
+        block.frames.push(...(outer?.frames.slice(-Number(shared[1])) ?? []));
         block.to = next + 1;
         continue;
       }
@@ -168,9 +174,9 @@ const stackTrace: MessageConstruct = {
       const { primary: _, ...message } = exceptionDiagnostic(block);
       return { ...message, outputLines: { from: block.from, to: block.to } };
     };
-    // The last of the causes is the one to work on, so that suppressed ones are told before it.
+    // The last of the causes is the one to work on, so suppressed ones, with their own causes, are told before all.
     const [outer, ...inner] = causes;
-    const messages = outer ? [told(outer), ...suppressed.map(told), ...inner.map(told)] : [];
+    const messages = outer ? [...suppressed.map(told), told(outer), ...inner.map(told)] : [];
     return { messages, next, ...(start > 0 ? { before: start } : {}) };
   },
 };

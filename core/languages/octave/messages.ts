@@ -70,11 +70,21 @@ const stop: MessageConstruct = {
     const names = context.program ? Object.keys(context.program) : [];
     const frames: StackFrame[] = [];
     let next = at + 1;
+    // Some messages go over several lines before the calls are told.
+    let rest = "";
+    if ((context.lines[next] ?? "") === "") {
+      const calls = context.lines.slice(next, next + 15).findIndex((each) => calledFrom.test(each));
+      if (calls > 0) {
+        const between = context.lines.slice(next, next + calls);
+        rest = `\n${between.filter((each) => each.trim() !== "").join("\n")}`;
+        next += calls;
+      }
+    }
     if (calledFrom.test(context.lines[next] ?? "")) {
       const defined = new Map(
         Object.entries(context.program ?? {}).flatMap(([file, text]) => [...text.matchAll(definition)].map((match) => [match[1] ?? "", file] as const)),
       );
-      for (next = at + 2; next < context.lines.length; next++) {
+      for (next += 1; next < context.lines.length; next++) {
         const call = frame.exec(context.lines[next] ?? "");
         if (!call) break;
         const [, name = "", number] = call;
@@ -96,7 +106,7 @@ const stop: MessageConstruct = {
       messages: [
         {
           severity: failed ? "error" : "warning",
-          message: near?.[1] ?? message,
+          message: (near?.[1] ?? message) + rest,
           ...(frames.length > 0 ? { frames } : {}),
           ...(place?.line ? { line: place.line, file: place.file } : near ? { line: Number(near[2]) } : {}),
           ...(near && (place?.line === undefined || place.line === Number(near[2])) ? { column: Number(near[3]) } : {}),

@@ -171,7 +171,7 @@ const dialog: MessageConstruct = {
     let message = match[3] ?? "";
     const rest = context.lines.slice(at + 1, at + 7);
     const place = rest.findIndex((line) => /^\s*(?:In|At|at) (?:file|address|line)/.test(line));
-    const last = place < 0 ? 0 : place;
+    const last = Math.max(place, 0);
     if (message === "" && last > 0)
       message = rest
         .slice(0, last)

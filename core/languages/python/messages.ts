@@ -16,8 +16,8 @@ const ownNames = new Set(
   ).split(" "),
 );
 const arrowLine = /^\s*[~^][\s~^]*$/;
-/** Lines of one block at most; a folded recursion has three frames and a line. */
-const longestBlock = 3000;
+/** Lines of one block at most; a folded recursion has three frames and a line. Without a header there is one place and its echo. */
+const [longestBlock, longestRefusal] = [3000, 12];
 
 /** What the wording or the form tells of the version. */
 const versions: ReadonlyArray<readonly [pattern: RegExp, range: string]> = [
@@ -88,10 +88,11 @@ function readBlock(
 ): { message: MessageFound; next: number } | null {
   const block: Block = { frames: [], paths: [], echo: [], withHeader };
   let at = from;
-  for (; at < Math.min(to, from + longestBlock); at++) {
+  for (; at < Math.min(to, from + (withHeader ? longestBlock : longestRefusal)); at++) {
     const line = text(at);
     const place = line.includes("File ") ? fileLine.exec(line) : null;
     if (place) {
+      if (!withHeader && block.frames.length > 0) break;
       const [, path = "", number = "0", name] = place;
       block.frames.push({ file: baseName(path), line: Number(number), own: isOwn(path, context.program), ...(name === undefined ? {} : { name }) });
       block.paths.push(path);
