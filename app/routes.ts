@@ -4,6 +4,8 @@ import { index, layout, type RouteConfig, route } from "@react-router/dev/routes
 export default [
   layout("routes/teacher.tsx", [
     index("routes/tray.tsx"),
+    route("collect", "routes/collect.tsx"),
+    route("collect/:collectionKey", "routes/collection.tsx"),
     route("casebook", "routes/casebook.tsx"),
     route("cases/:caseKey", "routes/case.tsx"),
     route("cases/:caseKey/exercise", "routes/exerciseFromCase.tsx"),
@@ -22,6 +24,8 @@ export default [
   route("print/sheets/:sheetKey/scheme", "routes/printScheme.tsx"),
   route("print/sheets/:sheetKey/slips", "routes/printSlips.tsx"),
   route("runs", "routes/runs.ts"),
+  route("collect-take", "routes/collectTake.ts"),
+  route("collect/:collectionKey/progress", "routes/collectionProgress.ts"),
   route("s", "routes/sitEnter.tsx"),
   route("s/:code", "routes/sit.tsx"),
   route("s/:code/save", "routes/sitSave.ts"),

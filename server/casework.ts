@@ -83,14 +83,15 @@ async function judgeCheck(
 ): Promise<{ result: CheckResult; notRun: string | null }> {
   const language = languageOf(found);
   const { outcome, notRun } = await runVersion(services, found, version, check);
-  const handedIn = check.handed_in && version.number === 1;
+  // The pasted output belongs to the version that it was handed in with.
+  const pasted = check.handed_in ? found.outputs.find((output) => output.version === version.key) : undefined;
   const shared = {
     language,
     mainName: version.files[0]?.name ?? "",
     files: Object.fromEntries(version.files.map((file) => [file.name, file.text])),
     expected: check.expected ?? undefined,
     ignorePrompts: check.ignore_prompts,
-    pastedText: handedIn ? (found.error_output ?? undefined) : undefined,
+    pastedText: pasted?.content,
     symptom: check.handed_in ? (found.symptom ?? undefined) : undefined,
     endlessClass,
     outcome: outcome ?? undefined,

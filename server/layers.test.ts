@@ -2,7 +2,8 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import type { NewCase } from "../core/cases/case.ts";
 import { judgeVersion, versionOf } from "./casework.ts";
 import { decideClass, goBackTo, removeCheck, saveCheck, setFaultyLines, tryFix } from "./layers.ts";
-import { collectCase, deleteCase, findCase, listCases, restoreCase, type WholeCase } from "./stores/cases.ts";
+import { listCases } from "./stores/caseLists.ts";
+import { collectCase, deleteCase, findCase, restoreCase, type WholeCase } from "./stores/cases.ts";
 import { listFormer } from "./stores/formerValues.ts";
 import { openTestServices } from "./testServices.ts";
 
@@ -151,5 +152,5 @@ test("a case that is put away leaves the lists and can be taken back", async () 
 
 test("text with null bytes and broken surrogates is kept", async () => {
   const key = await collect({ intent: "a\0b\ud800", errorOutput: "x\0" });
-  expect(await whole(key)).toMatchObject({ intent: "a\0b\ufffd", error_output: "x\0" });
+  expect(await whole(key)).toMatchObject({ intent: "a\0b\ufffd", outputs: [{ content: "x\0" }] });
 });

@@ -15,6 +15,8 @@ export type Leaf = "checks" | "trace" | "mend" | "versions";
 
 /** Characters of a console that a page shows; the rest is said to be cut. */
 const consoleShown = 20_000;
+/** Characters of a pasted output that a page shows. */
+const outputShown = 60_000;
 /** Rows of a trace table sent to the page at once. */
 export const rowsShown = 1000;
 
@@ -85,7 +87,18 @@ export async function caseView(
     courseName: found.courseName,
     intent: found.intent,
     changedLast: found.changed_last,
-    errorOutput: found.error_output,
+    outputs: found.outputs.map((output) => ({
+      key: output.key,
+      version: found.versions.find((version) => version.key === output.version)?.number ?? 0,
+      origin: output.origin,
+      text: output.content.slice(0, outputShown),
+      cut: Math.max(0, output.content.length - outputShown),
+    })),
+    instead: found.instead,
+    userActions: found.user_actions.split("\n").filter((step) => step !== ""),
+    additions: found.additions.map((addition) => addition.content),
+    note: found.note,
+    firstLine: found.first_line,
     deleted: found.deleted_at !== null,
     encoding: main?.encoding ?? "utf-8",
     fileName: main?.name ?? "",

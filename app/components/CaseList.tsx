@@ -1,6 +1,6 @@
 import { Form, Link } from "react-router";
 import { findLanguage } from "../../core/languages/languages.ts";
-import type { CaseListRow } from "../../server/stores/cases.ts";
+import type { CaseListRow } from "../../server/stores/caseLists.ts";
 import { ClassMark, StraightNail } from "./marks.tsx";
 
 const dates = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });

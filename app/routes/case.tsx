@@ -5,10 +5,11 @@ import { faultClassSchema } from "../../core/cases/case.ts";
 import { type Surroundings, surroundingsSchema } from "../../core/cases/surroundings.ts";
 import { decideClass, goBackTo, removeCheck, saveCheck, setFaultyLines, setIntention, tryFix, verifyAgain } from "../../server/layers.ts";
 import { services } from "../../server/services.ts";
-import { deleteCase, findCase, restoreCase } from "../../server/stores/cases.ts";
+import { addOutput, deleteCase, findCase, restoreCase, setNote } from "../../server/stores/cases.ts";
 import { CaseScript } from "../case/CaseScript.tsx";
 import { ChecksLeaf } from "../case/ChecksLeaf.tsx";
 import { type CaseView, caseView, type Leaf } from "../case/caseView.ts";
+import { HandedIn } from "../case/HandedIn.tsx";
 import { LayerList } from "../case/LayerList.tsx";
 import { MendLeaf } from "../case/MendLeaf.tsx";
 import { TraceLeaf } from "../case/TraceLeaf.tsx";
@@ -114,6 +115,15 @@ export async function action({ params, request }: Route.ActionArgs) {
     case "remove check":
       await removeCheck(services(), found, key);
       return reply(true, "The check was taken away.");
+    case "note":
+      await setNote(services().database, found.key, formText(form, "note"));
+      return reply(true, "Note kept.");
+    case "add output": {
+      const text = formText(form, "text");
+      if (text.trim() === "") return reply(false, "There is nothing in it yet.");
+      await addOutput(services().database, found, { origin: formText(form, "origin").trim(), text });
+      return reply(true, "Kept beside the others.");
+    }
     case "verify":
       return (await verifyAgain(services(), found)) ? reply(true, "All checks pass: verified.") : reply(false, "Not all checks pass.");
     case "delete":
@@ -229,7 +239,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
             <CaseScript view={view} />
           )}
           <LayerList view={view} />
-          {(view.intent || view.changedLast || view.errorOutput) && <HandedIn view={view} />}
+          <HandedIn view={view} />
         </div>
         <section className="leaf" aria-label="Facing page">
           <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
@@ -254,29 +264,5 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
         </section>
       </div>
     </article>
-  );
-}
-
-/** What the student wrote and pasted, as it was handed in. */
-function HandedIn({ view }: { view: CaseView }) {
-  return (
-    <section className="leaf p-3" aria-label="As handed in">
-      {view.intent && (
-        <p>
-          <strong>What it is for:</strong> {view.intent}
-        </p>
-      )}
-      {view.changedLast && (
-        <p>
-          <strong>Changed last:</strong> {view.changedLast}
-        </p>
-      )}
-      {view.errorOutput && (
-        <>
-          <h2 className="text-base">Error output as handed in</h2>
-          <pre className="overflow-x-auto text-sm whitespace-pre-wrap">{view.errorOutput}</pre>
-        </>
-      )}
-    </section>
   );
 }

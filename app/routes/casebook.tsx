@@ -1,6 +1,9 @@
 import { Link, redirect } from "react-router";
 import { services } from "../../server/services.ts";
-import { deleteCase, listCases, listLength, restoreCase } from "../../server/stores/cases.ts";
+import { listCases, listLength } from "../../server/stores/caseLists.ts";
+import { deleteCase, restoreCase } from "../../server/stores/cases.ts";
+import { filterChoices, filterOf } from "../../server/stores/filterChoices.ts";
+import { CaseFilters } from "../components/CaseFilters.tsx";
 import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
 import type { Route } from "./+types/casebook.ts";
 
@@ -9,9 +12,10 @@ export const meta: Route.MetaFunction = () => [{ title: "Casebook · Bent Nail" 
 export async function loader({ request }: Route.LoaderArgs) {
   const url = new URL(request.url);
   const page = Math.max(0, Number(url.searchParams.get("page")) || 0);
-  const faultClass = url.searchParams.get("class") ?? "";
-  const { rows, total } = await listCases(services().database, { judged: null, page, class: faultClass });
-  return { rows, total, page, length: listLength, faultClass, putAway: url.searchParams.get("away") };
+  const filter = filterOf(url.searchParams);
+  const { database } = services();
+  const [{ rows, total }, choices] = await Promise.all([listCases(database, { judged: null, page, ...filter }), filterChoices(database)]);
+  return { rows, total, page, length: listLength, filter, choices, putAway: url.searchParams.get("away") };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -27,33 +31,17 @@ export async function action({ request }: Route.ActionArgs) {
   return redirect(`${back}?away=${encodeURIComponent(key)}`);
 }
 
-const filters = [
-  { value: "", words: "all" },
-  { value: "syntax", words: "syntax errors" },
-  { value: "runtime", words: "runtime errors" },
-  { value: "logic", words: "logic errors" },
-];
-
 export default function Casebook({ loaderData }: Route.ComponentProps) {
-  const { rows, total, page, length, faultClass, putAway } = loaderData;
+  const { rows, total, page, length, filter, choices, putAway } = loaderData;
   return (
     <>
       <h1>Casebook</h1>
       <p className="note-small mb-3">All cases and what was found out about them.</p>
       <UndoDelete caseKey={putAway} />
-      <nav aria-label="Show" className="mb-3 flex gap-4">
-        {filters.map((filter) => (
-          <Link
-            key={filter.value}
-            className={filter.value === faultClass ? "border-b-3 border-ink font-semibold" : "link"}
-            to={filter.value ? `?class=${filter.value}` : "?"}
-            aria-current={filter.value === faultClass ? "true" : undefined}
-          >
-            {filter.words}
-          </Link>
-        ))}
-      </nav>
-      {rows.length === 0 ? (
+      <CaseFilters filter={filter} choices={choices} withState />
+      {rows.length === 0 && Object.keys(filter).length > 0 ? (
+        <p className="leaf p-5">No case is like this. Look for fewer words, or show all.</p>
+      ) : rows.length === 0 ? (
         <p className="leaf p-5">
           No cases here yet. A case comes in through the{" "}
           <Link className="link" to="/">
@@ -64,7 +52,7 @@ export default function Casebook({ loaderData }: Route.ComponentProps) {
       ) : (
         <CaseList rows={rows} />
       )}
-      <Pages page={page} total={total} length={length} address={(other) => `?page=${other}${faultClass ? `&class=${faultClass}` : ""}`} />
+      <Pages page={page} total={total} length={length} address={(other) => `?${new URLSearchParams({ ...filter, page: String(other) })}`} />
     </>
   );
 }

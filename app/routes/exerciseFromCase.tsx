@@ -4,7 +4,7 @@ import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import { languageOf } from "../../server/casework.ts";
 import { makeExercise } from "../../server/exercises.ts";
 import { services } from "../../server/services.ts";
-import { findCase } from "../../server/stores/cases.ts";
+import { findCase, startVersion } from "../../server/stores/cases.ts";
 import { listStudents } from "../../server/stores/courses.ts";
 import { addExercise } from "../../server/stores/exercises.ts";
 import { Script } from "../components/Script.tsx";
@@ -28,7 +28,7 @@ async function loadCase(key: string) {
 
 export async function loader({ params }: Route.LoaderArgs) {
   const { found, labels } = await loadCase(params.caseKey);
-  const main = found.versions[0]?.files[0];
+  const main = startVersion(found)?.files[0];
   const language = languageOf(found);
   const mended = found.layers.length > 0 && found.layers.every((layer) => layer.version_after !== null);
   const faults = Math.max(1, found.layers.filter((layer) => layer.version_after !== null).length);

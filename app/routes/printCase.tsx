@@ -1,6 +1,6 @@
 import { data } from "react-router";
 import { services } from "../../server/services.ts";
-import { findCase } from "../../server/stores/cases.ts";
+import { findCase, startVersion } from "../../server/stores/cases.ts";
 import { caseView } from "../case/caseView.ts";
 import { classWords } from "../components/marks.tsx";
 import { PrintedProgram, PrintPage } from "../print/PrintPage.tsx";
@@ -12,7 +12,13 @@ export async function loader({ params }: Route.LoaderArgs) {
   const found = await findCase(services().database, params.caseKey);
   if (!found) throw data("There is no such case.", { status: 404 });
   const view = await caseView(services(), found, { leaf: "checks", check: null, version: null, rows: "line", from: 0 });
-  return { view, first: found.versions[0]?.files[0]?.text.replace(/\r?\n$/, "").split(/\r\n|\n|\r/) ?? [] };
+  return {
+    view,
+    first:
+      startVersion(found)
+        ?.files[0]?.text.replace(/\r?\n$/, "")
+        .split(/\r\n|\n|\r/) ?? [],
+  };
 }
 
 export default function PrintCase({ loaderData: { view, first } }: Route.ComponentProps) {
@@ -20,10 +26,10 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
     <PrintPage title={view.title} under={[view.language, view.studentLabel, view.courseName].filter((part) => part).join(" · ")}>
       {view.intent && <p>What it is for: {view.intent}</p>}
       <PrintedProgram lines={first} />
-      {view.errorOutput && (
+      {view.outputs[0] && (
         <section className="keep-together">
           <h2>Error output as handed in</h2>
-          <pre className="text-[10pt] whitespace-pre-wrap">{view.errorOutput}</pre>
+          <pre className="text-[10pt] whitespace-pre-wrap">{view.outputs[0].text}</pre>
         </section>
       )}
       <section>

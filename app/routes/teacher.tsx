@@ -5,6 +5,7 @@ import { RunStrip } from "../components/RunStrip.tsx";
 
 const places = [
   { to: "/", words: "Tray" },
+  { to: "/collect", words: "Collect a class" },
   { to: "/casebook", words: "Casebook" },
   { to: "/sheets", words: "Sheets" },
   { to: "/courses", words: "Courses" },

@@ -5,8 +5,11 @@ import { findLanguage, languages } from "../../core/languages/languages.ts";
 import { languageOfProgram, wrongLanguageWords } from "../../core/languages/recognise.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { services } from "../../server/services.ts";
-import { collectCase, listCases, listLength } from "../../server/stores/cases.ts";
-import { findCourse, listCourses, listStudents } from "../../server/stores/courses.ts";
+import { listCases, listLength } from "../../server/stores/caseLists.ts";
+import { collectCase } from "../../server/stores/cases.ts";
+import { findCourse } from "../../server/stores/courses.ts";
+import { filterChoices, filterOf } from "../../server/stores/filterChoices.ts";
+import { CaseFilters } from "../components/CaseFilters.tsx";
 import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
 import { useDraft } from "../components/useDraft.ts";
 import { formText } from "../formText.ts";
@@ -18,15 +21,9 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { database } = services();
   const url = new URL(request.url);
   const page = Math.max(0, Number(url.searchParams.get("page")) || 0);
-  const [list, courses] = await Promise.all([listCases(database, { judged: false, page }), listCourses(database)]);
-  const students = await Promise.all(courses.map(async (course) => ({ course, students: await listStudents(database, course.key) })));
-  return {
-    ...list,
-    page,
-    length: listLength,
-    putAway: url.searchParams.get("away"),
-    courses: students.map(({ course, students: own }) => ({ key: course.key, name: course.name, students: own.map(({ key, label }) => ({ key, label })) })),
-  };
+  const filter = filterOf(url.searchParams);
+  const [list, choices] = await Promise.all([listCases(database, { judged: false, page, ...filter }), filterChoices(database)]);
+  return { ...list, page, length: listLength, putAway: url.searchParams.get("away"), filter, choices, courses: choices.courses };
 }
 
 /** The program's bytes: those of the dropped file as long as its text was not edited afterwards, else the field's text. */
@@ -75,6 +72,12 @@ export async function action({ request }: Route.ActionArgs) {
     expected: knowsExpected ? formText(form, "expected") : undefined,
     actual: formText(form, "actual"),
     symptom: symptom === "never ends" || symptom === "nothing appears" ? symptom : null,
+    ...(formText(form, "worked").trim() === "" ? {} : { worked: [{ name, bytes: Buffer.from(formText(form, "worked"), "utf8") }] }),
+    userActions: formText(form, "userActions")
+      .split("\n")
+      .map((step) => step.trim())
+      .filter((step) => step !== ""),
+    firstLine: Math.min(1_000_000, Math.max(1, Math.floor(Number(form.get("firstLine")) || 1))),
   };
   const problems = problemsOfNewCase(given);
   // A program under another language's name would only give messages that say nothing of its fault.
@@ -95,7 +98,7 @@ const sample = {
 };
 
 export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
-  const { rows, total, page, length, putAway, courses } = loaderData;
+  const { rows, total, page, length, putAway, courses, filter, choices } = loaderData;
   const problems: Record<string, string> = actionData?.problems ?? {};
   const form = useRef<HTMLFormElement>(null);
   const [encoding, setEncoding] = useState("");
@@ -231,7 +234,9 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
             </button>
           </div>
           <details open={problems.language ? true : undefined}>
-            <summary className="cursor-pointer font-semibold text-steel-deep">More: whose, language, file name, title, last change</summary>
+            <summary className="cursor-pointer font-semibold text-steel-deep">
+              More: whose, language, last change, version that worked, a fragment’s first line
+            </summary>
             <div className="mt-2 grid gap-3 sm:grid-cols-2">
               <div>
                 <label htmlFor="student">Student</label>
@@ -272,6 +277,18 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
                 <label htmlFor="changedLast">What was changed last?</label>
                 <input id="changedLast" name="changedLast" className="field" />
               </div>
+              <div>
+                <label htmlFor="worked">The last version that worked</label>
+                <textarea id="worked" name="worked" className="field field-code overflow-auto" rows={2} spellCheck={false} wrap="off" />
+              </div>
+              <div>
+                <label htmlFor="userActions">What the user did, a step a line</label>
+                <textarea id="userActions" name="userActions" className="field" rows={2} placeholder="pressed “Book”, left the box empty …" />
+              </div>
+              <div>
+                <label htmlFor="firstLine">Number of the first line</label> <span className="note-small">of a fragment</span>
+                <input id="firstLine" name="firstLine" className="field" type="number" min={1} defaultValue={1} />
+              </div>
             </div>
           </details>
         </Form>
@@ -279,12 +296,15 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
       <section aria-labelledby="tray-title">
         <h2 id="tray-title">In the Tray: not judged yet</h2>
         <UndoDelete caseKey={putAway} />
-        {rows.length === 0 ? (
+        <CaseFilters filter={filter} choices={choices} withState={false} />
+        {rows.length === 0 && Object.keys(filter).length > 0 ? (
+          <p className="leaf mt-2 p-4">No case in the Tray is like this.</p>
+        ) : rows.length === 0 ? (
           <p className="leaf mt-2 p-4">The Tray is empty. Cases wait here until you have said what kind of fault they have.</p>
         ) : (
           <CaseList rows={rows} narrow />
         )}
-        <Pages page={page} total={total} length={length} address={(other) => `?page=${other}`} />
+        <Pages page={page} total={total} length={length} address={(other) => `?${new URLSearchParams({ ...filter, page: String(other) })}`} />
       </section>
     </div>
   );

@@ -34,7 +34,13 @@ export const keptVerdictSchema = z.object({
 });
 export type KeptVerdict = z.infer<typeof keptVerdictSchema>;
 
-/** What a person hands over in the Tray. `errorOutput` undefined: there was none. */
+/** What a tool said of a version, with where it came from ("" where nobody said). */
+export type ToolOutput = { origin: string; text: string };
+
+/**
+ * What a person hands over. `errorOutput` undefined: there was none; `moreOutputs` are what other tools said of the same text. `worked` is
+ * the last version that worked, as files of the same names; `userActions` what the user did to an event-driven program, step by step.
+ */
 export type NewCase = {
   language: string;
   course: string | null;
@@ -48,6 +54,12 @@ export type NewCase = {
   expected?: string;
   actual?: string;
   symptom: "never ends" | "nothing appears" | null;
+  moreOutputs?: readonly ToolOutput[];
+  worked?: ReadonlyArray<{ name: string; bytes: Uint8Array }>;
+  instead?: string;
+  userActions?: readonly string[];
+  firstLine?: number;
+  receipt?: string;
 };
 
 /** Largest program that is taken, in bytes. */

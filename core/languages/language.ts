@@ -87,6 +87,8 @@ export type Language = MessageReading & {
   explanations: readonly Explanation[];
   /** What must be said of normal output before a stop: that it is no proof of the last line that ran. */
   outputCaution?: string;
+  /** True if a program needs another file of its folder, by that file's name without its ending. */
+  needsFile?: (program: string, stem: string) => boolean;
   /** False for what no translator runs: steps in words. Cases in it serve for trace tasks on paper. */
   runs?: false;
   /** The names given a value on a line, and the names that it uses, in order; for leads and for judging loops. */

@@ -9,6 +9,7 @@ import compression from "compression";
 import express from "express";
 import { pino } from "pino";
 import type { ServerBuild } from "react-router";
+import { resumeJudging } from "../collecting/judging.ts";
 import { openDatabase } from "../database/database.ts";
 import { FolderInUse, ownFolder } from "../database/owner.ts";
 import { productFolder } from "../productFolder.ts";
@@ -71,6 +72,7 @@ export async function serve(options: ServeOptions): Promise<void> {
   provideServices(services);
   await options.prepare?.(services);
   const build = await loadBuild();
+  await resumeJudging(services);
 
   const app = express();
   app.disable("x-powered-by");

@@ -3,11 +3,11 @@ import { z } from "zod";
 import {
   type Decision,
   decisionSchema,
-  faultClassSchema,
   hunkSchema,
   keptVerdictSchema,
   linePlaceSchema,
   type NewCase,
+  type ToolOutput,
   verificationSchema,
 } from "../../core/cases/case.ts";
 import { surroundingsSchema } from "../../core/cases/surroundings.ts";
@@ -25,7 +25,11 @@ const caseRow = z.object({
   title: z.string(),
   intent: textBytes,
   changed_last: textBytes,
-  error_output: textBytes.nullable(),
+  instead: textBytes,
+  user_actions: textBytes,
+  first_line: z.number(),
+  note: textBytes,
+  receipt: z.string().nullable(),
   symptom: z.enum(["never ends", "nothing appears"]).nullable(),
   current_version: z.string(),
   checks_edition: z.number(),
@@ -37,7 +41,17 @@ const caseRow = z.object({
 });
 export type CaseRow = z.infer<typeof caseRow>;
 
-const versionRow = z.object({ key: z.string(), number: z.number(), origin: z.string(), parent: z.string().nullable(), created_at: timeColumn });
+const versionRow = z.object({
+  key: z.string(),
+  number: z.number(),
+  origin: z.string(),
+  parent: z.string().nullable(),
+  worked: z.boolean(),
+  handed_in: z.boolean(),
+  created_at: timeColumn,
+});
+const outputRow = z.object({ key: z.string(), version: z.string(), origin: z.string(), content: textBytes });
+const additionRow = z.object({ content: textBytes, created_at: timeColumn });
 const fileRow = z.object({ version: z.string(), name: z.string(), hash: z.string(), encoding: z.string(), bytes: bytesColumn });
 const checkRow = z.object({
   key: z.string(),
@@ -66,17 +80,33 @@ export type Layer = z.infer<typeof layerRow>;
 
 /** A version with its files; `files[0]` is where the program starts. */
 export type Version = z.infer<typeof versionRow> & { files: Array<{ name: string; bytes: Uint8Array; text: string; encoding: string }> };
-export type WholeCase = CaseRow & { versions: Version[]; checks: ProgramCheck[]; layers: Layer[]; studentLabel: string | null; courseName: string | null };
+export type WholeCase = CaseRow & {
+  versions: Version[];
+  checks: ProgramCheck[];
+  layers: Layer[];
+  /** What tools said, by version, in the order in which it was given. */
+  outputs: Array<z.infer<typeof outputRow>>;
+  additions: Array<z.infer<typeof additionRow>>;
+  studentLabel: string | null;
+  courseName: string | null;
+};
 
 const caseColumns =
-  "key, course, student, language, title, intent, changed_last, error_output, symptom, current_version, checks_edition, revision, created_at, judged_at, verified_at, deleted_at";
+  "key, course, student, language, title, intent, changed_last, instead, user_actions, first_line, note, receipt, symptom, current_version, checks_edition, revision, created_at, judged_at, verified_at, deleted_at";
 
-/** Keeps the files of a version by the hash of their bytes. */
-export async function insertVersion(query: Query, caseKey: string, files: ProgramFiles, origin: string, parent: string | null): Promise<string> {
+/** Keeps the files of a version by the hash of their bytes. `said`: whether it was handed in, and whether it worked. */
+export async function insertVersion(
+  query: Query,
+  caseKey: string,
+  files: ProgramFiles,
+  origin: string,
+  parent: string | null,
+  said: { handedIn?: boolean; worked?: boolean } = {},
+): Promise<string> {
   const key = newKey();
   await query(
-    "insert into version (key, faulty_case, number, origin, parent) values ($1, $2, (select coalesce(max(number), 0) + 1 from version where faulty_case = $2), $3, $4)",
-    [key, caseKey, origin, parent],
+    "insert into version (key, faulty_case, number, origin, parent, handed_in, worked) values ($1, $2, (select coalesce(max(number), 0) + 1 from version where faulty_case = $2), $3, $4, $5, $6)",
+    [key, caseKey, origin, parent, said.handedIn ?? false, said.worked ?? false],
   );
   for (const [position, file] of files.entries()) {
     const hash = createHash("sha256").update(file.bytes).digest("hex");
@@ -92,35 +122,74 @@ export async function insertVersion(query: Query, caseKey: string, files: Progra
   return key;
 }
 
+/** Keeps what a tool said of a version, after what is there. */
+export async function insertOutput(query: Query, version: string, output: ToolOutput): Promise<void> {
+  await query(
+    "insert into tool_output (key, version, position, origin, content) values ($1, $2, (select coalesce(max(position), -1) + 1 from tool_output where version = $2), $3, $4)",
+    [newKey(), version, output.origin, asBytes(output.text)],
+  );
+}
+
 /** Takes a case into the Tray. The caller has looked at problemsOfNewCase. Returns its key. */
 export async function collectCase(database: Database, given: NewCase): Promise<string> {
-  return database.transaction(async (query) => {
-    const key = newKey();
-    await query(
-      "insert into faulty_case (key, course, student, language, title, intent, changed_last, error_output, symptom) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)",
-      [
-        ...[key, given.course, given.student, given.language, given.title],
-        ...[asBytes(given.intent), asBytes(given.changedLast), given.errorOutput === undefined ? null : asBytes(given.errorOutput), given.symptom],
-      ],
-    );
-    const version = await insertVersion(query, key, given.files, "handed in", null);
-    await query("update faulty_case set current_version = $2 where key = $1", [key, version]);
-    await query("insert into program_check (key, faulty_case, position, input, expected, kind, handed_in) values ($1, $2, 0, $3, $4, 'normal', true)", [
-      newKey(),
-      key,
-      asBytes(given.input),
-      given.expected === undefined ? null : asBytes(given.expected),
-    ]);
-    return key;
-  });
+  return database.transaction((query) => insertCase(query, given));
+}
+
+/** The same inside a transaction, for many at once. */
+export async function insertCase(query: Query, given: NewCase): Promise<string> {
+  const key = newKey();
+  await query(
+    `insert into faulty_case (key, course, student, language, title, intent, changed_last, instead, user_actions, first_line, receipt, symptom)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+    [
+      ...[key, given.course, given.student, given.language, given.title, asBytes(given.intent), asBytes(given.changedLast), asBytes(given.instead ?? "")],
+      ...[asBytes((given.userActions ?? []).join("\n")), given.firstLine ?? 1, given.receipt ?? null, given.symptom],
+    ],
+  );
+  const before = given.worked ? await insertVersion(query, key, given.worked, "worked before", null, { handedIn: true, worked: true }) : null;
+  const version = await insertVersion(query, key, given.files, "handed in", before, { handedIn: true });
+  await query("update faulty_case set current_version = $2 where key = $1", [key, version]);
+  const outputs = [...(given.errorOutput === undefined ? [] : [{ origin: "", text: given.errorOutput }]), ...(given.moreOutputs ?? [])];
+  for (const output of outputs) await insertOutput(query, version, output);
+  await query("insert into program_check (key, faulty_case, position, input, expected, kind, handed_in) values ($1, $2, 0, $3, $4, 'normal', true)", [
+    newKey(),
+    key,
+    asBytes(given.input),
+    given.expected === undefined ? null : asBytes(given.expected),
+  ]);
+  await refreshSearchText(query, key);
+  return key;
+}
+
+/** Characters of a case that can be searched; more than any program of a class has. */
+const searchable = 60_000;
+
+/** Makes the text that a case is searched by anew, from its programs, outputs, words and notes. */
+export async function refreshSearchText(query: Query, key: string): Promise<void> {
+  const parts = z
+    .array(z.object({ bytes: bytesColumn }))
+    .parse(
+      await query(
+        `select intent as bytes from faulty_case where key = $1 union all select instead from faulty_case where key = $1 union all select changed_last from faulty_case where key = $1
+         union all select note from faulty_case where key = $1 union all select convert_to(title, 'UTF8') from faulty_case where key = $1
+         union all select content from student_addition where faulty_case = $1
+         union all select o.content from tool_output o join version v on v.key = o.version where v.faulty_case = $1
+         union all select c.bytes from version v join version_file f on f.version = v.key join content c on c.hash = f.hash where v.faulty_case = $1`,
+        [key],
+      ),
+    )
+    .map((row) => decodeText(row.bytes).text);
+  // Through bytes, so that broken surrogates do not reach the text column.
+  const text = asBytes(parts.join("\n").toLowerCase().replaceAll("\0", "").slice(0, searchable)).toString("utf8");
+  await query("update faulty_case set search_text = $2 where key = $1", [key, text]);
 }
 
 /** Everything of a case, or null if there is none with this key (a deleted one is found; see deleted_at). */
 export async function findCase(database: Database, key: string): Promise<WholeCase | null> {
   const found = oneRow(caseRow, await database.query(`select ${caseColumns} from faulty_case where key = $1`, [key]));
   if (!found) return null;
-  const [versions, files, checks, layers, names] = await Promise.all([
-    database.query("select key, number, origin, parent, created_at from version where faulty_case = $1 order by number", [key]),
+  const [versions, files, checks, layers, names, outputs, additions] = await Promise.all([
+    database.query("select key, number, origin, parent, worked, handed_in, created_at from version where faulty_case = $1 order by number", [key]),
     database.query(
       "select f.version, f.name, f.hash, f.encoding, c.bytes from version_file f join version v on v.key = f.version join content c on c.hash = f.hash where v.faulty_case = $1 order by f.version, f.position",
       [key],
@@ -136,6 +205,11 @@ export async function findCase(database: Database, key: string): Promise<WholeCa
       "select s.label, c.name from faulty_case f left join student s on s.key = f.student left join course c on c.key = f.course where f.key = $1",
       [key],
     ),
+    database.query(
+      "select o.key, o.version, o.origin, o.content from tool_output o join version v on v.key = o.version where v.faulty_case = $1 order by v.number, o.position",
+      [key],
+    ),
+    database.query("select content, created_at from student_addition where faulty_case = $1 order by created_at", [key]),
   ]);
   const allFiles = z.array(fileRow).parse(files);
   const name = z.object({ label: z.string().nullable(), name: z.string().nullable() }).parse(names[0]);
@@ -154,52 +228,45 @@ export async function findCase(database: Database, key: string): Promise<WholeCa
       })),
     checks: z.array(checkRow).parse(checks),
     layers: z.array(layerRow).parse(layers),
+    outputs: z.array(outputRow).parse(outputs),
+    additions: z.array(additionRow).parse(additions),
   };
 }
 
-const listRow = z.object({
-  key: z.string(),
-  title: z.string(),
-  language: z.string(),
-  label: z.string().nullable(),
-  course_name: z.string().nullable(),
-  created_at: timeColumn,
-  judged_at: timeColumn.nullable(),
-  verified_at: timeColumn.nullable(),
-  class: faultClassSchema.nullable(),
-  layers: z.number(),
-});
-export type CaseListRow = z.infer<typeof listRow>;
+/** The version that the search for the fault starts from: that of the first layer, else the last one handed in that is not said to work. */
+export function startVersion(found: WholeCase): Version | undefined {
+  const first = found.layers[0]?.version_before;
+  return (
+    found.versions.find((version) => version.key === first) ?? found.versions.findLast((version) => version.handed_in && !version.worked) ?? found.versions[0]
+  );
+}
 
-/** Rows shown on one page of a list. */
-export const listLength = 25;
+/** The last version before the given one that is said to have worked, or undefined. */
+export function workedBefore(found: WholeCase, version: Version): Version | undefined {
+  return found.versions.findLast((each) => each.worked && each.number < version.number);
+}
 
-/** A page of the Tray (`judged` false) or the Casebook (null: all), newest first, with the number of all that fit. */
-export async function listCases(
-  database: Database,
-  wanted: { judged: boolean | null; class?: string; page: number },
-): Promise<{ rows: CaseListRow[]; total: number }> {
-  const conditions = ["f.deleted_at is null"];
-  const values: unknown[] = [];
-  if (wanted.judged === false) conditions.push("f.judged_at is null");
-  if (wanted.judged === true) conditions.push("f.judged_at is not null");
-  if (wanted.class) {
-    values.push(wanted.class);
-    conditions.push(`exists (select 1 from layer l where l.faulty_case = f.key and l.decided::json ->> 'class' = $${values.length})`);
-  }
-  const where = conditions.join(" and ");
-  const [count, rows] = await Promise.all([
-    database.query(`select count(*)::int as total from faulty_case f where ${where}`, values),
-    database.query(
-      `select f.key, f.title, f.language, s.label, c.name as course_name, f.created_at, f.judged_at, f.verified_at,
-         (select l.decided::json ->> 'class' from layer l where l.faulty_case = f.key order by l.position limit 1) as class,
-         (select count(*)::int from layer l where l.faulty_case = f.key) as layers
-       from faulty_case f left join student s on s.key = f.student left join course c on c.key = f.course
-       where ${where} order by f.created_at desc, f.key limit ${listLength} offset ${Math.max(0, wanted.page) * listLength}`,
-      values,
-    ),
-  ]);
-  return { rows: z.array(listRow).parse(rows), total: z.object({ total: z.number() }).parse(count[0]).total };
+/** Adds a version that was handed in again, with what a tool said of it. It becomes the current one as long as the case is not judged. */
+export async function addHandIn(database: Database, found: WholeCase, files: ProgramFiles, outputs: readonly ToolOutput[]): Promise<string> {
+  return database.transaction((query) => insertHandIn(query, found, files, outputs));
+}
+
+/** The same inside a transaction. */
+export async function insertHandIn(
+  query: Query,
+  found: Pick<WholeCase, "key" | "versions">,
+  files: ProgramFiles,
+  outputs: readonly ToolOutput[],
+): Promise<string> {
+  const before = found.versions.findLast((version) => version.handed_in);
+  const key = await insertVersion(query, found.key, files, "handed in again", before?.key ?? null, { handedIn: true });
+  for (const output of outputs) await insertOutput(query, key, output);
+  await query(
+    "update faulty_case set current_version = $2, revision = revision + 1 where key = $1 and judged_at is null and not exists (select 1 from layer where faulty_case = $1)",
+    [found.key, key],
+  );
+  await refreshSearchText(query, found.key);
+  return key;
 }
 
 /** Puts a case away; `restoreCase` takes that back. */
@@ -217,3 +284,19 @@ export async function takeRevision(query: Query, key: string, revision: number):
 }
 
 export type { Decision };
+
+/** Keeps a note of the teacher's. */
+export async function setNote(database: Database, key: string, note: string): Promise<void> {
+  await database.transaction(async (query) => {
+    await query("update faulty_case set note = $2 where key = $1", [key, asBytes(note)]);
+    await refreshSearchText(query, key);
+  });
+}
+
+/** Keeps what another tool said of the current version. */
+export async function addOutput(database: Database, found: WholeCase, output: ToolOutput): Promise<void> {
+  await database.transaction(async (query) => {
+    await insertOutput(query, found.current_version, output);
+    await refreshSearchText(query, found.key);
+  });
+}

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { Database } from "../database/database.ts";
+import type { Database, Query } from "../database/database.ts";
 import { newCode, newKey } from "../keys.ts";
 import { oneRow } from "./rows.ts";
 
@@ -34,15 +34,18 @@ export async function listStudents(database: Database, course: string): Promise<
 
 /** Adds the labels that are not in the course yet, each with a personal code. Returns how many were added. */
 export async function addStudents(database: Database, course: string, labels: readonly string[]): Promise<number> {
-  return database.transaction(async (query) => {
-    let added = 0;
-    for (const label of labels) {
-      const rows = await query(
-        "insert into student (key, course, label, personal_code, position) values ($1, $2, $3, $4, (select count(*) from student where course = $2)) on conflict (course, label) do nothing returning key",
-        [newKey(), course, label, newCode(6)],
-      );
-      added += rows.length;
-    }
-    return added;
-  });
+  return database.transaction((query) => addStudentsWith(query, course, labels));
+}
+
+/** The same inside a transaction. */
+export async function addStudentsWith(query: Query, course: string, labels: readonly string[]): Promise<number> {
+  let added = 0;
+  for (const label of labels) {
+    const rows = await query(
+      "insert into student (key, course, label, personal_code, position) values ($1, $2, $3, $4, (select count(*) from student where course = $2)) on conflict (course, label) do nothing returning key",
+      [newKey(), course, label, newCode(6)],
+    );
+    added += rows.length;
+  }
+  return added;
 }

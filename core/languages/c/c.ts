@@ -84,6 +84,7 @@ export const c: Language = {
   mainIsFunction: true,
   unseenWords: new Set(["scanf", "getchar", "fgets"]),
   quietFunctions,
+  needsFile: (program, stem) => new RegExp(`^[ \\t]*#[ \\t]*include[ \\t]*"(?:[^"]*/)?${stem}\\.[hc]"`, "m").test(program),
   loopExits: braceLoopExits,
   ownWords: new Set([...keywords, ...cWords]),
   signs: [

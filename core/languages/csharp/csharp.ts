@@ -77,6 +77,7 @@ export const csharp: Language = {
   mainIsFunction: true,
   unseenWords: new Set(["ReadLine", "ReadKey", "Read", "Random", "foreach", "yield"]),
   quietFunctions,
+  needsFile: (program, stem) => new RegExp(`\\b(?:new|:)[ \\t]+${stem}\\b|\\b${stem}[ \\t]*\\.|\\b${stem}[ \\t]+\\w+[ \\t]*[=;]`).test(program),
   loopExits: [...braceLoopExits, "Exit"],
   ownWords: new Set([...keywords, ...csharpWords]),
   signs: [

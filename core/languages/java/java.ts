@@ -74,6 +74,8 @@ export const java: Language = {
   mainIsFunction: true,
   unseenWords: new Set(["next", "nextInt", "nextLine", "nextDouble", "hasNext", "Random"]),
   quietFunctions,
+  needsFile: (program, stem) =>
+    new RegExp(`\\b(?:new|extends|implements)[ \\t]+${stem}\\b|\\b${stem}[ \\t]*\\.|\\b${stem}[ \\t]+\\w+[ \\t]*[=;]`).test(program),
   loopExits: [...braceLoopExits, "System"],
   ownWords: new Set([...keywords, ...javaWords]),
   signs: [

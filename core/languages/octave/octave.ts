@@ -128,6 +128,7 @@ export const octave: Language = {
   definesFunction: (line) => line[0]?.text === "function",
   unseenWords: new Set(["input", "rand", "randi", "fgetl", "toc", "clock"]),
   quietFunctions,
+  needsFile: (program, stem) => new RegExp(`(?:^|[^\\w.])${stem}[ \\t]*(?:\\(|;|$)`, "m").test(program),
   loopExits: ["break", "return", "error", "exit", "quit"],
   ownWords: new Set([...octaveKeywords, ...octaveWords]),
   signs: [

@@ -124,6 +124,7 @@ export const pascal: Language = {
   definesFunction: (line) => is(line[0], "function", "procedure"),
   unseenWords: new Set(["read", "readln", "random", "Random"]),
   quietFunctions,
+  needsFile: (program, stem) => new RegExp(`\\buses\\b[^;]{0,500}\\b${stem}\\b`, "i").test(program),
   loopExits: ["break", "Break", "exit", "Exit", "halt", "Halt", "goto", "raise"],
   ownWords: new Set([...keywords, ...pascalWords]),
   signs: [

@@ -103,6 +103,7 @@ export const python: Language = {
   definesFunction: (line) => line[0]?.text === "def" || line[0]?.text === "class",
   unseenWords: new Set(["for", "yield", "with", "import", "lambda"]),
   quietFunctions: new Set("print len abs min max sum round int float str bool range append".split(" ")),
+  needsFile: (program, stem) => new RegExp(`^[ \\t]*(?:from[ \\t]+${stem}[ \\t]|import[ \\t].*\\b${stem}\\b)`, "m").test(program),
   loopExits: ["break", "return", "raise", "exit", "quit", "_exit"],
   ownWords: new Set([...keywords, ...pythonWords]),
   signs: [

@@ -1,0 +1,80 @@
+import { useFetcher } from "react-router";
+import type { CaseReply } from "../routes/case.tsx";
+import type { CaseView } from "./caseView.ts";
+
+/** What the student wrote and pasted, as it was handed in, and a note of the teacher's. */
+export function HandedIn({ view }: { view: CaseView }) {
+  const fetcher = useFetcher<CaseReply>();
+  const said = [
+    ["What it is for", view.intent],
+    ["What it did instead", view.instead],
+    ["Changed last", view.changedLast],
+  ].filter(([, text]) => text);
+  return (
+    <section className="leaf grid gap-2 p-3" aria-label="As handed in">
+      {said.map(([title, text]) => (
+        <p key={title}>
+          <strong>{title}:</strong> {text}
+        </p>
+      ))}
+      {view.userActions.length > 0 && (
+        <div>
+          <strong>What the user did:</strong>
+          <ol className="ml-6 list-decimal">
+            {view.userActions.map((step, index) => (
+              <li key={`${index}${step}`}>{step}</li>
+            ))}
+          </ol>
+        </div>
+      )}
+      {view.additions.map((addition, index) => (
+        <p key={`${index}${addition}`}>
+          <strong>Added by the student:</strong> {addition}
+        </p>
+      ))}
+      {view.outputs.map((output) => (
+        <details key={output.key}>
+          <summary className="cursor-pointer font-semibold text-steel-deep">
+            Error output{output.origin ? ` from ${output.origin}` : ""}, version {output.version}, as pasted
+          </summary>
+          <pre className="overflow-x-auto text-sm whitespace-pre-wrap">{output.text}</pre>
+          {output.cut > 0 && <p className="note-small">{output.cut} more characters are kept and not shown.</p>}
+        </details>
+      ))}
+      <details>
+        <summary className="cursor-pointer font-semibold text-steel-deep">Add an output of another tool</summary>
+        <fetcher.Form method="post" className="mt-1 grid gap-2">
+          <input type="hidden" name="intent" value="add output" />
+          <label>
+            Which tool said it
+            <input name="origin" className="field" placeholder="another compiler, an editor’s list …" />
+          </label>
+          <label>
+            What it said
+            <textarea name="text" className="field field-code overflow-auto" rows={3} wrap="off" spellCheck={false} required />
+          </label>
+          <div>
+            <button className="press" type="submit">
+              Keep it beside the others
+            </button>
+          </div>
+        </fetcher.Form>
+      </details>
+      <fetcher.Form method="post" className="grid gap-1">
+        <input type="hidden" name="intent" value="note" />
+        <label>
+          Your note
+          <textarea
+            key={view.note}
+            name="note"
+            className="field"
+            rows={1}
+            defaultValue={view.note}
+            onBlur={(event) => event.target.value !== view.note && event.target.form?.requestSubmit()}
+          />
+        </label>
+      </fetcher.Form>
+      {fetcher.data?.message && <p role="status">{fetcher.data.message}</p>}
+    </section>
+  );
+}

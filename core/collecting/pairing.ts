@@ -1,0 +1,81 @@
+import type { Language } from "../languages/language.ts";
+import { baseName } from "../languages/messageReader.ts";
+import { lineTexts } from "../source/lines.ts";
+
+/** A program of a set, as pairing looks at it. */
+export type PairCandidate = { id: string; files: ReadonlyArray<{ path: string; text: string }>; language: Language | null; student: string };
+
+/** How well an output fits a program: points and the reasons in words. */
+export type PairFit = { id: string; points: number; reasons: string[] };
+
+const outputWords = /[-_. ]*(?:error|errors|output|out|err|log|message|messages|fehler|ausgabe|console|terminal|msg)s?[-_. ]*\d*$/i;
+
+/** A file's name without its endings and without words such as "error" behind it. */
+export function plainStem(path: string): string {
+  return baseName(path)
+    .replace(/\.[^.]*$/, "")
+    .replace(/\.(?:py|java|c|cs|pas|m|vb|pde)$/i, "")
+    .replace(outputWords, "")
+    .toLowerCase();
+}
+
+function folderOf(path: string): string {
+  return path.slice(0, path.lastIndexOf("/") + 1);
+}
+
+/** How well the output at `path` fits a program, by names, folders and what the message itself mentions. */
+export function fitOf(path: string, text: string, student: string, candidate: PairCandidate, aloneInFolder: boolean): PairFit {
+  const reasons: string[] = [];
+  let points = 0;
+  const add = (more: number, words: string) => {
+    points += more;
+    reasons.push(words);
+  };
+  const folder = folderOf(path);
+  const stem = plainStem(path);
+  if (stem !== "" && candidate.files.some((file) => plainStem(file.path) === stem)) add(5, "same file name");
+  if (candidate.files.some((file) => folderOf(file.path) === folder)) {
+    if (aloneInFolder) add(4, "the only program of its folder");
+    else if (folder !== "") add(1, "same folder");
+  }
+  if (student !== "" && student === candidate.student) add(3, "same student");
+  const program = Object.fromEntries(candidate.files.map((file) => [baseName(file.path), file.text]));
+  const messages = candidate.language?.readMessages(text, program) ?? [];
+  if (messages.length > 0) add(2, `reads as ${candidate.language?.name}`);
+  const named = messages.find((message) => message.file !== undefined && message.file in program);
+  if (named?.file) add(4, `names ${named.file}`);
+  let echoed = 0;
+  let beyond = false;
+  for (const message of messages.slice(0, 20)) {
+    const source = lineTexts(program[message.file ?? ""] ?? Object.values(program)[0] ?? "");
+    if (message.line !== undefined && message.line > source.length) beyond = true;
+    if (
+      message.excerpt !== undefined &&
+      message.line !== undefined &&
+      source[message.line - 1]?.trim() === message.excerpt.trim() &&
+      message.excerpt.trim() !== ""
+    )
+      echoed += 1;
+  }
+  if (echoed > 0) add(Math.min(6, echoed * 3), "quotes its lines");
+  if (beyond) add(-4, "names a line past its end");
+  return { id: candidate.id, points, reasons };
+}
+
+/** Points from which on an output belongs to a program, if no other has as many. */
+const enough = 4;
+
+/** The program that an output belongs to, or null where none fits well or two fit alike; `fits` are all that speak for it, the best first. */
+export function choosePair(
+  output: { path: string; text: string; student: string },
+  candidates: readonly PairCandidate[],
+): { best: PairFit | null; fits: PairFit[] } {
+  const folder = folderOf(output.path);
+  const inFolder = candidates.filter((candidate) => candidate.files.some((file) => folderOf(file.path) === folder));
+  const fits = candidates
+    .map((candidate) => fitOf(output.path, output.text, output.student, candidate, inFolder.length === 1 && inFolder[0]?.id === candidate.id))
+    .filter((fit) => fit.points > 0)
+    .sort((one, other) => other.points - one.points);
+  const [first, second] = fits;
+  return { best: first && first.points >= enough && first.points > (second?.points ?? 0) ? first : null, fits: fits.slice(0, 5) };
+}
