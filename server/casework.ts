@@ -8,7 +8,7 @@ import type { FaultClass } from "../core/verdict/verdict.ts";
 import { readLimits } from "./limits.ts";
 import { NotTaken } from "./sandbox/desk.ts";
 import type { Services } from "./services.ts";
-import type { ProgramCheck, Version, WholeCase } from "./stores/cases.ts";
+import { type ProgramCheck, type Version, type WholeCase, workedBefore } from "./stores/cases.ts";
 import { findCourse } from "./stores/courses.ts";
 import { findRun, saveRun } from "./stores/runs.ts";
 
@@ -92,6 +92,8 @@ async function judgeCheck(
     expected: check.expected ?? undefined,
     ignorePrompts: check.ignore_prompts,
     pastedText: pasted?.content,
+    firstLine: found.first_line,
+    working: workedBefore(found, version)?.files[0]?.text,
     symptom: check.handed_in ? (found.symptom ?? undefined) : undefined,
     endlessClass,
     outcome: outcome ?? undefined,

@@ -1,4 +1,4 @@
-import { randomInt } from "node:crypto";
+import { randomInt, timingSafeEqual } from "node:crypto";
 
 const letters = "abcdefghjkmnpqrstuvwxyz23456789";
 
@@ -12,4 +12,17 @@ export function newCode(length = 8): string {
   return newKey(length)
     .toUpperCase()
     .replace(/(.{4})(?=.)/g, "$1-");
+}
+
+/** True if two typed codes are the same; signs between and letter case do not count. Takes the same time whether they are or not. */
+export function sameCode(one: string, other: string): boolean {
+  const clean = (text: string) =>
+    Buffer.from(
+      text
+        .toUpperCase()
+        .replace(/[^A-Z0-9]/g, "")
+        .padEnd(16)
+        .slice(0, 16),
+    );
+  return timingSafeEqual(clean(one), clean(other));
 }

@@ -1,8 +1,8 @@
-import { timingSafeEqual } from "node:crypto";
 import { totalMarks } from "../core/exercises/exercise.ts";
 import { kindOfTask } from "../core/exercises/taskKinds.ts";
 import { lineTexts } from "../core/source/lines.ts";
 import { createAttempts } from "./attempts.ts";
+import { sameCode } from "./keys.ts";
 import type { Services } from "./services.ts";
 import { listStudents } from "./stores/courses.ts";
 import { type Edition, findEdition, findLastEdition, findSheetByCode, type Sheet } from "./stores/sheets.ts";
@@ -12,18 +12,6 @@ import { beginSitting, findSitting, listAnswers, listMarks, type Sitting } from 
 export const sittingCookie = "bent-nail-sitting";
 
 const codeTries = createAttempts(10, 10 * 60_000);
-
-function sameCode(one: string, other: string): boolean {
-  const clean = (text: string) =>
-    Buffer.from(
-      text
-        .toUpperCase()
-        .replace(/[^A-Z0-9]/g, "")
-        .padEnd(16)
-        .slice(0, 16),
-    );
-  return timingSafeEqual(clean(one), clean(other));
-}
 
 /** Reads a cookie of a request. */
 export function readCookie(request: Request, name: string): string | null {

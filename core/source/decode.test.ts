@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { decodeText } from "./decode.ts";
+import { decodeText, encodeText } from "./decode.ts";
 
 const utf16 = (text: string, bigEndian: boolean) =>
   Uint8Array.from([...text].flatMap((character) => (bigEndian ? [0, character.charCodeAt(0)] : [character.charCodeAt(0), 0])));
@@ -25,4 +25,9 @@ test("any text comes back from its UTF-8 bytes", () => {
       expect(decodeText(new TextEncoder().encode(text)).text).toBe(text);
     }),
   );
+});
+
+test("a text written in an encoding is read back from it", () => {
+  for (const encoding of ["utf-8", "utf-8 with mark", "utf-16le", "utf-16be", "latin-1"] as const)
+    expect(decodeText(encodeText("fähre = 6\n", encoding))).toMatchObject({ text: "fähre = 6\n", encoding });
 });

@@ -32,6 +32,22 @@ export function decodeText(bytes: Uint8Array): Decoded {
   }
 }
 
+/** The bytes of a text in an encoding that `decodeText` named, with its mark where that encoding has one. */
+export function encodeText(text: string, encoding: Decoded["encoding"]): Uint8Array {
+  if (encoding === "utf-8") return new TextEncoder().encode(text);
+  if (encoding === "utf-8 with mark") return Uint8Array.from([0xef, 0xbb, 0xbf, ...new TextEncoder().encode(text)]);
+  if (encoding === "latin-1" && [...text].every((character) => (character.codePointAt(0) ?? 0) < 256))
+    return Uint8Array.from(text, (character) => character.charCodeAt(0));
+  if (encoding === "latin-1") return new TextEncoder().encode(text);
+  const big = encoding === "utf-16be";
+  const bytes = big ? [0xfe, 0xff] : [0xff, 0xfe];
+  for (let at = 0; at < text.length; at++) {
+    const unit = text.charCodeAt(at);
+    bytes.push(...(big ? [unit >> 8, unit & 255] : [unit & 255, unit >> 8]));
+  }
+  return Uint8Array.from(bytes);
+}
+
 function decodeUtf16BigEndian(bytes: Uint8Array): string {
   const swapped = new Uint8Array(bytes.length - (bytes.length % 2));
   for (let at = 0; at + 1 < bytes.length; at += 2) {

@@ -1,7 +1,7 @@
 import type { Language } from "../languages/language.ts";
 import { wrongLanguageWords } from "../languages/recognise.ts";
 import { findLeads, type Lead } from "../leads/leads.ts";
-import type { Outcome } from "../outcome/outcome.ts";
+import type { Diagnostic, Outcome } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
 import { lastState } from "../trace/lastState.ts";
 import { withRecordedLines } from "../trace/sameRun.ts";
@@ -22,6 +22,10 @@ export type JudgeInput = {
   endlessClass?: "logic" | "runtime";
   outcome?: Outcome;
   trace?: Trace;
+  /** The number that the pasted output gives to the first line of the main file; fragments may start above 1. */
+  firstLine?: number;
+  /** Main file of the last version that worked. */
+  working?: string;
 };
 
 export type Judgement = Verdict & { leads: Lead[] };
@@ -31,6 +35,18 @@ export function wantsTrace(verdict: Verdict, outcome: Outcome): boolean {
   return outcome.stoppedBy === "time" || outcome.stoppedBy === "output" || verdict.class === "logic";
 }
 
+/** Messages about a fragment with the lines that its text here has; lines before it do not belong to it. */
+export function ownLines(diagnostics: readonly Diagnostic[], firstLine: number): Diagnostic[] {
+  if (firstLine <= 1) return [...diagnostics];
+  const own = (line: number | undefined) => (line === undefined || line < firstLine ? undefined : line - firstLine + 1);
+  return diagnostics.map(({ line, endLine, ...rest }) => ({
+    ...rest,
+    ...(own(line) ? { line: own(line) } : {}),
+    ...(own(endLine) ? { endLine: own(endLine) } : {}),
+    ...(rest.frames ? { frames: rest.frames.map((frame) => ({ ...frame, line: frame.own ? own(frame.line) : frame.line })) } : {}),
+  }));
+}
+
 /** Draws verdict and leads from all that is known. Pure: runs are made by the caller. */
 export function judge(input: JudgeInput): Judgement {
   const { language, trace } = input;
@@ -38,12 +54,14 @@ export function judge(input: JudgeInput): Judgement {
   const program = input.files[input.mainName] ?? "";
   const stoppedByLimit = outcome !== undefined && ["time", "steps", "output"].includes(outcome.stoppedBy);
   const endless = stoppedByLimit && trace ? findEndlessLoop(language, program, trace) : null;
+  const pasted = input.pastedText === undefined ? undefined : ownLines(language.readMessages(input.pastedText, input.files), input.firstLine ?? 1);
+  const warned = [...(outcome?.diagnostics ?? []), ...(outcome ? [] : (pasted ?? []))].filter((each) => each.severity === "warning");
   const verdict = suggestVerdict({
     language,
     outcome,
     expected: input.expected,
     ignorePrompts: input.ignorePrompts,
-    pasted: input.pastedText === undefined ? undefined : language.readMessages(input.pastedText, input.files),
+    pasted,
     pastedText: input.pastedText,
     symptom: input.symptom,
     endless,
@@ -53,5 +71,5 @@ export function judge(input: JudgeInput): Judgement {
   });
   const doubt = wrongLanguageWords(language, program);
   if (doubt && verdict.gates[0]?.passes !== true) verdict.reasons.unshift(doubt);
-  return { ...verdict, leads: findLeads({ language, program, verdict, outcome, trace }) };
+  return { ...verdict, leads: findLeads({ language, program, verdict, outcome, trace, working: input.working, warned }) };
 }

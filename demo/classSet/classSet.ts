@@ -26,7 +26,14 @@ export async function classSet(toolchains: Toolchains): Promise<Entry[]> {
     const text = right.text.replace(from, to);
     const said = handsIn === "nothing" ? "" : await seen(toolchains, language, right.name, text);
     const mark = findLanguage(language)?.lineComment ?? "#";
-    const atEnd = handsIn === "end" && said !== "" ? `\n${said.trimEnd().split("\n").map((line) => `${mark} ${line}`.trimEnd()).join("\n")}\n` : "";
+    const atEnd =
+      handsIn === "end" && said !== ""
+        ? `\n${said
+            .trimEnd()
+            .split("\n")
+            .map((line) => `${mark} ${line}`.trimEnd())
+            .join("\n")}\n`
+        : "";
     add(`${student}/${right.name}`, text + atEnd);
     if (handsIn === "file" && said !== "") add(`${student}/${right.name.replace(/\.\w+$/, "")}_error.txt`, said);
   }

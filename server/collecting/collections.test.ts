@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import yazl from "yazl";
-import { classSet } from "../../demo/classSet/classSet.ts";
 import type { Entry } from "../../core/collecting/entries.ts";
+import { classSet } from "../../demo/classSet/classSet.ts";
 import { listCases } from "../stores/caseLists.ts";
 import { findCase } from "../stores/cases.ts";
 import { addCourse, addStudents, listStudents } from "../stores/courses.ts";
@@ -46,7 +46,9 @@ async function opened(key: string, entries: readonly Entry[]) {
   return { collection, ...(await arrangeCollection(services.database, collection)) };
 }
 
-test("a class of 24 in four languages: programs, students, outputs, a second try, the same program twice, what is not taken", { timeout: 120_000 }, async () => {
+test("a class of 24 in four languages: programs, students, outputs, a second try, the same program twice, what is not taken", {
+  timeout: 120_000,
+}, async () => {
   const key = await course();
   const { collection, arrangement } = await opened(key, [{ path: "deck-loads.zip", bytes: await zipOf(set) }]);
   expect(arrangement.rule).toBe("outer folder");
@@ -66,7 +68,8 @@ test("a class of 24 in four languages: programs, students, outputs, a second try
   expect(cases).toHaveLength(24);
   expect(await keepCollection(services.database, collection)).toBeNull();
   startJudging(services, collection.key, cases ?? []);
-  for (let look = 0; look < 200 && (await judgingProgress(services, collection.key))?.state === "running"; look++) await new Promise((resolve) => setTimeout(resolve, 200));
+  for (let look = 0; look < 200 && (await judgingProgress(services, collection.key))?.state === "running"; look++)
+    await new Promise((resolve) => setTimeout(resolve, 200));
   expect(await judgingProgress(services, collection.key)).toEqual({ total: 24, done: 24, state: "done" });
   const second = await findCase(services.database, cases?.find((_, index) => index === 1) ?? "");
   expect(second?.versions.map((version) => version.origin)).toEqual(["handed in", "handed in again"]);
@@ -110,7 +113,10 @@ test("a message pasted plainly behind the program is taken off for the run; what
   const key = await course(["Tern"]);
   const program = "loads = [4, 9]\nprint(loads[2])\n";
   const message = 'Traceback (most recent call last):\n  File "deck.py", line 2, in <module>\n    print(loads[2])\nIndexError: list index out of range\n';
-  const { collection } = await opened(key, [{ path: "Tern/deck.py", bytes: Buffer.from(`${program}\n${message}`) }, { path: "Tern/other.py", bytes: Buffer.from("print(1)\n") }]);
+  const { collection } = await opened(key, [
+    { path: "Tern/deck.py", bytes: Buffer.from(`${program}\n${message}`) },
+    { path: "Tern/other.py", bytes: Buffer.from("print(1)\n") },
+  ]);
   const cases = (await keepCollection(services.database, collection)) ?? [];
   const found = await findCase(services.database, cases[0] ?? "");
   expect(found?.versions.map((version) => [version.origin, version.files[0]?.text.length])).toEqual([
@@ -123,7 +129,11 @@ test("a message pasted plainly behind the program is taken off for the run; what
 const hostile: Array<[string, () => Promise<Entry[]>, RegExp]> = [
   ["a text that is called a zip", async () => [{ path: "x.zip", bytes: Buffer.from("no zip at all") }], /cannot be read as a zip/],
   ["a zip that is cut off", async () => [{ path: "x.zip", bytes: (await zipOf(set)).subarray(0, 2000) }], /cannot be read as a zip/],
-  ["10 001 files", async () => [{ path: "x.zip", bytes: await zipOf(Array.from({ length: 10_001 }, (_, index) => ({ path: `${index}.py`, bytes: Buffer.from("x") }))) }], /10001 files/],
+  [
+    "10 001 files",
+    async () => [{ path: "x.zip", bytes: await zipOf(Array.from({ length: 10_001 }, (_, index) => ({ path: `${index}.py`, bytes: Buffer.from("x") }))) }],
+    /10001 files/,
+  ],
   ["3 001 programs", async () => Array.from({ length: 3001 }, (_, index) => ({ path: `${index}.py`, bytes: Buffer.from("x\n") })), /more than 3000/],
   ["nothing", async () => [], /nothing in it/],
   ["only a picture", async () => [{ path: "a.png", bytes: Uint8Array.from([0x89, 0x50, 0, 0]) }], /could be taken/],

@@ -9,12 +9,14 @@ function pathOf(url: string): string {
   return new URL(url, "http://local").pathname;
 }
 
-/** What everybody may reach: students' addresses, and the files and route list that every page needs. They hold nothing of a teacher's. */
+/** What everybody may reach: students' addresses, the call that hands a program in, and the files and route list that every page needs. They hold nothing of a teacher's. */
 export function isOpenPath(path: string): boolean {
   return (
     path === "/s" ||
     path === "/s.data" ||
     path.startsWith("/s/") ||
+    path.startsWith("/api/hand-in/") ||
+    path === "/api/openapi.json" ||
     path.startsWith("/assets/") ||
     path === "/nail.svg" ||
     path === "/__manifest" ||

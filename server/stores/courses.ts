@@ -3,17 +3,28 @@ import type { Database, Query } from "../database/database.ts";
 import { newCode, newKey } from "../keys.ts";
 import { oneRow } from "./rows.ts";
 
-const courseRow = z.object({ key: z.string(), name: z.string(), language: z.string(), endless_class: z.enum(["logic", "runtime"]) });
+const courseRow = z.object({
+  key: z.string(),
+  name: z.string(),
+  language: z.string(),
+  endless_class: z.enum(["logic", "runtime"]),
+  hand_in_code: z.string().nullable(),
+  hand_in_open: z.boolean(),
+  task: z.string(),
+  wording: z.string(),
+  depth: z.enum(["short", "full"]),
+});
+const courseColumns = "key, name, language, endless_class, hand_in_code, hand_in_open, task, wording, depth";
 const studentRow = z.object({ key: z.string(), course: z.string(), label: z.string(), personal_code: z.string() });
 export type Course = z.infer<typeof courseRow>;
 export type Student = z.infer<typeof studentRow>;
 
 export async function listCourses(database: Database): Promise<Course[]> {
-  return z.array(courseRow).parse(await database.query("select key, name, language, endless_class from course order by name"));
+  return z.array(courseRow).parse(await database.query(`select ${courseColumns} from course order by name`));
 }
 
 export async function findCourse(database: Database, key: string): Promise<Course | null> {
-  return oneRow(courseRow, await database.query("select key, name, language, endless_class from course where key = $1", [key]));
+  return oneRow(courseRow, await database.query(`select ${courseColumns} from course where key = $1`, [key]));
 }
 
 export async function addCourse(database: Database, name: string, language: string): Promise<string> {
@@ -22,8 +33,33 @@ export async function addCourse(database: Database, name: string, language: stri
   return key;
 }
 
-export async function setCoursePolicy(database: Database, key: string, endlessClass: "logic" | "runtime"): Promise<void> {
-  await database.query("update course set endless_class = $2 where key = $1", [key, endlessClass]);
+/** The course whose hand-in address has this code, or null. */
+export async function findCourseByHandIn(database: Database, code: string): Promise<Course | null> {
+  return oneRow(courseRow, await database.query(`select ${courseColumns} from course where hand_in_code = $1`, [code.toUpperCase()]));
+}
+
+/** How a course speaks and decides: what a loop without end counts as, the names of the classes, how much is explained. */
+export async function setCoursePolicy(
+  database: Database,
+  key: string,
+  policy: { endlessClass: "logic" | "runtime"; wording: string; depth: "short" | "full" },
+): Promise<void> {
+  await database.query("update course set endless_class = $2, wording = $3, depth = $4 where key = $1", [
+    key,
+    policy.endlessClass,
+    policy.wording,
+    policy.depth,
+  ]);
+}
+
+/** Opens or closes the hand-in page of a course, with the task that students are asked about. The address stays the same. */
+export async function setHandIn(database: Database, key: string, given: { open: boolean; task: string }): Promise<void> {
+  await database.query("update course set hand_in_open = $2, task = $3, hand_in_code = coalesce(hand_in_code, $4) where key = $1", [
+    key,
+    given.open,
+    given.task,
+    newCode(8),
+  ]);
 }
 
 export async function listStudents(database: Database, course: string): Promise<Student[]> {

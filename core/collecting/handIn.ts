@@ -1,0 +1,33 @@
+import { z } from "zod";
+import { largestProgram } from "../cases/case.ts";
+import { decodeText } from "../source/decode.ts";
+
+const words = z.string().max(20_000).default("");
+
+/** What a student hands in, beside the program's bytes. The first three answer the questions that come before any code. */
+export const handInSchema = z.object({
+  student: z.string().max(200).default(""),
+  code: z.string().max(40).default(""),
+  intent: words,
+  instead: words,
+  changedLast: words,
+  /** True if the student has read the task again and still cannot say what it was meant to do. */
+  cannotSay: z.boolean().default(false),
+  fileName: z.string().max(200).default(""),
+  output: z.string().max(2_000_000).default(""),
+  input: z.string().max(200_000).default(""),
+  userActions: words,
+});
+export type HandIn = z.infer<typeof handInSchema>;
+
+/** What keeps a hand-in from being taken, as words for the student by field; empty if nothing does. From a terminal the questions are not asked. */
+export function problemsOfHandIn(given: HandIn, program: Uint8Array, questions: boolean): Partial<Record<"intent" | "instead" | "program", string>> {
+  const problems: ReturnType<typeof problemsOfHandIn> = {};
+  if (questions && given.intent.trim() === "" && !given.cannotSay)
+    problems.intent = "Say in your own words what it was meant to do. If you are not sure, read the task once more; that often helps.";
+  if (questions && given.instead.trim() === "") problems.instead = "Say what it did instead: stopped, printed something else, never ended …";
+  if (program.length === 0) problems.program = "The program is missing: choose its file or paste it.";
+  else if (program.length > largestProgram) problems.program = "The program is larger than 2 MB.";
+  else if (decodeText(program).binary) problems.program = "This is no program text. Choose the file that you wrote, not one that was made from it.";
+  return problems;
+}

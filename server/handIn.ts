@@ -1,0 +1,135 @@
+import { z } from "zod";
+import { withoutTry } from "../core/collecting/arrange.ts";
+import { type HandIn, problemsOfHandIn } from "../core/collecting/handIn.ts";
+import { findLanguage, languages } from "../core/languages/languages.ts";
+import { languageOfProgram } from "../core/languages/recognise.ts";
+import { decodeText } from "../core/source/decode.ts";
+import { createAttempts } from "./attempts.ts";
+import { newCode, newKey, sameCode } from "./keys.ts";
+import type { Services } from "./services.ts";
+import { addHandIn, addOutput, collectCase, findCase, refreshSearchText, type WholeCase } from "./stores/cases.ts";
+import { type Course, listStudents } from "./stores/courses.ts";
+import { asBytes } from "./stores/rows.ts";
+
+/** Tries with a wrong code, and hand-ins, that one address and label have in ten minutes. */
+const codeTries = createAttempts(10, 10 * 60_000);
+const handIns = createAttempts(30, 10 * 60_000);
+
+/** A hand-in that was taken, with its number, or what is still missing, by field; "" where it is about the whole. */
+export type HandInResult = { ok: true; receipt: string; again: boolean } | { ok: false; problems: Record<string, string> };
+
+/** The language of a hand-in: by its file's name and text, else the course's. */
+function languageOf(course: Course, fileName: string, text: string) {
+  return (fileName === "" ? undefined : languageOfProgram(fileName, text)) ?? findLanguage(course.language) ?? languages[0];
+}
+
+/**
+ * Takes a program that a student hands in. `questions`: whether the three questions were asked (on the page) or not (from a terminal). A
+ * program that the student handed in before, and that is not judged yet, becomes its next version under the same number.
+ */
+export async function handIn(
+  services: Services,
+  course: Course,
+  given: HandIn,
+  program: Uint8Array,
+  from: { address: string; questions: boolean },
+): Promise<HandInResult> {
+  const refuse = (message: string): HandInResult => ({ ok: false, problems: { "": message } });
+  if (!course.hand_in_open) return refuse("This course takes no programs at the moment. Ask your teacher.");
+  const who = `${from.address} ${given.student}`;
+  const students = await listStudents(services.database, course.key);
+  const student = students.find((each) => each.label === given.student.trim());
+  if (students.length > 0) {
+    if (!codeTries.allowed(who)) return refuse("Too many tries. Wait ten minutes, or ask your teacher.");
+    if (!student || !sameCode(student.personal_code, given.code)) return refuse("Label and personal code do not belong together. Look at your slip again.");
+    codeTries.forget(who);
+  }
+  const problems = problemsOfHandIn(given, program, from.questions);
+  if (Object.keys(problems).length > 0) return { ok: false, problems };
+  if (!handIns.allowed(who)) return refuse("That is a lot in a short time. Wait a few minutes.");
+
+  const language = languageOf(course, given.fileName, decodeText(program).text);
+  if (!language) throw new Error("no languages");
+  const name = given.fileName.replace(/[\\/\0]/g, "_").trim() || language.mainName;
+  const files = [{ name, bytes: program }];
+  const outputs = given.output.trim() === "" ? [] : [{ origin: "", text: given.output }];
+  const earlier = student ? await earlierHandIn(services, course.key, student.key, language.id, name) : null;
+  if (earlier?.receipt) {
+    await addHandIn(services.database, earlier, files, outputs);
+    return { ok: true, receipt: earlier.receipt, again: true };
+  }
+  const receipt = newCode(8);
+  await collectCase(services.database, {
+    language: language.id,
+    course: course.key,
+    student: student?.key ?? null,
+    title: titleOf(given.intent, name),
+    intent: given.cannotSay && given.intent.trim() === "" ? "(could not say, after reading the task again)" : given.intent,
+    instead: given.instead,
+    changedLast: given.changedLast,
+    files,
+    moreOutputs: outputs,
+    input: given.input,
+    symptom: null,
+    userActions: given.userActions.split("\n").filter((step) => step.trim() !== ""),
+    receipt,
+  });
+  return { ok: true, receipt, again: false };
+}
+
+function titleOf(intent: string, name: string): string {
+  const first = intent.trim().split("\n")[0] || name;
+  return first.length > 90 ? `${first.slice(0, 89)}…` : first;
+}
+
+/** An unjudged case that the same student handed in under the same name (tries numbered or not), or null. */
+async function earlierHandIn(services: Services, course: string, student: string, language: string, name: string): Promise<WholeCase | null> {
+  const rows = z.array(z.object({ key: z.string(), name: z.string() })).parse(
+    await services.database.query(
+      `select f.key, vf.name from faulty_case f join version v on v.key = f.current_version join version_file vf on vf.version = v.key and vf.position = 0
+         where f.course = $1 and f.student = $2 and f.language = $3 and f.receipt is not null and f.judged_at is null and f.deleted_at is null order by f.created_at desc limit 50`,
+      [course, student, language],
+    ),
+  );
+  const same = rows.find((row) => withoutTry(row.name).stem === withoutTry(name).stem);
+  return same ? findCase(services.database, same.key) : null;
+}
+
+/** What a student may see of a hand-in: what was handed in, nothing that was found out about it. */
+export async function receiptView(services: Services, receipt: string) {
+  const row = (await services.database.query("select key from faulty_case where receipt = $1 and deleted_at is null", [receipt.toUpperCase()]))[0];
+  const found = row ? await findCase(services.database, z.object({ key: z.string() }).parse(row).key) : null;
+  if (!found?.receipt) return null;
+  const handed = found.versions.filter((version) => version.handed_in && !version.worked);
+  return {
+    key: found.key,
+    view: {
+      receipt: found.receipt,
+      intent: found.intent,
+      instead: found.instead,
+      changedLast: found.changed_last,
+      versions: handed.map((version) => ({
+        number: handed.indexOf(version) + 1,
+        name: version.files[0]?.name ?? "",
+        text: version.files[0]?.text ?? "",
+        outputs: found.outputs.filter((output) => output.version === version.key).map((output) => output.content),
+      })),
+      additions: found.additions.map((addition) => addition.content),
+    },
+  };
+}
+
+/** Adds a student's words or another output to a hand-in. Words for the student if nothing was added. */
+export async function addToHandIn(services: Services, key: string, given: { words: string; output: string }): Promise<string | null> {
+  const found = await findCase(services.database, key);
+  if (!found) return "This number is not known.";
+  if (given.words.trim() === "" && given.output.trim() === "") return "There is nothing in it yet.";
+  if (found.additions.length >= 40 || !handIns.allowed(`receipt ${key}`)) return "That is a lot already. Ask your teacher.";
+  if (given.words.trim() !== "")
+    await services.database.transaction(async (query) => {
+      await query("insert into student_addition (key, faulty_case, content) values ($1, $2, $3)", [newKey(), key, asBytes(given.words.slice(0, 20_000))]);
+      await refreshSearchText(query, key);
+    });
+  if (given.output.trim() !== "") await addOutput(services.database, found, { origin: "added later", text: given.output.slice(0, 2_000_000) });
+  return null;
+}
