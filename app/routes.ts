@@ -26,6 +26,7 @@ export default [
   route("print/sheets/:sheetKey/slips", "routes/printSlips.tsx"),
   route("runs", "routes/runs.ts"),
   route("courses/:courseKey/students/:studentKey/export", "routes/studentExport.ts"),
+  route("api/collect", "routes/collectCall.ts"),
   route("collect-take", "routes/collectTake.ts"),
   route("collect/:collectionKey/progress", "routes/collectionProgress.ts"),
   route("s", "routes/sitEnter.tsx"),

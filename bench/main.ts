@@ -1,4 +1,5 @@
 import { benchBatch } from "./batch.ts";
+import { benchCollect } from "./collect.ts";
 import { benchLanguages } from "./languages.ts";
 import { benchPages } from "./pages.ts";
 import { benchReading } from "./reading.ts";
@@ -14,6 +15,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   recorder: benchRecorder,
   pages: benchPages,
   reading: benchReading,
+  collect: benchCollect,
 };
 /** Names on the command line choose some of them. */
 const wanted = process.argv.slice(2);

@@ -1,4 +1,5 @@
 import { Command, CommanderError } from "commander";
+import { addCollectCommand } from "./collect.ts";
 import { addDemoCommand } from "./demo.ts";
 import { addHandInCommand } from "./handIn.ts";
 import { addJudgeCommand } from "./judge.ts";
@@ -8,7 +9,7 @@ import { addServeCommand } from "./serve.ts";
 import { addTraceCommand } from "./trace.ts";
 
 /** Every command; a new one is one file and one line here. */
-const commands = [addReadCommand, addJudgeCommand, addTraceCommand, addHandInCommand, addServeCommand, addDemoCommand];
+const commands = [addReadCommand, addJudgeCommand, addTraceCommand, addCollectCommand, addHandInCommand, addServeCommand, addDemoCommand];
 
 const program = new Command("bent-nail");
 program.description("Finds out by evidence what is wrong with a program, and serves the workbench.").exitOverride().showHelpAfterError();

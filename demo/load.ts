@@ -4,17 +4,21 @@ import { traceTaskSchema } from "../core/exercises/tasks/traceTable.ts";
 import { python } from "../core/languages/python/python.ts";
 import { consoleText } from "../core/outcome/outcome.ts";
 import { judgeVersion, versionOf } from "../server/casework.ts";
+import { findCollection, keepCollection } from "../server/collecting/collections.ts";
+import { startJudging } from "../server/collecting/judging.ts";
+import { takeSet } from "../server/collecting/takeSet.ts";
 import { makeExercise } from "../server/exercises.ts";
 import { decideClass, saveCheck, setFaultyLines, tryFix } from "../server/layers.ts";
 import { readLimits } from "../server/limits.ts";
 import type { Services } from "../server/services.ts";
 import { handInAndMark, setForStudents } from "../server/sittings.ts";
 import { collectCase, findCase, type WholeCase } from "../server/stores/cases.ts";
-import { addCourse, addStudents, listStudents } from "../server/stores/courses.ts";
+import { addCourse, addStudents, listStudents, setHandIn } from "../server/stores/courses.ts";
 import { addExercise } from "../server/stores/exercises.ts";
 import { addSheet, findEdition, findSheet, placeExercise } from "../server/stores/sheets.ts";
 import { beginSitting, saveAnswer } from "../server/stores/sittings.ts";
 import { type DemoCase, demoCases } from "./cases.ts";
+import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
 import { type DemoAnswers, demoSheet, demoSittings } from "./sheet.ts";
 
@@ -71,6 +75,26 @@ async function loadCase(services: Services, demo: DemoCase, course: string, stud
   return key;
 }
 
+const deckTask =
+  "Write a program for the Kittiwake’s deck. It adds up the loads, prints “Load:” and the sum, and says whether they are within the limit of 20 t.";
+
+/** A class of 24 whose programs were collected in one folder, taken in and judged, and whose hand-in page is open. */
+async function loadClassSet(services: Services): Promise<void> {
+  const { database } = services;
+  const course = await addCourse(database, "Kittiwake Crossing, whole class", "python");
+  await addStudents(
+    database,
+    course,
+    Array.from({ length: 24 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`),
+  );
+  await setHandIn(database, course, { open: true, task: deckTask });
+  const taken = await takeSet(database, course, await classSet(services.toolchains));
+  const collection = taken.ok ? await findCollection(database, taken.key) : null;
+  const cases = collection && (await keepCollection(database, collection));
+  if (!collection || !cases) throw new Error("demo: the class set cannot be taken in");
+  startJudging(services, collection.key, cases);
+}
+
 /** The answers of a student as the pages would have sent them. */
 function answerTo(kind: string, written: DemoAnswers[string], program: string, task: unknown): unknown {
   if (kind === "classify") return written.classify;
@@ -121,6 +145,7 @@ export async function loadDemo(services: Services): Promise<void> {
 
   const cases = new Map<string, string>();
   for (const demo of demoCases) cases.set(demo.name, await loadCase(services, demo, course, studentKey(demo.student)));
+  await loadClassSet(services);
   const ready = await services.toolchains.find("python")?.available();
   if (!ready?.ready) return;
 

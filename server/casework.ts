@@ -57,6 +57,7 @@ async function runVersion(
   version: Version,
   check: ProgramCheck,
 ): Promise<{ outcome: Outcome | null; notRun: string | null }> {
+  if (languageOf(found).runs === false) return { outcome: null, notRun: "steps in words are gone through on paper; no translator runs them" };
   const toolchain = services.toolchains.find(found.language);
   const state = toolchain ? await toolchain.available() : null;
   if (!toolchain || !state?.ready) return { outcome: null, notRun: state && !state.ready ? state.reason : "this language cannot be run here yet" };

@@ -16,15 +16,25 @@ export function CaseScript({ view }: { view: CaseView }) {
     void fetcher.submit({ intent: "faulty", lines: JSON.stringify(next), revision: view.revision }, { method: "post" });
   };
   const notes: LineNote[] = [
-    ...(view.verdict.reportedLine && view.verdict.message ? [{ line: view.verdict.reportedLine, kind: "tool" as const, text: view.verdict.message }] : []),
+    ...(view.verdict.reportedLine && view.verdict.message
+      ? [{ line: view.verdict.reportedLine, kind: "tool" as const, text: view.verdict.message, to: "?leaf=messages" }]
+      : []),
     ...view.verdict.leads
       .filter((lead) => lead.why !== "The tool names this line.")
       .map((lead) => ({ line: lead.line, kind: "lead" as const, text: lead.why.replace("The tool names this line. ", "") })),
+    ...view.messages.flatMap((source) =>
+      source.messages.flatMap((message) =>
+        message.decision?.decision === "hide" && message.line !== null
+          ? [{ line: message.line, kind: "hidden" as const, text: message.decision.note || message.title, to: "?leaf=messages" }]
+          : [],
+      ),
+    ),
   ];
   return (
     <section className="leaf py-3" aria-label="The program">
       <Script
         lines={view.lines}
+        firstNumber={view.firstLine}
         label={`Program ${view.fileName}, version ${view.versionNumber}`}
         notes={notes}
         faulty={faulty}

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import { Console } from "../components/Console.tsx";
-import { classWords } from "../components/marks.tsx";
+import { useClassWords } from "../components/marks.tsx";
 import type { CaseReply } from "../routes/case.tsx";
 import type { CaseView } from "./caseView.ts";
 
@@ -30,6 +30,7 @@ export function ChecksLeaf({ view }: { view: CaseView }) {
 }
 
 function CheckCard({ check }: { check: CheckView }) {
+  const classWords = useClassWords();
   const [editing, setEditing] = useState(false);
   const fetcher = useFetcher<CaseReply>();
   if (editing) return <CheckForm check={check} onDone={() => setEditing(false)} />;
@@ -38,7 +39,7 @@ function CheckCard({ check }: { check: CheckView }) {
       <h2 className="flex items-baseline gap-2 text-base">
         {check.handedIn ? "As handed in" : `Check: ${check.kind}`}
         <span className="note-small font-normal">
-          {check.passes === null ? "open" : check.passes ? "passes" : `fails${check.class ? `: ${classWords[check.class]}` : ""}`}
+          {check.passes === null ? "open" : check.passes ? "passes" : `fails${check.class ? `: ${classWords(check.class)}` : ""}`}
         </span>
         <button type="button" className="press press-quiet ml-auto text-sm" onClick={() => setEditing(true)}>
           Change

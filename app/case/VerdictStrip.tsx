@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
-import { ClassMark, classWords, StraightNail } from "../components/marks.tsx";
+import { ClassMark, StraightNail, useClassWords } from "../components/marks.tsx";
 import type { CaseReply } from "../routes/case.tsx";
 import type { CaseView } from "./caseView.ts";
 
@@ -12,6 +12,7 @@ const classes: readonly FaultClass[] = ["syntax", "runtime", "logic"];
 /** The three gates with their evidence, the suggested class, and the teacher's decision. */
 export function VerdictStrip({ view }: { view: CaseView }) {
   const fetcher = useFetcher<CaseReply>();
+  const classWords = useClassWords();
   const suggested = view.verdict.class;
   const decided = view.openLayer?.decided ?? null;
   const [chosen, setChosen] = useState<FaultClass | null>(decided?.class ?? suggested);
@@ -36,7 +37,7 @@ export function VerdictStrip({ view }: { view: CaseView }) {
         </ul>
         {view.verdict.meaning && <p className="note-small mt-1">What the message means: {view.verdict.meaning}</p>}
         {view.verdict.otherClasses.length > 0 && (
-          <p className="note-small mt-1">Other checks show: {view.verdict.otherClasses.map((each) => classWords[each]).join(", ")}.</p>
+          <p className="note-small mt-1">Other checks show: {view.verdict.otherClasses.map((each) => classWords(each)).join(", ")}.</p>
         )}
       </div>
       {finished ? (
@@ -67,7 +68,7 @@ export function VerdictStrip({ view }: { view: CaseView }) {
                   className={`flex cursor-pointer items-center gap-2 rounded-[3px] border px-2 py-1 ${chosen === each ? "border-ink bg-slip" : "border-rule-strong"}`}
                 >
                   <input type="radio" name="class" value={each} checked={chosen === each} onChange={() => setChosen(each)} />
-                  <ClassMark of={each} />
+                  <ClassMark of={each} kind={each === suggested ? view.verdict.kind : null} />
                 </label>
               ))}
             </div>
@@ -84,7 +85,7 @@ export function VerdictStrip({ view }: { view: CaseView }) {
             </button>
             {decided && (
               <span className="note-small flex items-center gap-1">
-                decided: <ClassMark of={decided.class} />
+                decided: <ClassMark of={decided.class} kind={decided.kind} />
                 {decided.suggested !== decided.class && ` (evidence said ${decided.suggested ?? "nothing"})`}
               </span>
             )}

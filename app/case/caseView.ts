@@ -10,8 +10,11 @@ import { type CheckResult, judgeVersion, languageOf, recordVersion, versionOf } 
 import { openLayer } from "../../server/layers.ts";
 import type { Services } from "../../server/services.ts";
 import type { WholeCase } from "../../server/stores/cases.ts";
+import { findCourse } from "../../server/stores/courses.ts";
+import { listWarningDecisions } from "../../server/warnings.ts";
+import { messagesView } from "./messagesView.ts";
 
-export type Leaf = "checks" | "trace" | "mend" | "versions";
+export type Leaf = "messages" | "checks" | "trace" | "mend" | "versions";
 
 /** Characters of a console that a page shows; the rest is said to be cut. */
 const consoleShown = 20_000;
@@ -76,6 +79,13 @@ export async function caseView(
   const main = current.files[0];
   const diagnostic = judgement.diagnostic;
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
+  const [course, decisions] = await Promise.all([
+    found.course ? findCourse(services.database, found.course) : null,
+    listWarningDecisions(services.database, found.key),
+  ]);
+  // A fragment keeps the numbers that its lines have where it comes from.
+  const numbered = (text: string) =>
+    found.first_line === 1 ? text : text.replace(/\b([Ll]ine )(\d+)/g, (_, word: string, line: string) => `${word}${Number(line) + found.first_line - 1}`);
   return {
     key: found.key,
     title: found.title,
@@ -99,6 +109,10 @@ export async function caseView(
     additions: found.additions.map((addition) => addition.content),
     note: found.note,
     firstLine: found.first_line,
+    wording: course?.wording ?? "three",
+    runs: language.runs !== false,
+    messages: messagesView(language, found, current, judged.deciding.outcome, course?.depth ?? "full", decisions),
+    newer: found.versions.some((version) => version.handed_in && version.number > current.number),
     deleted: found.deleted_at !== null,
     encoding: main?.encoding ?? "utf-8",
     fileName: main?.name ?? "",
@@ -112,10 +126,10 @@ export async function caseView(
       class: judgement.class,
       kind: judgement.kind,
       symptom: judgement.symptom,
-      reasons: judgement.reasons,
+      reasons: judgement.reasons.map(numbered),
       reportedLine: judgement.reportedLine,
       gates: judgement.gates,
-      leads: judgement.leads.map(({ line, why }) => ({ line, why })),
+      leads: judgement.leads.map(({ line, why }) => ({ line, why: numbered(why) })),
       message: diagnostic ? [diagnostic.errorName, diagnostic.message].filter((part) => part).join(": ") : null,
       meaning: diagnostic ? (explain(language, diagnostic)?.says ?? null) : null,
       otherClasses: judged.otherClasses,

@@ -4,17 +4,21 @@ import type { PlannedView } from "../routes/collection.tsx";
 /** A program of a set in the table, with what can be corrected. */
 export function ProgramRow({
   program,
+  shared,
   languages,
   onCorrect,
 }: {
   program: PlannedView;
+  /** The folder that all files share; it is left out. */
+  shared: string;
   languages: ReadonlyArray<Pick<Language, "id" | "name">>;
   onCorrect: (field: string, id: string, value: string) => void;
 }) {
+  const short = (path: string) => (path.startsWith(shared) ? path.slice(shared.length) : path);
   const remarks = [
     program.alreadyHere ? "is here already, unchanged" : "",
     program.joins?.kind === "case" ? `next version of “${program.joins.title}”` : "",
-    program.joins?.kind === "program" ? `next version of ${program.joins.id}` : "",
+    program.joins?.kind === "program" ? `next version of ${short(program.joins.id)}` : "",
     program.sameAs.length > 0 ? `same program as ${program.sameAs.slice(0, 3).join(", ")}` : "",
     program.atEnd && !program.atEnd.commented ? `the message from line ${program.atEnd.fromLine} on is taken off for the run` : "",
     program.files.length > 1
@@ -47,7 +51,7 @@ export function ProgramRow({
         />
         {program.studentIsNew && <span className="note-small block">new label</span>}
       </td>
-      <td className="px-2 py-1.5 font-mono text-sm break-all">{program.id}</td>
+      <td className="px-2 py-1.5 font-mono text-sm break-words">{short(program.id)}</td>
       <td className="px-2 py-1">
         <select
           className="field w-auto"
@@ -68,8 +72,9 @@ export function ProgramRow({
         {program.outputs.map((output) => (
           <div key={output.path ?? "end"} className="flex items-start gap-2">
             <details className="min-w-0 flex-1">
-              <summary className="cursor-pointer break-all">
-                {output.path ?? "at the end of the program"} <span className="note-small">{output.why}</span>
+              <summary className="cursor-pointer">
+                <span className="font-mono text-sm">{output.path === null ? "at the end of the program" : short(output.path)}</span>{" "}
+                <span className="note-small">{output.path === null ? "" : output.why}</span>
               </summary>
               <pre className="max-w-[28rem] overflow-x-auto text-sm whitespace-pre-wrap">{output.text}</pre>
             </details>

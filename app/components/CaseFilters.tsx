@@ -20,7 +20,13 @@ export function CaseFilters({ filter, choices, withState }: { filter: CaseFilter
   const choose = (name: keyof CaseFilter, label: string, all: string, options: ReadonlyArray<{ value: string; words: string }>) => (
     <label>
       <span className="sr-only">{label}</span>
-      <select className="field w-auto" name={name} aria-label={label} defaultValue={filter[name] ?? ""} onChange={(event) => void submit(event.target.form)}>
+      <select
+        className="field w-auto max-w-48"
+        name={name}
+        aria-label={label}
+        defaultValue={filter[name] ?? ""}
+        onChange={(event) => void submit(event.target.form)}
+      >
         <option value="">{all}</option>
         {options.map((option) => (
           <option key={option.value} value={option.value}>
@@ -35,7 +41,7 @@ export function CaseFilters({ filter, choices, withState }: { filter: CaseFilter
     <Form key={JSON.stringify(filter)} className="mb-3 flex flex-wrap items-center gap-2" role="search" aria-label="Find cases">
       <input
         type="search"
-        className="field w-52"
+        className="field min-w-52 flex-1"
         name="text"
         aria-label="Words in programs, messages and notes"
         placeholder="find in programs, messages, notes"

@@ -1,8 +1,9 @@
 import { type KeyboardEvent, useRef, useState } from "react";
+import { Link } from "react-router";
 import { BentNail, Chevron, PaperTab, PenNib } from "./marks.tsx";
 
 /** A note pinned to a line (1-based). */
-export type LineNote = { line: number; kind: "tool" | "lead" | "faulty" | "run"; text: string };
+export type LineNote = { line: number; kind: "tool" | "lead" | "faulty" | "run" | "hidden"; text: string /** An address that tells more. */; to?: string };
 
 export type ScriptProps = {
   /** The lines without their ends. */
@@ -98,7 +99,7 @@ export function Script({ lines, label, firstNumber = 1, notes = [], faulty, repo
         const state = `script-line ${faulty?.has(line) ? "script-line-faulty" : ""} ${next === line ? "script-line-next" : ""}`;
         const name = `line ${firstNumber + index}${marks.length ? `, ${marks.join(", ")}` : ""}: ${text.trim() || "blank"}`;
         return (
-          <li key={index} className={state}>
+          <li key={index} id={`line-${line}`} tabIndex={-1} className={state}>
             {onPick ? (
               <button
                 type="button"
@@ -148,7 +149,13 @@ export function Script({ lines, label, firstNumber = 1, notes = [], faulty, repo
   );
 }
 
-const noteWords: Record<LineNote["kind"], string> = { tool: "tool says", lead: "look here", faulty: "faulty line", run: "in the run" };
+const noteWords: Record<LineNote["kind"], string> = {
+  tool: "tool says",
+  lead: "look here",
+  faulty: "faulty line",
+  run: "in the run",
+  hidden: "warning hidden",
+};
 
 /** The notes of one line; more than one fold behind the first. */
 function LineNotes({ notes }: { notes: readonly LineNote[] }) {
@@ -156,7 +163,12 @@ function LineNotes({ notes }: { notes: readonly LineNote[] }) {
   if (!first) return <span />;
   const one = (note: LineNote) => (
     <p className="border-l-2 border-rule-strong pl-2 font-sans text-[0.82rem] leading-5" key={note.kind + note.text}>
-      <span className="font-semibold">{noteWords[note.kind]}:</span> {note.text}
+      <span className="font-semibold">{noteWords[note.kind]}:</span> {note.text}{" "}
+      {note.to && (
+        <Link className="link" to={note.to} preventScrollReset>
+          taken apart
+        </Link>
+      )}
     </p>
   );
   return (

@@ -1,12 +1,13 @@
-import type { ReactNode } from "react";
+import { createContext, type ReactNode, useContext } from "react";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
+import { className, findWording, type Wording } from "../../core/wording/wordings.ts";
 
 /** A drawn mark; `label` is its text for screen readers, none if words stand beside it. */
-function Mark({ label, className, children }: { label?: string; className?: string; children: ReactNode }) {
+function Mark({ label, className: classes, children }: { label?: string; className?: string; children: ReactNode }) {
   return (
     <svg
       viewBox="0 0 24 24"
-      className={`inline-block h-5 w-5 shrink-0 ${className ?? ""}`}
+      className={`inline-block h-5 w-5 shrink-0 ${classes ?? ""}`}
       fill="none"
       stroke="currentColor"
       strokeWidth="2.2"
@@ -71,21 +72,23 @@ const classMarks: Record<FaultClass | "open", { colour: string; shape: ReactNode
   open: { colour: "text-graphite", shape: <rect x="4" y="4" width="16" height="16" strokeDasharray="1 4" /> },
 };
 
-export const classWords: Record<FaultClass | "open", string> = {
-  syntax: "syntax error",
-  runtime: "runtime error",
-  logic: "logic error",
-  open: "not decided yet",
-};
+/** The names that the page's course uses for the classes. */
+export const WordingContext = createContext<Wording>(findWording("three"));
+
+/** The words for a class on this page. */
+export function useClassWords(): (of: FaultClass | null, kind?: "form" | "meaning" | null) => string {
+  const wording = useContext(WordingContext);
+  return (of, kind) => (of === null ? "not decided yet" : className(wording, of, kind));
+}
 
 /** The mark of a class with its words beside it. */
-export function ClassMark({ of, words = true }: { of: FaultClass | null; words?: boolean }) {
-  const key = of ?? "open";
-  const { colour, shape } = classMarks[key];
+export function ClassMark({ of, kind, words = true }: { of: FaultClass | null; kind?: "form" | "meaning" | null; words?: boolean }) {
+  const { colour, shape } = classMarks[of ?? "open"];
+  const name = useClassWords()(of, kind);
   return (
     <span className={`inline-flex items-center gap-1.5 font-semibold ${colour}`}>
-      <Mark label={words ? undefined : classWords[key]}>{shape}</Mark>
-      {words && classWords[key]}
+      <Mark label={words ? undefined : name}>{shape}</Mark>
+      {words && name}
     </span>
   );
 }

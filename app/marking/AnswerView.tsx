@@ -1,6 +1,6 @@
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { FixSlip } from "../case/LayerList.tsx";
-import { classWords } from "../components/marks.tsx";
+import { useClassWords } from "../components/marks.tsx";
 import { TraceHead } from "../components/TraceHead.tsx";
 import type { MarkedTask } from "../routes/markSitting.tsx";
 
@@ -8,13 +8,14 @@ const verdictWords = { right: "", wrong: "wrong", missing: "left blank", surplus
 
 /** What a student answered, as the kind of task shows it best. */
 export function AnswerView({ task }: { task: MarkedTask }) {
+  const classWords = useClassWords();
   if (task.answer === null) return <p className="note-small">No answer.</p>;
   if (task.trace) return <TraceAnswerView trace={task.trace} />;
   if (task.changes) return task.changes.length === 0 ? <p className="note-small">Nothing was changed.</p> : <FixSlip hunks={task.changes} />;
   const answer = task.answer as { class?: FaultClass; reason?: string; lines?: number[]; output?: string; ending?: string; givenUp?: boolean };
   return (
     <div>
-      {answer.class && <p>{classWords[answer.class]}</p>}
+      {answer.class && <p>{classWords(answer.class)}</p>}
       {answer.reason && <p className="whitespace-pre-wrap">“{answer.reason}”</p>}
       {answer.lines && <p>Line {answer.lines.join(", ") || "none"}</p>}
       {answer.output !== undefined && <pre className="border border-rule px-2 text-sm whitespace-pre-wrap">{answer.output || "(nothing)"}</pre>}

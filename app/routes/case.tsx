@@ -3,25 +3,29 @@ import { data, Link, redirect, useFetcher, useSearchParams } from "react-router"
 import { z } from "zod";
 import { faultClassSchema } from "../../core/cases/case.ts";
 import { type Surroundings, surroundingsSchema } from "../../core/cases/surroundings.ts";
+import { findWording } from "../../core/wording/wordings.ts";
 import { decideClass, goBackTo, removeCheck, saveCheck, setFaultyLines, setIntention, tryFix, verifyAgain } from "../../server/layers.ts";
 import { services } from "../../server/services.ts";
 import { addOutput, deleteCase, findCase, restoreCase, setNote } from "../../server/stores/cases.ts";
+import { decideWarning } from "../../server/warnings.ts";
 import { CaseScript } from "../case/CaseScript.tsx";
 import { ChecksLeaf } from "../case/ChecksLeaf.tsx";
 import { type CaseView, caseView, type Leaf } from "../case/caseView.ts";
 import { HandedIn } from "../case/HandedIn.tsx";
 import { LayerList } from "../case/LayerList.tsx";
 import { MendLeaf } from "../case/MendLeaf.tsx";
+import { MessagesLeaf } from "../case/MessagesLeaf.tsx";
 import { TraceLeaf } from "../case/TraceLeaf.tsx";
 import { VerdictStrip } from "../case/VerdictStrip.tsx";
 import { VersionsLeaf } from "../case/VersionsLeaf.tsx";
+import { WordingContext } from "../components/marks.tsx";
 import { Script } from "../components/Script.tsx";
 import { formText } from "../formText.ts";
 import type { Route } from "./+types/case.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` }];
 
-const leafSchema = z.enum(["checks", "trace", "mend", "versions"]).catch("checks");
+const leafSchema = z.enum(["messages", "checks", "trace", "mend", "versions"]).catch("checks");
 
 export async function loader({ params, request }: Route.LoaderArgs) {
   const found = await findCase(services().database, params.caseKey);
@@ -118,6 +122,11 @@ export async function action({ params, request }: Route.ActionArgs) {
     case "note":
       await setNote(services().database, found.key, formText(form, "note"));
       return reply(true, "Note kept.");
+    case "warning": {
+      const decision = z.enum(["mend", "accept", "hide"]).safeParse(form.get("decision"));
+      await decideWarning(services().database, found.key, formText(form, "about"), decision.success ? decision.data : null, formText(form, "note").trim());
+      return reply(true);
+    }
     case "add output": {
       const text = formText(form, "text");
       if (text.trim() === "") return reply(false, "There is nothing in it yet.");
@@ -150,6 +159,7 @@ function readSurroundings(form: FormData): Surroundings | null {
 const noLines: ReadonlySet<number> = new Set();
 
 const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
+  { leaf: "messages", words: "Messages" },
   { leaf: "checks", words: "Runs and checks" },
   { leaf: "trace", words: "Dry run" },
   { leaf: "mend", words: "Mend" },
@@ -182,87 +192,90 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
     );
   };
   return (
-    <article>
-      <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
-        <h1>{view.title}</h1>
-        <p className="note-small">
-          {[
-            view.language,
-            view.studentLabel,
-            view.courseName,
-            `version ${view.versionNumber} of ${view.versions.length}`,
-            view.encoding === "utf-8" ? null : `was ${view.encoding.toUpperCase()}`,
-          ]
-            .filter((part) => part)
-            .join(" · ")}
-        </p>
-        <span className="ml-auto flex items-baseline gap-4">
-          <Link className="link" to={`/cases/${view.key}/exercise`}>
-            Make an exercise
-          </Link>
-          <Link className="link" to={`/print/cases/${view.key}`}>
-            Print
-          </Link>
-          <away.Form method="post">
-            <button className="press press-quiet" name="intent" value="delete" type="submit">
-              Put away
+    <WordingContext value={findWording(view.wording)}>
+      <article>
+        <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
+          <h1>{view.title}</h1>
+          <p className="note-small">
+            {[
+              view.language,
+              view.studentLabel,
+              view.courseName,
+              `version ${view.versionNumber} of ${view.versions.length}`,
+              view.encoding === "utf-8" ? null : `was ${view.encoding.toUpperCase()}`,
+            ]
+              .filter((part) => part)
+              .join(" · ")}
+          </p>
+          <span className="ml-auto flex items-baseline gap-4">
+            <Link className="link" to={`/cases/${view.key}/exercise`}>
+              Make an exercise
+            </Link>
+            <Link className="link" to={`/print/cases/${view.key}`}>
+              Print
+            </Link>
+            <away.Form method="post">
+              <button className="press press-quiet" name="intent" value="delete" type="submit">
+                Put away
+              </button>
+            </away.Form>
+          </span>
+        </header>
+        {view.deleted && (
+          <away.Form method="post" className="mb-3 border border-rule-strong bg-slip px-3 py-2">
+            This case is put away.{" "}
+            <button className="press" name="intent" value="restore" type="submit">
+              Take it back
             </button>
           </away.Form>
-        </span>
-      </header>
-      {view.deleted && (
-        <away.Form method="post" className="mb-3 border border-rule-strong bg-slip px-3 py-2">
-          This case is put away.{" "}
-          <button className="press" name="intent" value="restore" type="submit">
-            Take it back
-          </button>
-        </away.Form>
-      )}
-      <VerdictStrip key={`${view.revision} ${view.openLayer?.key}`} view={view} />
-      <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
-        <div className="grid gap-4">
-          {leaf === "trace" && view.trace ? (
-            <section className="leaf py-3" aria-label="The program">
-              <Script
-                lines={view.trace.lines}
-                label="The program in the dry run"
-                next={standing}
-                tabs={tabs}
-                onPick={toggleTab}
-                pickHint="Set a breakpoint here, or take it away"
-              />
-              <p className="note-small px-3" role="status">
-                {tabNote || "Press a line to set a breakpoint (arrow keys and Enter do the same)."}
-              </p>
-            </section>
-          ) : (
-            <CaseScript view={view} />
-          )}
-          <LayerList view={view} />
-          <HandedIn view={view} />
-        </div>
-        <section className="leaf" aria-label="Facing page">
-          <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
-            {leaves.map((each) => (
-              <Link
-                key={each.leaf}
-                to={`?leaf=${each.leaf}`}
-                preventScrollReset
-                aria-current={each.leaf === leaf ? "page" : undefined}
-                className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
-              >
-                {each.words}
-              </Link>
-            ))}
-          </nav>
-          <div className="p-3">
-            {leaf === "checks" && <ChecksLeaf view={view} />}
-            {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
-            {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} />}
-            {leaf === "versions" && <VersionsLeaf view={view} />}
+        )}
+        <VerdictStrip key={`${view.revision} ${view.openLayer?.key}`} view={view} />
+        <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
+          <div className="grid gap-4">
+            {leaf === "trace" && view.trace ? (
+              <section className="leaf py-3" aria-label="The program">
+                <Script
+                  lines={view.trace.lines}
+                  label="The program in the dry run"
+                  next={standing}
+                  tabs={tabs}
+                  onPick={toggleTab}
+                  pickHint="Set a breakpoint here, or take it away"
+                />
+                <p className="note-small px-3" role="status">
+                  {tabNote || "Press a line to set a breakpoint (arrow keys and Enter do the same)."}
+                </p>
+              </section>
+            ) : (
+              <CaseScript view={view} />
+            )}
+            <LayerList view={view} />
+            <HandedIn view={view} />
           </div>
-        </section>
-      </div>
-    </article>
+          <section className="leaf" aria-label="Facing page">
+            <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
+              {leaves.map((each) => (
+                <Link
+                  key={each.leaf}
+                  to={`?leaf=${each.leaf}`}
+                  preventScrollReset
+                  aria-current={each.leaf === leaf ? "page" : undefined}
+                  className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
+                >
+                  {each.words}
+                </Link>
+              ))}
+            </nav>
+            <div className="p-3">
+              {leaf === "messages" && <MessagesLeaf view={view} />}
+              {leaf === "checks" && <ChecksLeaf view={view} />}
+              {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
+              {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} />}
+              {leaf === "versions" && <VersionsLeaf view={view} />}
+            </div>
+          </section>
+        </div>
+      </article>
+    </WordingContext>
   );
 }

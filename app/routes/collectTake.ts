@@ -1,7 +1,7 @@
-import type { Entry } from "../../core/collecting/entries.ts";
 import { largestSet, type TakenSet, takeSet } from "../../server/collecting/takeSet.ts";
 import { services } from "../../server/services.ts";
 import { findCourse } from "../../server/stores/courses.ts";
+import { entriesOfForm } from "../collect/entriesOfForm.ts";
 import type { Route } from "./+types/collectTake.ts";
 
 /** Takes a dropped zip, folder or files: fields `course`, and `file` and `path` in pairs. Answers where its table is, or why nothing was taken. */
@@ -11,10 +11,5 @@ export async function action({ request }: Route.ActionArgs): Promise<TakenSet> {
   const form = await request.formData();
   const course = await findCourse(services().database, String(form.get("course") ?? ""));
   if (!course) return { ok: false, message: "Choose the course that it belongs to." };
-  const paths = form.getAll("path").map(String);
-  const files = form.getAll("file");
-  const entries: Entry[] = [];
-  for (const [index, file] of files.entries())
-    if (file instanceof File) entries.push({ path: paths[index] || file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
-  return takeSet(services().database, course.key, entries);
+  return takeSet(services().database, course.key, await entriesOfForm(form));
 }

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { data, Form, redirect, useFetcher, useNavigation } from "react-router";
 import { z } from "zod";
 import type { Corrections, PlannedCase } from "../../core/collecting/arrange.ts";
-import { studentRules } from "../../core/collecting/studentRules.ts";
+import { sharedFolder, studentRules } from "../../core/collecting/studentRules.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { arrangeCollection, correctCollection, dropCollection, findCollection, keepCollection } from "../../server/collecting/collections.ts";
 import { judgingProgress, startJudging } from "../../server/collecting/judging.ts";
@@ -43,6 +43,7 @@ export async function loader({ params }: Route.LoaderArgs) {
     open: true as const,
     files: entries.length,
     rule: arrangement.rule,
+    shared: sharedFolder(entries.map((entry) => entry.path)),
     programs: arrangement.programs.map(short),
     unpaired: arrangement.unpaired.map((each) => ({ ...each, text: each.text.slice(0, outputShown) })),
     labels: students.map((student) => student.label),
@@ -151,7 +152,7 @@ function PairingTable({ view }: { view: OpenView }) {
           </thead>
           <tbody>
             {shown.map((program) => (
-              <ProgramRow key={program.id} program={program} onCorrect={send} languages={languages} />
+              <ProgramRow key={program.id} program={program} shared={view.shared} onCorrect={send} languages={languages} />
             ))}
           </tbody>
         </table>

@@ -7,9 +7,14 @@ export const meta: Route.MetaFunction = () => [{ title: "Languages · Bent Nail"
 export async function loader() {
   const { toolchains } = services();
   const rows = await Promise.all(
-    languages.map(async ({ id, name, profile, namesCheckedAt }) => {
+    languages.map(async ({ id, name, profile, namesCheckedAt, families, runs }) => {
       const toolchain = toolchains.find(id);
-      const state = toolchain ? await toolchain.available() : ({ ready: false, reason: "there is no translator for it yet" } as const);
+      const state = toolchain
+        ? await toolchain.available()
+        : ({
+            ready: false,
+            reason: runs === false ? "steps in words are gone through on paper" : "its messages are read; no translator for it runs here",
+          } as const);
       return {
         id,
         name,
@@ -18,6 +23,7 @@ export async function loader() {
         ready: state.ready,
         words: state.ready ? state.version : state.reason,
         means: toolchain?.means ?? "",
+        readers: families.map((family) => ({ name: family.name, checkedAgainst: family.checkedAgainst })),
         packages: state.ready ? [] : [...(toolchain?.packages ?? [])],
       };
     }),
@@ -65,6 +71,32 @@ export default function Languages({ loaderData: { rows, command } }: Route.Compo
                 <td className="px-3 py-2 text-sm">{row.profile.usualDistance}</td>
               </tr>
             ))}
+          </tbody>
+        </table>
+      </section>
+      <h2>Whose messages are read</h2>
+      <p className="note-small">A reader that could not be tried on the tool itself goes by its documentation, and says so.</p>
+      <section className="overflow-x-auto" aria-label="Readers of messages" tabIndex={0}>
+        <table className="leaf w-full border-collapse text-left text-sm">
+          <thead>
+            <tr className="border-b-2 border-rule-strong">
+              <th className="px-3 py-2">Language</th>
+              <th className="px-3 py-2">Tools</th>
+              <th className="px-3 py-2">Checked against</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.flatMap((row) =>
+              row.readers.map((reader) => (
+                <tr key={row.id + reader.name} className="border-b border-rule">
+                  <th scope="row" className="px-3 py-1 font-semibold whitespace-nowrap">
+                    {row.name}
+                  </th>
+                  <td className="px-3 py-1">{reader.name}</td>
+                  <td className="px-3 py-1">{reader.checkedAgainst ?? <strong>not checked against the tool</strong>}</td>
+                </tr>
+              )),
+            )}
           </tbody>
         </table>
       </section>

@@ -1,8 +1,8 @@
 import { data } from "react-router";
+import { className, findWording } from "../../core/wording/wordings.ts";
 import { services } from "../../server/services.ts";
 import { findCase, startVersion } from "../../server/stores/cases.ts";
 import { caseView } from "../case/caseView.ts";
-import { classWords } from "../components/marks.tsx";
 import { PrintedProgram, PrintPage } from "../print/PrintPage.tsx";
 import type { Route } from "./+types/printCase.ts";
 
@@ -46,7 +46,7 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
               <li key={layer.key} className="keep-together">
                 <p>
                   <strong>
-                    Layer {layer.position}: {classWords[layer.class ?? "open"]}
+                    Layer {layer.position}: {layer.class ? className(findWording(view.wording), layer.class, layer.decided?.kind) : "not decided yet"}
                   </strong>
                   {layer.message && `, ${layer.message}`}
                 </p>

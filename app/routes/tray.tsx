@@ -83,6 +83,8 @@ export async function action({ request }: Route.ActionArgs) {
   // A program under another language's name would only give messages that say nothing of its fault.
   const doubt = wrongLanguageWords(language, program);
   if (doubt && form.get("languageIsRight") === null) problems.language = `${doubt} Choose its language, or say that it is right.`;
+  // Steps in words are there to be gone through; nothing has to have gone wrong.
+  if (language.runs === false) delete problems.result;
   if (decodeText(bytes).binary) problems.program = "This is no program text (it holds zero bytes or many control characters).";
   if (Object.keys(problems).length > 0) return { problems };
   return redirect(`/cases/${await collectCase(database, given)}?collected`);

@@ -1,5 +1,6 @@
 import type { Language } from "../languages/language.ts";
 import { baseName } from "../languages/messageReader.ts";
+import type { Diagnostic } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
 
 /** A program of a set, as pairing looks at it. */
@@ -23,8 +24,25 @@ function folderOf(path: string): string {
   return path.slice(0, path.lastIndexOf("/") + 1);
 }
 
+/** Reads an output once for each language, however many programs it is held against. */
+function readOnce(text: string): (language: Language | null) => readonly Diagnostic[] {
+  const known = new Map<string, readonly Diagnostic[]>();
+  return (language) => {
+    if (!language) return [];
+    const found = known.get(language.id) ?? language.readMessages(text);
+    known.set(language.id, found);
+    return found;
+  };
+}
+
 /** How well the output at `path` fits a program, by names, folders and what the message itself mentions. */
-export function fitOf(path: string, text: string, student: string, candidate: PairCandidate, aloneInFolder: boolean): PairFit {
+export function fitOf(
+  path: string,
+  read: (language: Language | null) => readonly Diagnostic[],
+  student: string,
+  candidate: PairCandidate,
+  aloneInFolder: boolean,
+): PairFit {
   const reasons: string[] = [];
   let points = 0;
   const add = (more: number, words: string) => {
@@ -39,15 +57,18 @@ export function fitOf(path: string, text: string, student: string, candidate: Pa
     else if (folder !== "") add(1, "same folder");
   }
   if (student !== "" && student === candidate.student) add(3, "same student");
-  const program = Object.fromEntries(candidate.files.map((file) => [baseName(file.path), file.text]));
-  const messages = candidate.language?.readMessages(text, program) ?? [];
+  const messages = read(candidate.language);
+  const files = new Map(candidate.files.map((file) => [baseName(file.path), file]));
   if (messages.length > 0) add(2, `reads as ${candidate.language?.name}`);
-  const named = messages.find((message) => message.file !== undefined && message.file in program);
+  const named = messages.find((message) => message.file !== undefined && files.has(message.file));
   if (named?.file) add(4, `names ${named.file}`);
   let echoed = 0;
   let beyond = false;
   for (const message of messages.slice(0, 20)) {
-    const source = lineTexts(program[message.file ?? ""] ?? Object.values(program)[0] ?? "");
+    const file = files.get(message.file ?? "") ?? candidate.files[0];
+    // Only what is held against a program for some other reason is worth its lines.
+    if (!file || points === 0) break;
+    const source = lineTexts(file.text);
     if (message.line !== undefined && message.line > source.length) beyond = true;
     if (
       message.excerpt !== undefined &&
@@ -71,9 +92,10 @@ export function choosePair(
   candidates: readonly PairCandidate[],
 ): { best: PairFit | null; fits: PairFit[] } {
   const folder = folderOf(output.path);
+  const read = readOnce(output.text);
   const inFolder = candidates.filter((candidate) => candidate.files.some((file) => folderOf(file.path) === folder));
   const fits = candidates
-    .map((candidate) => fitOf(output.path, output.text, output.student, candidate, inFolder.length === 1 && inFolder[0]?.id === candidate.id))
+    .map((candidate) => fitOf(output.path, read, output.student, candidate, inFolder.length === 1 && inFolder[0]?.id === candidate.id))
     .filter((fit) => fit.points > 0)
     .sort((one, other) => other.points - one.points);
   const [first, second] = fits;

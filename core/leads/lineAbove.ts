@@ -5,7 +5,7 @@ const reach = 2;
 
 /** A grammar fault is noticed on its line or after it: upwards from the reported line, past blank lines and comments. */
 export const lineAbove: LeadRule = ({ verdict, codeLines }) => {
-  if (verdict.class !== "syntax" || verdict.reportedLine === null) return [];
+  if (verdict.class !== "syntax" || verdict.kind === "meaning" || verdict.reportedLine === null) return [];
   const reported = verdict.reportedLine;
   const above = [...codeLines.keys()].filter((line) => line < reported).sort((one, other) => other - one);
   return above.slice(0, reach).map((line, index) => ({

@@ -1,14 +1,15 @@
 import type { Lead, LeadRule } from "./leads.ts";
 
-/** Lines that begin alike, at least as many as this, make a custom. */
+/** Lines that begin alike, at least as many as this and this share of all that do, make a custom. */
 const custom = 2;
+const share = 2 / 3;
 
 /**
  * For grammar: a line that begins like others but ends otherwise. All other lines with the same first word end in the same sign; this one
  * does not.
  */
 export const siblings: LeadRule = ({ verdict, codeLines, text }) => {
-  if (verdict.class !== "syntax") return [];
+  if (verdict.class !== "syntax" || verdict.kind === "meaning") return [];
   const groups = new Map<string, number[]>();
   for (const [line, tokens] of codeLines) {
     const first = tokens[0];
@@ -22,7 +23,7 @@ export const siblings: LeadRule = ({ verdict, codeLines, text }) => {
     const counts = new Map<string, number[]>();
     for (const line of lines) counts.set(ending(line), [...(counts.get(ending(line)) ?? []), line]);
     const [usual, same] = [...counts].sort((one, other) => other[1].length - one[1].length)[0] ?? ["", []];
-    if (!/^[^\p{L}\p{N}_"']$/u.test(usual) || same.length < custom) continue;
+    if (!/^[^\p{L}\p{N}_"']$/u.test(usual) || same.length < custom || same.length < lines.length * share) continue;
     for (const line of lines.filter((each) => ending(each) !== usual && (text[each - 1] ?? "").trim() !== ""))
       leads.push({
         line,

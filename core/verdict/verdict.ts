@@ -69,6 +69,11 @@ function message(diagnostic: Diagnostic): string {
   return diagnostic.errorName ? `${diagnostic.errorName}${diagnostic.message ? `: ${diagnostic.message}` : ""}` : diagnostic.message;
 }
 
+/** A sentence that ends in a message has one full stop, whatever the message ends in. */
+function stop(text: string): string {
+  return /[.?!]$/.test(text) ? text : `${text}.`;
+}
+
 /** What a debugger found where the tool named no line, and text that was lost with the program's buffer; "" if there is nothing. */
 function foundWords(outcome: Outcome): string {
   const place = outcome.found?.frames.findLast((frame) => frame.own && frame.line !== undefined);
@@ -83,7 +88,7 @@ function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evi
     evidence.push({ gate, source: "run", speaks, text, ...(line ? { line } : {}) });
   const primary = outcome.diagnostics.find((diagnostic) => diagnostic.primary);
   if (outcome.stoppedBy === "refused") {
-    add(1, "fails", `It was refused before any line ran${primary ? `: ${message(primary)}` : ""}.`, primary?.line);
+    add(1, "fails", stop(`It was refused before any line ran${primary ? `: ${message(primary)}` : ""}`), primary?.line);
     return { evidence, comparison: null };
   }
   const printed = firstOutput(outcome);
@@ -105,7 +110,7 @@ function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evi
       add(
         2,
         "fails",
-        `It was stopped${primary.line ? ` at line ${primary.line}` : ""} by ${message(primary)}.${primary.line ? "" : foundWords(outcome)}`,
+        `${stop(`It was stopped${primary.line ? ` at line ${primary.line}` : ""} by ${message(primary)}`)}${primary.line ? "" : foundWords(outcome)}`,
         primary.line,
       );
     else add(2, "fails", outcome.exit.signal ? `It was stopped by signal ${outcome.exit.signal}; no line was given.` : "It was stopped without a message.");
@@ -194,11 +199,11 @@ function judgePasted(observations: Observations): Evidence[] {
   if (stage === "result") {
     add(1, "passes", "The pasted message is about a result, so the program had started.");
     add(2, "passes", "The pasted message is about a result, so the program had come to it.");
-    add(3, "fails", `A test in the pasted output got another result: ${message(primary)}.`, primary.line);
-  } else if (stage === "translation") add(1, "fails", `The pasted message says it was refused: ${message(primary)}.`, primary.line);
+    add(3, "fails", stop(`A test in the pasted output got another result: ${message(primary)}`), primary.line);
+  } else if (stage === "translation") add(1, "fails", stop(`The pasted message says it was refused: ${message(primary)}`), primary.line);
   else {
     add(1, "passes", "The pasted message comes from a running program, so it had started.");
-    add(2, "fails", `The pasted message says it was stopped${primary.line ? ` at line ${primary.line}` : ""}: ${message(primary)}.`, primary.line);
+    add(2, "fails", stop(`The pasted message says it was stopped${primary.line ? ` at line ${primary.line}` : ""}: ${message(primary)}`), primary.line);
   }
   return evidence;
 }

@@ -28,6 +28,9 @@ alter table faulty_case add column receipt text unique;
 -- Lower-case text of programs, outputs and notes, without signs that a text column cannot hold.
 alter table faulty_case add column search_text text not null default '';
 
+-- Cases of one set come in one transaction; each has its own moment, so that a list keeps their order.
+alter table faulty_case alter column created_at set default clock_timestamp();
+
 create table student_addition (
   key text primary key,
   faulty_case text not null references faulty_case (key) on delete cascade,

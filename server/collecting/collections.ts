@@ -3,6 +3,7 @@ import type { ToolOutput } from "../../core/cases/case.ts";
 import { type Arrangement, arrange, type Corrections, fingerprintOf, type KnownCase, type PlannedCase } from "../../core/collecting/arrange.ts";
 import type { Entry, Refused } from "../../core/collecting/entries.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
+import { baseName } from "../../core/languages/messageReader.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Database, Query } from "../database/database.ts";
 import { newKey } from "../keys.ts";
@@ -143,9 +144,13 @@ export async function keepCollection(database: Database, collection: Collection)
         .map((student) => [student.label, student.key]),
     );
     const keys = new Map<string, string>();
-    for (const program of [...taken].sort((one, other) => Number(one.joins?.kind === "program") - Number(other.joins?.kind === "program"))) {
+    // Lists show the newest first, so the last of the table comes first; what joins another program of the set comes after it.
+    for (const program of [...taken].reverse().sort((one, other) => Number(one.joins?.kind === "program") - Number(other.joins?.kind === "program"))) {
       const files = program.files.map((file) => ({ name: file.name, bytes: bytes.get(file.path) ?? new Uint8Array() }));
-      const outputs: ToolOutput[] = program.outputs.map((output) => ({ origin: output.path ?? "the end of the program file", text: output.text }));
+      const outputs: ToolOutput[] = program.outputs.map((output) => ({
+        origin: output.path === null ? "the end of the program file" : baseName(output.path),
+        text: output.text,
+      }));
       const target = program.joins?.kind === "case" ? joined.get(program.joins.key) : null;
       const before = program.joins?.kind === "program" ? keys.get(program.joins.id) : undefined;
       if (target) {

@@ -42,7 +42,9 @@ function addresses(entries: readonly RouteConfigEntry[], above = ""): Array<{ pa
     return [...own, ...addresses(entry.children ?? [], path)];
   });
 }
-const teachers = addresses(routes as RouteConfigEntry[]).filter((each) => each.path !== "/s" && !each.path.startsWith("/s/"));
+/** Students' pages, the call that hands in and its description; everything else is the teacher's. */
+const open = /^\/s(?:\/|$)|^\/api\/hand-in\/|^\/api\/openapi\.json$/;
+const teachers = addresses(routes as RouteConfigEntry[]).filter((each) => !open.test(each.path));
 
 test("the route table holds teachers' addresses and students' ones", () => {
   expect(teachers.length).toBeGreaterThan(12);
@@ -105,5 +107,6 @@ test("a signed cookie is genuine for a while, with this secret only", () => {
 
 test("what is open is a short list", () => {
   expect(["/s", "/s/ABCD-EFGH", "/s/ABCD-EFGH/save", "/assets/x.js"].every(isOpenPath)).toBe(true);
-  expect(["/", "/sheets", "/s2", "/_root.data", "/cases/x.data"].some(isOpenPath)).toBe(false);
+  expect(["/api/hand-in/ABCD-EFGH", "/api/openapi.json"].every(isOpenPath)).toBe(true);
+  expect(["/", "/sheets", "/s2", "/_root.data", "/cases/x.data", "/api", "/api/other", "/collect-take"].some(isOpenPath)).toBe(false);
 });

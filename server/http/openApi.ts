@@ -3,6 +3,34 @@ export const openApi = {
   openapi: "3.1.0",
   info: { title: "Bent Nail", version: "1", description: "Calls for programs. Everything else is for people, on the pages." },
   paths: {
+    "/api/collect": {
+      post: {
+        operationId: "collect",
+        summary: "Take a zip or files of a class into the Tray as they are found; for the teacher",
+        requestBody: {
+          required: true,
+          content: {
+            "multipart/form-data": {
+              schema: {
+                type: "object",
+                required: ["course", "file"],
+                properties: {
+                  course: { type: "string", description: "Name or key of the course" },
+                  file: { type: "array", items: { type: "string", format: "binary" }, description: "One zip, or files" },
+                  path: { type: "array", items: { type: "string" }, description: "The path of each file, in the same order" },
+                  dryRun: { type: "string", description: "Anything: only say what would be taken" },
+                },
+              },
+            },
+          },
+        },
+        responses: {
+          "200": { description: "What was taken: programs with student, language and outputs, what was not taken and why." },
+          "401": { description: "It asks for the teacher's password." },
+          "422": { description: "Nothing was taken; one line says why." },
+        },
+      },
+    },
     "/api/hand-in/{code}": {
       post: {
         operationId: "handIn",

@@ -29,8 +29,9 @@ function hostName(hostHeader: string): string {
 /** Largest form or answer that is taken, in bytes: a program of 2 MB, sent twice, with room to spare. */
 const largestBody = 12 * 1024 * 1024;
 
-/** A set of a whole class may be larger; only the teacher reaches this address. */
+/** A set of a whole class may be larger; only the teacher reaches these addresses. */
 const largestSetBody = 64 * 1024 * 1024;
+const setAddresses: ReadonlySet<string> = new Set(["/collect-take", "/api/collect"]);
 
 /** Refuses what is too large before any of it is read, and what does not say how large it is. */
 export const refuseFloods: RequestHandler = (request, response, next) => {
@@ -38,7 +39,7 @@ export const refuseFloods: RequestHandler = (request, response, next) => {
   const length = Number(request.headers["content-length"] ?? Number.NaN);
   // What follows on a refused connection would be the rest of the body, so it is closed.
   if (request.headers["transfer-encoding"] !== undefined) response.set("Connection", "close").status(411).type("text").send("Say how long this is.");
-  else if (length > (request.path === "/collect-take" ? largestSetBody : largestBody))
+  else if (length > (setAddresses.has(request.path) ? largestSetBody : largestBody))
     response.set("Connection", "close").status(413).type("text").send("This is too large to be taken in.");
   else next();
 };

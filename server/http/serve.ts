@@ -20,6 +20,7 @@ import { guardTeacher } from "./guard.ts";
 import { teacherPassword } from "./password.ts";
 import { inPersonsName } from "./person.ts";
 import { isLoopback, refuseFloods, refuseForgery, setSafeHeaders } from "./safety.ts";
+import { forgetServerAddress, noteServerAddress } from "./serverAddress.ts";
 
 export type ServeOptions = {
   port: number;
@@ -96,11 +97,14 @@ export async function serve(options: ServeOptions): Promise<void> {
   });
   const address = server.address();
   const port = typeof address === "object" && address ? address.port : options.port;
+  // On a wildcard address the server is asked by the machine's own.
+  noteServerAddress(folder, `http://${["0.0.0.0", "::"].includes(options.host) ? "127.0.0.1" : options.host}:${port}`);
   process.stdout.write(`Bent Nail is at http://${options.host}:${port}/\n`);
 
   const stop = async () => {
     server.close();
     server.closeAllConnections();
+    forgetServerAddress(folder);
     await services.toolchains.close();
     await services.database.close();
     letGo();

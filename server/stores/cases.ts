@@ -157,7 +157,8 @@ export async function insertCase(query: Query, given: NewCase): Promise<string> 
     asBytes(given.input),
     given.expected === undefined ? null : asBytes(given.expected),
   ]);
-  await refreshSearchText(query, key);
+  const programs = [...(given.worked ?? []), ...given.files].map((file) => decodeText(file.bytes).text);
+  await setSearchText(query, key, [given.title, given.intent, given.instead ?? "", given.changedLast, ...outputs.map((output) => output.text), ...programs]);
   return key;
 }
 
@@ -179,6 +180,10 @@ export async function refreshSearchText(query: Query, key: string): Promise<void
       ),
     )
     .map((row) => decodeText(row.bytes).text);
+  await setSearchText(query, key, parts);
+}
+
+async function setSearchText(query: Query, key: string, parts: readonly string[]): Promise<void> {
   // Through bytes, so that broken surrogates do not reach the text column.
   const text = asBytes(parts.join("\n").toLowerCase().replaceAll("\0", "").slice(0, searchable)).toString("utf8");
   await query("update faulty_case set search_text = $2 where key = $1", [key, text]);

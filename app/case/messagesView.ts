@@ -1,0 +1,113 @@
+import type { Language } from "../../core/languages/language.ts";
+import { consoleText, type Outcome } from "../../core/outcome/outcome.ts";
+import { type Reading, type ReadMessage, readOutput, stateWords } from "../../core/reading/reading.ts";
+import { lineTexts } from "../../core/source/lines.ts";
+import { ownLines } from "../../core/verdict/judge.ts";
+import type { Version, WholeCase } from "../../server/stores/cases.ts";
+import type { WarningDecision } from "../../server/warnings.ts";
+
+/** Messages of one output that a page shows; a flood beyond it is counted. */
+const messagesShown = 40;
+
+/** What names a warning in a case, so that a decision about it outlives its line's number: its file, its line's text, its words. */
+function aboutOf(message: ReadMessage, version: Version): string {
+  const { file, line, message: words } = message.diagnostic;
+  const source = version.files.find((each) => each.name === file) ?? version.files[0];
+  return [file ?? "", line === undefined ? "" : (lineTexts(source?.text ?? "")[line - 1] ?? "").trim(), words.split("\n")[0]].join(" | ").slice(0, 500);
+}
+
+function messageView(message: ReadMessage, index: number, version: Version, depth: "short" | "full", decisions: readonly WarningDecision[]) {
+  const { diagnostic, meaning, standing, tokens, chain, folded } = message;
+  const about = aboutOf(message, version);
+  return {
+    index,
+    severity: diagnostic.severity,
+    title: [diagnostic.errorName, diagnostic.message.split("\n")[0]].filter((part) => part).join(": "),
+    details: diagnostic.message.split("\n").slice(1),
+    file: diagnostic.file === version.files[0]?.name ? null : (diagnostic.file ?? null),
+    line: diagnostic.line ?? null,
+    column: diagnostic.column ?? null,
+    code: diagnostic.code ?? null,
+    tool: [diagnostic.tool, diagnostic.toolVersion].filter((part) => part).join(", "),
+    excerpt: diagnostic.excerpt ?? null,
+    cut: diagnostic.cut ?? false,
+    outputLines: diagnostic.outputLines ?? null,
+    group: standing.group,
+    why: standing.why,
+    kind: meaning?.kindWords ?? null,
+    words: meaning?.words ?? [],
+    says: meaning?.says ?? null,
+    usually: depth === "full" ? (meaning?.usually ?? null) : null,
+    unsaid: depth === "full" ? (meaning?.unsaid ?? null) : null,
+    misleads: meaning?.misleads ?? null,
+    at: tokens?.at ?? null,
+    before: tokens?.before ?? null,
+    chain: chain.map(({ line, name, role, file }) => ({ line: line ?? null, name: name ?? "", role, file })),
+    folded,
+    about,
+    decision: decisions.find((decision) => decision.about === about) ?? null,
+  };
+}
+export type MessageView = ReturnType<typeof messageView>;
+
+function sourceView(title: string, text: string, reading: Reading, version: Version, depth: "short" | "full", decisions: readonly WarningDecision[]) {
+  return {
+    title,
+    text: text.slice(0, 60_000),
+    recognised: reading.recognised,
+    counts: reading.counts,
+    state: stateWords[reading.state],
+    messages: reading.messages.slice(0, messagesShown).map((message, index) => messageView(message, index, version, depth, decisions)),
+    more: Math.max(0, reading.messages.length - messagesShown),
+    proves: reading.normalOutput?.proves ?? null,
+  };
+}
+export type SourceView = ReturnType<typeof sourceView>;
+
+/** A reading with its lines as the text here has them, where the case is a fragment whose first line has a number above 1. */
+function shifted(reading: Reading, firstLine: number): Reading {
+  if (firstLine <= 1) return reading;
+  return {
+    ...reading,
+    messages: reading.messages.map((message) => {
+      const diagnostic = ownLines([message.diagnostic], firstLine)[0] ?? message.diagnostic;
+      const chain = message.chain.map((link) => ({ ...link, line: ownLines([{ ...message.diagnostic, line: link.line }], firstLine)[0]?.line }));
+      return { ...message, diagnostic, chain, tokens: null };
+    }),
+  };
+}
+
+/** Every output of a version taken apart: those that were pasted, by their origin, and what the run here said. */
+export function messagesView(
+  language: Language,
+  found: WholeCase,
+  version: Version,
+  outcome: Outcome | null,
+  depth: "short" | "full",
+  decisions: readonly WarningDecision[],
+): SourceView[] {
+  const files = Object.fromEntries(version.files.map((file) => [file.name, file.text]));
+  const sources = found.outputs
+    .filter((output) => output.version === version.key && output.content.trim() !== "")
+    .map((output) =>
+      sourceView(
+        output.origin ? `From ${output.origin}` : "As pasted",
+        output.content,
+        shifted(readOutput(language, output.content, files), found.first_line),
+        version,
+        depth,
+        decisions,
+      ),
+    );
+  const said = outcome ? consoleText(outcome.console, ["err"]) : "";
+  const run = said.trim() === "" ? null : readOutput(language, said, files);
+  // What the run says word for word as the pasted output is not told twice.
+  if (run?.recognised) {
+    const titles = (source: SourceView) => source.messages.map((message) => `${message.line} ${message.title}`).join("\n");
+    const view = sourceView("From the run here", said, run, version, depth, decisions);
+    const same = sources.find((source) => titles(source) === titles(view));
+    if (same) same.title = `${same.title}; the run here says the same`;
+    else sources.push(view);
+  }
+  return sources;
+}

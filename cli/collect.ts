@@ -1,0 +1,106 @@
+import { readdir, readFile, stat } from "node:fs/promises";
+import { basename, join, relative, sep } from "node:path";
+import type { Command } from "commander";
+import type { Entry } from "../core/collecting/entries.ts";
+import type { Collected } from "../server/collecting/collectNow.ts";
+import { MaterialProblem } from "./material.ts";
+
+/** Most files that are read from a folder; what is beyond is said by the limits of a set. */
+const mostFiles = 10_001;
+
+async function filesOf(path: string): Promise<Entry[]> {
+  const found = await stat(path).catch(() => null);
+  if (!found) throw new MaterialProblem(`there is no folder or zip ${path}`);
+  if (found.isFile()) return [{ path: basename(path), bytes: await readFile(path) }];
+  const entries: Entry[] = [];
+  const walk = async (folder: string): Promise<void> => {
+    for (const each of await readdir(folder, { withFileTypes: true })) {
+      if (entries.length >= mostFiles) return;
+      // Links may lead out of the folder; they are not followed.
+      if (each.isDirectory()) await walk(join(folder, each.name));
+      else if (each.isFile())
+        entries.push({ path: relative(path, join(folder, each.name)).split(sep).join("/"), bytes: await readFile(join(folder, each.name)) });
+    }
+  };
+  await walk(path);
+  return entries;
+}
+
+/** Asks the server that has the data; null if none runs. */
+async function askServer(folder: string, course: string, entries: readonly Entry[], dryRun: boolean): Promise<Collected | null> {
+  const { readServerAddress } = await import("../server/http/serverAddress.ts");
+  const { teacherPassword } = await import("../server/http/password.ts");
+  const address = readServerAddress(folder);
+  if (address === null) return null;
+  const form = new FormData();
+  form.set("course", course);
+  if (dryRun) form.set("dryRun", "yes");
+  for (const entry of entries) {
+    form.append("path", entry.path);
+    form.append("file", new Blob([Buffer.from(entry.bytes)]), basename(entry.path));
+  }
+  const password = teacherPassword(folder);
+  const headers: Record<string, string> = password.isSet() ? { Cookie: `bent-nail-teacher=${password.sign()}` } : {};
+  const response = await fetch(new URL("/api/collect", address), { method: "POST", body: form, headers }).catch(() => null);
+  if (!response) return null;
+  if (!response.ok) {
+    const body = await response.text();
+    throw new MaterialProblem(/"error":"([^"]+)"/.exec(body)?.[1] ?? `the server refused it (${response.status})`);
+  }
+  return await response.json();
+}
+
+function table(collected: Collected): string {
+  const lines = collected.programs.map(
+    (program) =>
+      `${program.taken ? "taken  " : "not new"}  ${(program.student || "nobody").padEnd(10)} ${(program.language ?? "?").padEnd(8)} ${program.program}${program.outputs.length > 0 ? `  + ${program.outputs.map((output) => output.path ?? "message at its end").join(", ")}` : ""}${program.joins ? `  next version of ${program.joins}` : ""}${program.sameAs.length > 0 ? `  same as ${program.sameAs.join(", ")}` : ""}`,
+  );
+  for (const path of collected.unpaired) lines.push(`no program for  ${path}`);
+  for (const { path, reason } of collected.refused) lines.push(`not taken  ${path}  ${reason}`);
+  return `${lines.join("\n")}\n`;
+}
+
+/** Adds `bent-nail collect`. */
+export function addCollectCommand(program: Command): void {
+  program
+    .command("collect")
+    .description("take a folder or zip of a class into the Tray, as it is found")
+    .argument("<folder-or-zip>", "where the programs are")
+    .requiredOption("--course <name>", "the course that they belong to")
+    .option("--dry-run", "only say what would be taken")
+    .option("--json", "print JSON")
+    .action(async (path: string, options: { course: string; dryRun?: boolean; json?: boolean }) => {
+      const entries = await filesOf(path);
+      const { dataFolder } = await import("../server/http/serve.ts");
+      const folder = dataFolder();
+      const collected =
+        (await askServer(folder, options.course, entries, options.dryRun ?? false)) ??
+        (await takeHere(folder, options.course, entries, options.dryRun ?? false));
+      process.stdout.write(options.json ? `${JSON.stringify(collected, null, 2)}\n` : table(collected));
+    });
+}
+
+/** Opens the data itself, since no server has it. The cases are judged when a server runs next, or when they are opened. */
+async function takeHere(folder: string, course: string, entries: readonly Entry[], dryRun: boolean): Promise<Collected> {
+  const [{ ownFolder, FolderInUse }, { openDatabase }, { collectNow }] = await Promise.all([
+    import("../server/database/owner.ts"),
+    import("../server/database/database.ts"),
+    import("../server/collecting/collectNow.ts"),
+  ]);
+  let letGo: () => void;
+  try {
+    letGo = await ownFolder(folder);
+  } catch (problem) {
+    if (problem instanceof FolderInUse) throw new MaterialProblem(problem.message);
+    throw problem;
+  }
+  const database = await openDatabase(join(folder, "database"));
+  try {
+    const result = await collectNow(database, course, entries, dryRun);
+    if (!result.ok) throw new MaterialProblem(result.message);
+    return result.collected;
+  } finally {
+    await database.close();
+    letGo();
+  }
+}
