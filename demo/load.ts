@@ -119,6 +119,8 @@ function answerTo(kind: string, written: DemoAnswers[string], program: string, t
  */
 export async function loadDemo(services: Services): Promise<void> {
   const { database } = services;
+  // The set comes first, so that the cases that are worked through stand before it in every list.
+  await loadClassSet(services);
   const course = await addCourse(database, "Kittiwake Crossing, group 1", "python");
   await addStudents(
     database,
@@ -145,7 +147,6 @@ export async function loadDemo(services: Services): Promise<void> {
 
   const cases = new Map<string, string>();
   for (const demo of demoCases) cases.set(demo.name, await loadCase(services, demo, course, studentKey(demo.student)));
-  await loadClassSet(services);
   const ready = await services.toolchains.find("python")?.available();
   if (!ready?.ready) return;
 

@@ -1,6 +1,6 @@
 import type { Language } from "../../core/languages/language.ts";
 import { consoleText, type Outcome } from "../../core/outcome/outcome.ts";
-import { type Reading, type ReadMessage, readOutput, stateWords } from "../../core/reading/reading.ts";
+import { type Reading, type ReadMessage, readingOf, readOutput, stateWords, takeApart } from "../../core/reading/reading.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { ownLines } from "../../core/verdict/judge.ts";
 import type { Version, WholeCase } from "../../server/stores/cases.ts";
@@ -99,12 +99,25 @@ export function messagesView(
         decisions,
       ),
     );
-  const said = outcome ? consoleText(outcome.console, ["err"]) : "";
-  const run = said.trim() === "" ? null : readOutput(language, said, files);
-  // What the run says word for word as the pasted output is not told twice.
-  if (run?.recognised) {
+  if (outcome && outcome.diagnostics.length > 0) {
+    const told = consoleText(outcome.console, ["err"]);
+    // A translator's warnings about a program that runs do not stand on the console.
+    const said = outcome.diagnostics
+      .map(
+        ({ file, line, column, severity, code, message }) =>
+          `${[file, line, column].filter((part) => part).join(":")}: ${severity}: ${message}${code ? ` [${code}]` : ""}`,
+      )
+      .join("\n");
+    const view = sourceView(
+      "From the run here",
+      told.trim() === "" ? said : told,
+      readingOf(language, takeApart(language, outcome.diagnostics, files)),
+      version,
+      depth,
+      decisions,
+    );
+    // What the run says word for word as the pasted output is not told twice.
     const titles = (source: SourceView) => source.messages.map((message) => `${message.line} ${message.title}`).join("\n");
-    const view = sourceView("From the run here", said, run, version, depth, decisions);
     const same = sources.find((source) => titles(source) === titles(view));
     if (same) same.title = `${same.title}; the run here says the same`;
     else sources.push(view);

@@ -35,7 +35,8 @@ export function ProgramRow({
         <input
           type="checkbox"
           aria-label={`Take ${program.id}`}
-          checked={!program.left && !program.alreadyHere}
+          key={String(program.left)}
+          defaultChecked={!program.left && !program.alreadyHere}
           disabled={program.alreadyHere}
           onChange={(event) => onCorrect("left", program.id, event.target.checked ? "no" : "yes")}
         />

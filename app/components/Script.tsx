@@ -157,9 +157,9 @@ const noteWords: Record<LineNote["kind"], string> = {
   hidden: "warning hidden",
 };
 
-/** The notes of one line; more than one fold behind the first. */
+/** The notes of one line; more than two fold behind the first ones. */
 function LineNotes({ notes }: { notes: readonly LineNote[] }) {
-  const [first, ...rest] = notes;
+  const [first, second, ...rest] = notes;
   if (!first) return <span />;
   const one = (note: LineNote) => (
     <p className="border-l-2 border-rule-strong pl-2 font-sans text-[0.82rem] leading-5" key={note.kind + note.text}>
@@ -174,6 +174,7 @@ function LineNotes({ notes }: { notes: readonly LineNote[] }) {
   return (
     <div className="pl-2">
       {one(first)}
+      {second && one(second)}
       {rest.length > 0 && (
         <details className="pl-2 font-sans text-[0.82rem]">
           <summary className="cursor-pointer text-graphite">

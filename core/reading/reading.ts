@@ -48,16 +48,12 @@ function chainOf(diagnostic: Diagnostic): { chain: ChainLink[]; folded: number }
   };
 }
 
-/**
- * Reads an error output as far as it goes. `program` is the text of each file by name; the first one counts where a message names none.
- * The output itself is not changed; lines of it are 1-based in all that refers to them.
- */
-export function readOutput(language: Language, output: string, program?: Readonly<Record<string, string>>): Reading {
-  const read = language.readOutput(output, program);
-  const explained = read.diagnostics.map((diagnostic) => ({ diagnostic, meaning: explain(language, diagnostic) }));
+/** Messages taken apart: what each means, which one matters, the tokens at its place, its calls. `program` is the text of each file by name. */
+export function takeApart(language: Language, diagnostics: readonly Diagnostic[], program?: Readonly<Record<string, string>>): ReadMessage[] {
+  const explained = diagnostics.map((diagnostic) => ({ diagnostic, meaning: explain(language, diagnostic) }));
   const parts = programParts(language, program);
   const standing = standings(language, explained, parts);
-  const messages = explained.map(({ diagnostic, meaning }, index): ReadMessage => {
+  return explained.map(({ diagnostic, meaning }, index): ReadMessage => {
     const { file, line, column } = diagnostic;
     const own = line !== undefined && column !== undefined && index < 50 ? parts(file) : null;
     return {
@@ -68,7 +64,11 @@ export function readOutput(language: Language, output: string, program?: Readonl
       ...chainOf(diagnostic),
     };
   });
-  const count = (severity: Diagnostic["severity"]) => read.diagnostics.filter((each) => each.severity === severity).length;
+}
+
+/** A reading of messages, with what stands around them in an output. */
+export function readingOf(language: Language, messages: ReadMessage[], parts: OutputPart[] = [], lines: readonly string[] = []): Reading {
+  const count = (severity: Diagnostic["severity"]) => messages.filter((each) => each.diagnostic.severity === severity).length;
   const counts = { errors: count("error"), warnings: count("warning"), notes: count("note") };
   const primary = messages.find((message) => message.diagnostic.primary) ?? null;
   return {
@@ -77,9 +77,18 @@ export function readOutput(language: Language, output: string, program?: Readonl
     primary,
     counts,
     state: counts.errors > 0 ? "errors" : counts.warnings > 0 ? "warnings only" : "clean",
-    parts: read.parts,
-    normalOutput: normalOutput(language, read.lines, read.parts, primary),
+    parts,
+    normalOutput: normalOutput(language, lines, parts, primary),
   };
+}
+
+/**
+ * Reads an error output as far as it goes. `program` is the text of each file by name; the first one counts where a message names none.
+ * The output itself is not changed; lines of it are 1-based in all that refers to them.
+ */
+export function readOutput(language: Language, output: string, program?: Readonly<Record<string, string>>): Reading {
+  const read = language.readOutput(output, program);
+  return readingOf(language, takeApart(language, read.diagnostics, program), read.parts, read.lines);
 }
 
 /** The lines that belong to no message, and what they say of the run: only where a message was recognised beside them. */

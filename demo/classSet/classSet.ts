@@ -20,11 +20,15 @@ async function seen(toolchains: Toolchains, language: string, name: string, text
 export async function classSet(toolchains: Toolchains): Promise<Entry[]> {
   const entries: Entry[] = [];
   const add = (path: string, text: string) => entries.push({ path: `deck-loads/${path}`, bytes: Buffer.from(text, "utf8") });
-  for (const { student, language, from, to, handsIn } of spoiltPrograms) {
-    const right = rightPrograms[language];
-    if (!right?.text.includes(from)) throw new Error(`demo: nothing to spoil for ${student}`);
-    const text = right.text.replace(from, to);
-    const said = handsIn === "nothing" ? "" : await seen(toolchains, language, right.name, text);
+  const spoilt = await Promise.all(
+    spoiltPrograms.map(async ({ student, language, from, to, handsIn }) => {
+      const right = rightPrograms[language];
+      if (!right?.text.includes(from)) throw new Error(`demo: nothing to spoil for ${student}`);
+      const text = right.text.replace(from, to);
+      return { student, language, handsIn, right, text, said: handsIn === "nothing" ? "" : await seen(toolchains, language, right.name, text) };
+    }),
+  );
+  for (const { student, language, handsIn, right, text, said } of spoilt) {
     const mark = findLanguage(language)?.lineComment ?? "#";
     const atEnd =
       handsIn === "end" && said !== ""
