@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import yazl from "yazl";
 import { rightPrograms, spoiltPrograms } from "../demo/classSet/programs.ts";
-import { keepCollection, arrangeCollection, findCollection } from "../server/collecting/collections.ts";
+import { arrangeCollection, findCollection, keepCollection } from "../server/collecting/collections.ts";
 import { takeSet } from "../server/collecting/takeSet.ts";
 import { openDatabase } from "../server/database/database.ts";
 import { addCourse, addStudents } from "../server/stores/courses.ts";
@@ -20,7 +20,10 @@ async function zip(): Promise<Buffer> {
     const folder = `class/S-${number}`;
     file.addBuffer(Buffer.from(right.text.replace(spoilt.from, spoilt.to).replace("Kittiwake", `Kittiwake ${number}`)), `${folder}/${right.name}`);
     if (number % 2 === 0)
-      file.addBuffer(Buffer.from(`Traceback (most recent call last):\n  File "${right.name}", line 3, in <module>\n    x\nNameError: name 'x${number}' is not defined\n`), `${folder}/error.txt`);
+      file.addBuffer(
+        Buffer.from(`Traceback (most recent call last):\n  File "${right.name}", line 3, in <module>\n    x\nNameError: name 'x${number}' is not defined\n`),
+        `${folder}/error.txt`,
+      );
   }
   file.end();
   const parts: Buffer[] = [];

@@ -1,5 +1,5 @@
 import { execFile } from "node:child_process";
-import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { mkdir, mkdtemp, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, expect, test } from "vitest";
@@ -186,4 +186,64 @@ test("a check may change the files beside the program", async () => {
   );
   const result = JSON.parse((await bentNail(["judge", "list.py", "--checks", "surroundings.json", "--json"])).out);
   expect([result.class, result.reportedLine]).toEqual(["runtime", 1]);
+});
+
+test("read takes apart what tools say that do not run here, in a batch as well", async () => {
+  const { out } = await bentNail(
+    ["read", "--language", "basic", "--json"],
+    "Module1.vb(4,9): error BC30451: 'totl' is not declared.\nModule1.vb(6,9): error BC30451: 'totl' is not declared.\n",
+  );
+  const read = JSON.parse(out);
+  expect(read).toMatchObject({ class: "syntax", kind: "meaning", reportedLine: 4, counts: { errors: 2 }, recognised: true });
+  expect(read.messages.map((message: { group: string }) => message.group)).toEqual(["primary", "follows"]);
+  expect(read.messages[0]).toMatchObject({ kind: "unknown name", words: [{ text: "totl", role: "name" }] });
+  const lines = ["python", "java", "c", "csharp", "pascal", "octave", "basic", "sketch", "pseudocode"].map((language) =>
+    JSON.stringify({ id: language, language, output: "it does not work" }),
+  );
+  const batch = (await bentNail(["read", "--batch", "-"], lines.join("\n"))).out.trim().split("\n");
+  expect(batch.map((line) => [JSON.parse(line).id, JSON.parse(line).recognised])).toEqual(lines.map((line) => [JSON.parse(line).language, false]));
+  const people = await bentNail(
+    ["read", "--language", "c"],
+    "deck.c:3:9: error: ‘x’ undeclared (first use in this function)\ndeck.c:4:1: warning: unused variable ‘y’ [-Wunused-variable]\n",
+  );
+  expect(people.out).toMatch(/primary +line 3:9 .*undeclared[\s\S]*warning +line 4:1/);
+});
+
+test("collect takes a folder into the data, or says what it would take; a try changes nothing", async () => {
+  const data = { BENT_NAIL_DATA: join(folder, "data") };
+  const class1 = join(folder, "class1");
+  for (const student of ["S-01", "S-02"]) await mkdir(join(class1, student), { recursive: true });
+  await writeFile(join(class1, "S-02/tides.py"), "print(1)\n");
+  await writeFile(join(class1, "S-01/deck.py"), "print(crs)\n");
+  await writeFile(
+    join(class1, "S-01/deck.log"),
+    "Traceback (most recent call last):\n  File \"deck.py\", line 1, in <module>\n    print(crs)\nNameError: name 'crs' is not defined\n",
+  );
+  await writeFile(join(class1, "empty.py"), "");
+  const missing = await bentNail(["collect", class1, "--course", "nowhere"], "", data);
+  expect([missing.code, missing.err]).toEqual([1, "bent-nail: there is no course nowhere\n"]);
+  const { openDatabase } = await import("../server/database/database.ts");
+  const { addCourse } = await import("../server/stores/courses.ts");
+  const database = await openDatabase(join(folder, "data/database"));
+  await addCourse(database, "Group 1", "python");
+  await database.close();
+  const tried = JSON.parse((await bentNail(["collect", class1, "--course", "Group 1", "--dry-run", "--json"], "", data)).out);
+  expect(tried).toMatchObject({
+    programs: [{ program: "S-01/deck.py", student: "S-01", language: "python", outputs: [{ path: "S-01/deck.log" }] }, { program: "S-02/tides.py" }],
+    cases: [],
+    refused: [{ path: "empty.py", reason: "It is empty." }],
+  });
+  const taken = await bentNail(["collect", class1, "--course", "Group 1"], "", data);
+  expect(taken.out).toContain("taken    S-01       python   S-01/deck.py  + S-01/deck.log");
+  expect((await bentNail(["collect", class1, "--course", "Group 1"], "", data)).out).toContain("not new");
+  expect((await bentNail(["collect", join(folder, "no-such"), "--course", "Group 1"], "", data)).err).toContain("there is no folder or zip");
+}, 60_000);
+
+test("hand-in says in one line why it was not taken", async () => {
+  const wrong = await bentNail(["hand-in", "deck.py", "--to", "http://127.0.0.1:1/somewhere"]);
+  expect([wrong.code, wrong.err]).toEqual([1, "bent-nail: http://127.0.0.1:1/somewhere is no hand-in address; it looks like http://…/s/hand-in/CODE\n"]);
+  expect((await bentNail(["hand-in", "deck.py", "--to", "http://127.0.0.1:1/s/hand-in/AB"])).err).toBe(
+    "bent-nail: no answer from http://127.0.0.1:1/s/hand-in/AB\n",
+  );
+  expect((await bentNail(["hand-in", "deck.py"])).code).toBe(2);
 });

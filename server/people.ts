@@ -34,12 +34,12 @@ function replaced(bytes: Uint8Array, name: RegExp, by: string): Uint8Array | nul
 /**
  * Replaces a person's name by other words in everything that belongs to a student: programs of all versions, file names, outputs, answers to
  * the questions, titles, notes, checks and fixes. This is the one change that is made to what was handed in, for privacy's sake. Runs are
- * forgotten and made again. Letter case does not count; parts of longer words stay. Returns in how many places it stood.
+ * forgotten and made again. Letter case does not count, nor what stands between its words; parts of longer words stay. Returns in how many places it stood.
  */
 export async function replaceName(database: Database, student: string, name: string, by: string): Promise<number> {
   const wanted = name.trim();
   if (wanted.length < 2) return 0;
-  const pattern = new RegExp(`(?<![\\p{L}\\p{N}])${wanted.replace(/[.*+?^${}()|[\]\\]/g, "\\$&").replace(/\s+/g, "\\s+")}(?![\\p{L}\\p{N}])`, "giu");
+  const pattern = new RegExp(`(?<![\\p{L}\\p{N}])${wanted.replace(/[.*+?^${}()|[\]\\]/g, "\\$&").replace(/\s+/g, "[\\s_.-]+")}(?![\\p{L}\\p{N}])`, "giu");
   return database.transaction(async (query) => {
     let places = 0;
     const column = async (table: string, name: string, where: string, key: string) => {
@@ -69,7 +69,7 @@ export async function replaceName(database: Database, student: string, name: str
       await column("program_check", "input", "faulty_case", key);
       await column("program_check", "expected", "faulty_case", key);
       await column("layer", "intention", "faulty_case", key);
-      for (const name of ["verdict", "fix", "first_fix"]) await textColumn("layer", name, "faulty_case", key);
+      for (const name of ["verdict", "fix", "first_fix", "faulty_lines"]) await textColumn("layer", name, "faulty_case", key);
       for (const version of keyRows.parse(await query("select key from version where faulty_case = $1", [key]))) {
         await column("tool_output", "content", "version", version.key);
         places += await replaceInFiles(query, version.key, pattern, by);

@@ -1,4 +1,4 @@
-// Takes the pictures in docs/screenshots from the demo on port 4200 (npm run demo).
+// Takes the pictures in docs/screenshots from the demo on port 4200 (npm run demo). The class set is made by tools/make-class-set.mjs; name its zip.
 import { chromium } from "@playwright/test";
 
 const base = "http://127.0.0.1:4200";
@@ -29,6 +29,24 @@ await save("case");
 await page.goto(base);
 await page.getByRole("link", { name: "Letters in the boats' names in C" }).click();
 await save("case-in-c");
+await page.goto(`${base}/collect`);
+await page.getByLabel("For the course").selectOption({ label: "Kittiwake Crossing, whole class" });
+await page.getByLabel("Choose a zip or files").setInputFiles(process.argv[2] ?? "/tmp/deck-loads.zip");
+await page.waitForURL(/collect\/\w+/);
+await save("collect-table");
+await page.getByRole("button", { name: "Put it away" }).click();
+await page.goto(`${base}/?language=c`);
+await page.getByRole("listitem").filter({ hasText: "S-17" }).getByRole("link", { name: "fares.c" }).click();
+await page.getByRole("link", { name: "Messages" }).click();
+await save("messages");
+await page.goto(`${base}/courses`);
+await page.getByRole("link", { name: "Kittiwake Crossing, whole class" }).click();
+const handIn = (await page.locator("code").first().textContent()) ?? "";
+await page.setViewportSize({ width: 375, height: 740 });
+await page.goto(handIn);
+await page.getByRole("button", { name: "Go on to the program" }).click();
+await save("hand-in-phone");
+await page.setViewportSize({ width: 1280, height: 800 });
 await page.goto(`${base}/languages`);
 await save("languages");
 await page.goto(`${base}/casebook`);

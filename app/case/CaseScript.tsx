@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { useFetcher } from "react-router";
 import { type LineNote, Script } from "../components/Script.tsx";
 import type { CaseReply } from "../routes/case.tsx";
@@ -15,6 +16,15 @@ export function CaseScript({ view }: { view: CaseView }) {
     const next = faulty.has(line) ? [...faulty].filter((each) => each !== line) : [...faulty, line].sort((one, other) => one - other);
     void fetcher.submit({ intent: "faulty", lines: JSON.stringify(next), revision: view.revision }, { method: "post" });
   };
+  const [paired, setPaired] = useState(false);
+  const pairs: LineNote[] = view.structure.lines.flatMap((line) => {
+    const words = [
+      ...line.unpaired.map((sign) => `${sign} has no partner`),
+      ...line.closes,
+      ...(view.structure.openTexts.includes(line.line) ? ["a quote is not closed"] : []),
+    ];
+    return words.length > 0 ? [{ line: line.line, kind: "structure" as const, text: words.join("; ") }] : [];
+  });
   const notes: LineNote[] = [
     ...(view.verdict.reportedLine && view.verdict.message
       ? [{ line: view.verdict.reportedLine, kind: "tool" as const, text: view.verdict.message, to: "?leaf=messages" }]
@@ -36,14 +46,26 @@ export function CaseScript({ view }: { view: CaseView }) {
         lines={view.lines}
         firstNumber={view.firstLine}
         label={`Program ${view.fileName}, version ${view.versionNumber}`}
-        notes={notes}
+        notes={paired ? pairs : notes}
+        depths={paired ? view.structure.lines.map((line) => line.depth) : undefined}
         faulty={faulty}
         reported={view.verdict.reportedLine}
         onPick={canPick ? pick : undefined}
         pickHint="mark as the faulty line, or take the mark away"
       />
+      <p className="flex flex-wrap items-baseline gap-x-4 px-3 pt-2">
+        <button type="button" className="press press-quiet text-sm" aria-pressed={paired} onClick={() => setPaired(!paired)}>
+          {paired ? "Notes and leads" : "Pairs and depth"}
+        </button>
+        {paired && (
+          <span className="note-small" role="status">
+            {view.structure.unpaired === 0 ? "Every bracket and block has its partner." : `${view.structure.unpaired} without a partner.`} Signs in texts and
+            comments do not count.
+          </span>
+        )}
+      </p>
       {canPick && (
-        <p className="note-small px-3 pt-2">
+        <p className="note-small px-3 pt-1">
           Press a line to mark it as faulty (arrow keys and Enter do the same). The faulty line is often not the one that the tool names.
         </p>
       )}

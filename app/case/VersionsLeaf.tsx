@@ -13,6 +13,27 @@ export function VersionsLeaf({ view }: { view: CaseView }) {
           {fetcher.data.message}
         </p>
       )}
+      {view.prepared.length > 0 && (
+        <section className="mb-4 grid gap-2" aria-label="Prepared parts">
+          <h2 className="text-base">Parts that are commented out</h2>
+          <p className="note-small">They look like prepared examples. Switching one on makes a version of its own; what was handed in stays.</p>
+          {view.prepared.map((part) => (
+            <fetcher.Form key={part.from} method="post" className="flex items-start gap-3 border-b border-rule pb-1">
+              <input type="hidden" name="intent" value="switch" />
+              <input type="hidden" name="revision" value={view.revision} />
+              <input type="hidden" name="from" value={part.from} />
+              <input type="hidden" name="to" value={part.to} />
+              <pre className="min-w-0 flex-1 overflow-x-auto text-sm">{part.text}</pre>
+              <button className="press press-quiet text-sm" type="submit">
+                Switch on{" "}
+                {part.from === part.to
+                  ? `line ${part.from + view.firstLine - 1}`
+                  : `lines ${part.from + view.firstLine - 1} to ${part.to + view.firstLine - 1}`}
+              </button>
+            </fetcher.Form>
+          ))}
+        </section>
+      )}
       <ol className="grid gap-3">
         {view.versions.map((version) => (
           <li key={version.key} className="grid gap-1 border-b border-rule pb-2">

@@ -1,9 +1,12 @@
 import type { LinePlace } from "../../core/cases/case.ts";
 import { findHunks } from "../../core/fixes/hunks.ts";
+import type { Language } from "../../core/languages/language.ts";
 import { runnableLines } from "../../core/languages/runnable.ts";
 import type { ConsolePiece } from "../../core/outcome/outcome.ts";
 import { explain } from "../../core/reading/explain.ts";
 import { lineTexts } from "../../core/source/lines.ts";
+import { preparedParts } from "../../core/source/preparedParts.ts";
+import { structureOf } from "../../core/source/structure.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
 import { type CheckResult, judgeVersion, languageOf, recordVersion, versionOf } from "../../server/casework.ts";
@@ -65,6 +68,16 @@ function checkView(result: CheckResult) {
   };
 }
 
+/** Partners and depth of a text, as far as a page needs them. */
+function structureView(language: Language, text: string) {
+  const { lines, signs, openTexts } = structureOf(language, text);
+  return {
+    lines: lines.map(({ line, depth, unpaired, closes }) => ({ line, depth, unpaired, closes })),
+    openTexts,
+    unpaired: signs.filter((sign) => !sign.partner).length,
+  };
+}
+
 /** All that the case page shows, drawn from the case and its runs. */
 export async function caseView(
   services: Services,
@@ -111,6 +124,8 @@ export async function caseView(
     firstLine: found.first_line,
     wording: course?.wording ?? "three",
     runs: language.runs !== false,
+    structure: structureView(language, main?.text ?? ""),
+    prepared: preparedParts(language, main?.text ?? "").map(({ from, to, text }) => ({ from, to, text: text.slice(0, 2000) })),
     messages: messagesView(language, found, current, judged.deciding.outcome, course?.depth ?? "full", decisions),
     newer: found.versions.some((version) => version.handed_in && version.number > current.number),
     deleted: found.deleted_at !== null,

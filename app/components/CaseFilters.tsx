@@ -49,24 +49,24 @@ export function CaseFilters({ filter, choices, withState }: { filter: CaseFilter
       />
       {choose(
         "course",
-        "Course",
+        "Which course",
         "all courses",
         choices.courses.map((course) => ({ value: course.key, words: course.name })),
       )}
       {choose(
         "student",
-        "Student",
+        "Which student",
         "all students",
         students.flatMap((course) => course.students.map((student) => ({ value: student.key, words: student.label }))),
       )}
       {choose(
         "language",
-        "Language",
+        "Which language",
         "all languages",
         languages.map((language) => ({ value: language.id, words: language.name })),
       )}
-      {withState && choose("class", "Class", "all classes", classes)}
-      {withState && choose("state", "State", "any state", choices.states)}
+      {withState && choose("class", "Which class", "all classes", classes)}
+      {withState && choose("state", "Which state", "any state", choices.states)}
       <button className="press" type="submit">
         Find
       </button>

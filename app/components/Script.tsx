@@ -3,7 +3,12 @@ import { Link } from "react-router";
 import { BentNail, Chevron, PaperTab, PenNib } from "./marks.tsx";
 
 /** A note pinned to a line (1-based). */
-export type LineNote = { line: number; kind: "tool" | "lead" | "faulty" | "run" | "hidden"; text: string /** An address that tells more. */; to?: string };
+export type LineNote = {
+  line: number;
+  kind: "tool" | "lead" | "faulty" | "run" | "hidden" | "structure";
+  text: string /** An address that tells more. */;
+  to?: string;
+};
 
 export type ScriptProps = {
   /** The lines without their ends. */
@@ -14,6 +19,8 @@ export type ScriptProps = {
   notes?: readonly LineNote[];
   faulty?: ReadonlySet<number>;
   reported?: number | null;
+  /** How deep brackets and blocks are nested at each line's end; shown beside the numbers where given. */
+  depths?: readonly number[];
   /** The line about to run in a dry run. */
   next?: number | null;
   /** Lines with a paper tab: breakpoints. Where they are given, picking a line sets or takes one. */
@@ -45,7 +52,7 @@ function LineText({ text }: { text: string }) {
 }
 
 /** A program as a listing on paper: marks and numbers on the left, notes pinned to their lines on the right. */
-export function Script({ lines, label, firstNumber = 1, notes = [], faulty, reported, next, tabs, onPick, pickHint }: ScriptProps) {
+export function Script({ lines, label, firstNumber = 1, notes = [], faulty, reported, depths, next, tabs, onPick, pickHint }: ScriptProps) {
   const [at, setAt] = useState(Math.min(Math.max(1, reported ?? 1), Math.max(1, lines.length)));
   const list = useRef<HTMLOListElement>(null);
   const [part, setPart] = useState(Math.floor((at - 1) / drawn));
@@ -90,7 +97,15 @@ export function Script({ lines, label, firstNumber = 1, notes = [], faulty, repo
               {faulty?.has(line) && <BentNail />}
               {reported === line && !faulty?.has(line) && <Chevron />}
             </span>
-            <span className="script-number">{firstNumber + index}</span>
+            <span className="script-number">
+              {depths && (
+                <span className="mr-1 text-xs text-graphite" title="depth of brackets and blocks at the line's end">
+                  {"›".repeat(Math.min(6, depths[index] ?? 0))}
+                  {(depths[index] ?? 0) > 6 ? depths[index] : ""}
+                </span>
+              )}
+              {firstNumber + index}
+            </span>
             <span className="script-text text-left">
               <LineText text={text} />
             </span>
@@ -155,6 +170,7 @@ const noteWords: Record<LineNote["kind"], string> = {
   faulty: "faulty line",
   run: "in the run",
   hidden: "warning hidden",
+  structure: "pairs",
 };
 
 /** The notes of one line; more than two fold behind the first ones. */

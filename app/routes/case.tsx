@@ -5,6 +5,7 @@ import { faultClassSchema } from "../../core/cases/case.ts";
 import { type Surroundings, surroundingsSchema } from "../../core/cases/surroundings.ts";
 import { findWording } from "../../core/wording/wordings.ts";
 import { decideClass, goBackTo, removeCheck, saveCheck, setFaultyLines, setIntention, tryFix, verifyAgain } from "../../server/layers.ts";
+import { switchPart } from "../../server/prepared.ts";
 import { services } from "../../server/services.ts";
 import { addOutput, deleteCase, findCase, restoreCase, setNote } from "../../server/stores/cases.ts";
 import { decideWarning } from "../../server/warnings.ts";
@@ -122,6 +123,10 @@ export async function action({ params, request }: Route.ActionArgs) {
     case "note":
       await setNote(services().database, found.key, formText(form, "note"));
       return reply(true, "Note kept.");
+    case "switch": {
+      const done = await switchPart(services(), found, revision, Number(form.get("from")), Number(form.get("to")));
+      return done.ok ? reply(true, "Switched on, as a version of its own.") : reply(false, done.message);
+    }
     case "warning": {
       const decision = z.enum(["mend", "accept", "hide"]).safeParse(form.get("decision"));
       await decideWarning(services().database, found.key, formText(form, "about"), decision.success ? decision.data : null, formText(form, "note").trim());

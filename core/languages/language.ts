@@ -51,6 +51,8 @@ export type LanguageProfile = {
 export type MessageReading = {
   /** The tools whose words are known, in the order in which they are asked. */
   families: readonly ToolFamily[];
+  /** Which of several errors is the one to work on. */
+  primaryRule: PrimaryRule;
   /** Reads a whole output: messages, and what every line belongs to. `program` (the text of each file by name) helps to place columns. */
   readOutput: (output: string, program?: Readonly<Record<string, string>>) => OutputRead;
   /** The messages alone. Nothing for text that is not recognised; never guesses. */
@@ -61,7 +63,7 @@ export type MessageReading = {
 export function messageReading(families: readonly ToolFamily[], rule: PrimaryRule, isSummary: (line: string) => boolean): MessageReading {
   const all = [...families, problemList];
   const readOutput: MessageReading["readOutput"] = (output, program) => readOutputWith(all, rule, isSummary, output, program);
-  return { families: all, readOutput, readMessages: (output, program) => readOutput(output, program).diagnostics };
+  return { families: all, primaryRule: rule, readOutput, readMessages: (output, program) => readOutput(output, program).diagnostics };
 }
 
 /** What the rest of the program asks about a language. Nothing outside a language's folder tests its id. */
@@ -106,6 +108,8 @@ export type Language = MessageReading & {
   mainIsFunction?: boolean;
   /** Words in a loop whose state a recording does not show (iterators, generators). */
   unseenWords: ReadonlySet<string>;
+  /** Words that open and close blocks, in lower case, where the language has such; brackets count everywhere. */
+  blockWords?: { opens: ReadonlySet<string>; closes: ReadonlySet<string> };
   /** Functions that neither read, nor draw on chance or the clock, nor change anything but what they print. */
   quietFunctions: ReadonlySet<string>;
   /** Words that leave a loop from inside. */

@@ -37,6 +37,44 @@ test("a name that looks like a known one leads to where that one is defined", ()
   expect(leads.find((lead) => lead.line === 1)?.why).toContain("“lory” looks like it");
 });
 
+test("the one line that the last working version did not have is the first suspect", () => {
+  const working = "loads = [4, 9]\ntotal = sum(loads)\nprint(total)\n";
+  const program = "loads = [4, 9]\ntotal = sum(load)\nprint(total)\n";
+  const { leads } = judge({
+    language: python,
+    mainName: "a.py",
+    files: { "a.py": program },
+    working,
+    pastedText: 'Traceback (most recent call last):\n  File "a.py", line 3, in <module>\n    print(total)\nValueError: no\n',
+  });
+  expect(leads[0]).toMatchObject({ line: 2, why: expect.stringContaining("In the last working version this line was “total = sum(loads)”.") });
+});
+
+test("a header that ends otherwise than its siblings", () => {
+  const program = "if a:\n    x\nif b:\n    y\nif c\n    z\n";
+  const leads = leadsFor(program, '  File "a.py", line 6\n    z\nIndentationError: unexpected indent\n');
+  expect(leads.find((lead) => lead.line === 5)?.why).toContain("Other lines that begin with “if” end in “:” (line 1, line 3)");
+});
+
+test("of a fault of indentation: the named line, the one above with its depth, the header", () => {
+  const program = "for load in loads:\n    first\n   second\n    third\n";
+  const leads = leadsFor(program, '  File "a.py", line 3\n    second\n          ^\nIndentationError: unindent does not match any outer indentation level\n');
+  expect(leads.find((lead) => lead.line === 2)?.why).toContain("stands 4 blanks in, the named line 3 blanks");
+  expect(leads.find((lead) => lead.line === 1)?.why).toContain("heads the block");
+});
+
+test("the sign before the arrow, on the line above if the arrow is at a line's start", () => {
+  const leads = leadsFor("total = (4 +\n\nprint 9\n", '  File "a.py", line 3\n    print 9\n    ^\nSyntaxError: invalid syntax\n');
+  expect(leads.find((lead) => lead.line === 1)?.why).toContain("what comes before it is “+”");
+});
+
+test("lines of a fragment keep the numbers of the message, and what lies before it is left out", () => {
+  const message = "Traceback (most recent call last):\n  File \"a.py\", line 37, in <module>\n    print(lory)\nNameError: name 'lory' is not defined\n";
+  const fragment = judge({ language: python, mainName: "a.py", files: { "a.py": "lorry = 12\nprint(lory)\n" }, firstLine: 36, pastedText: message });
+  expect(fragment).toMatchObject({ class: "runtime", reportedLine: 2 });
+  expect(judge({ language: python, mainName: "a.py", files: { "a.py": "x\n" }, firstLine: 40, pastedText: message }).reportedLine).toBeNull();
+});
+
 test.each([
   ["lory", "lorry", true],
   ["Deck", "deck", true],

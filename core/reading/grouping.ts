@@ -83,7 +83,7 @@ function declaredNames(language: Language, diagnostic: Diagnostic, grammar: bool
 function primaryReason(language: Language, diagnostic: Diagnostic | undefined, count: number): string {
   if (!diagnostic || count === 1) return "It is the only one.";
   if (diagnostic.stage === "translation") return "It is the first error of the translator; the others may vanish with it.";
-  return language.id === "python"
-    ? "It is the last block: what stopped the program in the end."
+  return language.primaryRule === "last"
+    ? "It is the last one told: what stopped the program in the end."
     : "It is what stopped the program; of causes the last one counts.";
 }

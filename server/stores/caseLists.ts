@@ -47,7 +47,7 @@ function literal(text: string): string {
   return text.replace(/[\\%_]/g, (sign) => `\\${sign}`);
 }
 
-/** A page of the Tray (`judged` false) or the Casebook (null: all), newest first, with the number of all that fit. */
+/** A page of the Tray (`judged` false), of what is judged (true) or the Casebook (null: all), newest first, with the number of all that fit. */
 export async function listCases(
   database: Database,
   wanted: { judged: boolean | null; page: number } & CaseFilter,
@@ -59,7 +59,7 @@ export async function listCases(
     values.push(value);
     conditions.push(condition(`$${values.length}`));
   };
-  if (wanted.judged === false) conditions.push("f.judged_at is null");
+  if (wanted.judged !== null) conditions.push(`f.judged_at is ${wanted.judged ? "not null" : "null"}`);
   add(wanted.course, (place) => `f.course = ${place}`);
   add(wanted.student, (place) => `f.student = ${place}`);
   add(wanted.language, (place) => `f.language = ${place}`);

@@ -103,6 +103,8 @@ export const basic: Language = {
   definesFunction: (line) => line.some((token) => is(token, "sub", "function")) && !is(line[0], "end", "exit"),
   unseenWords: new Set(["InputBox", "ReadLine", "Rnd", "Now"]),
   quietFunctions,
+  // "End If" closes and does not open again; single-line ifs are left to the reader's eye.
+  blockWords: { opens: new Set(["for", "while", "do", "select", "with", "sub", "function", "module"]), closes: new Set(["next", "wend", "loop"]) },
   loopExits: ["Exit", "exit", "Return", "return", "End", "end", "Stop", "GoTo"],
   ownWords: new Set([...keywords, ...basicWords, ...basicWords.map((word) => word.toLowerCase())]),
   signs: [

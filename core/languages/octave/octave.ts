@@ -129,6 +129,7 @@ export const octave: Language = {
   unseenWords: new Set(["input", "rand", "randi", "fgetl", "toc", "clock"]),
   quietFunctions,
   needsFile: (program, stem) => new RegExp(`(?:^|[^\\w.])${stem}[ \\t]*(?:\\(|;|$)`, "m").test(program),
+  blockWords: { opens, closes: ends },
   loopExits: ["break", "return", "error", "exit", "quit"],
   ownWords: new Set([...octaveKeywords, ...octaveWords]),
   signs: [

@@ -125,6 +125,7 @@ export const pascal: Language = {
   unseenWords: new Set(["read", "readln", "random", "Random"]),
   quietFunctions,
   needsFile: (program, stem) => new RegExp(`\\buses\\b[^;]{0,500}\\b${stem}\\b`, "i").test(program),
+  blockWords: { opens: new Set(["begin", "case", "repeat", "try", "record", "class"]), closes: new Set(["end", "until"]) },
   loopExits: ["break", "Break", "exit", "Exit", "halt", "Halt", "goto", "raise"],
   ownWords: new Set([...keywords, ...pascalWords]),
   signs: [

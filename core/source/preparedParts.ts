@@ -1,0 +1,54 @@
+import type { Language } from "../languages/language.ts";
+import { splitLines } from "./lines.ts";
+
+/** Lines (1-based, the last included) that are commented out and look like a program's, as examples are prepared to be switched on. */
+export type PreparedPart = { from: number; to: number; text: string };
+
+/** The comment's sign at a line's beginning, with at most one blank after it. */
+function mark(language: Language): RegExp {
+  return new RegExp(`^([ \\t]*)${language.lineComment.replace(/[^\w]/g, "\\$&")} ?`);
+}
+
+/** True for a line that reads like a statement rather than a sentence: it sets a name, calls something, or heads a block. */
+function looksLikeCode(language: Language, line: string): boolean {
+  const tokens = language.tokens(line).filter((token) => token.kind !== "comment");
+  if (tokens.length === 0) return false;
+  if (language.assignedNames(tokens).length > 0 || language.definesFunction(tokens) || language.loopCondition(tokens)) return true;
+  const call = tokens.findIndex((token, index) => token.kind === "name" && tokens[index + 1]?.text === "(");
+  if (call >= 0 && call <= 3) return true;
+  return (
+    tokens[0]?.kind === "keyword" &&
+    (language.decisionWords.has(tokens[0].text) || language.loopWords.has(tokens[0].text) || language.loopExits.includes(tokens[0].text))
+  );
+}
+
+/** The commented-out parts of a program, each a run of comment lines of which most look like code. */
+export function preparedParts(language: Language, program: string): PreparedPart[] {
+  const pattern = mark(language);
+  const lines = splitLines(program);
+  const parts: PreparedPart[] = [];
+  for (let at = 0; at < lines.length; at++) {
+    if (!pattern.test(lines[at]?.text ?? "")) continue;
+    let end = at;
+    while (end + 1 < lines.length && pattern.test(lines[end + 1]?.text ?? "")) end++;
+    const bare = lines.slice(at, end + 1).map((line) => line.text.replace(pattern, "$1"));
+    const held = bare.filter((line) => line.trim() !== "");
+    if (held.length > 0 && held.filter((line) => looksLikeCode(language, line)).length >= held.length / 2)
+      parts.push({ from: at + 1, to: end + 1, text: bare.join("\n") });
+    at = end;
+  }
+  return parts;
+}
+
+/** The program with lines switched on (their comment sign taken off) or off (one put before them). Line ends and all other lines stay. */
+export function switchLines(language: Language, program: string, from: number, to: number, on: boolean): string {
+  const pattern = mark(language);
+  return splitLines(program)
+    .map((line, index) => {
+      const number = index + 1;
+      if (number < from || number > to) return line.text + line.end;
+      if (on) return line.text.replace(pattern, "$1") + line.end;
+      return line.text.trim() === "" ? line.text + line.end : `${language.lineComment} ${line.text}${line.end}`;
+    })
+    .join("");
+}

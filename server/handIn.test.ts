@@ -1,0 +1,89 @@
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { type HandIn, handInSchema } from "../core/collecting/handIn.ts";
+import { addToHandIn, handIn, receiptView } from "./handIn.ts";
+import { findCase } from "./stores/cases.ts";
+import { addCourse, addStudents, type Course, findCourse, findCourseByHandIn, listStudents, setHandIn } from "./stores/courses.ts";
+import { openTestServices } from "./testServices.ts";
+
+let services: Awaited<ReturnType<typeof openTestServices>>;
+beforeAll(async () => {
+  services = await openTestServices();
+});
+afterAll(() => services.close());
+
+async function openCourse(labels: readonly string[] = ["Tern"]): Promise<{ course: Course; code: string }> {
+  const key = await addCourse(services.database, `course ${Math.random()}`, "python");
+  await addStudents(services.database, key, labels);
+  await setHandIn(services.database, key, { open: true, task: "Count the cars." });
+  const course = await findCourse(services.database, key);
+  if (!course) throw new Error("no course");
+  return { course, code: (await listStudents(services.database, key))[0]?.personal_code ?? "" };
+}
+const given = (fields: Partial<HandIn>): HandIn => handInSchema.parse(fields);
+const page = { address: "page", questions: true };
+const program = Buffer.from("cars = 3\nprint(crs)\n");
+
+test("the three questions come first; whoever cannot say after reading again is taken all the same", async () => {
+  const { course, code } = await openCourse();
+  const who = { student: "Tern", code };
+  expect(await handIn(services, course, given(who), program, page)).toMatchObject({
+    ok: false,
+    problems: { intent: expect.stringContaining("task once more"), instead: expect.any(String) },
+  });
+  expect(await handIn(services, course, given({ ...who, intent: "count" }), new Uint8Array(), { address: "terminal", questions: false })).toMatchObject({
+    problems: { program: expect.any(String) },
+  });
+  const taken = await handIn(services, course, given({ ...who, cannotSay: true, instead: "it stopped", fileName: "../cars.py" }), program, page);
+  if (!taken.ok) throw new Error("not taken");
+  const found = await receiptView(services, taken.receipt.toLowerCase());
+  expect(found?.view).toMatchObject({ instead: "it stopped", versions: [{ name: ".._cars.py", text: "cars = 3\nprint(crs)\n" }] });
+  expect(JSON.stringify(found?.view)).not.toMatch(/verdict|syntax|runtime/);
+});
+
+test("the same file again is the next try under the same number; another file is another case", async () => {
+  const { course, code } = await openCourse();
+  const terminal = { address: "terminal", questions: false };
+  const first = await handIn(
+    services,
+    course,
+    given({ student: "Tern", code, fileName: "cars.py", output: "NameError: name 'crs' is not defined" }),
+    program,
+    terminal,
+  );
+  const second = await handIn(services, course, given({ student: "Tern", code, fileName: "cars_v2.py" }), Buffer.from("cars = 3\nprint(cars)\n"), terminal);
+  const other = await handIn(services, course, given({ student: "Tern", code, fileName: "tides.py" }), program, terminal);
+  if (!first.ok || !second.ok || !other.ok) throw new Error("not taken");
+  expect(second).toEqual({ ok: true, receipt: first.receipt, again: true });
+  expect(other.receipt).not.toBe(first.receipt);
+  const found = await receiptView(services, first.receipt);
+  expect(found?.view.versions.map((version) => [version.number, version.outputs.length])).toEqual([
+    [1, 1],
+    [2, 0],
+  ]);
+  const whole = await findCase(services.database, found?.key ?? "");
+  expect(whole?.versions.find((version) => version.key === whole.current_version)?.number).toBe(2);
+});
+
+test("a wrong code says no more than that, guessing is slowed down, a closed course takes nothing", async () => {
+  const { course, code } = await openCourse();
+  const wrong = async () => handIn(services, course, given({ student: "Tern", code: "AAAA-AA" }), program, { address: "1.2.3.4", questions: false });
+  expect(await wrong()).toMatchObject({ problems: { "": expect.stringContaining("do not belong together") } });
+  for (let tries = 0; tries < 10; tries++) await wrong();
+  expect(await wrong()).toMatchObject({ problems: { "": expect.stringContaining("Too many tries") } });
+  await setHandIn(services.database, course.key, { open: false, task: "" });
+  const closed = await findCourseByHandIn(services.database, course.hand_in_code ?? "");
+  expect(closed && (await handIn(services, closed, given({ student: "Tern", code }), program, page))).toMatchObject({
+    problems: { "": expect.stringContaining("takes no programs") },
+  });
+  expect(await receiptView(services, "NONE-0000")).toBeNull();
+});
+
+test("words and another output are added; broken text is kept", async () => {
+  const { course, code } = await openCourse();
+  const taken = await handIn(services, course, given({ student: "Tern", code }), program, { address: "terminal", questions: false });
+  const found = taken.ok ? await receiptView(services, taken.receipt) : null;
+  if (!found) throw new Error("not taken");
+  expect(await addToHandIn(services, found.key, { words: " ", output: "" })).toContain("nothing in it");
+  expect(await addToHandIn(services, found.key, { words: "line 2\0", output: "NameError: name 'crs' is not defined" })).toBeNull();
+  expect(await findCase(services.database, found.key)).toMatchObject({ additions: [{ content: "line 2\0" }], outputs: [{ origin: "added later" }] });
+});
