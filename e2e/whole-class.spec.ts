@@ -81,7 +81,7 @@ test("a message taken apart: to its line and back, follow-ups, warnings with a d
   await page.goto("/?language=c");
   await page.getByLabel("Which course").selectOption({ label: "Kittiwake Crossing, whole class" });
   await page.waitForURL(/course=\w/);
-  await page.getByRole("listitem").filter({ hasText: "S-17" }).getByRole("link", { name: "fares.c" }).click();
+  await page.getByRole("listitem").filter({ hasText: "S-17" }).filter({ hasText: "whole class" }).getByRole("link", { name: "fares.c" }).click();
   await page.getByRole("link", { name: "Messages" }).click();
   const facing = page.getByRole("region", { name: "Facing page" });
   const message = facing.getByRole("article").filter({ hasText: "Work on this one" });
@@ -99,7 +99,7 @@ test("a message taken apart: to its line and back, follow-ups, warnings with a d
   await page.goto("/?language=c");
   await page.getByLabel("Which course").selectOption({ label: "Kittiwake Crossing, whole class" });
   await page.waitForURL(/course=\w/);
-  await page.getByRole("listitem").filter({ hasText: "S-19" }).getByRole("link", { name: "fares.c" }).click();
+  await page.getByRole("listitem").filter({ hasText: "S-19" }).filter({ hasText: "whole class" }).getByRole("link", { name: "fares.c" }).click();
   await page.getByRole("link", { name: "Messages" }).click();
   const warning = facing.getByRole("article").filter({ hasText: "the layout does not show what belongs together" });
   await expect(warning).toContainText("A line is indented as if it belonged to the if above, and does not.");

@@ -30,7 +30,7 @@ await page.goto(base);
 await page.getByRole("link", { name: "Letters in the boats' names in C" }).click();
 await save("case-in-c");
 await page.goto(`${base}/collect`);
-await page.getByLabel("For the course").selectOption({ label: "Kittiwake Crossing, whole class" });
+await page.getByLabel("For the course").selectOption({ label: "Kittiwake Crossing, group 1" });
 await page.getByLabel("Choose a zip or files").setInputFiles(process.argv[2] ?? "/tmp/deck-loads.zip");
 await page.waitForURL(/collect\/\w+/);
 await save("collect-table");

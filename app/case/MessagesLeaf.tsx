@@ -26,8 +26,16 @@ export function MessagesLeaf({ view }: { view: CaseView }) {
 function Source({ source, number, first }: { source: SourceView; number: number; first: number }) {
   const [onlyFirst, setOnlyFirst] = useState(source.messages.length > 6);
   const [whole, setWhole] = useState(false);
+  // A remark belongs to the message before it; one without any stands for itself.
+  const remarks = new Map<number, MessageView[]>();
+  let above: MessageView | undefined;
+  for (const message of source.messages) {
+    if (message.severity !== "note") above = message;
+    else if (above) remarks.set(above.index, [...(remarks.get(above.index) ?? []), message]);
+  }
+  const attached = new Set([...remarks.values()].flat());
   const warnings = source.messages.filter((message) => message.severity === "warning");
-  const others = source.messages.filter((message) => message.severity !== "warning");
+  const others = source.messages.filter((message) => message.severity !== "warning" && !attached.has(message));
   const ordered = [...others].sort((one, other) => Number(other.group === "primary") - Number(one.group === "primary"));
   const { errors, warnings: warned, notes } = source.counts;
   const count = (many: number, one: string) => `${many} ${one}${many === 1 ? "" : "s"}`;
@@ -61,14 +69,14 @@ function Source({ source, number, first }: { source: SourceView; number: number;
           {ordered
             .filter((message) => !onlyFirst || message.group === "primary")
             .map((message) => (
-              <Message key={message.index} message={message} id={`message-${number}-${message.index}`} first={first} />
+              <Message key={message.index} message={message} remarks={remarks.get(message.index)} id={`message-${number}-${message.index}`} first={first} />
             ))}
           {source.more > 0 && <p className="note-small">and {source.more} more</p>}
           {warnings.length > 0 && (
             <section className="grid gap-2" aria-label="Warnings">
               <h3 className="text-sm font-semibold">Warnings: they refuse nothing, and may show what else nothing shows</h3>
               {warnings.map((warning) => (
-                <Warning key={warning.index} warning={warning} first={first} id={`message-${number}-${warning.index}`} />
+                <Warning key={warning.index} warning={warning} remarks={remarks.get(warning.index)} first={first} id={`message-${number}-${warning.index}`} />
               ))}
             </section>
           )}
@@ -101,7 +109,16 @@ const groupWords: Record<MessageView["group"], string> = {
 };
 const roleWords = { name: "name", type: "type", value: "value", sign: "sign" } as const;
 
-function Message({ message, id, first }: { message: MessageView; id: string; first: number }) {
+/** What a tool adds to a message. */
+function Remarks({ remarks = [], first }: { remarks?: readonly MessageView[]; first: number }) {
+  return remarks.map((remark) => (
+    <p key={remark.index} className="note-small">
+      <Place message={remark} first={first} /> <span className="font-mono">{remark.title}</span>
+    </p>
+  ));
+}
+
+function Message({ message, remarks, id, first }: { message: MessageView; remarks?: readonly MessageView[]; id: string; first: number }) {
   const main = message.group === "primary";
   return (
     <article id={id} tabIndex={-1} className={`grid gap-1.5 border-l-4 pl-3 ${main ? "border-ink" : "border-rule-strong"}`}>
@@ -125,10 +142,11 @@ function Message({ message, id, first }: { message: MessageView; id: string; fir
           <strong>Known to mislead:</strong> {message.misleads}
         </p>
       )}
-      {!message.says && <p className="note-small">What this one means is not in our list yet.</p>}
+      {!message.says && message.severity !== "note" && <p className="note-small">What this one means is not in our list yet.</p>}
       {main && (message.words.length > 0 || message.at || message.before || message.chain.length > 1 || message.folded > 0) && (
         <Parts message={message} first={first} />
       )}
+      <Remarks remarks={remarks} first={first} />
       {message.cut && <p className="note-small">The paste breaks off here.</p>}
       {!main && message.why && <p className="note-small">{message.why}</p>}
       {main && <p className="note-small">{message.tool}</p>}
@@ -188,7 +206,7 @@ function Parts({ message, first }: { message: MessageView; first: number }) {
 
 const decisionWords = { mend: "to be mended", accept: "accepted", hide: "hidden here" } as const;
 
-function Warning({ warning, first, id }: { warning: MessageView; first: number; id: string }) {
+function Warning({ warning, remarks, first, id }: { warning: MessageView; remarks?: readonly MessageView[]; first: number; id: string }) {
   const fetcher = useFetcher<CaseReply>();
   const decided = warning.decision;
   return (
@@ -206,6 +224,7 @@ function Warning({ warning, first, id }: { warning: MessageView; first: number; 
       {decided?.decision !== "hide" && (
         <>
           <p className="font-mono text-sm break-words">{warning.title}</p>
+          <Remarks remarks={remarks} first={first} />
           {warning.says && <p>{warning.says}</p>}
           {warning.usually && (
             <p className="note-small">

@@ -41,10 +41,20 @@ export function VersionsLeaf({ view }: { view: CaseView }) {
               <strong>Version {version.number}</strong>
               <span className="note-small">
                 {version.origin}
+                {version.worked && version.origin !== "worked before" ? ", worked" : ""}
                 {version.current ? ", current" : ""}
               </span>
               {!version.current && (
                 <fetcher.Form method="post" className="ml-auto">
+                  <input type="hidden" name="intent" value="worked" />
+                  <input type="hidden" name="key" value={version.key} />
+                  <button className="press press-quiet text-sm" name="worked" value={version.worked ? "no" : "yes"} type="submit" aria-pressed={version.worked}>
+                    {version.worked ? "It did not work" : "This one worked"}
+                  </button>
+                </fetcher.Form>
+              )}
+              {!version.current && (
+                <fetcher.Form method="post">
                   <input type="hidden" name="intent" value="back" />
                   <input type="hidden" name="revision" value={view.revision} />
                   <button className="press" name="key" value={version.key} type="submit">

@@ -171,6 +171,7 @@ export async function caseView(
       key: version.key,
       number: version.number,
       origin: version.origin,
+      worked: version.worked,
       current: version.key === found.current_version,
       changes: version.parent ? findHunks(versionOf(found, version.parent).files[0]?.text ?? "", version.files[0]?.text ?? "") : [],
     })),

@@ -7,7 +7,7 @@ import { findWording } from "../../core/wording/wordings.ts";
 import { decideClass, goBackTo, removeCheck, saveCheck, setFaultyLines, setIntention, tryFix, verifyAgain } from "../../server/layers.ts";
 import { switchPart } from "../../server/prepared.ts";
 import { services } from "../../server/services.ts";
-import { addOutput, deleteCase, findCase, restoreCase, setNote } from "../../server/stores/cases.ts";
+import { addOutput, deleteCase, findCase, restoreCase, setNote, setWorked } from "../../server/stores/cases.ts";
 import { decideWarning } from "../../server/warnings.ts";
 import { CaseScript } from "../case/CaseScript.tsx";
 import { ChecksLeaf } from "../case/ChecksLeaf.tsx";
@@ -123,6 +123,9 @@ export async function action({ params, request }: Route.ActionArgs) {
     case "note":
       await setNote(services().database, found.key, formText(form, "note"));
       return reply(true, "Note kept.");
+    case "worked":
+      await setWorked(services().database, found.key, key, form.get("worked") === "yes");
+      return reply(true);
     case "switch": {
       const done = await switchPart(services(), found, revision, Number(form.get("from")), Number(form.get("to")));
       return done.ok ? reply(true, "Switched on, as a version of its own.") : reply(false, done.message);

@@ -1,4 +1,5 @@
 import { languages } from "../../core/languages/languages.ts";
+import { problemList } from "../../core/languages/problemList.ts";
 import { services } from "../../server/services.ts";
 import type { Route } from "./+types/languages.ts";
 
@@ -23,7 +24,7 @@ export async function loader() {
         ready: state.ready,
         words: state.ready ? state.version : state.reason,
         means: toolchain?.means ?? "",
-        readers: families.map((family) => ({ name: family.name, checkedAgainst: family.checkedAgainst })),
+        readers: families.filter((family) => family !== problemList).map((family) => ({ name: family.name, checkedAgainst: family.checkedAgainst })),
         packages: state.ready ? [] : [...(toolchain?.packages ?? [])],
       };
     }),
@@ -86,6 +87,15 @@ export default function Languages({ loaderData: { rows, command } }: Route.Compo
             </tr>
           </thead>
           <tbody>
+            <tr className="border-b border-rule">
+              <th scope="row" className="px-3 py-1 font-semibold whitespace-nowrap">
+                every language
+              </th>
+              <td className="px-3 py-1">{problemList.name}</td>
+              <td className="px-3 py-1">
+                <strong>not checked against the tool</strong>
+              </td>
+            </tr>
             {rows.flatMap((row) =>
               row.readers.map((reader) => (
                 <tr key={row.id + reader.name} className="border-b border-rule">

@@ -32,7 +32,7 @@ export type PlannedCase = {
   studentIsNew: boolean;
   outputs: PlannedOutput[];
   atEnd: MessageAtEnd | null;
-  /** Ids of programs in the set, or titles of cases, that are the same to the token, by another student. */
+  /** Students whose program is the same to the token, in the set or in a case that is there; where nobody is named, the program or the case. */
   sameAs: string[];
   /** Joins a case that is there, or another program of the set, as its next version. */
   joins: { kind: "case"; key: string; title: string } | { kind: "program"; id: string } | null;
@@ -224,7 +224,7 @@ function noteRelations(programs: PlannedCase[], texts: ReadonlyMap<string, strin
     const print = fingerprintOf(language, program.atEnd?.program ?? texts.get(program.id) ?? "");
     prints.set(print, [...(prints.get(print) ?? []), program]);
     const same = known.filter((each) => each.fingerprint === print && each.language === program.language);
-    program.sameAs.push(...same.filter((each) => sameLabel(each.label ?? "") !== sameLabel(program.student)).map((each) => each.title));
+    program.sameAs.push(...same.filter((each) => sameLabel(each.label ?? "") !== sameLabel(program.student)).map((each) => each.label ?? each.title));
     program.alreadyHere = same.some((each) => sameLabel(each.label ?? "") === sameLabel(program.student));
     if (program.student === "") continue;
     const { stem, number } = withoutTry(program.id);
@@ -240,6 +240,7 @@ function noteRelations(programs: PlannedCase[], texts: ReadonlyMap<string, strin
       program.sameAs.push(
         ...same.filter((other) => other !== program && sameLabel(other.student) !== sameLabel(program.student)).map((other) => other.student || other.id),
       );
+  for (const program of programs) program.sameAs = [...new Set(program.sameAs)];
   for (const list of tries.values()) {
     if (list.length < 2) continue;
     const ordered = list.sort((one, other) => one.number - other.number || one.program.id.localeCompare(other.program.id));

@@ -79,16 +79,16 @@ async function entriesOf(database: Database, key: string): Promise<Entry[]> {
     .parse(await database.query("select path, bytes from collection_file where collection = $1 order by position", [key]));
 }
 
-/** The cases of a course that a set is compared with: the newest version of each that was handed in. */
+/** What a set is compared with: every version that was handed in to the course, the newest first. */
 async function knownCases(database: Database, course: string): Promise<KnownCase[]> {
   const rows = z
     .array(z.object({ key: z.string(), label: z.string().nullable(), language: z.string(), title: z.string(), name: z.string(), bytes: bytesColumn }))
     .parse(
       await database.query(
-        `select distinct on (f.key) f.key, s.label, f.language, f.title, vf.name, c.bytes
+        `select f.key, s.label, f.language, f.title, vf.name, c.bytes
          from faulty_case f join version v on v.faulty_case = f.key and v.handed_in join version_file vf on vf.version = v.key and vf.position = 0
          join content c on c.hash = vf.hash left join student s on s.key = f.student
-         where f.course = $1 and f.deleted_at is null order by f.key, v.number desc`,
+         where f.course = $1 and f.deleted_at is null order by f.created_at desc, v.number desc`,
         [course],
       ),
     );
@@ -157,7 +157,7 @@ export async function keepCollection(database: Database, collection: Collection)
         await insertHandIn(query, target, files, outputs);
         keys.set(program.id, target.key);
       } else if (before) {
-        await insertHandIn(query, { key: before, versions: [] }, files, outputs);
+        await insertHandIn(query, { key: before }, files, outputs);
         keys.set(program.id, before);
       } else keys.set(program.id, await insertPlanned(query, course, program, files, outputs, students.get(program.student) ?? null));
     }

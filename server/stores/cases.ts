@@ -251,6 +251,11 @@ export function workedBefore(found: WholeCase, version: Version): Version | unde
   return found.versions.findLast((each) => each.worked && each.number < version.number);
 }
 
+/** Says of a version that it worked, or takes that back; what was changed since is then the first suspect. */
+export async function setWorked(database: Database, faultyCase: string, version: string, worked: boolean): Promise<void> {
+  await database.query("update version set worked = $3 where key = $2 and faulty_case = $1", [faultyCase, version, worked]);
+}
+
 /** Adds a version that was handed in again, with what a tool said of it. It becomes the current one as long as the case is not judged. */
 export async function addHandIn(database: Database, found: WholeCase, files: ProgramFiles, outputs: readonly ToolOutput[]): Promise<string> {
   return database.transaction((query) => insertHandIn(query, found, files, outputs));
@@ -259,11 +264,14 @@ export async function addHandIn(database: Database, found: WholeCase, files: Pro
 /** The same inside a transaction. */
 export async function insertHandIn(
   query: Query,
-  found: Pick<WholeCase, "key" | "versions">,
+  found: Pick<WholeCase, "key">,
   files: ProgramFiles,
   outputs: readonly ToolOutput[],
 ): Promise<string> {
-  const before = found.versions.findLast((version) => version.handed_in);
+  const before = oneRow(
+    z.object({ key: z.string() }),
+    await query("select key from version where faulty_case = $1 and handed_in order by number desc limit 1", [found.key]),
+  );
   const key = await insertVersion(query, found.key, files, "handed in again", before?.key ?? null, { handedIn: true });
   for (const output of outputs) await insertOutput(query, key, output);
   await query(
