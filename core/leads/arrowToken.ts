@@ -4,7 +4,7 @@ import type { LeadRule } from "./leads.ts";
 /** For a refusal with an arrow: where reading failed, and what stands just before it, perhaps on a line above. */
 export const arrowToken: LeadRule = ({ verdict, tokens, text }) => {
   const { line, column } = verdict.diagnostic ?? {};
-  if (verdict.class !== "syntax" || line === undefined || column === undefined || line !== verdict.reportedLine) return [];
+  if (verdict.class !== "syntax" || verdict.kind === "meaning" || line === undefined || column === undefined || line !== verdict.reportedLine) return [];
   const { at, before } = tokensAt(tokens, text, line, column);
   if (!before) return [];
   const here = at ? `Reading failed at “${at.text}”` : "Reading failed here";

@@ -262,12 +262,7 @@ export async function addHandIn(database: Database, found: WholeCase, files: Pro
 }
 
 /** The same inside a transaction. */
-export async function insertHandIn(
-  query: Query,
-  found: Pick<WholeCase, "key">,
-  files: ProgramFiles,
-  outputs: readonly ToolOutput[],
-): Promise<string> {
+export async function insertHandIn(query: Query, found: Pick<WholeCase, "key">, files: ProgramFiles, outputs: readonly ToolOutput[]): Promise<string> {
   const before = oneRow(
     z.object({ key: z.string() }),
     await query("select key from version where faulty_case = $1 and handed_in order by number desc limit 1", [found.key]),
