@@ -33,7 +33,7 @@ export function sameLabel(label: string): string {
   return label
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, " ")
-    .replace(/\b0+(?=\d)/g, "")
+    .replace(/(?<!\d)0+(?=\d)/g, "")
     .replace(/(\p{L}) (?=\d)/gu, "$1")
     .trim();
 }
