@@ -87,7 +87,7 @@ test("a message taken apart: to its line and back, follow-ups, warnings with a d
   const message = facing.getByRole("article").filter({ hasText: "Work on this one" });
   await expect(message).toContainText("The name “summ” is declared nowhere above.");
   await expect(message).toContainText("at the arrow");
-  await message.getByRole("link", { name: "line 18, column 27" }).click();
+  await message.getByRole("link", { name: "line 18, column 27" }).first().click();
   await expect(page.locator("#line-18")).toBeFocused();
   await page.goto(page.url().replace(/\?.*/, ""));
   await page.getByRole("link", { name: "taken apart" }).click();

@@ -3,7 +3,8 @@ import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
 import { cExplanations } from "./meanings.ts";
-import { cCompilers, cStops, isCSummary, kindOfCRefusal } from "./messages.ts";
+import { cCompilers, isCSummary, kindOfCRefusal } from "./messages.ts";
+import { cStops } from "./stops.ts";
 import { cWords } from "./words.ts";
 
 /** Keywords of C17 (ISO/IEC 9899:2018, 6.4.1). */
