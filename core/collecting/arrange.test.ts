@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { findLanguage } from "../languages/languages.ts";
 import { arrange, fingerprintOf, withoutTry } from "./arrange.ts";
-import { type Entry, problemOfPath, sortEntries } from "./entries.ts";
+import { type Entry, isAside, problemOfPath, sortEntries } from "./entries.ts";
 import { messageAtEnd } from "./messageAtEnd.ts";
 import { chooseRule, sameLabel, sharedFolder } from "./studentRules.ts";
 
@@ -132,6 +132,11 @@ test("a text that only speaks of errors is no message at the end", () => {
 
 test.each(["../x.py", "/etc/passwd", "C:\\x.py", "a/../../x.py", "a\0.py", "..\\x.py"])("the name %j is refused", (path) => {
   expect(problemOfPath(path)).not.toBeNull();
+});
+
+test("what systems and editors leave is left aside; a name that leads out is not, so that it is told", () => {
+  expect([".git/config", "a/.editor/x.json", "__MACOSX/a.py", "a/.DS_Store", "folder/"].every(isAside)).toBe(true);
+  expect(["../x.py", "a/../x.py", "./x.py", ".x.py", "a/b.py"].some(isAside)).toBe(false);
 });
 
 test("whatever is dropped, every file is in one place, and nothing throws", () => {

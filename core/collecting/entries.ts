@@ -9,8 +9,8 @@ export type Refused = { path: string; reason: string };
 /** Largest file of a set in bytes, most files, and most bytes in all. */
 export const setLimits = { file: 2 * 1024 * 1024, files: 3000, bytes: 60 * 1024 * 1024 };
 
-/** What systems and editors put beside files; left out without a word. */
-const aside = /(?:^|\/)(?:__MACOSX|\.git|\.svn|\.idea|\.vscode|__pycache__|node_modules|\.vs)\/|(?:^|\/)(?:\.DS_Store|Thumbs\.db|desktop\.ini)$/i;
+/** What systems and editors put beside files, folders with a point before their name among them; left out without a word. */
+const aside = /(?:^|\/)(?:__MACOSX|__pycache__|node_modules|\.(?!\.\/)[^/]+)\/|(?:^|\/)(?:\.DS_Store|Thumbs\.db|desktop\.ini)$/i;
 /** What translators make; nothing that a person wrote. */
 const made = /\.(?:class|pyc|o|obj|exe|dll|ppu|pdb|mdb|suo|bin)$/i;
 const archives = /\.(?:zip|rar|7z|tar|gz|tgz|bz2|xz|jar|iso)$/i;
