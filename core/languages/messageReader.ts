@@ -86,6 +86,9 @@ export function arrowColumn(source: string | undefined, echo: string, arrow: num
 /** Lines that a tool adds after its messages, and lines that a person typed at a prompt. */
 const commandLine = /^(?:[\w.-]+@[\w.-]+:[^$#\n]{0,80}[$#]|PS [A-Z]:\\[^>\n]{0,120}>|[A-Z]:\\[^>\n]{0,120}>|octave:\d+>|>>>|\.\.\.|>>|[$%]) ?\S/;
 
+/** What must be in a line before its longer pattern is worth trying. */
+const commandSigns = /[$#%>]|^\.\.\./;
+
 /**
  * Drives the constructs of a language's families over an output. Every line is asked of every construct in their order; the first that
  * reads a message takes its lines. A line that none takes is a summary, a typed command or other text. Nothing is guessed.
@@ -111,7 +114,7 @@ export function readOutputWith(
     const line = lines[at] ?? "";
     const read = line === "" || diagnostics.length >= mostMessages ? null : readAt(constructs, context, at, line);
     if (!read) {
-      claim(isSummary(line) ? "summary" : commandLine.test(line) ? "command" : "other", at + 1, at + 1);
+      claim(isSummary(line) ? "summary" : commandSigns.test(line) && commandLine.test(line) ? "command" : "other", at + 1, at + 1);
       at += 1;
       continue;
     }

@@ -27,7 +27,10 @@ export function standings(
   const own = namesOf(primary?.meaning ?? null);
   const refusal = primary?.diagnostic.stage === "translation";
   const grammar = refusal && language.kindOfRefusal(primary.diagnostic) === "form";
-  const declared = primary ? declaredNames(language, primary.diagnostic, grammar, parts(primary.diagnostic.file) ?? parts(undefined)) : new Set<string>();
+  const declared =
+    primary && messages.length > 1
+      ? declaredNames(language, primary.diagnostic, grammar, parts(primary.diagnostic.file) ?? parts(undefined))
+      : new Set<string>();
   return messages.map(({ diagnostic, meaning }, index): Standing => {
     if (index === at) return { group: "primary", why: primaryReason(language, primary?.diagnostic, messages.length) };
     if (diagnostic.severity === "warning") return { group: "warning", why: "A warning: it refuses nothing and decides no class." };

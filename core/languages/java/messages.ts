@@ -8,7 +8,13 @@ const located = /^(?:.{0,400}[\\/])?([^\\/:]{1,200}\.java):(\d+): ([^:\d]{2,24}?
 const unlocated = /^(error|warning): (.*)$/;
 const thrown = /^((?:[\p{L}_$][\w$]*\.){0,20}[\p{L}_$][\w$]{0,200})(?:: (.*))?$/u;
 const inThread = 'Exception in thread "';
-const frame = /^\s*at (?:[\w.-]{1,80}(?:@[\w.]+)?\/{1,2}){0,2}([\p{L}\w.$<>/]+)\(([^():]*)(?::(\d+))?\)(?: ~?\[.*\])?$/u;
+const plainFrame = /^\s*at ([\p{L}\w.$<>]+)\(([^():]*)(?::(\d+))?\)(?: ~?\[.*\])?$/u;
+const moduleFrame = /^\s*at (?:[\w.-]{1,80}(?:@[\w.]+)?\/{1,2}){0,2}([\p{L}\w.$<>/]+)\(([^():]*)(?::(\d+))?\)(?: ~?\[.*\])?$/u;
+/** A call; only those of a module have slashes, and need the slower pattern. */
+const frame = {
+  exec: (line: string): RegExpExecArray | null => (line.includes("at ") ? (line.includes("/") ? moduleFrame : plainFrame).exec(line) : null),
+  test: (line: string): boolean => line.includes("at ") && (line.includes("/") ? moduleFrame : plainFrame).test(line),
+};
 const linked = /^(\s*)(Caused by|Suppressed): ((?:[\p{L}_$][\w$]*\.){0,20}[\p{L}_$][\w$]{0,200})(?:: (.*))?$/u;
 const launcher =
   /^(?:Error: |Caused by: )?((?:Main method (?:not found|is not static|must return)|Could not find or load main class|LinkageError occurred while loading main class|Unable to initialize main class).*)$/;
@@ -108,7 +114,7 @@ const stackTrace: MessageConstruct = {
   begins: (line) =>
     line.includes(inThread) ||
     line.startsWith("Exception: ") ||
-    /^[\p{L}_$][\w$.]*(?:Exception|Error|Throwable)\b/u.test(line) ||
+    ((line.includes("Exception") || line.includes("Error") || line.includes("Throwable")) && /^[\p{L}_$][\w$.]*(?:Exception|Error|Throwable)\b/u.test(line)) ||
     /^(?:[a-z]\w*\.)+[A-Z]/.test(line),
   read: (context, at) => {
     const line = context.lines[at] ?? "";
