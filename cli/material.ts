@@ -2,6 +2,7 @@ import { readFile } from "node:fs/promises";
 import { basename } from "node:path";
 import type { Language } from "../core/languages/language.ts";
 import { findLanguage, languages } from "../core/languages/languages.ts";
+import { languageOfName } from "../core/languages/recognise.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 
@@ -27,7 +28,7 @@ export async function readText(path: string): Promise<string> {
 
 /** The language by its id, or by the ending of a file name if no id is given. */
 export function chooseLanguage(id: string | undefined, fileName: string | undefined): Language {
-  const language = id === undefined ? languages.find((each) => fileName?.endsWith(each.extension)) : findLanguage(id);
+  const language = id === undefined ? languageOfName(fileName ?? "") : findLanguage(id);
   if (language) return language;
   const known = languages.map((each) => each.id).join(", ");
   throw new MaterialProblem(

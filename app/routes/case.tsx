@@ -237,6 +237,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
             </button>
           </away.Form>
         )}
+        {view.newer && <p className="mb-3 border border-rule-strong bg-slip px-3 py-2">A newer version was handed in; it stands under Versions.</p>}
         <VerdictStrip key={`${view.revision} ${view.openLayer?.key}`} view={view} />
         <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
           <div className="grid gap-4">
@@ -262,17 +263,19 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
           </div>
           <section className="leaf" aria-label="Facing page">
             <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
-              {leaves.map((each) => (
-                <Link
-                  key={each.leaf}
-                  to={`?leaf=${each.leaf}`}
-                  preventScrollReset
-                  aria-current={each.leaf === leaf ? "page" : undefined}
-                  className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
-                >
-                  {each.words}
-                </Link>
-              ))}
+              {leaves
+                .filter((each) => view.runs || !["trace", "mend"].includes(each.leaf))
+                .map((each) => (
+                  <Link
+                    key={each.leaf}
+                    to={`?leaf=${each.leaf}`}
+                    preventScrollReset
+                    aria-current={each.leaf === leaf ? "page" : undefined}
+                    className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
+                  >
+                    {each.words}
+                  </Link>
+                ))}
             </nav>
             <div className="p-3">
               {leaf === "messages" && <MessagesLeaf view={view} />}

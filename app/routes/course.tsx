@@ -1,5 +1,5 @@
 import { data, Form, Link } from "react-router";
-import { wordings } from "../../core/wording/wordings.ts";
+import { findWording, wordings } from "../../core/wording/wordings.ts";
 import { services } from "../../server/services.ts";
 import { addStudents, findCourse, listStudents, setCoursePolicy, setHandIn } from "../../server/stores/courses.ts";
 import { HandInPanel } from "../collect/HandInPanel.tsx";
@@ -40,6 +40,7 @@ export async function action({ params, request }: Route.ActionArgs) {
 
 export default function Course({ loaderData, actionData }: Route.ComponentProps) {
   const { course, students, origin } = loaderData;
+  const spoken = findWording(course.wording);
   const said = (about: string) =>
     actionData?.about === about && (
       <span role="status" className="ml-3">
@@ -100,8 +101,10 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
               ))}
             </select>
           </label>
+          {spoken.note && <p className="note-small">{spoken.note}</p>}
           <label>
-            A loop without end counts as
+            {spoken.endless[0]?.toUpperCase()}
+            {spoken.endless.slice(1)} counts as
             <select name="endless" className="field" defaultValue={course.endless_class}>
               <option value="logic">a logic error</option>
               <option value="runtime">a runtime error</option>

@@ -13,7 +13,7 @@ const of = (id: string) => {
   if (!language) throw new Error(id);
   return language;
 };
-const course = { labels: ["S-01", "S-02"], language: "python" };
+const course = { labels: ["S-01", "S-02"] };
 
 test.each([
   [["class/S-01/deck.py", "class/S-02/deck.py"], ["S-01", "S-02"], "outer folder"],

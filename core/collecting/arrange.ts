@@ -1,7 +1,7 @@
 import type { Language } from "../languages/language.ts";
-import { findLanguage, languages } from "../languages/languages.ts";
+import { findLanguage } from "../languages/languages.ts";
 import { baseName } from "../languages/messageReader.ts";
-import { recognise } from "../languages/recognise.ts";
+import { languageOfName, recognise } from "../languages/recognise.ts";
 import { decodeText } from "../source/decode.ts";
 import type { Entry } from "./entries.ts";
 import { type MessageAtEnd, messageAtEnd } from "./messageAtEnd.ts";
@@ -73,8 +73,8 @@ type Source = { path: string; text: string; language: Language; sure: boolean };
 
 function languageOf(path: string, text: string): { language: Language; sure: boolean } | null {
   const lower = path.toLowerCase();
-  const byName = languages.filter((language) => [language.extension, ...(language.otherExtensions ?? [])].some((ending) => lower.endsWith(ending)));
-  if (byName[0]) return { language: byName[0], sure: true };
+  const byName = languageOfName(path);
+  if (byName) return { language: byName, sure: true };
   if (dataEnding.test(lower)) return null;
   const best = recognise(text)[0];
   // A text file is a program only where it clearly looks like one and holds no message at its beginning.
@@ -114,7 +114,7 @@ function groupSources(sources: readonly Source[]): Source[][] {
 /** Arranges the files of a set: programs with their outputs, students and forerunners. Pure: nothing is kept. */
 export function arrange(
   entries: readonly Entry[],
-  course: { labels: readonly string[]; language: string },
+  course: { labels: readonly string[] },
   known: readonly KnownCase[],
   corrections: Corrections = {},
 ): Arrangement {

@@ -32,12 +32,15 @@ export function recognise(text: string): Recognised[] {
     .sort((one, other) => other.weight - one.weight);
 }
 
+/** The language that a file's ending belongs to, in either letter case; undefined if it is nobody's. */
+export function languageOfName(fileName: string): Language | undefined {
+  const name = fileName.toLowerCase();
+  return languages.find((language) => [language.extension, ...(language.otherExtensions ?? [])].some((ending) => name.endsWith(ending)));
+}
+
 /** The language of a program by its file's ending, else by its text; undefined if neither tells. */
 export function languageOfProgram(fileName: string, text: string): Language | undefined {
-  const byName = languages.filter((language) =>
-    [language.extension, ...(language.otherExtensions ?? [])].some((ending) => fileName.toLowerCase().endsWith(ending)),
-  );
-  return byName[0] ?? recognise(text)[0]?.language;
+  return languageOfName(fileName) ?? recognise(text)[0]?.language;
 }
 
 /** The language that a text seems to be in instead of the one it is called, or null. It is said only where the signs are clear. */

@@ -59,7 +59,6 @@ create table collection (
   key text primary key,
   course text references course (key) on delete cascade,
   name text not null,
-  rule text not null default '',
   corrections text not null default '{}',
   refused text not null default '[]',
   state text not null default 'open' check (state in ('open', 'kept', 'judged', 'stopped')),

@@ -103,7 +103,7 @@ async function knownCases(database: Database, course: string): Promise<KnownCase
 export async function arrangeCollection(database: Database, collection: Collection): Promise<{ arrangement: Arrangement; entries: Entry[] }> {
   const course = collection.course ?? "";
   const [entries, known, students] = await Promise.all([entriesOf(database, collection.key), knownCases(database, course), listStudents(database, course)]);
-  const arrangement = arrange(entries, { labels: students.map((student) => student.label), language: "" }, known, collection.corrections);
+  const arrangement = arrange(entries, { labels: students.map((student) => student.label) }, known, collection.corrections);
   return { arrangement, entries };
 }
 
