@@ -1,5 +1,6 @@
 import { type Command, InvalidArgumentError, Option } from "commander";
 import { traceFormats } from "../core/formats/traceFormats.ts";
+import { unknownBecause } from "../core/outcome/outcome.ts";
 import { buildTable, type TraceTable } from "../core/trace/table.ts";
 import { readLimits } from "../server/limits.ts";
 import { createToolchains } from "../server/toolchains/toolchains.ts";
@@ -33,6 +34,8 @@ export function addTraceCommand(program: Command): void {
         const state = await toolchain?.available();
         if (!toolchain || !state?.ready) throw new MaterialProblem(state && !state.ready ? state.reason : `${language.name} cannot be run here`);
         const trace = await toolchain.trace({ files, input, limits: { ...readLimits(), ...(options.limit === undefined ? {} : { steps: options.limit }) } });
+        const unknown = unknownBecause(trace.outcome);
+        if (unknown !== null) throw new MaterialProblem(unknown);
         if (trace.outcome.stoppedBy === "refused")
           throw new MaterialProblem(`the program was refused before any line ran: ${trace.outcome.diagnostics[0]?.message ?? ""}`);
         const columns = options.columns?.split(",").map((name) => name.trim());

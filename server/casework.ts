@@ -1,12 +1,11 @@
 import { withSurroundings } from "../core/cases/surroundings.ts";
 import type { Language } from "../core/languages/language.ts";
 import { findLanguage } from "../core/languages/languages.ts";
-import type { Limits, Outcome } from "../core/outcome/outcome.ts";
+import { type Limits, type Outcome, unknownBecause } from "../core/outcome/outcome.ts";
 import type { Trace } from "../core/trace/trace.ts";
 import { type Judgement, judge, wantsTrace } from "../core/verdict/judge.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
 import { readLimits } from "./limits.ts";
-import { NotTaken } from "./sandbox/desk.ts";
 import type { Services } from "./services.ts";
 import { type ProgramCheck, type Version, type WholeCase, workedBefore } from "./stores/cases.ts";
 import { findCourse } from "./stores/courses.ts";
@@ -23,7 +22,10 @@ export type VersionJudgement = {
   results: CheckResult[];
   deciding: CheckResult;
   otherClasses: FaultClass[];
+  /** Why it was not run, in words; null if it was. */
   notRun: string | null;
+  /** Why a run told nothing this time although programs do run here, in words: what is found without it is no ground for a change. */
+  unknown: string | null;
   allPass: boolean;
 };
 
@@ -45,34 +47,31 @@ export async function recordVersion(services: Services, language: Language, vers
   const toolchain = services.toolchains.find(language.id);
   const state = await toolchain?.available();
   if (!toolchain || !state?.ready) return null;
-  return services.traces.get(`${version.key} ${check.key} ${check.input} ${state.version} ${JSON.stringify(check.surroundings)}`, () =>
+  const key = `${version.key} ${check.key} ${check.input} ${state.version} ${JSON.stringify(check.surroundings)}`;
+  const trace = await services.traces.get(key, () =>
     toolchain.trace({ files: withSurroundings(version.files, check.surroundings), input: check.input, limits }),
   );
+  return unknownBecause(trace.outcome) === null ? trace : null;
 }
 
+/** What became of a run: its outcome, or why there is none; `unknown` as in VersionJudgement. */
+type Ran = { outcome: Outcome | null; notRun: string | null; unknown: string | null };
+
 /** Runs a version with a check, or takes the stored run of the same version, check, translator and limits. */
-async function runVersion(
-  services: Services,
-  found: WholeCase,
-  version: Version,
-  check: ProgramCheck,
-): Promise<{ outcome: Outcome | null; notRun: string | null }> {
-  if (languageOf(found).runs === false) return { outcome: null, notRun: "steps in words are gone through on paper; no translator runs them" };
+async function runVersion(services: Services, found: WholeCase, version: Version, check: ProgramCheck): Promise<Ran> {
+  const cannot = (notRun: string): Ran => ({ outcome: null, notRun, unknown: null });
+  if (languageOf(found).runs === false) return cannot("steps in words are gone through on paper; no translator runs them");
   const toolchain = services.toolchains.find(found.language);
   const state = toolchain ? await toolchain.available() : null;
-  if (!toolchain || !state?.ready) return { outcome: null, notRun: state && !state.ready ? state.reason : "this language cannot be run here yet" };
+  if (!toolchain || !state?.ready) return cannot(state && !state.ready ? state.reason : "this language cannot be run here yet");
   const identity = { version: version.key, check: check.key, checksEdition: found.checks_edition, translator: state.version, limits };
   const stored = await findRun(services.database, identity);
-  if (stored) return { outcome: stored, notRun: null };
-  try {
-    const outcome = await toolchain.run({ files: withSurroundings(version.files, check.surroundings), input: check.input, limits });
-    // What somebody stopped says nothing of the program; it is run again when it is looked at next.
-    if (outcome.stoppedBy !== "person") await saveRun(services.database, identity, outcome);
-    return { outcome, notRun: null };
-  } catch (problem) {
-    if (problem instanceof NotTaken) return { outcome: null, notRun: problem.message };
-    throw problem;
-  }
+  if (stored) return { outcome: stored, notRun: null, unknown: null };
+  const outcome = await toolchain.run({ files: withSurroundings(version.files, check.surroundings), input: check.input, limits });
+  // A run that tells nothing is made again when the case is looked at next.
+  const unknown = unknownBecause(outcome);
+  if (unknown === null) await saveRun(services.database, identity, outcome);
+  return outcome.stoppedBy === "person" || unknown === null ? { outcome, notRun: null, unknown } : { outcome: null, notRun: unknown, unknown };
 }
 
 async function judgeCheck(
@@ -81,9 +80,9 @@ async function judgeCheck(
   version: Version,
   check: ProgramCheck,
   endlessClass: "logic" | "runtime",
-): Promise<{ result: CheckResult; notRun: string | null }> {
+): Promise<{ result: CheckResult; notRun: string | null; unknown: string | null }> {
   const language = languageOf(found);
-  const { outcome, notRun } = await runVersion(services, found, version, check);
+  const { outcome, notRun, unknown } = await runVersion(services, found, version, check);
   // The pasted output belongs to the version that it was handed in with.
   const pasted = check.handed_in ? found.outputs.find((output) => output.version === version.key) : undefined;
   const shared = {
@@ -106,7 +105,7 @@ async function judgeCheck(
   }
   const gates = judgement.gates.map((gate) => gate.passes);
   const passes = gates.includes(false) ? false : gates.every((gate) => gate === true) ? true : null;
-  return { result: { check, outcome, judgement, passes }, notRun };
+  return { result: { check, outcome, judgement, passes }, notRun, unknown };
 }
 
 /** Judges a version with every check of its case, by stored runs where there are any. */
@@ -120,5 +119,13 @@ export async function judgeVersion(services: Services, found: WholeCase, version
   const otherClasses = [...new Set(results.filter((result) => result !== deciding).map((result) => result.judgement.class))].filter(
     (each): each is FaultClass => each !== null && each !== deciding.judgement.class,
   );
-  return { version, results, deciding, otherClasses, notRun: judged[0]?.notRun ?? null, allPass: results.every((result) => result.passes === true) };
+  return {
+    version,
+    results,
+    deciding,
+    otherClasses,
+    notRun: judged[0]?.notRun ?? null,
+    unknown: judged.find((each) => each.unknown !== null)?.unknown ?? null,
+    allPass: results.every((result) => result.passes === true),
+  };
 }

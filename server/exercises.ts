@@ -1,10 +1,10 @@
 import { type Surroundings, withSurroundings } from "../core/cases/surroundings.ts";
 import type { ExerciseContent, ExerciseFault, Task } from "../core/exercises/exercise.ts";
 import { type Replacement, replaceNames } from "../core/exercises/names.ts";
+import type { CheckRun } from "../core/exercises/taskKind.ts";
 import { markedColumns, type TraceTask } from "../core/exercises/tasks/traceTable.ts";
 import { findHunks, type Hunk } from "../core/fixes/hunks.ts";
-
-import { consoleText, type Outcome } from "../core/outcome/outcome.ts";
+import { consoleText, unknownBecause } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 import { buildTable } from "../core/trace/table.ts";
 import { compareOutput } from "../core/verdict/compareOutput.ts";
@@ -109,7 +109,8 @@ export async function makeExercise(services: Services, found: WholeCase, order: 
     for (const [index, check] of checks.entries()) {
       if (check.expected === null) continue;
       const result = await runForCheck(services, content, mended, check);
-      if (result && !result.passes) surprises.push(`The mended program fails check ${index + 1} after the names were replaced.`);
+      if ("notRun" in result) surprises.push(`Check ${index + 1} could not be tried: ${result.notRun}`);
+      else if (!result.passes) surprises.push(`The mended program fails check ${index + 1} after the names were replaced.`);
     }
   }
   for (const kind of ["classify", "point", "predict", "trace", "mend"]) {
@@ -122,17 +123,19 @@ export async function makeExercise(services: Services, found: WholeCase, order: 
   return { content, surprises };
 }
 
-/** Runs a text as the exercise's program with a check. Null if its language does not run here. */
+/** Runs a text as the exercise's program with a check. Words for a person if its language does not run here, or the run tells nothing. */
 export async function runForCheck(
   services: Services,
   content: Pick<ExerciseContent, "language" | "fileName">,
   text: string,
   check: { input: string; expected: string | null; ignorePrompts: boolean; files?: Surroundings },
-): Promise<{ outcome: Outcome; passes: boolean } | null> {
+): Promise<CheckRun> {
   const toolchain = services.toolchains.find(content.language);
-  if (!toolchain || !(await toolchain.available()).ready) return null;
+  if (!toolchain || !(await toolchain.available()).ready) return { notRun: "programs of this language cannot be run here." };
   const files = withSurroundings([{ name: content.fileName, bytes: Buffer.from(text, "utf8") }], check.files ?? {});
   const outcome = await toolchain.run({ files, input: check.input, limits });
+  const unknown = unknownBecause(outcome);
+  if (unknown !== null) return { notRun: unknown };
   const passes = outcome.finished && (check.expected === null || compareOutput(outcome.console, check.expected, check.ignorePrompts).same);
   return { outcome, passes };
 }
@@ -153,7 +156,7 @@ async function makeTask(services: Services, content: ExerciseContent, kind: stri
   if (kind === "predict") {
     const [check] = content.checks;
     const result = check ? await runForCheck(services, content, text, check) : null;
-    if (!result) return "The output cannot be asked: the program cannot be run here.";
+    if (!result || "notRun" in result) return `The output cannot be asked: ${result?.notRun ?? "there is no check."}`;
     const { outcome } = result;
     const endless = outcome.stoppedBy === "time" || outcome.stoppedBy === "output";
     if (endless) return "The output is not asked: this run does not end.";
@@ -187,6 +190,8 @@ export async function traceTask(
     input: content.checks[wanted.check]?.input ?? "",
     limits,
   });
+  const unknown = unknownBecause(trace.outcome);
+  if (unknown !== null) return `The trace table cannot be asked: ${unknown}`;
   const table = buildTable(trace);
   if (table.rows.length === 0) return "The trace table cannot be asked: no line ran.";
   if (table.columns.length === 0) return "The trace table is not asked: no variable gets a value.";

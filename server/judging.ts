@@ -1,5 +1,5 @@
 import type { Language } from "../core/languages/language.ts";
-import type { Limits, Outcome, ProgramFiles } from "../core/outcome/outcome.ts";
+import { type Limits, type Outcome, type ProgramFiles, unknownBecause } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 import type { Trace } from "../core/trace/trace.ts";
 import { type Judgement, judge, wantsTrace } from "../core/verdict/judge.ts";
@@ -37,8 +37,11 @@ export async function judgeProgram(toolchain: Toolchain | undefined, request: Ju
   if (!toolchain || !state.ready) return { judgement: judge(shared), outcome: null, trace: null, notRun: state.ready ? null : state.reason };
   const run = { files: request.files, input: request.input ?? "", limits };
   const outcome = await toolchain.run(run);
+  const unknown = unknownBecause(outcome);
+  if (unknown !== null) return { judgement: judge(shared), outcome: null, trace: null, notRun: unknown };
   const first = judge({ ...shared, outcome });
   if (!wantsTrace(first, outcome)) return { judgement: first, outcome, trace: null, notRun: null };
   const trace = await toolchain.trace(run);
+  if (unknownBecause(trace.outcome) !== null) return { judgement: first, outcome, trace: null, notRun: null };
   return { judgement: judge({ ...shared, outcome, trace }), outcome, trace, notRun: null };
 }

@@ -58,6 +58,7 @@ async function layerToDecide(query: Query, found: WholeCase, judged: VersionJudg
 /** The teacher confirms or overrules the class of the open layer; overruling needs a reason. */
 export async function decideClass(services: Services, found: WholeCase, revision: number, decision: Omit<Decision, "at" | "suggested">): Promise<Changed> {
   const judged = await judgeVersion(services, found, versionOf(found, found.current_version));
+  if (judged.unknown !== null) return { ok: false, message: judged.unknown };
   const suggested = judged.deciding.judgement.class;
   if (suggested !== decision.class && decision.reason.trim() === "")
     return { ok: false, message: `The evidence says ${suggested ?? "nothing decided"}. Overruling it needs a reason, so that it can be understood later.` };
@@ -78,6 +79,7 @@ export async function decideClass(services: Services, found: WholeCase, revision
 /** Sets the faulty lines of the open layer, in the version before it. */
 export async function setFaultyLines(services: Services, found: WholeCase, revision: number, lines: readonly LinePlace[]): Promise<Changed> {
   const judged = await judgeVersion(services, found, versionOf(found, found.current_version));
+  if (judged.unknown !== null) return { ok: false, message: judged.unknown };
   return services.database.transaction(async (query): Promise<Changed> => {
     if (!(await takeRevision(query, found.key, revision))) return stale;
     const layer = await layerToDecide(query, found, judged);
@@ -166,6 +168,7 @@ export async function tryFix(services: Services, found: WholeCase, revision: num
   const hunks = findHunks(mainText(before), text);
   if (hunks.length === 0) return { ok: true, result: "no change", version: null, idle: [] };
   const judgedBefore = await judgeVersion(services, found, before);
+  if (judgedBefore.unknown !== null) return { ok: false, message: judgedBefore.unknown };
   if (!openLayer(found) && judgedBefore.deciding.judgement.class === null && judgedBefore.notRun === null)
     return { ok: true, result: "nothing to mend", version: null, idle: [] };
   const files: ProgramFiles = before.files.map((file, index) => (index === 0 ? { name: file.name, bytes: Buffer.from(text, "utf8") } : file));
@@ -177,6 +180,8 @@ export async function tryFix(services: Services, found: WholeCase, revision: num
   const fresh = await findCase(services.database, found.key);
   if (!fresh) return { ok: false, message: "The case is gone." };
   const judged = await judgeVersion(services, fresh, versionOf(fresh, version));
+  // The try is kept as a version; whether it mends anything is not known.
+  if (judged.unknown !== null) return { ok: false, message: judged.unknown };
   const open = openLayer(fresh);
   const verdictBefore = open?.verdict ?? keptVerdict(judgedBefore.deciding.judgement);
   const next = showsNextFault(verdictBefore, judged.deciding.judgement, mapLines(mainText(before), hunks));

@@ -41,7 +41,7 @@ export async function action({ params, request }: Route.ActionArgs): Promise<Try
       ignorePrompts: false,
       files: exercise.content.checks[0]?.files,
     });
-    if (!result) return refused("Programs cannot be run here at the moment. Your text is saved all the same.");
+    if ("notRun" in result) return refused(`This was not run: ${result.notRun} Your text is saved all the same.`);
     const { outcome } = result;
     const words = {
       none: "It ended by itself.",
@@ -52,6 +52,8 @@ export async function action({ params, request }: Route.ActionArgs): Promise<Try
       output: "It was stopped: it printed too much.",
       steps: "It was stopped.",
       person: "You stopped it.",
+      "not taken": "It did not get its turn.",
+      broken: "The run broke off.",
     } as const;
     return { ok: true, console: shortConsole(outcome.console), ended: words[outcome.stoppedBy], inputRanOut: outcome.inputRanOut };
   } finally {

@@ -8,8 +8,11 @@ export type SchemeItem = { item: string; marks: number; words: string };
 /** The marks for one item of one answer. `earned` null: it waits for the teacher, with `suggested`. */
 export type ItemMark = { item: string; earned: number | null; possible: number; suggested?: number; reason: string };
 
-/** What marking may ask for: the exercise, and real runs of a program text (null if its language does not run here). */
-export type MarkContext = { exercise: ExerciseContent; run: (program: string, check: ExerciseCheck) => Promise<{ outcome: Outcome; passes: boolean } | null> };
+/** What a run of a program with a check gave, or why it tells nothing, in words for a person. */
+export type CheckRun = { outcome: Outcome; passes: boolean } | { notRun: string };
+
+/** What marking may ask for: the exercise, and real runs of a program text. */
+export type MarkContext = { exercise: ExerciseContent; run: (program: string, check: ExerciseCheck) => Promise<CheckRun> };
 
 /** A kind of task, one file each under tasks/. `view` is all that a student may see before release. */
 export type TaskKindSpecification<KindTask, View, Answer> = {

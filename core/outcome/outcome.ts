@@ -1,7 +1,10 @@
 import { z } from "zod";
 
-/** What stopped a run before its own end; "none" if it ended by itself. "refused": the translator did not accept it; "person": somebody stopped it. */
-export const stoppedBySchema = z.enum(["none", "fault", "time", "memory", "output", "steps", "refused", "person"]);
+/**
+ * What stopped a run before its own end; "none" if it ended by itself. "refused": the translator did not accept it. The last three tell nothing
+ * of the program (see unknownBecause): "person": somebody stopped it; "not taken": it did not get its turn; "broken": the sandbox broke off.
+ */
+export const stoppedBySchema = z.enum(["none", "fault", "time", "memory", "output", "steps", "refused", "person", "not taken", "broken"]);
 export type StoppedBy = z.infer<typeof stoppedBySchema>;
 
 /** One stretch of the console. `line` (1-based, of the main file) is the line that wrote or asked, where known; `step` the index of the recorded step. */
@@ -79,8 +82,22 @@ export const outcomeSchema = z.object({
   inputRanOut: z.boolean(),
   milliseconds: z.number(),
   translator: z.string(),
+  /** Why nothing is known of the program, in words for a person; there if `stoppedBy` is one of the three that tell nothing. */
+  trouble: z.string().optional(),
 });
 export type Outcome = z.infer<typeof outcomeSchema>;
+
+/** An outcome that tells nothing of the program. It is never kept, never evidence and never marked. */
+export function unknownOutcome(stoppedBy: "person" | "not taken" | "broken", trouble: string): Outcome {
+  const nothing = { diagnostics: [], console: [], effects: [], inputRanOut: false, milliseconds: 0, translator: "" };
+  return { started: null, finished: false, stoppedBy, exit: { code: -1, signal: 0 }, ...nothing, trouble };
+}
+
+/** Why an outcome tells nothing of the program, in words for a person; null if it does tell something. */
+export function unknownBecause(outcome: Outcome): string | null {
+  if (outcome.stoppedBy !== "person" && outcome.stoppedBy !== "not taken" && outcome.stoppedBy !== "broken") return null;
+  return outcome.trouble ?? "The run was stopped.";
+}
 
 /** Limits of one run; they count over everything that the program starts. */
 export const limitsSchema = z.object({

@@ -55,7 +55,8 @@ def unprinted():
         return ""
 
 
-for setting in ("startup-with-shell off", "disable-randomization on", "confirm off", "pagination off", "print frame-arguments none", "debuginfod enabled off"):
+# The wrapper puts the filter of system calls before the program; it is started by a shell.
+for setting in ("exec-wrapper /usr/bin/python3 -S /runner/native/start_guarded.py", "disable-randomization on", "confirm off", "pagination off", "print frame-arguments none", "debuginfod enabled off"):
     try:
         gdb.execute("set " + setting)
     except gdb.error:

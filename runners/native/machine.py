@@ -4,6 +4,8 @@ import os
 import signal
 import struct
 
+from bent_nail_sandbox.filters import refuse
+
 TRACEME, GETREGS, SETREGS, GETFPREGS, CONT, SINGLESTEP, SETOPTIONS, DETACH, GETEVENTMSG = 0, 12, 13, 14, 7, 9, 0x4200, 17, 0x4201
 OPTIONS = 0x100000 | 2 | 4 | 8  # ends with us; forks and threads are ours as well
 REGISTERS = struct.Struct("=27Q")
@@ -55,6 +57,7 @@ def launch(argv):
             libc.personality(0x0040000)
             libc.ptrace(TRACEME, 0, None, None)
             os.closerange(3, 64)
+            refuse()
             os.execv(argv[0], argv)
         finally:
             os._exit(127)

@@ -1,45 +1,94 @@
-import { existsSync, mkdirSync, rmdirSync, writeFileSync } from "node:fs";
+import { closeSync, existsSync, mkdirSync, openSync, readdirSync, rmdirSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
+import { setTimeout } from "node:timers/promises";
 
 /**
- * Puts a sandbox into a control group of its own that bounds memory and processes over its whole tree.
- * Works where the server may write control groups (version 1 or 2); elsewhere returns null and the
- * limits kept inside the sandbox (polling of the tree, process limit of the namespace) stand alone.
+ * A control group that bounds memory and processes over the whole tree of a sandbox. `entrances` are open descriptors, one for each controller:
+ * a process that writes 0 into them is in the group from then on, with all that it starts. The caller closes them by `closeEntrances`.
  */
-export type ControlGroup = { remove: () => void };
+export type ControlGroup = { entrances: number[]; closeEntrances: () => void; remove: () => Promise<void> };
+
+const prefix = "bent-nail-";
+/** Pauses between tries to take an emptied group away, in milliseconds; the kernel takes its time to let the last process go. */
+const pauses = [0, 5, 20, 100, 400, 1000];
+let made = 0;
 
 type Attempt = { folder: string; settings: Record<string, string> };
 
-export function confine(pid: number, memoryBytes: number, processes: number): ControlGroup | null {
-  const name = `bent-nail-${process.pid}-${pid}`;
-  const attempts: Attempt[] = existsSync("/sys/fs/cgroup/cgroup.controllers")
-    ? [{ folder: join("/sys/fs/cgroup", name), settings: { "memory.max": String(memoryBytes), "memory.swap.max": "0", "pids.max": String(processes) } }]
-    : [
-        { folder: join("/sys/fs/cgroup/memory", name), settings: { "memory.limit_in_bytes": String(memoryBytes) } },
-        { folder: join("/sys/fs/cgroup/pids", name), settings: { "pids.max": String(processes) } },
-      ];
-  const made: string[] = [];
+/** Where groups are made on this system (version 2 or 1 of control groups). */
+function hierarchies(root: string): { one: string | null; memory: string; processes: string } {
+  return existsSync(join(root, "cgroup.controllers"))
+    ? { one: root, memory: root, processes: root }
+    : { one: null, memory: join(root, "memory"), processes: join(root, "pids") };
+}
+
+/** Takes away the groups that servers left behind which do not run any more. Empty ones only: the kernel keeps the others. */
+export function sweepGroups(root = "/sys/fs/cgroup"): void {
+  const { memory, processes } = hierarchies(root);
+  for (const folder of new Set([memory, processes])) {
+    if (!existsSync(folder)) continue;
+    for (const name of readdirSync(folder)) {
+      const owner = name.startsWith(prefix) ? Number(name.slice(prefix.length).split("-")[0]) : Number.NaN;
+      if (Number.isInteger(owner) && owner !== process.pid && !existsSync(`/proc/${owner}`)) tryToRemove(join(folder, name));
+    }
+  }
+}
+
+function tryToRemove(folder: string): boolean {
+  try {
+    rmdirSync(folder);
+    return true;
+  } catch {
+    return !existsSync(folder);
+  }
+}
+
+let swept = false;
+
+/**
+ * Makes a group with the given limits, to be entered before the sandbox starts. Null where the server may not write control groups: the
+ * limits kept inside the sandbox (polling of the tree, process limit of the namespace) stand alone there.
+ */
+export function makeGroup(memoryBytes: number, processes: number, root = "/sys/fs/cgroup"): ControlGroup | null {
+  if (!swept) {
+    swept = true;
+    sweepGroups(root);
+  }
+  made += 1;
+  const name = `${prefix}${process.pid}-${made}`;
+  const places = hierarchies(root);
+  const memory = { "memory.max": String(memoryBytes), "memory.swap.max": "0" };
+  const attempts: Attempt[] =
+    places.one !== null
+      ? [{ folder: join(places.one, name), settings: { ...memory, "pids.max": String(processes) } }]
+      : [
+          { folder: join(places.memory, name), settings: { "memory.limit_in_bytes": String(memoryBytes) } },
+          { folder: join(places.processes, name), settings: { "pids.max": String(processes) } },
+        ];
+  const folders: string[] = [];
+  const entrances: number[] = [];
   for (const { folder, settings } of attempts) {
     try {
       mkdirSync(folder);
-      made.push(folder);
-      for (const [file, value] of Object.entries(settings)) {
-        if (existsSync(join(folder, file))) writeFileSync(join(folder, file), value);
-      }
-      writeFileSync(join(folder, "cgroup.procs"), String(pid));
+      folders.push(folder);
+      for (const [file, value] of Object.entries(settings)) if (existsSync(join(folder, file))) writeFileSync(join(folder, file), value);
+      entrances.push(openSync(join(folder, "cgroup.procs"), "w"));
     } catch {
       // Not writable here: the limits inside the sandbox remain.
     }
   }
-  if (made.length === 0) return null;
+  if (folders.length === 0) return null;
   return {
-    remove: () => {
-      for (const folder of made) {
-        try {
-          rmdirSync(folder);
-        } catch {
-          // Still in use for a moment after the kill; an empty group costs nothing.
-        }
+    entrances,
+    closeEntrances: () => {
+      for (const descriptor of entrances.splice(0)) closeSync(descriptor);
+    },
+    remove: async () => {
+      let left = folders;
+      for (const pause of pauses) {
+        await setTimeout(pause);
+        left = left.filter((folder) => !tryToRemove(folder));
+        if (left.length === 0) return;
       }
     },
   };

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Limits, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { findBubblewrap, type SandboxProcess, type SandboxSpecification, startInSandbox } from "./bubblewrap.ts";
-import { confine } from "./controlGroup.ts";
+import { makeGroup } from "./controlGroup.ts";
 
 /**
  * How a program is built and run by commands (program and arguments, by their path inside the sandbox). `run` null: build only.
@@ -45,11 +45,21 @@ const answerHeadSchema = z.object({
   exit: z.number().optional(),
 });
 /** The answer of a warm worker: how the fork ended, raw output past the language's streams, and the console block. */
-export type JobAnswer = z.infer<typeof answerHeadSchema> & { block: Buffer };
+export type JobAnswer = Omit<z.infer<typeof answerHeadSchema>, "failure"> & { block: Buffer };
 
-/** A sandbox that stays up and serves one job after another. `run` rejects if the sandbox itself broke; then start another. */
+/** A sandbox that stays up and serves one job after another. `run` rejects with SandboxBroken if the sandbox itself broke; then start another. */
 export type WarmWorker = Worker<Job, JobAnswer>;
 export type Worker<Task, Answer> = { run: (task: Task) => Promise<Answer>; version: Promise<string>; stop: () => void; exited: Promise<void> };
+
+/** The sandbox broke off a run, or could not be set up. The message is for the person who asked; it says nothing of the program. */
+export class SandboxBroken extends Error {
+  constructor(detail: string) {
+    super(`The run broke off, and that says nothing about the program. Try again. (${detail.trim().split("\n").at(-1)?.trim() || "no more is known"})`);
+  }
+}
+
+/** How often a run that broke off is tried in all. */
+const tries = 3;
 
 const readySchema = z.object({ ready: z.literal(true), version: z.string() });
 /** Time that a sandbox may take beyond a job's own limit before it counts as broken, in milliseconds. */
@@ -101,9 +111,8 @@ export type Servant = {
 export function startServant(specification: SandboxSpecification, limits: Limits): Servant {
   const bubblewrap = findBubblewrap();
   if (!bubblewrap) throw new Error("bubblewrap is not installed");
-  const child = startInSandbox(bubblewrap, specification);
-  const group =
-    child.pid === undefined ? null : confine(child.pid, limits.memoryBytes + (specification.overheadBytes ?? 192 * 1024 * 1024), limits.processes + 16);
+  const group = makeGroup(limits.memoryBytes + (specification.overheadBytes ?? 192 * 1024 * 1024), limits.processes + 16);
+  const child = startInSandbox(bubblewrap, specification, group);
   const queue: Waiting[] = [];
   let complaint = "";
   child.stderr?.on("data", (part: Buffer) => {
@@ -112,9 +121,8 @@ export function startServant(specification: SandboxSpecification, limits: Limits
   child.stdin?.on("error", () => undefined);
   const exited = new Promise<void>((resolve) => {
     const end = (reason: string) => {
-      for (const waiting of queue.splice(0)) waiting.reject(new Error(`the sandbox ended: ${reason} ${complaint}`.trim()));
-      group?.remove();
-      resolve();
+      for (const waiting of queue.splice(0)) waiting.reject(new SandboxBroken(`${complaint}\nthe sandbox ended: ${reason}`));
+      void (group?.remove() ?? Promise.resolve()).then(resolve);
     };
     child.on("exit", (code, signal) => end(signal ?? `exit ${code}`));
     child.on("error", (problem) => end(problem.message));
@@ -155,7 +163,6 @@ export function startWarmWorker(specification: SandboxSpecification, limits: Lim
     stop: servant.stop,
     run: async (job) => {
       const head = {
-        id: 1,
         mode: job.mode,
         main: job.files[0]?.name ?? "",
         files: job.files.map((file) => [file.name, file.bytes.length]),
@@ -164,8 +171,12 @@ export function startWarmWorker(specification: SandboxSpecification, limits: Lim
         ...(job.commands ? { commands: job.commands } : {}),
       };
       const body = Buffer.concat([...job.files.map((file) => file.bytes), job.input]);
-      const message = await servant.ask(head, body, (job.limits.wallSeconds + (job.commands?.buildLimits.wallSeconds ?? 0)) * 1000 + grace);
-      return { ...answerHeadSchema.parse(message.head), block: message.body };
+      for (let attempt = 1; ; attempt += 1) {
+        const message = await servant.ask(head, body, (job.limits.wallSeconds + (job.commands?.buildLimits.wallSeconds ?? 0)) * 1000 + grace);
+        const { failure, ...answer } = answerHeadSchema.parse(message.head);
+        if (failure === null) return { ...answer, block: message.body };
+        if (attempt === tries) throw new SandboxBroken(failure);
+      }
     },
   };
 }

@@ -123,7 +123,6 @@ export function createPythonToolchain(): Toolchain {
 
   async function perform(mode: Job["mode"], request: RunRequest): Promise<{ block: Block; outcome: Outcome }> {
     const answer = await getPool().run({ mode, files: request.files, input: Buffer.from(request.input, "utf8"), limits: request.limits }, request.signal);
-    if (answer.failure) throw new Error(`The sandbox could not be set up: ${answer.failure}`);
     const block = readBlock(answer.block, answer.raw, pythonResultSchema);
     return { block, outcome: outcomeOf(mode, answer, block, request, await getPool().version()) };
   }

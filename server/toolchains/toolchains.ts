@@ -1,6 +1,7 @@
-import type { Outcome, RunRequest } from "../../core/outcome/outcome.ts";
-import { createDesk, type Desk, StoppedByHand } from "../sandbox/desk.ts";
+import { type Outcome, type RunRequest, unknownOutcome } from "../../core/outcome/outcome.ts";
+import { createDesk, type Desk, NotTaken, StoppedByHand } from "../sandbox/desk.ts";
 import type { Pool } from "../sandbox/pool.ts";
+import { SandboxBroken } from "../sandbox/warmWorker.ts";
 import { createCToolchain } from "./c.ts";
 import { createCSharpToolchain } from "./csharp.ts";
 import { createJavaToolchain } from "./java.ts";
@@ -22,41 +23,37 @@ const makers: readonly ((workbench: () => Pool) => Toolchain)[] = [
 
 export type Toolchains = { find: (language: string) => Toolchain | undefined; all: readonly Toolchain[]; desk: Desk; close: () => Promise<void> };
 
-/** An outcome of a run that somebody stopped: nothing is known of it. */
-const stopped: Outcome = {
-  started: null,
-  finished: false,
-  stoppedBy: "person",
-  exit: { code: -1, signal: 0 },
-  diagnostics: [],
-  console: [],
-  effects: [],
-  inputRanOut: false,
-  milliseconds: 0,
-  translator: "",
-};
+/** What became of a run that tells nothing of its program, or null for a problem of another kind, which is a bug. */
+function unknownBy(problem: unknown): Outcome | null {
+  if (problem instanceof StoppedByHand) return unknownOutcome("person", "The run was stopped by hand.");
+  if (problem instanceof NotTaken) return unknownOutcome("not taken", problem.message);
+  if (problem instanceof SandboxBroken) return unknownOutcome("broken", problem.message);
+  return null;
+}
 
-/** A toolchain whose calls take their turn at the desk. */
+/** A toolchain whose calls take their turn at the desk. What keeps a run from its end is an outcome with words, never an exception. */
 function atDesk(toolchain: Toolchain, desk: Desk): Toolchain {
-  const take = async <T>(request: RunRequest, verb: string, call: (request: RunRequest) => Promise<T>, ifStopped: T): Promise<T> => {
+  const take = async <T>(request: RunRequest, verb: string, call: (request: RunRequest) => Promise<T>, ifUnknown: (outcome: Outcome) => T): Promise<T> => {
     try {
       return await desk.take(`${verb} ${request.files[0]?.name ?? "a program"}`, (signal) => call({ ...request, signal }));
     } catch (problem) {
-      if (problem instanceof StoppedByHand) return ifStopped;
-      throw problem;
+      const outcome = unknownBy(problem);
+      if (outcome === null) throw problem;
+      return ifUnknown(outcome);
     }
   };
+  const asItIs = (outcome: Outcome) => outcome;
   return {
     ...toolchain,
-    check: (request) => take(request, "Checking", toolchain.check, stopped),
-    run: (request) => take(request, "Running", toolchain.run, stopped),
+    check: (request) => take(request, "Checking", toolchain.check, asItIs),
+    run: (request) => take(request, "Running", toolchain.run, asItIs),
     trace: (request) =>
-      take(request, "Recording", toolchain.trace, {
-        outcome: stopped,
+      take(request, "Recording", toolchain.trace, (outcome) => ({
+        outcome,
         files: request.files.map((file) => file.name),
         steps: [],
-        cut: "The recording was stopped by hand.",
-      }),
+        cut: outcome.trouble ?? "",
+      })),
   };
 }
 

@@ -17,7 +17,7 @@ const runner = (name: string, inside = name) => ({ folder: join(productFolder, "
 export function createWorkbench(): Pool {
   if (!hostInterpreter) throw new Error("python3 is not installed");
   const specification = {
-    command: [hostInterpreter, "-B", "-s", "-S", "-m", "bent_nail_sandbox.host"],
+    command: [hostInterpreter, "-B", "-s", "-S", "-m", "bent_nail_sandbox.host", "+tracer", "+crash_place"],
     runners: [runner("sandbox/bent_nail_sandbox", "bent_nail_sandbox"), runner("native"), runner("octave"), { folder: builtRunners, inside: "/runner/built" }],
     environment: {
       PATH: "/usr/bin:/bin",

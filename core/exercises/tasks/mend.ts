@@ -14,11 +14,12 @@ const schema = z.object({
 });
 const answerSchema = z.object({ text: z.string().max(200_000) });
 
-async function passesAll(program: string, checks: readonly ExerciseCheck[], run: MarkContext["run"]): Promise<boolean | null> {
+/** Whether a program passes every check that has an intended output, or why that is not known. */
+async function passesAll(program: string, checks: readonly ExerciseCheck[], run: MarkContext["run"]): Promise<boolean | { notRun: string }> {
   for (const check of checks) {
     if (check.expected === null) continue;
     const result = await run(program, check);
-    if (result === null) return null;
+    if ("notRun" in result) return result;
     if (!result.passes) return false;
   }
   return true;
@@ -67,14 +68,14 @@ export const mend = defineTaskKind({
         marks.push({ item, earned: 0, possible, reason: "Nothing was changed for this fault." });
         continue;
       }
-      let passes: boolean | null = false;
+      let passes: boolean | { notRun: string } = false;
       for (const own of tries) {
         const alone = programForFault(exercise.program, exercise.faults, index, own);
         passes = alone === null ? false : await passesAll(alone, exercise.checks, run);
-        if (passes) for (const hunk of own) needed.add(hunk);
+        if (passes === true) for (const hunk of own) needed.add(hunk);
         if (passes !== false) break;
       }
-      if (passes === null) marks.push({ item, earned: null, possible, reason: "Programs cannot be run here, so this waits for the teacher." });
+      if (typeof passes === "object") marks.push({ item, earned: null, possible, reason: `This waits for the teacher: ${passes.notRun}` });
       else
         marks.push({
           item,

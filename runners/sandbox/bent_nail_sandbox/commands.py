@@ -2,6 +2,7 @@
 
 This is process 1 of the job's namespace. The program and its children have no rights over it; it alone writes the block.
 """
+import importlib
 import json
 import mmap
 import os
@@ -15,8 +16,8 @@ import traceback
 from . import notices
 from .block import append_frame, start_block
 from .effects import effects
-from .namespaces import FOLDER, drop_rights, libc
-from .terminal import Keyboard, plain
+from .namespaces import FOLDER, drop_rights, libc, mount_clean_folder
+from .terminal import Keyboard, open_terminal
 
 RECORDING = 60
 RECORDING_BYTES = 64 << 20
@@ -25,6 +26,13 @@ MOST_KEPT = 1 << 20
 FAULTS = (4, 6, 7, 8, 11)
 MOST_MESSAGES = 512 << 10
 BUILD_FOLDER = "/tmp/build"
+IDLE = 30  # milliseconds without a notice after which is looked whether the program waits for input in a way that gives none
+DEBUGGERS = ("/usr/bin/gdb",)
+READING_CALLS = (b"%d" % notices.OTHERS[notices.MACHINE]["read"], b"%d" % notices.OTHERS[notices.MACHINE]["readv"])
+
+
+class Stopped(Exception):
+    """The supervisor has ended the run at a limit; everything but this process is killed."""
 
 
 def kill_everything():
@@ -41,9 +49,9 @@ def start(argv, environment, limits, streams, keep=(), before=None):
     if pid:
         return pid
     try:
-        signal.signal(signal.SIGUSR1, signal.SIG_DFL)
         signal.signal(signal.SIGPIPE, signal.SIG_DFL)
-        os.setsid()
+        signal.signal(signal.SIGXFSZ, signal.SIG_DFL)
+        os.setpgid(0, 0)
         os.chdir(FOLDER)
         for target, source in enumerate(streams):
             os.dup2(source, target)
@@ -73,7 +81,14 @@ def start(argv, environment, limits, streams, keep=(), before=None):
         os._exit(127)
 
 
-def build(argv, environment, limits, block):
+def hear_stop(channel):
+    """To be called when the supervisor has said something, which is always: stop."""
+    channel.recv(64)
+    kill_everything()
+    raise Stopped()
+
+
+def build(argv, environment, limits, block, channel):
     """One command that translates. What it says goes to the block as it comes; returns its exit status as the shell counts it."""
     nothing = os.open("/dev/null", os.O_RDWR)
     reading, writing = os.pipe()
@@ -81,7 +96,12 @@ def build(argv, environment, limits, block):
     os.close(writing)
     os.close(nothing)
     said = 0
+    watch = select.poll()
+    watch.register(reading, select.POLLIN)
+    watch.register(channel, select.POLLIN)
     while True:
+        if channel.fileno() in dict(watch.poll()):
+            hear_stop(channel)
         data = os.read(reading, 65536)
         if not data:
             break
@@ -106,15 +126,15 @@ def shell_status(status):
 class Run:
     """One run of the program, from its start to its end."""
 
-    def __init__(self, request, block):
+    def __init__(self, request, block, channel):
         self.block = block
+        self.channel = channel
         self.limit = request["limits"]["outputBytes"]
         self.printed = 0
         self.stopped = "none"
         self.keyboard = Keyboard(request["input"], request["commands"]["terminal"])
         if request["commands"]["terminal"]:
-            self.out, self.out_slave = os.openpty()
-            plain(self.out_slave)
+            self.out, self.out_slave = open_terminal()
         else:
             self.out, self.out_slave = os.pipe()
         self.err, self.err_slave = os.pipe()
@@ -163,22 +183,42 @@ class Run:
         identity, call, descriptor = notice
         self.drain()
         if call == "read":
-            line, step = self.where()
-            given = self.keyboard.asked()
-            if given:
-                append_frame(self.block, b"I", given, line, step)
+            self.give_line()
         else:
             self.stamps["O" if descriptor == 1 else "E"] = self.where()
         notices.go_on(listener, identity)
+
+    def give_line(self):
+        """The program asks for input: the next line is given, if all before it is read."""
+        line, step = self.where()
+        given = self.keyboard.asked()
+        if given:
+            append_frame(self.block, b"I", given, line, step)
+
+    def waits_for_input(self):
+        """True if a process of the program is held in a read of the typed input by another descriptor than 0, which gives no notice."""
+        wanted = os.readlink("/proc/self/fd/%d" % self.keyboard.reading)
+        for name in os.listdir("/proc"):
+            if not name.isdigit() or name == "1":
+                continue
+            try:
+                with open("/proc/%s/syscall" % name, "rb") as source:
+                    fields = source.read().split()
+                if fields[0] in READING_CALLS and os.readlink("/proc/%s/fd/%d" % (name, int(fields[1], 16))) == wanted:
+                    return True
+            except (OSError, IndexError, ValueError):
+                continue
+        return False
 
     def go(self, argv, environment, limits):
         """Runs the program to its end. Returns its wait status."""
         ours, theirs = socket.socketpair(socket.AF_UNIX, socket.SOCK_STREAM)
         keep = [theirs.fileno()] + ([RECORDING] if self.recording is not None else [])
         with_output = self.recording is not None
+        debugger = argv[0].startswith("@") or argv[0] in DEBUGGERS
 
         def before():
-            notices.install(with_output, theirs)
+            notices.install(with_output, debugger, theirs)
             theirs.close()
 
         pid = start(argv, environment, limits, (self.keyboard.reading, self.out_slave, self.err_slave), keep, before)
@@ -189,10 +229,16 @@ class Run:
         ours.close()
         process = os.pidfd_open(pid)
         watch = select.poll()
-        for descriptor in (listener, self.out, self.err, process):
+        for descriptor in (listener, self.out, self.err, process, self.channel.fileno()):
             watch.register(descriptor, select.POLLIN)
         while True:
-            ready = dict(watch.poll())
+            ready = dict(watch.poll(IDLE if self.keyboard.holds() else None))
+            if not ready and self.waits_for_input():
+                self.drain()
+                self.give_line()
+            if self.channel.fileno() in ready:
+                self.drain()
+                hear_stop(self.channel)
             if listener in ready:
                 if ready[listener] & select.POLLIN:
                     self.answer(listener)
@@ -232,14 +278,10 @@ def keep_built(block, path):
         pass
 
 
-def place_of_crash(request, block, argv):
+def place_of_crash(request, block, argv, channel):
     """Runs the program once more, from a clean folder, by a command that finds where a signal ends it; what that tells is kept as words."""
-    for where, folders, names in os.walk(FOLDER, topdown=False):
-        for name in names:
-            os.unlink(os.path.join(where, name))
-        for name in folders:
-            path = os.path.join(where, name)
-            os.unlink(path) if os.path.islink(path) else os.rmdir(path)
+    mount_clean_folder(request["limits"]["fileBytes"])
+    os.chdir(FOLDER)
     for name, data in request["files"].items():
         if not os.path.isabs(name):
             os.makedirs(os.path.dirname(os.path.join(FOLDER, name)), exist_ok=True)
@@ -248,49 +290,65 @@ def place_of_crash(request, block, argv):
     # What this run prints is no part of the console.
     aside = mmap.mmap(-1, 4 << 20)
     start_block(aside)
-    again = Run({**request, "commands": {**request["commands"], "recording": True}}, aside)
+    again = Run({**request, "commands": {**request["commands"], "recording": True}}, aside, channel)
     again.go(argv, request["commands"]["environment"], request["limits"])
     again.block = block
     again.copy_recording()
 
 
-def run_commands(request, block, report):
-    """Builds and runs as `request["commands"]` says: {build: [argv], run: argv or None, environment, terminal, recording, buildLimits}."""
+def load(name, channel):
+    """A recorder of ours that was not loaded yet when this process was forked; the host loads it for later ones."""
+    if name not in sys.modules:
+        importlib.import_module(name)
+        channel.send(b"@" + name.encode())
+
+
+def run_program(request, block, channel, result):
+    """The program itself, when it is built."""
     commands = request["commands"]
-    start_block(block)
-    # Numbers 0 to 2 are taken, so that no pipe gets one of them by chance and is lost when the program gets its streams.
-    while os.open("/dev/null", os.O_RDWR) < 2:
-        pass
-    result = {"built": [], "exit": None, "signal": 0, "ranOut": False, "stopped": "none"}
-
-    def stop(number, frame):
-        result["stopped"] = "limit"
-        kill_everything()
-
-    signal.signal(signal.SIGUSR1, stop)
-    os.makedirs(BUILD_FOLDER, 0o700, exist_ok=True)
-    for argv in commands["build"]:
-        status = build(argv, commands["environment"], {**request["limits"], **commands["buildLimits"]}, block)
-        result["built"].append(status)
-        if status != 0:
-            break
-    if commands["run"] is not None and all(status == 0 for status in result["built"]) and result["stopped"] == "none":
-        os.write(report, b"+")
-        if commands.get("keep"):
-            keep_built(block, commands["keep"])
-        run = Run(request, block)
+    channel.send(b"+")
+    if commands.get("keep"):
+        keep_built(block, commands["keep"])
+    run = Run(request, block, channel)
+    try:
         status = run.go(commands["run"], commands["environment"], request["limits"])
         result["signal"] = os.WTERMSIG(status) if os.WIFSIGNALED(status) else 0
         result["exit"] = shell_status(status)
-        result["ranOut"] = run.keyboard.ran_out
-        if run.stopped != "none":
-            result["stopped"] = run.stopped
-        append_frame(block, b"F", json.dumps(effects(FOLDER, request["files"])).encode())
-        after = commands.get("afterSignal")
-        if after and result["signal"] in FAULTS and result["stopped"] == "none":
-            place_of_crash(request, block, after)
-        if run.recording is not None:
-            if RECORDING_HEADER.unpack_from(run.recording, 0)[3] == 1 and result["stopped"] == "none":
-                result["stopped"] = "steps"
-            run.copy_recording()
+    except Stopped:
+        result.update(signal=9, exit=128 + 9, stopped="limit")
+    result["ranOut"] = run.keyboard.ran_out
+    if run.stopped != "none":
+        result["stopped"] = run.stopped
+    append_frame(block, b"F", json.dumps(effects(FOLDER, request["files"])).encode())
+    if run.recording is not None:
+        if RECORDING_HEADER.unpack_from(run.recording, 0)[3] == 1 and result["stopped"] == "none":
+            result["stopped"] = "steps"
+        run.copy_recording()
+
+
+def run_commands(request, block, channel):
+    """Builds and runs as `request["commands"]` says: {build: [argv], run: argv or None, environment, terminal, recording, buildLimits}."""
+    commands = request["commands"]
+    result = {"built": [], "exit": None, "signal": 0, "ranOut": False, "stopped": "none"}
+    os.makedirs(BUILD_FOLDER, 0o700, exist_ok=True)
+    run = commands["run"]
+    try:
+        for argv in commands["build"]:
+            status = build(argv, commands["environment"], {**request["limits"], **commands["buildLimits"]}, block, channel)
+            result["built"].append(status)
+            if status != 0:
+                run = None
+                break
+        if run is not None:
+            if run[0].startswith("@"):
+                load(run[0][1:], channel)
+            run_program(request, block, channel, result)
+            after = commands.get("afterSignal")
+            if after and result["signal"] in FAULTS and result["stopped"] == "none":
+                load(after[0][1:], channel)
+                place_of_crash(request, block, after, channel)
+    except Stopped:
+        # In the building nothing has run; in the second run of a crash its place stays unknown.
+        if result["exit"] is None:
+            result["stopped"] = "limit"
     append_frame(block, b"R", json.dumps(result).encode())

@@ -5,31 +5,55 @@ import stat
 
 MOST_FILES = 50
 MOST_BYTES = 64 << 10
+MOST_ENTRIES = 8192  # the folder holds no more than half as many (namespaces.py)
+DEEPEST = 40
+
+
+def entries(folder):
+    """(path within the folder, its status) of everything below it, folders left out, by name; what lies deeper than anyone looks is passed over."""
+    waiting = [("", 0)]
+    seen = 0
+    while waiting:
+        inner, depth = waiting.pop()
+        try:
+            names = sorted(os.listdir(os.path.join(folder, inner)))
+        except OSError:
+            continue
+        below = []
+        for name in names:
+            seen += 1
+            if seen > MOST_ENTRIES:
+                return
+            short = os.path.join(inner, name)
+            try:
+                status = os.lstat(os.path.join(folder, short))
+            except OSError:
+                continue
+            if not stat.S_ISDIR(status.st_mode):
+                yield short, status
+            elif depth < DEEPEST:
+                below.append((short, depth + 1))
+        waiting.extend(reversed(below))
 
 
 def effects(folder, files):
-    """A list of {name, change: new | changed | gone, size, content (base64, the first 64 KiB)}, in the order of names. `files` are those that were given."""
+    """A list of {name, change: new | changed | gone, size, content (base64, the first 64 KiB)}, folder by folder. `files` are those that were given. Never raises."""
     found = []
     seen = set()
-    for where, folders, names in os.walk(folder):
-        folders.sort()
-        for name in sorted(names):
-            path = os.path.join(where, name)
-            short = os.path.relpath(path, folder)
-            seen.add(short)
-            if len(found) >= MOST_FILES:
-                continue
-            try:
-                if not stat.S_ISREG(os.lstat(path).st_mode):
-                    found.append({"name": short, "change": "new", "size": 0, "content": ""})
-                    continue
-                with open(path, "rb") as source:
-                    data = source.read(MOST_BYTES)
-                size = os.lstat(path).st_size
-            except OSError:
-                continue
-            given = files.get(short)
-            if given is None or size != len(given) or data != given[:MOST_BYTES]:
-                found.append({"name": short, "change": "new" if given is None else "changed", "size": size, "content": base64.b64encode(data).decode()})
-    found += [{"name": name, "change": "gone", "size": 0, "content": ""} for name in files if name not in seen and not os.path.isabs(name)]
+    for short, status in entries(folder):
+        seen.add(short)
+        if len(found) >= MOST_FILES:
+            continue
+        if not stat.S_ISREG(status.st_mode):
+            found.append({"name": short, "change": "new", "size": 0, "content": ""})
+            continue
+        try:
+            with open(os.path.join(folder, short), "rb") as source:
+                data = source.read(MOST_BYTES)
+        except OSError:
+            continue
+        given = files.get(short)
+        if given is None or status.st_size != len(given) or data != given[:MOST_BYTES]:
+            found.append({"name": short, "change": "new" if given is None else "changed", "size": status.st_size, "content": base64.b64encode(data).decode()})
+    found += [{"name": name, "change": "gone", "size": 0, "content": ""} for name in files if os.path.normpath(name) not in seen and not os.path.isabs(name)]
     return found

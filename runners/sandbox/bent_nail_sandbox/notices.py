@@ -4,57 +4,35 @@ A call that waits for its notice is held by the kernel until it is answered, so 
 and a line of input is given only when the program asks for it.
 """
 import array
-import ctypes
 import errno
 import fcntl
 import os
 import socket
 import struct
 
-AUDIT = {"x86_64": 0xC000003E, "aarch64": 0xC00000B7}
-MACHINE = os.uname().machine
-# Numbers of the calls by machine: seccomp, read, readv, write, writev, then calls that no student's program needs and that reach deep into the kernel.
-CALLS = {
-    "x86_64": {"seccomp": 317, "read": 0, "readv": 19, "write": 1, "writev": 20, "refused": (425, 321, 298, 323, 248, 249, 250)},
-    "aarch64": {"seccomp": 277, "read": 63, "readv": 65, "write": 64, "writev": 66, "refused": (425, 280, 241, 282, 217, 218, 219)},
-}
-NOTIFY, ALLOW, REFUSE = 0x7FC00000, 0x7FFF0000, 0x00050000 | errno.EPERM
+from .filters import ALLOW, FIRST_ARGUMENT, MACHINE, NOTIFY, OTHERS, equal, give, install as install_filter, load, refusals
+
 RECEIVE, SEND = 0xC0502100, 0xC0182101
 GO_ON = 1
-libc = ctypes.CDLL(None, use_errno=True)
 
 
-def instruction(code, if_true, if_false, value):
-    return struct.pack("=HBBI", code, if_true, if_false, value)
-
-
-def filter_program(with_output):
-    """Classic BPF: reads of descriptor 0 and writes of 2 (and of 1, if `with_output`) give a notice; a few calls are refused; the rest goes on."""
-    calls = CALLS[MACHINE]
-    load = lambda offset: instruction(0x20, 0, 0, offset)  # noqa: E731
-    give = lambda value: instruction(0x06, 0, 0, value)  # noqa: E731
-    program = [load(4), instruction(0x15, 1, 0, AUDIT[MACHINE]), give(REFUSE), load(0)]
-    for number in calls["refused"]:
-        program += [instruction(0x15, 0, 1, number), give(REFUSE)]
+def filter_program(with_output, debugger):
+    """Reads of descriptor 0 and writes of 2 (and of 1, if `with_output`) give a notice; what filters.py refuses is refused; the rest goes on."""
+    calls = OTHERS[MACHINE]
+    program = refusals(debugger)
     for number in (calls["read"], calls["readv"]):
-        program += [instruction(0x15, 0, 3, number), load(16), instruction(0x15, 0, 1, 0), give(NOTIFY), load(0)]
+        program += [equal(number, 0, 4), load(FIRST_ARGUMENT), equal(0, 0, 1), give(NOTIFY), load(0)]
     for number in (calls["write"], calls["writev"]):
         if with_output:
-            program += [instruction(0x15, 0, 4, number), load(16), instruction(0x15, 1, 0, 1), instruction(0x15, 0, 1, 2), give(NOTIFY), load(0)]
+            program += [equal(number, 0, 5), load(FIRST_ARGUMENT), equal(1, 1, 0), equal(2, 0, 1), give(NOTIFY), load(0)]
         else:
-            program += [instruction(0x15, 0, 3, number), load(16), instruction(0x15, 0, 1, 2), give(NOTIFY), load(0)]
-    program.append(give(ALLOW))
-    return b"".join(program)
+            program += [equal(number, 0, 4), load(FIRST_ARGUMENT), equal(2, 0, 1), give(NOTIFY), load(0)]
+    return program + [give(ALLOW)]
 
 
-def install(with_output, channel):
+def install(with_output, debugger, channel):
     """In the program's process, rights gone: from here on its calls give notices, which whoever is at the other end of `channel` answers."""
-    code = filter_program(with_output)
-    buffer = ctypes.create_string_buffer(code, len(code))
-    header = struct.pack("@HxxxxxxP", len(code) // 8, ctypes.addressof(buffer))
-    listener = libc.syscall(ctypes.c_long(CALLS[MACHINE]["seccomp"]), ctypes.c_uint(1), ctypes.c_uint(8), ctypes.c_char_p(header))
-    if listener < 0:
-        raise OSError(ctypes.get_errno(), "seccomp notices")
+    listener = install_filter(filter_program(with_output, debugger), listener=True)
     channel.sendmsg([b"l"], [(socket.SOL_SOCKET, socket.SCM_RIGHTS, array.array("i", [listener]))])
     os.close(listener)
 
@@ -79,7 +57,7 @@ def receive(listener):
         raise
     identity, _, _, number = struct.unpack_from("=QIIi", notice, 0)
     descriptor = struct.unpack_from("=Q", notice, 32)[0] & 0xFFFFFFFF
-    return identity, "read" if number in (CALLS[MACHINE]["read"], CALLS[MACHINE]["readv"]) else "write", descriptor
+    return identity, "read" if number in (OTHERS[MACHINE]["read"], OTHERS[MACHINE]["readv"]) else "write", descriptor
 
 
 def go_on(listener, identity):

@@ -3,6 +3,7 @@ import fcntl
 import os
 import struct
 import termios
+import time
 
 MOST_IN_A_LINE = 4000  # what a terminal's line discipline holds is 4095
 WAITING = 0x541B  # FIONREAD
@@ -20,6 +21,19 @@ def plain(descriptor):
     termios.tcsetattr(descriptor, termios.TCSANOW, settings)
 
 
+def open_terminal():
+    """(master, slave) of a plain terminal. The system has a number of them for all its users, so one that is refused is asked for again."""
+    for attempt in range(10):
+        try:
+            master, slave = os.openpty()
+            plain(slave)
+            return master, slave
+        except OSError:
+            if attempt == 9:
+                raise
+            time.sleep(0.05)
+
+
 class Keyboard:
     """Typed input behind a terminal, or behind a pipe where a terminal could not carry it."""
 
@@ -29,8 +43,7 @@ class Keyboard:
         self.ran_out = False
         self.terminal = terminal and all(len(line) <= MOST_IN_A_LINE and b"\x04" not in line and b"\x00" not in line for line in self.lines)
         if self.terminal:
-            self.master, self.slave = os.openpty()
-            plain(self.slave)
+            self.master, self.slave = open_terminal()
             self.reading = self.slave
             self.writing = self.master
             os.set_blocking(self.master, False)  # a program that asks and never reads must not hold its supervisor
@@ -39,6 +52,10 @@ class Keyboard:
             self.reading, self.writing = os.pipe()
             os.set_blocking(self.writing, False)
         self.rest = b""
+
+    def holds(self):
+        """True if there is more to type, or its end was not told yet."""
+        return not self.ran_out or self.rest != b""
 
     def unread(self):
         """Bytes that were given and not read yet."""

@@ -1,0 +1,279 @@
+"""The supervisor of one job: a process outside of the job's namespaces that counts what the job takes, ends it at its limits, and answers.
+
+It counts CPU time, memory and processes over everything that the job started, and serves one job only; of the request it knows the numbers.
+"""
+import json
+import mmap
+import os
+import select
+import signal
+import socket
+import struct
+import time
+import traceback
+
+from .first import be_the_first
+from .namespaces import fork_into_namespaces
+
+POLL = 0.02
+PAGE = os.sysconf("SC_PAGE_SIZE")
+TICK = os.sysconf("SC_CLK_TCK")
+ALLOW_SEALING = 2  # memfd_create(2)
+
+
+def processes_of(first):
+    """{pid: fields of its stat from the state on} of process 1 of a job and all below it, wherever they are; orphans come to be below it."""
+    found = {}
+    for name in os.listdir("/proc"):
+        if name.isdigit():
+            try:
+                with open("/proc/%s/stat" % name, "rb") as source:
+                    found[int(name)] = source.read().rpartition(b")")[2].split()
+            except OSError:
+                continue
+    belongs = {first: True, 0: False, 1: False}
+
+    def belong(pid):
+        chain = []
+        while pid not in belongs:
+            if pid not in found:
+                # Its parent went while this was read. The hosts and supervisors of other jobs stay, so it is one of the job's.
+                belongs[pid] = True
+                break
+            chain.append(pid)
+            pid = int(found[pid][1])
+        for each in chain:
+            belongs[each] = belongs[pid]
+        return belongs[pid]
+
+    return {pid: fields for pid, fields in found.items() if belong(pid)}
+
+
+def measure(first):
+    """(CPU seconds, bytes of memory, processes) of everything that the job started."""
+    ticks = pages = 0
+    processes = processes_of(first)
+    for pid, fields in processes.items():
+        ticks += sum(int(value) for value in fields[11:15])
+        try:
+            with open("/proc/%d/statm" % pid, "rb") as source:
+                resident, shared = source.read().split()[1:3]
+            pages += int(resident) - int(shared)
+        except (OSError, ValueError):
+            continue
+    return ticks / TICK, pages * PAGE, len(processes)
+
+
+def proportional_memory(first):
+    """Bytes of memory of everything that the job started, pages that forks share counted once; None where that cannot be read."""
+    total = 0
+    for pid in processes_of(first):
+        try:
+            with open("/proc/%d/smaps_rollup" % pid, "rb") as source:
+                for line in source:
+                    if line.startswith(b"Pss:"):
+                        total += int(line.split()[1]) * 1024
+        except PermissionError:
+            return None
+        except OSError:
+            continue
+    return total
+
+
+def end(first):
+    """Kills process 1 of a job, and with it the kernel everything in its namespaces; returns when all of it is gone."""
+    try:
+        os.kill(first, signal.SIGKILL)
+    except ProcessLookupError:
+        pass
+    try:
+        os.waitpid(first, 0)
+    except ChildProcessError:
+        pass
+
+
+def signal_program(first, number):
+    """A soft stop for the recorder: the program's own processes get the signal; process 1 ignores it by default."""
+    for pid in processes_of(first):
+        try:
+            os.kill(pid, number)
+        except OSError:
+            pass
+
+
+class Job:
+    """One job from its request to its end."""
+
+    def __init__(self, first, channel, numbers, out, err, block, wanted):
+        self.first = first
+        self.wanted = wanted
+        self.channel = channel
+        self.block = block
+        self.kinds = {out: "O", err: "E"}
+        self.mode = numbers["mode"]
+        self.by_commands = numbers["byCommands"]
+        self.limits = numbers["limits"]
+        # Building has its own limits; when it is over, the run begins with fresh ones.
+        self.building = numbers["buildLimits"] is not None
+        self.phase_limits = {**self.limits, **(numbers["buildLimits"] or {})}
+        self.started_at = self.phase_at = time.monotonic()
+        self.cpu_before = 0.0
+        self.soft = 0.0
+        self.stopped = "none"
+        self.raw = []
+        self.raw_bytes = 0
+        self.status = None
+        self.failure = None
+        self.peak_memory = self.peak_processes = 0
+
+    def hear(self, message):
+        """Takes what process 1 tells."""
+        if not message:
+            if self.status is None and self.failure is None:
+                self.failure = "process 1 of the sandbox ended before its time"
+        elif message[:1] == b"+":
+            self.building = False
+            self.phase_limits = self.limits
+            self.cpu_before = measure(self.first)[0]
+            self.phase_at = time.monotonic()
+        elif message[:1] == b"@":
+            self.wanted(message[1:].decode())
+        elif message[:1] == b"!":
+            self.failure = message[1:].decode("utf-8", "replace")
+        elif message[:1] == b"=":
+            self.status = int(message[1:])
+
+    def take_raw(self, descriptor):
+        """Output that went past the streams of a language that runs inside; False at its end."""
+        data = os.read(descriptor, 65536)
+        room = self.limits["outputBytes"] - self.raw_bytes
+        if data and room > 0:
+            self.raw.append([self.kinds[descriptor], struct.unpack_from("<I", self.block, 0)[0], data[:room].hex()])
+        self.raw_bytes += len(data)
+        return data != b""
+
+    def look(self, now):
+        """Compares what the job has taken with its limits."""
+        cpu, memory, processes = measure(self.first)
+        self.peak_memory = max(self.peak_memory, memory)
+        self.peak_processes = max(self.peak_processes, processes - 1)
+        most = self.phase_limits["memoryBytes"] + self.limits.get("overheadBytes", 24 << 20)
+        if memory > most:
+            # The quick sum counts pages that forks share once for each; look closely before saying so.
+            shared_once = proportional_memory(self.first)
+            if shared_once is None or shared_once > most:
+                self.stopped = "memory"
+                return
+        if cpu - self.cpu_before > self.phase_limits["cpuSeconds"] or now - self.phase_at > self.phase_limits["wallSeconds"]:
+            if self.mode != "trace" or self.by_commands:
+                self.stopped = "time"
+            elif not self.soft:
+                self.soft = now
+                signal_program(self.first, signal.SIGXCPU)
+            elif now - self.soft > 0.5:
+                self.stopped = "time"
+
+    def go(self):
+        """Watches until the job has ended or is to be ended."""
+        watch = select.poll()
+        watch.register(self.channel, select.POLLIN)
+        for descriptor in self.kinds:
+            watch.register(descriptor, select.POLLIN)
+        next_look = self.started_at + POLL
+        while self.status is None and self.failure is None and self.stopped == "none":
+            for descriptor, _ in watch.poll(max(0.0, (next_look - time.monotonic()) * 1000)):
+                if descriptor == self.channel.fileno():
+                    self.hear(self.channel.recv(8192))
+                elif not self.take_raw(descriptor):
+                    watch.unregister(descriptor)
+                elif self.raw_bytes > self.limits["outputBytes"]:
+                    self.stopped = "output"
+            now = time.monotonic()
+            if now >= next_look and self.stopped == "none":
+                next_look = now + POLL
+                self.look(now)
+        if self.stopped != "none" and self.by_commands:
+            self.ask_to_end()
+        if self.soft and self.stopped == "none":
+            self.stopped = "time"
+        if self.stopped != "none" or self.failure is not None:
+            end(self.first)
+        # Else process 1 is ending and the kernel takes everything in its namespaces along: the pipes end when the last process is gone.
+        for descriptor in self.kinds:
+            while self.take_raw(descriptor):
+                pass
+
+    def ask_to_end(self):
+        """Process 1 kills the program, and then tells within a second what it had done so far."""
+        try:
+            self.channel.send(b"stop")
+            watch = select.poll()
+            watch.register(self.channel, select.POLLIN)
+            until = time.monotonic() + 1
+            while self.status is None and self.failure is None and watch.poll(max(0.0, (until - time.monotonic()) * 1000)):
+                self.hear(self.channel.recv(8192))
+        except OSError:
+            pass
+        self.failure = None
+
+    def answer(self):
+        """The head of the answer (see host.py)."""
+        head = {"stopped": self.stopped, "raw": self.raw, "milliseconds": (time.monotonic() - self.started_at) * 1000,
+                "peakMemory": self.peak_memory, "peakProcesses": self.peak_processes, "failure": self.failure, "building": self.building}
+        if self.status is not None:
+            head["signal"] = os.WTERMSIG(self.status) if os.WIFSIGNALED(self.status) else 0
+            head["exit"] = os.WEXITSTATUS(self.status) if os.WIFEXITED(self.status) else 128 + head["signal"]
+        return head
+
+
+def write_all(data):
+    view = memoryview(data)
+    while view:
+        view = view[os.write(1, view):]
+
+
+def send(head, body):
+    """One framed answer on descriptor 1."""
+    data = json.dumps(head).encode()
+    write_all(struct.pack("<I", len(data)) + data + struct.pack("<I", len(body)))
+    write_all(body)
+
+
+def supervise(program, taken, wanted):
+    """Makes namespaces, waits for a request in them, and serves it. Calls `taken` once the request has been read to its end, and `wanted`
+    with the name of a module that had to be loaded for it. Returns when the answer is given and all of the job is gone; False if nobody asks
+    any longer."""
+    memory = os.memfd_create("block", ALLOW_SEALING)
+    out, out_write = os.pipe()
+    err, err_write = os.pipe()
+    ours, theirs = socket.socketpair(socket.AF_UNIX, socket.SOCK_SEQPACKET)
+    first = -1
+    try:
+        first = fork_into_namespaces()
+        if first == 0:
+            ours.close()
+            for descriptor in (out, err):
+                os.close(descriptor)
+            be_the_first(program, memory, out_write, err_write, theirs)
+    except BaseException:
+        theirs.send(b"!" + traceback.format_exc().encode("utf-8", "replace")[-4000:])
+        if first == 0:
+            os._exit(71)
+    for descriptor in (out_write, err_write):
+        os.close(descriptor)
+    theirs.close()
+    told = ours.recv(65536)
+    if not told:
+        return False
+    if told[:1] != b"#":
+        # No request was read yet, and none can be: this sandbox does not work here.
+        raise OSError(told[1:].decode("utf-8", "replace"))
+    numbers = json.loads(told[1:])
+    taken()
+    block = mmap.mmap(memory, numbers["limits"]["blockBytes"])
+    job = Job(first, ours, numbers, out, err, block, wanted)
+    job.go()
+    used = min(struct.unpack_from("<I", block, 0)[0], len(block))
+    send(job.answer(), memoryview(block)[:used])
+    end(first)
+    return True
