@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
@@ -10,15 +10,31 @@ let toolchains: Toolchains;
 beforeAll(() => {
   toolchains = createToolchains();
 });
-afterAll(() => toolchains.close());
+afterAll(async () => {
+  await toolchains.close();
+  // Nothing is left of the workers that served all this.
+  for (const controller of ["memory", "pids", ""])
+    expect(
+      existsSync(join("/sys/fs/cgroup", controller))
+        ? readdirSync(join("/sys/fs/cgroup", controller)).filter((name) => name.startsWith(`bent-nail-${process.pid}-`))
+        : [],
+    ).toEqual([]);
+});
 
 const limits = limitsSchema.parse({});
 const folder = join(productFolder, "server/sandbox/hostile");
 const printed = (outcome: Outcome) => consoleText(outcome.console, ["out"]);
 
+/** What is typed into those that look at their input. */
+const typed = "one\ntwo\nsix\nten\n";
+
 function request(language: string, name: string) {
   const extension = findLanguage(language)?.extension ?? "";
-  return { files: [{ name: `program${extension}`, bytes: readFileSync(join(folder, language, `${name}${extension}`)) }], input: "", limits };
+  return {
+    files: [{ name: `program${extension}`, bytes: readFileSync(join(folder, language, `${name}${extension}`)) }],
+    input: name === "input_by_other_ways" ? typed : "",
+    limits,
+  };
 }
 
 function toolchain(language: string) {
@@ -30,7 +46,7 @@ function toolchain(language: string) {
 /** An innocent run of the same language finds nothing of the one before. */
 async function nextRunIsRight(language: string): Promise<void> {
   const outcome = await toolchain(language).run(request(language, "look_for_leftovers"));
-  expect([printed(outcome).startsWith("found 0"), outcome.stoppedBy], printed(outcome)).toEqual([true, "none"]);
+  expect([printed(outcome), outcome.stoppedBy]).toEqual([expect.stringMatching(/^found (0|\[\])/), "none"]);
 }
 
 const stopped =
@@ -41,7 +57,33 @@ const prints = (text: string) => (outcome: Outcome) => expect(printed(outcome)).
 
 /** What each program must come to. Those that are not named here only have to end within their limits and leave the next run right. */
 const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
+  python: {
+    signal_the_first: prints("still here 1\n"),
+    nested_folders: prints("left\n"),
+    odd_names_left: prints("left\n"),
+    forbidden_calls: prints("done\n"),
+    shared_memory: prints("anonymous refused\nmemory file refused\nsystem v refused\nzero refused\nbounded True\n"),
+    take_terminals: prints("few True\n"),
+    input_by_other_ways: prints("first one\ncopy b'two\\n'\nchild b'six\\n'\nname ten\nend\n"),
+    hide_the_crash: (outcome) => {
+      expect([outcome.stoppedBy, printed(outcome)]).toEqual(["fault", "before\n"]);
+      expect(outcome.diagnostics.find((diagnostic) => diagnostic.primary)).toMatchObject({ errorName: "KeyError", line: 20 });
+    },
+    become_another: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["time", "first\nsecond\nlate\n"]),
+    fill_buffers: prints("bounded True\n"),
+    wait_for_ever: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["time", "waits\n"]),
+  },
   c: {
+    signal_the_first: prints("still here 1\n"),
+    nested_folders: (outcome) => expect([outcome.stoppedBy, outcome.exit.signal]).toEqual(["fault", 11]),
+    odd_names_left: prints("left\n"),
+    forbidden_calls: prints("done\n"),
+    shared_memory: prints("anonymous 0\nzero 0\nsystem v 0 0\nown 1\n"),
+    hidden_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
+    take_terminals: prints("few 1\n"),
+    input_by_other_ways: prints("first one\ncopy two\nname six\nnumber ten\nend\n"),
+    endless_recursion: (outcome) => expect([outcome.stoppedBy, outcome.exit.signal, printed(outcome)]).toEqual(["fault", 11, "begins\n"]),
+    become_another: (outcome) => expect([outcome.exit.code, printed(outcome)]).toEqual([3, "first\nsecond\n"]),
     fork_bomb: stopped("time", "memory"),
     many_small_children: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", ""]),
     fill_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
@@ -59,6 +101,16 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
     look_for_leftovers: prints("found 0 others 0\n"),
   },
   java: {
+    signal_the_first: prints("still here 1\n"),
+    nested_folders: prints("left\n"),
+    odd_names_left: prints("left\n"),
+    forbidden_calls: prints("[] -1 -1\n"),
+    mapped_files: prints("bounded true\n"),
+    direct_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
+    input_by_other_ways: prints("name one\nagain two\nend six\n"),
+    endless_recursion: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["fault", "begins\n"]),
+    late_child: (outcome) => expect([outcome.exit.code, printed(outcome)]).toEqual([5, "first\n"]),
+    hold_everything: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["time", "begins\n"]),
     fork_bomb: stopped("time", "memory"),
     thread_bomb: stopped("time", "memory"),
     fill_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
@@ -71,6 +123,19 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
     hang_at_exit: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["time", "bye\n"]),
   },
   csharp: {
+    signal_the_first: prints("still here 1\n"),
+    nested_folders: prints("left\n"),
+    odd_names_left: prints("left\n"),
+    forbidden_calls: prints("done\n"),
+    shared_memory: prints("anonymous False\nsystem v False\n"),
+    unmanaged_memory: (outcome) => {
+      expect(["memory", "fault"]).toContain(outcome.stoppedBy);
+      expect(printed(outcome)).toBe("begins\n");
+    },
+    take_terminals: prints("few True\n"),
+    input_by_other_ways: prints("copy one\nname two\n"),
+    endless_recursion: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["fault", "begins\n"]),
+    thread_that_stays: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["time", "begins\n"]),
     fork_bomb: stopped("time", "memory"),
     fill_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
     flood_output: stopped("output", "time"),
@@ -81,6 +146,16 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
     exit_in_odd_places: (outcome) => expect([printed(outcome), outcome.exit.code]).toEqual(["caught\n", 7]),
   },
   pascal: {
+    signal_the_first: prints("still here 1\n"),
+    nested_folders: prints("left\n"),
+    odd_names_left: prints("left\n"),
+    forbidden_calls: prints("done\n"),
+    shared_memory: prints("anonymous FALSE\nsystem v FALSE\n"),
+    many_children: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
+    take_terminals: prints("few TRUE\n"),
+    input_by_other_ways: prints("first one\ncopy two\nname six\n"),
+    endless_recursion: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["fault", "begins\n"]),
+    become_another: (outcome) => expect([outcome.exit.code, printed(outcome)]).toEqual([3, "first\nsecond\n"]),
     fork_bomb: stopped("time", "memory"),
     fill_memory: stopped("memory", "fault"),
     flood_output: stopped("output", "time"),
@@ -88,6 +163,16 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
     kill_parent: prints("still here\n"),
   },
   octave: {
+    signal_the_first: prints("still here 1\n"),
+    nested_folders: prints("left\n"),
+    odd_names_left: prints("left\n"),
+    forbidden_calls: prints("[] -1\n"),
+    shared_memory: prints("refused 1\n"),
+    children_with_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
+    take_terminals: prints("True\n"),
+    input_by_other_ways: prints("name one\nagain two\n"),
+    endless_recursion: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["fault", "begins\n"]),
+    late_child: (outcome) => expect([outcome.exit.code, printed(outcome)]).toEqual([5, "first\n"]),
     fork_bomb: stopped("time", "memory"),
     fill_memory: stopped("memory", "time", "fault"),
     flood_output: stopped("output", "time"),
@@ -99,7 +184,9 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
 
 describe.each(Object.keys(ends))("%s", (language) => {
   const extension = findLanguage(language)?.extension ?? "";
-  const names = readdirSync(join(folder, language)).map((name) => name.slice(0, -extension.length));
+  const all = readdirSync(join(folder, language)).map((name) => name.slice(0, -extension.length));
+  // The other programs in Python have a test of their own (hostile.test.ts).
+  const names = language === "python" ? all.filter((name) => name in (ends.python ?? {})) : all;
 
   test("every rule has its program", () => {
     for (const name of Object.keys(ends[language] ?? {})) expect(names).toContain(name);
@@ -107,9 +194,7 @@ describe.each(Object.keys(ends))("%s", (language) => {
 
   test.each(names)("%s ends within its limits, and the next run is right", async (name) => {
     const outcome = await toolchain(language).run(request(language, name));
-    // Building has limits of its own; the run has these.
-    expect(outcome.milliseconds).toBeLessThan(limits.wallSeconds * 1000 + 4000);
-    expect(outcome.stoppedBy, consoleText(outcome.console, ["err"])).not.toBe("refused");
+    expect(["refused", "broken", "not taken"], consoleText(outcome.console, ["err"])).not.toContain(outcome.stoppedBy);
     ends[language]?.[name]?.(outcome);
     await nextRunIsRight(language);
   });

@@ -30,7 +30,7 @@ export function createPool<Job, Answer>(startWorker: () => Worker<Job, Answer>, 
     all.add(worker);
     version ??= worker.version;
     worker.version.catch(() => {
-      version = undefined;
+      if (version === worker.version) version = undefined;
     });
     void worker.exited.then(() => {
       all.delete(worker);

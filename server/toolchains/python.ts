@@ -2,7 +2,7 @@ import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { z } from "zod";
 import { python as language } from "../../core/languages/python/python.ts";
-import type { Diagnostic, Outcome, RunRequest } from "../../core/outcome/outcome.ts";
+import { consoleText, type Diagnostic, type Outcome, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { readLimits } from "../limits.ts";
 import { productFolder } from "../productFolder.ts";
@@ -50,11 +50,21 @@ function createPythonPool(interpreter: string): Pool {
   return createPool(() => startWarmWorker(specification, limits));
 }
 
-function diagnosticsOf(block: Block, request: RunRequest): Diagnostic[] {
+/**
+ * The message by which an uncaught exception ended the program, as the console shows it; "" if none did. The console decides, and the way the
+ * process ended: the runner lives in the program's own process, so its word counts only where the console shows the same.
+ */
+function crashOf(block: Block, exit: number): string {
+  const shown = consoleText(block.console, ["err"]);
+  const told = block.result?.crash ?? "";
+  if (told !== "" && shown.endsWith(told)) return told;
+  const last = shown.lastIndexOf("Traceback (most recent call last):\n");
+  return exit === 0 || last < 0 ? "" : shown.slice(last);
+}
+
+function diagnosticsOf(block: Block, request: RunRequest, crash: string): Diagnostic[] {
   const program = Object.fromEntries(request.files.map((file) => [file.name, decodeText(file.bytes).text]));
-  const result = block.result;
-  if (!result) return [];
-  const refused = result.problems.flatMap((problem): Diagnostic[] => {
+  const refused = (block.result?.problems ?? []).flatMap((problem): Diagnostic[] => {
     if (problem.severity === "warning") {
       const [errorName = "Warning", ...rest] = problem.text.split(": ");
       return [
@@ -74,7 +84,7 @@ function diagnosticsOf(block: Block, request: RunRequest): Diagnostic[] {
     const [errorName = "", ...rest] = problem.text.trim().split(": ");
     return [{ severity: "error", file: problem.file, errorName, message: rest.join(": "), stage: "translation", primary: false }];
   });
-  const crashed = result.crash ? language.readMessages(result.crash, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "run" })) : [];
+  const crashed = crash ? language.readMessages(crash, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "run" })) : [];
   const all = [...refused, ...crashed];
   const firstError = all.find((diagnostic) => diagnostic.severity === "error");
   if (firstError && !all.some((diagnostic) => diagnostic.primary)) firstError.primary = true;
@@ -85,15 +95,19 @@ function outcomeOf(mode: Job["mode"], answer: JobAnswer, block: Block, request: 
   const result = block.result;
   const refused = result?.problems.some((problem) => problem.severity === "error") ?? false;
   const signal = answer.signal ?? 0;
+  const exit = answer.exit ?? result?.exit ?? -1;
+  const crash = refused ? "" : crashOf(block, exit);
   let stoppedBy: Outcome["stoppedBy"] = refused ? "refused" : (result?.stoppedBy ?? "none");
+  if (stoppedBy === "fault" && crash === "") stoppedBy = "none";
+  if (stoppedBy === "none" && crash !== "") stoppedBy = "fault";
   if (answer.stopped !== "none") stoppedBy = answer.stopped;
   else if (!refused && !result && signal !== 0) stoppedBy = answer.peakMemory > request.limits.memoryBytes * 0.8 && signal === 9 ? "memory" : "fault";
   return {
     started: mode === "check" ? null : !refused,
     finished: mode === "run" || mode === "trace" ? stoppedBy === "none" : !refused,
     stoppedBy,
-    exit: { code: answer.exit ?? result?.exit ?? -1, signal },
-    diagnostics: diagnosticsOf(block, request),
+    exit: { code: exit, signal },
+    diagnostics: diagnosticsOf(block, request, crash),
     console: block.console,
     effects: block.effects,
     inputRanOut: result?.ranOut ?? false,

@@ -11,6 +11,8 @@ import traceback
 import types
 import warnings
 
+from bent_nail_sandbox.block import append_frame
+
 from .console import Console, OutputFull, open_streams
 from .recorder import StepLimit, start_recording
 
@@ -92,23 +94,20 @@ def run(request, block):
         own_files[name] = number
         own_files[request["folder"] + "/" + name] = number
     console = Console(block, request["outputLimit"], own_files)
-    result = {"started": False, "stoppedBy": "none", "exit": 0, "crash": "", "errorName": "", "problems": [], "ranOut": False, "steps": 0}
+    codes, problems = check(request["files"], request["order"])
 
-    def finish(code):
-        console.count_steps = lambda: 0
-        result["exit"] = code
-        console.append(b"R", json.dumps(result).encode("utf-8", "backslashreplace"))
+    def finish(code, **found):
+        """What is told at the end is put together then: while the program runs there is nothing of it that it could reach and change."""
+        result = {"started": True, "stoppedBy": "none", "exit": code, "crash": "", "errorName": "", "problems": problems, "ranOut": False, "steps": 0, **found}
+        append_frame(block, b"R", json.dumps(result).encode("utf-8", "backslashreplace"))
         return code
 
-    codes, problems = check(request["files"], request["order"])
-    result["problems"] = problems
     if any(problem["severity"] == "error" for problem in problems):
         first = next(problem for problem in problems if problem["severity"] == "error")
         console.append(b"E", first["text"].encode("utf-8", "backslashreplace"))
-        return finish(1)
+        return finish(1, started=False)
     if request["mode"] == "check":
-        result["started"] = None
-        return finish(0)
+        return finish(0, started=None)
 
     module = types.ModuleType("__main__")
     module.__file__ = main
@@ -118,19 +117,16 @@ def run(request, block):
     sys.path[0:1] = [request["folder"]]
     for name in request["order"]:
         sys.modules.pop(name.rpartition("/")[2][:-3], None)
-    stdin, stdout, stderr, raw_input = open_streams(console, request["input"])
+    stdin, stdout, stderr, raw_input = open_streams(console)
     sys.stdin, sys.stdout, sys.stderr = stdin, stdout, stderr
     sys.__stdin__, sys.__stdout__, sys.__stderr__ = stdin, stdout, stderr
     random.seed(request["seed"])
-    result["started"] = True
     own_pid = os.getpid()
 
     recording = None
 
     def leave_at_step_limit():
-        result["stoppedBy"] = "steps"
-        result["steps"] = request["stepLimit"]
-        finish(1)
+        finish(1, stoppedBy="steps", steps=request["stepLimit"])
         os._exit(0)
 
     def leave_at_output_limit():
@@ -138,8 +134,7 @@ def run(request, block):
         if recording is not None:
             sys.settrace(None)
             recording[1]()
-        result["stoppedBy"] = "output"
-        finish(1)
+        finish(1, stoppedBy="output")
         os._exit(0)
 
     console.on_full = leave_at_output_limit
@@ -174,8 +169,7 @@ def run(request, block):
     if os.getpid() != own_pid:
         os._exit(0)
     sys.setrecursionlimit(3000 + depth)
-    if recording is not None:
-        result["steps"] = recording[0]()
+    found = {"steps": recording[0]() if recording is not None else 0}
     console.on_full = None
     if isinstance(problem, SystemExit):
         code = problem.code
@@ -184,27 +178,26 @@ def run(request, block):
         else:
             exit_code = 1
             try:
-                console.append(b"E", (str(code) + "\n").encode("utf-8", "backslashreplace"))
+                append_frame(block, b"E", (str(code) + "\n").encode("utf-8", "backslashreplace"), 0, found["steps"])
             except BaseException:
                 pass
     elif isinstance(problem, OutputFull):
-        result["stoppedBy"] = "output"
+        found["stoppedBy"] = "output"
         exit_code = 1
     elif isinstance(problem, StepLimit):
-        result["stoppedBy"] = "steps"
+        found["stoppedBy"] = "steps"
     elif problem is not None:
         exit_code = 1
-        result["stoppedBy"] = "memory" if isinstance(problem, MemoryError) else "fault"
-        result["errorName"] = type(problem).__name__
-        result["crash"] = own_traceback(problem, own_files)
-        console.append(b"E", result["crash"].encode("utf-8", "backslashreplace"))
+        crash = own_traceback(problem, own_files)
+        found.update(stoppedBy="memory" if isinstance(problem, MemoryError) else "fault", errorName=type(problem).__name__, crash=crash)
+        append_frame(block, b"E", crash.encode("utf-8", "backslashreplace"), 0, found["steps"])
     try:
         if "threading" in sys.modules:
             sys.modules["threading"]._shutdown()
         atexit._run_exitfuncs()
     except OutputFull:
-        result["stoppedBy"] = "output"
+        found["stoppedBy"] = "output"
     except BaseException:
         pass
-    result["ranOut"] = raw_input.ran_out
-    return finish(exit_code)
+    console.note_given()
+    return finish(exit_code, ranOut=raw_input.ran_out, **found)

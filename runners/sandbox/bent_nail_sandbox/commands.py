@@ -2,6 +2,7 @@
 
 This is process 1 of the job's namespace. The program and its children have no rights over it; it alone writes the block.
 """
+import glob
 import importlib
 import json
 import mmap
@@ -198,13 +199,12 @@ class Run:
     def waits_for_input(self):
         """True if a process of the program is held in a read of the typed input by another descriptor than 0, which gives no notice."""
         wanted = os.readlink("/proc/self/fd/%d" % self.keyboard.reading)
-        for name in os.listdir("/proc"):
-            if not name.isdigit() or name == "1":
-                continue
+        for path in glob.iglob("/proc/[0-9]*/task/*/syscall"):
+            process = path.split("/")[2]
             try:
-                with open("/proc/%s/syscall" % name, "rb") as source:
+                with open(path, "rb") as source:
                     fields = source.read().split()
-                if fields[0] in READING_CALLS and os.readlink("/proc/%s/fd/%d" % (name, int(fields[1], 16))) == wanted:
+                if process != "1" and fields[0] in READING_CALLS and os.readlink("/proc/%s/fd/%d" % (process, int(fields[1], 16))) == wanted:
                     return True
             except (OSError, IndexError, ValueError):
                 continue

@@ -1,0 +1,5 @@
+for count = 1:120
+  mkdir ("d");
+  cd ("d");
+end
+disp ("left")

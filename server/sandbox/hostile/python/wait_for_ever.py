@@ -1,0 +1,4 @@
+import threading
+
+print("waits", flush=True)
+threading.Event().wait()
