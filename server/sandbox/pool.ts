@@ -99,7 +99,7 @@ export function createPool<Job, Answer>(startWorker: () => Worker<Job, Answer>, 
       closed = true;
       const workers = [...all];
       for (const worker of workers) worker.stop();
-      await Promise.all(workers.map((worker) => worker.exited));
+      await Promise.all(workers.map((worker) => worker.gone));
     },
   };
 }

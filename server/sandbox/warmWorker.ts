@@ -49,7 +49,7 @@ export type JobAnswer = Omit<z.infer<typeof answerHeadSchema>, "failure"> & { bl
 
 /** A sandbox that stays up and serves one job after another. `run` rejects with SandboxBroken if the sandbox itself broke; then start another. */
 export type WarmWorker = Worker<Job, JobAnswer>;
-export type Worker<Task, Answer> = { run: (task: Task) => Promise<Answer>; version: Promise<string>; stop: () => void; exited: Promise<void> };
+export type Worker<Task, Answer> = Pick<Servant, "version" | "stop" | "exited" | "gone"> & { run: (task: Task) => Promise<Answer> };
 
 /** The sandbox broke off a run, or could not be set up. The message is for the person who asked; it says nothing of the program. */
 export class SandboxBroken extends Error {
@@ -105,6 +105,8 @@ export type Servant = {
   version: Promise<string>;
   stop: () => void;
   exited: Promise<void>;
+  /** When nothing of it is left in the system either. */
+  gone: Promise<void>;
 };
 
 /** Starts a servant. Throws if bubblewrap is missing. */
@@ -119,21 +121,24 @@ export function startServant(specification: SandboxSpecification, limits: Limits
     complaint = (complaint + part.toString("utf8")).slice(-2000);
   });
   child.stdin?.on("error", () => undefined);
+  let over: SandboxBroken | null = null;
   const exited = new Promise<void>((resolve) => {
     const end = (reason: string) => {
-      for (const waiting of queue.splice(0)) waiting.reject(new SandboxBroken(`${complaint}\nthe sandbox ended: ${reason}`));
-      void (group?.remove() ?? Promise.resolve()).then(resolve);
+      over ??= new SandboxBroken(`${complaint}\nthe sandbox ended: ${reason}`);
+      for (const waiting of queue.splice(0)) waiting.reject(over);
+      resolve();
     };
     child.on("exit", (code, signal) => end(signal ?? `exit ${code}`));
     child.on("error", (problem) => end(problem.message));
   });
   readMessages(child, (message) => queue.shift()?.resolve(message));
-  const next = () => new Promise<Message>((resolve, reject) => queue.push({ resolve, reject }));
+  const next = () => new Promise<Message>((resolve, reject) => (over ? reject(over) : queue.push({ resolve, reject })));
   const version = next().then((message) => readySchema.parse(message.head).version);
   version.catch(() => undefined);
   return {
     version,
     exited,
+    gone: exited.then(() => group?.remove()),
     stop: () => {
       child.kill("SIGKILL");
     },
@@ -158,9 +163,7 @@ export function startServant(specification: SandboxSpecification, limits: Limits
 export function startWarmWorker(specification: SandboxSpecification, limits: Limits): WarmWorker {
   const servant = startServant(specification, limits);
   return {
-    version: servant.version,
-    exited: servant.exited,
-    stop: servant.stop,
+    ...servant,
     run: async (job) => {
       const head = {
         mode: job.mode,

@@ -44,8 +44,8 @@ test.each(["check", "run", "trace"] as const)("%s: a sandbox that breaks off aga
   const python = services.toolchains.find("python");
   if (!python) throw new Error("no Python");
   const request = { files: [{ name: "deck.py", bytes: Buffer.from(sleeps) }], input: "", limits: limitsSchema.parse({}) };
-  const given = await whileKilling(python[mode](request));
-  const outcome: Outcome = "outcome" in given ? given.outcome : given;
+  const asked: Promise<Outcome> = mode === "trace" ? python.trace(request).then((trace) => trace.outcome) : python[mode](request);
+  const outcome = await whileKilling(asked);
   expect(outcome).toMatchObject({ stoppedBy: "broken", started: null, finished: false, console: [], diagnostics: [] });
   expect(unknownBecause(outcome)).toContain("that says nothing about the program");
   // The next one is served as ever.

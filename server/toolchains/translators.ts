@@ -25,9 +25,7 @@ export function createTranslators(specification: SandboxSpecification, size = 2)
   return createPool(() => {
     const servant = startServant(specification, limits);
     return {
-      version: servant.version,
-      exited: servant.exited,
-      stop: servant.stop,
+      ...servant,
       run: async ({ record, files }) => {
         const head = [record ? "record" : "translate", ...files.flatMap((file) => [file.name, String(file.bytes.length)])];
         const message = await servant.ask(head, Buffer.concat(files.map((file) => file.bytes)), patience);
