@@ -2,6 +2,7 @@ import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   test: {
+    env: { BENT_NAIL_LOG: "silent" },
     setupFiles: ["tools/generated-runs.ts"],
     include: ["{core,server,cli,demo,app,tools}/**/*.test.ts"],
     testTimeout: 60_000,

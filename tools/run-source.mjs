@@ -47,13 +47,15 @@ export async function bundle(entry) {
       banner: { js: 'import { createRequire as makeRequire } from "node:module"; const require = makeRequire(import.meta.url);' },
     });
     writeFileSync(join(fresh, "package.json"), '{"type":"module"}');
-    rmSync(join(folder, name), { recursive: true, force: true });
+    const old = `${fresh}.old`;
     try {
+      if (existsSync(join(folder, name))) renameSync(join(folder, name), old);
       renameSync(fresh, join(folder, name));
     } catch {
-      // Another process put its own bundle there in the meantime; one is as good as the other.
+      // Another process puts its own bundle there at the same time; one is as good as the other.
       rmSync(fresh, { recursive: true, force: true });
     }
+    rmSync(old, { recursive: true, force: true });
   }
   return target;
 }

@@ -1,6 +1,9 @@
-import { data, Link } from "react-router";
+import { useEffect } from "react";
+import { data, Form, Link, useRevalidator } from "react-router";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
+import { beingMarked, markBehind } from "../../server/markingWork.ts";
 import { services } from "../../server/services.ts";
+import { sittingsToMarkAgain, unmarkedSittings } from "../../server/sittings.ts";
 import { listStudents } from "../../server/stores/courses.ts";
 import { findEdition, findLastEdition, findSheet } from "../../server/stores/sheets.ts";
 import { listMarks, listSittings } from "../../server/stores/sittings.ts";
@@ -26,12 +29,16 @@ export async function loader({ params }: Route.LoaderArgs) {
       edition ? [[edition.key, edition.number] as const] : [],
     ),
   );
+  const unmarked = new Set((await unmarkedSittings(services(), sheet.key)).map((sitting) => sitting.key));
+  const again = (await sittingsToMarkAgain(services(), sheet.key)).length;
+  const working = beingMarked();
   const columns =
     last?.content.exercises.flatMap((exercise, index) =>
       exercise.content.tasks.map((task) => ({ key: task.key, exercise: index + 1, title: kindOfTask(task).title, marks: task.marks })),
     ) ?? [];
   return {
     sheet,
+    again,
     columns,
     total: columns.reduce((sum, column) => sum + column.marks, 0),
     rows: students.map((student) => {
@@ -50,6 +57,7 @@ export async function loader({ params }: Route.LoaderArgs) {
         label: student.label,
         sitting: own?.key ?? null,
         state: own ? (own.handed_in_at ? "handed in" : "sitting") : "not begun",
+        marking: own && working.has(own.key) ? ("being marked" as const) : own && unmarked.has(own.key) ? ("not marked" as const) : null,
         edition: own ? (editions.get(own.edition) ?? null) : null,
         cells,
         total: ownMarks.reduce((sum, mark) => sum + (mark.earned ?? 0), 0),
@@ -59,8 +67,22 @@ export async function loader({ params }: Route.LoaderArgs) {
   };
 }
 
+/** Marks again what has no marks yet, and what waits for the teacher; marks that a teacher gave stay. */
+export async function action({ params }: Route.ActionArgs) {
+  void markBehind(services(), await sittingsToMarkAgain(services(), params.sheetKey));
+  return { ok: true };
+}
+
 export default function MarkBook({ loaderData }: Route.ComponentProps) {
-  const { sheet, columns, rows, total } = loaderData;
+  const { sheet, columns, rows, total, again } = loaderData;
+  const working = rows.filter((row) => row.marking === "being marked").length;
+  const canMarkAgain = again > 0 && working === 0;
+  const revalidator = useRevalidator();
+  useEffect(() => {
+    if (working === 0) return;
+    const clock = setInterval(() => void revalidator.revalidate(), 1000);
+    return () => clearInterval(clock);
+  }, [working, revalidator]);
   const exercises = [...new Set(columns.map((column) => column.exercise))];
   return (
     <div className="grid gap-3">
@@ -69,7 +91,17 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
         <span className="note-small">
           {sheet.course_name} · {sheet.released_at ? "students see their marks" : "marks are not released"}
         </span>
-        <Link className="link ml-auto" to={`/sheets/${sheet.key}`}>
+        <span role="status" className="note-small">
+          {working > 0 && `${working} ${working === 1 ? "sheet is" : "sheets are"} being marked`}
+        </span>
+        {canMarkAgain && (
+          <Form method="post" className="ml-auto">
+            <button className="press" type="submit" title="Marks what has no mark yet or waits; marks that you gave stay">
+              Mark again
+            </button>
+          </Form>
+        )}
+        <Link className={`link ${canMarkAgain ? "" : "ml-auto"}`} to={`/sheets/${sheet.key}`}>
           The sheet
         </Link>
       </header>
@@ -117,7 +149,7 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
                   ) : (
                     row.label
                   )}
-                  <span className="note-small ml-2 font-normal">{row.state}</span>
+                  <span className="note-small ml-2 font-normal">{row.marking ?? row.state}</span>
                 </th>
                 {row.cells.map((cell, index) => (
                   <td

@@ -2,6 +2,7 @@ import { data, Link, useFetcher } from "react-router";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { compareWithKey, markedColumns, traceAnswerSchema, traceTaskSchema } from "../../core/exercises/tasks/traceTable.ts";
 import { findHunks } from "../../core/fixes/hunks.ts";
+import { markBehind } from "../../server/markingWork.ts";
 import { services } from "../../server/services.ts";
 import { overrule } from "../../server/sittings.ts";
 import { listFormer } from "../../server/stores/formerValues.ts";
@@ -63,6 +64,12 @@ export type MarkedTask = Route.ComponentProps["loaderData"]["exercises"][number]
 
 export async function action({ params, request }: Route.ActionArgs) {
   const form = await request.formData();
+  if (form.get("intent") === "mark again") {
+    const sitting = await findSitting(services().database, params.sittingKey);
+    if (!sitting?.handed_in_at) return { ok: false, message: "This is not handed in yet." };
+    await markBehind(services(), [sitting]);
+    return { ok: true, message: "It was marked again. Marks that you gave stay." };
+  }
   const mark = (await listMarks(services().database, [params.sittingKey])).find((each) => each.task === form.get("task") && each.item === form.get("item"));
   if (!mark) return { ok: false, message: "There is no such mark." };
   const done = await overrule(services(), mark, Number(form.get("earned")), formText(form, "reason"));
@@ -71,11 +78,22 @@ export async function action({ params, request }: Route.ActionArgs) {
 
 export default function MarkSitting({ loaderData }: Route.ComponentProps) {
   const { label, exercises, sheet, handedIn } = loaderData;
+  const again = useFetcher<{ ok: boolean; message: string }>();
   return (
     <div className="grid max-w-5xl gap-5">
       <header className="flex items-baseline gap-4">
         <h1>Answers of {label}</h1>
         <span className="note-small">{handedIn ? "handed in" : "still sitting"}</span>
+        {handedIn && (
+          <again.Form method="post" className="flex items-baseline gap-2">
+            <button className="press" type="submit" name="intent" value="mark again" disabled={again.state !== "idle"} title="Marks that you gave stay">
+              {again.state === "idle" ? "Mark again" : "Being marked"}
+            </button>
+            <span role="status" className="note-small">
+              {again.data?.message}
+            </span>
+          </again.Form>
+        )}
         <Link className="link ml-auto" to={`/sheets/${sheet}/marks`}>
           Mark book
         </Link>

@@ -7,11 +7,12 @@ import { pathToFileURL } from "node:url";
 import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express from "express";
-import { pino } from "pino";
 import type { ServerBuild } from "react-router";
 import { resumeJudging } from "../collecting/judging.ts";
 import { openDatabase } from "../database/database.ts";
 import { FolderInUse, ownFolder } from "../database/owner.ts";
+import { log } from "../log.ts";
+import { resumeMarking } from "../markingWork.ts";
 import { productFolder } from "../productFolder.ts";
 import { provideServices, type Services } from "../services.ts";
 import { createToolchains } from "../toolchains/toolchains.ts";
@@ -44,7 +45,6 @@ async function loadBuild(): Promise<ServerBuild> {
 
 /** Starts the server; resolves when it listens. Ends the process with a message if the folder or the port is taken. */
 export async function serve(options: ServeOptions): Promise<void> {
-  const log = pino({ level: process.env.BENT_NAIL_LOG ?? "info" });
   const folder = options.folder ?? dataFolder();
   let letGo: () => void;
   try {
@@ -74,6 +74,7 @@ export async function serve(options: ServeOptions): Promise<void> {
   await options.prepare?.(services);
   const build = await loadBuild();
   await resumeJudging(services);
+  await resumeMarking(services);
 
   const app = express();
   app.disable("x-powered-by");

@@ -90,6 +90,16 @@ export async function listMarks(database: Database, sittings: readonly string[])
     );
 }
 
+/** Handed-in sittings of a sheet (null: of all sheets) with how many marks each has. */
+export async function countMarks(database: Database, sheet: string | null): Promise<Array<{ key: string; edition: string; marks: number }>> {
+  const rows = await database.query(
+    `select i.key, i.edition, count(m.key)::int as marks from sitting i join sheet_edition e on e.key = i.edition left join mark m on m.sitting = i.key
+     where i.handed_in_at is not null and ($1::text is null or e.sheet = $1) group by i.key, i.edition, i.handed_in_at order by i.handed_in_at`,
+    [sheet],
+  );
+  return z.array(z.object({ key: z.string(), edition: z.string(), marks: z.number() })).parse(rows);
+}
+
 export type NewMark = {
   sitting: string;
   task: string;
