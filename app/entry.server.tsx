@@ -11,6 +11,8 @@ export const streamTimeout = 5_000;
 declare module "react-router" {
   interface AppLoadContext {
     nonce: string;
+    /** The network address that a request came from. */
+    address: string;
   }
 }
 

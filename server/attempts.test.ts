@@ -1,4 +1,5 @@
 import { expect, test } from "vitest";
+import { unknownOutcome } from "../core/outcome/outcome.ts";
 import type { Trace } from "../core/trace/trace.ts";
 import { createAttempts } from "./attempts.ts";
 import { newCode, newKey } from "./keys.ts";
@@ -38,7 +39,7 @@ test("limits have defaults, can be set, and a wrong name or value is said", () =
   expect(() => readLimits('{"steps": -1}')).toThrow("steps");
 });
 
-const trace = { files: [], steps: [] } as unknown as Trace;
+const trace: Trace = { outcome: { ...unknownOutcome("person", ""), stoppedBy: "none", finished: true }, files: [], steps: [] };
 
 test("a recording that two ask for at once is made once; the least used goes first; a failed one is not kept", async () => {
   let made = 0;
@@ -56,6 +57,10 @@ test("a recording that two ask for at once is made once; the least used goes fir
   expect(made).toBe(3);
   await cache.get("b", make);
   expect(made).toBe(4);
+  // What tells nothing is made again for whoever asks next.
+  const cutOff: Trace = { ...trace, outcome: unknownOutcome("broken", "It broke off.") };
+  expect(await cache.get("e", async () => cutOff)).toBe(cutOff);
+  expect(await cache.get("e", make)).toBe(trace);
   await expect(cache.get("d", () => Promise.reject(new Error("no sandbox")))).rejects.toThrow("no sandbox");
   expect(await cache.get("d", make)).toBe(trace);
 });

@@ -69,13 +69,59 @@ test("a wrong code says no more than that, guessing is slowed down, a closed cou
   const wrong = async () => handIn(services, course, given({ student: "Tern", code: "AAAA-AA" }), program, { address: "1.2.3.4", questions: false });
   expect(await wrong()).toMatchObject({ problems: { "": expect.stringContaining("do not belong together") } });
   for (let tries = 0; tries < 10; tries++) await wrong();
-  expect(await wrong()).toMatchObject({ problems: { "": expect.stringContaining("Too many tries") } });
+  expect(await wrong()).toMatchObject({ problems: { "": expect.stringContaining("Too many wrong codes") } });
+  // Blanks around the label are no way past it, and whoever has the right code elsewhere is let in.
+  const from = (student: string, address: string) =>
+    handIn(services, course, given({ student, code, intent: "count" }), program, { address, questions: false });
+  expect(await from("  Tern ", "1.2.3.4")).toMatchObject({ problems: { "": expect.stringContaining("Too many wrong codes") } });
+  expect(await from("Tern", "1.2.3.5")).toMatchObject({ ok: true });
   await setHandIn(services.database, course.key, { open: false, task: "" });
   const closed = await findCourseByHandIn(services.database, course.hand_in_code ?? "");
   expect(closed && (await handIn(services, closed, given({ student: "Tern", code }), program, page))).toMatchObject({
     problems: { "": expect.stringContaining("takes no programs") },
   });
   expect(await receiptView(services, "NONE-0000")).toBeNull();
+});
+
+test("thirty hand-ins in ten minutes are enough, however the label is written", async () => {
+  const { course, code } = await openCourse();
+  const spellings = ["Tern", " Tern", "Tern ", "  Tern  "];
+  const results: boolean[] = [];
+  for (let index = 0; index < 34; index += 1) {
+    const who = given({ student: spellings[index % 4] ?? "", code, intent: "count", fileName: `cars${index}.py` });
+    results.push((await handIn(services, course, who, program, { address: `10.0.0.${index}`, questions: false })).ok);
+  }
+  expect([results.filter((ok) => ok).length, results.slice(30)]).toEqual([30, [false, false, false, false]]);
+});
+
+test.each([
+  ["output", { output: "x".repeat(400_001) }, program, "output"],
+  ["program", {}, Buffer.alloc(500_001, "x"), "program"],
+] as const)("an %s that is too long is refused with words, and the rest of the form is not touched", async (_, more, text, field) => {
+  const { course, code } = await openCourse();
+  const taken = await handIn(services, course, given({ student: "Tern", code, intent: "count", instead: "stops", ...more }), text, page);
+  expect(taken).toMatchObject({ ok: false, problems: { [field]: expect.stringContaining("longer than") } });
+});
+
+test("others are served while six hand in as much as may be", async () => {
+  const { course, code } = await openCourse();
+  const output = 'Traceback (most recent call last):\n  File "cars.py", line 2, in <module>\n'.repeat(6000).slice(0, 400_000);
+  let done = 0;
+  const all = Array.from({ length: 6 }, async (_, index) => {
+    expect(
+      await handIn(services, course, given({ student: "Tern", code, intent: "count", instead: "stops", output, fileName: `big${index}.py` }), program, page),
+    ).toMatchObject({ ok: true });
+    done += 1;
+  });
+  // Whenever a save comes, it waits for one of them at the most.
+  const waitedFor: number[] = [];
+  while (done < 6) {
+    const before = done;
+    await services.database.query("select 1");
+    waitedFor.push(done - before);
+  }
+  await Promise.all(all);
+  expect(Math.max(...waitedFor)).toBeLessThanOrEqual(1);
 });
 
 test("words and another output are added; broken text is kept", async () => {

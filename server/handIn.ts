@@ -1,22 +1,31 @@
 import { z } from "zod";
 import { withoutTry } from "../core/collecting/arrange.ts";
-import { type HandIn, problemsOfHandIn } from "../core/collecting/handIn.ts";
+import { type HandIn, problemOfOutput, problemsOfHandIn } from "../core/collecting/handIn.ts";
 import { findLanguage, languages } from "../core/languages/languages.ts";
 import { languageOfProgram } from "../core/languages/recognise.ts";
 import { decodeText } from "../core/source/decode.ts";
 import { createAttempts } from "./attempts.ts";
-import { newCode, newKey, sameCode } from "./keys.ts";
+import { newCode, newKey } from "./keys.ts";
 import type { Services } from "./services.ts";
+import { knowStudent } from "./sittingAccess.ts";
 import { addHandIn, addOutput, collectCase, findCase, refreshSearchText, type WholeCase } from "./stores/cases.ts";
-import { type Course, listStudents } from "./stores/courses.ts";
+import { type Course, listStudents, type Student } from "./stores/courses.ts";
 import { asBytes } from "./stores/rows.ts";
 
-/** Tries with a wrong code, and hand-ins, that one address and label have in ten minutes. */
-const codeTries = createAttempts(10, 10 * 60_000);
+/** Hand-ins that a student, or without students an address, has in ten minutes. */
 const handIns = createAttempts(30, 10 * 60_000);
 
 /** A hand-in that was taken, with its number, or what is still missing, by field; "" where it is about the whole. */
 export type HandInResult = { ok: true; receipt: string; again: boolean } | { ok: false; problems: Record<string, string> };
+
+let line: Promise<unknown> = Promise.resolve();
+
+/** Hand-ins write one after another, so that whoever saves an answer meanwhile waits for one of them at the most. */
+function oneAfterAnother<Result>(work: () => Promise<Result>): Promise<Result> {
+  const turn = line.then(work);
+  line = turn.catch(() => undefined);
+  return turn;
+}
 
 /** The language of a hand-in: by its file's name and text, else the course's. */
 function languageOf(course: Course, fileName: string, text: string) {
@@ -36,17 +45,15 @@ export async function handIn(
 ): Promise<HandInResult> {
   const refuse = (message: string): HandInResult => ({ ok: false, problems: { "": message } });
   if (!course.hand_in_open) return refuse("This course takes no programs at the moment. Ask your teacher.");
-  const who = `${from.address} ${given.student}`;
-  const students = await listStudents(services.database, course.key);
-  const student = students.find((each) => each.label === given.student.trim());
-  if (students.length > 0) {
-    if (!codeTries.allowed(who)) return refuse("Too many tries. Wait ten minutes, or ask your teacher.");
-    if (!student || !sameCode(student.personal_code, given.code)) return refuse("Label and personal code do not belong together. Look at your slip again.");
-    codeTries.forget(who);
+  let student: Student | null = null;
+  if ((await listStudents(services.database, course.key)).length > 0) {
+    const known = await knowStudent(services, course.key, given.student, given.code, from.address);
+    if (!known.ok) return refuse(known.message);
+    student = known.student;
   }
   const problems = problemsOfHandIn(given, program, from.questions);
   if (Object.keys(problems).length > 0) return { ok: false, problems };
-  if (!handIns.allowed(who)) return refuse("That is a lot in a short time. Wait a few minutes.");
+  if (!handIns.allowed(student ? student.key : `${course.key} ${from.address}`)) return refuse("That is a lot in a short time. Wait a few minutes.");
 
   const language = languageOf(course, given.fileName, decodeText(program).text);
   if (!language) throw new Error("no languages");
@@ -55,11 +62,11 @@ export async function handIn(
   const outputs = given.output.trim() === "" ? [] : [{ origin: "", text: given.output }];
   const earlier = student ? await earlierHandIn(services, course.key, student.key, language.id, name) : null;
   if (earlier?.receipt) {
-    await addHandIn(services.database, earlier, files, outputs);
+    await oneAfterAnother(() => addHandIn(services.database, earlier, files, outputs));
     return { ok: true, receipt: earlier.receipt, again: true };
   }
   const receipt = newCode(8);
-  await collectCase(services.database, {
+  const handedIn = {
     language: language.id,
     course: course.key,
     student: student?.key ?? null,
@@ -73,7 +80,8 @@ export async function handIn(
     symptom: null,
     userActions: given.userActions.split("\n").filter((step) => step.trim() !== ""),
     receipt,
-  });
+  };
+  await oneAfterAnother(() => collectCase(services.database, handedIn));
   return { ok: true, receipt, again: false };
 }
 
@@ -124,12 +132,15 @@ export async function addToHandIn(services: Services, key: string, given: { word
   const found = await findCase(services.database, key);
   if (!found) return "This number is not known.";
   if (given.words.trim() === "" && given.output.trim() === "") return "There is nothing in it yet.";
+  if (given.words.length > 20_000) return "That is longer than 20 000 characters. Say it in fewer words.";
+  const tooLong = problemOfOutput(given.output);
+  if (tooLong !== null) return tooLong;
   if (found.additions.length >= 40 || !handIns.allowed(`receipt ${key}`)) return "That is a lot already. Ask your teacher.";
   if (given.words.trim() !== "")
     await services.database.transaction(async (query) => {
-      await query("insert into student_addition (key, faulty_case, content) values ($1, $2, $3)", [newKey(), key, asBytes(given.words.slice(0, 20_000))]);
+      await query("insert into student_addition (key, faulty_case, content) values ($1, $2, $3)", [newKey(), key, asBytes(given.words)]);
       await refreshSearchText(query, key);
     });
-  if (given.output.trim() !== "") await addOutput(services.database, found, { origin: "added later", text: given.output.slice(0, 2_000_000) });
+  if (given.output.trim() !== "") await oneAfterAnother(() => addOutput(services.database, found, { origin: "added later", text: given.output }));
   return null;
 }

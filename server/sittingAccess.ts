@@ -1,25 +1,52 @@
 import { totalMarks } from "../core/exercises/exercise.ts";
 import { kindOfTask } from "../core/exercises/taskKinds.ts";
 import { lineTexts } from "../core/source/lines.ts";
-import { createAttempts } from "./attempts.ts";
+import { codeGuesses, labelOfCourse } from "./guesses.ts";
 import { sameCode } from "./keys.ts";
 import type { Services } from "./services.ts";
-import { listStudents } from "./stores/courses.ts";
+import { listStudents, type Student } from "./stores/courses.ts";
 import { type Edition, findEdition, findLastEdition, findSheetByCode, type Sheet } from "./stores/sheets.ts";
 import { beginSitting, findSitting, listAnswers, listMarks, type Sitting } from "./stores/sittings.ts";
 
 /** Name of the cookie that holds a student's sitting; its value is an unguessable key. */
 export const sittingCookie = "bent-nail-sitting";
 
-const codeTries = createAttempts(10, 10 * 60_000);
+/** A cookie's value; one that is not encoded as it should be is nobody's. */
+function decoded(value: string): string | null {
+  try {
+    return decodeURIComponent(value);
+  } catch {
+    return null;
+  }
+}
 
 /** Reads a cookie of a request. */
 export function readCookie(request: Request, name: string): string | null {
   for (const part of (request.headers.get("cookie") ?? "").split(";")) {
     const [key, ...value] = part.trim().split("=");
-    if (key === name) return decodeURIComponent(value.join("="));
+    if (key === name) return decoded(value.join("="));
   }
   return null;
+}
+
+/** The student that a label and a personal code belong to. Words for the student if there is none, or if too many wrong codes came before. */
+export async function knowStudent(
+  services: Services,
+  course: string,
+  label: string,
+  code: string,
+  address: string,
+): Promise<{ ok: true; student: Student } | { ok: false; message: string }> {
+  const name = labelOfCourse(course, label);
+  const refusal = codeGuesses.refusal(address, name);
+  if (refusal !== null) return { ok: false, message: refusal };
+  const student = (await listStudents(services.database, course)).find((each) => each.label === label.trim());
+  if (!student || !sameCode(student.personal_code, code)) {
+    codeGuesses.wrong(address, name);
+    return { ok: false, message: "Label and personal code do not belong together. Look at your slip again." };
+  }
+  codeGuesses.right(address, name);
+  return { ok: true, student };
 }
 
 /** Lets a student in by label and personal code. Words for the student if not; they do not tell which of the two was wrong. */
@@ -28,13 +55,12 @@ export async function enterSitting(
   sheet: Sheet,
   label: string,
   code: string,
+  address: string,
 ): Promise<{ ok: true; sitting: string } | { ok: false; message: string }> {
   if (sheet.state === "draft") return { ok: false, message: "This sheet is not open yet." };
-  if (!codeTries.allowed(`${sheet.key} ${label}`)) return { ok: false, message: "Too many tries for this label. Wait ten minutes, or ask your teacher." };
-  const student = (await listStudents(services.database, sheet.course)).find((each) => each.label === label);
-  if (!student || !sameCode(student.personal_code, code))
-    return { ok: false, message: "Label and personal code do not belong together. Look at your slip again." };
-  codeTries.forget(`${sheet.key} ${label}`);
+  const entered = await knowStudent(services, sheet.course, label, code, address);
+  if (!entered.ok) return entered;
+  const { student } = entered;
   const edition = await findLastEdition(services.database, sheet.key);
   if (!edition) return { ok: false, message: "This sheet is not open yet." };
   return { ok: true, sitting: await beginSitting(services.database, edition.key, student.key) };

@@ -107,17 +107,23 @@ test("label and personal code must belong together; guessing is slowed down", as
   const sheet = await demoSheet();
   const [, second] = await listStudents(services.database, sheet.course);
   if (!second) throw new Error("no student");
-  expect(await enterSitting(services, sheet, second.label, second.personal_code.toLowerCase().replace("-", ""))).toMatchObject({ ok: true });
-  for (let tries = 0; tries < 10; tries++) expect(await enterSitting(services, sheet, "S-04", "WRONG1")).toMatchObject({ ok: false });
+  expect(await enterSitting(services, sheet, second.label, second.personal_code.toLowerCase().replace("-", ""), "10.0.0.2")).toMatchObject({ ok: true });
+  for (let tries = 0; tries < 10; tries++)
+    expect(await enterSitting(services, sheet, " s-04 ".toUpperCase(), "WRONG1", "10.0.0.4")).toMatchObject({ ok: false });
   const [, , , fourth] = await listStudents(services.database, sheet.course);
-  expect(await enterSitting(services, sheet, "S-04", fourth?.personal_code ?? "")).toMatchObject({ ok: false, message: expect.stringContaining("Too many") });
+  expect(await enterSitting(services, sheet, "S-04", fourth?.personal_code ?? "", "10.0.0.4")).toMatchObject({
+    ok: false,
+    message: expect.stringContaining("Too many"),
+  });
+  // The right code from a device that did not guess is let in: nobody can lock another out.
+  expect(await enterSitting(services, sheet, "S-04", fourth?.personal_code ?? "", "10.0.0.5")).toMatchObject({ ok: true });
 });
 
 test("a late or repeated save never overwrites a newer answer, and nothing is taken after handing in", async () => {
   const sheet = await demoSheet();
   const students = await listStudents(services.database, sheet.course);
   const sixth = students[5];
-  const entered = await enterSitting(services, sheet, sixth?.label ?? "", sixth?.personal_code ?? "");
+  const entered = await enterSitting(services, sheet, sixth?.label ?? "", sixth?.personal_code ?? "", "10.0.0.6");
   if (!entered.ok) throw new Error(entered.message);
   const edition = await findLastEdition(services.database, sheet.key);
   const task = edition?.content.exercises[0]?.content.tasks[0]?.key ?? "";

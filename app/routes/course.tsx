@@ -1,5 +1,6 @@
 import { data, Form, Link } from "react-router";
 import { findWording, wordings } from "../../core/wording/wordings.ts";
+import { codeGuesses, labelOfCourse } from "../../server/guesses.ts";
 import { services } from "../../server/services.ts";
 import { addStudents, findCourse, listStudents, setCoursePolicy, setHandIn } from "../../server/stores/courses.ts";
 import { HandInPanel } from "../collect/HandInPanel.tsx";
@@ -11,7 +12,15 @@ export const meta: Route.MetaFunction = () => [{ title: "Course · Bent Nail" }]
 export async function loader({ params, request }: Route.LoaderArgs) {
   const course = await findCourse(services().database, params.courseKey);
   if (!course) throw data("There is no such course.", { status: 404 });
-  return { course, students: await listStudents(services().database, course.key), origin: new URL(request.url).origin };
+  const students = (await listStudents(services().database, course.key)).map((student) => ({
+    ...student,
+    slowed: codeGuesses.slowed(labelOfCourse(course.key, student.label)).map(({ address, wrong, until }) => ({
+      address,
+      wrong,
+      minutes: Math.max(1, Math.ceil((until.getTime() - Date.now()) / 60_000)),
+    })),
+  }));
+  return { course, students, origin: new URL(request.url).origin };
 }
 
 export async function action({ params, request }: Route.ActionArgs) {
@@ -25,6 +34,11 @@ export async function action({ params, request }: Route.ActionArgs) {
       depth: form.get("depth") === "short" ? "short" : "full",
     });
     return { message: "Kept.", about: "policy" };
+  }
+  if (form.get("intent") === "let in") {
+    const label = formText(form, "label");
+    codeGuesses.lift(labelOfCourse(params.courseKey, label));
+    return { message: `${label} can try again.`, about: "let in" };
   }
   if (form.get("intent") === "hand-in") {
     await setHandIn(database, params.courseKey, { open: form.get("open") !== null, task: formText(form, "task").slice(0, 20_000) });
@@ -68,6 +82,7 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
                     <Link className="link" to={`/courses/${course.key}/students/${student.key}`}>
                       {student.label}
                     </Link>
+                    {student.slowed.length > 0 && <SlowedDown label={student.label} slowed={student.slowed} />}
                   </td>
                   <td className="px-3 py-1 font-mono">{student.personal_code}</td>
                 </tr>
@@ -75,6 +90,7 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
             </tbody>
           </table>
         )}
+        {said("let in")}
         <Form method="post" className="leaf grid gap-2 p-3">
           <label>
             Labels of more students, one a line
@@ -127,5 +143,23 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
         <HandInPanel course={course} origin={origin} said={said("hand-in")} withStudents={students.length > 0} />
       </div>
     </div>
+  );
+}
+
+/** Says of a label that wrong codes were tried for it too often, and lets its student try again. */
+function SlowedDown({ label, slowed }: { label: string; slowed: ReadonlyArray<{ address: string; wrong: number; minutes: number }> }) {
+  const wrong = slowed.reduce((sum, each) => sum + each.wrong, 0);
+  const minutes = Math.max(...slowed.map((each) => each.minutes));
+  const from = slowed.length === 1 ? slowed[0]?.address : `${slowed.length} devices`;
+  return (
+    <Form method="post" className="mt-1 flex flex-wrap items-baseline gap-2">
+      <span className="note-small">
+        {wrong} wrong codes from {from}; none is taken from there for {minutes} more {minutes === 1 ? "minute" : "minutes"}
+      </span>
+      <input type="hidden" name="label" value={label} />
+      <button className="press" type="submit" name="intent" value="let in">
+        Let in again
+      </button>
+    </Form>
   );
 }

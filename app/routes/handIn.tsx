@@ -1,5 +1,5 @@
 import { useRef, useState } from "react";
-import { data, Form, redirect, useNavigation } from "react-router";
+import { Form, redirect, useNavigation } from "react-router";
 import { handInSchema } from "../../core/collecting/handIn.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { handIn } from "../../server/handIn.ts";
@@ -7,18 +7,20 @@ import { services } from "../../server/services.ts";
 import { findCourseByHandIn, listStudents } from "../../server/stores/courses.ts";
 import { useDraft } from "../components/useDraft.ts";
 import { formText } from "../formText.ts";
+import { slowGuessing, unknownAddress } from "../unknownAddress.ts";
 import type { Route } from "./+types/handIn.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Hand in a program" }];
 
-async function courseOf(code: string) {
+async function courseOf(code: string, address: string) {
+  await slowGuessing(address);
   const course = await findCourseByHandIn(services().database, code);
-  if (!course) throw data("There is no course with this code. Look at the address again, or ask your teacher.", { status: 404 });
+  if (!course) throw unknownAddress(address, "There is no course with this code. Look at the address again, or ask your teacher.");
   return course;
 }
 
-export async function loader({ params }: Route.LoaderArgs) {
-  const course = await courseOf(params.code);
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const course = await courseOf(params.code, context.address);
   return {
     open: course.hand_in_open,
     name: course.name,
@@ -27,8 +29,8 @@ export async function loader({ params }: Route.LoaderArgs) {
   };
 }
 
-export async function action({ params, request }: Route.ActionArgs) {
-  const course = await courseOf(params.code);
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const course = await courseOf(params.code, context.address);
   const form = await request.formData();
   const file = form.get("file");
   const pasted = formText(form, "program");
@@ -42,7 +44,7 @@ export async function action({ params, request }: Route.ActionArgs) {
     cannotSay: form.get("cannotSay") !== null,
   });
   if (!given.success) return { problems: { "": "Something in it is too long to be taken." } as Record<string, string> };
-  const result = await handIn(services(), course, given.data, bytes, { address: "page", questions: true });
+  const result = await handIn(services(), course, given.data, bytes, { address: context.address, questions: true });
   return result.ok ? redirect(`/s/receipt/${result.receipt}`) : { problems: result.problems };
 }
 
@@ -154,8 +156,11 @@ export default function HandInPage({ loaderData, actionData }: Route.ComponentPr
             </div>
             <label>
               Error output, all of it <span className="note-small font-normal">if there was one</span>
-              <textarea name="output" className="field field-code overflow-auto" rows={4} wrap="off" spellCheck={false} />
+              <textarea name="output" className="field field-code overflow-auto" rows={4} wrap="off" spellCheck={false} aria-describedby="output-note" />
             </label>
+            <p id="output-note" role="status" className="note-small">
+              {problems.output ?? ""}
+            </p>
             <label>
               What you typed in <span className="note-small font-normal">if it asks for something</span>
               <textarea name="input" className="field field-code overflow-auto" rows={1} wrap="off" spellCheck={false} />

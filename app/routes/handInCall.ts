@@ -2,6 +2,7 @@ import { z } from "zod";
 import { handInSchema } from "../../core/collecting/handIn.ts";
 import { handIn } from "../../server/handIn.ts";
 import { services } from "../../server/services.ts";
+import { slowing } from "../../server/slowGuessing.ts";
 import { findCourseByHandIn } from "../../server/stores/courses.ts";
 import type { Route } from "./+types/handInCall.ts";
 
@@ -25,9 +26,13 @@ export function loader({ request }: Route.LoaderArgs): Response {
 }
 
 /** Takes a program from a terminal: a form with the file `program` and the piped `output`, or JSON with both as text. */
-export async function action({ params, request }: Route.ActionArgs): Promise<Response> {
+export async function action({ params, request, context }: Route.ActionArgs): Promise<Response> {
+  if (!(await slowing.turn(context.address))) return answer(request, 429, "Too many unknown codes were tried from this network. Wait a little and try again.");
   const course = await findCourseByHandIn(services().database, params.code);
-  if (!course) return answer(request, 404, "There is no course with this code.");
+  if (!course) {
+    slowing.unknown(context.address);
+    return answer(request, 404, "There is no course with this code.");
+  }
   const isJson = (request.headers.get("content-type") ?? "").includes("json");
   let fields: Record<string, unknown> = {};
   let program = new Uint8Array();
@@ -47,7 +52,7 @@ export async function action({ params, request }: Route.ActionArgs): Promise<Res
   const given = bodySchema.safeParse(fields);
   if (!given.success) return answer(request, 400, given.error.issues.map((issue) => `${issue.path.join(".")}: ${issue.message}`).join("; "));
   if (program.length === 0) program = new Uint8Array(Buffer.from(given.data.program, "utf8"));
-  const result = await handIn(services(), course, given.data, program, { address: "terminal", questions: false });
+  const result = await handIn(services(), course, given.data, program, { address: context.address, questions: false });
   if (!result.ok) return answer(request, 422, Object.values(result.problems).join(" "));
   const address = `${new URL(request.url).origin}/s/receipt/${result.receipt}`;
   return answer(request, 201, `${result.again ? "Handed in again" : "Handed in"}. Your number is ${result.receipt}; see and add to it at ${address}`, {

@@ -1,20 +1,23 @@
-import { data, Form } from "react-router";
+import { Form } from "react-router";
 import { addToHandIn, receiptView } from "../../server/handIn.ts";
 import { services } from "../../server/services.ts";
 import { formText } from "../formText.ts";
+import { slowGuessing, unknownAddress } from "../unknownAddress.ts";
 import type { Route } from "./+types/receipt.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Handed in" }];
 
-export async function loader({ params }: Route.LoaderArgs) {
+export async function loader({ params, context }: Route.LoaderArgs) {
+  await slowGuessing(context.address);
   const found = await receiptView(services(), params.receipt);
-  if (!found) throw data("There is no hand-in with this number. Look at it again.", { status: 404 });
+  if (!found) throw unknownAddress(context.address, "There is no hand-in with this number. Look at it again.");
   return found.view;
 }
 
-export async function action({ params, request }: Route.ActionArgs) {
+export async function action({ params, request, context }: Route.ActionArgs) {
+  await slowGuessing(context.address);
   const found = await receiptView(services(), params.receipt);
-  if (!found) throw data("There is no hand-in with this number.", { status: 404 });
+  if (!found) throw unknownAddress(context.address, "There is no hand-in with this number.");
   const form = await request.formData();
   const problem = await addToHandIn(services(), found.key, { words: formText(form, "words"), output: formText(form, "output") });
   return { message: problem ?? "Added. Your teacher sees it with the rest.", done: problem === null, at: Date.now() };

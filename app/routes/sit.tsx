@@ -5,19 +5,22 @@ import { handInAndMark } from "../../server/sittings.ts";
 import { listStudents } from "../../server/stores/courses.ts";
 import { formText } from "../formText.ts";
 import { SheetToSit } from "../sitting/SheetToSit.tsx";
+import { slowGuessing, unknownAddress } from "../unknownAddress.ts";
 import type { Route } from "./+types/sit.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: loaderData && "title" in loaderData ? String(loaderData.title) : "Sit a sheet" }];
 
-export async function loader({ params, request }: Route.LoaderArgs) {
+export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { sheet, open } = await sittingOfRequest(services(), request, params.code);
-  if (!sheet || sheet.state === "draft") throw data("There is no sheet with this code. Look at the code again, or ask your teacher.", { status: 404 });
+  if (!open) await slowGuessing(context.address);
+  if (!sheet || sheet.state === "draft")
+    throw unknownAddress(context.address, "There is no sheet with this code. Look at the code again, or ask your teacher.");
   if (open) return { view: await studentView(services(), open), code: sheet.code, title: sheet.title };
   const labels = (await listStudents(services().database, sheet.course)).map((student) => student.label);
   return { view: null, code: sheet.code, title: sheet.title, labels };
 }
 
-export async function action({ params, request }: Route.ActionArgs) {
+export async function action({ params, request, context }: Route.ActionArgs) {
   const form = await request.formData();
   const { sheet, open } = await sittingOfRequest(services(), request, params.code);
   if (!sheet) throw data("There is no sheet with this code.", { status: 404 });
@@ -29,7 +32,7 @@ export async function action({ params, request }: Route.ActionArgs) {
     await handInAndMark(services(), open.sitting);
     return redirect(`/s/${sheet.code}`);
   }
-  const entered = await enterSitting(services(), sheet, formText(form, "label"), formText(form, "personalCode"));
+  const entered = await enterSitting(services(), sheet, formText(form, "label"), formText(form, "personalCode"), context.address);
   return entered.ok ? redirect(`/s/${sheet.code}`, cookie(entered.sitting, 14 * 24 * 3600)) : { message: entered.message };
 }
 

@@ -91,7 +91,10 @@ export async function serve(options: ServeOptions): Promise<void> {
     next();
   });
   app.use(inPersonsName(services.toolchains.desk));
-  app.all("*path", createRequestHandler({ build, getLoadContext: (_, response) => ({ nonce: String(response.locals.nonce) }) }));
+  app.all(
+    "*path",
+    createRequestHandler({ build, getLoadContext: (request, response) => ({ nonce: String(response.locals.nonce), address: request.ip ?? "" }) }),
+  );
 
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(options.port, options.host, (problem) => (problem ? reject(problem) : resolve(listening)));
