@@ -1,4 +1,6 @@
 import { Command, CommanderError } from "commander";
+import { StartProblem } from "../server/database/folder.ts";
+import { FolderInUse } from "../server/database/owner.ts";
 import { addCollectCommand } from "./collect.ts";
 import { addDemoCommand } from "./demo.ts";
 import { addHandInCommand } from "./handIn.ts";
@@ -20,6 +22,9 @@ try {
 } catch (problem) {
   if (problem instanceof CommanderError) process.exitCode = problem.exitCode === 0 ? 0 : 2;
   else if (problem instanceof MaterialProblem) {
+    process.stderr.write(`bent-nail: ${problem.message}\n`);
+    process.exitCode = 1;
+  } else if (problem instanceof StartProblem || problem instanceof FolderInUse) {
     process.stderr.write(`bent-nail: ${problem.message}\n`);
     process.exitCode = 1;
   } else throw problem;

@@ -21,7 +21,7 @@ import { VerdictStrip } from "../case/VerdictStrip.tsx";
 import { VersionsLeaf } from "../case/VersionsLeaf.tsx";
 import { WordingContext } from "../components/marks.tsx";
 import { Script } from "../components/Script.tsx";
-import { formText } from "../formText.ts";
+import { formText, readForm, wholeNumber } from "../formText.ts";
 import type { Route } from "./+types/case.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` }];
@@ -37,7 +37,7 @@ export async function loader({ params, request }: Route.LoaderArgs) {
     check: query.get("check"),
     version: query.get("version"),
     rows: query.get("rows") === "change" ? "change" : "line",
-    from: Number(query.get("from")) || 0,
+    from: wholeNumber(query.get("from"), { from: 0, to: 1_000_000, otherwise: 0 }),
   });
 }
 
@@ -47,12 +47,12 @@ const lineListSchema = z.array(z.number().int().positive());
 export type CaseReply = { intent: string; ok: boolean; message: string };
 
 export async function action({ params, request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await readForm(request);
   const intent = String(form.get("intent"));
   const reply = (ok: boolean, message = ""): CaseReply => ({ intent, ok, message });
   const found = await findCase(services().database, params.caseKey);
   if (!found) throw data("There is no such case.", { status: 404 });
-  const revision = Number(form.get("revision"));
+  const revision = wholeNumber(form.get("revision"), { from: -1, to: 2 ** 31 - 1, otherwise: -1 });
   const key = String(form.get("key") ?? "");
 
   switch (intent) {
@@ -127,7 +127,8 @@ export async function action({ params, request }: Route.ActionArgs) {
       await setWorked(services().database, found.key, key, form.get("worked") === "yes");
       return reply(true);
     case "switch": {
-      const done = await switchPart(services(), found, revision, Number(form.get("from")), Number(form.get("to")));
+      const lineOf = (name: string) => wholeNumber(form.get(name), { from: 0, to: 10_000_000, otherwise: 0 });
+      const done = await switchPart(services(), found, revision, lineOf("from"), lineOf("to"));
       return done.ok ? reply(true, "Switched on, as a version of its own.") : reply(false, done.message);
     }
     case "warning": {

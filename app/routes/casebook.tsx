@@ -5,13 +5,14 @@ import { deleteCase, restoreCase } from "../../server/stores/cases.ts";
 import { filterChoices, filterOf } from "../../server/stores/filterChoices.ts";
 import { CaseFilters } from "../components/CaseFilters.tsx";
 import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
+import { readForm, wholeNumber } from "../formText.ts";
 import type { Route } from "./+types/casebook.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Casebook · Bent Nail" }];
 
 export async function loader({ request }: Route.LoaderArgs) {
   const url = new URL(request.url);
-  const page = Math.max(0, Number(url.searchParams.get("page")) || 0);
+  const page = wholeNumber(url.searchParams.get("page"), { from: 0, to: 100_000, otherwise: 0 });
   const filter = filterOf(url.searchParams);
   const { database } = services();
   const [{ rows, total }, choices] = await Promise.all([listCases(database, { judged: null, page, ...filter }), filterChoices(database)]);
@@ -19,10 +20,10 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await readForm(request);
   const key = String(form.get("case"));
-  const from = new URL(request.headers.get("referer") ?? "/casebook", "http://local").pathname;
-  const back = from === "/" ? "/" : "/casebook";
+  const referer = request.headers.get("referer") ?? "";
+  const back = URL.canParse(referer) && new URL(referer).pathname === "/" ? "/" : "/casebook";
   if (form.get("intent") === "restore") {
     await restoreCase(services().database, key);
     return redirect(back);

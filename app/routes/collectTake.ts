@@ -2,13 +2,14 @@ import { largestSet, type TakenSet, takeSet } from "../../server/collecting/take
 import { services } from "../../server/services.ts";
 import { findCourse } from "../../server/stores/courses.ts";
 import { entriesOfForm } from "../collect/entriesOfForm.ts";
+import { readForm } from "../formText.ts";
 import type { Route } from "./+types/collectTake.ts";
 
 /** Takes a dropped zip, folder or files: fields `course`, and `file` and `path` in pairs. Answers where its table is, or why nothing was taken. */
 export async function action({ request }: Route.ActionArgs): Promise<TakenSet> {
   if (Number(request.headers.get("content-length") ?? 0) > largestSet)
     return { ok: false, message: "It is larger than 60 MB. Take one class or one task at a time." };
-  const form = await request.formData();
+  const form = await readForm(request);
   const course = await findCourse(services().database, String(form.get("course") ?? ""));
   if (!course) return { ok: false, message: "Choose the course that it belongs to." };
   return takeSet(services().database, course.key, await entriesOfForm(form));

@@ -12,6 +12,7 @@ import { listStudents } from "../../server/stores/courses.ts";
 import { JudgingList } from "../collect/JudgingList.tsx";
 import { ProgramRow } from "../collect/ProgramRow.tsx";
 import { RefusedList } from "../collect/RefusedList.tsx";
+import { readForm } from "../formText.ts";
 import type { Route } from "./+types/collection.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Collect a class · Bent Nail" }];
@@ -54,7 +55,7 @@ export type PlannedView = Extract<Awaited<ReturnType<typeof loader>>, { open: tr
 const correctionSchema = z.object({ field: z.enum(["rule", "students", "languages", "pairs", "left"]), id: z.string().max(500), value: z.string().max(500) });
 
 export async function action({ params, request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await readForm(request);
   const { database } = services();
   const collection = await findCollection(database, params.collectionKey);
   if (!collection) throw data("There is no such set.", { status: 404 });

@@ -4,7 +4,7 @@ import { codeGuesses, labelOfCourse } from "../../server/guesses.ts";
 import { services } from "../../server/services.ts";
 import { addStudents, findCourse, listStudents, setCoursePolicy, setHandIn } from "../../server/stores/courses.ts";
 import { HandInPanel } from "../collect/HandInPanel.tsx";
-import { formText } from "../formText.ts";
+import { formText, readForm } from "../formText.ts";
 import type { Route } from "./+types/course.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Course · Bent Nail" }];
@@ -24,7 +24,7 @@ export async function loader({ params, request }: Route.LoaderArgs) {
 }
 
 export async function action({ params, request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await readForm(request);
   const { database } = services();
   if (form.get("intent") === "policy") {
     const wording = wordings.find((each) => each.id === form.get("wording"))?.id ?? "three";

@@ -2,7 +2,7 @@ import { Form, Link, redirect } from "react-router";
 import { findLanguage, languages } from "../../core/languages/languages.ts";
 import { services } from "../../server/services.ts";
 import { addCourse, listCourses } from "../../server/stores/courses.ts";
-import { formText } from "../formText.ts";
+import { formText, readForm } from "../formText.ts";
 import type { Route } from "./+types/courses.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Courses · Bent Nail" }];
@@ -12,7 +12,7 @@ export async function loader() {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await readForm(request);
   const name = formText(form, "name").trim();
   const language = findLanguage(formText(form, "language"));
   if (name === "" || !language) return { message: "A course needs a name." };

@@ -10,7 +10,7 @@ import { findExercise, saveExercise } from "../../server/stores/exercises.ts";
 import { listSheets, placeExercise } from "../../server/stores/sheets.ts";
 import { Script } from "../components/Script.tsx";
 import { TraceKeyEditor } from "../exercise/TraceKeyEditor.tsx";
-import { formText } from "../formText.ts";
+import { formText, readForm, wholeNumber } from "../formText.ts";
 import type { Route } from "./+types/exercise.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Exercise · Bent Nail" }];
@@ -56,7 +56,7 @@ export async function loader({ params }: Route.LoaderArgs) {
 
 export async function action({ params, request }: Route.ActionArgs) {
   const exercise = await loadExercise(params.exerciseKey);
-  const form = await request.formData();
+  const form = await readForm(request);
   const intent = String(form.get("intent"));
   const taskKey = String(form.get("task") ?? "");
   if (intent === "place") {
@@ -70,7 +70,7 @@ export async function action({ params, request }: Route.ActionArgs) {
     title = formText(form, "title").trim() || title;
     content.intro = formText(form, "intro");
   } else if (intent === "marks" && task) {
-    task.marks = Math.max(1, Math.min(100, Math.round(Number(form.get("marks"))) || task.marks));
+    task.marks = wholeNumber(form.get("marks"), { from: 1, to: 100, otherwise: task.marks });
   } else if (intent === "remove task") {
     content.tasks = content.tasks.filter((each) => each.key !== taskKey);
   } else if (intent === "trace" && task) {
@@ -80,7 +80,7 @@ export async function action({ params, request }: Route.ActionArgs) {
       key: trace.key,
       marks: trace.marks,
       program: form.get("program") === "mended" && content.mended !== null ? "mended" : "faulty",
-      check: Math.max(0, Math.min(content.checks.length - 1, Number(form.get("check")) || 0)),
+      check: wholeNumber(form.get("check"), { from: 0, to: Math.max(0, content.checks.length - 1), otherwise: 0 }),
       linesGiven: form.get("linesGiven") !== null,
       columns: columns.length > 0 && form.get("program") === trace.program ? columns : undefined,
     });
@@ -100,7 +100,13 @@ export async function action({ params, request }: Route.ActionArgs) {
   } else {
     return { ok: false, message: "This is not known here." };
   }
-  const saved = await saveExercise(services().database, exercise.key, Number(form.get("revision")), title, content);
+  const saved = await saveExercise(
+    services().database,
+    exercise.key,
+    wholeNumber(form.get("revision"), { from: -1, to: 2 ** 31 - 1, otherwise: -1 }),
+    title,
+    content,
+  );
   return saved
     ? { ok: true, message: "Kept." }
     : { ok: false, message: "This exercise was changed in another window meanwhile; nothing was overwritten. Look at the newer state and try again." };

@@ -8,7 +8,7 @@ import { findCase, startVersion } from "../../server/stores/cases.ts";
 import { listStudents } from "../../server/stores/courses.ts";
 import { addExercise } from "../../server/stores/exercises.ts";
 import { Script } from "../components/Script.tsx";
-import { formText } from "../formText.ts";
+import { formText, readForm, wholeNumber } from "../formText.ts";
 import type { Route } from "./+types/exerciseFromCase.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Make an exercise · Bent Nail" }];
@@ -52,7 +52,7 @@ export async function loader({ params }: Route.LoaderArgs) {
 
 export async function action({ params, request }: Route.ActionArgs) {
   const { found } = await loadCase(params.caseKey);
-  const form = await request.formData();
+  const form = await readForm(request);
   const ticked = new Set(form.getAll("name").map(String));
   const replacements = [...ticked].map((word) => ({ word, replacement: formText(form, `replacement ${word}`).trim() || "Person" }));
   const more = formText(form, "more")
@@ -63,7 +63,7 @@ export async function action({ params, request }: Route.ActionArgs) {
   const marks = Object.fromEntries(
     taskKinds.map((kind) => [
       kind.kind,
-      form.get(`with ${kind.kind}`) === null ? 0 : Math.max(0, Math.min(100, Math.round(Number(form.get(`marks ${kind.kind}`))) || 0)),
+      form.get(`with ${kind.kind}`) === null ? 0 : wholeNumber(form.get(`marks ${kind.kind}`), { from: 0, to: 100, otherwise: 0 }),
     ]),
   );
   if (Object.values(marks).every((mark) => mark === 0)) return { message: "Tick at least one task and give it a mark." };

@@ -6,7 +6,7 @@ import { handIn } from "../../server/handIn.ts";
 import { services } from "../../server/services.ts";
 import { findCourseByHandIn, listStudents } from "../../server/stores/courses.ts";
 import { useDraft } from "../components/useDraft.ts";
-import { formText } from "../formText.ts";
+import { formText, readForm } from "../formText.ts";
 import { slowGuessing, unknownAddress } from "../unknownAddress.ts";
 import type { Route } from "./+types/handIn.ts";
 
@@ -31,7 +31,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 
 export async function action({ params, request, context }: Route.ActionArgs) {
   const course = await courseOf(params.code, context.address);
-  const form = await request.formData();
+  const form = await readForm(request);
   const file = form.get("file");
   const pasted = formText(form, "program");
   const bytes = file instanceof File && file.size > 0 ? new Uint8Array(await file.arrayBuffer()) : Buffer.from(pasted, "utf8");

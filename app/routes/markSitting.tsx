@@ -8,7 +8,7 @@ import { overrule } from "../../server/sittings.ts";
 import { listFormer } from "../../server/stores/formerValues.ts";
 import { findEdition } from "../../server/stores/sheets.ts";
 import { findSitting, listAnswers, listMarks } from "../../server/stores/sittings.ts";
-import { formText } from "../formText.ts";
+import { formText, readForm } from "../formText.ts";
 import { AnswerView } from "../marking/AnswerView.tsx";
 import type { Route } from "./+types/markSitting.ts";
 
@@ -63,7 +63,7 @@ export async function loader({ params }: Route.LoaderArgs) {
 export type MarkedTask = Route.ComponentProps["loaderData"]["exercises"][number]["tasks"][number];
 
 export async function action({ params, request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await readForm(request);
   if (form.get("intent") === "mark again") {
     const sitting = await findSitting(services().database, params.sittingKey);
     if (!sitting?.handed_in_at) return { ok: false, message: "This is not handed in yet." };

@@ -1,7 +1,7 @@
 import { Form } from "react-router";
 import { addToHandIn, receiptView } from "../../server/handIn.ts";
 import { services } from "../../server/services.ts";
-import { formText } from "../formText.ts";
+import { formText, readForm } from "../formText.ts";
 import { slowGuessing, unknownAddress } from "../unknownAddress.ts";
 import type { Route } from "./+types/receipt.ts";
 
@@ -18,7 +18,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   await slowGuessing(context.address);
   const found = await receiptView(services(), params.receipt);
   if (!found) throw unknownAddress(context.address, "There is no hand-in with this number.");
-  const form = await request.formData();
+  const form = await readForm(request);
   const problem = await addToHandIn(services(), found.key, { words: formText(form, "words"), output: formText(form, "output") });
   return { message: problem ?? "Added. Your teacher sees it with the rest.", done: problem === null, at: Date.now() };
 }

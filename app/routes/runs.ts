@@ -1,4 +1,5 @@
 import { services } from "../../server/services.ts";
+import { readForm } from "../formText.ts";
 
 /** A run of whoever asks, as its page shows it. */
 export type RunShown = { id: string; what: string; state: "waits" | "runs"; seconds: number };
@@ -15,6 +16,6 @@ export function loader(): { runs: RunShown[] } {
 
 /** Stops one of them. */
 export async function action({ request }: { request: Request }): Promise<{ stopped: boolean }> {
-  const form = await request.formData();
+  const form = await readForm(request);
   return { stopped: services().toolchains.desk.stop(String(form.get("id") ?? "")) };
 }

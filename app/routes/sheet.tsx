@@ -15,6 +15,7 @@ import {
   setLevel,
   setSheetState,
 } from "../../server/stores/sheets.ts";
+import { readForm, wholeNumber } from "../formText.ts";
 import type { Route } from "./+types/sheet.ts";
 import { stateWords } from "./sheets.tsx";
 
@@ -46,7 +47,7 @@ export async function action({ params, request }: Route.ActionArgs) {
   const { database } = services();
   const sheet = await findSheet(database, params.sheetKey);
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
-  const form = await request.formData();
+  const form = await readForm(request);
   const exercise = String(form.get("exercise") ?? "");
   switch (String(form.get("intent"))) {
     case "up":
@@ -62,7 +63,7 @@ export async function action({ params, request }: Route.ActionArgs) {
       await placeExercise(database, sheet.key, exercise);
       break;
     case "level":
-      await setLevel(database, sheet.key, exercise, Number(form.get("level")) || null);
+      await setLevel(database, sheet.key, exercise, wholeNumber(form.get("level"), { from: 0, to: 5, otherwise: 0 }) || null);
       break;
     case "set": {
       const done = await setForStudents(services(), sheet);

@@ -4,7 +4,7 @@ import { services } from "../../server/services.ts";
 import { listCourses } from "../../server/stores/courses.ts";
 import { listExercises } from "../../server/stores/exercises.ts";
 import { addSheet, listSheets } from "../../server/stores/sheets.ts";
-import { formText } from "../formText.ts";
+import { formText, readForm } from "../formText.ts";
 import type { Route } from "./+types/sheets.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sheets · Bent Nail" }];
@@ -25,7 +25,7 @@ export async function loader() {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await readForm(request);
   const title = formText(form, "title").trim();
   const course = formText(form, "course");
   if (title === "" || course === "") return { message: "A sheet needs a title and a course." };

@@ -3,7 +3,7 @@ import { services } from "../../server/services.ts";
 import { enterSitting, sittingCookie, sittingOfRequest, studentView } from "../../server/sittingAccess.ts";
 import { handInAndMark } from "../../server/sittings.ts";
 import { listStudents } from "../../server/stores/courses.ts";
-import { formText } from "../formText.ts";
+import { formText, readForm } from "../formText.ts";
 import { SheetToSit } from "../sitting/SheetToSit.tsx";
 import { slowGuessing, unknownAddress } from "../unknownAddress.ts";
 import type { Route } from "./+types/sit.ts";
@@ -21,7 +21,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await readForm(request);
   const { sheet, open } = await sittingOfRequest(services(), request, params.code);
   if (!sheet) throw data("There is no sheet with this code.", { status: 404 });
   const cookie = (value: string, seconds: number) => ({

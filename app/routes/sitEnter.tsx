@@ -2,7 +2,7 @@ import { Form, redirect } from "react-router";
 import { services } from "../../server/services.ts";
 import { slowing } from "../../server/slowGuessing.ts";
 import { findSheetByCode } from "../../server/stores/sheets.ts";
-import { formText } from "../formText.ts";
+import { formText, readForm } from "../formText.ts";
 import { slowGuessing } from "../unknownAddress.ts";
 import type { Route } from "./+types/sitEnter.ts";
 
@@ -10,7 +10,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Sit a sheet" }];
 
 export async function action({ request, context }: Route.ActionArgs) {
   await slowGuessing(context.address);
-  const sheet = await findSheetByCode(services().database, formText(await request.formData(), "code"));
+  const sheet = await findSheetByCode(services().database, formText(await readForm(request), "code"));
   if (sheet && sheet.state !== "draft") return redirect(`/s/${sheet.code}`);
   slowing.unknown(context.address);
   return { message: "There is no sheet with this code. Look at it once more: letters and digits, two groups of four." };

@@ -4,7 +4,7 @@ import { services } from "../../server/services.ts";
 import { listCases } from "../../server/stores/caseLists.ts";
 import { findCourse, listStudents } from "../../server/stores/courses.ts";
 import { CaseList } from "../components/CaseList.tsx";
-import { formText } from "../formText.ts";
+import { formText, readForm } from "../formText.ts";
 import type { Route } from "./+types/student.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Student · Bent Nail" }];
@@ -26,7 +26,7 @@ export async function loader({ params }: Route.LoaderArgs) {
 export async function action({ params, request }: Route.ActionArgs) {
   const { course, student } = await find(params);
   const { database } = services();
-  const form = await request.formData();
+  const form = await readForm(request);
   switch (form.get("intent")) {
     case "rename":
       return { message: (await renameStudent(database, student.key, formText(form, "label"))) ?? "The label is changed everywhere." };

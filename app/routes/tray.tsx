@@ -12,7 +12,7 @@ import { filterChoices, filterOf } from "../../server/stores/filterChoices.ts";
 import { CaseFilters } from "../components/CaseFilters.tsx";
 import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
 import { useDraft } from "../components/useDraft.ts";
-import { formText } from "../formText.ts";
+import { formText, readForm, wholeNumber } from "../formText.ts";
 import type { Route } from "./+types/tray.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Tray · Bent Nail" }];
@@ -20,7 +20,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Tray · Bent Nail" }];
 export async function loader({ request }: Route.LoaderArgs) {
   const { database } = services();
   const url = new URL(request.url);
-  const page = Math.max(0, Number(url.searchParams.get("page")) || 0);
+  const page = wholeNumber(url.searchParams.get("page"), { from: 0, to: 100_000, otherwise: 0 });
   const filter = filterOf(url.searchParams);
   const [list, choices] = await Promise.all([listCases(database, { judged: false, page, ...filter }), filterChoices(database)]);
   return { ...list, page, length: listLength, putAway: url.searchParams.get("away"), filter, choices, courses: choices.courses };
@@ -43,7 +43,7 @@ function titleOf(given: { title: string; intent: string; fileName: string }): st
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await readForm(request);
   const { database } = services();
   const program = decodeText(programBytes(form)).text;
   const named = findLanguage(formText(form, "language"));
@@ -77,7 +77,7 @@ export async function action({ request }: Route.ActionArgs) {
       .split("\n")
       .map((step) => step.trim())
       .filter((step) => step !== ""),
-    firstLine: Math.min(1_000_000, Math.max(1, Math.floor(Number(form.get("firstLine")) || 1))),
+    firstLine: wholeNumber(form.get("firstLine"), { from: 1, to: 1_000_000, otherwise: 1 }),
   };
   const problems = problemsOfNewCase(given);
   // A program under another language's name would only give messages that say nothing of its fault.

@@ -28,16 +28,19 @@ export function useAnswers(code: string, initial: Readonly<Record<string, Stored
       const revision = (revisions.current[task] ?? 0) + 1;
       setSave({ state: "saving", message: "" });
       let reply: SaveReply;
+      let full = false;
       try {
         const response = await fetch(`/s/${code}/save`, {
           method: "POST",
           headers: { "Content-Type": "application/json" },
           body: JSON.stringify({ task, revision, content }),
         });
+        if (response.status === 507) full = true;
         if (!response.ok) throw new Error(String(response.status));
         reply = await response.json();
       } catch {
-        setSave({ state: "waiting", message: "Not saved yet: the server is not reached. It is tried again; do not close this page." });
+        const why = full ? "the server has no room at the moment. Tell your teacher" : "the server is not reached";
+        setSave({ state: "waiting", message: `Not saved yet: ${why}. It is tried again; do not close this page.` });
         timer.current = setTimeout(() => void flush.current(), retryAfter);
         return;
       }

@@ -1,5 +1,5 @@
-import { Worker } from "node:worker_threads";
-import { bundle } from "../../tools/run-source.mjs";
+import { type Connection, connect, saysDiskFull } from "./connection.ts";
+import { prepareFolder, StartProblem } from "./folder.ts";
 import { migrate } from "./migrate.ts";
 
 /** Runs one statement with $1, $2 ... and gives its rows, to be parsed by a schema. */
@@ -17,36 +17,51 @@ export type Database = {
   close: () => Promise<void>;
 };
 
-type Reply = { id: number; rows?: unknown[]; error?: string };
+/** Time between two tries to open the data anew, in milliseconds. */
+const pause = 1000;
 
-/** Opens the embedded database in a folder (null: in memory, from a dumped `template` if one is named) and brings its tables up to date. */
+/** Nothing can be kept at the moment; the message is for the person who wanted to. What was confirmed before is safe. */
+export class CannotKeep extends Error {
+  constructor() {
+    super("This could not be saved: the disk is full, or takes nothing at the moment. What was saved before is safe. Free some space, and do this again.");
+  }
+}
+
+/**
+ * Opens the embedded database in a folder (null: in memory, from a dumped `template` if one is named) and brings its tables up to date. Throws
+ * StartProblem, with words for the person, where the folder's data cannot be opened. While it is open, CannotKeep is thrown for what cannot be
+ * written; after that the data is opened anew, so that all goes on as soon as there is room.
+ */
 export async function openDatabase(folder: string | null, template: string | null = null): Promise<Database> {
-  const worker = new Worker(await bundle("server/database/worker.ts"), { workerData: { folder, template } });
-  const waiting = new Map<number, { resolve: (rows: unknown[]) => void; reject: (reason: Error) => void }>();
-  let lastId = 0;
-  let failed: Error | null = null;
-  const fail = (problem: Error) => {
-    failed = problem;
-    for (const each of waiting.values()) each.reject(problem);
-    waiting.clear();
-  };
-  worker.on("error", fail);
-  worker.on("exit", () => fail(new Error("the database is closed")));
-  worker.on("message", (reply: Reply) => {
-    const asker = waiting.get(reply.id);
-    waiting.delete(reply.id);
-    if (reply.error !== undefined) asker?.reject(new Error(reply.error));
-    else asker?.resolve(reply.rows ?? []);
+  if (folder !== null) prepareFolder(folder);
+  let connection = await connect(folder, template).catch((problem: unknown) => {
+    throw StartProblem.ofOpening(folder ?? "", problem);
   });
-  const ready = new Promise<unknown[]>((resolve, reject) => waiting.set(0, { resolve, reject }));
 
-  const ask = (kind: "query" | "exec" | "dump" | "close", sql: string, values: readonly unknown[]): Promise<unknown[]> =>
-    new Promise((resolve, reject) => {
-      if (failed) return reject(failed);
-      const id = ++lastId;
-      waiting.set(id, { resolve, reject });
-      worker.postMessage({ id, kind, sql, values });
-    });
+  /** The connection, opened anew if the former one could not write. */
+  const sound = async (): Promise<Connection> => {
+    if (connection.isSound() || folder === null || closed) return connection;
+    if (Date.now() < tryAgainAt) throw new CannotKeep();
+    await connection.drop();
+    try {
+      connection = await connect(folder, null);
+    } catch {
+      // It needs some room to begin with; until then each try would take its time for nothing.
+      tryAgainAt = Date.now() + pause;
+      throw new CannotKeep();
+    }
+    return connection;
+  };
+  let closed = false;
+  let tryAgainAt = 0;
+
+  const ask: Connection["ask"] = async (kind, sql, values) => {
+    try {
+      return await (await sound()).ask(kind, sql, values);
+    } catch (problem) {
+      throw saysDiskFull(problem) ? new CannotKeep() : problem;
+    }
+  };
 
   // One connection: whoever holds a transaction keeps the others waiting.
   let line: Promise<unknown> = Promise.resolve();
@@ -55,7 +70,13 @@ export async function openDatabase(folder: string | null, template: string | nul
     line = turn.catch(() => undefined);
     return turn;
   };
-  const direct: Query = (sql, values = []) => ask("query", sql, values);
+  // No text of the database can hold a NUL; what must keep it (programs, outputs) crosses as bytes.
+  const direct: Query = (sql, values = []) =>
+    ask(
+      "query",
+      sql,
+      values.map((value) => (typeof value === "string" ? value.replaceAll("\0", "") : value)),
+    );
 
   const database: Database = {
     query: (sql, values = []) => inTurn(() => direct(sql, values)),
@@ -63,23 +84,27 @@ export async function openDatabase(folder: string | null, template: string | nul
     transaction: (work) =>
       inTurn(async () => {
         await ask("exec", "begin", []);
+        const held = connection;
+        // A connection that is lost in the middle takes what was done so far along; nothing of it may go on in a new one.
+        const within: Query = (sql, values) => (held.isSound() ? direct(sql, values) : Promise.reject(new CannotKeep()));
         try {
-          const result = await work(direct);
+          const result = await work(within);
+          if (!held.isSound()) throw new CannotKeep();
           await ask("exec", "commit", []);
           return result;
         } catch (problem) {
-          await ask("exec", "rollback", []);
+          if (held.isSound()) await ask("exec", "rollback", []);
           throw problem;
         }
       }),
     dump: (file) => inTurn(async () => void (await ask("dump", file, []))),
     close: () =>
       inTurn(async () => {
-        await ask("close", "", []);
-        await worker.terminate();
+        closed = true;
+        if (connection.isSound()) await connection.ask("close", "", []).catch(() => undefined);
+        await connection.drop();
       }),
   };
-  await ready;
   await migrate(database);
   return database;
 }

@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { z } from "zod";
 import { productFolder } from "../productFolder.ts";
 import type { Database } from "./database.ts";
+import { StartProblem } from "./folder.ts";
 
 const appliedSchema = z.object({ number: z.number(), name: z.string(), checksum: z.string() });
 
@@ -31,14 +32,14 @@ export async function migrate(database: Database): Promise<void> {
     .sort();
   const newest = applied.at(-1)?.number ?? 0;
   if (newest > files.length)
-    throw new Error(`The data was made by a newer version of Bent Nail (its tables are at ${newest}, this version knows ${files.length}).`);
+    throw new StartProblem(`The data was made by a newer version of Bent Nail (its tables are at ${newest}, this version knows ${files.length}).`);
   for (const name of files) {
     const number = Number(name.slice(0, 4));
     const sql = readFileSync(join(folder, name), "utf8");
     const checksum = createHash("sha256").update(sql).digest("hex");
     const known = applied.find((each) => each.number === number);
     if (known) {
-      if (known.checksum !== checksum) throw new Error(`The migration ${name} was changed after it had been applied.`);
+      if (known.checksum !== checksum) throw new StartProblem(`The migration ${name} was changed after it had been applied.`);
       continue;
     }
     await database.transaction(async (query) => {

@@ -1,4 +1,4 @@
-import { mkdirSync, unlinkSync } from "node:fs";
+import { closeSync, mkdirSync, openSync, unlinkSync } from "node:fs";
 import { connect, createServer, type Server } from "node:net";
 import { join } from "node:path";
 
@@ -33,10 +33,31 @@ function listen(path: string): Promise<Server | null> {
  */
 export async function ownFolder(folder: string): Promise<() => void> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
-  const path = join(folder, "owner.sock");
+  const { path, close } = addressable(folder, "owner.sock");
+  try {
+    const server = await take(folder, path);
+    return () => void server.close(close);
+  } catch (problem) {
+    close();
+    throw problem;
+  }
+}
+
+/** Most bytes of a socket's path (sun_path has 108 with its end, unix(7)); a longer one would be cut without a word. */
+const longestPath = 100;
+
+/** A path by which a socket in a folder can be named although the folder's own is too long: by the folder as this process has it open. */
+function addressable(folder: string, name: string): { path: string; close: () => void } {
+  const path = join(folder, name);
+  if (Buffer.byteLength(path) <= longestPath) return { path, close: () => undefined };
+  const descriptor = openSync(folder, "r");
+  return { path: `/proc/self/fd/${descriptor}/${name}`, close: () => closeSync(descriptor) };
+}
+
+async function take(folder: string, path: string): Promise<Server> {
   for (let attempt = 0; attempt < 3; attempt++) {
     const server = await listen(path);
-    if (server) return () => void server.close();
+    if (server) return server;
     if (await isAlive(path)) throw new FolderInUse(`The data in ${folder} is in use by a Bent Nail server that is running already.`);
     try {
       unlinkSync(path);

@@ -94,6 +94,21 @@ test("the password opens the pages; a wrong one does not, and guessing is slowed
   const statuses: number[] = [];
   for (let tries = 0; tries < 9; tries++) statuses.push((await give("guess")).status);
   expect(statuses.at(-1)).toBe(429);
+  // Behind the same address, but in a browser that the teacher has used before: not slowed down by whoever guesses.
+  const device = right.headers.getSetCookie().find((each) => each.startsWith("bent-nail-device=")) ?? "";
+  const known = await fetch(`${base}/teacher`, {
+    method: "POST",
+    redirect: "manual",
+    body: new URLSearchParams({ password: "the tide is high" }),
+    headers: { Cookie: device.split(";")[0] ?? "" },
+  });
+  expect(known.status).toBe(302);
+  const forged = await fetch(`${base}/teacher`, {
+    method: "POST",
+    body: new URLSearchParams({ password: "the tide is high" }),
+    headers: { Cookie: "bent-nail-device=abc.def" },
+  });
+  expect(forged.status).toBe(429);
 });
 
 test("a signed cookie is genuine for a while, with this secret only", () => {

@@ -1,8 +1,10 @@
 import express, { type RequestHandler, Router } from "express";
-import { createAttempts } from "../attempts.ts";
+import { createLoginTries } from "./loginTries.ts";
 import type { TeacherPassword } from "./password.ts";
 
 const cookieName = "bent-nail-teacher";
+const deviceCookie = "bent-nail-device";
+const deviceMilliseconds = 180 * 24 * 3600 * 1000;
 
 /** The address as the router will read it: dot segments gone, also encoded ones. */
 function pathOf(url: string): string {
@@ -24,10 +26,10 @@ export function isOpenPath(path: string): boolean {
   );
 }
 
-function cookieOf(header: string | undefined): string {
+function cookieOf(header: string | undefined, wanted = cookieName): string {
   for (const part of (header ?? "").split(";")) {
     const [name, ...value] = part.trim().split("=");
-    if (name === cookieName) return value.join("=");
+    if (name === wanted) return value.join("=");
   }
   return "";
 }
@@ -44,20 +46,28 @@ function loginPage(message: string, nonce: string): string {
  * (data requests can name single routes).
  */
 export function guardTeacher(password: TeacherPassword): RequestHandler {
-  const tries = createAttempts(8, 10 * 60_000);
+  const tries = createLoginTries();
   const router = Router();
   router.get("/teacher", (_request, response) => void response.type("html").send(loginPage("", String(response.locals.nonce))));
   router.post("/teacher", express.urlencoded({ extended: false, limit: "4kb" }), (request, response) => {
     const given: unknown = request.body?.password;
-    if (!tries.allowed(request.ip ?? "")) {
+    // A browser that the teacher has used before is told apart from whoever else is behind the same network address.
+    const device = cookieOf(request.headers.cookie, deviceCookie);
+    const from = password.isKnownDevice(device) ? `device ${device}` : `address ${request.ip ?? ""}`;
+    const wait = tries.wait(from);
+    if (wait > 0) {
       response
         .status(429)
         .type("html")
-        .send(loginPage("Too many tries. Wait ten minutes.", String(response.locals.nonce)));
+        .send(loginPage(`Too many wrong passwords from here. Try again in ${wait} ${wait === 1 ? "second" : "seconds"}.`, String(response.locals.nonce)));
     } else if (typeof given === "string" && password.matches(given)) {
-      tries.forget(request.ip ?? "");
-      response.cookie(cookieName, password.sign(), { httpOnly: true, sameSite: "lax", path: "/", maxAge: password.cookieSeconds * 1000 }).redirect("/");
+      tries.right(from);
+      const cookie = { httpOnly: true, sameSite: "lax", path: "/" } as const;
+      response.cookie(cookieName, password.sign(), { ...cookie, maxAge: password.cookieSeconds * 1000 });
+      if (!password.isKnownDevice(device)) response.cookie(deviceCookie, password.newDevice(), { ...cookie, path: "/teacher", maxAge: deviceMilliseconds });
+      response.redirect("/");
     } else {
+      tries.wrong(from);
       response
         .status(403)
         .type("html")

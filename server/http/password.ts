@@ -22,6 +22,9 @@ export type TeacherPassword = {
   /** A signed value for the cookie, and whether such a value is genuine and not too old. */
   sign: (now?: number) => string;
   isGenuine: (value: string, now?: number) => boolean;
+  /** A signed name for a browser in which the password was given, and whether a name is such a one. */
+  newDevice: () => string;
+  isKnownDevice: (value: string) => boolean;
   cookieSeconds: number;
 };
 
@@ -49,6 +52,20 @@ export function teacherPassword(folder: string): TeacherPassword {
       if (!kept) throw new Error("no password is set");
       const time = String(now);
       return `${time}.${signature(kept, time)}`;
+    },
+    newDevice: () => {
+      const kept = read();
+      if (!kept) throw new Error("no password is set");
+      const name = randomBytes(12).toString("base64url");
+      return `${name}.${signature(kept, `device ${name}`)}`;
+    },
+    isKnownDevice: (value) => {
+      const kept = read();
+      const [name = "", given = ""] = value.split(".");
+      if (!kept || name === "") return false;
+      const right = Buffer.from(signature(kept, `device ${name}`));
+      const own = Buffer.from(given);
+      return right.length === own.length && timingSafeEqual(right, own);
     },
     isGenuine: (value, now = Date.now()) => {
       const kept = read();

@@ -2,13 +2,13 @@ import type { Server } from "node:http";
 import { request } from "node:http";
 import express from "express";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { isLoopback, refuseFloods, refuseForgery, setSafeHeaders } from "./safety.ts";
+import { isLoopback, refuseFloods, refuseForgery, refuseNonsense, setSafeHeaders } from "./safety.ts";
 
 let server: Server;
 let port = 0;
 beforeAll(async () => {
   const app = express();
-  app.use(setSafeHeaders, refuseForgery("127.0.0.1"), refuseFloods);
+  app.use(setSafeHeaders, refuseNonsense, refuseForgery("127.0.0.1"), refuseFloods);
   app.all("*path", (_request, response) => void response.send("in"));
   server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, "127.0.0.1", () => resolve(listening));
@@ -19,9 +19,9 @@ beforeAll(async () => {
 afterAll(() => server.close());
 
 /** Asks with headers exactly as given, which a browser's fetch would not send. */
-function ask(method: string, headers: Record<string, string>, body = ""): Promise<{ status: number; headers: Record<string, unknown> }> {
+function ask(method: string, headers: Record<string, string>, body = "", path = "/"): Promise<{ status: number; headers: Record<string, unknown> }> {
   return new Promise((resolve, reject) => {
-    const asked = request({ host: "127.0.0.1", port, path: "/", method, headers: { Host: `127.0.0.1:${port}`, ...headers } }, (response) => {
+    const asked = request({ host: "127.0.0.1", port, path, method, headers: { Host: `127.0.0.1:${port}`, ...headers } }, (response) => {
       response.resume();
       resolve({ status: response.statusCode ?? 0, headers: response.headers });
     });
@@ -45,12 +45,27 @@ test.each([
   ["from another site", { Origin: "http://elsewhere.test", "Content-Length": "0" }, 403],
   ["from a page without an origin of its own", { Origin: "null", "Content-Length": "0" }, 403],
   ["said by the browser to come from another site", { "Sec-Fetch-Site": "cross-site", "Content-Length": "0" }, 403],
+  ["with an origin that is none", { Origin: "not a site", "Content-Length": "0" }, 400],
+  ["with an origin that is cut off", { Origin: "http://", "Content-Length": "0" }, 400],
   ["under a foreign host name", { Host: "elsewhere.test", "Content-Length": "0" }, 403],
   ["larger than is ever needed", { "Content-Length": String(50 * 1024 * 1024) }, 413],
 ] as Array<[string, Record<string, string>, number]>)("a change %s", async (_, headers, status) => {
   const own = headers.Origin === "own" ? { ...headers, Origin: `http://127.0.0.1:${port}` } : headers;
   // A body that is announced and refused is cut off: the answer comes, or the connection ends.
   expect([status, ...(status === 413 ? ["cut off"] : [])]).toContain((await ask("POST", own).catch(() => ({ status: "cut off" }))).status);
+});
+
+test.each(["/%", "/%zz", "/s/%00", "/s/a%00b", "/?q=%00", "/%c3%28", "/s/%E0%A4"])("the address %s is refused with 400", async (path) => {
+  expect((await ask("GET", {}, "", path)).status).toBe(400);
+});
+
+test.each(["TRACE", "PUT", "DELETE", "PROPFIND"])("%s is refused with 405", async (method) => {
+  expect((await ask(method, {})).status).toBe(405);
+});
+
+test("a target that names a whole address is refused", async () => {
+  expect((await ask("GET", {}, "", "http://elsewhere.test/cases")).status).toBe(400);
+  expect((await ask("GET", {}, "", "/s/K7QM-2RWD?name=50%25&text=gr%C3%BC%C3%9F")).status).toBe(200);
 });
 
 test("a body of a length that is not said is refused", async () => {

@@ -33,6 +33,38 @@ const largestBody = 12 * 1024 * 1024;
 const largestSetBody = 64 * 1024 * 1024;
 const setAddresses: ReadonlySet<string> = new Set(["/collect-take", "/api/collect"]);
 
+const methods: ReadonlySet<string> = new Set(["GET", "HEAD", "POST", "OPTIONS"]);
+
+/** True if an address can be read: a path on this server, its percent signs sound, and without the sign that no text may hold. */
+function canBeRead(url: string): boolean {
+  try {
+    return url.startsWith("/") && !decodeURIComponent(url.replaceAll("+", " ")).includes("\0");
+  } catch {
+    return false;
+  }
+}
+
+/** Refuses requests that make no sense to any page, with the status that says so. */
+export const refuseNonsense: RequestHandler = (request, response, next) => {
+  if (!methods.has(request.method))
+    response
+      .set({ Allow: [...methods].join(", "), Connection: "close" })
+      .status(405)
+      .type("text")
+      .send("This cannot be asked here.");
+  else if (!canBeRead(request.originalUrl)) response.set("Connection", "close").status(400).type("text").send("This address cannot be read.");
+  else next();
+};
+
+/** The host that an Origin header names; null if it names none. */
+function hostOfOrigin(origin: string): string | null {
+  try {
+    return new URL(origin).host;
+  } catch {
+    return null;
+  }
+}
+
 /** Refuses what is too large before any of it is read, and what does not say how large it is. */
 export const refuseFloods: RequestHandler = (request, response, next) => {
   if (request.method === "GET" || request.method === "HEAD") return next();
@@ -58,7 +90,12 @@ export function refuseForgery(host: string): RequestHandler {
     if (request.method !== "GET" && request.method !== "HEAD") {
       const origin = request.headers.origin;
       const site = request.headers["sec-fetch-site"];
-      const foreign = (origin !== undefined && origin !== "null" && new URL(origin).host !== asked) || origin === "null" || site === "cross-site";
+      const named = origin === undefined ? asked : hostOfOrigin(origin);
+      if (named === null && origin !== "null") {
+        response.status(400).type("text").send("Where this came from cannot be read.");
+        return;
+      }
+      const foreign = named !== asked || site === "cross-site";
       if (foreign) {
         response.status(403).type("text").send("This change came from another site and was refused.");
         return;

@@ -9,7 +9,8 @@ import compression from "compression";
 import express from "express";
 import type { ServerBuild } from "react-router";
 import { resumeJudging } from "../collecting/judging.ts";
-import { openDatabase } from "../database/database.ts";
+import { CannotKeep, type Database, openDatabase } from "../database/database.ts";
+import { ofSystem, StartProblem } from "../database/folder.ts";
 import { FolderInUse, ownFolder } from "../database/owner.ts";
 import { log } from "../log.ts";
 import { resumeMarking } from "../markingWork.ts";
@@ -18,9 +19,9 @@ import { provideServices, type Services } from "../services.ts";
 import { createToolchains } from "../toolchains/toolchains.ts";
 import { createTraceCache } from "../traceCache.ts";
 import { guardTeacher } from "./guard.ts";
-import { teacherPassword } from "./password.ts";
+import { type TeacherPassword, teacherPassword } from "./password.ts";
 import { inPersonsName } from "./person.ts";
-import { isLoopback, refuseFloods, refuseForgery, setSafeHeaders } from "./safety.ts";
+import { isLoopback, refuseFloods, refuseForgery, refuseNonsense, setSafeHeaders } from "./safety.ts";
 import { forgetServerAddress, noteServerAddress } from "./serverAddress.ts";
 
 export type ServeOptions = {
@@ -38,48 +39,45 @@ export function dataFolder(): string {
 
 async function loadBuild(): Promise<ServerBuild> {
   const path = join(productFolder, "build/server/index.js");
-  if (!existsSync(path)) throw new Error("The pages are not built yet: run `npm run build` first.");
+  if (!existsSync(path)) throw new StartProblem("The pages are not built yet: run `npm run build` first.");
   const build: ServerBuild = await import(pathToFileURL(path).href);
   return build;
 }
 
-/** Starts the server; resolves when it listens. Ends the process with a message if the folder or the port is taken. */
-export async function serve(options: ServeOptions): Promise<void> {
-  const folder = options.folder ?? dataFolder();
-  let letGo: () => void;
-  try {
-    letGo = await ownFolder(folder);
-  } catch (problem) {
-    if (!(problem instanceof FolderInUse)) throw problem;
-    process.stderr.write(`bent-nail: ${problem.message}\n`);
-    process.exitCode = 1;
-    return;
-  }
+/** Sets the teacher's password that a server needs which other machines can reach. Throws StartProblem if there is none. */
+function passwordFor(options: ServeOptions, folder: string): TeacherPassword {
   const password = teacherPassword(folder);
-  const guarded = !isLoopback(options.host);
-  if (guarded && !password.isSet()) {
-    const problem = password.set(process.env.BENT_NAIL_PASSWORD ?? "");
-    if (problem) {
-      process.stderr.write(
-        `bent-nail: ${options.host} can be reached from other machines, so a teacher's password is needed first. ${problem} Give it once as BENT_NAIL_PASSWORD; its hash is kept in ${folder}.\n`,
-      );
-      process.exitCode = 1;
-      letGo();
-      return;
-    }
-  }
-  if (options.fresh) await rm(join(folder, "database"), { recursive: true, force: true });
-  const services: Services = { database: await openDatabase(join(folder, "database")), toolchains: createToolchains(), traces: createTraceCache() };
-  provideServices(services);
-  await options.prepare?.(services);
-  const build = await loadBuild();
-  await resumeJudging(services);
-  await resumeMarking(services);
+  if (isLoopback(options.host) || password.isSet()) return password;
+  const problem = password.set(process.env.BENT_NAIL_PASSWORD ?? "");
+  if (problem === null) return password;
+  throw new StartProblem(
+    `${options.host} can be reached from other machines, so a teacher's password is needed first. ${problem} Give it once as BENT_NAIL_PASSWORD; its hash is kept in ${folder}.`,
+  );
+}
 
+/** A database whose trouble with the disk reaches a page as an answer with the same words. */
+function answering(database: Database): Database {
+  const said = async <T>(work: Promise<T>): Promise<T> => {
+    try {
+      return await work;
+    } catch (problem) {
+      throw problem instanceof CannotKeep ? new Response(problem.message, { status: 507, headers: { "Content-Type": "text/plain" } }) : problem;
+    }
+  };
+  return {
+    ...database,
+    query: (sql, values) => said(database.query(sql, values)),
+    exec: (sql) => said(database.exec(sql)),
+    transaction: (work) => said(database.transaction(work)),
+  };
+}
+
+/** The pages behind everything that guards them. */
+function createApp(options: ServeOptions, services: Services, build: ServerBuild, password: TeacherPassword): express.Express {
   const app = express();
   app.disable("x-powered-by");
-  app.use(setSafeHeaders, refuseForgery(options.host), refuseFloods);
-  if (guarded) app.use(guardTeacher(password));
+  app.use(setSafeHeaders, refuseNonsense, refuseForgery(options.host), refuseFloods);
+  if (!isLoopback(options.host)) app.use(guardTeacher(password));
   app.use(compression());
   app.use("/assets", express.static(join(productFolder, "build/client/assets"), { immutable: true, maxAge: "1y" }));
   app.use(express.static(join(productFolder, "build/client"), { maxAge: "1h" }));
@@ -91,21 +89,80 @@ export async function serve(options: ServeOptions): Promise<void> {
     next();
   });
   app.use(inPersonsName(services.toolchains.desk));
-  app.all(
-    "*path",
-    createRequestHandler({ build, getLoadContext: (request, response) => ({ nonce: String(response.locals.nonce), address: request.ip ?? "" }) }),
-  );
+  const getLoadContext = (request: express.Request, response: express.Response) => ({ nonce: String(response.locals.nonce), address: request.ip ?? "" });
+  app.all("*path", createRequestHandler({ build, getLoadContext }));
+  // Whatever was not thought of: words without a trace of where it happened.
+  app.use(((problem, _request, response, next) => {
+    log.error({ err: problem }, "a request failed");
+    if (response.headersSent) return next(problem);
+    response.status(500).type("text").send("Something went wrong on our side. What was saved is safe.");
+  }) satisfies express.ErrorRequestHandler);
+  return app;
+}
 
-  const server = await new Promise<Server>((resolve, reject) => {
-    const listening = app.listen(options.port, options.host, (problem) => (problem ? reject(problem) : resolve(listening)));
+/** Listens; throws StartProblem where the port or the address cannot be had. */
+function listen(app: express.Express, { port, host }: ServeOptions): Promise<Server> {
+  return new Promise((resolve, reject) => {
+    const listening = app.listen(port, host, (problem) => {
+      if (!problem) return resolve(listening);
+      const code = "code" in problem ? problem.code : "";
+      const words: Record<string, string> = {
+        EADDRINUSE: `Port ${port} is taken by another program. Name another one with --port.`,
+        EACCES: `This user may not listen on port ${port}. Name one above 1023 with --port.`,
+        EADDRNOTAVAIL: `This machine has no address ${host}. Name another one with --host.`,
+        ENOTFOUND: `There is no address ${host}. Name another one with --host.`,
+      };
+      reject(new StartProblem(words[String(code)] ?? `It cannot listen on ${host}, port ${port}: ${problem.message}`));
+    });
   });
+}
+
+/** Starts the server; resolves when it listens. Where it cannot start, it says why in one sentence and sets the process's exit code. */
+export async function serve(options: ServeOptions): Promise<void> {
+  const folder = options.folder ?? dataFolder();
+  try {
+    await start(options, folder);
+  } catch (problem) {
+    const words =
+      problem instanceof StartProblem || problem instanceof FolderInUse
+        ? problem.message
+        : (ofSystem(folder, problem) ?? `It could not start: ${problem instanceof Error ? problem.message : String(problem)}`);
+    log.debug({ err: problem }, "it could not start");
+    process.stderr.write(`bent-nail: ${words}\n`);
+    process.exit(1);
+  }
+}
+
+async function start(options: ServeOptions, folder: string): Promise<void> {
+  // Until it listens there is nothing to put away: what has been confirmed is in the folder.
+  let stop = async (): Promise<void> => process.exit(0);
+  // One listener from the start to the end: a signal that comes while one is exchanged for another would be lost.
+  let asked = false;
+  for (const signal of ["SIGINT", "SIGTERM"] as const)
+    process.on(signal, () => {
+      if (asked) process.exit(1);
+      asked = true;
+      void stop();
+    });
+
+  const letGo = await ownFolder(folder);
+  const password = passwordFor(options, folder);
+  const build = await loadBuild();
+  if (options.fresh) await rm(join(folder, "database"), { recursive: true, force: true });
+  const database = answering(await openDatabase(join(folder, "database")));
+  const services: Services = { database, toolchains: createToolchains(), traces: createTraceCache() };
+  provideServices(services);
+  await options.prepare?.(services);
+  await resumeJudging(services);
+  await resumeMarking(services);
+
+  const server = await listen(createApp(options, services, build, password), options);
   const address = server.address();
   const port = typeof address === "object" && address ? address.port : options.port;
   // On a wildcard address the server is asked by the machine's own.
   noteServerAddress(folder, `http://${["0.0.0.0", "::"].includes(options.host) ? "127.0.0.1" : options.host}:${port}`);
-  process.stdout.write(`Bent Nail is at http://${options.host}:${port}/\n`);
 
-  const stop = async () => {
+  stop = async () => {
     server.close();
     server.closeAllConnections();
     forgetServerAddress(folder);
@@ -114,6 +171,6 @@ export async function serve(options: ServeOptions): Promise<void> {
     letGo();
     process.exit(0);
   };
-  process.once("SIGINT", () => void stop());
-  process.once("SIGTERM", () => void stop());
+  // Only now can whoever reads this stop it as it should be stopped.
+  process.stdout.write(`Bent Nail is at http://${options.host}:${port}/\n`);
 }

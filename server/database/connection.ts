@@ -1,0 +1,64 @@
+import { Worker } from "node:worker_threads";
+import { bundle } from "../../tools/run-source.mjs";
+
+type Kind = "query" | "exec" | "dump" | "close";
+type Reply = { id: number; rows?: unknown[]; error?: string };
+
+/** The embedded database in its thread. `ask` rejects if the statement fails, or if the thread has ended. */
+export type Connection = {
+  ask: (kind: Kind, sql: string, values: readonly unknown[]) => Promise<unknown[]>;
+  /** False once the thread has ended or its data could not be written any more. */
+  isSound: () => boolean;
+  /** Ends the thread at once; what was confirmed is in the folder. */
+  drop: () => Promise<void>;
+};
+
+/** What the database or the system says when a disk is full or takes no more (errno ENOSPC, EDQUOT, EROFS, EIO). */
+const cannotWrite = /No space left on device|Disk quota exceeded|Read-only file system|I\/O error|Input\/output error|ENOSPC|EDQUOT|EROFS|\bEIO\b/i;
+
+/** True if an error says that the disk takes no more. */
+export function saysDiskFull(problem: unknown): boolean {
+  return problem instanceof Error && cannotWrite.test(problem.message);
+}
+
+/** Opens the database of a folder (null: in memory, from a dumped `template` if one is named) in a thread of its own. */
+export async function connect(folder: string | null, template: string | null): Promise<Connection> {
+  const worker = new Worker(await bundle("server/database/worker.ts"), { workerData: { folder, template } });
+  const waiting = new Map<number, { resolve: (rows: unknown[]) => void; reject: (reason: Error) => void }>();
+  let lastId = 0;
+  let failed: Error | null = null;
+  const fail = (problem: Error) => {
+    failed ??= problem;
+    for (const each of waiting.values()) each.reject(problem);
+    waiting.clear();
+  };
+  worker.on("error", fail);
+  worker.on("exit", () => fail(new Error("the database is closed")));
+  worker.on("message", (reply: Reply) => {
+    const asker = waiting.get(reply.id);
+    waiting.delete(reply.id);
+    if (reply.error === undefined) return void asker?.resolve(reply.rows ?? []);
+    const problem = new Error(reply.error);
+    asker?.reject(problem);
+    // After such an error the database answers nothing any more; whoever waits would wait for ever.
+    if (saysDiskFull(problem)) fail(problem);
+  });
+  const connection: Connection = {
+    isSound: () => failed === null,
+    drop: async () => void (await worker.terminate()),
+    ask: (kind, sql, values) =>
+      new Promise((resolve, reject) => {
+        if (failed) return reject(failed);
+        const id = ++lastId;
+        waiting.set(id, { resolve, reject });
+        worker.postMessage({ id, kind, sql, values });
+      }),
+  };
+  try {
+    await new Promise<unknown[]>((resolve, reject) => waiting.set(0, { resolve, reject }));
+  } catch (problem) {
+    await worker.terminate();
+    throw problem;
+  }
+  return connection;
+}
