@@ -20,7 +20,7 @@ export async function markBehind(services: Services, sittings: ReadonlyArray<{ k
   for (const sitting of waiting) working.add(sitting.key);
   for (const sitting of waiting) {
     try {
-      await services.toolchains.desk.as("marking", () => markSitting(services, sitting));
+      await services.toolchains.desk.behind("marking", () => markSitting(services, sitting));
     } catch (problem) {
       log.error({ err: problem, sitting: sitting.key }, "a sitting could not be marked");
     } finally {

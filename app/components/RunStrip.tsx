@@ -45,6 +45,7 @@ export function RunStrip({ address, busy = false }: { address: string; busy?: bo
           <span>
             {run.state === "waits" ? "Waits its turn" : "Goes on"}: {run.what}
             {run.seconds > 0 && `, ${run.seconds} s`}
+            {run.state === "waits" && `, ${run.before === 0 ? "next" : `${run.before} before it`}`}
           </span>
           <button type="button" className="press" onClick={() => void stop(run.id)}>
             Stop

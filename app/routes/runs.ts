@@ -2,7 +2,7 @@ import { services } from "../../server/services.ts";
 import { readForm } from "../formText.ts";
 
 /** A run of whoever asks, as its page shows it. */
-export type RunShown = { id: string; what: string; state: "waits" | "runs"; seconds: number };
+export type RunShown = { id: string; what: string; state: "waits" | "runs"; before: number; seconds: number };
 
 /** The runs that wait or go on in the name of whoever asks; nobody sees another's. */
 export function loader(): { runs: RunShown[] } {
@@ -10,7 +10,7 @@ export function loader(): { runs: RunShown[] } {
   return {
     runs: services()
       .toolchains.desk.list()
-      .map(({ id, what, state, since }) => ({ id, what, state, seconds: Math.max(0, Math.round((now - since) / 1000)) })),
+      .map(({ id, what, state, since, before }) => ({ id, what, state, before, seconds: Math.max(0, Math.round((now - since) / 1000)) })),
   };
 }
 

@@ -29,7 +29,7 @@ export function startJudging(services: Services, collection: string, cases: read
       if (progress.state !== "running") return;
       // One program that cannot be judged keeps none of the others from it; its own page says why.
       await services.toolchains.desk
-        .as("collection", async () => {
+        .behind("collection", async () => {
           const found = await findCase(services.database, key);
           if (found && found.deleted_at === null) await judgeVersion(services, found, versionOf(found, found.current_version));
         })

@@ -10,7 +10,7 @@ function held() {
   return { promise, end };
 }
 
-test("turns go round: one run of a second person comes before the tenth of the first", async () => {
+test("whoever has had nothing yet comes before the next run of who is at it", async () => {
   const desk = createDesk({ atOnce: 1 });
   const order: string[] = [];
   const first = held();
@@ -24,9 +24,10 @@ test("turns go round: one run of a second person comes before the tenth of the f
   const all = [run("Gannet", "g0", first.promise), ...[1, 2, 3].map((number) => run("Gannet", `g${number}`)), run("Tern", "t1")];
   expect(desk.list("Gannet").map((ticket) => ticket.state)).toEqual(["runs", "waits", "waits", "waits"]);
   expect(desk.list("Tern").map((ticket) => [ticket.what, ticket.state])).toEqual([["t1", "waits"]]);
+  expect(desk.list("Gannet").map((ticket) => ticket.before)).toEqual([0, 0, 2, 3]);
   first.end();
   await Promise.all(all);
-  expect(order).toEqual(["g0", "g1", "t1", "g2", "g3"]);
+  expect(order).toEqual(["g0", "t1", "g1", "g2", "g3"]);
   expect(desk.list("Gannet")).toEqual([]);
 });
 
@@ -55,4 +56,97 @@ test("a run is stopped by whoever asked for it, waiting or running, and by nobod
   expect(desk.stop(endless?.id ?? "", "Gannet")).toBe(true);
   await expect(running).rejects.toThrow(StoppedByHand);
   expect(await other).toBe("done");
+});
+
+/** A run that goes on until its time is over or it is stopped; counts how often it began. */
+function lasting(milliseconds: number) {
+  const seen = { begun: 0, done: 0 };
+  const work = (signal: AbortSignal) =>
+    new Promise<string>((resolve, reject) => {
+      seen.begun += 1;
+      const clock = setTimeout(() => {
+        seen.done += 1;
+        resolve("whole");
+      }, milliseconds);
+      signal.addEventListener("abort", () => {
+        clearTimeout(clock);
+        reject(new StoppedByHand("stopped"));
+      });
+    });
+  return { seen, work };
+}
+
+test("short runs do not wait for long ones: those give way, and come to their end later from the start", async () => {
+  const desk = createDesk({ atOnce: 3, yieldAfter: 20 });
+  const long = Array.from({ length: 4 }, () => lasting(400));
+  const order: string[] = [];
+  const all = long.map(({ work }, index) => desk.as(`long ${index}`, () => desk.take("endless", work)).then((result) => order.push(`${result} ${index}`)));
+  await new Promise((resolve) => setTimeout(resolve, 60));
+  // All places are taken by long runs while nobody else waits; the first short one gets a place at once all the same.
+  const short = Array.from({ length: 5 }, (_, index) => desk.as(`short ${index}`, () => desk.take("try", lasting(5).work)).then(() => order.push("short")));
+  await Promise.all([...all, ...short]);
+  expect(order.slice(0, 5)).toEqual(Array(5).fill("short"));
+  expect(order.slice(5).sort()).toEqual(["whole 0", "whole 1", "whole 2", "whole 3"]);
+  // Each was seen to its end once; what gave way began again.
+  expect(long.map(({ seen }) => seen.done)).toEqual([1, 1, 1, 1]);
+  expect(long.some(({ seen }) => seen.begun > 1)).toBe(true);
+});
+
+test("long runs go on undisturbed while nobody else waits", async () => {
+  const desk = createDesk({ atOnce: 2, yieldAfter: 10 });
+  const runs = [lasting(60), lasting(60)];
+  await Promise.all(runs.map(({ work }, index) => desk.as(`person ${index}`, () => desk.take("long", work))));
+  expect(runs.map(({ seen }) => seen)).toEqual([
+    { begun: 1, done: 1 },
+    { begun: 1, done: 1 },
+  ]);
+});
+
+test("a program that is known to be long takes no short one's place; one that became short is forgotten", async () => {
+  const desk = createDesk({ atOnce: 2, yieldAfter: 20 });
+  await desk.take("endless", lasting(40).work, "the same text");
+  const again = lasting(80);
+  const other = lasting(80);
+  const order: string[] = [];
+  const work = [
+    desk.as("one", () => desk.take("endless", again.work, "the same text")).then(() => order.push("long")),
+    desk.as("two", () => desk.take("endless", other.work, "the same text")).then(() => order.push("long")),
+    desk.as("three", () => desk.take("try", lasting(1).work, "another text")).then(() => order.push("short")),
+  ];
+  expect(desk.list("two")).toMatchObject([{ state: "waits" }]);
+  await Promise.all(work);
+  expect(order).toEqual(["short", "long", "long"]);
+  expect([again.seen.begun, other.seen.begun]).toEqual([1, 1]);
+  await desk.take("mended", lasting(1).work, "the same text");
+  await desk.take("mended", lasting(1).work, "the same text");
+  expect(desk.list()).toEqual([]);
+});
+
+test("a run that gives way can be stopped by hand, and one that waits too long is not taken", async () => {
+  const desk = createDesk({ atOnce: 1, yieldAfter: 5, patience: 60 });
+  const first = lasting(1000);
+  const second = lasting(1000);
+  const running = desk.as("one", () => desk.take("endless", first.work));
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  const waiting = desk.as("two", () => desk.take("endless", second.work, "k"));
+  await expect(waiting).rejects.toThrow(NotTaken);
+  expect(desk.stop(desk.list("one")[0]?.id ?? "", "one")).toBe(true);
+  await expect(running).rejects.toThrow(StoppedByHand);
+});
+
+test("work behind the pages comes after people's, waits as long as it takes, and is not bounded", async () => {
+  const desk = createDesk({ atOnce: 1, mostWaiting: 1, patience: 30 });
+  const order: string[] = [];
+  const first = held();
+  const note = (name: string, until: Promise<void> = Promise.resolve()) =>
+    desk.take(name, async () => {
+      order.push(name);
+      await until;
+    });
+  const all = [desk.as("Tern", () => note("first", first.promise)), ...[1, 2, 3].map((number) => desk.behind("marking", () => note(`mark ${number}`)))];
+  await new Promise((resolve) => setTimeout(resolve, 60));
+  all.push(desk.as("Gannet", () => note("try")));
+  first.end();
+  await Promise.all(all);
+  expect(order).toEqual(["first", "try", "mark 1", "mark 2", "mark 3"]);
 });

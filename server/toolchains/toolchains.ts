@@ -1,3 +1,4 @@
+import { createHash } from "node:crypto";
 import { type Outcome, type RunRequest, unknownOutcome } from "../../core/outcome/outcome.ts";
 import { createDesk, type Desk, NotTaken, StoppedByHand } from "../sandbox/desk.ts";
 import type { Pool } from "../sandbox/pool.ts";
@@ -23,6 +24,13 @@ const makers: readonly ((workbench: () => Pool) => Toolchain)[] = [
 
 export type Toolchains = { find: (language: string) => Toolchain | undefined; all: readonly Toolchain[]; desk: Desk; close: () => Promise<void> };
 
+/** Names the very text of a program and of its input. */
+function textKey(request: RunRequest): string {
+  const hash = createHash("sha256").update(request.input);
+  for (const file of request.files) hash.update(`\0${file.name}\0${file.bytes.length}\0`).update(file.bytes);
+  return hash.digest("base64");
+}
+
 /** What became of a run that tells nothing of its program, or null for a problem of another kind, which is a bug. */
 function unknownBy(problem: unknown): Outcome | null {
   if (problem instanceof StoppedByHand) return unknownOutcome("person", "The run was stopped by hand.");
@@ -35,7 +43,7 @@ function unknownBy(problem: unknown): Outcome | null {
 function atDesk(toolchain: Toolchain, desk: Desk): Toolchain {
   const take = async <T>(request: RunRequest, verb: string, call: (request: RunRequest) => Promise<T>, ifUnknown: (outcome: Outcome) => T): Promise<T> => {
     try {
-      return await desk.take(`${verb} ${request.files[0]?.name ?? "a program"}`, (signal) => call({ ...request, signal }));
+      return await desk.take(`${verb} ${request.files[0]?.name ?? "a program"}`, (signal) => call({ ...request, signal }), `${verb} ${textKey(request)}`);
     } catch (problem) {
       const outcome = unknownBy(problem);
       if (outcome === null) throw problem;
