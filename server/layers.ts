@@ -65,7 +65,8 @@ export async function decideClass(services: Services, found: WholeCase, revision
   return services.database.transaction(async (query): Promise<Changed> => {
     if (!(await takeRevision(query, found.key, revision))) return stale;
     const layer = await layerToDecide(query, found, judged);
-    if (layer.decided) await keepFormer(query, { about: "layer", aboutKey: layer.key, former: layer.decided, who: "teacher", reason: decision.reason });
+    if (layer.decided)
+      await keepFormer(query, { about: "layer", aboutKey: layer.key, former: layer.decided, who: "teacher", reason: decision.reason, faultyCase: found.key });
     await query("update layer set decided = $2, verdict = $3 where key = $1", [
       layer.key,
       JSON.stringify({ ...decision, suggested, at: new Date().toISOString() }),
@@ -228,7 +229,14 @@ export async function goBackTo(services: Services, found: WholeCase, revision: n
       const afterStays = layer.version_after !== null && way.has(layer.version_after);
       const beforeStays = way.has(layer.version_before);
       if (afterStays) continue;
-      await keepFormer(query, { about: "layer", aboutKey: layer.key, former: layer, who: "teacher", reason: `went back to version ${target.number}` });
+      await keepFormer(query, {
+        about: "layer",
+        aboutKey: layer.key,
+        former: layer,
+        who: "teacher",
+        reason: `went back to version ${target.number}`,
+        faultyCase: found.key,
+      });
       if (beforeStays && layer.version_before === target.key)
         await query("update layer set version_after = null, fix = null, first_fix = null, verified = null where key = $1", [layer.key]);
       else if (!beforeStays) await query("delete from layer where key = $1", [layer.key]);
@@ -269,7 +277,7 @@ export async function saveCheck(services: Services, found: WholeCase, key: strin
       );
     } else {
       const former = found.checks.find((each) => each.key === key);
-      await keepFormer(query, { about: "check", aboutKey: key, former, who: "teacher", reason: "changed" });
+      await keepFormer(query, { about: "check", aboutKey: key, former, who: "teacher", reason: "changed", faultyCase: found.key });
       await query("update program_check set input = $1, expected = $2, kind = $3, ignore_prompts = $4, surroundings = $5 where key = $6 and faulty_case = $7", [
         ...values,
         key,
@@ -285,7 +293,14 @@ export async function saveCheck(services: Services, found: WholeCase, key: strin
 /** Takes a check away (not the one that was handed in). */
 export async function removeCheck(services: Services, found: WholeCase, key: string): Promise<void> {
   await services.database.transaction(async (query) => {
-    await keepFormer(query, { about: "check", aboutKey: key, former: found.checks.find((each) => each.key === key), who: "teacher", reason: "removed" });
+    await keepFormer(query, {
+      about: "check",
+      aboutKey: key,
+      former: found.checks.find((each) => each.key === key),
+      who: "teacher",
+      reason: "removed",
+      faultyCase: found.key,
+    });
     await query("delete from program_check where key = $1 and faulty_case = $2 and not handed_in", [key, found.key]);
     await query("update faulty_case set checks_edition = checks_edition + 1, verified_at = null, revision = revision + 1 where key = $1", [found.key]);
   });

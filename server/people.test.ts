@@ -1,10 +1,13 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { judgeVersion, versionOf } from "./casework.ts";
-import { decideClass, tryFix } from "./layers.ts";
+import { decideClass, removeCheck, saveCheck, tryFix } from "./layers.ts";
 import { deleteStudent, exportStudent, renameStudent, replaceName } from "./people.ts";
+import { overrule } from "./sittings.ts";
 import { listCases } from "./stores/caseLists.ts";
 import { collectCase, findCase, type WholeCase } from "./stores/cases.ts";
 import { addCourse, addStudents, listStudents } from "./stores/courses.ts";
+import { addSheet, setSheet } from "./stores/sheets.ts";
+import { beginSitting, putMark } from "./stores/sittings.ts";
 import { openTestServices } from "./testServices.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
@@ -91,4 +94,66 @@ test("everything about a student is exported, and deleted with nothing left", as
         .includes("only here"),
     ),
   ).toBe(false);
+});
+
+test.each(["Line", "class", "message", 'Mc"Intyre', "runtime"])(
+  "a student named %s can be renamed, and the case opens afterwards with its verdict",
+  async (name) => {
+    await addStudents(services.database, course, [name]);
+    const student = (await listStudents(services.database, course)).find((each) => each.label === name)?.key ?? "";
+    const key = await collectCase(services.database, {
+      language: "python",
+      course,
+      student,
+      title: `deck of ${name}`,
+      intent: "",
+      changedLast: "",
+      files: [{ name: "deck.py", bytes: Buffer.from(`owner = '''${name}'''\nprint(ownr)\n`) }],
+      input: "",
+      symptom: null,
+    });
+    const found = await whole(key);
+    await decideClass(services, found, found.revision, { class: "logic", kind: null, reason: `${name} said so` });
+    const decided = await whole(key);
+    await decideClass(services, decided, decided.revision, { class: "runtime", kind: null, reason: "" });
+    expect(await replaceName(services.database, student, name, "S-77")).toBeGreaterThan(1);
+    const after = await whole(key);
+    expect(after.layers[0]).toMatchObject({ verdict: { class: "runtime", gate: 2, reportedLine: 2 }, decided: { class: "runtime" } });
+    expect([after.title, after.versions[0]?.files[0]?.text]).toEqual(["deck of S-77", "owner = '''S-77'''\nprint(ownr)\n"]);
+    const [former] = (await services.database.query("select former from former_value where faulty_case = $1", [key])) as Array<{ former: string }>;
+    expect(JSON.parse(former?.former ?? "")).toMatchObject({ class: "logic", reason: "S-77 said so" });
+  },
+);
+
+test("a deleted student leaves no former mark and no former check, also none of a check that was removed before", async () => {
+  const { database } = services;
+  await addStudents(database, course, ["S-90", "S-91"]);
+  const [leaves, stays] = (await listStudents(database, course)).filter((student) => student.label.startsWith("S-9"));
+  const sheet = await addSheet(database, course, "Deck loads");
+  const edition = await setSheet(database, sheet, { title: "Deck loads", exercises: [] });
+  for (const student of [leaves, stays]) {
+    const key = await collect(student?.key ?? "", "print('deck')\n");
+    await saveCheck(services, await whole(key), null, { input: `typed by ${student?.label}`, expected: "x", kind: "normal", ignorePrompts: false });
+    const added = (await whole(key)).checks[1];
+    await saveCheck(services, await whole(key), added?.key ?? "", { input: "typed anew", expected: "x", kind: "normal", ignorePrompts: false });
+    await removeCheck(services, await whole(key), added?.key ?? "");
+    const sitting = await beginSitting(database, edition, student?.key ?? "");
+    const mark = {
+      sitting,
+      task: "t",
+      item: "fault 1",
+      earned: 1,
+      possible: 2,
+      suggested: null,
+      reason: `mark of ${student?.label}`,
+      marker: "program" as const,
+    };
+    await database.transaction((query) => putMark(query, { ...mark, suggested: undefined }));
+    await overrule(services, mark, 2, "the idea is there");
+  }
+  await deleteStudent(database, leaves?.key ?? "");
+  const left = JSON.stringify(await database.query("select former, reason from former_value"));
+  expect(left).not.toContain("S-90");
+  expect(left).toContain("typed by S-91");
+  expect(left).toContain("mark of S-91");
 });

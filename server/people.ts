@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { z } from "zod";
 import { decodeText, encodeText } from "../core/source/decode.ts";
 import type { Database, Query } from "./database/database.ts";
+import { layerColumns, type NameReplacement, nameReplacement, replaceInFormer, surroundingsColumn } from "./nameReplacement.ts";
 import { findCase, refreshSearchText } from "./stores/cases.ts";
 import { bytesColumn } from "./stores/rows.ts";
 
@@ -25,39 +26,38 @@ export async function renameStudent(database: Database, student: string, label: 
 }
 
 /** Bytes with a name replaced, in their own encoding, or null where the name is not in them. */
-function replaced(bytes: Uint8Array, name: RegExp, by: string): Uint8Array | null {
+function replaced(bytes: Uint8Array, name: NameReplacement): Uint8Array | null {
   const { text, encoding } = decodeText(bytes);
-  const changed = text.replace(name, by.replaceAll("$", "$$$$"));
+  const changed = name.text(text);
   return changed === text ? null : encodeText(changed, encoding);
 }
 
 /**
  * Replaces a person's name by other words in everything that belongs to a student: programs of all versions, file names, outputs, answers to
- * the questions, titles, notes, checks and fixes. This is the one change that is made to what was handed in, for privacy's sake. Runs are
+ * the questions, titles, notes, checks, verdicts, fixes, and what all these were before. This is the one change that is made to what was handed in, for privacy's sake. Runs are
  * forgotten and made again. Letter case does not count, nor what stands between its words; parts of longer words stay. Returns in how many places it stood.
  */
 export async function replaceName(database: Database, student: string, name: string, by: string): Promise<number> {
-  const wanted = name.trim();
-  if (wanted.length < 2) return 0;
-  const pattern = new RegExp(`(?<![\\p{L}\\p{N}])${wanted.replace(/[.*+?^${}()|[\]\\]/g, "\\$&").replace(/\s+/g, "[\\s_.-]+")}(?![\\p{L}\\p{N}])`, "giu");
+  const replacement = nameReplacement(name, by);
+  if (replacement === null) return 0;
   return database.transaction(async (query) => {
     let places = 0;
     const column = async (table: string, name: string, where: string, key: string) => {
       for (const row of z
         .array(z.object({ key: z.string(), value: bytesColumn.nullable() }))
         .parse(await query(`select key, ${name} as value from ${table} where ${where} = $1`, [key]))) {
-        const changed = row.value && replaced(row.value, pattern, by);
+        const changed = row.value && replaced(row.value, replacement);
         if (!changed) continue;
         places += 1;
         await query(`update ${table} set ${name} = $2 where key = $1`, [row.key, changed]);
       }
     };
-    const textColumn = async (table: string, name: string, where: string, key: string) => {
+    const textColumn = async (table: string, name: string, where: string, key: string, change: (text: string) => string = replacement.text) => {
       for (const row of z
         .array(z.object({ key: z.string(), value: z.string().nullable() }))
         .parse(await query(`select key, ${name} as value from ${table} where ${where} = $1`, [key]))) {
-        const changed = row.value?.replace(pattern, by.replaceAll("$", "$$$$"));
-        if (changed === undefined || changed === row.value) continue;
+        const changed = row.value === null ? null : change(row.value);
+        if (changed === row.value) continue;
         places += 1;
         await query(`update ${table} set ${name} = $2 where key = $1`, [row.key, changed]);
       }
@@ -69,10 +69,15 @@ export async function replaceName(database: Database, student: string, name: str
       await column("program_check", "input", "faulty_case", key);
       await column("program_check", "expected", "faulty_case", key);
       await column("layer", "intention", "faulty_case", key);
-      for (const name of ["verdict", "fix", "first_fix", "faulty_lines"]) await textColumn("layer", name, "faulty_case", key);
+      for (const { table, column: name, replace } of [...layerColumns, surroundingsColumn])
+        await textColumn(table, name, "faulty_case", key, (json) => replace(json, replacement));
+      await textColumn("former_value", "former", "faulty_case", key, (json) => replaceInFormer(json, replacement));
+      await textColumn("former_value", "reason", "faulty_case", key);
+      await textColumn("warning_decision", "about", "faulty_case", key);
+      await column("warning_decision", "note", "faulty_case", key);
       for (const version of keyRows.parse(await query("select key from version where faulty_case = $1", [key]))) {
         await column("tool_output", "content", "version", version.key);
-        places += await replaceInFiles(query, version.key, pattern, by);
+        places += await replaceInFiles(query, version.key, replacement);
         await query("delete from run where version = $1", [version.key]);
       }
       await query("update faulty_case set revision = revision + 1 where key = $1", [key]);
@@ -83,14 +88,14 @@ export async function replaceName(database: Database, student: string, name: str
   });
 }
 
-async function replaceInFiles(query: Query, version: string, pattern: RegExp, by: string): Promise<number> {
+async function replaceInFiles(query: Query, version: string, replacement: NameReplacement): Promise<number> {
   let places = 0;
   const rows = z
     .array(z.object({ position: z.number(), name: z.string(), bytes: bytesColumn }))
     .parse(await query("select f.position, f.name, c.bytes from version_file f join content c on c.hash = f.hash where f.version = $1", [version]));
   for (const row of rows) {
-    const bytes = replaced(row.bytes, pattern, by);
-    const name = row.name.replace(pattern, by.replace(/[^\p{L}\p{N}.-]/gu, "_"));
+    const bytes = replaced(row.bytes, replacement);
+    const name = replacement.fileName(row.name);
     if (!bytes && name === row.name) continue;
     places += 1;
     const kept = bytes ?? row.bytes;
@@ -167,11 +172,13 @@ export async function exportStudent(database: Database, student: string): Promis
 export async function deleteStudent(database: Database, student: string): Promise<void> {
   await database.transaction(async (query) => {
     const cases = await casesOf(query, student);
-    await query("delete from former_value where about_key in (select key from layer where faulty_case in (select key from faulty_case where student = $1))", [
-      student,
-    ]);
-    await query("delete from former_value where about_key in (select key from mark where sitting in (select key from sitting where student = $1))", [student]);
+    // A mark's former value is kept by sitting, task and item; a check's may be all that is left of it.
+    await query("delete from former_value where about = 'mark' and split_part(about_key, ' ', 1) in (select key from sitting where student = $1)", [student]);
     for (const key of cases) {
+      await query(
+        "delete from former_value where faulty_case = $1 or about_key in (select key from layer where faulty_case = $1 union all select key from program_check where faulty_case = $1)",
+        [key],
+      );
       await query("update exercise set faulty_case = null where faulty_case = $1", [key]);
       // Versions point at one another and layers at versions, so they go before the case.
       await query("delete from layer where faulty_case = $1", [key]);

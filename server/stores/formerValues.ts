@@ -3,17 +3,13 @@ import type { Query } from "../database/database.ts";
 import { newKey } from "../keys.ts";
 import { timeColumn } from "./rows.ts";
 
-export type Former = { about: "layer" | "mark" | "exercise" | "check"; aboutKey: string; former: unknown; who: string; reason: string };
+/** `faultyCase`: the case that it belongs to, where it is about one; it goes with that case. */
+export type Former = { about: "layer" | "mark" | "exercise" | "check"; aboutKey: string; former: unknown; who: string; reason: string; faultyCase?: string };
 
 /** Keeps what a decision was before it changed. */
-export async function keepFormer(query: Query, { about, aboutKey, former, who, reason }: Former): Promise<void> {
-  await query("insert into former_value (key, about, about_key, former, who, reason) values ($1, $2, $3, $4, $5, $6)", [
-    newKey(),
-    about,
-    aboutKey,
-    JSON.stringify(former),
-    who,
-    reason,
+export async function keepFormer(query: Query, { about, aboutKey, former, who, reason, faultyCase }: Former): Promise<void> {
+  await query("insert into former_value (key, about, about_key, former, who, reason, faulty_case) values ($1, $2, $3, $4, $5, $6, $7)", [
+    ...[newKey(), about, aboutKey, JSON.stringify(former ?? null), who, reason, faultyCase ?? null],
   ]);
 }
 
