@@ -1,4 +1,5 @@
 import { benchBatch } from "./batch.ts";
+import { benchClassroom } from "./classroom.ts";
 import { benchCollect } from "./collect.ts";
 import { benchLanguages } from "./languages.ts";
 import { benchPages } from "./pages.ts";
@@ -16,6 +17,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   pages: benchPages,
   reading: benchReading,
   collect: benchCollect,
+  classroom: benchClassroom,
 };
 /** Names on the command line choose some of them. */
 const wanted = process.argv.slice(2);

@@ -247,3 +247,12 @@ test("hand-in says in one line why it was not taken", async () => {
   );
   expect((await bentNail(["hand-in", "deck.py"])).code).toBe(2);
 });
+
+test("a reader that has seen enough ends a long table quietly", async () => {
+  await writeFile(join(folder, "long.py"), "crossing = 0\nwhile crossing < 4000:\n    crossing = crossing + 1\n");
+  const command = `${join(productFolder, "bin/bent-nail")} trace long.py --format json | head -c 40; echo " ended with \${PIPESTATUS[0]}"`;
+  const said = await new Promise<{ out: string; err: string }>((resolve) =>
+    execFile("bash", ["-c", command], { cwd: folder }, (_problem, out, err) => resolve({ out, err })),
+  );
+  expect(said).toEqual({ out: expect.stringMatching(/^\{[\s\S]* ended with 0\n$/), err: "" });
+});

@@ -17,6 +17,12 @@ const program = new Command("bent-nail");
 program.description("Finds out by evidence what is wrong with a program, and serves the workbench.").exitOverride().showHelpAfterError();
 for (const add of commands) add(program);
 
+// Whoever reads the output may have seen enough of it (a pipe to head): that is no problem to speak of.
+process.stdout.on("error", (problem: NodeJS.ErrnoException) => {
+  if (problem.code === "EPIPE") process.exit(0);
+  throw problem;
+});
+
 try {
   await program.parseAsync(process.argv);
 } catch (problem) {

@@ -8,7 +8,7 @@ import { addCourse, addStudents, listStudents } from "../stores/courses.ts";
 import { openTestServices } from "../testServices.ts";
 import { unpack } from "./archive.ts";
 import { arrangeCollection, correctCollection, findCollection, keepCollection } from "./collections.ts";
-import { judgingProgress, startJudging } from "./judging.ts";
+import { judgingProgress, resumeJudging, startJudging } from "./judging.ts";
 import { takeSet } from "./takeSet.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
@@ -71,6 +71,15 @@ test("a class of 24 in four languages: programs, students, outputs, a second try
   for (let look = 0; look < 200 && (await judgingProgress(services, collection.key))?.state === "running"; look++)
     await new Promise((resolve) => setTimeout(resolve, 200));
   expect(await judgingProgress(services, collection.key)).toEqual({ total: 24, done: 24, state: "done" });
+  // A start after the server ended in the middle counts what had been done, and does the rest.
+  await services.database.query("update collection set state = 'kept' where key = $1", [collection.key]);
+  await services.database.query(
+    "delete from run where version in (select key from version where faulty_case in (select key from faulty_case where key in (select json_array_elements_text($1::json)) order by key limit 5))",
+    [JSON.stringify(cases ?? [])],
+  );
+  await resumeJudging(services);
+  expect(await judgingProgress(services, collection.key)).toMatchObject({ total: 24, done: 19, state: "running" });
+  await expect.poll(() => judgingProgress(services, collection.key), { timeout: 30_000 }).toEqual({ total: 24, done: 24, state: "done" });
   const second = await findCase(services.database, cases?.find((_, index) => index === 1) ?? "");
   expect(second?.versions.map((version) => version.origin)).toEqual(["handed in", "handed in again"]);
   expect(second?.versions[1]?.parent).toBe(second?.versions[0]?.key);

@@ -19,11 +19,11 @@ function running(): Map<string, JudgingProgress> {
 /** Cases that are worked on at once; the desk gives turns to people in between. */
 const atOnce = 3;
 
-/** Judges the cases of a set one after another behind the pages. What is judged is kept as runs, so that a later start goes on where this one was. */
-export function startJudging(services: Services, collection: string, cases: readonly string[]): void {
-  const progress: JudgingProgress = { total: cases.length, done: 0, state: "running" };
+/** Judges the cases of a set but those that are judged already, one after another behind the pages. What is judged is kept as runs, so that a later start goes on where this one was. */
+export function startJudging(services: Services, collection: string, cases: readonly string[], judged: readonly string[] = []): void {
+  const waiting = cases.filter((key) => !judged.includes(key));
+  const progress: JudgingProgress = { total: cases.length, done: cases.length - waiting.length, state: "running" };
   running().set(collection, progress);
-  const waiting = [...cases];
   const work = async () => {
     for (let key = waiting.shift(); key !== undefined; key = waiting.shift()) {
       if (progress.state !== "running") return;
@@ -51,21 +51,29 @@ export async function stopJudging(services: Services, collection: string): Promi
   await services.database.query("update collection set state = 'stopped' where key = $1 and state = 'kept'", [collection]);
 }
 
+/** Those of some cases that have been judged: a run of them is kept. */
+async function judgedOf(services: Services, cases: readonly string[]): Promise<string[]> {
+  const rows = await services.database.query(
+    "select distinct v.faulty_case as key from run r join version v on v.key = r.version where v.faulty_case in (select json_array_elements_text($1::json))",
+    [JSON.stringify(cases)],
+  );
+  return z
+    .array(z.object({ key: z.string() }))
+    .parse(rows)
+    .map((row) => row.key);
+}
+
 /** How far a set is: from the work that goes on, else from what was kept of it. */
 export async function judgingProgress(services: Services, key: string): Promise<JudgingProgress | null> {
   const known = running().get(key);
   if (known) return known;
   const collection = await findCollection(services.database, key);
   if (!collection || collection.state === "open") return null;
-  const judged = z
-    .array(z.object({ count: z.number() }))
-    .parse(
-      await services.database.query(
-        "select count(distinct v.faulty_case)::int as count from run r join version v on v.key = r.version where v.faulty_case in (select json_array_elements_text($1::json))",
-        [JSON.stringify(collection.cases)],
-      ),
-    )[0];
-  return { total: collection.cases.length, done: judged?.count ?? 0, state: collection.state === "judged" ? "done" : "stopped" };
+  return {
+    total: collection.cases.length,
+    done: (await judgedOf(services, collection.cases)).length,
+    state: collection.state === "judged" ? "done" : "stopped",
+  };
 }
 
 /** Goes on with sets whose judging was cut off by the end of the server. */
@@ -73,5 +81,8 @@ export async function resumeJudging(services: Services): Promise<void> {
   const rows = z
     .array(z.object({ key: z.string(), cases: z.string() }))
     .parse(await services.database.query("select key, cases from collection where state = 'kept'"));
-  for (const row of rows) startJudging(services, row.key, z.array(z.string()).parse(JSON.parse(row.cases)));
+  for (const row of rows) {
+    const cases = z.array(z.string()).parse(JSON.parse(row.cases));
+    startJudging(services, row.key, cases, await judgedOf(services, cases));
+  }
 }

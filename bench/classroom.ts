@@ -1,0 +1,159 @@
+import { spawn } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { setTimeout } from "node:timers/promises";
+import { findHunks } from "../core/fixes/hunks.ts";
+import { openDatabase } from "../server/database/database.ts";
+import { productFolder } from "../server/productFolder.ts";
+import { addCourse, addStudents, findCourse, listStudents, setHandIn } from "../server/stores/courses.ts";
+import { addSheet, findSheet, setSheet } from "../server/stores/sheets.ts";
+import type { Measure } from "./main.ts";
+
+const seconds = 60;
+const program = "deck = 4\nprint('Deck load:', deck - 3)\n";
+const mended = program.replace("-", "+");
+const endless = "while True:\n    pass\n";
+const bomb = "import os\nwhile True:\n    os.fork()\n";
+const hoarder = "deck = []\nwhile True:\n    deck.append(bytearray(1 << 20))\n";
+
+type Room = { base: string; sheet: string; handIn: string; students: Array<{ label: string; code: string }>; close: () => Promise<void> };
+
+/** A real server in a process of its own, with a sheet of one exercise that a class of `count` may sit. */
+async function openRoom(count: number): Promise<Room> {
+  const folder = mkdtempSync(join(tmpdir(), "bent-nail-bench-"));
+  const database = await openDatabase(join(folder, "database"));
+  const course = await addCourse(database, "Kittiwake Crossing", "python");
+  await addStudents(
+    database,
+    course,
+    Array.from({ length: count }, (_, index) => `S-${index + 1}`),
+  );
+  await setHandIn(database, course, { open: true, task: "" });
+  const students = (await listStudents(database, course)).map((student) => ({ label: student.label, code: student.personal_code }));
+  const fault = { class: "logic" as const, symptom: "", message: "", reportedLine: null, faultyLines: [2], hunks: findHunks(program, mended) };
+  const check = { input: "", expected: "Deck load: 7\n", kind: "normal" as const, ignorePrompts: false, files: {} };
+  const tasks = [{ key: "mend", kind: "mend", marks: 2, allowedExtraLines: 1, extraCost: 0 }];
+  const content = { language: "python", fileName: "deck.py", intro: "", program, mended, faults: [fault], checks: [check], tasks };
+  const sheet = await addSheet(database, course, "Deck loads");
+  await setSheet(database, sheet, { title: "Deck loads", exercises: [{ key: "e", title: "Deck", level: 1, content }] });
+  const code = (await findSheet(database, sheet))?.code ?? "";
+  const handIn = (await findCourse(database, course))?.hand_in_code ?? "";
+  await database.close();
+  const child = spawn(join(productFolder, "bin/bent-nail"), ["serve", "--port", "0"], {
+    env: { ...process.env, BENT_NAIL_DATA: folder, BENT_NAIL_LOG: "silent" },
+  });
+  const base = await new Promise<string>((resolve, reject) => {
+    let said = "";
+    child.stdout.on("data", (part) => {
+      said += String(part);
+      const found = /http:\/\/[^/\s]+/.exec(said)?.[0];
+      if (found) resolve(found);
+    });
+    child.stderr.on("data", (part) => reject(new Error(String(part))));
+  });
+  const close = async () => {
+    const gone = new Promise((resolve) => child.once("exit", resolve));
+    child.kill("SIGTERM");
+    await gone;
+    rmSync(folder, { recursive: true, force: true });
+  };
+  return { base, sheet: code, handIn, students, close };
+}
+
+/** What a student does; `until` is when the lesson ends, by the monotonic clock. */
+type Student = { save: () => Promise<number>; attempt: (text: string) => Promise<{ time: number; ended: string }> };
+
+async function enter(room: Room, { label, code }: { label: string; code: string }): Promise<Student> {
+  const address = `${room.base}/s/${room.sheet}`;
+  const entered = await fetch(address, { method: "POST", redirect: "manual", body: new URLSearchParams({ intent: "enter", label, personalCode: code }) });
+  const headers = { Cookie: (entered.headers.get("set-cookie") ?? "").split(";")[0] ?? "", "Content-Type": "application/json" };
+  let revision = 0;
+  const timed = async (path: string, body: unknown) => {
+    const began = performance.now();
+    const response = await fetch(`${address}/${path}`, { method: "POST", headers, body: JSON.stringify(body) });
+    const reply: unknown = await response.json();
+    return { time: performance.now() - began, reply };
+  };
+  return {
+    save: async () => {
+      revision += 1;
+      const { time, reply } = await timed("save", { task: "mend", revision, content: { text: `${mended}# ${revision}\n`.repeat(10) } });
+      if (JSON.stringify(reply) !== '{"result":"saved","message":""}') throw new Error(`not saved: ${JSON.stringify(reply)}`);
+      return time;
+    },
+    attempt: async (text) => {
+      const { time, reply } = await timed("try", { exercise: "e", text, input: "" });
+      return { time, ended: JSON.stringify(reply).slice(0, 200) };
+    },
+  };
+}
+
+const percentile = (times: number[], part: number) => [...times].sort((one, other) => one - other)[Math.floor(times.length * part)] ?? Number.POSITIVE_INFINITY;
+
+/** A lesson: some students save and try, others do something else over and over. */
+async function lesson(room: Room, honest: number, others: ReadonlyArray<(student: Student, room: Room, index: number) => Promise<unknown>>) {
+  const until = performance.now() + seconds * 1000;
+  const saves: number[] = [];
+  const tries: number[] = [];
+  const work = room.students.slice(0, honest).map(async (each) => {
+    const student = await enter(room, each);
+    await setTimeout(Math.random() * 2000);
+    while (performance.now() < until) {
+      saves.push(await student.save());
+      if (Math.random() < 0.2) tries.push((await student.attempt(`${mended}# ${Math.random()}\n`)).time);
+      await setTimeout(800 + Math.random() * 1400);
+    }
+  });
+  const disturbing = others.map(async (act, index) => {
+    const each = room.students[honest + index];
+    if (!each) return;
+    const student = await enter(room, each);
+    while (performance.now() < until) {
+      await act(student, room, index).catch(() => undefined);
+      await setTimeout(20);
+    }
+  });
+  await Promise.all([...work, ...disturbing]);
+  return { saves, tries };
+}
+
+/** A room of forty with three who do harm, and one of twenty among twenty whose programs do not end. */
+export async function benchClassroom(): Promise<Measure[]> {
+  const room = await openRoom(43);
+  const floods = (_: Student, { base, handIn, students }: Room) =>
+    fetch(`${base}/api/hand-in/${handIn}`, {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify({
+        student: students.at(-1)?.label,
+        code: students.at(-1)?.code,
+        program,
+        intent: "x",
+        fileName: `${Math.random()}.py`,
+        output: "NameError: name 'deck' is not defined\n".repeat(10_000),
+      }),
+    }).then((response) => response.text());
+  const harmful = [(student: Student) => student.attempt(bomb), (student: Student) => student.attempt(hoarder), floods];
+  const quiet = await lesson(room, 40, harmful);
+  await room.close();
+  const other = await openRoom(40);
+  const busy = await lesson(
+    other,
+    20,
+    Array.from({ length: 20 }, (_, index) => (student: Student) => student.attempt(`${endless}# ${index}\n`)),
+  );
+  await other.close();
+  const ms = (value: number) => `${Math.round(value)} ms`;
+  console.log(
+    `40 students and 3 who do harm, ${seconds} s: ${quiet.saves.length} saves p50 ${ms(percentile(quiet.saves, 0.5))} p95 ${ms(percentile(quiet.saves, 0.95))} longest ${ms(Math.max(...quiet.saves))}, ${quiet.tries.length} tries p50 ${ms(percentile(quiet.tries, 0.5))} p95 ${ms(percentile(quiet.tries, 0.95))}`,
+  );
+  console.log(
+    `20 among 20 endless programs: ${busy.saves.length} saves p95 ${ms(percentile(busy.saves, 0.95))}, ${busy.tries.length} tries p50 ${ms(percentile(busy.tries, 0.5))} p95 ${ms(percentile(busy.tries, 0.95))}`,
+  );
+  return [
+    { work: "save, 40 students with 3 who do harm, p95", against: "60 s", value: percentile(quiet.saves, 0.95), unit: "ms", atMost: 100 },
+    { work: "longest save beside hand-ins of 400 KB", against: "60 s", value: Math.max(...quiet.saves), unit: "ms", atMost: 300 },
+    { work: "try among 20 endless programs, p50", against: "60 s", value: percentile(busy.tries, 0.5), unit: "ms", atMost: 2000 },
+  ];
+}

@@ -1,0 +1,57 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { unknownOutcome } from "../outcome/outcome.ts";
+import type { TraceTable } from "../trace/table.ts";
+import { traceFormats } from "./traceFormats.ts";
+
+const trace = { outcome: unknownOutcome("person", ""), files: [], steps: [] };
+
+/** A table of one row with one variable, as it is written out. */
+function written(format: "csv" | "md", value: string, output = ""): string {
+  const table: TraceTable = {
+    columns: [{ key: "deck", title: "deck", scope: "global" }],
+    rows: [{ step: 0, line: 1, file: 0, depth: 0, cells: { deck: value }, output }],
+  };
+  return traceFormats[format]?.(table, trace) ?? "";
+}
+
+test.each([
+  ["7", "7"],
+  ["-3", "-3"],
+  ["+4.5e-7", "+4.5e-7"],
+  ["Full", "Full"],
+  ["=1+1", "'=1+1"],
+  ["-1+cmd|' /C calc'!A0", "'-1+cmd|' /C calc'!A0"],
+  ["@SUM(A1)", "'@SUM(A1)"],
+  ["\t=1", "'\t=1"],
+  ['=HYPERLINK("http://x","y")', `"'=HYPERLINK(""http://x"",""y"")"`],
+])("in CSV %s is written %s", (value, cell) => {
+  expect(written("csv", value).split("\r\n")[1]).toBe(`1,${cell},`);
+});
+
+test("output that begins like a formula is text too", () => {
+  expect(written("csv", "1", "=cmd\n").split("\r\n")[1]).toBe("1,1,'=cmd");
+});
+
+test.each([
+  ["<script>alert(1)</script>", "&lt;script>alert(1)&lt;/script>"],
+  ["a|b", "a\\|b"],
+  ["[3, 7]", "[3, 7]"],
+  ["[press](javascript:alert(1))", "[press]\\(javascript:alert(1))"],
+  ["Tern & Gull", "Tern &amp; Gull"],
+  ["one\r\ntwo\nthree", "one<br>two<br>three"],
+])("in Markdown %s is written %s", (value, cell) => {
+  expect(written("md", value).split("\n")[2]).toBe(`| 1 | ${cell} |  |`);
+});
+
+test("whatever a program prints, no cell of CSV begins a formula and no cell of Markdown holds a tag but line breaks", () => {
+  fc.assert(
+    fc.property(fc.string({ unit: fc.constantFrom("=", "+", "-", "@", "<", "&", "|", "a", "1", "\n", ",", '"', "]", "(") }), (value) => {
+      const [, row = ""] =
+        written("csv", value).split("1,", 2).length === 2 ? [null, written("csv", value).slice(written("csv", value).indexOf("\r\n1,") + 4)] : [];
+      const cell = row.startsWith('"') ? row.slice(1) : row;
+      expect(/^[=@]/.test(cell) || (/^[-+]/.test(cell) && !/^[-+]?\d/.test(cell))).toBe(false);
+      expect(written("md", value).replaceAll("<br>", "")).not.toContain("<");
+    }),
+  );
+});

@@ -1,0 +1,142 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { setTimeout } from "node:timers/promises";
+import { afterAll, beforeAll, expect, test } from "vitest";
+import type { ExerciseContent } from "../../core/exercises/exercise.ts";
+import { findHunks } from "../../core/fixes/hunks.ts";
+import { openDatabase } from "../database/database.ts";
+import { productFolder } from "../productFolder.ts";
+import { addCourse, addStudents, listStudents } from "../stores/courses.ts";
+import { addSheet, findSheet, setSheet } from "../stores/sheets.ts";
+
+/** Servers that are killed; `npm run test:long` does the many. */
+const kills = process.env.BENT_NAIL_LONG ? 500 : 20;
+/** Students that hand in between two kills. */
+const perRound = 2;
+
+let folder = "";
+let code = "";
+let students: Array<{ label: string; code: string }> = [];
+
+const program = "deck = 4\nprint('Deck load:', deck - 3)\n";
+const mended = program.replace("-", "+");
+const content: ExerciseContent = {
+  language: "python",
+  fileName: "deck.py",
+  intro: "",
+  program,
+  mended,
+  faults: [{ class: "logic", symptom: "", message: "", reportedLine: null, faultyLines: [2], hunks: findHunks(program, mended) }],
+  checks: [{ input: "", expected: "Deck load: 7\n", kind: "normal", ignorePrompts: false, files: {} }],
+  tasks: [
+    { key: "point", kind: "point", marks: 1 },
+    { key: "mend", kind: "mend", marks: 2, allowedExtraLines: 1, extraCost: 0 },
+  ],
+};
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), "bent-nail-"));
+  const database = await openDatabase(join(folder, "database"));
+  const course = await addCourse(database, "Kittiwake Crossing", "python");
+  await addStudents(
+    database,
+    course,
+    Array.from({ length: kills * perRound }, (_, index) => `S-${index + 1}`),
+  );
+  students = (await listStudents(database, course)).map((student) => ({ label: student.label, code: student.personal_code }));
+  const sheet = await addSheet(database, course, "Deck loads");
+  await setSheet(database, sheet, { title: "Deck loads", exercises: [{ key: "e", title: "Deck", level: 1, content }] });
+  code = (await findSheet(database, sheet))?.code ?? "";
+  await database.close();
+}, 120_000);
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+function start(): Promise<{ child: ChildProcess; base: string }> {
+  const child = spawn(join(productFolder, "bin/bent-nail"), ["serve", "--port", "0"], {
+    env: { ...process.env, BENT_NAIL_DATA: folder, BENT_NAIL_LOG: "silent" },
+  });
+  return new Promise((resolve, reject) => {
+    let said = "";
+    for (const stream of [child.stdout, child.stderr])
+      stream.on("data", (part) => {
+        said += String(part);
+        const base = /http:\/\/[^/\s]+/.exec(said)?.[0];
+        if (base) resolve({ child, base });
+      });
+    child.once("exit", () => reject(new Error(said)));
+  });
+}
+
+/** What one student was told is saved or handed in. */
+type Confirmed = { label: string; answer: number | null; handedIn: boolean };
+
+/** A student who enters, saves answers one after another, and hands in; ends where the server is gone. */
+async function sit(base: string, student: { label: string; code: string }, confirmed: Confirmed): Promise<void> {
+  const post = (path: string, body: RequestInit["body"], headers: Record<string, string>) =>
+    fetch(`${base}${path}`, { method: "POST", redirect: "manual", body, headers });
+  const entered = await post(`/s/${code}`, new URLSearchParams({ intent: "enter", label: student.label, personalCode: student.code }), {});
+  const Cookie = (entered.headers.get("set-cookie") ?? "").split(";")[0] ?? "";
+  for (let revision = 1; revision <= 6; revision += 1) {
+    const answer = JSON.stringify({ task: "mend", revision, content: { text: `${mended}# ${revision}\n` } });
+    const saved = await post(`/s/${code}/save`, answer, { Cookie, "Content-Type": "application/json" });
+    if (saved.ok && (await saved.json()).result === "saved") confirmed.answer = revision;
+  }
+  // The answer comes when the marking is over; that it was handed in is confirmed by the page.
+  const handingIn = post(`/s/${code}`, new URLSearchParams({ intent: "hand in" }), { Cookie });
+  handingIn.catch(() => undefined);
+  for (;;) {
+    const page = await (await fetch(`${base}/s/${code}`, { headers: { Cookie } })).text();
+    if (page.includes("Handed in.")) break;
+    await setTimeout(5);
+  }
+  confirmed.handedIn = true;
+  await handingIn;
+}
+
+test(`${kills} servers are killed at work, marking among it: nothing confirmed is lost, nothing stays unmarked`, {
+  timeout: 60_000 + kills * 8000,
+}, async () => {
+  const all: Confirmed[] = [];
+  for (let kill = 0; kill < kills; kill += 1) {
+    const { child, base } = await start();
+    await fetch(`${base}/s/${code}`);
+    const round = students.slice(kill * perRound, (kill + 1) * perRound);
+    const sitting = round.map((student) => {
+      const confirmed: Confirmed = { label: student.label, answer: null, handedIn: false };
+      all.push(confirmed);
+      return sit(base, student, confirmed).catch(() => undefined);
+    });
+    // At another moment each time: while they save, hand in, are marked, or a little after.
+    const gone = new Promise((resolve) => child.once("exit", resolve));
+    await setTimeout(40 + ((kill * 197) % 1600));
+    child.kill("SIGKILL");
+    await gone;
+    await Promise.all(sitting);
+  }
+  const last = await start();
+  // What was handed in and not marked is marked from the start on.
+  await setTimeout(4000);
+  expect((await fetch(`${last.base}/sheets`)).ok).toBe(true);
+  await new Promise((resolve) => {
+    last.child.once("exit", resolve);
+    last.child.kill("SIGTERM");
+  });
+  const database = await openDatabase(join(folder, "database"));
+  type Row = { label: string; handed_in: boolean; content: Uint8Array | null; marks: number };
+  const rows = (await database.query(
+    `select s.label, i.handed_in_at is not null as handed_in, a.content, (select count(*)::int from mark m where m.sitting = i.key) as marks
+     from student s join sitting i on i.student = s.key left join answer a on a.sitting = i.key and a.task = 'mend'`,
+  )) as Row[];
+  await database.close();
+  const found = new Map(rows.map((row) => [row.label, row]));
+  for (const confirmed of all) {
+    const row = found.get(confirmed.label);
+    if (confirmed.answer !== null) expect(Number(/# (\d)/.exec(Buffer.from(row?.content ?? []).toString())?.[1] ?? 0)).toBeGreaterThanOrEqual(confirmed.answer);
+    if (confirmed.handedIn) expect(row?.handed_in).toBe(true);
+  }
+  const handedIn = rows.filter((row) => row.handed_in);
+  expect(handedIn.length).toBeGreaterThan(kills / 4);
+  expect(handedIn.filter((row) => row.marks !== 2).map((row) => row.label)).toEqual([]);
+});
