@@ -70,10 +70,10 @@ export type OpenSitting = { sheet: Sheet; sitting: Sitting; edition: Edition };
 
 /** The sitting that a request's cookie stands for, if it belongs to the sheet with this code. */
 export async function sittingOfRequest(services: Services, request: Request, code: string): Promise<{ sheet: Sheet | null; open: OpenSitting | null }> {
-  const sheet = await findSheetByCode(services.database, code);
   const key = readCookie(request, sittingCookie);
-  if (!sheet || !key) return { sheet, open: null };
-  const sitting = await findSitting(services.database, key);
+  // Both at once: this is asked before every save of a whole class.
+  const [sheet, sitting] = await Promise.all([findSheetByCode(services.database, code), key ? findSitting(services.database, key) : null]);
+  if (!sheet) return { sheet, open: null };
   const edition = sitting ? await findEdition(services.database, sitting.edition) : null;
   if (!sitting || !edition || edition.sheet !== sheet.key) return { sheet, open: null };
   return { sheet, open: { sheet, sitting, edition } };

@@ -2,13 +2,20 @@ import type { Server } from "node:http";
 import { request } from "node:http";
 import express from "express";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { isLoopback, refuseFloods, refuseForgery, refuseNonsense, setSafeHeaders } from "./safety.ts";
+import { isLoopback, refuseFloods, refuseForgery, refuseManyHandIns, refuseNonsense, setSafeHeaders, takeTheRest } from "./safety.ts";
 
 let server: Server;
 let port = 0;
 beforeAll(async () => {
   const app = express();
-  app.use(setSafeHeaders, refuseNonsense, refuseForgery("127.0.0.1"), refuseFloods);
+  app.use(setSafeHeaders, refuseNonsense, refuseForgery("127.0.0.1"), refuseFloods, refuseManyHandIns(3), takeTheRest);
+  // As pages do: it begins to read, and answers before it has seen the end.
+  app.post("/half", (request, response) => {
+    request.once("data", () => {
+      request.pause();
+      response.send("enough");
+    });
+  });
   app.all("*path", (_request, response) => void response.send("in"));
   server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, "127.0.0.1", () => resolve(listening));
@@ -61,6 +68,31 @@ test.each(["/%", "/%zz", "/s/%00", "/s/a%00b", "/?q=%00", "/%c3%28", "/s/%E0%A4"
 
 test.each(["TRACE", "PUT", "DELETE", "PROPFIND"])("%s is refused with 405", async (method) => {
   expect((await ask(method, {})).status).toBe(405);
+});
+
+test("after a body that was not read to its end the same connection serves the next request", async () => {
+  const { Agent } = await import("node:http");
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  const send = (path: string, body: string) =>
+    new Promise<string>((resolve, reject) => {
+      const asked = request({ host: "127.0.0.1", port, path, method: "POST", agent, headers: { "Content-Length": String(body.length) } }, (response) => {
+        let said = "";
+        response.on("data", (part) => {
+          said += String(part);
+        });
+        response.on("end", () => resolve(said));
+      });
+      asked.on("error", reject);
+      asked.end(body);
+    });
+  for (let times = 0; times < 3; times += 1) expect([await send("/half", "x".repeat(3_000_000)), await send("/other", "y")]).toEqual(["enough", "in"]);
+  agent.destroy();
+});
+
+test("more hand-ins from one address than a class makes are refused before they are read; other requests are not counted", async () => {
+  const handIn = () => ask("POST", { "Content-Length": "1" }, "x", "/api/hand-in/K7QM-2RWD").then((answer) => answer.status);
+  expect([await handIn(), await handIn(), await handIn(), await handIn()]).toEqual([200, 200, 200, 429]);
+  expect((await ask("POST", { "Content-Length": "1" }, "x", "/s/K7QM-2RWD/save")).status).toBe(200);
 });
 
 test("a target that names a whole address is refused", async () => {

@@ -1,5 +1,6 @@
 import { randomBytes } from "node:crypto";
 import type { RequestHandler } from "express";
+import { createAttempts } from "../attempts.ts";
 
 /** A strict content security policy with a number used once for this page's own scripts, and the headers that go with it. */
 export const setSafeHeaders: RequestHandler = (_request, response, next) => {
@@ -75,6 +76,32 @@ export const refuseFloods: RequestHandler = (request, response, next) => {
     response.set("Connection", "close").status(413).type("text").send("This is too large to be taken in.");
   else next();
 };
+
+/**
+ * Takes what is left of a request's body when its answer is given: a page that refuses without reading all of it would leave the connection in
+ * the middle of a body, and whatever is asked on it next would wait for ever.
+ */
+export const takeTheRest: RequestHandler = (request, response, next) => {
+  response.on("finish", () => {
+    if (request.readableEnded) return;
+    request.removeAllListeners("data");
+    request.resume();
+  });
+  next();
+};
+
+/** Hand-ins that come from one network address in a minute at most; a whole class may share one. */
+const mostHandIns = 90;
+
+/** Refuses an address from which more is handed in than by a whole class, before any of it is read. */
+export function refuseManyHandIns(most = mostHandIns): RequestHandler {
+  const arrivals = createAttempts(most, 60_000);
+  return (request, response, next) => {
+    const handsIn = request.method === "POST" && /^\/(?:api|s)\/hand-in\//.test(request.path);
+    if (!handsIn || arrivals.allowed(request.ip ?? "")) return next();
+    response.set("Connection", "close").status(429).type("text").send("That is a lot in a short time. Wait a few minutes.");
+  };
+}
 
 /**
  * Refuses changes that another site's page sends in a person's name, and, while the server listens on this machine

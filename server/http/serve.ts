@@ -21,7 +21,7 @@ import { createTraceCache } from "../traceCache.ts";
 import { guardTeacher } from "./guard.ts";
 import { type TeacherPassword, teacherPassword } from "./password.ts";
 import { inPersonsName } from "./person.ts";
-import { isLoopback, refuseFloods, refuseForgery, refuseNonsense, setSafeHeaders } from "./safety.ts";
+import { isLoopback, refuseFloods, refuseForgery, refuseManyHandIns, refuseNonsense, setSafeHeaders, takeTheRest } from "./safety.ts";
 import { forgetServerAddress, noteServerAddress } from "./serverAddress.ts";
 
 export type ServeOptions = {
@@ -76,7 +76,7 @@ function answering(database: Database): Database {
 function createApp(options: ServeOptions, services: Services, build: ServerBuild, password: TeacherPassword): express.Express {
   const app = express();
   app.disable("x-powered-by");
-  app.use(setSafeHeaders, refuseNonsense, refuseForgery(options.host), refuseFloods);
+  app.use(setSafeHeaders, refuseNonsense, refuseForgery(options.host), refuseFloods, refuseManyHandIns(), takeTheRest);
   if (!isLoopback(options.host)) app.use(guardTeacher(password));
   app.use(compression());
   app.use("/assets", express.static(join(productFolder, "build/client/assets"), { immutable: true, maxAge: "1y" }));

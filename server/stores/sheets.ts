@@ -124,6 +124,23 @@ export async function findLastEdition(database: Database, sheet: string): Promis
   );
 }
 
+/** Editions that were read, newest use last; they are frozen, so what was read stays true. By database, since tests open several. */
+const editionsRead = new WeakMap<Database, Map<string, Edition>>();
+const mostEditions = 40;
+
+/** An edition by its key, or null. */
 export async function findEdition(database: Database, key: string): Promise<Edition | null> {
+  const read = editionsRead.get(database) ?? new Map<string, Edition>();
+  editionsRead.set(database, read);
+  const known = read.get(key);
+  const found = known ?? (await readEdition(database, key));
+  read.delete(key);
+  if (found) read.set(key, found);
+  const oldest = read.keys().next().value;
+  if (read.size > mostEditions && oldest !== undefined) read.delete(oldest);
+  return found;
+}
+
+async function readEdition(database: Database, key: string): Promise<Edition | null> {
   return oneRow(editionRow, await database.query("select key, sheet, number, content, created_at from sheet_edition where key = $1", [key]));
 }

@@ -61,15 +61,16 @@ export async function saveAnswer(
   revision: number,
   content: unknown,
 ): Promise<"saved" | "older" | "handed in"> {
-  return database.transaction(async (query) => {
-    const open = await query("select key from sitting where key = $1 and handed_in_at is null", [sitting]);
-    if (open.length === 0) return "handed in";
-    const saved = await query(
-      "insert into answer (sitting, task, revision, content) values ($1, $2, $3, $4) on conflict (sitting, task) do update set revision = excluded.revision, content = excluded.content, saved_at = now() where answer.revision < excluded.revision returning revision",
-      [sitting, task, revision, asBytes(JSON.stringify(content))],
-    );
-    return saved.length === 1 ? "saved" : "older";
-  });
+  // One statement, so that nothing comes between looking and writing.
+  const saved = await database.query(
+    `insert into answer (sitting, task, revision, content) select key, $2, $3, $4 from sitting where key = $1 and handed_in_at is null
+     on conflict (sitting, task) do update set revision = excluded.revision, content = excluded.content, saved_at = now() where answer.revision < excluded.revision
+     returning revision`,
+    [sitting, task, revision, asBytes(JSON.stringify(content))],
+  );
+  if (saved.length === 1) return "saved";
+  const open = await database.query("select key from sitting where key = $1 and handed_in_at is null", [sitting]);
+  return open.length === 1 ? "older" : "handed in";
 }
 
 /** Closes a sitting; false if it was handed in before. */
