@@ -68,7 +68,8 @@ export async function action({ params, request }: Route.ActionArgs) {
       return done.ok ? reply(true, "Verdict kept.") : reply(false, done.message);
     }
     case "faulty": {
-      const lines = lineListSchema.parse(JSON.parse(String(form.get("lines"))));
+      const lines = readLines(formText(form, "lines"));
+      if (lines === null) return reply(false, "Which lines are meant cannot be read. Nothing was changed.");
       const file = found.versions.find((version) => version.key === found.current_version)?.files[0]?.name ?? "";
       const done = await setFaultyLines(
         services(),
@@ -152,6 +153,15 @@ export async function action({ params, request }: Route.ActionArgs) {
       return reply(true);
     default:
       return reply(false, "This is not known here.");
+  }
+}
+
+/** The line numbers of a form, as JSON; null if they are none. */
+function readLines(text: string): number[] | null {
+  try {
+    return lineListSchema.safeParse(JSON.parse(text)).data ?? null;
+  } catch {
+    return null;
   }
 }
 
