@@ -35,7 +35,9 @@ export type Job = {
 
 const answerHeadSchema = z.object({
   stopped: z.enum(["none", "time", "memory", "output"]),
-  raw: z.array(z.tuple([z.enum(["O", "E"]), z.number(), z.string()])),
+  /** Stretches of raw output: kind, length of the block when it came, size. They stand behind the block in the body, in this order. */
+  raw: z.array(z.tuple([z.enum(["O", "E"]), z.number(), z.number()])),
+  blockBytes: z.number(),
   milliseconds: z.number(),
   peakMemory: z.number(),
   peakProcesses: z.number(),
@@ -45,7 +47,10 @@ const answerHeadSchema = z.object({
   exit: z.number().optional(),
 });
 /** The answer of a warm worker: how the fork ended, raw output past the language's streams, and the console block. */
-export type JobAnswer = Omit<z.infer<typeof answerHeadSchema>, "failure"> & { block: Buffer };
+export type JobAnswer = Omit<z.infer<typeof answerHeadSchema>, "failure" | "raw" | "blockBytes"> & {
+  block: Buffer;
+  raw: Array<readonly ["O" | "E", number, Buffer]>;
+};
 
 /** A sandbox that stays up and serves one job after another. `run` rejects with SandboxBroken if the sandbox itself broke; then start another. */
 export type WarmWorker = Worker<Job, JobAnswer>;
@@ -56,6 +61,12 @@ export class SandboxBroken extends Error {
   constructor(detail: string) {
     super(`The run broke off, and that says nothing about the program. Try again. (${detail.trim().split("\n").at(-1)?.trim() || "no more is known"})`);
   }
+}
+
+/** What process 1 of the sandbox has left in the block about its own failure. */
+function wordsOfFailure(block: Buffer): string {
+  const text = block.toString("utf8");
+  return text.slice(text.lastIndexOf("Traceback")).slice(0, 4000);
 }
 
 /** How often a run that broke off is tried in all. */
@@ -176,9 +187,15 @@ export function startWarmWorker(specification: SandboxSpecification, limits: Lim
       const body = Buffer.concat([...job.files.map((file) => file.bytes), job.input]);
       for (let attempt = 1; ; attempt += 1) {
         const message = await servant.ask(head, body, (job.limits.wallSeconds + (job.commands?.buildLimits.wallSeconds ?? 0)) * 1000 + grace);
-        const { failure, ...answer } = answerHeadSchema.parse(message.head);
-        if (failure === null) return { ...answer, block: message.body };
-        if (attempt === tries) throw new SandboxBroken(failure);
+        const { failure, raw, blockBytes, ...answer } = answerHeadSchema.parse(message.head);
+        const block = message.body.subarray(0, blockBytes);
+        let at = blockBytes;
+        const stretches = raw.map(([kind, used, size]) => {
+          at += size;
+          return [kind, used, message.body.subarray(at - size, at)] as const;
+        });
+        if (failure === null) return { ...answer, block, raw: stretches };
+        if (attempt === tries) throw new SandboxBroken(failure || wordsOfFailure(block));
       }
     },
   };

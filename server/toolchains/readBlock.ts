@@ -15,7 +15,7 @@ export type Block<Result> = {
   result: Result | null;
   damaged: boolean;
 };
-export type RawOutput = ReadonlyArray<readonly ["O" | "E", number, string]>;
+export type RawOutput = ReadonlyArray<readonly ["O" | "E", number, Uint8Array]>;
 
 const frameHeader = 13;
 const kinds = { O: "out", E: "err", I: "in" } as const;
@@ -45,7 +45,7 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     else stretches.push({ kind, line, step, bytes: [bytes] });
   };
   const addRaw = (until: number) => {
-    for (let next = raw[rawAt]; next && next[1] <= until; next = raw[++rawAt]) add(kinds[next[0]], 0, 0, Buffer.from(next[2], "hex"));
+    for (let next = raw[rawAt]; next && next[1] <= until; next = raw[++rawAt]) add(kinds[next[0]], 0, 0, next[2]);
   };
 
   while (at + frameHeader <= block.length) {
@@ -54,7 +54,7 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     const step = block.readUInt32LE(at + 5);
     const length = block.readUInt32LE(at + 9);
     const end = at + frameHeader + length;
-    if (end > block.length || !"OEIMTFBR".includes(kind)) {
+    if (end > block.length || !"OEIMTFBRW".includes(kind)) {
       damaged = true;
       break;
     }
@@ -68,6 +68,8 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
       const parsed = resultSchema.safeParse(parseJson(bytes.toString("utf8")));
       if (parsed.success) result = parsed.data;
       else damaged = true;
+    } else if (kind === "W") {
+      damaged = true;
     } else if (kind === "M") {
       messages.push(bytes);
     } else if (kind === "B") {

@@ -7,7 +7,8 @@ Whoever holds the block can read it even if the program was killed. Layout, litt
                  length (u32), that many bytes
 
 Kinds: O out, E err, I in (a line of input the program was given), M what a translator said, T a chunk of
-the trace (JSON), F files that the run left (JSON), B the program that was built, R the result (JSON).
+the trace (JSON), F files that the run left (JSON), B the program that was built, R the result (JSON),
+W what went wrong with the sandbox itself.
 """
 import struct
 

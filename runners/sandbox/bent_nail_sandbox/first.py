@@ -52,7 +52,7 @@ def read_request():
 
 
 def numbers_of(request):
-    """What the supervisor must know of a request: how it is limited. No text of it."""
+    """What the host must know of a request: how it is limited. No text of it."""
     by_commands = request.get("commands")
     return {"mode": request["mode"], "limits": request["limits"], "byCommands": by_commands is not None,
             "buildLimits": by_commands["buildLimits"] if by_commands and by_commands["build"] else None}
@@ -117,9 +117,16 @@ def run_inside(program, request, block, out, err):
 
 
 def be_the_first(program, memory, out, err, channel):
-    """Never returns. Tells the supervisor by `channel`: "#" and the request's numbers, "+" when the program begins after a build, then "=" and
-    a wait status, or "!" and what went wrong with the sandbox itself."""
+    """Never returns. Tells the host by `channel`: "#" and the request's numbers, "+" when the program begins after a build, then "=" and a wait
+    status, or "!" if something went wrong with the sandbox itself (the words are in the block)."""
+    block = None
     try:
+        # What is open of another job is none of this one's business.
+        low = 3
+        for descriptor in sorted((memory, out, err, channel.fileno())):
+            os.closerange(low, descriptor)
+            low = descriptor + 1
+        os.closerange(low, 1024)
         signal.signal(signal.SIGINT, signal.SIG_DFL)
         mount_private()
         request = read_request()
@@ -146,6 +153,12 @@ def be_the_first(program, memory, out, err, channel):
         channel.send(b"=%d" % status)
         os._exit(0)
     except BaseException:
-        channel.send(b"!" + traceback.format_exc().encode("utf-8", "replace")[-4000:])
+        told = traceback.format_exc().encode("utf-8", "replace")[-4000:]
+        if block is None:
+            channel.send(b"!" + told)
+        else:
+            # It may speak of the request, so it goes to the server by the block.
+            append_frame(block, b"W", told)
+            channel.send(b"!")
     finally:
         os._exit(71)

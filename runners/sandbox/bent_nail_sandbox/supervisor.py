@@ -1,9 +1,10 @@
-"""The supervisor of one job: a process outside of the job's namespaces that counts what the job takes, ends it at its limits, and answers.
+"""What the host does for one job, from outside of the job's namespaces: counts what it takes, ends it at its limits, and answers.
 
-It counts CPU time, memory and processes over everything that the job started, and serves one job only; of the request it knows the numbers.
+CPU time, memory and processes are counted over everything that the job started. Of the request only the numbers are known here, and what the
+job gave goes to the server inside the kernel (splice, sendfile): no text of it is ever in this process's memory, since the next jobs are forked
+from it.
 """
 import json
-import mmap
 import os
 import select
 import signal
@@ -31,13 +32,13 @@ def processes_of(first):
                     found[int(name)] = source.read().rpartition(b")")[2].split()
             except OSError:
                 continue
-    belongs = {first: True, 0: False, 1: False}
+    belongs = {first: True, 0: False, 1: False, os.getpid(): False}
 
     def belong(pid):
         chain = []
         while pid not in belongs:
             if pid not in found:
-                # Its parent went while this was read. The hosts and supervisors of other jobs stay, so it is one of the job's.
+                # Its parent went while this was read. This process stays, so it is one of a job's; and no other job runs.
                 belongs[pid] = True
                 break
             chain.append(pid)
@@ -101,15 +102,55 @@ def signal_program(first, number):
             pass
 
 
-class Job:
-    """One job from its request to its end."""
+class Prepared:
+    """Namespaces that are ready for a job: process 1 in them waits for the request."""
 
-    def __init__(self, first, channel, numbers, out, err, block, wanted):
-        self.first = first
-        self.wanted = wanted
-        self.channel = channel
-        self.block = block
-        self.kinds = {out: "O", err: "E"}
+    def __init__(self, program):
+        self.memory = os.memfd_create("block", ALLOW_SEALING)
+        self.out, out_write = os.pipe()
+        self.err, err_write = os.pipe()
+        self.channel, theirs = socket.socketpair(socket.AF_UNIX, socket.SOCK_SEQPACKET)
+        self.first = -1
+        try:
+            self.first = fork_into_namespaces()
+            if self.first == 0:
+                be_the_first(program, self.memory, out_write, err_write, theirs)
+        except BaseException:
+            theirs.send(b"!" + traceback.format_exc().encode("utf-8", "replace")[-4000:])
+            if self.first == 0:
+                os._exit(71)
+        for descriptor in (out_write, err_write):
+            os.close(descriptor)
+        theirs.close()
+
+    def numbers(self):
+        """What process 1 tells of the request when it has read all of it; None if nobody asks any longer."""
+        told = self.channel.recv(65536)
+        if not told:
+            return None
+        if told[:1] != b"#":
+            # No request was read, and none can be: this sandbox does not work here.
+            raise OSError(told[1:].decode("utf-8", "replace"))
+        return json.loads(told[1:])
+
+    def close(self):
+        end(self.first)
+        self.channel.close()
+        for descriptor in (self.memory, self.out, self.err):
+            os.close(descriptor)
+
+
+class Job:
+    """One job from its request to its end. `wanted` collects the names of modules that it had to load itself."""
+
+    def __init__(self, prepared, numbers):
+        self.first = prepared.first
+        self.memory = prepared.memory
+        self.wanted = []
+        self.channel = prepared.channel
+        self.size = numbers["limits"]["blockBytes"]
+        self.kinds = {prepared.out: "O", prepared.err: "E"}
+        self.raw_memory = -1
         self.mode = numbers["mode"]
         self.by_commands = numbers["byCommands"]
         self.limits = numbers["limits"]
@@ -137,20 +178,32 @@ class Job:
             self.cpu_before = measure(self.first)[0]
             self.phase_at = time.monotonic()
         elif message[:1] == b"@":
-            self.wanted(message[1:].decode())
+            self.wanted.append(message[1:].decode())
         elif message[:1] == b"!":
             self.failure = message[1:].decode("utf-8", "replace")
         elif message[:1] == b"=":
             self.status = int(message[1:])
 
+    def used(self):
+        """How much of the block is in use."""
+        return min(struct.unpack("<I", os.pread(self.memory, 4, 0).ljust(4, b"\0"))[0], self.size)
+
     def take_raw(self, descriptor):
-        """Output that went past the streams of a language that runs inside; False at its end."""
-        data = os.read(descriptor, 65536)
-        room = self.limits["outputBytes"] - self.raw_bytes
-        if data and room > 0:
-            self.raw.append([self.kinds[descriptor], struct.unpack_from("<I", self.block, 0)[0], data[:room].hex()])
-        self.raw_bytes += len(data)
-        return data != b""
+        """Output that went past the streams of a language that runs inside; False at its end. It is moved, and not looked at."""
+        room = self.limits["outputBytes"] - sum(size for _, _, size in self.raw)
+        if self.raw_memory < 0:
+            self.raw_memory = os.memfd_create("raw", 0)
+        if room <= 0:
+            nowhere = os.open("/dev/null", os.O_WRONLY)
+            size = os.splice(descriptor, nowhere, 65536)
+            os.close(nowhere)
+        else:
+            used = self.used()
+            size = os.splice(descriptor, self.raw_memory, min(room, 65536), offset_dst=sum(size for _, _, size in self.raw))
+            if size:
+                self.raw.append([self.kinds[descriptor], used, size])
+        self.raw_bytes += size
+        return size > 0
 
     def look(self, now):
         """Compares what the job has taken with its limits."""
@@ -186,7 +239,7 @@ class Job:
                     self.hear(self.channel.recv(8192))
                 elif not self.take_raw(descriptor):
                     watch.unregister(descriptor)
-                elif self.raw_bytes > self.limits["outputBytes"]:
+                elif self.raw_bytes >= self.limits["outputBytes"]:
                     self.stopped = "output"
             now = time.monotonic()
             if now >= next_look and self.stopped == "none":
@@ -217,13 +270,20 @@ class Job:
         self.failure = None
 
     def answer(self):
-        """The head of the answer (see host.py)."""
-        head = {"stopped": self.stopped, "raw": self.raw, "milliseconds": (time.monotonic() - self.started_at) * 1000,
+        """Writes the answer (see host.py) to descriptor 1."""
+        used = self.used()
+        raw = sum(size for _, _, size in self.raw)
+        head = {"stopped": self.stopped, "raw": self.raw, "blockBytes": used, "milliseconds": (time.monotonic() - self.started_at) * 1000,
                 "peakMemory": self.peak_memory, "peakProcesses": self.peak_processes, "failure": self.failure, "building": self.building}
         if self.status is not None:
             head["signal"] = os.WTERMSIG(self.status) if os.WIFSIGNALED(self.status) else 0
             head["exit"] = os.WEXITSTATUS(self.status) if os.WIFEXITED(self.status) else 128 + head["signal"]
-        return head
+        data = json.dumps(head).encode()
+        write_all(struct.pack("<I", len(data)) + data + struct.pack("<I", used + raw))
+        hand_over(self.memory, used)
+        if self.raw_memory >= 0:
+            hand_over(self.raw_memory, raw)
+            os.close(self.raw_memory)
 
 
 def write_all(data):
@@ -232,48 +292,8 @@ def write_all(data):
         view = view[os.write(1, view):]
 
 
-def send(head, body):
-    """One framed answer on descriptor 1."""
-    data = json.dumps(head).encode()
-    write_all(struct.pack("<I", len(data)) + data + struct.pack("<I", len(body)))
-    write_all(body)
-
-
-def supervise(program, taken, wanted):
-    """Makes namespaces, waits for a request in them, and serves it. Calls `taken` once the request has been read to its end, and `wanted`
-    with the name of a module that had to be loaded for it. Returns when the answer is given and all of the job is gone; False if nobody asks
-    any longer."""
-    memory = os.memfd_create("block", ALLOW_SEALING)
-    out, out_write = os.pipe()
-    err, err_write = os.pipe()
-    ours, theirs = socket.socketpair(socket.AF_UNIX, socket.SOCK_SEQPACKET)
-    first = -1
-    try:
-        first = fork_into_namespaces()
-        if first == 0:
-            ours.close()
-            for descriptor in (out, err):
-                os.close(descriptor)
-            be_the_first(program, memory, out_write, err_write, theirs)
-    except BaseException:
-        theirs.send(b"!" + traceback.format_exc().encode("utf-8", "replace")[-4000:])
-        if first == 0:
-            os._exit(71)
-    for descriptor in (out_write, err_write):
-        os.close(descriptor)
-    theirs.close()
-    told = ours.recv(65536)
-    if not told:
-        return False
-    if told[:1] != b"#":
-        # No request was read yet, and none can be: this sandbox does not work here.
-        raise OSError(told[1:].decode("utf-8", "replace"))
-    numbers = json.loads(told[1:])
-    taken()
-    block = mmap.mmap(memory, numbers["limits"]["blockBytes"])
-    job = Job(first, ours, numbers, out, err, block, wanted)
-    job.go()
-    used = min(struct.unpack_from("<I", block, 0)[0], len(block))
-    send(job.answer(), memoryview(block)[:used])
-    end(first)
-    return True
+def hand_over(memory, size):
+    """The first bytes of a memory file to descriptor 1, inside the kernel."""
+    at = 0
+    while at < size:
+        at += os.sendfile(1, memory, at, size - at)
