@@ -33,7 +33,7 @@ READING_CALLS = (b"%d" % notices.OTHERS[notices.MACHINE]["read"], b"%d" % notice
 
 
 class Stopped(Exception):
-    """The supervisor has ended the run at a limit; everything but this process is killed."""
+    """The host has ended the run at a limit; everything but this process is killed."""
 
 
 def kill_everything():
@@ -83,7 +83,7 @@ def start(argv, environment, limits, streams, keep=(), before=None):
 
 
 def hear_stop(channel):
-    """To be called when the supervisor has said something, which is always: stop."""
+    """To be called when the host has said something, which is always: stop."""
     channel.recv(64)
     kill_everything()
     raise Stopped()

@@ -75,7 +75,7 @@ def step_back():
 
 
 def drop_rights(limits):
-    """No capabilities, no new rights, behind the supervisor in line, and the limits that the kernel keeps for each process."""
+    """No capabilities, no new rights, behind the host in line, and the limits that the kernel keeps for each process."""
     os.nice(GIVING_WAY)
     libc.prctl(38, 1, 0, 0, 0)  # no new privileges: nothing that is started later can have more
     libc.prctl(47, 4, 0, 0, 0)  # and no capability is handed on
