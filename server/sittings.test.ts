@@ -108,8 +108,7 @@ test("label and personal code must belong together; guessing is slowed down", as
   const [, second] = await listStudents(services.database, sheet.course);
   if (!second) throw new Error("no student");
   expect(await enterSitting(services, sheet, second.label, second.personal_code.toLowerCase().replace("-", ""), "10.0.0.2")).toMatchObject({ ok: true });
-  for (let tries = 0; tries < 10; tries++)
-    expect(await enterSitting(services, sheet, " S-04 ", "WRONG1", "10.0.0.4")).toMatchObject({ ok: false });
+  for (let tries = 0; tries < 10; tries++) expect(await enterSitting(services, sheet, " S-04 ", "WRONG1", "10.0.0.4")).toMatchObject({ ok: false });
   const [, , , fourth] = await listStudents(services.database, sheet.course);
   expect(await enterSitting(services, sheet, "S-04", fourth?.personal_code ?? "", "10.0.0.4")).toMatchObject({
     ok: false,

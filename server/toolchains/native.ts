@@ -1,4 +1,3 @@
-import { createHash } from "node:crypto";
 import { existsSync } from "node:fs";
 import { z } from "zod";
 import type { Language } from "../../core/languages/language.ts";
@@ -6,6 +5,7 @@ import { tokensByLine } from "../../core/languages/lexical.ts";
 import { foundSchema, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { type CommandTranslator, plainEnvironment } from "./commandToolchain.ts";
+import { textKey } from "./textKey.ts";
 
 /** The reader of debug information that the recorder of compiled programs uses. */
 export const elftools = "/usr/lib/python3/dist-packages/elftools";
@@ -45,13 +45,6 @@ const program = "/tmp/build/program";
 const trash = 0xfe;
 /** Programs kept so that a recording need not build them again. */
 const mostKept = 24;
-
-/** Names the very text of a program's files. */
-function textKey(request: RunRequest): string {
-  const hash = createHash("sha256");
-  for (const file of request.files) hash.update(`${file.name}\0${file.bytes.length}\0`).update(file.bytes);
-  return hash.digest("hex");
-}
 
 /**
  * What translators to machine code have in common: the program is built with debug information and run; recorded by

@@ -9,6 +9,7 @@ import { createJavaToolchain } from "./java.ts";
 import { createOctaveToolchain } from "./octave.ts";
 import { createPascalToolchain } from "./pascal.ts";
 import { createPythonToolchain } from "./python.ts";
+import { textKey } from "./textKey.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { createWorkbench } from "./workbench.ts";
 
@@ -25,10 +26,8 @@ const makers: readonly ((workbench: () => Pool) => Toolchain)[] = [
 export type Toolchains = { find: (language: string) => Toolchain | undefined; all: readonly Toolchain[]; desk: Desk; close: () => Promise<void> };
 
 /** Names the very text of a program and of its input. */
-function textKey(request: RunRequest): string {
-  const hash = createHash("sha256").update(request.input);
-  for (const file of request.files) hash.update(`\0${file.name}\0${file.bytes.length}\0`).update(file.bytes);
-  return hash.digest("base64");
+function runKey(request: RunRequest): string {
+  return createHash("sha256").update(textKey(request)).update(request.input).digest("base64");
 }
 
 /** What became of a run that tells nothing of its program, or null for a problem of another kind, which is a bug. */
@@ -43,7 +42,7 @@ function unknownBy(problem: unknown): Outcome | null {
 function atDesk(toolchain: Toolchain, desk: Desk): Toolchain {
   const take = async <T>(request: RunRequest, verb: string, call: (request: RunRequest) => Promise<T>, ifUnknown: (outcome: Outcome) => T): Promise<T> => {
     try {
-      return await desk.take(`${verb} ${request.files[0]?.name ?? "a program"}`, (signal) => call({ ...request, signal }), `${verb} ${textKey(request)}`);
+      return await desk.take(`${verb} ${request.files[0]?.name ?? "a program"}`, (signal) => call({ ...request, signal }), `${verb} ${runKey(request)}`);
     } catch (problem) {
       const outcome = unknownBy(problem);
       if (outcome === null) throw problem;
