@@ -5,8 +5,8 @@ export default defineConfig({
     env: { BENT_NAIL_LOG: "silent" },
     setupFiles: ["tools/generated-runs.ts"],
     include: ["{core,server,cli,demo,app,tools}/**/*.test.ts"],
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
+    testTimeout: 600_000,
+    hookTimeout: 600_000,
     maxWorkers: 2,
   },
 });

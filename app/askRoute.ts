@@ -1,16 +1,60 @@
-import type { AppLoadContext } from "react-router";
+import type { AppLoadContext, data } from "react-router";
+import { firstTeacher } from "../server/people/teacherStore.ts";
+import type { Services } from "../server/services.ts";
+import type { Reply } from "./actions.ts";
 
-/** What a route's loader or action is given, for tests that call it as the router would. `address`: the network address that asks. */
+let held: Services | null = null;
+
+/** Sets what the routes that are called next get as the server's services. */
+export function provideServices(services: Services): void {
+  held = services;
+}
+
+function contextFor(address: string): AppLoadContext {
+  if (!held) throw new Error("provideServices was not called");
+  return { nonce: "", address, services: held, who: { role: "teacher", teacher: firstTeacher } };
+}
+
+/**
+ * What a route's loader or action is given, for tests that call it as the router would. `address`: the network address
+ * that asks.
+ */
 export type Asked<Params> = { params: Params; request: Request; context: AppLoadContext; pattern: string; url: URL };
 
-type Ask = { form?: Record<string, string>; json?: unknown; cookie?: string; address?: string; path?: string };
+type Ask = {
+  form?: Record<string, string | readonly string[]>;
+  json?: unknown;
+  cookie?: string;
+  address?: string;
+  path?: string;
+};
 
 /** A request for a route with its parameters: a form or JSON is posted, without either it is read. */
-export function asked<Params>(params: Params, { form, json, cookie, address = "10.0.0.1", path = "/" }: Ask = {}): Asked<Params> {
+export function asked<Params>(
+  params: Params,
+  { form, json, cookie, address = "10.0.0.1", path = "/" }: Ask = {},
+): Asked<Params> {
   const url = new URL(path, "http://127.0.0.1:4200");
   const headers = new Headers(cookie ? { Cookie: cookie } : {});
   if (json !== undefined) headers.set("Content-Type", "application/json");
-  const body = form ? new URLSearchParams(form) : json === undefined ? undefined : JSON.stringify(json);
+  const pairs = Object.entries(form ?? {}).flatMap(([name, given]) =>
+    (typeof given === "string" ? [given] : given).map((value): [string, string] => [name, value]),
+  );
+  const body = form ? new URLSearchParams(pairs) : json === undefined ? undefined : JSON.stringify(json);
   const request = new Request(url, { headers, ...(body === undefined ? {} : { method: "POST", body }) });
-  return { params, request, context: { nonce: "", address }, pattern: "", url };
+  return { params, request, context: contextFor(address), pattern: "", url };
+}
+
+/** What an action said, with its status: words, or the address that it leads to and the headers that go with it. */
+export type Answered = Partial<Reply> & { status: number; location?: string; cookie?: string };
+
+/** The answer of an action that goes through app/actions.ts. */
+export async function answered(given: Promise<Response | ReturnType<typeof data<Reply>>>): Promise<Answered> {
+  const answer = await given;
+  if (!(answer instanceof Response)) return { ...answer.data, status: answer.init?.status ?? 200 };
+  return {
+    status: answer.status,
+    location: answer.headers.get("location") ?? "",
+    cookie: (answer.headers.get("set-cookie") ?? "").split(";")[0] ?? "",
+  };
 }

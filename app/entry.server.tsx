@@ -4,6 +4,8 @@ import { isbot } from "isbot";
 import { renderToPipeableStream } from "react-dom/server";
 import type { AppLoadContext, EntryContext } from "react-router";
 import { ServerRouter } from "react-router";
+import type { Who } from "../server/people/teacherStore.ts";
+import type { Services } from "../server/services.ts";
 import { NonceProvider } from "./nonce.ts";
 
 export const streamTimeout = 5_000;
@@ -13,10 +15,20 @@ declare module "react-router" {
     nonce: string;
     /** The network address that a request came from. */
     address: string;
+    /** What the server holds. */
+    services: Services;
+    /** Who asks, on the pages of a teacher. */
+    who: Who;
   }
 }
 
-export default function handleRequest(request: Request, status: number, headers: Headers, entry: EntryContext, context: AppLoadContext): Promise<Response> {
+export default function handleRequest(
+  request: Request,
+  status: number,
+  headers: Headers,
+  entry: EntryContext,
+  context: AppLoadContext,
+): Promise<Response> {
   const { nonce } = context;
   return new Promise((resolve, reject) => {
     let rendered = false;

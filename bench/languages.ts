@@ -6,12 +6,18 @@ import { findLanguage } from "../core/languages/languages.ts";
 import { limitsSchema } from "../core/outcome/outcome.ts";
 import { productFolder } from "../server/productFolder.ts";
 import { createToolchains } from "../server/toolchains/toolchains.ts";
-import type { Measure } from "./main.ts";
+import type { Measure } from "./measure.ts";
 
 const many = 40;
 
-/** For each language a program with a number in it, four ways of spoiling it, the plain tools as a shell would use them on `p$n`, and the bound. */
-const plans: Record<string, { text: (number: number) => string; faults: (text: string) => string[]; shell: string; atMost: number }> = {
+/**
+ * For each language a program with a number in it, four ways of spoiling it, the plain tools as a shell would use them
+ * on `p$n`, and the bound.
+ */
+const plans: Record<
+  string,
+  { text: (number: number) => string; faults: (text: string) => string[]; shell: string; atMost: number }
+> = {
   java: {
     text: (number) =>
       `import java.util.Scanner;\npublic class Main {\n  static int load(int i) {\n    return i * ${number} + 3;\n  }\n  public static void main(String[] args) {\n    Scanner in = new Scanner(System.in);\n    System.out.print("Loads? ");\n    int count = in.nextInt();\n    int total = 0;\n    for (int i = 0; i < count; i++) {\n      total = total + load(i);\n    }\n    System.out.println("Deck ${number}: " + total);\n  }\n}\n`,
@@ -80,7 +86,10 @@ const time = (work: () => void) => {
   return performance.now() - start;
 };
 
-/** Judging 40 programs of each language in a batch, against a shell loop of the plain tools that only translates and runs them; the best of two, in turn. */
+/**
+ * Judging 40 programs of each language in a batch, against a shell loop of the plain tools that only translates and
+ * runs them; the best of two, in turn.
+ */
 async function benchBatches(): Promise<Measure[]> {
   const measures: Measure[] = [];
   for (const [id, plan] of Object.entries(plans)) {
@@ -107,14 +116,28 @@ async function benchBatches(): Promise<Measure[]> {
       for (let round = 0; round < 2; round++) {
         plain = Math.min(
           plain,
-          time(() => void spawnSync("bash", ["-c", `for n in $(seq 0 ${many - 1}); do ( ${plan.shell} ); done >/dev/null 2>&1`], { cwd: folder })),
+          time(
+            () =>
+              void spawnSync(
+                "bash",
+                ["-c", `for n in $(seq 0 ${many - 1}); do ( ${plan.shell} ); done >/dev/null 2>&1`],
+                { cwd: folder },
+              ),
+          ),
         );
         ours = Math.min(
           ours,
-          time(() => void execFileSync(command, ["judge", "--batch", join(folder, "list.jsonl")], { stdio: ["ignore", "ignore", "inherit"] })),
+          time(
+            () =>
+              void execFileSync(command, ["judge", "--batch", join(folder, "list.jsonl")], {
+                stdio: ["ignore", "ignore", "inherit"],
+              }),
+          ),
         );
       }
-      console.log(`judge --batch, ${many} programs of ${id}: ${Math.round(ours)} ms; shell loop: ${Math.round(plain)} ms`);
+      console.log(
+        `judge --batch, ${many} programs of ${id}: ${Math.round(ours)} ms; shell loop: ${Math.round(plain)} ms`,
+      );
       measures.push({
         work: `judge ${many} ${id} programs, whole process`,
         against: "shell loop of the plain tools",
@@ -134,7 +157,10 @@ const loops = {
   c: "int main(void)\n{\n    int low = 0;\n    int high = 0;\n    int tide = 1;\n    for (int hour = 0; hour < 500; hour++) {\n        low = low + tide;\n        high = high + low % 7;\n        tide = hour % 5;\n    }\n    return 0;\n}\n",
 };
 
-/** Recording 2 000 steps, whole call with translating, against the bare debugger stepping the same lines of a program that is translated already. */
+/**
+ * Recording 2 000 steps, whole call with translating, against the bare debugger stepping the same lines of a program
+ * that is translated already.
+ */
 async function benchRecording(): Promise<Measure[]> {
   const toolchains = createToolchains();
   const folder = mkdtempSync(join(tmpdir(), "bent-nail-bench-"));
@@ -143,7 +169,13 @@ async function benchRecording(): Promise<Measure[]> {
   try {
     writeFileSync(join(folder, "Main.java"), loops.java);
     writeFileSync(join(folder, "main.c"), loops.c);
-    execFileSync("javac", ["-g", "-d", folder, join(folder, "Main.java"), join(productFolder, "bench/debuggers/Stepper.java")]);
+    execFileSync("javac", [
+      "-g",
+      "-d",
+      folder,
+      join(folder, "Main.java"),
+      join(productFolder, "bench/debuggers/Stepper.java"),
+    ]);
     execFileSync("gcc", ["-g", "-O0", "-o", join(folder, "main"), join(folder, "main.c")]);
     const bare = {
       java: ["java", ["-cp", folder, "Stepper", folder]],
@@ -152,7 +184,11 @@ async function benchRecording(): Promise<Measure[]> {
     for (const language of ["java", "c"] as const) {
       const toolchain = toolchains.find(language);
       if (!toolchain) continue;
-      const request = { files: [{ name: language === "java" ? "Main.java" : "main.c", bytes: Buffer.from(loops[language]) }], input: "", limits };
+      const request = {
+        files: [{ name: language === "java" ? "Main.java" : "main.c", bytes: Buffer.from(loops[language]) }],
+        input: "",
+        limits,
+      };
       let [ours, plain, steps] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY, 0];
       let stepped = "";
       for (let round = 0; round < 3; round++) {
@@ -162,12 +198,18 @@ async function benchRecording(): Promise<Measure[]> {
         plain = Math.min(
           plain,
           time(() => {
-            stepped = execFileSync(bare[language][0], bare[language][1], { encoding: "utf8", stdio: ["ignore", "pipe", "ignore"] });
+            stepped = execFileSync(bare[language][0], bare[language][1], {
+              encoding: "utf8",
+              stdio: ["ignore", "pipe", "ignore"],
+            });
           }),
         );
       }
-      if (steps < 2000 || Number(stepped.trim().split("\n").at(-1)) < 2000) throw new Error(`${language}: ${steps} steps here, ${stepped.trim()} there`);
-      console.log(`record ${steps} steps of ${language}: ${Math.round(ours)} ms; bare debugger: ${Math.round(plain)} ms`);
+      if (steps < 2000 || Number(stepped.trim().split("\n").at(-1)) < 2000)
+        throw new Error(`${language}: ${steps} steps here, ${stepped.trim()} there`);
+      console.log(
+        `record ${steps} steps of ${language}: ${Math.round(ours)} ms; bare debugger: ${Math.round(plain)} ms`,
+      );
       measures.push({
         work: `record 2 000 steps of ${language}`,
         against: "bare debugger stepping the same lines",
@@ -198,9 +240,11 @@ async function benchFirstRuns(): Promise<Measure[]> {
       for (let round = 0; round < 2; round++) {
         const toolchains = createToolchains();
         const start = performance.now();
-        const outcome = await toolchains
-          .find(id)
-          ?.run({ files: [{ name: `Main${extension}`, bytes: Buffer.from(text) }], input: "20\n", limits: limitsSchema.parse({}) });
+        const outcome = await toolchains.find(id)?.run({
+          files: [{ name: `Main${extension}`, bytes: Buffer.from(text) }],
+          input: "20\n",
+          limits: limitsSchema.parse({}),
+        });
         ours = Math.min(ours, performance.now() - start);
         await toolchains.close();
         if (!outcome?.finished) throw new Error(`${id} did not run`);
@@ -210,7 +254,13 @@ async function benchFirstRuns(): Promise<Measure[]> {
         );
       }
       console.log(`first run of ${id}: ${Math.round(ours)} ms; plain tool: ${Math.round(plain)} ms`);
-      measures.push({ work: `first ${id} run after the start`, against: "the plain tool", value: ours / plain, unit: "x", atMost: 2 });
+      measures.push({
+        work: `first ${id} run after the start`,
+        against: "the plain tool",
+        value: ours / plain,
+        unit: "x",
+        atMost: 2,
+      });
     } finally {
       rmSync(folder, { recursive: true, force: true });
     }

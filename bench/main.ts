@@ -2,20 +2,19 @@ import { benchBatch } from "./batch.ts";
 import { benchClassroom } from "./classroom.ts";
 import { benchCollect } from "./collect.ts";
 import { benchLanguages } from "./languages.ts";
+import type { Measure } from "./measure.ts";
 import { benchPages } from "./pages.ts";
 import { benchReading } from "./reading.ts";
 import { benchRecorder } from "./recorder.ts";
 
-/** A line of the table: what was measured, against what, the ratio or time, and the most it may be. */
-export type Measure = { work: string; against: string; value: number; unit: "x" | "ms" | "rows" | "µs"; atMost: number };
-
 /** Every benchmark; a new one is one file and one line here. */
 const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
+  // First, while nothing else lives in this process.
+  reading: benchReading,
   batch: benchBatch,
   languages: benchLanguages,
   recorder: benchRecorder,
   pages: benchPages,
-  reading: benchReading,
   collect: benchCollect,
   classroom: benchClassroom,
 };
@@ -23,11 +22,12 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
 const wanted = process.argv.slice(2);
 
 const measures: Measure[] = [];
-for (const [name, benchmark] of Object.entries(benchmarks)) if (wanted.length === 0 || wanted.includes(name)) measures.push(...(await benchmark()));
+for (const [name, benchmark] of Object.entries(benchmarks))
+  if (wanted.length === 0 || wanted.includes(name)) measures.push(...(await benchmark()));
 const rows = measures.map((measure) => [
   measure.work,
   measure.against,
-  `${measure.value.toFixed(measure.unit === "x" ? 2 : 0)} ${measure.unit}`,
+  `${measure.value.toFixed(measure.unit === "rows" ? 0 : measure.value < 10 ? 2 : 1)} ${measure.unit}`,
   `${measure.atMost} ${measure.unit}`,
   measure.value <= measure.atMost ? "yes" : "NO",
 ]);

@@ -1,6 +1,6 @@
 import { limitsSchema } from "../core/outcome/outcome.ts";
 import { createPythonToolchain } from "../server/toolchains/python.ts";
-import type { Measure } from "./main.ts";
+import type { Measure } from "./measure.ts";
 
 const steps = 100_000;
 
@@ -37,7 +37,10 @@ print(time.perf_counter() - start)
 `;
 }
 
-/** Recording with default settings (but for the number of steps), from the fork to the end of the sandboxed run with its recording written, against an empty trace function. */
+/**
+ * Recording with default settings (but for the number of steps), from the fork to the end of the sandboxed run with its
+ * recording written, against an empty trace function.
+ */
 export async function benchRecorder(): Promise<Measure[]> {
   const toolchain = createPythonToolchain();
   const limits = limitsSchema.parse({ steps, cpuSeconds: 60, wallSeconds: 120, memoryBytes: 1024 * 1024 * 1024 });
@@ -60,7 +63,13 @@ export async function benchRecorder(): Promise<Measure[]> {
       console.log(
         `${program.work}: ${Math.round(ours)} ms in the sandbox (${Math.round(whole)} ms until the steps are in the app); empty trace function: ${Math.round(plain)} ms`,
       );
-      measures.push({ work: program.work, against: "settrace function that does nothing", value: ours / plain, unit: "x", atMost: program.atMost });
+      measures.push({
+        work: program.work,
+        against: "settrace function that does nothing",
+        value: ours / plain,
+        unit: "x",
+        atMost: program.atMost,
+      });
     }
     return measures;
   } finally {

@@ -32,7 +32,8 @@ export type BatchLine = z.infer<typeof batchLineSchema>;
 const atOnce = 12;
 
 function problemWords(problem: unknown): string {
-  if (problem instanceof z.ZodError) return problem.issues.map((issue) => `${issue.path.join(".") || "line"}: ${issue.message}`).join("; ");
+  if (problem instanceof z.ZodError)
+    return problem.issues.map((issue) => `${issue.path.join(".") || "line"}: ${issue.message}`).join("; ");
   return problem instanceof Error ? problem.message : String(problem);
 }
 
@@ -42,17 +43,32 @@ export function programFiles(program: NonNullable<BatchLine["program"]>, languag
   return entries.map(([name, text]) => ({ name, bytes: Buffer.from(text, "utf8") }));
 }
 
-/** Works through a list of JSON lines, several at once, and prints one JSON line each in the order given. A bad line prints {id, error}. */
-export async function runBatch(path: string, work: (line: BatchLine, language: Language) => Promise<object>): Promise<void> {
+/**
+ * Works through a list of JSON lines, several at once, and prints one JSON line each in the order given. A bad line
+ * prints {id, error}.
+ */
+export async function runBatch(
+  path: string,
+  work: (line: BatchLine, language: Language) => Promise<object>,
+): Promise<void> {
   const running: Promise<string>[] = [];
   const one = async (text: string, number: number): Promise<string> => {
     let id: string | number = number;
     try {
       const raw: unknown = JSON.parse(text);
-      if (typeof raw === "object" && raw !== null && "id" in raw && (typeof raw.id === "string" || typeof raw.id === "number")) id = raw.id;
+      if (
+        typeof raw === "object" &&
+        raw !== null &&
+        "id" in raw &&
+        (typeof raw.id === "string" || typeof raw.id === "number")
+      )
+        id = raw.id;
       const line = batchLineSchema.parse(raw);
       const language = findLanguage(line.language);
-      if (!language) throw new Error(`the language ${line.language} is not known; known are ${languages.map((each) => each.id).join(", ")}`);
+      if (!language)
+        throw new Error(
+          `the language ${line.language} is not known; known are ${languages.map((each) => each.id).join(", ")}`,
+        );
       return JSON.stringify({ id, ...(await work(line, language)) });
     } catch (problem) {
       return JSON.stringify({ id, error: problemWords(problem) });
@@ -60,10 +76,14 @@ export async function runBatch(path: string, work: (line: BatchLine, language: L
   };
   const print = async () => {
     const next = running.shift();
-    if (next && !process.stdout.write(`${await next}\n`)) await new Promise((resolve) => process.stdout.once("drain", resolve));
+    if (next && !process.stdout.write(`${await next}\n`))
+      await new Promise((resolve) => process.stdout.once("drain", resolve));
   };
   let number = 0;
-  for await (const text of createInterface({ input: path === "-" ? process.stdin : createReadStream(path), crlfDelay: Number.POSITIVE_INFINITY })) {
+  for await (const text of createInterface({
+    input: path === "-" ? process.stdin : createReadStream(path),
+    crlfDelay: Number.POSITIVE_INFINITY,
+  })) {
     number += 1;
     if (text.trim() === "") continue;
     running.push(one(text, number));

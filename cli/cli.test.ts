@@ -23,10 +23,17 @@ beforeAll(async () => {
 afterAll(() => rm(folder, { recursive: true, force: true }));
 
 /** Runs bent-nail as a person would, in the folder of the test's files. */
-function bentNail(arguments_: string[], input = "", environment: Record<string, string> = {}): Promise<{ code: number; out: string; err: string }> {
+function bentNail(
+  arguments_: string[],
+  input = "",
+  environment: Record<string, string> = {},
+): Promise<{ code: number; out: string; err: string }> {
   return new Promise((resolve) => {
-    const child = execFile(join(productFolder, "bin/bent-nail"), arguments_, { cwd: folder, env: { ...process.env, ...environment } }, (problem, out, err) =>
-      resolve({ code: problem ? Number(problem.code ?? 1) : 0, out, err }),
+    const child = execFile(
+      join(productFolder, "bin/bent-nail"),
+      arguments_,
+      { cwd: folder, env: { ...process.env, ...environment } },
+      (problem, out, err) => resolve({ code: problem ? Number(problem.code ?? 1) : 0, out, err }),
     );
     child.stdin?.end(input);
   });
@@ -47,12 +54,16 @@ test("judge gives gates, class, reasons, line, leads and the console as JSON", a
     ],
   });
   expect(result.leads[0]).toMatchObject({ line: 3 });
-  expect(result.leads.some((lead: { line: number; why: string }) => lead.line === 1 && lead.why.includes("looks like it"))).toBe(true);
+  expect(
+    result.leads.some((lead: { line: number; why: string }) => lead.line === 1 && lead.why.includes("looks like it")),
+  ).toBe(true);
   expect(result.console[0]).toEqual({ kind: "out", text: "Cars 3\n", line: 2 });
 });
 
 test("judge with input and intended output, and as a table for people", async () => {
-  expect(JSON.parse((await bentNail(["judge", "fare.py", "--input", "fifteen", "--expected", "six", "--json"])).out)).toMatchObject({
+  expect(
+    JSON.parse((await bentNail(["judge", "fare.py", "--input", "fifteen", "--expected", "six", "--json"])).out),
+  ).toMatchObject({
     class: "logic",
     reportedLine: null,
   });
@@ -62,7 +73,10 @@ test("judge with input and intended output, and as a table for people", async ()
 });
 
 test("judge with checks: the first failing one decides", async () => {
-  expect(JSON.parse((await bentNail(["judge", "fare.py", "--checks", "checks.json", "--json"])).out)).toMatchObject({ class: "logic", otherClasses: [] });
+  expect(JSON.parse((await bentNail(["judge", "fare.py", "--checks", "checks.json", "--json"])).out)).toMatchObject({
+    class: "logic",
+    otherClasses: [],
+  });
 });
 
 test("read takes an error output apart without running anything", async () => {
@@ -77,7 +91,9 @@ test("read takes an error output apart without running anything", async () => {
     primary: { errorName: "NameError", line: 3 },
     diagnostics: [{ errorName: "NameError" }],
   });
-  expect(JSON.parse((await bentNail(["read", "--language", "python", "--json"], "it does not work")).out)).toMatchObject({
+  expect(
+    JSON.parse((await bentNail(["read", "--language", "python", "--json"], "it does not work")).out),
+  ).toMatchObject({
     class: null,
     primary: null,
     diagnostics: [],
@@ -91,7 +107,9 @@ test("trace as a table, as CSV and as JSON, with chosen columns", async () => {
   expect((await bentNail(["trace", "deck.py", "--format", "csv", "--rows", "change", "--columns", "cars"])).out).toBe(
     "line,cars,output\r\n1,3,\r\n2,,Cars 3\r\n3,,\r\n",
   );
-  const { table, trace } = JSON.parse((await bentNail(["trace", "fare.py", "--input", "fifteen", "--format", "json"])).out);
+  const { table, trace } = JSON.parse(
+    (await bentNail(["trace", "fare.py", "--input", "fifteen", "--format", "json"])).out,
+  );
   expect(table.columns.map((column: { title: string }) => column.title)).toEqual(["age"]);
   expect(trace.steps).toHaveLength(3);
 });
@@ -136,9 +154,13 @@ test("exit codes: 1 for the material, 2 for wrong use, messages on standard erro
 
 test("limits can be set, and a bad setting is said", async () => {
   await writeFile(join(folder, "long.py"), "print('x' * 3000)\n");
-  const short = await bentNail(["judge", "long.py", "--expected", "six", "--json"], "", { BENT_NAIL_LIMITS: '{"outputBytes": 1000}' });
+  const short = await bentNail(["judge", "long.py", "--expected", "six", "--json"], "", {
+    BENT_NAIL_LIMITS: '{"outputBytes": 1000}',
+  });
   expect(JSON.parse(short.out).reasons.join(" ")).toContain("output limit");
-  expect((await bentNail(["judge", "long.py"], "", { BENT_NAIL_LIMITS: "{}}" })).err).toContain("BENT_NAIL_LIMITS is no JSON");
+  expect((await bentNail(["judge", "long.py"], "", { BENT_NAIL_LIMITS: "{}}" })).err).toContain(
+    "BENT_NAIL_LIMITS is no JSON",
+  );
 });
 
 test("judge and trace in all six languages, known by the file's ending", async () => {
@@ -147,9 +169,18 @@ test("judge and trace in all six languages, known by the file's ending", async (
       text: "public class Deck {\n  public static void main(String[] args) {\n    int[] loads = {4, 9};\n    System.out.println(loads[2]);\n  }\n}\n",
       line: 4,
     },
-    "deck.c": { text: '#include <stdio.h>\nint main(void)\n{\n    int loads[2] = {4, 9};\n    printf("%d\\n", loads[1] + totl);\n}\n', line: 5 },
-    "Deck.cs": { text: "class Deck {\n  static void Main() {\n    int[] loads = {4, 9};\n    System.Console.WriteLine(loads[2]);\n  }\n}\n", line: 4 },
-    "deck.pas": { text: "program Deck;\nvar load: integer;\nbegin\n  load := 0;\n  writeln(4 div load);\nend.\n", line: 5 },
+    "deck.c": {
+      text: '#include <stdio.h>\nint main(void)\n{\n    int loads[2] = {4, 9};\n    printf("%d\\n", loads[1] + totl);\n}\n',
+      line: 5,
+    },
+    "Deck.cs": {
+      text: "class Deck {\n  static void Main() {\n    int[] loads = {4, 9};\n    System.Console.WriteLine(loads[2]);\n  }\n}\n",
+      line: 4,
+    },
+    "deck.pas": {
+      text: "program Deck;\nvar load: integer;\nbegin\n  load := 0;\n  writeln(4 div load);\nend.\n",
+      line: 5,
+    },
     "deck.m": { text: "loads = [4 9];\ndisp(loads(3))\n", line: 2 },
     "loads.py": { text: "loads = [4, 9]\nprint(loads[2])\n", line: 2 },
   };
@@ -157,7 +188,9 @@ test("judge and trace in all six languages, known by the file's ending", async (
   const list = Object.entries(programs).map(([name, { text }]) =>
     JSON.stringify({
       id: name,
-      language: { java: "java", c: "c", cs: "csharp", pas: "pascal", m: "octave", py: "python" }[name.split(".").pop() ?? ""],
+      language: { java: "java", c: "c", cs: "csharp", pas: "pascal", m: "octave", py: "python" }[
+        name.split(".").pop() ?? ""
+      ],
       program: { [name]: text },
     }),
   );
@@ -194,14 +227,22 @@ test("read takes apart what tools say that do not run here, in a batch as well",
     "Module1.vb(4,9): error BC30451: 'totl' is not declared.\nModule1.vb(6,9): error BC30451: 'totl' is not declared.\n",
   );
   const read = JSON.parse(out);
-  expect(read).toMatchObject({ class: "syntax", kind: "meaning", reportedLine: 4, counts: { errors: 2 }, recognised: true });
+  expect(read).toMatchObject({
+    class: "syntax",
+    kind: "meaning",
+    reportedLine: 4,
+    counts: { errors: 2 },
+    recognised: true,
+  });
   expect(read.messages.map((message: { group: string }) => message.group)).toEqual(["primary", "follows"]);
   expect(read.messages[0]).toMatchObject({ kind: "unknown name", words: [{ text: "totl", role: "name" }] });
   const lines = ["python", "java", "c", "csharp", "pascal", "octave", "basic", "sketch", "pseudocode"].map((language) =>
     JSON.stringify({ id: language, language, output: "it does not work" }),
   );
   const batch = (await bentNail(["read", "--batch", "-"], lines.join("\n"))).out.trim().split("\n");
-  expect(batch.map((line) => [JSON.parse(line).id, JSON.parse(line).recognised])).toEqual(lines.map((line) => [JSON.parse(line).language, false]));
+  expect(batch.map((line) => [JSON.parse(line).id, JSON.parse(line).recognised])).toEqual(
+    lines.map((line) => [JSON.parse(line).language, false]),
+  );
   const people = await bentNail(
     ["read", "--language", "c"],
     "deck.c:3:9: error: ‘x’ undeclared (first use in this function)\ndeck.c:4:1: warning: unused variable ‘y’ [-Wunused-variable]\n",
@@ -223,25 +264,35 @@ test("collect takes a folder into the data, or says what it would take; a try ch
   const missing = await bentNail(["collect", class1, "--course", "nowhere"], "", data);
   expect([missing.code, missing.err]).toEqual([1, "bent-nail: there is no course nowhere\n"]);
   const { openDatabase } = await import("../server/database/database.ts");
-  const { addCourse } = await import("../server/stores/courses.ts");
+  const { addCourse } = await import("../server/people/courseStore.ts");
   const database = await openDatabase(join(folder, "data/database"));
   await addCourse(database, "Group 1", "python");
   await database.close();
-  const tried = JSON.parse((await bentNail(["collect", class1, "--course", "Group 1", "--dry-run", "--json"], "", data)).out);
+  const tried = JSON.parse(
+    (await bentNail(["collect", class1, "--course", "Group 1", "--dry-run", "--json"], "", data)).out,
+  );
   expect(tried).toMatchObject({
-    programs: [{ program: "S-01/deck.py", student: "S-01", language: "python", outputs: [{ path: "S-01/deck.log" }] }, { program: "S-02/tides.py" }],
+    programs: [
+      { program: "S-01/deck.py", student: "S-01", language: "python", outputs: [{ path: "S-01/deck.log" }] },
+      { program: "S-02/tides.py" },
+    ],
     cases: [],
     refused: [{ path: "empty.py", reason: "It is empty." }],
   });
   const taken = await bentNail(["collect", class1, "--course", "Group 1"], "", data);
   expect(taken.out).toContain("taken    S-01       python   S-01/deck.py  + S-01/deck.log");
   expect((await bentNail(["collect", class1, "--course", "Group 1"], "", data)).out).toContain("not new");
-  expect((await bentNail(["collect", join(folder, "no-such"), "--course", "Group 1"], "", data)).err).toContain("there is no folder or zip");
+  expect((await bentNail(["collect", join(folder, "no-such"), "--course", "Group 1"], "", data)).err).toContain(
+    "there is no folder or zip",
+  );
 }, 60_000);
 
 test("hand-in says in one line why it was not taken", async () => {
   const wrong = await bentNail(["hand-in", "deck.py", "--to", "http://127.0.0.1:1/somewhere"]);
-  expect([wrong.code, wrong.err]).toEqual([1, "bent-nail: http://127.0.0.1:1/somewhere is no hand-in address; it looks like http://…/s/hand-in/CODE\n"]);
+  expect([wrong.code, wrong.err]).toEqual([
+    1,
+    "bent-nail: http://127.0.0.1:1/somewhere is no hand-in address; it looks like http://…/s/hand-in/CODE\n",
+  ]);
   expect((await bentNail(["hand-in", "deck.py", "--to", "http://127.0.0.1:1/s/hand-in/AB"])).err).toBe(
     "bent-nail: no answer from http://127.0.0.1:1/s/hand-in/AB\n",
   );

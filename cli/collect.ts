@@ -2,7 +2,7 @@ import { readdir, readFile, stat } from "node:fs/promises";
 import { basename, join, relative, sep } from "node:path";
 import type { Command } from "commander";
 import type { Entry } from "../core/collecting/entries.ts";
-import type { Collected } from "../server/collecting/collectNow.ts";
+import type { Collected } from "../server/collect/collectNow.ts";
 import { MaterialProblem } from "./material.ts";
 
 /** Most files that are read from a folder; what is beyond is said by the limits of a set. */
@@ -19,7 +19,10 @@ async function filesOf(path: string): Promise<Entry[]> {
       // Links may lead out of the folder; they are not followed.
       if (each.isDirectory()) await walk(join(folder, each.name));
       else if (each.isFile())
-        entries.push({ path: relative(path, join(folder, each.name)).split(sep).join("/"), bytes: await readFile(join(folder, each.name)) });
+        entries.push({
+          path: relative(path, join(folder, each.name)).split(sep).join("/"),
+          bytes: await readFile(join(folder, each.name)),
+        });
     }
   };
   await walk(path);
@@ -27,7 +30,12 @@ async function filesOf(path: string): Promise<Entry[]> {
 }
 
 /** Asks the server that has the data; null if none runs. */
-async function askServer(folder: string, course: string, entries: readonly Entry[], dryRun: boolean): Promise<Collected | null> {
+async function askServer(
+  folder: string,
+  course: string,
+  entries: readonly Entry[],
+  dryRun: boolean,
+): Promise<Collected | null> {
   const { readServerAddress } = await import("../server/http/serverAddress.ts");
   const { teacherPassword } = await import("../server/http/password.ts");
   const address = readServerAddress(folder);
@@ -41,7 +49,9 @@ async function askServer(folder: string, course: string, entries: readonly Entry
   }
   const password = teacherPassword(folder);
   const headers: Record<string, string> = password.isSet() ? { Cookie: `bent-nail-teacher=${password.sign()}` } : {};
-  const response = await fetch(new URL("/api/collect", address), { method: "POST", body: form, headers }).catch(() => null);
+  const response = await fetch(new URL("/api/collect", address), { method: "POST", body: form, headers }).catch(
+    () => null,
+  );
   if (!response) return null;
   if (!response.ok) {
     const body = await response.text();
@@ -80,12 +90,19 @@ export function addCollectCommand(program: Command): void {
     });
 }
 
-/** Opens the data itself, since no server has it. The cases are judged when a server runs next, or when they are opened. */
-async function takeHere(folder: string, course: string, entries: readonly Entry[], dryRun: boolean): Promise<Collected> {
+/**
+ * Opens the data itself, since no server has it. The cases are judged when a server runs next, or when they are opened.
+ */
+async function takeHere(
+  folder: string,
+  course: string,
+  entries: readonly Entry[],
+  dryRun: boolean,
+): Promise<Collected> {
   const [{ ownFolder, FolderInUse }, { openDatabase }, { collectNow }] = await Promise.all([
     import("../server/database/owner.ts"),
     import("../server/database/database.ts"),
-    import("../server/collecting/collectNow.ts"),
+    import("../server/collect/collectNow.ts"),
   ]);
   let letGo: () => void;
   try {

@@ -10,7 +10,10 @@ export function addDemoCommand(program: Command): void {
     .description("serve the workbench with fresh demo data in a folder of its own")
     .option("--port <number>", "port", portNumber, 4200)
     .action(async (options: { port: number }) => {
-      const [{ serve }, { loadDemo }] = await Promise.all([import("../server/http/serve.ts"), import("../demo/load.ts")]);
+      const [{ serve }, { loadDemo }] = await Promise.all([
+        import("../server/http/serve.ts"),
+        import("../demo/load.ts"),
+      ]);
       const folder = process.env.BENT_NAIL_DEMO_DATA ?? join(productFolder, ".data/demo");
       await serve({ port: options.port, host: "127.0.0.1", folder, fresh: true, prepare: loadDemo });
     });

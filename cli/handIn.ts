@@ -29,12 +29,29 @@ export function addHandInCommand(program: Command): void {
     .option("--instead <words>", "what it did instead")
     .option("--json", "print JSON")
     .action(
-      async (path: string, options: { to: string; student?: string; code?: string; input?: string; intent?: string; instead?: string; json?: boolean }) => {
+      async (
+        path: string,
+        options: {
+          to: string;
+          student?: string;
+          code?: string;
+          input?: string;
+          intent?: string;
+          instead?: string;
+          json?: boolean;
+        },
+      ) => {
         const form = new FormData();
         await readMaterial(path);
         form.set("program", new Blob([await readFile(path)]), basename(path));
         const output = process.stdin.isTTY ? "" : await readStandardInput();
-        for (const [name, value] of Object.entries({ output, student: options.student, code: options.code, intent: options.intent, instead: options.instead }))
+        for (const [name, value] of Object.entries({
+          output,
+          student: options.student,
+          code: options.code,
+          intent: options.intent,
+          instead: options.instead,
+        }))
           if (value) form.set(name, value);
         if (options.input !== undefined) form.set("input", await readText(options.input));
         let response: Response;
@@ -49,7 +66,8 @@ export function addHandInCommand(program: Command): void {
           throw new MaterialProblem(`no answer from ${options.to}`);
         }
         const text = (await response.text()).trim();
-        if (!response.ok) throw new MaterialProblem(text.split("\n")[0] || `the server refused it (${response.status})`);
+        if (!response.ok)
+          throw new MaterialProblem(text.split("\n")[0] || `the server refused it (${response.status})`);
         process.stdout.write(`${text}\n`);
       },
     );

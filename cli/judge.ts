@@ -1,18 +1,27 @@
 import type { Command } from "commander";
 import { z } from "zod";
-import { withSurroundings } from "../core/cases/surroundings.ts";
 import type { Language } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
+import { stateOf } from "../core/reading/reading.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
-import { type Judged, judgeProgram } from "../server/judging.ts";
+import { type Judged, judgeProgram } from "../server/judge/judge.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { type BatchCheck, checksSchema, programFiles, runBatch } from "./batch.ts";
 import { chooseLanguage, MaterialProblem, readMaterial, readProgram, readText } from "./material.ts";
 import { leadsOf } from "./read.ts";
 
-type Material = { files: ProgramFiles; input?: string; expected?: string; output?: string; checks?: BatchCheck[] };
+type Material = {
+  endlessClass?: "logic" | "runtime";
+  closely?: boolean;
+  files: ProgramFiles;
+  input?: string;
+  expected?: string;
+  output?: string;
+  checks?: BatchCheck[];
+};
 
 function resultOf({ judgement, outcome, notRun }: Judged) {
+  const warned = outcome?.diagnostics ?? [];
   return {
     gates: judgement.gates.map(({ gate, passes, evidence }) => ({ gate, passes, evidence })),
     class: judgement.class,
@@ -20,34 +29,47 @@ function resultOf({ judgement, outcome, notRun }: Judged) {
     symptom: judgement.symptom,
     reasons: notRun ? [...judgement.reasons, `Nothing was run: ${notRun}.`] : judgement.reasons,
     reportedLine: judgement.reportedLine,
+    state: stateOf(warned),
+    warnings: warned
+      .filter((each) => each.severity === "warning")
+      .map(({ line, message }) => ({ line: line ?? null, message })),
     leads: leadsOf(judgement.leads),
     console: outcome?.console ?? [],
   };
 }
 
 /**
- * Judges a program with its input as handed in and then with each check. The class is that of the run as handed in if there is
- * an input or an intended output, else of the first failing check; classes that other checks show are listed beside it.
+ * Judges a program with its input as handed in and then with each check. The class is that of the run as handed in if
+ * there is an input or an intended output, else of the first failing check; classes that other checks show are listed
+ * beside it.
  */
 export async function judgeMaterial(toolchains: Toolchains, language: Language, material: Material) {
   const handedIn = material.input !== undefined || material.expected !== undefined || !material.checks?.length;
   const runs: BatchCheck[] = [
-    ...(handedIn ? [{ input: material.input ?? "", expected: material.expected, kind: "normal" as const, files: {} }] : []),
+    ...(handedIn
+      ? [{ input: material.input ?? "", expected: material.expected, kind: "normal" as const, files: {} }]
+      : []),
     ...(material.checks ?? []),
   ];
   const judged: Judged[] = [];
   for (const check of runs) {
     judged.push(
-      await judgeProgram(toolchains.find(language.id), {
+      await judgeProgram(toolchains, {
         language,
-        files: withSurroundings(material.files, check.files),
+        files: material.files,
+        surroundings: check.files,
+        policies: { endlessClass: material.endlessClass ?? "logic" },
         input: check.input,
         expected: check.expected,
+        closely: material.closely,
         pastedText: judged.length === 0 ? material.output : undefined,
       }),
     );
   }
-  const deciding = (handedIn && judged[0]?.judgement.class !== null ? judged[0] : judged.find((each) => each.judgement.class !== null)) ?? judged[0];
+  const deciding =
+    (handedIn && judged[0]?.judgement.class !== null
+      ? judged[0]
+      : judged.find((each) => each.judgement.class !== null)) ?? judged[0];
   if (!deciding) throw new MaterialProblem("nothing to judge");
   const others = [...new Set(judged.filter((each) => each !== deciding).map((each) => each.judgement.class))].filter(
     (each): each is FaultClass => each !== null && each !== deciding.judgement.class,
@@ -75,7 +97,15 @@ export function addJudgeCommand(program: Command): void {
     .action(
       async (
         path: string | undefined,
-        options: { language?: string; input?: string; expected?: string; output?: string; checks?: string; batch?: string; json?: boolean },
+        options: {
+          language?: string;
+          input?: string;
+          expected?: string;
+          output?: string;
+          checks?: string;
+          batch?: string;
+          json?: boolean;
+        },
         command: Command,
       ) => {
         const toolchains = createToolchains();
@@ -103,6 +133,7 @@ export function addJudgeCommand(program: Command): void {
             expected: await optionalText(options.expected),
             output: await optionalText(options.output),
             checks,
+            closely: true,
           });
           process.stdout.write(options.json ? `${JSON.stringify(result, null, 2)}\n` : table(result));
         } finally {
@@ -124,9 +155,17 @@ function readChecks(text: string): BatchCheck[] {
 
 function table(result: Awaited<ReturnType<typeof judgeMaterial>>): string {
   const questions = ["starts?", "finishes?", "as intended?"];
-  const lines = [`class          ${result.class ?? "none shown"}${result.kind ? ` (${result.kind})` : ""}`, `reported line  ${result.reportedLine ?? "none"}`];
-  for (const gate of result.gates) lines.push(`${(questions[gate.gate - 1] ?? "").padEnd(15)}${gate.passes === null ? "open" : gate.passes ? "yes" : "no"}`);
+  const lines = [
+    `class          ${result.class ?? "none shown"}${result.kind ? ` (${result.kind})` : ""}`,
+    `reported line  ${result.reportedLine ?? "none"}`,
+    `state          ${result.state}`,
+  ];
+  for (const gate of result.gates)
+    lines.push(
+      `${(questions[gate.gate - 1] ?? "").padEnd(15)}${gate.passes === null ? "open" : gate.passes ? "yes" : "no"}`,
+    );
   lines.push("reasons", ...result.reasons.map((reason) => `  ${reason}`));
-  if (result.leads.length > 0) lines.push("look at", ...result.leads.map((lead) => `  line ${String(lead.line).padStart(4)}  ${lead.why}`));
+  if (result.leads.length > 0)
+    lines.push("look at", ...result.leads.map((lead) => `  line ${String(lead.line).padStart(4)}  ${lead.why}`));
   return `${lines.join("\n")}\n`;
 }

@@ -11,10 +11,21 @@ import { addServeCommand } from "./serve.ts";
 import { addTraceCommand } from "./trace.ts";
 
 /** Every command; a new one is one file and one line here. */
-const commands = [addReadCommand, addJudgeCommand, addTraceCommand, addCollectCommand, addHandInCommand, addServeCommand, addDemoCommand];
+const commands = [
+  addReadCommand,
+  addJudgeCommand,
+  addTraceCommand,
+  addCollectCommand,
+  addHandInCommand,
+  addServeCommand,
+  addDemoCommand,
+];
 
 const program = new Command("bent-nail");
-program.description("Finds out by evidence what is wrong with a program, and serves the workbench.").exitOverride().showHelpAfterError();
+program
+  .description("Finds out by evidence what is wrong with a program, and serves the workbench.")
+  .exitOverride()
+  .showHelpAfterError();
 for (const add of commands) add(program);
 
 // Whoever reads the output may have seen enough of it (a pipe to head): that is no problem to speak of.

@@ -6,7 +6,9 @@ import { languageOfName } from "../core/languages/recognise.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 
-/** Something about the given material that keeps a command from going on; its message is for the person. Exit code 1. */
+/**
+ * Something about the given material that keeps a command from going on; its message is for the person. Exit code 1.
+ */
 export class MaterialProblem extends Error {}
 
 /** Reads a file or says plainly why not. */
@@ -16,7 +18,11 @@ export async function readMaterial(path: string): Promise<Buffer> {
   } catch (problem) {
     const code = problem instanceof Error && "code" in problem ? String(problem.code) : "";
     throw new MaterialProblem(
-      code === "ENOENT" ? `there is no file ${path}` : code === "EISDIR" ? `${path} is a folder, not a program` : `${path} cannot be read (${code})`,
+      code === "ENOENT"
+        ? `there is no file ${path}`
+        : code === "EISDIR"
+          ? `${path} is a folder, not a program`
+          : `${path} cannot be read (${code})`,
     );
   }
 }

@@ -5,7 +5,10 @@ import { judge } from "../core/verdict/judge.ts";
 import { runBatch } from "./batch.ts";
 import { chooseLanguage, MaterialProblem, readMaterial, readStandardInput, readText } from "./material.ts";
 
-/** Reads an error output: the messages in it taken apart, the primary one, and what follows for class and line. Runs nothing. */
+/**
+ * Reads an error output: the messages in it taken apart, the primary one, and what follows for class and line. Runs
+ * nothing.
+ */
 export function readGiven(language: Language, output: string, program: Readonly<Record<string, string>> | undefined) {
   const mainName = Object.keys(program ?? {})[0] ?? "";
   const reading = readOutput(language, output, program);
@@ -30,7 +33,12 @@ export function readGiven(language: Language, output: string, program: Readonly<
       why: standing.why,
       kind: meaning?.kind ?? null,
       words: meaning?.words ?? [],
-      meaning: meaning && { says: meaning.says, usually: meaning.usually, unsaid: meaning.unsaid, misleads: meaning.misleads },
+      meaning: meaning && {
+        says: meaning.says,
+        usually: meaning.usually,
+        unsaid: meaning.unsaid,
+        misleads: meaning.misleads,
+      },
       token: tokens?.at ?? null,
       tokenBefore: tokens?.before ?? null,
       chain,
@@ -53,7 +61,12 @@ function table(result: ReturnType<typeof readGiven>): string {
       `${message.group.padEnd(8)} ${diagnostic.line ? `line ${diagnostic.line}${diagnostic.column ? `:${diagnostic.column}` : ""}  ` : ""}${diagnostic.errorName ? `${diagnostic.errorName}: ` : ""}${diagnostic.message.split("\n")[0]}`,
     );
     if (message.group === "primary") {
-      for (const words of [message.meaning?.says, message.meaning?.usually, message.meaning?.unsaid, message.meaning?.misleads])
+      for (const words of [
+        message.meaning?.says,
+        message.meaning?.usually,
+        message.meaning?.unsaid,
+        message.meaning?.misleads,
+      ])
         if (words) lines.push(`         ${words}`);
     } else if (message.why) lines.push(`         ${message.why}`);
   }
@@ -81,7 +94,11 @@ export function addReadCommand(program: Command): void {
       if (options.batch !== undefined) {
         if (options.batch !== "-") await readMaterial(options.batch);
         await runBatch(options.batch, async (line, language) =>
-          readGiven(language, line.output ?? "", typeof line.program === "string" ? { [language.mainName]: line.program } : line.program),
+          readGiven(
+            language,
+            line.output ?? "",
+            typeof line.program === "string" ? { [language.mainName]: line.program } : line.program,
+          ),
         );
         return;
       }
@@ -90,7 +107,9 @@ export function addReadCommand(program: Command): void {
       const result = readGiven(
         language,
         await readStandardInput(),
-        text === undefined || options.program === undefined ? undefined : { [options.program.split("/").pop() ?? options.program]: text },
+        text === undefined || options.program === undefined
+          ? undefined
+          : { [options.program.split("/").pop() ?? options.program]: text },
       );
       if (options.json) {
         process.stdout.write(`${JSON.stringify(result, null, 2)}\n`);

@@ -3,7 +3,8 @@ import { type Command, InvalidArgumentError } from "commander";
 /** A port as it is typed. */
 export function portNumber(text: string): number {
   const number = Number(text);
-  if (!Number.isInteger(number) || number < 0 || number > 65_535) throw new InvalidArgumentError("a whole number from 0 to 65535 is needed");
+  if (!Number.isInteger(number) || number < 0 || number > 65_535)
+    throw new InvalidArgumentError("a whole number from 0 to 65535 is needed");
   return number;
 }
 

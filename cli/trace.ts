@@ -20,30 +20,53 @@ export function addTraceCommand(program: Command): void {
     .argument("<program>", "the program file")
     .option("--language <id>", "language of the program")
     .option("--input <file>", "what is typed in")
-    .addOption(new Option("--rows <policy>", "a row for every executed line or for every change").choices(["line", "change"]).default("line"))
+    .addOption(
+      new Option("--rows <policy>", "a row for every executed line or for every change")
+        .choices(["line", "change"])
+        .default("line"),
+    )
     .option("--columns <names>", "only these variables, comma between")
     .addOption(new Option("--format <format>", "how it is printed").choices(Object.keys(traceFormats)).default("md"))
     .option("--limit <steps>", "most steps to record", wholeNumber)
-    .action(async (path: string, options: { language?: string; input?: string; rows: "line" | "change"; columns?: string; format: string; limit?: number }) => {
-      const language = chooseLanguage(options.language, path);
-      const files = await readProgram(path);
-      const input = options.input === undefined ? "" : await readText(options.input);
-      const toolchains = createToolchains();
-      try {
-        const toolchain = toolchains.find(language.id);
-        const state = await toolchain?.available();
-        if (!toolchain || !state?.ready) throw new MaterialProblem(state && !state.ready ? state.reason : `${language.name} cannot be run here`);
-        const trace = await toolchain.trace({ files, input, limits: { ...readLimits(), ...(options.limit === undefined ? {} : { steps: options.limit }) } });
-        const unknown = unknownBecause(trace.outcome);
-        if (unknown !== null) throw new MaterialProblem(unknown);
-        if (trace.outcome.stoppedBy === "refused")
-          throw new MaterialProblem(`the program was refused before any line ran: ${trace.outcome.diagnostics[0]?.message ?? ""}`);
-        const columns = options.columns?.split(",").map((name) => name.trim());
-        const table: TraceTable = buildTable(trace, { rows: options.rows, columns });
-        process.stdout.write((traceFormats[options.format] ?? traceFormats.md)(table, trace));
-        if (trace.cut) process.stderr.write(`bent-nail: ${trace.cut}\n`);
-      } finally {
-        await toolchains.close();
-      }
-    });
+    .action(
+      async (
+        path: string,
+        options: {
+          language?: string;
+          input?: string;
+          rows: "line" | "change";
+          columns?: string;
+          format: string;
+          limit?: number;
+        },
+      ) => {
+        const language = chooseLanguage(options.language, path);
+        const files = await readProgram(path);
+        const input = options.input === undefined ? "" : await readText(options.input);
+        const toolchains = createToolchains();
+        try {
+          const toolchain = toolchains.find(language.id);
+          const state = await toolchain?.available();
+          if (!toolchain || !state?.ready)
+            throw new MaterialProblem(state && !state.ready ? state.reason : `${language.name} cannot be run here`);
+          const trace = await toolchain.trace({
+            files,
+            input,
+            limits: { ...readLimits(), ...(options.limit === undefined ? {} : { steps: options.limit }) },
+          });
+          const unknown = unknownBecause(trace.outcome);
+          if (unknown !== null) throw new MaterialProblem(unknown);
+          if (trace.outcome.stoppedBy === "refused")
+            throw new MaterialProblem(
+              `the program was refused before any line ran: ${trace.outcome.diagnostics[0]?.message ?? ""}`,
+            );
+          const columns = options.columns?.split(",").map((name) => name.trim());
+          const table: TraceTable = buildTable(trace, { rows: options.rows, columns });
+          process.stdout.write((traceFormats[options.format] ?? traceFormats.md)(table, trace));
+          if (trace.cut) process.stderr.write(`bent-nail: ${trace.cut}\n`);
+        } finally {
+          await toolchains.close();
+        }
+      },
+    );
 }

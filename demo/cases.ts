@@ -1,4 +1,7 @@
-/** A case of the demo: what a student handed in and how a teacher mends it, step by step. Everything else is worked out at load. */
+/**
+ * A case of the demo: what a student handed in and how a teacher mends it, step by step. Everything else is worked out
+ * at load.
+ */
 export type DemoCase = {
   /** Python if not given. */
   language?: string;

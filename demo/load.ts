@@ -1,41 +1,50 @@
 import type { NewCase } from "../core/cases/case.ts";
 import { proposeNames } from "../core/exercises/names.ts";
-import { traceTaskSchema } from "../core/exercises/tasks/traceTable.ts";
+import { rowsOf, traceTaskSchema } from "../core/exercises/tasks/trace.ts";
 import { python } from "../core/languages/python/python.ts";
 import { consoleText } from "../core/outcome/outcome.ts";
-import { judgeVersion, versionOf } from "../server/casework.ts";
-import { findCollection, keepCollection } from "../server/collecting/collections.ts";
-import { startJudging } from "../server/collecting/judging.ts";
-import { takeSet } from "../server/collecting/takeSet.ts";
-import { makeExercise } from "../server/exercises.ts";
-import { decideClass, saveCheck, setFaultyLines, tryFix } from "../server/layers.ts";
-import { readLimits } from "../server/limits.ts";
+import { setHandIn } from "../server/assignments/assignmentStore.ts";
+import { collectCase, findCase, versionOf, type WholeCase } from "../server/cases/caseStore.ts";
+import { findCollection } from "../server/collect/collectionStore.ts";
+import { keepCollection } from "../server/collect/collections.ts";
+import { startJudging } from "../server/collect/judging.ts";
+import { takeSet } from "../server/collect/takeSet.ts";
+import { addExercise } from "../server/exercises/exerciseStore.ts";
+import { makeExercise } from "../server/exercises/makeExercise.ts";
+import { saveCheck } from "../server/judge/checks.ts";
+import { decideClass, markFaultyLines } from "../server/judge/decisions.ts";
+import { judgeVersion, languageOf } from "../server/judge/judge.ts";
+import { runProgram } from "../server/judge/run.ts";
+import { handInSitting } from "../server/marks/markingWork.ts";
+import { tryFix } from "../server/mend/tryFix.ts";
+import { addCourse, addStudents, listStudents } from "../server/people/courseStore.ts";
+import { firstTeacher, type Who } from "../server/people/teacherStore.ts";
 import type { Services } from "../server/services.ts";
-import { handInAndMark, setForStudents } from "../server/sittings.ts";
-import { collectCase, findCase, type WholeCase } from "../server/stores/cases.ts";
-import { addCourse, addStudents, listStudents, setHandIn } from "../server/stores/courses.ts";
-import { addExercise } from "../server/stores/exercises.ts";
-import { addSheet, findEdition, findSheet, placeExercise } from "../server/stores/sheets.ts";
-import { beginSitting, saveAnswer } from "../server/stores/sittings.ts";
+import { setForStudents } from "../server/sheets/setSheet.ts";
+import { addSheet, findEdition, findSheet, placeExercise } from "../server/sheets/sheetStore.ts";
+import { beginSitting, saveAnswer } from "../server/sittings/sittingStore.ts";
 import { type DemoCase, demoCases } from "./cases.ts";
 import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
 import { type DemoAnswers, demoSheet, demoSittings } from "./sheet.ts";
 
-const limits = readLimits();
+const who: Who = { role: "teacher", teacher: firstTeacher };
 
 async function whole(services: Services, key: string): Promise<WholeCase> {
-  const found = await findCase(services.database, key);
+  const found = await findCase(services.database, key, "all");
   if (!found) throw new Error(`demo: no case ${key}`);
   return found;
 }
 
-/** Collects a case with the error output that its own run gives, and takes it through verdict, faulty lines and fixes. */
+/**
+ * Collects a case with the error output that its own run gives, and takes it through verdict, faulty lines and fixes.
+ */
 async function loadCase(services: Services, demo: DemoCase, course: string, student: string | null): Promise<string> {
   const files = [{ name: demo.name, bytes: Buffer.from(demo.program, "utf8") }];
   const language = demo.language ?? "python";
-  const toolchain = services.toolchains.find(language);
-  const outcome = toolchain && (await toolchain.available()).ready ? await toolchain.run({ files, input: demo.input, limits }) : null;
+  const { outcome } = await runProgram(services.toolchains, {
+    ...{ language: languageOf({ language }), files, input: demo.input },
+  });
   const errorOutput = outcome ? consoleText(outcome.console, ["err"]) : "";
   const given: NewCase = {
     language,
@@ -53,23 +62,31 @@ async function loadCase(services: Services, demo: DemoCase, course: string, stud
   };
   const key = await collectCase(services.database, given);
   if (outcome === null) return key;
-  for (const check of demo.checks ?? []) await saveCheck(services, await whole(services, key), null, { ...check, ignorePrompts: false });
+  for (const check of demo.checks ?? []) {
+    const found = await whole(services, key);
+    await saveCheck(services, found, { who, revision: found.revision, reason: "" }, null, check);
+  }
   for (const text of demo.mended) {
     let found = await whole(services, key);
     const suggested = (await judgeVersion(services, found, versionOf(found, found.current_version))).deciding.judgement;
     if (suggested.class === null) throw new Error(`demo: ${demo.name} shows no fault`);
-    await decideClass(services, found, found.revision, { class: suggested.class, kind: suggested.kind, reason: "" });
+    await decideClass(
+      services,
+      found,
+      { who, revision: found.revision },
+      { class: suggested.class, kind: suggested.kind, reason: "" },
+    );
     if (demo.faultyLines && found.layers.length === 0) {
       found = await whole(services, key);
-      await setFaultyLines(
+      await markFaultyLines(
         services,
         found,
-        found.revision,
-        demo.faultyLines.map((line) => ({ file: demo.name, line })),
+        { who, revision: found.revision, reason: "" },
+        demo.faultyLines.map((line) => ({ line })),
       );
     }
     found = await whole(services, key);
-    const tried = await tryFix(services, found, found.revision, text, false);
+    const tried = await tryFix(services, found, { who, revision: found.revision }, text, false);
     if (!tried.ok || tried.result === "not mended") throw new Error(`demo: a fix of ${demo.name} does not mend it`);
   }
   return key;
@@ -87,12 +104,12 @@ async function loadClassSet(services: Services): Promise<void> {
     course,
     Array.from({ length: 24 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`),
   );
-  await setHandIn(database, course, { open: true, task: deckTask });
+  await setHandIn(database, course, { open: true, statement: deckTask });
   const taken = await takeSet(database, course, await classSet(services.toolchains));
   const collection = taken.ok ? await findCollection(database, taken.key) : null;
   const cases = collection && (await keepCollection(database, collection));
   if (!collection || !cases) throw new Error("demo: the class set cannot be taken in");
-  startJudging(services, collection.key, cases);
+  await startJudging(services, collection.key, cases);
 }
 
 /** The answers of a student as the pages would have sent them. */
@@ -100,22 +117,28 @@ function answerTo(kind: string, written: DemoAnswers[string], program: string, t
   if (kind === "classify") return written.classify;
   if (kind === "point") return written.point && { lines: written.point };
   if (kind === "predict") return written.predict;
-  if (kind === "mend") return written.mend && { text: written.mend.reduce((text, [before, after]) => text.replace(before, after), program) };
+  if (kind === "mend")
+    return (
+      written.mend && { text: written.mend.reduce((text, [before, after]) => text.replace(before, after), program) }
+    );
   const key = traceTaskSchema.safeParse(task);
   const { trace } = written;
   if (!key.success || !trace) return undefined;
   return {
-    rows: key.data.rows.map((row, index) => {
+    rows: rowsOf(key.data).map((row, index) => {
       if (index >= trace.rows) return { line: String(row.line), cells: {} };
-      const slips = Object.fromEntries(trace.slips.filter((slip) => slip.row === index).map((slip) => [slip.column, slip.text]));
+      const slips = Object.fromEntries(
+        trace.slips.filter((slip) => slip.row === index).map((slip) => [slip.column, slip.text]),
+      );
       return { line: String(row.line), cells: { ...row.cells, ...slips } };
     }),
   };
 }
 
 /**
- * Loads the demo: one course, its cases, a sheet of five exercises and some sittings. Only programs, inputs, intended outputs and
- * answers are written down here; every run, verdict, trace and mark is made by the functions that serve users.
+ * Loads the demo: one course, its cases, a sheet of five exercises and some sittings. Only programs, inputs, intended
+ * outputs and answers are written down here; every run, verdict, trace and mark is made by the functions that serve
+ * users.
  */
 export async function loadDemo(services: Services): Promise<void> {
   const { database } = services;
@@ -137,11 +160,20 @@ export async function loadDemo(services: Services): Promise<void> {
     Array.from({ length: 10 }, (_, index) => `T-${String(index + 1).padStart(2, "0")}`),
   );
   const others = await listStudents(database, languageCourse);
-  // One case a language at a time, so that the last collected comes first; languages beside one another, since each waits for its own translator.
-  const byLanguage = [...new Set(languageCases.map((demo) => demo.language))].map((language) => languageCases.filter((demo) => demo.language === language));
+  // One case a language at a time, so that the last collected comes first; languages beside one another, since each
+  // waits for its own translator.
+  const byLanguage = [...new Set(languageCases.map((demo) => demo.language))].map((language) =>
+    languageCases.filter((demo) => demo.language === language),
+  );
   await Promise.all(
     byLanguage.map(async (group) => {
-      for (const demo of group) await loadCase(services, demo, languageCourse, others.find((student) => student.label === demo.student)?.key ?? null);
+      for (const demo of group)
+        await loadCase(
+          services,
+          demo,
+          languageCourse,
+          others.find((student) => student.label === demo.student)?.key ?? null,
+        );
     }),
   );
 
@@ -156,7 +188,7 @@ export async function loadDemo(services: Services): Promise<void> {
     const found = await whole(services, cases.get(name) ?? "");
     const proposals = proposeNames(
       python,
-      found.versions[0]?.files[0]?.text ?? "",
+      versionOf(found, found.versions[0]?.key ?? "").files[0]?.text ?? "",
       name,
       students.map((student) => student.label),
     );
@@ -183,6 +215,6 @@ export async function loadDemo(services: Services): Promise<void> {
         if (answer !== undefined) await saveAnswer(database, sitting, task.key, 1, answer);
       }
     }
-    if (demo.handsIn) await handInAndMark(services, { key: sitting, edition: set.edition });
+    if (demo.handsIn) await handInSitting(services, { key: sitting });
   }
 }

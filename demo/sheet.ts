@@ -11,8 +11,8 @@ export const demoSheet = {
 } as const;
 
 /**
- * What a student wrote, by program and kind of task. A trace answer is written as rows of cells by column title ("=" is the key's
- * own cell, so a student who got it right is written shortly); a mended text as replacements in the program.
+ * What a student wrote, by program and kind of task. A trace answer is written as rows of cells by column title ("=" is
+ * the key's own cell, so a student who got it right is written shortly); a mended text as replacements in the program.
  */
 export type DemoAnswers = Readonly<
   Record<
@@ -21,7 +21,10 @@ export type DemoAnswers = Readonly<
       classify?: { class: "syntax" | "runtime" | "logic"; reason: string };
       point?: readonly number[];
       predict?: { output: string; ending: "ends by itself" | "stops with an error message" | "never ends" };
-      /** Cells (row from 0, column) that differ from the right ones; "" leaves a cell blank. Rows past `rows` are not filled in. */
+      /**
+       * Cells (row from 0, column) that differ from the right ones; "" leaves a cell blank. Rows past `rows` are not
+       * filled in.
+       */
       trace?: { rows: number; slips: ReadonlyArray<{ row: number; column: string; text: string }> };
       mend?: ReadonlyArray<readonly [before: string, after: string]>;
     }
@@ -49,7 +52,11 @@ export const demoSittings: ReadonlyArray<{ student: string; handsIn: boolean; an
         trace: { rows: 99, slips: [] },
         mend: [["names[number])", "names[number - 1])"]],
       },
-      "child_fare.py": { predict: { output: "Age? Fare: 12\n", ending: "ends by itself" }, trace: { rows: 99, slips: [] }, mend: [["age < 15", "age <= 15"]] },
+      "child_fare.py": {
+        predict: { output: "Age? Fare: 12\n", ending: "ends by itself" },
+        trace: { rows: 99, slips: [] },
+        mend: [["age < 15", "age <= 15"]],
+      },
       "timetable.py": {
         point: [6, 7, 10],
         mend: [
@@ -64,7 +71,11 @@ export const demoSittings: ReadonlyArray<{ student: string; handsIn: boolean; an
     student: "S-03",
     handsIn: true,
     answers: {
-      "boarding.py": { classify: { class: "syntax", reason: "Because there is an error." }, point: [6], mend: [["booked > places\n", "booked > places:\n"]] },
+      "boarding.py": {
+        classify: { class: "syntax", reason: "Because there is an error." },
+        point: [6],
+        mend: [["booked > places\n", "booked > places:\n"]],
+      },
       "deck_load.py": {
         classify: { class: "syntax", reason: "A name is spelt wrong so it does not start." },
         predict: { output: "Cars: 10\nDeck load: 34\n", ending: "ends by itself" },
@@ -76,7 +87,11 @@ export const demoSittings: ReadonlyArray<{ student: string; handsIn: boolean; an
         trace: { rows: 99, slips: [{ row: 3, column: "output", text: "1 Gannet" }] },
         mend: [["number = 1\n", "number = 0\n"]],
       },
-      "child_fare.py": { predict: { output: "Age? Fare: 6.0\n", ending: "ends by itself" }, trace: { rows: 6, slips: [] }, mend: [["age < 15", "age < 16"]] },
+      "child_fare.py": {
+        predict: { output: "Age? Fare: 6.0\n", ending: "ends by itself" },
+        trace: { rows: 6, slips: [] },
+        mend: [["age < 15", "age < 16"]],
+      },
       "timetable.py": {
         point: [7, 10],
         mend: [
@@ -92,7 +107,10 @@ export const demoSittings: ReadonlyArray<{ student: string; handsIn: boolean; an
     answers: {
       "boarding.py": { classify: { class: "logic", reason: "The result is wrong." }, point: [5] },
       "deck_load.py": {
-        classify: { class: "runtime", reason: "The name lory does not exist when line 7 is reached, so it stops there." },
+        classify: {
+          class: "runtime",
+          reason: "The name lory does not exist when line 7 is reached, so it stops there.",
+        },
         predict: { output: "", ending: "stops with an error message" },
         mend: [["lorry = 12", "lory = 12"]],
       },
@@ -122,7 +140,10 @@ export const demoSittings: ReadonlyArray<{ student: string; handsIn: boolean; an
         point: [5],
         mend: [["booked > places\n", "booked > places:\n"]],
       },
-      "deck_load.py": { classify: { class: "runtime", reason: "" }, predict: { output: "Cars: 10", ending: "stops with an error message" } },
+      "deck_load.py": {
+        classify: { class: "runtime", reason: "" },
+        predict: { output: "Cars: 10", ending: "stops with an error message" },
+      },
     },
   },
   {

@@ -29,7 +29,10 @@ test("the page of languages says what runs, in which version, by which means", a
   await noBarriers(page);
 });
 
-/** A program of each language with one wrong sign: it adds the stops' minutes once too often. `asked`: the line that asks; `table`: the column of the minutes. */
+/**
+ * A program of each language with one wrong sign: it adds the stops' minutes once too often. `asked`: the line that
+ * asks; `table`: the column of the minutes.
+ */
 const walks = [
   {
     language: "Java",
@@ -65,7 +68,8 @@ const walks = [
   },
   {
     language: "Octave",
-    program: 'stops = input("Stops? ");\nminutes = 35;\nfor stop = 0:stops\n  minutes = minutes + 5;\nend\nprintf("Minutes: %d\\n", minutes);\n',
+    program:
+      'stops = input("Stops? ");\nminutes = 35;\nfor stop = 0:stops\n  minutes = minutes + 5;\nend\nprintf("Minutes: %d\\n", minutes);\n',
     wrong: "0:stops",
     right: "1:stops",
     faulty: 3,
@@ -73,7 +77,10 @@ const walks = [
 ];
 
 for (const walk of walks) {
-  test(`the whole job in ${walk.language}: judged, mended, gone through, made an exercise, sat and marked`, async ({ page, browser }) => {
+  test(`the whole job in ${walk.language}: judged, mended, gone through, made an exercise, sat and marked`, async ({
+    page,
+    browser,
+  }) => {
     const title = `Crossing time in ${walk.language}`;
     const mended = walk.program.replace(walk.wrong, walk.right);
     await collect(page, { program: walk.program, intent: title, input: "2\n", expected: "Stops? Minutes: 45\n" });
@@ -93,7 +100,8 @@ for (const walk of walks) {
     await page.getByRole("link", { name: "Dry run" }).click();
     const table = page.getByRole("region", { name: "Trace table" });
     await expect(table.getByRole("columnheader", { name: "minutes" })).toBeVisible();
-    for (const value of ["35", "40", "45"]) await expect(table.getByRole("cell", { name: value, exact: true }).first()).toBeVisible();
+    for (const value of ["35", "40", "45"])
+      await expect(table.getByRole("cell", { name: value, exact: true }).first()).toBeVisible();
     await expect(page.getByText("The recorded run did not go as the plain run did")).toBeHidden();
     await noBarriers(page);
 
@@ -110,10 +118,14 @@ for (const walk of walks) {
     await expect(page.getByText("It is set.")).toBeVisible();
     const code = (await page.getByText("Sheet code").locator("strong").textContent()) ?? "";
     await page.getByRole("link", { name: "Slips with personal codes" }).click();
-    const personal = (await page.getByRole("listitem").filter({ hasText: "T-04" }).locator("strong").first().textContent()) ?? "";
+    const personal =
+      (await page.getByRole("listitem").filter({ hasText: "T-04" }).locator("strong").first().textContent()) ?? "";
     await page.goBack();
 
-    const phone = await browser.newContext({ viewport: { width: 375, height: 750 }, baseURL: new URL(page.url()).origin });
+    const phone = await browser.newContext({
+      viewport: { width: 375, height: 750 },
+      baseURL: new URL(page.url()).origin,
+    });
     const student = await phone.newPage();
     await student.goto(`/s/${code}`);
     await student.getByLabel("Your label").selectOption("T-04");
@@ -140,18 +152,24 @@ for (const walk of walks) {
   });
 }
 
-test("a program under another language's name is noticed before it is run; the teacher may insist", async ({ page }) => {
+test("a program under another language's name is noticed before it is run; the teacher may insist", async ({
+  page,
+}) => {
   await page.goto("/");
   await page.getByText("More: whose").click();
   await page.getByLabel("Language", { exact: true }).selectOption({ label: "C#" });
   await page
     .getByLabel("Program", { exact: true })
-    .fill('public class Deck {\n    public static void main(String[] args) {\n        System.out.println("4");\n    }\n}\n');
+    .fill(
+      'public class Deck {\n    public static void main(String[] args) {\n        System.out.println("4");\n    }\n}\n',
+    );
   await page.getByLabel("What is the program for?").fill("A program under the wrong name.");
   await page.getByLabel("Should come out").fill("4\n");
   await page.getByLabel("Came out instead").fill("many messages");
   await page.getByRole("button", { name: "Take it in and run it" }).click();
-  await expect(page.getByRole("alert").first()).toContainText("This looks like Java, not C#: it has public static void main");
+  await expect(page.getByRole("alert").first()).toContainText(
+    "This looks like Java, not C#: it has public static void main",
+  );
   await expect(page.getByLabel("Language", { exact: true })).toBeVisible();
   await noBarriers(page);
   await page.getByLabel("the language is right").check();
@@ -171,7 +189,8 @@ test("a crash that names no line: the place is found and said to be ours", async
 
 test("a check in other surroundings: a file that is absent makes another outcome", async ({ page }) => {
   await collect(page, {
-    program: 'with open("loads.txt") as loads:\n    print(loads.read())\nwith open("log.txt", "w") as log:\n    log.write("done")\n',
+    program:
+      'with open("loads.txt") as loads:\n    print(loads.read())\nwith open("log.txt", "w") as log:\n    log.write("done")\n',
     intent: "Print the loads from their file.",
     expected: "4\n",
   });
@@ -233,6 +252,7 @@ test("breakpoints in a dry run: only where something runs, on to the next one, a
   await expect(rowsOfLine).toHaveCount(1);
   await noBarriers(page);
   for (let times = 0; times < 3; times++)
-    if (await page.getByRole("button", { name: "To next breakpoint" }).isEnabled()) await page.getByRole("button", { name: "To next breakpoint" }).click();
+    if (await page.getByRole("button", { name: "To next breakpoint" }).isEnabled())
+      await page.getByRole("button", { name: "To next breakpoint" }).click();
   await expect(page.getByText("It ended by itself.").first()).toBeVisible();
 });

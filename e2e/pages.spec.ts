@@ -137,7 +137,10 @@ test("a mending draft survives a reload, and a change that the fix does not need
   await expect(page.getByLabel("Meant to")).toHaveValue("print the low tide");
 });
 
-test("a trace task: given cells, no line numbers, a row that the student adds; marked by alignment and shown beside the key", async ({ page, browser }) => {
+test("a trace task: given cells, no line numbers, a row that the student adds; marked by alignment and shown beside the key", async ({
+  page,
+  browser,
+}) => {
   await openDemoCase(page, "Passenger list with numbers");
   await page.getByRole("link", { name: "Make an exercise" }).click();
   for (const task of ["Which kind of error is it?", "Where is the fault?", "What does it print?", "Mend the program"])
@@ -147,7 +150,7 @@ test("a trace task: given cells, no line numbers, a row that the student adds; m
   await expect(page.getByRole("heading", { name: "1. Complete the trace table" })).toBeVisible();
   await page.getByRole("button", { name: "row 2, number: 1; given to students" }).click();
   await page.getByRole("checkbox", { name: "line numbers are given" }).uncheck();
-  await page.getByRole("button", { name: "Keep the table so" }).click();
+  await page.getByRole("button", { name: "Keep it so" }).click();
   await expect(page.getByRole("status")).toContainText("Kept.");
   await expect(page.getByText("4 cells to be filled")).toBeVisible();
 
@@ -204,7 +207,8 @@ test("an exercise of a program that does not start warns before it shows the men
   await expect(page.getByText("This program does not start as it was handed in")).toBeVisible();
   await expect(page.getByRole("checkbox", { name: "What does it print?" })).not.toBeChecked();
   await expect(page.getByRole("checkbox", { name: "Mend the program" })).toBeChecked();
-  for (const task of ["Which kind of error is it?", "Where is the fault?", "Mend the program"]) await page.getByRole("checkbox", { name: task }).uncheck();
+  for (const task of ["Which kind of error is it?", "Where is the fault?", "Mend the program"])
+    await page.getByRole("checkbox", { name: task }).uncheck();
   await page.getByRole("button", { name: "Make the exercise" }).click();
   await expect(page.getByRole("alert")).toContainText("Tick at least one task");
 });

@@ -1,7 +1,11 @@
 import { expect, type Page, test } from "@playwright/test";
 
 /** Collects a program by the form and waits for its page. */
-async function collect(page: Page, program: string, rest: { expected?: string; errorOutput?: string; symptom?: string } = {}): Promise<void> {
+async function collect(
+  page: Page,
+  program: string,
+  rest: { expected?: string; errorOutput?: string; symptom?: string } = {},
+): Promise<void> {
   await page.goto("/");
   await page.getByLabel("Program", { exact: true }).fill(program);
   if (rest.errorOutput) await page.getByLabel("Error output, as it was shown").fill(rest.errorOutput);
@@ -25,7 +29,8 @@ test("an empty form says what is missing and loses nothing", async ({ page }) =>
 
 test("files in UTF-16 and Latin-1 are read, a picture and 3 MB are refused with words", async ({ page }) => {
   await page.goto("/");
-  const choose = (name: string, buffer: Buffer) => page.locator('input[type="file"]').setInputFiles({ name, mimeType: "text/x-python", buffer });
+  const choose = (name: string, buffer: Buffer) =>
+    page.locator('input[type="file"]').setInputFiles({ name, mimeType: "text/x-python", buffer });
   await choose("tide.py", Buffer.from("\ufeffprint('höchste')\n", "utf16le"));
   await expect(page.getByText("The file was in UTF-16LE")).toBeVisible();
   await expect(page.getByLabel("Program", { exact: true })).toHaveValue("\ufeffprint('höchste')\n".slice(1));
@@ -41,9 +46,11 @@ test("files in UTF-16 and Latin-1 are read, a picture and 3 MB are refused with 
 
 test("2 MB of text are taken in", async ({ page }) => {
   await page.goto("/");
-  await page
-    .locator('input[type="file"]')
-    .setInputFiles({ name: "long.py", mimeType: "text/x-python", buffer: Buffer.from(`print(1)\n${"# a remark of the crossing\n".repeat(70_000)}`) });
+  await page.locator('input[type="file"]').setInputFiles({
+    name: "long.py",
+    mimeType: "text/x-python",
+    buffer: Buffer.from(`print(1)\n${"# a remark of the crossing\n".repeat(70_000)}`),
+  });
   await page.getByLabel("Should come out").fill("2");
   await page.getByLabel("Came out instead").fill("1");
   await page.getByRole("button", { name: "Take it in and run it" }).click();
@@ -51,14 +58,22 @@ test("2 MB of text are taken in", async ({ page }) => {
 });
 
 test("printed markup and control characters stay text", async ({ page }) => {
-  await collect(page, 'print("<script>document.title=1</script>\\x1b[2J\\x07")\nprint(1/0)\n', { symptom: "nothing appears" });
-  await expect(page.getByLabel("Console of the run as handed in")).toContainText("<script>document.title=1</script>␛[2J␇");
+  await collect(page, 'print("<script>document.title=1</script>\\x1b[2J\\x07")\nprint(1/0)\n', {
+    symptom: "nothing appears",
+  });
+  await expect(page.getByLabel("Console of the run as handed in")).toContainText(
+    "<script>document.title=1</script>␛[2J␇",
+  );
   await expect(page).toHaveTitle(/Bent Nail/);
 });
 
 for (const [what, program, words] of [
   ["a program that loops", "while True:\n    pass\n", "it does not end"],
-  ["a program that forks", "import os\nwhile True:\n    try:\n        os.fork()\n    except OSError:\n        pass\n", /limit|memory|does not end/],
+  [
+    "a program that forks",
+    "import os\nwhile True:\n    try:\n        os.fork()\n    except OSError:\n        pass\n",
+    /limit|memory|does not end/,
+  ],
   ["a program that fills memory", "x = []\nwhile True:\n    x.append(bytearray(1000000))\n", "memory"],
   ["a program that floods output", "while True:\n    print('kittiwake')\n", "it does not end"],
 ] as const) {
@@ -72,7 +87,8 @@ for (const [what, program, words] of [
 
 test("a message of another version is shown beside the run, which weighs more", async ({ page }) => {
   await collect(page, "print(1)\nprint(boat)\n", {
-    errorOutput: 'Traceback (most recent call last):\n  File "x.py", line 40, in <module>\n    x\nIndexError: list index out of range\n',
+    errorOutput:
+      'Traceback (most recent call last):\n  File "x.py", line 40, in <module>\n    x\nIndexError: list index out of range\n',
   });
   await expect(page.getByLabel("Verdict")).toContainText("it seems to belong to another version");
   await expect(page.getByRole("radio", { name: "runtime error" })).toBeChecked();
@@ -136,7 +152,9 @@ test("pages for paper: sheet, scheme, case and blank table, without the interfac
   await page.goBack();
   await page.getByRole("link", { name: "The mark scheme" }).click();
   await expect(page.getByRole("heading", { name: /Mark scheme: Debugging 1/ })).toBeVisible();
-  await expect(page.getByText("departures.append(hour) ").or(page.getByText("→ departures.append(hour)")).first()).toBeVisible();
+  await expect(
+    page.getByText("departures.append(hour) ").or(page.getByText("→ departures.append(hour)")).first(),
+  ).toBeVisible();
   const sums = await page.locator("li > strong").allTextContents();
   expect(sums.reduce((sum, text) => sum + Number(/\((\d+)\)/.exec(text)?.[1] ?? 0), 0)).toBe(41);
 });
@@ -148,7 +166,16 @@ test("an address that leads nowhere says so and leads back", async ({ page }) =>
 });
 
 test("changes from another site and under a foreign host name are refused", async ({ request, baseURL }) => {
-  expect((await request.post("/courses", { form: { name: "x", language: "python" }, headers: { Origin: "http://elsewhere.test" } })).status()).toBe(403);
+  expect(
+    (
+      await request.post("/courses", {
+        form: { name: "x", language: "python" },
+        headers: { Origin: "http://elsewhere.test" },
+      })
+    ).status(),
+  ).toBe(403);
   expect((await request.get("/", { headers: { Host: "elsewhere.test" } })).status()).toBe(403);
-  expect((await request.get("/", { headers: { Origin: baseURL ?? "" } })).headers()["content-security-policy"]).toContain("script-src 'self' 'nonce-");
+  expect(
+    (await request.get("/", { headers: { Origin: baseURL ?? "" } })).headers()["content-security-policy"],
+  ).toContain("script-src 'self' 'nonce-");
 });

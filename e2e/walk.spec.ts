@@ -19,7 +19,9 @@ print("Heaviest:", heaviest(loads))
 const named = program.replace("minimum(loads)", "min(loads)");
 const turned = named.replace("load < top", "load > top");
 
-/** Puts a text into the editor that has the focus of the page, as a person would by selecting all and typing over it. */
+/**
+ * Puts a text into the editor that has the focus of the page, as a person would by selecting all and typing over it.
+ */
 async function writeProgram(page: Page, label: string, text: string): Promise<void> {
   await page.getByLabel(label, { exact: true }).click();
   await page.keyboard.press("Control+a");
@@ -45,7 +47,9 @@ test("the whole job, from a pasted program to a released mark", async ({ page, b
 
   // 2. Judge: evidence, lines, verdict.
   await expect(page.getByRole("heading", { name: "Find the heaviest and the lightest load." })).toBeVisible();
-  await expect(page.getByLabel("Verdict")).toContainText("Line 9 had printed “How many?” before it stopped, so the program had started.");
+  await expect(page.getByLabel("Verdict")).toContainText(
+    "Line 9 had printed “How many?” before it stopped, so the program had started.",
+  );
   await expect(page.getByLabel("Verdict")).toContainText("It was stopped at line 13 by NameError");
   await expect(page.getByRole("button", { name: /^line 13, the tool names this line/ })).toBeVisible();
   await noBarriers(page);
@@ -112,7 +116,10 @@ test("the whole job, from a pasted program to a released mark", async ({ page, b
   await page.goBack();
 
   // 6. A student sits it on a phone.
-  const phone = await browser.newContext({ viewport: { width: 375, height: 750 }, baseURL: new URL(page.url()).origin });
+  const phone = await browser.newContext({
+    viewport: { width: 375, height: 750 },
+    baseURL: new URL(page.url()).origin,
+  });
   const student = await phone.newPage();
   await student.goto("/s");
   await noBarriers(student);

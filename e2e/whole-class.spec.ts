@@ -56,7 +56,9 @@ test("a zip of a class is dropped, looked through, corrected, taken in and judge
   await expect(row("S-02/deck_v2.py")).toContainText("next version of S-02/deck.py");
 
   // An output is taken from one program and given to another; a program is left out; a label is corrected.
-  await page.getByRole("button", { name: "deck-loads/S-01/deck_error.txt does not belong to deck-loads/S-01/deck.py" }).click();
+  await page
+    .getByRole("button", { name: "deck-loads/S-01/deck_error.txt does not belong to deck-loads/S-01/deck.py" })
+    .click();
   await expect(page.getByRole("heading", { name: "Outputs without a program" })).toBeVisible();
   await page.getByLabel("belongs to").selectOption("deck-loads/S-01/deck.py");
   await expect(row("S-01/deck.py")).toContainText("chosen by you");
@@ -77,11 +79,18 @@ test("a zip of a class is dropped, looked through, corrected, taken in and judge
   await expect(page.getByRole("link", { name: "deck.py" })).toHaveCount(2);
 });
 
-test("a message taken apart: to its line and back, follow-ups, warnings with a decision, all as it was", async ({ page }) => {
+test("a message taken apart: to its line and back, follow-ups, warnings with a decision, all as it was", async ({
+  page,
+}) => {
   await page.goto("/?language=c");
   await page.getByLabel("Which course").selectOption({ label: "Kittiwake Crossing, whole class" });
   await page.waitForURL(/course=\w/);
-  await page.getByRole("listitem").filter({ hasText: "S-17" }).filter({ hasText: "whole class" }).getByRole("link", { name: "fares.c" }).click();
+  await page
+    .getByRole("listitem")
+    .filter({ hasText: "S-17" })
+    .filter({ hasText: "whole class" })
+    .getByRole("link", { name: "fares.c" })
+    .click();
   await page.getByRole("link", { name: "Messages" }).click();
   const facing = page.getByRole("region", { name: "Facing page" });
   const message = facing.getByRole("article").filter({ hasText: "Work on this one" });
@@ -93,13 +102,20 @@ test("a message taken apart: to its line and back, follow-ups, warnings with a d
   await page.getByRole("link", { name: "taken apart" }).click();
   await expect(message).toBeVisible();
   await page.getByRole("button", { name: "All of it, as it was" }).click();
-  await expect(facing.locator("pre").filter({ hasText: "each undeclared identifier is reported only once" }).first()).toBeVisible();
+  await expect(
+    facing.locator("pre").filter({ hasText: "each undeclared identifier is reported only once" }).first(),
+  ).toBeVisible();
   await noBarriers(page);
 
   await page.goto("/?language=c");
   await page.getByLabel("Which course").selectOption({ label: "Kittiwake Crossing, whole class" });
   await page.waitForURL(/course=\w/);
-  await page.getByRole("listitem").filter({ hasText: "S-19" }).filter({ hasText: "whole class" }).getByRole("link", { name: "fares.c" }).click();
+  await page
+    .getByRole("listitem")
+    .filter({ hasText: "S-19" })
+    .filter({ hasText: "whole class" })
+    .getByRole("link", { name: "fares.c" })
+    .click();
   await page.getByRole("link", { name: "Messages" }).click();
   const warning = facing.getByRole("article").filter({ hasText: "the layout does not show what belongs together" });
   await expect(warning).toContainText("A line is indented as if it belonged to the if above, and does not.");
@@ -109,7 +125,10 @@ test("a message taken apart: to its line and back, follow-ups, warnings with a d
   await noBarriers(page);
 });
 
-test("a student hands in from a phone, adds to it, and hands in again with curl and our own command", async ({ page, baseURL }) => {
+test("a student hands in from a phone, adds to it, and hands in again with curl and our own command", async ({
+  page,
+  baseURL,
+}) => {
   const course = await newCourse(page, "Kittiwake Crossing, handed in", ["Tern", "Gull"]);
   await page.getByLabel("the hand-in page is open").check();
   await page.getByLabel("The task, for whoever cannot say").fill("Print the number of cars on the deck.");
@@ -128,7 +147,9 @@ test("a student hands in from a phone, adds to it, and hands in again with curl 
   await page.getByLabel("What was it meant to do?").fill("Print how many cars there are.");
   await page.getByLabel("What did it do instead?").fill("It stopped.");
   await page.getByRole("button", { name: "Go on to the program" }).click();
-  await page.getByLabel("Choose its file").setInputFiles({ name: "cars.py", mimeType: "text/x-python", buffer: Buffer.from("cars = 3\nprint(crs)\n") });
+  await page
+    .getByLabel("Choose its file")
+    .setInputFiles({ name: "cars.py", mimeType: "text/x-python", buffer: Buffer.from("cars = 3\nprint(crs)\n") });
   await expect(page.getByLabel("Program", { exact: true })).toHaveValue("cars = 3\nprint(crs)\n");
   await page.getByLabel(/^Error output/).fill("NameError: name 'crs' is not defined\n");
   await page.getByLabel("Your label").selectOption("Tern");
@@ -149,13 +170,17 @@ test("a student hands in from a phone, adds to it, and hands in again with curl 
   await writeFile(join(folder, "cars.py"), "cars = 3\nprint(carz)\n");
   const call = `${new URL(address).origin}/api/hand-in/${address.split("/").at(-1)}`;
   const piped = (command: string) => run("bash", ["-c", command], { cwd: folder });
-  const { stdout } = await piped(`python3 cars.py 2>&1 | curl -s -F program=@cars.py -F output=@- -F student=Tern -F code=${code} ${call}`);
+  const { stdout } = await piped(
+    `python3 cars.py 2>&1 | curl -s -F program=@cars.py -F output=@- -F student=Tern -F code=${code} ${call}`,
+  );
   expect(stdout).toContain(`Handed in again. Your number is ${receipt}`);
   const refused = await piped(`curl -s -w '%{http_code}' -F program=@cars.py -F student=Tern -F code=nope ${call}`);
   expect(refused.stdout).toBe("Label and personal code do not belong together. Look at your slip again.\n422");
   const { paths } = await (await page.request.get(`${baseURL}/api/openapi.json`)).json();
   expect(Object.keys(paths)).toContain("/api/hand-in/{code}");
-  const own = await piped(`echo "TypeError: no" | ${process.cwd()}/bin/bent-nail hand-in cars.py --to ${address} --student Tern --code ${code} --json`);
+  const own = await piped(
+    `echo "TypeError: no" | ${process.cwd()}/bin/bent-nail hand-in cars.py --to ${address} --student Tern --code ${code} --json`,
+  );
   expect(JSON.parse(own.stdout)).toMatchObject({ receipt, again: true });
 
   // The teacher sees all tries with their outputs; the student's page shows no verdict.
@@ -169,11 +194,15 @@ test("a student hands in from a phone, adds to it, and hands in again with curl 
   await expect(page.getByText("runtime error")).toHaveCount(0);
 });
 
-test("a student's name goes everywhere, everything can be taken along and deleted; a course names its classes", async ({ page }) => {
+test("a student's name goes everywhere, everything can be taken along and deleted; a course names its classes", async ({
+  page,
+}) => {
   const course = await newCourse(page, "Kittiwake Crossing, names", ["Heron"]);
   await page.goto("/");
   await page.getByLabel("Program", { exact: true }).fill("# by Marlis Brenner\nprint(carz)\n");
-  await page.getByLabel("Error output, as it was shown").fill("  File \"/home/marlis brenner/x.py\", line 2\nNameError: name 'carz' is not defined\n");
+  await page
+    .getByLabel("Error output, as it was shown")
+    .fill("  File \"/home/marlis brenner/x.py\", line 2\nNameError: name 'carz' is not defined\n");
   await page.getByLabel("What is the program for?").fill("Marlis Brenner counts cars");
   await page.getByText("More: whose, language").click();
   await page.getByLabel("Student", { exact: true }).selectOption({ label: "Heron" });
@@ -200,8 +229,14 @@ test("a student's name goes everywhere, everything can be taken along and delete
   await expect(page.getByText("Marlis")).toHaveCount(0);
   await expect(page.getByRole("radio", { name: "logical error" })).toBeVisible();
   await page.goBack();
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Export everything about this student" }).click()]);
-  expect(JSON.parse(await readFile(await download.path(), "utf8"))).toMatchObject({ label: "Heron", cases: [{ title: "Heron counts cars" }] });
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Export everything about this student" }).click(),
+  ]);
+  expect(JSON.parse(await readFile(await download.path(), "utf8"))).toMatchObject({
+    label: "Heron",
+    cases: [{ title: "Heron counts cars" }],
+  });
   await page.getByLabel("To delete everything, type the label").fill("heron?");
   await page.getByRole("button", { name: "Delete for good" }).click();
   await expect(page.getByText("Nothing was deleted.")).toBeVisible();

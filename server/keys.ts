@@ -14,7 +14,10 @@ export function newCode(length = 8): string {
     .replace(/(.{4})(?=.)/g, "$1-");
 }
 
-/** True if two typed codes are the same; signs between and letter case do not count. Takes the same time whether they are or not. */
+/**
+ * True if two typed codes are the same; signs between and letter case do not count. Takes the same time whether they
+ * are or not.
+ */
 export function sameCode(one: string, other: string): boolean {
   const clean = (text: string) =>
     Buffer.from(

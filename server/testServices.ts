@@ -2,12 +2,18 @@ import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync } from "node:fs";
 import { join } from "node:path";
 import { openDatabase } from "./database/database.ts";
+import { createTraceCache } from "./judge/traceCache.ts";
+import { firstTeacher } from "./people/teacherStore.ts";
 import { productFolder } from "./productFolder.ts";
 import type { Services } from "./services.ts";
 import { createToolchains } from "./toolchains/toolchains.ts";
-import { createTraceCache } from "./traceCache.ts";
+import { allJobs } from "./work/jobs.ts";
+import { openQueue } from "./work/queue.ts";
 
-/** Services as a running server has them, on a database in memory: for tests. The empty tables are loaded from a dump kept between runs. */
+/**
+ * Services as a running server has them, on a database in memory: for tests. The empty tables are loaded from a dump
+ * kept between runs.
+ */
 export async function openTestServices(): Promise<Services & { close: () => Promise<void> }> {
   const migrations = join(productFolder, "db/migrations");
   const hash = createHash("sha256");
@@ -17,16 +23,50 @@ export async function openTestServices(): Promise<Services & { close: () => Prom
   if (!existsSync(template)) {
     mkdirSync(folder, { recursive: true });
     const fresh = await openDatabase(null);
+    await (await openQueue(fresh)).stop();
     await fresh.dump(`${template}.${process.pid}`);
     await fresh.close();
     renameSync(`${template}.${process.pid}`, template);
   }
-  const services: Services = { database: await openDatabase(null, template), toolchains: createToolchains(), traces: createTraceCache() };
+  const database = await openDatabase(null, template);
+  const queue = await openQueue(database);
+  const services: Services = { database, toolchains: createToolchains(), traces: createTraceCache(), queue };
+  await queue.start(allJobs(services));
   return {
     ...services,
     close: async () => {
+      await queue.stop();
       await services.toolchains.close();
-      await services.database.close();
+      await database.close();
+    },
+  };
+}
+
+/** A change of the first teacher's to a case as it was read: for tests. */
+export function byTeacher(found: { revision: number }, reason = "") {
+  return { who: { role: "teacher" as const, teacher: firstTeacher }, revision: found.revision, reason };
+}
+
+/** The same services with every statement counted, those of transactions too: for tests of what a use case costs. */
+export function counted<Held extends Services>(services: Held): Held & { statements: () => number } {
+  let count = 0;
+  const { database } = services;
+  return {
+    ...services,
+    statements: () => count,
+    database: {
+      ...database,
+      query: (sql, values) => {
+        count += 1;
+        return database.query(sql, values);
+      },
+      transaction: (work) =>
+        database.transaction((query) =>
+          work((sql, values) => {
+            count += 1;
+            return query(sql, values);
+          }),
+        ),
     },
   };
 }

@@ -1,4 +1,5 @@
-// Translates the parts of the product that run in a student's language, once and again when a source is newer. Usage: node tools/build-runners.mjs
+// Translates the parts of the product that run in a student's language, once and again when a source is newer. Usage:
+// node tools/build-runners.mjs
 import { execFileSync } from "node:child_process";
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from "node:fs";
 import { dirname, join } from "node:path";
@@ -27,7 +28,10 @@ const libraries = ["Mono.Cecil", "Mono.CompilerServices.SymbolWriter"].map((name
 
 const newest = (files) => Math.max(...files.map((file) => statSync(file).mtimeMs));
 
-/** Makes `target` (a folder or file in the store) with `make(temporary path)`, unless it is there and newer than its sources. */
+/**
+ * Makes `target` (a folder or file in the store) with `make(temporary path)`, unless it is there and newer than its
+ * sources.
+ */
 function once(name, sources, make) {
   const target = join(store, name);
   if (existsSync(target) && statSync(target).mtimeMs >= newest(sources)) return target;
@@ -36,7 +40,8 @@ function once(name, sources, make) {
   try {
     make(temporary);
   } catch (problem) {
-    for (const left of readdirSync(store)) if (left.startsWith(`${name}.${process.pid}`)) rmSync(join(store, left), { recursive: true, force: true });
+    for (const left of readdirSync(store))
+      if (left.startsWith(`${name}.${process.pid}`)) rmSync(join(store, left), { recursive: true, force: true });
     throw problem;
   }
   rmSync(target, { recursive: true, force: true });
@@ -50,9 +55,15 @@ export function buildJava() {
   const sources = sourcesOf(join(home, "runners/java"), ".java");
   return once("java.jar", sources, (temporary) => {
     const classes = `${temporary}.classes`;
-    const asm = ["asm", "asm-tree", "asm-analysis", "asm-commons"].map((each) => `/usr/share/java/${each}.jar`).join(":");
-    execFileSync("/usr/bin/javac", ["-nowarn", "-d", classes, "-cp", asm, ...sources], { stdio: ["ignore", "inherit", "inherit"] });
-    execFileSync("/usr/bin/jar", ["--create", "--no-compress", "--file", temporary, "-C", classes, "."], { stdio: "inherit" });
+    const asm = ["asm", "asm-tree", "asm-analysis", "asm-commons"]
+      .map((each) => `/usr/share/java/${each}.jar`)
+      .join(":");
+    execFileSync("/usr/bin/javac", ["-nowarn", "-d", classes, "-cp", asm, ...sources], {
+      stdio: ["ignore", "inherit", "inherit"],
+    });
+    execFileSync("/usr/bin/jar", ["--create", "--no-compress", "--file", temporary, "-C", classes, "."], {
+      stdio: "inherit",
+    });
     rmSync(classes, { recursive: true });
   });
 }
@@ -65,9 +76,13 @@ export function buildCSharp() {
     // An assembly is called after the file that it is first written to.
     const folder = `${temporary}.made`;
     mkdirSync(folder, { recursive: true });
-    execFileSync("/usr/bin/mcs", ["-nologo", `-out:${folder}/csharp.exe`, ...libraries.map((library) => `-r:${library}`), ...sources], {
-      stdio: ["ignore", "inherit", "inherit"],
-    });
+    execFileSync(
+      "/usr/bin/mcs",
+      ["-nologo", `-out:${folder}/csharp.exe`, ...libraries.map((library) => `-r:${library}`), ...sources],
+      {
+        stdio: ["ignore", "inherit", "inherit"],
+      },
+    );
     renameSync(join(folder, "csharp.exe"), temporary);
     rmSync(folder, { recursive: true });
   });

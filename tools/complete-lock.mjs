@@ -1,5 +1,6 @@
-// Completes package-lock.json after `npm install` behind a registry mirror that lacks the builds for other systems: npm leaves such
-// optional packages out of the lock file and `npm ci` then refuses it. Adds an entry for each, to be skipped where it does not fit.
+// Completes package-lock.json after `npm install` behind a registry mirror that lacks the builds for other systems: npm
+// leaves such optional packages out of the lock file and `npm ci` then refuses it. Adds an entry for each, to be
+// skipped where it does not fit.
 import { readFileSync, writeFileSync } from "node:fs";
 
 const systems = ["aix", "android", "darwin", "freebsd", "linux", "netbsd", "openbsd", "openharmony", "sunos", "win32"];
@@ -15,7 +16,12 @@ for (const [path, entry] of Object.entries(lock.packages)) {
       words.some((word) => word === processor || (processor === "arm" && word.startsWith("arm") && word !== "arm64")),
     );
     // A package for any system, such as a WebAssembly build, cannot be installed here; no system is called "none".
-    const fresh = { version: version.replace(/^[^\d]*/, ""), ...(entry.dev ? { dev: true } : {}), optional: true, os: os.length > 0 ? os : ["none"] };
+    const fresh = {
+      version: version.replace(/^[^\d]*/, ""),
+      ...(entry.dev ? { dev: true } : {}),
+      optional: true,
+      os: os.length > 0 ? os : ["none"],
+    };
     if (cpu.length > 0) fresh.cpu = cpu;
     if (words.includes("musl") || words.includes("musleabihf") || words.includes("linuxmusl")) fresh.libc = ["musl"];
     lock.packages[`node_modules/${name}`] = fresh;

@@ -15,6 +15,16 @@ if (browser) {
   passed += browser.stats.expected;
   failed += browser.stats.unexpected + browser.stats.flaky;
 }
+// Where the time goes: the files of unit tests that took longest, in seconds.
+const slowest = (unit?.testResults ?? [])
+  .map((file) => ({
+    name: file.name.replace(`${process.cwd()}/`, ""),
+    seconds: (file.endTime - file.startTime) / 1000,
+  }))
+  .sort((one, other) => other.seconds - one.seconds)
+  .slice(0, 20);
+if (slowest.length > 0) console.log("the slowest files of unit tests:");
+for (const { name, seconds } of slowest) console.log(`${seconds.toFixed(1).padStart(7)} s  ${name}`);
 // A step that fell over without counting a failed test (types, lint, a crash) counts as one.
 if (failedSteps > 0 && failed === 0) failed = failedSteps;
 if (!unit || !browser) failed += 1;

@@ -18,11 +18,21 @@ export function newest(paths) {
 }
 
 /** Packages that stay outside the bundles: large, loaded only where they are used, or with files of their own. */
-const outside = ["@electric-sql/pglite", "@react-router/*", "react-router", "express", "compression", "pino", "esbuild"];
+const outside = [
+  "@electric-sql/pglite",
+  "@electric-sql/pglite/*",
+  "@react-router/*",
+  "react-router",
+  "express",
+  "compression",
+  "pino",
+  "esbuild",
+  "pg-boss",
+];
 
 /**
- * Bundles a TypeScript entry, what is imported later in chunks of its own, and returns the path of its JavaScript file. A bundle
- * is made in a folder of its own and then moved into place, so that several processes can do so at once.
+ * Bundles a TypeScript entry, what is imported later in chunks of its own, and returns the path of its JavaScript file.
+ * A bundle is made in a folder of its own and then moved into place, so that several processes can do so at once.
  */
 export async function bundle(entry) {
   const name = entry.replaceAll("/", "-").replace(/\.ts$/, "");
@@ -44,7 +54,9 @@ export async function bundle(entry) {
       external: outside,
       sourcemap: "linked",
       logLevel: "warning",
-      banner: { js: 'import { createRequire as makeRequire } from "node:module"; const require = makeRequire(import.meta.url);' },
+      banner: {
+        js: 'import { createRequire as makeRequire } from "node:module"; const require = makeRequire(import.meta.url);',
+      },
     });
     writeFileSync(join(fresh, "package.json"), '{"type":"module"}');
     const old = `${fresh}.old`;

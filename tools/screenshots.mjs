@@ -1,4 +1,5 @@
-// Takes the pictures in docs/screenshots from the demo on port 4200 (npm run demo). The class set is made by tools/make-class-set.mjs; name its zip.
+// Takes the pictures in docs/screenshots from the demo on port 4200 (npm run demo). The class set is made by
+// tools/make-class-set.mjs; name its zip.
 import { chromium } from "@playwright/test";
 
 const base = "http://127.0.0.1:4200";

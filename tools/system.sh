@@ -6,20 +6,12 @@ need() { # need PATH-OR-COMMAND PACKAGE
   command -v "$1" >/dev/null 2>&1 || [ -f "$1" ] || missing_packages+=("$2")
 }
 
-need_languages() { # the translators besides CPython, and what recording them takes
+need_languages() { # what each language takes (server/toolchains/system), and what every sandbox is made by
+  local word path package
   [ -x /usr/bin/python3 ] || missing_packages+=(python3)
-  need javac openjdk-17-jdk-headless
-  need /usr/share/java/asm.jar libasm-java
-  need gcc gcc
-  [ -e /usr/include/stdio.h ] || missing_packages+=(libc6-dev)
-  need gdb gdb
-  [ -d /usr/lib/python3/dist-packages/elftools ] || missing_packages+=(python3-pyelftools)
-  need mono mono-runtime
-  need mcs mono-mcs
-  [ -d /usr/lib/mono/gac/Mono.Cecil ] || missing_packages+=(libmono-cecil-private-cil)
-  [ -d /usr/lib/mono/gac/Mono.CompilerServices.SymbolWriter ] || missing_packages+=(libmono-compilerservices-symbolwriter4.0-cil)
-  need fpc fp-compiler
-  need octave-cli octave
+  while read -r word path package; do
+    case "$word" in need | want) compgen -G "$path" >/dev/null || missing_packages+=("$package") ;; esac
+  done < <(cat "$(dirname "${BASH_SOURCE[0]}")"/../server/toolchains/system/*.txt)
 }
 
 install_missing() {

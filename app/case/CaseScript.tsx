@@ -1,19 +1,22 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
+import type { Reply } from "../actions.ts";
+import { Said } from "../components/Said.tsx";
 import { type LineNote, Script } from "../components/Script.tsx";
-import type { CaseReply } from "../routes/case.tsx";
 import type { CaseView } from "./caseView.ts";
 
 /** The marked script of the current version; a press on a line marks it as faulty or takes the mark away. */
 export function CaseScript({ view }: { view: CaseView }) {
-  const fetcher = useFetcher<CaseReply>();
+  const fetcher = useFetcher<Reply>();
   const kept = view.openLayer?.faultyLines ?? [];
   const sent = fetcher.formData?.get("lines");
   const faulty = new Set<number>(typeof sent === "string" ? (JSON.parse(sent) as number[]) : kept);
   const canPick = view.verdict.class !== null || view.openLayer !== null;
 
   const pick = (line: number) => {
-    const next = faulty.has(line) ? [...faulty].filter((each) => each !== line) : [...faulty, line].sort((one, other) => one - other);
+    const next = faulty.has(line)
+      ? [...faulty].filter((each) => each !== line)
+      : [...faulty, line].sort((one, other) => one - other);
     void fetcher.submit({ intent: "faulty", lines: JSON.stringify(next), revision: view.revision }, { method: "post" });
   };
   const [paired, setPaired] = useState(false);
@@ -31,11 +34,22 @@ export function CaseScript({ view }: { view: CaseView }) {
       : []),
     ...view.verdict.leads
       .filter((lead) => lead.why !== "The tool names this line.")
-      .map((lead) => ({ line: lead.line, kind: "lead" as const, text: lead.why.replace("The tool names this line. ", "") })),
+      .map((lead) => ({
+        line: lead.line,
+        kind: "lead" as const,
+        text: lead.why.replace("The tool names this line. ", ""),
+      })),
     ...view.messages.flatMap((source) =>
       source.messages.flatMap((message) =>
         message.decision?.decision === "hide" && message.line !== null
-          ? [{ line: message.line, kind: "hidden" as const, text: message.decision.note || message.title, to: "?leaf=messages" }]
+          ? [
+              {
+                line: message.line,
+                kind: "hidden" as const,
+                text: message.decision.note || message.title,
+                to: "?leaf=messages",
+              },
+            ]
           : [],
       ),
     ),
@@ -54,26 +68,30 @@ export function CaseScript({ view }: { view: CaseView }) {
         pickHint="mark as the faulty line, or take the mark away"
       />
       <p className="flex flex-wrap items-baseline gap-x-4 px-3 pt-2">
-        <button type="button" className="press press-quiet text-sm" aria-pressed={paired} onClick={() => setPaired(!paired)}>
+        <button
+          type="button"
+          className="press press-quiet text-sm"
+          aria-pressed={paired}
+          onClick={() => setPaired(!paired)}
+        >
           {paired ? "Notes and leads" : "Pairs and depth"}
         </button>
         {paired && (
           <span className="note-small" role="status">
-            {view.structure.unpaired === 0 ? "Every bracket and block has its partner." : `${view.structure.unpaired} without a partner.`} Signs in texts and
-            comments do not count.
+            {view.structure.unpaired === 0
+              ? "Every bracket and block has its partner."
+              : `${view.structure.unpaired} without a partner.`}{" "}
+            Signs in texts and comments do not count.
           </span>
         )}
       </p>
       {canPick && (
         <p className="note-small px-3 pt-1">
-          Press a line to mark it as faulty (arrow keys and Enter do the same). The faulty line is often not the one that the tool names.
+          Press a line to mark it as faulty (arrow keys and Enter do the same). The faulty line is often not the one
+          that the tool names.
         </p>
       )}
-      {fetcher.data && !fetcher.data.ok && (
-        <p role="alert" className="px-3 font-semibold">
-          {fetcher.data.message}
-        </p>
-      )}
+      <Said reply={fetcher.data} className="px-3" />
     </section>
   );
 }

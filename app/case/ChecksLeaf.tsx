@@ -1,9 +1,10 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
+import type { Reply } from "../actions.ts";
 import { Console } from "../components/Console.tsx";
 import { useClassWords } from "../components/marks.tsx";
-import type { CaseReply } from "../routes/case.tsx";
 import type { CaseView } from "./caseView.ts";
+import { Revision } from "./Revision.tsx";
 
 type CheckView = CaseView["checks"][number];
 
@@ -32,20 +33,29 @@ export function ChecksLeaf({ view }: { view: CaseView }) {
 function CheckCard({ check }: { check: CheckView }) {
   const classWords = useClassWords();
   const [editing, setEditing] = useState(false);
-  const fetcher = useFetcher<CaseReply>();
+  const fetcher = useFetcher<Reply>();
   if (editing) return <CheckForm check={check} onDone={() => setEditing(false)} />;
   return (
     <section className="grid gap-1">
       <h2 className="flex items-baseline gap-2 text-base">
         {check.handedIn ? "As handed in" : `Check: ${check.kind}`}
         <span className="note-small font-normal">
-          {check.passes === null ? "open" : check.passes ? "passes" : `fails${check.class ? `: ${classWords(check.class)}` : ""}`}
+          {check.passes === null
+            ? "open"
+            : check.passes
+              ? "passes"
+              : `fails${check.class ? `: ${classWords(check.class)}` : ""}`}
         </span>
         <button type="button" className="press press-quiet ml-auto text-sm" onClick={() => setEditing(true)}>
           Change
         </button>
       </h2>
-      {check.console && <Console view={check.console} label={`Console of ${check.handedIn ? "the run as handed in" : `the ${check.kind} check`}`} />}
+      {check.console && (
+        <Console
+          view={check.console}
+          label={`Console of ${check.handedIn ? "the run as handed in" : `the ${check.kind} check`}`}
+        />
+      )}
       {check.found && <FoundPlace found={check.found} />}
       {check.effects.length > 0 && <Effects effects={check.effects} />}
       {Object.keys(check.surroundings).length > 0 && (
@@ -61,13 +71,16 @@ function CheckCard({ check }: { check: CheckView }) {
       {check.expected !== null && check.passes !== true && (
         <div>
           <p className="note-small">Intended:</p>
-          <pre className="border border-rule px-2 text-[0.85rem] whitespace-pre-wrap">{check.expected || "(nothing)"}</pre>
+          <pre className="border border-rule px-2 text-[0.85rem] whitespace-pre-wrap">
+            {check.expected || "(nothing)"}
+          </pre>
         </div>
       )}
       <p className="note-small">{check.reason}</p>
       {check.onlyPromptsDiffer && (
         <fetcher.Form method="post">
           <input type="hidden" name="intent" value="check" />
+          <Revision />
           <input type="hidden" name="key" value={check.key} />
           <input type="hidden" name="input" value={check.input} />
           <input type="hidden" name="expected" value={check.expected ?? ""} />
@@ -91,8 +104,11 @@ function CheckCard({ check }: { check: CheckView }) {
 
 /** The files that lie beside the program in a check: with their text, or absent. */
 function FilesBeside({ initial }: { initial: CheckView["surroundings"] }) {
-  const [files, setFiles] = useState(() => Object.entries(initial).map(([name, text], id) => ({ id, name, text: text ?? "", absent: text === null })));
-  const change = (id: number, part: Partial<(typeof files)[number]>) => setFiles((all) => all.map((file) => (file.id === id ? { ...file, ...part } : file)));
+  const [files, setFiles] = useState(() =>
+    Object.entries(initial).map(([name, text], id) => ({ id, name, text: text ?? "", absent: text === null })),
+  );
+  const change = (id: number, part: Partial<(typeof files)[number]>) =>
+    setFiles((all) => all.map((file) => (file.id === id ? { ...file, ...part } : file)));
   return (
     <fieldset className="grid gap-2">
       <legend className="font-semibold">Files beside the program</legend>
@@ -101,7 +117,13 @@ function FilesBeside({ initial }: { initial: CheckView["surroundings"] }) {
           <div className="flex flex-wrap items-end gap-3">
             <label className="text-sm">
               File name
-              <input name="fileName" className="field" required value={file.name} onChange={(event) => change(file.id, { name: event.target.value })} />
+              <input
+                name="fileName"
+                className="field"
+                required
+                value={file.name}
+                onChange={(event) => change(file.id, { name: event.target.value })}
+              />
             </label>
             <label className="text-sm font-normal">
               <input
@@ -113,7 +135,11 @@ function FilesBeside({ initial }: { initial: CheckView["surroundings"] }) {
               />{" "}
               is absent
             </label>
-            <button type="button" className="press press-quiet text-sm" onClick={() => setFiles((all) => all.filter((each) => each.id !== file.id))}>
+            <button
+              type="button"
+              className="press press-quiet text-sm"
+              onClick={() => setFiles((all) => all.filter((each) => each.id !== file.id))}
+            >
               Leave it as handed in
             </button>
           </div>
@@ -134,7 +160,12 @@ function FilesBeside({ initial }: { initial: CheckView["surroundings"] }) {
       <button
         type="button"
         className="press justify-self-start text-sm"
-        onClick={() => setFiles((all) => [...all, { id: Math.max(-1, ...all.map((file) => file.id)) + 1, name: "", text: "", absent: false }])}
+        onClick={() =>
+          setFiles((all) => [
+            ...all,
+            { id: Math.max(-1, ...all.map((file) => file.id)) + 1, name: "", text: "", absent: false },
+          ])
+        }
       >
         Add a file
       </button>
@@ -151,7 +182,9 @@ function FoundPlace({ found }: { found: NonNullable<CheckView["found"]> }) {
         <strong>Found by us with a debugger</strong> (the tool names no line):{" "}
         {own.map((frame) => `line ${frame.line} in ${frame.name || "the program"}`).join(", called ")}.
       </p>
-      {found.values.length > 0 && <p className="font-mono">{found.values.map((value) => `${value.name} = ${value.text}`).join(", ")}</p>}
+      {found.values.length > 0 && (
+        <p className="font-mono">{found.values.map((value) => `${value.name} = ${value.text}`).join(", ")}</p>
+      )}
       {found.unprinted && (
         <p>
           Handed over for printing and lost: <code>{found.unprinted}</code>
@@ -167,13 +200,18 @@ const changeWords = { new: "made", changed: "changed", gone: "taken away" } as c
 function Effects({ effects }: { effects: CheckView["effects"] }) {
   return (
     <details className="text-sm">
-      <summary>{effects.length === 1 ? "1 file" : `${effects.length} files`} left by this run (thrown away; every run starts clean)</summary>
+      <summary>
+        {effects.length === 1 ? "1 file" : `${effects.length} files`} left by this run (thrown away; every run starts
+        clean)
+      </summary>
       <ul className="mt-1 grid gap-1">
         {effects.map((effect) => (
           <li key={effect.name}>
             <code>{effect.name}</code> {changeWords[effect.change]}
             {effect.change !== "gone" && `, ${effect.size} bytes`}
-            {effect.text && <pre className="overflow-x-auto border border-rule px-2 whitespace-pre-wrap">{effect.text}</pre>}
+            {effect.text && (
+              <pre className="overflow-x-auto border border-rule px-2 whitespace-pre-wrap">{effect.text}</pre>
+            )}
           </li>
         ))}
       </ul>
@@ -182,19 +220,34 @@ function Effects({ effects }: { effects: CheckView["effects"] }) {
 }
 
 function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void }) {
-  const fetcher = useFetcher<CaseReply>();
+  const fetcher = useFetcher<Reply>();
   if (fetcher.state === "idle" && fetcher.data?.ok) setTimeout(onDone, 0);
   return (
     <fetcher.Form method="post" className="grid gap-2 border border-rule-strong bg-leaf p-3">
+      <Revision />
       {check && <input type="hidden" name="key" value={check.key} />}
       <div className="grid grid-cols-2 gap-3">
         <label>
           Typed in
-          <textarea name="input" className="field field-code" rows={4} defaultValue={check?.input ?? ""} spellCheck={false} wrap="off" />
+          <textarea
+            name="input"
+            className="field field-code"
+            rows={4}
+            defaultValue={check?.input ?? ""}
+            spellCheck={false}
+            wrap="off"
+          />
         </label>
         <label>
           Should come out
-          <textarea name="expected" className="field field-code" rows={4} defaultValue={check?.expected ?? ""} spellCheck={false} wrap="off" />
+          <textarea
+            name="expected"
+            className="field field-code"
+            rows={4}
+            defaultValue={check?.expected ?? ""}
+            spellCheck={false}
+            wrap="off"
+          />
         </label>
       </div>
       <fieldset className="flex gap-4">
@@ -207,13 +260,20 @@ function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void })
       </fieldset>
       <FilesBeside initial={check?.surroundings ?? {}} />
       <label className="font-normal">
-        <input type="checkbox" name="ignorePrompts" defaultChecked={check?.ignorePrompts ?? false} /> prompts do not matter
+        <input type="checkbox" name="ignorePrompts" defaultChecked={check?.ignorePrompts ?? false} /> prompts do not
+        matter
       </label>
       <label className="font-normal">
         <input type="checkbox" name="expectsNothing" defaultChecked={check?.expected === ""} /> nothing should come out
       </label>
       <div className="flex gap-3">
-        <button type="submit" name="intent" value="check" className="press press-main" disabled={fetcher.state !== "idle"}>
+        <button
+          type="submit"
+          name="intent"
+          value="check"
+          className="press press-main"
+          disabled={fetcher.state !== "idle"}
+        >
           Keep and run
         </button>
         <button type="button" className="press" onClick={onDone}>

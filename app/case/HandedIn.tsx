@@ -1,10 +1,12 @@
 import { useFetcher } from "react-router";
-import type { CaseReply } from "../routes/case.tsx";
+import type { Reply } from "../actions.ts";
+import { Said } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
+import { Revision } from "./Revision.tsx";
 
 /** What the student wrote and pasted, as it was handed in, and a note of the teacher's. */
 export function HandedIn({ view }: { view: CaseView }) {
-  const fetcher = useFetcher<CaseReply>();
+  const fetcher = useFetcher<Reply>();
   const said = [
     ["What it is for", view.intent],
     ["What it did instead", view.instead],
@@ -45,13 +47,21 @@ export function HandedIn({ view }: { view: CaseView }) {
         <summary className="cursor-pointer font-semibold text-steel-deep">Add an output of another tool</summary>
         <fetcher.Form method="post" className="mt-1 grid gap-2">
           <input type="hidden" name="intent" value="add output" />
+          <Revision />
           <label>
             Which tool said it
             <input name="origin" className="field" placeholder="another compiler, an editor’s list …" />
           </label>
           <label>
             What it said
-            <textarea name="text" className="field field-code overflow-auto" rows={3} wrap="off" spellCheck={false} required />
+            <textarea
+              name="text"
+              className="field field-code overflow-auto"
+              rows={3}
+              wrap="off"
+              spellCheck={false}
+              required
+            />
           </label>
           <div>
             <button className="press" type="submit">
@@ -60,8 +70,10 @@ export function HandedIn({ view }: { view: CaseView }) {
           </div>
         </fetcher.Form>
       </details>
+      <Description view={view} />
       <fetcher.Form method="post" className="grid gap-1">
         <input type="hidden" name="intent" value="note" />
+        <Revision />
         <label>
           Your note
           <textarea
@@ -74,7 +86,58 @@ export function HandedIn({ view }: { view: CaseView }) {
           />
         </label>
       </fetcher.Form>
-      {fetcher.data?.message && <p role="status">{fetcher.data.message}</p>}
+      <Said reply={fetcher.data} />
     </section>
+  );
+}
+
+/** Title, purpose, student and language of the case, to be changed. */
+function Description({ view }: { view: CaseView }) {
+  const fetcher = useFetcher<Reply>();
+  return (
+    <details>
+      <summary className="cursor-pointer font-semibold text-steel-deep">Title, purpose, student, language</summary>
+      <fetcher.Form key={view.revision} method="post" className="mt-1 grid gap-2">
+        <input type="hidden" name="intent" value="describe" />
+        <Revision />
+        <label>
+          Title
+          <input name="title" className="field" defaultValue={view.title} required />
+        </label>
+        <label>
+          What the program is for
+          <textarea name="purpose" className="field" rows={2} defaultValue={view.intent} />
+        </label>
+        <div className="grid gap-2 sm:grid-cols-2">
+          <label>
+            Student
+            <select name="student" className="field" defaultValue={view.student}>
+              <option value="">nobody named</option>
+              {view.students.map((student) => (
+                <option key={student.key} value={student.key}>
+                  {student.label}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label>
+            Language
+            <select name="language" className="field" defaultValue={view.languageId}>
+              {view.languages.map((language) => (
+                <option key={language.id} value={language.id}>
+                  {language.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+        <div>
+          <button className="press" type="submit">
+            Keep
+          </button>
+        </div>
+        <Said reply={fetcher.data} />
+      </fetcher.Form>
+    </details>
   );
 }

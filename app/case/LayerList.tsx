@@ -1,37 +1,20 @@
 import { useFetcher } from "react-router";
-import type { Hunk } from "../../core/fixes/hunks.ts";
+import type { Reply } from "../actions.ts";
+import { FixSlip } from "../components/FixSlip.tsx";
 import { ClassMark, StraightNail } from "../components/marks.tsx";
+import { Said } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
+import { Revision } from "./Revision.tsx";
 
-/** A fix as a person writes it: old lines struck through once, new lines on a slip below. */
-export function FixSlip({ hunks }: { hunks: readonly Hunk[] }) {
-  return (
-    <div className="grid gap-2">
-      {hunks.map((hunk) => (
-        <div key={`${hunk.start} ${hunk.after.join("")}`} className="script border border-rule">
-          {hunk.before.map((text, index) => (
-            <div key={index} className="flex">
-              <span className="script-number w-10 shrink-0">{hunk.start + index}</span>
-              <del className="pl-3 whitespace-pre-wrap">{text.replace(/\r?\n$/, "")}</del>
-            </div>
-          ))}
-          {hunk.after.map((text, index) => (
-            <div key={index} className="ml-4 flex bg-slip">
-              <ins className="pl-9 whitespace-pre-wrap no-underline">{text.replace(/\r?\n$/, "") || " "}</ins>
-            </div>
-          ))}
-        </div>
-      ))}
-    </div>
-  );
-}
-
-/** What a fix is meant to do: several can be right, and the intention decides between them. Kept when the field is left. */
+/**
+ * What a fix is meant to do: several can be right, and the intention decides between them. Kept when the field is left.
+ */
 function Intention({ layer }: { layer: CaseView["layers"][number] }) {
-  const fetcher = useFetcher();
+  const fetcher = useFetcher<Reply>();
   return (
-    <fetcher.Form method="post" className="flex items-baseline gap-2 text-sm">
+    <fetcher.Form method="post" className="grid gap-1 text-sm">
       <input type="hidden" name="intent" value="intention" />
+      <Revision />
       <input type="hidden" name="key" value={layer.key} />
       <label className="flex grow items-baseline gap-2">
         <span className="shrink-0">Meant to</span>
@@ -43,6 +26,7 @@ function Intention({ layer }: { layer: CaseView["layers"][number] }) {
           onBlur={(event) => event.target.value !== (layer.intention ?? "") && void fetcher.submit(event.target.form)}
         />
       </label>
+      <Said reply={fetcher.data} />
     </fetcher.Form>
   );
 }
@@ -69,7 +53,11 @@ export function LayerList({ view }: { view: CaseView }) {
             <p className="flex flex-wrap items-center gap-x-3">
               <StraightNail label="mended" />
               <strong>Layer {layer.position}</strong> <ClassMark of={layer.class} />
-              <span className="note-small">{[layer.message, distanceWords(layer.reportedLine, layer.faultyLines)].filter((part) => part).join(" · ")}</span>
+              <span className="note-small">
+                {[layer.message, distanceWords(layer.reportedLine, layer.faultyLines)]
+                  .filter((part) => part)
+                  .join(" · ")}
+              </span>
             </p>
             {layer.fix && <FixSlip hunks={layer.fix} />}
             <Intention layer={layer} />

@@ -1,16 +1,23 @@
 import { useState } from "react";
 import type { FetcherWithComponents } from "react-router";
 import { findHunks } from "../../core/fixes/hunks.ts";
+import type { Reply } from "../actions.ts";
+import { FixSlip } from "../components/FixSlip.tsx";
 import { ProgramEditor } from "../components/ProgramEditor.tsx";
-import type { CaseReply } from "../routes/case.tsx";
+import { Said } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
-import { FixSlip } from "./LayerList.tsx";
+import { Revision } from "./Revision.tsx";
 
-/** A copy of the program to be mended; what is kept of it is the changed lines. `fetcher` is the page's, so that its answer stays when a new version takes this one's place. */
-export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWithComponents<CaseReply> }) {
+/**
+ * A copy of the program to be mended; what is kept of it is the changed lines. `fetcher` is the page's, so that its
+ * answer stays when a new version takes this one's place.
+ */
+export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWithComponents<Reply> }) {
   const draftPlace = `bent-nail mend ${view.key} ${view.versionNumber}`;
   const [text, setText] = useState(view.text);
-  const [start] = useState(() => (typeof localStorage === "undefined" ? view.text : (localStorage.getItem(draftPlace) ?? view.text)));
+  const [start] = useState(() =>
+    typeof localStorage === "undefined" ? view.text : (localStorage.getItem(draftPlace) ?? view.text),
+  );
   const hunks = findHunks(view.text, text);
   const change = (next: string) => {
     setText(next);
@@ -19,24 +26,29 @@ export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWi
   return (
     <fetcher.Form method="post" className="grid gap-3">
       <input type="hidden" name="intent" value="mend" />
-      <input type="hidden" name="revision" value={view.revision} />
-      <p className="note-small">Edit a copy. Make the smallest change that mends one fault, then run it again; what the next run shows is the next layer.</p>
-      <ProgramEditor name="text" initial={start} label="Copy of the program" language={view.languageId} onChange={change} />
+      <Revision />
+      <p className="note-small">
+        Edit a copy. Make the smallest change that mends one fault, then run it again; what the next run shows is the
+        next layer.
+      </p>
+      <ProgramEditor
+        name="text"
+        initial={start}
+        label="Copy of the program"
+        language={view.languageId}
+        onChange={change}
+      />
       <div className="flex flex-wrap items-center gap-3">
         <button type="submit" className="press press-main" disabled={fetcher.state !== "idle"}>
           {fetcher.state === "idle" ? "Run again" : "Running the checks…"}
         </button>
-        {fetcher.data?.intent === "mend" && !fetcher.data.ok && fetcher.data.message.startsWith("The same") && (
+        {fetcher.data?.intent === "mend" && !fetcher.data.ok && fetcher.data.more === "keep" && (
           <button type="submit" name="force" value="yes" className="press">
             Keep as one mended fault
           </button>
         )}
       </div>
-      {fetcher.data && (
-        <p role="status" className="font-semibold">
-          {fetcher.data.message}
-        </p>
-      )}
+      <Said reply={fetcher.data} />
       {hunks.length > 0 && (
         <div>
           <h2 className="text-base">The fix so far: {hunks.length === 1 ? "one place" : `${hunks.length} places`}</h2>

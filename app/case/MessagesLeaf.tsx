@@ -1,8 +1,9 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
-import type { CaseReply } from "../routes/case.tsx";
+import type { Reply } from "../actions.ts";
 import type { CaseView } from "./caseView.ts";
 import type { MessageView, SourceView } from "./messagesView.ts";
+import { Revision } from "./Revision.tsx";
 
 /** Every message of the current version taken apart, the one to work on first. */
 export function MessagesLeaf({ view }: { view: CaseView }) {
@@ -10,7 +11,10 @@ export function MessagesLeaf({ view }: { view: CaseView }) {
     return (
       <div className="grid gap-2">
         <p>No tool said anything about this version, neither in what was pasted nor in the run here.</p>
-        <p className="note-small">Silence is no proof. A name that is misspelt everywhere, a slip inside quotes and a wrong formula give no message.</p>
+        <p className="note-small">
+          Silence is no proof. A name that is misspelt everywhere, a slip inside quotes and a wrong formula give no
+          message.
+        </p>
       </div>
     );
   return (
@@ -45,13 +49,22 @@ function Source({ source, number, first }: { source: SourceView; number: number;
         <h2 className="text-base">{source.title}</h2>
         {source.recognised && (
           <span className="note-small">
-            {[errors > 0 ? count(errors, "error") : "", warned > 0 ? count(warned, "warning") : "", notes > 0 ? count(notes, "note") : ""]
+            {[
+              errors > 0 ? count(errors, "error") : "",
+              warned > 0 ? count(warned, "warning") : "",
+              notes > 0 ? count(notes, "note") : "",
+            ]
               .filter((part) => part)
               .join(", ")}
             {errors === 0 && `: ${source.state}`}
           </span>
         )}
-        <button type="button" className="press press-quiet ml-auto text-sm" aria-expanded={whole} onClick={() => setWhole(!whole)}>
+        <button
+          type="button"
+          className="press press-quiet ml-auto text-sm"
+          aria-expanded={whole}
+          onClick={() => setWhole(!whole)}
+        >
           {whole ? "Taken apart" : "All of it, as it was"}
         </button>
       </header>
@@ -63,20 +76,35 @@ function Source({ source, number, first }: { source: SourceView; number: number;
           {source.proves && <p className="note-small border-l-2 border-rule-strong pl-2">{source.proves}</p>}
           {ordered.length > 1 && (
             <label className="font-normal">
-              <input type="checkbox" checked={onlyFirst} onChange={(event) => setOnlyFirst(event.target.checked)} /> only the one to work on
+              <input type="checkbox" checked={onlyFirst} onChange={(event) => setOnlyFirst(event.target.checked)} />{" "}
+              only the one to work on
             </label>
           )}
           {ordered
             .filter((message) => !onlyFirst || message.group === "primary")
             .map((message) => (
-              <Message key={message.index} message={message} remarks={remarks.get(message.index)} id={`message-${number}-${message.index}`} first={first} />
+              <Message
+                key={message.index}
+                message={message}
+                remarks={remarks.get(message.index)}
+                id={`message-${number}-${message.index}`}
+                first={first}
+              />
             ))}
           {source.more > 0 && <p className="note-small">and {source.more} more</p>}
           {warnings.length > 0 && (
             <section className="grid gap-2" aria-label="Warnings">
-              <h3 className="text-sm font-semibold">Warnings: they refuse nothing, and may show what else nothing shows</h3>
+              <h3 className="text-sm font-semibold">
+                Warnings: they refuse nothing, and may show what else nothing shows
+              </h3>
               {warnings.map((warning) => (
-                <Warning key={warning.index} warning={warning} remarks={remarks.get(warning.index)} first={first} id={`message-${number}-${warning.index}`} />
+                <Warning
+                  key={warning.index}
+                  warning={warning}
+                  remarks={remarks.get(warning.index)}
+                  first={first}
+                  id={`message-${number}-${warning.index}`}
+                />
               ))}
             </section>
           )}
@@ -118,10 +146,24 @@ function Remarks({ remarks = [], first }: { remarks?: readonly MessageView[]; fi
   ));
 }
 
-function Message({ message, remarks, id, first }: { message: MessageView; remarks?: readonly MessageView[]; id: string; first: number }) {
+function Message({
+  message,
+  remarks,
+  id,
+  first,
+}: {
+  message: MessageView;
+  remarks?: readonly MessageView[];
+  id: string;
+  first: number;
+}) {
   const main = message.group === "primary";
   return (
-    <article id={id} tabIndex={-1} className={`grid gap-1.5 border-l-4 pl-3 ${main ? "border-ink" : "border-rule-strong"}`}>
+    <article
+      id={id}
+      tabIndex={-1}
+      className={`grid gap-1.5 border-l-4 pl-3 ${main ? "border-ink" : "border-rule-strong"}`}
+    >
       <p className="note-small flex flex-wrap gap-x-3">
         <strong className="text-ink">{groupWords[message.group]}</strong>
         <Place message={message} first={first} />
@@ -129,7 +171,9 @@ function Message({ message, remarks, id, first }: { message: MessageView; remark
         {message.code && <span className="font-mono">{message.code}</span>}
       </p>
       <p className="font-mono text-[0.92rem] break-words">{message.title}</p>
-      {message.details.length > 0 && <p className="font-mono text-sm whitespace-pre-wrap">{message.details.join("\n")}</p>}
+      {message.details.length > 0 && (
+        <p className="font-mono text-sm whitespace-pre-wrap">{message.details.join("\n")}</p>
+      )}
       {message.says && <p>{message.says}</p>}
       {message.usually && <p>{message.usually}</p>}
       {message.unsaid && (
@@ -142,10 +186,15 @@ function Message({ message, remarks, id, first }: { message: MessageView; remark
           <strong>Known to mislead:</strong> {message.misleads}
         </p>
       )}
-      {!message.says && message.severity !== "note" && <p className="note-small">What this one means is not in our list yet.</p>}
-      {main && (message.words.length > 0 || message.at || message.before || message.chain.length > 1 || message.folded > 0) && (
-        <Parts message={message} first={first} />
+      {!message.says && message.severity !== "note" && (
+        <p className="note-small">What this one means is not in our list yet.</p>
       )}
+      {main &&
+        (message.words.length > 0 ||
+          message.at ||
+          message.before ||
+          message.chain.length > 1 ||
+          message.folded > 0) && <Parts message={message} first={first} />}
       <Remarks remarks={remarks} first={first} />
       {message.cut && <p className="note-small">The paste breaks off here.</p>}
       {!main && message.why && <p className="note-small">{message.why}</p>}
@@ -190,7 +239,8 @@ function Parts({ message, first }: { message: MessageView; first: number }) {
           <div key={`${index}${link.name}`} className="contents">
             <dt className="text-graphite">{link.role}</dt>
             <dd>
-              {link.line === null ? "a place without a line" : line(link.line)} {link.name && <span className="font-mono">{link.name}</span>}
+              {link.line === null ? "a place without a line" : line(link.line)}{" "}
+              {link.name && <span className="font-mono">{link.name}</span>}
             </dd>
           </div>
         ))}
@@ -206,8 +256,18 @@ function Parts({ message, first }: { message: MessageView; first: number }) {
 
 const decisionWords = { mend: "to be mended", accept: "accepted", hide: "hidden here" } as const;
 
-function Warning({ warning, remarks, first, id }: { warning: MessageView; remarks?: readonly MessageView[]; first: number; id: string }) {
-  const fetcher = useFetcher<CaseReply>();
+function Warning({
+  warning,
+  remarks,
+  first,
+  id,
+}: {
+  warning: MessageView;
+  remarks?: readonly MessageView[];
+  first: number;
+  id: string;
+}) {
+  const fetcher = useFetcher<Reply>();
   const decided = warning.decision;
   return (
     <article id={id} tabIndex={-1} className="grid gap-1 border-l-4 border-dashed border-rule-strong pl-3">
@@ -235,6 +295,7 @@ function Warning({ warning, remarks, first, id }: { warning: MessageView; remark
       )}
       <fetcher.Form method="post" className="flex flex-wrap items-center gap-2">
         <input type="hidden" name="intent" value="warning" />
+        <Revision />
         <input type="hidden" name="about" value={warning.about} />
         <input
           name="note"
@@ -245,12 +306,19 @@ function Warning({ warning, remarks, first, id }: { warning: MessageView; remark
           key={decided?.note ?? ""}
         />
         {(["mend", "accept", "hide"] as const).map((each) => (
-          <button key={each} type="submit" name="decision" value={each} aria-pressed={decided?.decision === each} className="press press-quiet text-sm">
+          <button
+            key={each}
+            type="submit"
+            name="decision"
+            value={each}
+            aria-pressed={decided?.decision === each}
+            className="press press-quiet text-sm"
+          >
             {{ mend: "To mend", accept: "Accept", hide: "Hide here" }[each]}
           </button>
         ))}
         {decided && (
-          <button type="submit" name="decision" value="" className="press press-quiet text-sm">
+          <button type="submit" name="decision" value="open" className="press press-quiet text-sm">
             Take back
           </button>
         )}

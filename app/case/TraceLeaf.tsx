@@ -5,7 +5,11 @@ import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { CaseView, TraceView } from "./caseView.ts";
 
 /** The dry run of a recorded run: the nib on the line about to run, and the trace table growing line by line. */
-type Props = { view: CaseView; onStand: (line: number | null) => void /** Lines with a breakpoint. */; breakpoints: ReadonlySet<number> };
+type Props = {
+  view: CaseView;
+  onStand: (line: number | null) => void /** Lines with a breakpoint. */;
+  breakpoints: ReadonlySet<number>;
+};
 
 export function TraceLeaf({ view, onStand, breakpoints }: Props) {
   if (!view.trace) return <p>This program cannot be run here, so there is no recorded run to go through.</p>;
@@ -91,7 +95,12 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
         <button type="button" className="press press-main" onClick={() => move(done + 1)} disabled={done === count}>
           Next line <kbd className="text-xs">N</kbd>
         </button>
-        <button type="button" className="press" onClick={toBreakpoint} disabled={done === count || breakpoints.size === 0}>
+        <button
+          type="button"
+          className="press"
+          onClick={toBreakpoint}
+          disabled={done === count || breakpoints.size === 0}
+        >
           To next breakpoint <kbd className="text-xs">P</kbd>
         </button>
         <button type="button" className="press press-quiet" onClick={() => move(0)}>
@@ -111,7 +120,10 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
       {total > count && (
         <nav aria-label="Rows" className="flex gap-3">
           {from > 0 && (
-            <Link className="link" to={`?leaf=trace&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${Math.max(0, from - 1000)}`}>
+            <Link
+              className="link"
+              to={`?leaf=trace&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${Math.max(0, from - 1000)}`}
+            >
               Earlier rows
             </Link>
           )}
@@ -119,7 +131,10 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
             rows {from + 1} to {from + count} of {total}
           </span>
           {from + count < total && (
-            <Link className="link" to={`?leaf=trace&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${from + count}`}>
+            <Link
+              className="link"
+              to={`?leaf=trace&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${from + count}`}
+            >
               Later rows
             </Link>
           )}
@@ -132,13 +147,22 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
             <input
               type="checkbox"
               checked={!hidden.has(column.key)}
-              onChange={(event) => setHidden(new Set(event.target.checked ? [...hidden].filter((key) => key !== column.key) : [...hidden, column.key]))}
+              onChange={(event) =>
+                setHidden(
+                  new Set(
+                    event.target.checked ? [...hidden].filter((key) => key !== column.key) : [...hidden, column.key],
+                  ),
+                )
+              }
             />{" "}
             {column.functionName ? `${column.functionName}: ${column.title}` : column.title}
           </label>
         ))}
       </fieldset>
-      <Link className="link text-sm" to={`/print/cases/${view.key}/table?version=${trace.version}&check=${trace.check}&rows=${trace.rows}`}>
+      <Link
+        className="link text-sm"
+        to={`/print/cases/${view.key}/table?version=${trace.version}&check=${trace.check}&rows=${trace.rows}`}
+      >
         Print a blank table
       </Link>
     </div>

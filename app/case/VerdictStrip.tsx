@@ -1,22 +1,38 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
+import type { Reply } from "../actions.ts";
 import { ClassMark, StraightNail, useClassWords } from "../components/marks.tsx";
-import type { CaseReply } from "../routes/case.tsx";
+import { Said } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
+import { Revision } from "./Revision.tsx";
 
 const questions = ["Does it start?", "Does it finish?", "Is the result as intended?"] as const;
 const answers = (passes: boolean | null) => (passes === null ? "open" : passes ? "yes" : "no");
 const classes: readonly FaultClass[] = ["syntax", "runtime", "logic"];
+/** What else judging may come to, in words. */
+const otherOutcomes = { "no fault": "no fault", "stops on purpose": "it stops on purpose" } as const;
+type Choice = FaultClass | keyof typeof otherOutcomes;
+const kinds = {
+  form: "form: the text breaks the grammar",
+  meaning: "meaning: a name or a type is refused",
+} as const;
 
 /** The three gates with their evidence, the suggested class, and the teacher's decision. */
 export function VerdictStrip({ view }: { view: CaseView }) {
-  const fetcher = useFetcher<CaseReply>();
+  const fetcher = useFetcher<Reply>();
   const classWords = useClassWords();
   const suggested = view.verdict.class;
   const decided = view.openLayer?.decided ?? null;
-  const [chosen, setChosen] = useState<FaultClass | null>(decided?.class ?? suggested);
-  const overrules = chosen !== null && chosen !== suggested;
+  const was = decided ? (decided.outcome === "fault" ? decided.class : decided.outcome) : suggested;
+  const [chosen, setChosen] = useState<Choice | null>(was);
+  const overrules =
+    chosen !== null &&
+    (chosen === "stops on purpose"
+      ? suggested === "syntax"
+      : chosen === "no fault"
+        ? suggested !== null
+        : chosen !== suggested);
   const finished = view.openLayer === null && view.layers.length > 0;
 
   return (
@@ -37,7 +53,9 @@ export function VerdictStrip({ view }: { view: CaseView }) {
         </ul>
         {view.verdict.meaning && <p className="note-small mt-1">What the message means: {view.verdict.meaning}</p>}
         {view.verdict.otherClasses.length > 0 && (
-          <p className="note-small mt-1">Other checks show: {view.verdict.otherClasses.map((each) => classWords(each)).join(", ")}.</p>
+          <p className="note-small mt-1">
+            Other checks show: {view.verdict.otherClasses.map((each) => classWords(each)).join(", ")}.
+          </p>
         )}
       </div>
       {finished ? (
@@ -55,7 +73,7 @@ export function VerdictStrip({ view }: { view: CaseView }) {
       ) : (
         <fetcher.Form method="post" className="grid content-start gap-2 border-l border-rule pl-4">
           <input type="hidden" name="intent" value="decide" />
-          <input type="hidden" name="revision" value={view.revision} />
+          <Revision />
           <fieldset>
             <legend>
               {decided ? "Your verdict" : suggested ? "Suggested verdict" : "Your verdict"}
@@ -67,16 +85,55 @@ export function VerdictStrip({ view }: { view: CaseView }) {
                   key={each}
                   className={`flex cursor-pointer items-center gap-2 rounded-[3px] border px-2 py-1 ${chosen === each ? "border-ink bg-slip" : "border-rule-strong"}`}
                 >
-                  <input type="radio" name="class" value={each} checked={chosen === each} onChange={() => setChosen(each)} />
+                  <input
+                    type="radio"
+                    name="class"
+                    value={each}
+                    checked={chosen === each}
+                    onChange={() => setChosen(each)}
+                  />
                   <ClassMark of={each} kind={each === suggested ? view.verdict.kind : null} />
+                </label>
+              ))}
+              {Object.entries(otherOutcomes).map(([each, words]) => (
+                <label
+                  key={each}
+                  className={`flex cursor-pointer items-center gap-2 rounded-[3px] border px-2 py-1 ${chosen === each ? "border-ink bg-slip" : "border-rule-strong"}`}
+                >
+                  <input
+                    type="radio"
+                    name="class"
+                    value={each}
+                    checked={chosen === each}
+                    onChange={() => setChosen(each as Choice)}
+                  />
+                  {words}
                 </label>
               ))}
             </div>
           </fieldset>
+          {chosen === "syntax" && (
+            <label className="flex items-center gap-2">
+              Kind
+              <select name="kind" className="field w-auto" defaultValue={decided?.kind ?? view.verdict.kind ?? "form"}>
+                {Object.entries(kinds).map(([kind, words]) => (
+                  <option key={kind} value={kind}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
           {(overrules || decided?.reason) && (
             <div>
               <label htmlFor="reason">{overrules ? "Why you decide otherwise" : "Reason"}</label>
-              <input id="reason" name="reason" className="field" defaultValue={decided?.reason ?? ""} required={overrules} />
+              <input
+                id="reason"
+                name="reason"
+                className="field"
+                defaultValue={decided?.reason ?? ""}
+                required={overrules}
+              />
             </div>
           )}
           <div className="flex items-center gap-3">
@@ -85,16 +142,17 @@ export function VerdictStrip({ view }: { view: CaseView }) {
             </button>
             {decided && (
               <span className="note-small flex items-center gap-1">
-                decided: <ClassMark of={decided.class} kind={decided.kind} />
+                decided:{" "}
+                {decided.outcome === "fault" ? (
+                  <ClassMark of={decided.class} kind={decided.kind} />
+                ) : (
+                  <strong>{otherOutcomes[decided.outcome]}</strong>
+                )}
                 {decided.suggested !== decided.class && ` (evidence said ${decided.suggested ?? "nothing"})`}
               </span>
             )}
           </div>
-          {fetcher.data && !fetcher.data.ok && (
-            <p role="alert" className="font-semibold">
-              {fetcher.data.message}
-            </p>
-          )}
+          {fetcher.data?.ok === false && <Said reply={fetcher.data} />}
         </fetcher.Form>
       )}
     </section>

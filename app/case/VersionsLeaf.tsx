@@ -1,26 +1,26 @@
 import { useFetcher } from "react-router";
-import type { CaseReply } from "../routes/case.tsx";
+import type { Reply } from "../actions.ts";
+import { FixSlip } from "../components/FixSlip.tsx";
+import { Said } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
-import { FixSlip } from "./LayerList.tsx";
+import { Revision } from "./Revision.tsx";
 
 /** All versions, tries that did not help among them; going back to one is one press. */
 export function VersionsLeaf({ view }: { view: CaseView }) {
-  const fetcher = useFetcher<CaseReply>();
+  const fetcher = useFetcher<Reply>();
   return (
     <>
-      {fetcher.data && (
-        <p role="status" className="mb-2 font-semibold">
-          {fetcher.data.message}
-        </p>
-      )}
+      <Said reply={fetcher.data} className="mb-2" />
       {view.prepared.length > 0 && (
         <section className="mb-4 grid gap-2" aria-label="Prepared parts">
           <h2 className="text-base">Parts that are commented out</h2>
-          <p className="note-small">They look like prepared examples. Switching one on makes a version of its own; what was handed in stays.</p>
+          <p className="note-small">
+            They look like prepared examples. Switching one on makes a version of its own; what was handed in stays.
+          </p>
           {view.prepared.map((part) => (
             <fetcher.Form key={part.from} method="post" className="flex items-start gap-3 border-b border-rule pb-1">
               <input type="hidden" name="intent" value="switch" />
-              <input type="hidden" name="revision" value={view.revision} />
+              <Revision />
               <input type="hidden" name="from" value={part.from} />
               <input type="hidden" name="to" value={part.to} />
               <pre className="min-w-0 flex-1 overflow-x-auto text-sm">{part.text}</pre>
@@ -47,8 +47,15 @@ export function VersionsLeaf({ view }: { view: CaseView }) {
               {!version.current && (
                 <fetcher.Form method="post" className="ml-auto">
                   <input type="hidden" name="intent" value="worked" />
+                  <Revision />
                   <input type="hidden" name="key" value={version.key} />
-                  <button className="press press-quiet text-sm" name="worked" value={version.worked ? "no" : "yes"} type="submit" aria-pressed={version.worked}>
+                  <button
+                    className="press press-quiet text-sm"
+                    name="worked"
+                    value={version.worked ? "no" : "yes"}
+                    type="submit"
+                    aria-pressed={version.worked}
+                  >
                     {version.worked ? "It did not work" : "This one worked"}
                   </button>
                 </fetcher.Form>
@@ -56,7 +63,7 @@ export function VersionsLeaf({ view }: { view: CaseView }) {
               {!version.current && (
                 <fetcher.Form method="post">
                   <input type="hidden" name="intent" value="back" />
-                  <input type="hidden" name="revision" value={view.revision} />
+                  <Revision />
                   <button className="press" name="key" value={version.key} type="submit">
                     Go back to this
                   </button>

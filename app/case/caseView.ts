@@ -1,51 +1,31 @@
 import type { LinePlace } from "../../core/cases/case.ts";
-import { findHunks } from "../../core/fixes/hunks.ts";
+import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
+import { languages } from "../../core/languages/languages.ts";
 import { runnableLines } from "../../core/languages/runnable.ts";
-import type { ConsolePiece } from "../../core/outcome/outcome.ts";
 import { explain } from "../../core/reading/explain.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { preparedParts } from "../../core/source/preparedParts.ts";
 import { structureOf } from "../../core/source/structure.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
-import { type CheckResult, judgeVersion, languageOf, recordVersion, versionOf } from "../../server/casework.ts";
-import { openLayer } from "../../server/layers.ts";
+import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
+import type { VersionHead } from "../../server/cases/versionStore.ts";
+import { listWarningDecisions } from "../../server/cases/warningStore.ts";
+import { wasVerified } from "../../server/judge/checks.ts";
+import { openLayer } from "../../server/judge/decisions.ts";
+import { type CheckResult, judgeVersion, languageOf, recordVersion } from "../../server/judge/judge.ts";
+import { listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
-import type { WholeCase } from "../../server/stores/cases.ts";
-import { findCourse } from "../../server/stores/courses.ts";
-import { listWarningDecisions } from "../../server/warnings.ts";
+import { shortConsole } from "../components/shortConsole.ts";
 import { messagesView } from "./messagesView.ts";
 
 export type Leaf = "messages" | "checks" | "trace" | "mend" | "versions";
 
-/** Characters of a console that a page shows; the rest is said to be cut. */
-const consoleShown = 20_000;
 /** Characters of a pasted output that a page shows. */
 const outputShown = 60_000;
 /** Rows of a trace table sent to the page at once. */
 export const rowsShown = 1000;
-
-export type ConsoleView = { pieces: ConsolePiece[]; cut: number };
-
-/** A console short enough for a page. */
-export function shortConsole(pieces: readonly ConsolePiece[]): ConsoleView {
-  const kept: ConsolePiece[] = [];
-  let room = consoleShown;
-  let cut = 0;
-  for (const piece of pieces) {
-    if (room <= 0) cut += piece.text.length;
-    else if (piece.text.length > room) {
-      kept.push({ ...piece, text: piece.text.slice(0, room) });
-      cut += piece.text.length - room;
-      room = 0;
-    } else {
-      kept.push(piece);
-      room -= piece.text.length;
-    }
-  }
-  return { pieces: kept, cut };
-}
 
 function checkView(result: CheckResult) {
   return {
@@ -60,7 +40,10 @@ function checkView(result: CheckResult) {
     class: result.judgement.class,
     symptom: result.judgement.symptom,
     reason: result.judgement.reasons.at(-1) ?? "",
-    onlyPromptsDiffer: result.judgement.comparison !== null && !result.judgement.comparison.same && result.judgement.comparison.onlyPromptsDiffer,
+    onlyPromptsDiffer:
+      result.judgement.comparison !== null &&
+      !result.judgement.comparison.same &&
+      result.judgement.comparison.onlyPromptsDiffer,
     console: result.outcome ? shortConsole(result.outcome.console) : null,
     inputRanOut: result.outcome?.inputRanOut ?? false,
     found: result.outcome?.found ?? null,
@@ -78,6 +61,13 @@ function structureView(language: Language, text: string) {
   };
 }
 
+/** What a version changes in the one that it came from, where both were read. */
+function changesOf(found: WholeCase, version: VersionHead): Hunk[] {
+  const before = found.loaded.find((each) => each.key === version.parent);
+  const after = found.loaded.find((each) => each.key === version.key);
+  return before && after ? findHunks(before.files[0]?.text ?? "", after.files[0]?.text ?? "") : [];
+}
+
 /** All that the case page shows, drawn from the case and its runs. */
 export async function caseView(
   services: Services,
@@ -92,13 +82,18 @@ export async function caseView(
   const main = current.files[0];
   const diagnostic = judgement.diagnostic;
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
-  const [course, decisions] = await Promise.all([
-    found.course ? findCourse(services.database, found.course) : null,
-    listWarningDecisions(services.database, found.key),
+  const [students, decisions] = await Promise.all([
+    found.course ? listStudents(services.database, found.course) : [],
+    listWarningDecisions(services.database.query, found.key),
   ]);
   // A fragment keeps the numbers that its lines have where it comes from.
   const numbered = (text: string) =>
-    found.first_line === 1 ? text : text.replace(/\b([Ll]ine )(\d+)/g, (_, word: string, line: string) => `${word}${Number(line) + found.first_line - 1}`);
+    found.first_line === 1
+      ? text
+      : text.replace(
+          /\b([Ll]ine )(\d+)/g,
+          (_, word: string, line: string) => `${word}${Number(line) + found.first_line - 1}`,
+        );
   return {
     key: found.key,
     title: found.title,
@@ -106,8 +101,11 @@ export async function caseView(
     language: language.name,
     languageId: language.id,
     extension: language.extension,
-    studentLabel: found.studentLabel,
-    courseName: found.courseName,
+    student: found.student ?? "",
+    students: students.map(({ key, label }) => ({ key, label })),
+    languages: languages.map(({ id, name }) => ({ id, name })),
+    studentLabel: found.student_label,
+    courseName: found.course_name,
     intent: found.intent,
     changedLast: found.changed_last,
     outputs: found.outputs.map((output) => ({
@@ -122,11 +120,15 @@ export async function caseView(
     additions: found.additions.map((addition) => addition.content),
     note: found.note,
     firstLine: found.first_line,
-    wording: course?.wording ?? "three",
+    wording: found.wording,
     runs: language.runs !== false,
     structure: structureView(language, main?.text ?? ""),
-    prepared: preparedParts(language, main?.text ?? "").map(({ from, to, text }) => ({ from, to, text: text.slice(0, 2000) })),
-    messages: messagesView(language, found, current, judged.deciding.outcome, course?.depth ?? "full", decisions),
+    prepared: preparedParts(language, main?.text ?? "").map(({ from, to, text }) => ({
+      from,
+      to,
+      text: text.slice(0, 2000),
+    })),
+    messages: messagesView(language, found, current, judged.deciding.outcome, found.depth, decisions),
     newer: found.versions.some((version) => version.handed_in && version.number > current.number),
     deleted: found.deleted_at !== null,
     encoding: main?.encoding ?? "utf-8",
@@ -136,7 +138,7 @@ export async function caseView(
     versionNumber: current.number,
     notRun: judged.notRun,
     verified: found.verified_at !== null,
-    wasVerified: found.verified_at === null && found.layers.some((layer) => layer.verified && layer.verified.checksEdition !== found.checks_edition),
+    wasVerified: wasVerified(found),
     verdict: {
       class: judgement.class,
       kind: judgement.kind,
@@ -150,7 +152,13 @@ export async function caseView(
       otherClasses: judged.otherClasses,
     },
     openLayer: open
-      ? { key: open.key, position: open.position, decided: open.decided, faultyLines: faulty.map((place) => place.line), intention: open.intention }
+      ? {
+          key: open.key,
+          position: open.position,
+          decided: open.decided,
+          faultyLines: faulty.map((place) => place.line),
+          intention: open.intention,
+        }
       : null,
     layers: found.layers.map((layer) => ({
       key: layer.key,
@@ -173,7 +181,7 @@ export async function caseView(
       origin: version.origin,
       worked: version.worked,
       current: version.key === found.current_version,
-      changes: version.parent ? findHunks(versionOf(found, version.parent).files[0]?.text ?? "", version.files[0]?.text ?? "") : [],
+      changes: changesOf(found, version),
     })),
     trace: wanted.leaf === "trace" ? await traceView(services, found, wanted) : null,
   };
@@ -200,10 +208,10 @@ async function traceView(
   found: WholeCase,
   wanted: { check: string | null; version: string | null; rows: RowPolicy; from: number },
 ): Promise<TraceView | null> {
-  const version = found.versions.find((each) => each.key === wanted.version) ?? versionOf(found, found.current_version);
+  const version = found.loaded.find((each) => each.key === wanted.version) ?? versionOf(found, found.current_version);
   const check = found.checks.find((each) => each.key === wanted.check) ?? found.checks[0];
   if (!check) return null;
-  const trace = await recordVersion(services, languageOf(found), version, check);
+  const trace = await recordVersion(services, found, version, check);
   if (!trace) return null;
   const table = buildTable(trace, { rows: wanted.rows });
   const judged = await judgeVersion(services, { ...found, checks: [check] }, version);

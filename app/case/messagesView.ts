@@ -1,22 +1,45 @@
 import type { Language } from "../../core/languages/language.ts";
 import { consoleText, type Outcome } from "../../core/outcome/outcome.ts";
-import { type Reading, type ReadMessage, readingOf, readOutput, stateWords, takeApart } from "../../core/reading/reading.ts";
+import {
+  type Reading,
+  type ReadMessage,
+  readingOf,
+  readOutput,
+  stateWords,
+  takeApart,
+} from "../../core/reading/reading.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { ownLines } from "../../core/verdict/judge.ts";
-import type { Version, WholeCase } from "../../server/stores/cases.ts";
-import type { WarningDecision } from "../../server/warnings.ts";
+import type { WholeCase } from "../../server/cases/caseStore.ts";
+import type { Version } from "../../server/cases/versionStore.ts";
+import type { WarningDecision } from "../../server/cases/warningStore.ts";
 
 /** Messages of one output that a page shows; a flood beyond it is counted. */
 const messagesShown = 40;
 
-/** What names a warning in a case, so that a decision about it outlives its line's number: its file, its line's text, its words. */
+/**
+ * What names a warning in a case, so that a decision about it outlives its line's number: its file, its line's text,
+ * its words.
+ */
 function aboutOf(message: ReadMessage, version: Version): string {
   const { file, line, message: words } = message.diagnostic;
   const source = version.files.find((each) => each.name === file) ?? version.files[0];
-  return [file ?? "", line === undefined ? "" : (lineTexts(source?.text ?? "")[line - 1] ?? "").trim(), words.split("\n")[0]].join(" | ").slice(0, 500);
+  return [
+    file ?? "",
+    line === undefined ? "" : (lineTexts(source?.text ?? "")[line - 1] ?? "").trim(),
+    words.split("\n")[0],
+  ]
+    .join(" | ")
+    .slice(0, 500);
 }
 
-function messageView(message: ReadMessage, index: number, version: Version, depth: "short" | "full", decisions: readonly WarningDecision[]) {
+function messageView(
+  message: ReadMessage,
+  index: number,
+  version: Version,
+  depth: "short" | "full",
+  decisions: readonly WarningDecision[],
+) {
   const { diagnostic, meaning, standing, tokens, chain, folded } = message;
   const about = aboutOf(message, version);
   return {
@@ -50,28 +73,43 @@ function messageView(message: ReadMessage, index: number, version: Version, dept
 }
 export type MessageView = ReturnType<typeof messageView>;
 
-function sourceView(title: string, text: string, reading: Reading, version: Version, depth: "short" | "full", decisions: readonly WarningDecision[]) {
+function sourceView(
+  title: string,
+  text: string,
+  reading: Reading,
+  version: Version,
+  depth: "short" | "full",
+  decisions: readonly WarningDecision[],
+) {
   return {
     title,
     text: text.slice(0, 60_000),
     recognised: reading.recognised,
     counts: reading.counts,
     state: stateWords[reading.state],
-    messages: reading.messages.slice(0, messagesShown).map((message, index) => messageView(message, index, version, depth, decisions)),
+    messages: reading.messages
+      .slice(0, messagesShown)
+      .map((message, index) => messageView(message, index, version, depth, decisions)),
     more: Math.max(0, reading.messages.length - messagesShown),
     proves: reading.normalOutput?.proves ?? null,
   };
 }
 export type SourceView = ReturnType<typeof sourceView>;
 
-/** A reading with its lines as the text here has them, where the case is a fragment whose first line has a number above 1. */
+/**
+ * A reading with its lines as the text here has them, where the case is a fragment whose first line has a number above
+ * 1.
+ */
 function shifted(reading: Reading, firstLine: number): Reading {
   if (firstLine <= 1) return reading;
   return {
     ...reading,
     messages: reading.messages.map((message) => {
       const diagnostic = ownLines([message.diagnostic], firstLine)[0] ?? message.diagnostic;
-      const chain = message.chain.map((link) => ({ ...link, line: ownLines([{ ...message.diagnostic, line: link.line }], firstLine)[0]?.line }));
+      const chain = message.chain.map((link) => ({
+        ...link,
+        line: ownLines([{ ...message.diagnostic, line: link.line }], firstLine)[0]?.line,
+      }));
       return { ...message, diagnostic, chain, tokens: null };
     }),
   };
@@ -117,7 +155,8 @@ export function messagesView(
       decisions,
     );
     // What the run says word for word as the pasted output is not told twice.
-    const titles = (source: SourceView) => source.messages.map((message) => `${message.line} ${message.title}`).join("\n");
+    const titles = (source: SourceView) =>
+      source.messages.map((message) => `${message.line} ${message.title}`).join("\n");
     const same = sources.find((source) => titles(source) === titles(view));
     if (same) same.title = `${same.title}; the run here says the same`;
     else sources.push(view);

@@ -7,7 +7,8 @@ export function RefusedList({ refused }: { refused: ReadonlyArray<{ path: string
       <ul className="leaf divide-y divide-rule">
         {refused.slice(0, 200).map((each) => (
           <li key={each.path + each.reason} className="px-3 py-1">
-            <span className="font-mono text-sm break-all">{each.path}</span> <span className="note-small">{each.reason}</span>
+            <span className="font-mono text-sm break-all">{each.path}</span>{" "}
+            <span className="note-small">{each.reason}</span>
           </li>
         ))}
         {refused.length > 200 && <li className="px-3 py-1">and {refused.length - 200} more</li>}

@@ -5,6 +5,7 @@ export async function entriesOfForm(form: FormData): Promise<Entry[]> {
   const paths = form.getAll("path").map(String);
   const entries: Entry[] = [];
   for (const [index, file] of form.getAll("file").entries())
-    if (file instanceof File) entries.push({ path: paths[index] || file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
+    if (file instanceof File)
+      entries.push({ path: paths[index] || file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
   return entries;
 }

@@ -1,6 +1,6 @@
 import { Form, useSubmit } from "react-router";
 import { languages } from "../../core/languages/languages.ts";
-import type { CaseFilter } from "../../server/stores/caseLists.ts";
+import type { CaseFilter } from "../../server/cases/listStore.ts";
 
 export type FilterChoices = {
   courses: Array<{ key: string; name: string; students: Array<{ key: string; label: string }> }>;
@@ -13,11 +13,27 @@ const classes = [
   { value: "logic", words: "logic errors" },
 ];
 
-/** Narrows a list of cases; what is chosen stands in the address, so that it can be gone back to. `withState`: also by class and state. */
-export function CaseFilters({ filter, choices, withState }: { filter: CaseFilter; choices: FilterChoices; withState: boolean }) {
+/**
+ * Narrows a list of cases; what is chosen stands in the address, so that it can be gone back to. `withState`: also by
+ * class and state.
+ */
+export function CaseFilters({
+  filter,
+  choices,
+  withState,
+}: {
+  filter: CaseFilter;
+  choices: FilterChoices;
+  withState: boolean;
+}) {
   const submit = useSubmit();
   const students = choices.courses.filter((course) => !filter.course || course.key === filter.course);
-  const choose = (name: keyof CaseFilter, label: string, all: string, options: ReadonlyArray<{ value: string; words: string }>) => (
+  const choose = (
+    name: keyof CaseFilter,
+    label: string,
+    all: string,
+    options: ReadonlyArray<{ value: string; words: string }>,
+  ) => (
     <label>
       <span className="sr-only">{label}</span>
       <select
@@ -38,7 +54,12 @@ export function CaseFilters({ filter, choices, withState }: { filter: CaseFilter
   );
   const narrowed = Object.values(filter).some((value) => value);
   return (
-    <Form key={JSON.stringify(filter)} className="mb-3 flex flex-wrap items-center gap-2" role="search" aria-label="Find cases">
+    <Form
+      key={JSON.stringify(filter)}
+      className="mb-3 flex flex-wrap items-center gap-2"
+      role="search"
+      aria-label="Find cases"
+    >
       <input
         type="search"
         className="field min-w-52 flex-1"

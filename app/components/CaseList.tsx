@@ -1,18 +1,31 @@
 import { Form, Link } from "react-router";
 import { findLanguage } from "../../core/languages/languages.ts";
-import type { CaseListRow } from "../../server/stores/caseLists.ts";
+import type { CaseListRow } from "../../server/cases/listStore.ts";
 import { ClassMark, StraightNail } from "./marks.tsx";
 
 const dates = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
 
 /** A ruled list of cases; each can be put away with one key press. */
-export function CaseList({ rows, narrow = false }: { rows: readonly CaseListRow[] /** Without the words beside the mark. */; narrow?: boolean }) {
+export function CaseList({
+  rows,
+  narrow = false,
+}: {
+  rows: readonly CaseListRow[] /** Without the words beside the mark. */;
+  narrow?: boolean;
+}) {
   return (
     <ul className="leaf divide-y divide-rule">
       {rows.map((row) => (
         <li key={row.key} className="flex items-center gap-4 px-3 py-2">
           <span className={narrow ? "shrink-0" : "w-40 shrink-0"}>
-            <ClassMark of={row.judged_at ? row.class : null} words={!narrow} />
+            {row.judged_at && row.outcome !== null && row.outcome !== "fault" ? (
+              <span className="font-semibold text-graphite">{row.outcome}</span>
+            ) : (
+              <ClassMark of={row.judged_at ? row.class : null} kind={row.kind} words={!narrow} />
+            )}
+            {row.judged_at && row.class !== null && !row.confirmed && !narrow && (
+              <span className="note-small block">suggested, not confirmed</span>
+            )}
           </span>
           <span className="min-w-0 flex-1">
             <Link className="link" to={`/cases/${row.key}`}>
@@ -37,7 +50,13 @@ export function CaseList({ rows, narrow = false }: { rows: readonly CaseListRow[
           )}
           <Form method="post" action="/casebook">
             <input type="hidden" name="case" value={row.key} />
-            <button className="press press-quiet text-sm" name="intent" value="delete" type="submit" aria-label={`Put away: ${row.title}`}>
+            <button
+              className="press press-quiet text-sm"
+              name="intent"
+              value="delete"
+              type="submit"
+              aria-label={`Put away: ${row.title}`}
+            >
               Put away
             </button>
           </Form>
@@ -51,7 +70,12 @@ export function CaseList({ rows, narrow = false }: { rows: readonly CaseListRow[
 export function UndoDelete({ caseKey }: { caseKey: string | null }) {
   if (!caseKey) return null;
   return (
-    <Form method="post" action="/casebook" className="mb-3 flex items-center gap-3 border border-rule-strong bg-slip px-3 py-2" role="status">
+    <Form
+      method="post"
+      action="/casebook"
+      className="mb-3 flex items-center gap-3 border border-rule-strong bg-slip px-3 py-2"
+      role="status"
+    >
       The case was put away.
       <input type="hidden" name="case" value={caseKey} />
       <button className="press" name="intent" value="restore" type="submit">
@@ -62,7 +86,17 @@ export function UndoDelete({ caseKey }: { caseKey: string | null }) {
 }
 
 /** Links to the neighbouring pages of a list. */
-export function Pages({ page, total, length, address }: { page: number; total: number; length: number; address: (page: number) => string }) {
+export function Pages({
+  page,
+  total,
+  length,
+  address,
+}: {
+  page: number;
+  total: number;
+  length: number;
+  address: (page: number) => string;
+}) {
   if (total <= length) return null;
   return (
     <nav aria-label="Pages of the list" className="mt-2 flex gap-4">

@@ -1,4 +1,4 @@
-import type { ConsoleView } from "../case/caseView.ts";
+import type { ConsoleView } from "./shortConsole.ts";
 
 /** Control characters as visible signs (Unicode's Control Pictures), so that nothing printed can disturb the page. */
 function visibleControls(text: string): string {
@@ -20,7 +20,13 @@ export function Console({ view, label }: { view: ConsoleView; label: string }) {
           {view.pieces.map((piece, index) => (
             <span
               key={index}
-              className={piece.kind === "in" ? "border-b border-dotted border-ink font-semibold" : piece.kind === "err" ? "text-ochre" : ""}
+              className={
+                piece.kind === "in"
+                  ? "border-b border-dotted border-ink font-semibold"
+                  : piece.kind === "err"
+                    ? "text-ochre"
+                    : ""
+              }
               title={piece.kind === "in" ? "typed in" : undefined}
             >
               {visibleControls(piece.text)}

@@ -27,14 +27,21 @@ export function KeysDialog() {
   const { pathname } = useLocation();
   const [query] = useSearchParams();
   const onCase = pathname.startsWith("/cases/");
-  const rows = [...everywhere, ...(onCase ? onListing : []), ...(onCase && query.get("leaf") === "trace" ? inDryRun : [])];
+  const rows = [
+    ...everywhere,
+    ...(onCase ? onListing : []),
+    ...(onCase && query.get("leaf") === "trace" ? inDryRun : []),
+  ];
 
   useEffect(() => {
     setLetters(letterKeysOn());
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
       const typing =
-        target.isContentEditable || target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement;
+        target.isContentEditable ||
+        target instanceof HTMLInputElement ||
+        target instanceof HTMLTextAreaElement ||
+        target instanceof HTMLSelectElement;
       if (event.key === "?" && !typing) setOpen(true);
     };
     document.addEventListener("keydown", onKey);

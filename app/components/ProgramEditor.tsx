@@ -5,7 +5,7 @@ import { drawSelection, EditorView, highlightSpecialChars, keymap, lineNumbers }
 import { tags } from "@lezer/highlight";
 import { useEffect, useRef } from "react";
 import { useNonce } from "../nonce.ts";
-import { editorLanguage } from "./editorLanguages.ts";
+import { editorMode } from "./editorModes.ts";
 
 /** Ink on paper: weight and slant carry the difference, colour only helps. */
 const inkOnPaper = HighlightStyle.define([
@@ -59,7 +59,7 @@ export function ProgramEditor({
           highlightSpecialChars(),
           indentUnit.of("    "),
           EditorState.tabSize.of(4),
-          ...editorLanguage(language),
+          ...editorMode(language),
           syntaxHighlighting(inkOnPaper),
           page,
           keymap.of([...defaultKeymap, ...historyKeymap]),

@@ -52,7 +52,19 @@ function LineText({ text }: { text: string }) {
 }
 
 /** A program as a listing on paper: marks and numbers on the left, notes pinned to their lines on the right. */
-export function Script({ lines, label, firstNumber = 1, notes = [], faulty, reported, depths, next, tabs, onPick, pickHint }: ScriptProps) {
+export function Script({
+  lines,
+  label,
+  firstNumber = 1,
+  notes = [],
+  faulty,
+  reported,
+  depths,
+  next,
+  tabs,
+  onPick,
+  pickHint,
+}: ScriptProps) {
   const [at, setAt] = useState(Math.min(Math.max(1, reported ?? 1), Math.max(1, lines.length)));
   const list = useRef<HTMLOListElement>(null);
   const [part, setPart] = useState(Math.floor((at - 1) / drawn));
@@ -156,7 +168,12 @@ export function Script({ lines, label, firstNumber = 1, notes = [], faulty, repo
         <span className="note-small">
           lines {first + 1} to {last} of {lines.length}
         </span>
-        <button type="button" className="press press-quiet" disabled={last === lines.length} onClick={() => setPart(part + 1)}>
+        <button
+          type="button"
+          className="press press-quiet"
+          disabled={last === lines.length}
+          onClick={() => setPart(part + 1)}
+        >
           Later lines
         </button>
       </nav>

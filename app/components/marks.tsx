@@ -68,7 +68,10 @@ export function PaperTab({ label }: { label?: string }) {
 const classMarks: Record<FaultClass | "open", { colour: string; shape: ReactNode }> = {
   syntax: { colour: "text-indigo", shape: <path d="M19 5H5v14h14" /> },
   runtime: { colour: "text-ochre", shape: <path d="M2 17h7l1.6-4.5M13.4 11.5L15 7h7" strokeWidth="2.4" /> },
-  logic: { colour: "text-teal", shape: <path d="M11 4a8 8 0 0 0 0 16M14 5a8 8 0 0 1 0 14" transform="rotate(12 12 12)" /> },
+  logic: {
+    colour: "text-teal",
+    shape: <path d="M11 4a8 8 0 0 0 0 16M14 5a8 8 0 0 1 0 14" transform="rotate(12 12 12)" />,
+  },
   open: { colour: "text-graphite", shape: <rect x="4" y="4" width="16" height="16" strokeDasharray="1 4" /> },
 };
 
@@ -82,7 +85,15 @@ export function useClassWords(): (of: FaultClass | null, kind?: "form" | "meanin
 }
 
 /** The mark of a class with its words beside it. */
-export function ClassMark({ of, kind, words = true }: { of: FaultClass | null; kind?: "form" | "meaning" | null; words?: boolean }) {
+export function ClassMark({
+  of,
+  kind,
+  words = true,
+}: {
+  of: FaultClass | null;
+  kind?: "form" | "meaning" | null;
+  words?: boolean;
+}) {
   const { colour, shape } = classMarks[of ?? "open"];
   const name = useClassWords()(of, kind);
   return (

@@ -17,7 +17,10 @@ export function useDraft(form: RefObject<HTMLFormElement | null>, name: string):
           if (
             control instanceof HTMLTextAreaElement ||
             control instanceof HTMLSelectElement ||
-            (control instanceof HTMLInputElement && control.type !== "checkbox" && control.type !== "radio" && control.type !== "hidden")
+            (control instanceof HTMLInputElement &&
+              control.type !== "checkbox" &&
+              control.type !== "radio" &&
+              control.type !== "hidden")
           ) {
             if (!control.value && typeof value === "string") {
               control.value = value;
@@ -31,7 +34,8 @@ export function useDraft(form: RefObject<HTMLFormElement | null>, name: string):
     }
     const save = () => {
       const fields: Record<string, string> = {};
-      for (const [field, value] of new FormData(element)) if (typeof value === "string" && value !== "") fields[field] = value;
+      for (const [field, value] of new FormData(element))
+        if (typeof value === "string" && value !== "") fields[field] = value;
       localStorage.setItem(place, JSON.stringify(fields));
     };
     element.addEventListener("input", save);

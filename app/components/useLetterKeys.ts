@@ -13,7 +13,9 @@ export function switchLetterKeys(on: boolean): void {
   else localStorage.setItem(storePlace, "off");
 }
 
-/** Lets single letters act while the focus is inside `place` and nothing is being typed. Keys are given in lower case. */
+/**
+ * Lets single letters act while the focus is inside `place` and nothing is being typed. Keys are given in lower case.
+ */
 export function useLetterKeys(place: RefObject<HTMLElement | null>, keys: Readonly<Record<string, () => void>>): void {
   const current = useRef(keys);
   current.current = keys;
@@ -21,7 +23,10 @@ export function useLetterKeys(place: RefObject<HTMLElement | null>, keys: Readon
     const element = place.current;
     if (!element) return;
     const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement || event.target instanceof HTMLTextAreaElement;
+      const typing =
+        event.target instanceof HTMLInputElement ||
+        event.target instanceof HTMLSelectElement ||
+        event.target instanceof HTMLTextAreaElement;
       if (event.ctrlKey || event.altKey || event.metaKey || typing || !letterKeysOn()) return;
       const act = current.current[event.key.toLowerCase()];
       if (!act) return;

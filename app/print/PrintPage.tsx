@@ -4,7 +4,9 @@ import type { ReactNode } from "react";
 export function PrintPage({ title, under, children }: { title: string; under?: string; children: ReactNode }) {
   return (
     <main className="mx-auto grid max-w-[180mm] gap-5 bg-white p-8 text-black print:p-0">
-      <p className="no-print note-small border border-rule p-2">Print this page with your browser (Ctrl+P). This line does not print.</p>
+      <p className="no-print note-small border border-rule p-2">
+        Print this page with your browser (Ctrl+P). This line does not print.
+      </p>
       <header className="border-b-2 border-black pb-1">
         <h1>{title}</h1>
         {under && <p>{under}</p>}
@@ -29,13 +31,19 @@ export function PrintedProgram({ lines }: { lines: readonly string[] }) {
 }
 
 export type PrintedTable = {
-  columns: ReadonlyArray<{ title: string; key: string }>;
+  columns: ReadonlyArray<{ title: string; key: string; functionName?: string }>;
   rows: ReadonlyArray<{ line: string; cells: Readonly<Record<string, string>> }>;
 };
 
 /** A ruled table; blank cells are for the pen. */
 export function PrintedTraceTable({ table }: { table: PrintedTable }) {
-  const columns = [...table.columns, { key: "output", title: "output" }];
+  const columns = [
+    ...table.columns.map(({ key, title, functionName }) => ({
+      key,
+      title: functionName ? `${functionName}: ${title}` : title,
+    })),
+    { key: "output", title: "output" },
+  ];
   return (
     <table className="w-full border-collapse font-mono text-[10pt]">
       <thead>

@@ -1,10 +1,15 @@
 import { Form } from "react-router";
-import type { StudentView } from "../../server/sittingAccess.ts";
+import type { StudentView } from "../../server/results/studentView.ts";
 import { Script } from "../components/Script.tsx";
-import { type StudentTask, taskForms } from "./taskForms.ts";
+import { partsOf } from "../tasks/list.ts";
 import { type SaveState, useAnswers } from "./useAnswers.ts";
 
-const saveWords: Record<SaveState["state"], string> = { saved: "All answers are saved.", saving: "Saving…", waiting: "", refused: "" };
+const saveWords: Record<SaveState["state"], string> = {
+  saved: "All answers are saved.",
+  saving: "Saving…",
+  waiting: "",
+  refused: "",
+};
 
 /** A sheet as a student sits it, and after release with the marks. */
 export function SheetToSit({ view, code }: { view: StudentView; code: string }) {
@@ -23,10 +28,12 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
       </header>
       <main className="mx-auto grid max-w-4xl gap-6 p-4">
         {view.handedIn && (
-          <p className="leaf p-3">{view.released ? <Total view={view} /> : "Your answers are handed in. Your teacher will release the marks."}</p>
+          <p className="leaf p-3">
+            {view.released ? <Total view={view} /> : "Your answers are handed in. Your teacher will release the marks."}
+          </p>
         )}
         {view.exercises.map((exercise, number) => {
-          const showsOwnScript = exercise.tasks.some((task) => task.kind === "point");
+          const showsOwnScript = exercise.tasks.some((task) => task.onProgram);
           return (
             <section key={exercise.key} className="grid gap-3" aria-labelledby={`exercise-${exercise.key}`}>
               <h2 id={`exercise-${exercise.key}`}>
@@ -49,9 +56,9 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
                 </div>
               )}
               {[...exercise.tasks]
-                .sort((one, other) => Number(other.kind === "point") - Number(one.kind === "point"))
+                .sort((one, other) => Number(other.onProgram) - Number(one.onProgram))
                 .map((task) => {
-                  const FormOfTask = taskForms[task.kind];
+                  const { Form: FormOfTask } = partsOf(task.kind);
                   return (
                     <div key={task.key} className="leaf grid gap-2 p-3">
                       <h3>
@@ -64,17 +71,16 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
                         <summary className="cursor-pointer">What earns marks</summary>
                         {task.rule}
                       </details>
-                      {FormOfTask && (
-                        <FormOfTask
-                          task={task}
-                          exercise={exercise}
-                          code={code}
-                          answer={answers[task.key] ?? null}
-                          fixed={fixed}
-                          change={(answer) => change(task.key, answer)}
-                          saveNow={saveNow}
-                        />
-                      )}
+                      <FormOfTask
+                        taskKey={task.key}
+                        view={task.view}
+                        exercise={exercise}
+                        code={code}
+                        answer={answers[task.key] ?? null}
+                        fixed={fixed}
+                        change={(answer) => change(task.key, answer)}
+                        saveNow={saveNow}
+                      />
                       <Marked task={task} />
                     </div>
                   );
@@ -118,12 +124,13 @@ function Total({ view }: { view: StudentView }) {
   const waiting = marks.some((mark) => mark.earned === null);
   return (
     <>
-      You earned <strong>{earned}</strong> of {possible} marks.{waiting ? " Some answers still wait for your teacher." : ""}
+      You earned <strong>{earned}</strong> of {possible} marks.
+      {waiting ? " Some answers still wait for your teacher." : ""}
     </>
   );
 }
 
-function Marked({ task }: { task: StudentTask }) {
+function Marked({ task }: { task: StudentView["exercises"][number]["tasks"][number] }) {
   if (task.marked.length === 0) return null;
   return (
     <ul className="border-l-2 border-rule-strong pl-3">

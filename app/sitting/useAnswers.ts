@@ -1,23 +1,28 @@
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { SaveReply } from "../routes/sitSave.ts";
+import type { SaveReply } from "./replies.ts";
 
 export type SaveState = { state: "saved" | "saving" | "waiting" | "refused"; message: string };
 type Stored = { revision: number; content: unknown };
 
-/** Time without typing after which an answer is saved, and between tries while the server is not reached, in milliseconds. */
+/**
+ * Time without typing after which an answer is saved, and between tries while the server is not reached, in
+ * milliseconds.
+ */
 const pause = 500;
 const retryAfter = 3000;
 
 /**
- * A student's answers: changed on the page at once, saved as they are typed. While the server is not reached they are tried
- * again; they are also kept in the browser until saved, so that a reload loses nothing.
+ * A student's answers: changed on the page at once, saved as they are typed. While the server is not reached they are
+ * tried again; they are also kept in the browser until saved, so that a reload loses nothing.
  */
 export function useAnswers(code: string, initial: Readonly<Record<string, Stored>>) {
   const [answers, setAnswers] = useState<Record<string, unknown>>(() =>
     Object.fromEntries(Object.entries(initial).map(([task, stored]) => [task, stored.content])),
   );
   const [save, setSave] = useState<SaveState>({ state: "saved", message: "" });
-  const revisions = useRef<Record<string, number>>(Object.fromEntries(Object.entries(initial).map(([task, stored]) => [task, stored.revision])));
+  const revisions = useRef<Record<string, number>>(
+    Object.fromEntries(Object.entries(initial).map(([task, stored]) => [task, stored.revision])),
+  );
   const unsaved = useRef(new Map<string, unknown>());
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const busy = useRef<Promise<void> | null>(null);
@@ -84,7 +89,8 @@ export function useAnswers(code: string, initial: Readonly<Record<string, Stored
   useEffect(() => {
     try {
       const kept: unknown = JSON.parse(localStorage.getItem(place) ?? "{}");
-      if (typeof kept === "object" && kept !== null) for (const [task, content] of Object.entries(kept)) change(task, content);
+      if (typeof kept === "object" && kept !== null)
+        for (const [task, content] of Object.entries(kept)) change(task, content);
     } catch {
       localStorage.removeItem(place);
     }

@@ -15,7 +15,9 @@ const given: NewCase = {
 
 test("a case needs a program", () => {
   expect(problemsOfNewCase({ ...given, files: [], errorOutput: "x" })).toHaveProperty("program");
-  expect(problemsOfNewCase({ ...given, files: [{ name: "a.py", bytes: new Uint8Array() }], errorOutput: "x" })).toHaveProperty("program");
+  expect(
+    problemsOfNewCase({ ...given, files: [{ name: "a.py", bytes: new Uint8Array() }], errorOutput: "x" }),
+  ).toHaveProperty("program");
 });
 
 test("with an error output nothing more is needed, not even a student", () => {
@@ -34,7 +36,11 @@ test("without one it needs what should come out and what came out, or a word", (
 });
 
 test("a program that is too large is told before it is taken", () => {
-  expect(problemsOfNewCase({ ...given, errorOutput: "x", files: [{ name: "a.py", bytes: new Uint8Array(largestProgram + 1) }] }).program).toContain(
-    "larger than 2 MB",
-  );
+  expect(
+    problemsOfNewCase({
+      ...given,
+      errorOutput: "x",
+      files: [{ name: "a.py", bytes: new Uint8Array(largestProgram + 1) }],
+    }).program,
+  ).toContain("larger than 2 MB");
 });

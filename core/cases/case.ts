@@ -2,13 +2,21 @@ import { z } from "zod";
 
 export const faultClassSchema = z.enum(["syntax", "runtime", "logic"]);
 
-/** A line of a file of a version, counted from 1. */
-export const linePlaceSchema = z.object({ file: z.string(), line: z.number().int().positive() });
+/** A line of a file of a version, counted from 1; without a file it is one of the main file. */
+export const linePlaceSchema = z.object({ file: z.string().optional(), line: z.number().int().positive() });
 export type LinePlace = z.infer<typeof linePlaceSchema>;
 
-/** The teacher's decision about a layer. `suggested` is what the evidence said, kept beside it when they differ. */
+/**
+ * What judging came to: a fault of one of the three classes; none that anybody knows of; or a stop that the program makes
+ * on purpose, which is none either.
+ */
+export const judgingOutcomes = ["fault", "no fault", "stops on purpose"] as const;
+export type JudgingOutcome = (typeof judgingOutcomes)[number];
+
+/** The teacher's decision about a layer; it has a class if and only if its outcome is a fault. `suggested` is what the evidence said, kept beside it when they differ. */
 export const decisionSchema = z.object({
-  class: faultClassSchema,
+  outcome: z.enum(judgingOutcomes),
+  class: faultClassSchema.nullable(),
   kind: z.enum(["form", "meaning"]).nullable(),
   suggested: faultClassSchema.nullable(),
   reason: z.string(),
@@ -16,11 +24,35 @@ export const decisionSchema = z.object({
 });
 export type Decision = z.infer<typeof decisionSchema>;
 
-export const hunkSchema = z.object({ start: z.number().int().positive(), before: z.array(z.string()), after: z.array(z.string()) });
+export const hunkSchema = z.object({
+  file: z.string().optional(),
+  start: z.number().int().positive(),
+  before: z.array(z.string()),
+  after: z.array(z.string()),
+  extra: z.boolean().optional(),
+});
+
+/** A check as it was at one time: its edition goes up whenever it changes. */
+export const checkEditionSchema = z.object({ check: z.string(), edition: z.number().int() });
+export type CheckEdition = z.infer<typeof checkEditionSchema>;
 
 /** "Verified" names what it rests on; when any of these changes it reads "was verified, run again". */
-export const verificationSchema = z.object({ version: z.string(), checksEdition: z.number().int(), translator: z.string(), at: z.string() });
+export const verificationSchema = z.object({
+  version: z.string(),
+  checks: z.array(checkEditionSchema),
+  translator: z.string(),
+  at: z.string(),
+});
 export type Verification = z.infer<typeof verificationSchema>;
+
+/** True if what was verified rests on exactly these checks as they are now. */
+export function restsOn(verified: Verification, checks: readonly CheckEdition[]): boolean {
+  const editions = new Map(checks.map(({ check, edition }) => [check, edition]));
+  return (
+    verified.checks.length === checks.length &&
+    verified.checks.every(({ check, edition }) => editions.get(check) === edition)
+  );
+}
 
 /** What a layer keeps of the verdict that the evidence suggested. */
 export const keptVerdictSchema = z.object({
@@ -38,8 +70,9 @@ export type KeptVerdict = z.infer<typeof keptVerdictSchema>;
 export type ToolOutput = { origin: string; text: string };
 
 /**
- * What a person hands over. `errorOutput` undefined: there was none; `moreOutputs` are what other tools said of the same text. `worked` is
- * the last version that worked, as files of the same names; `userActions` what the user did to an event-driven program, step by step.
+ * What a person hands over. `errorOutput` undefined: there was none; `moreOutputs` are what other tools said of the
+ * same text. `worked` is the last version that worked, as files of the same names; `userActions` what the user did to
+ * an event-driven program, step by step.
  */
 export type NewCase = {
   language: string;
@@ -60,6 +93,7 @@ export type NewCase = {
   userActions?: readonly string[];
   firstLine?: number;
   receipt?: string;
+  assignment?: string;
 };
 
 /** Largest program that is taken, in bytes. */
@@ -78,7 +112,8 @@ export function problemsOfNewCase(given: NewCase): Record<string, string> {
   const hasOutput = (given.errorOutput ?? "").trim() !== "";
   const hasResults = given.expected !== undefined && (given.actual ?? "").trim() !== "";
   if (!hasOutput && !hasResults && given.symptom === null) {
-    problems.result = "Without an error output, say what should come out and what came out instead, or tick “never ends” or “nothing appears”.";
+    problems.result =
+      "Without an error output, say what should come out and what came out instead, or tick “never ends” or “nothing appears”.";
   }
   return problems;
 }

@@ -9,7 +9,12 @@ const files = [
 ];
 
 test("a check changes a file, takes one away and adds one; the program stays", () => {
-  const changed = withSurroundings(files, { "loads.txt": "9\n", "tides.txt": null, "boats.txt": "Tern\n", "deck.py": "other" });
+  const changed = withSurroundings(files, {
+    "loads.txt": "9\n",
+    "tides.txt": null,
+    "boats.txt": "Tern\n",
+    "deck.py": "other",
+  });
   expect(changed.map((file) => [file.name, new TextDecoder().decode(file.bytes)])).toEqual([
     ["deck.py", "print(4)"],
     ["loads.txt", "9\n"],
@@ -19,6 +24,7 @@ test("a check changes a file, takes one away and adds one; the program stays", (
 });
 
 test("names that lead out of the folder are refused", () => {
-  for (const name of ["/etc/passwd", "../up.txt", "a/../../up", ""]) expect(surroundingsSchema.safeParse({ [name]: "x" }).success).toBe(false);
+  for (const name of ["/etc/passwd", "../up.txt", "a/../../up", ""])
+    expect(surroundingsSchema.safeParse({ [name]: "x" }).success).toBe(false);
   expect(surroundingsSchema.safeParse({ "data/boats.txt": "Tern", "gone.txt": null }).success).toBe(true);
 });

@@ -68,17 +68,30 @@ test("of two programs in a folder the message's own words decide", () => {
     course,
     [],
   );
-  expect(programs.find((program) => program.id === "S-01/tides.py")?.outputs[0]?.why).toMatch(/names tides.py, quotes its lines/);
+  expect(programs.find((program) => program.id === "S-01/tides.py")?.outputs[0]?.why).toMatch(
+    /names tides.py, quotes its lines/,
+  );
   expect(unpaired.map((output) => output.path)).toEqual(["S-01/what.txt"]);
 });
 
 test("what is there already is noticed: the same text, a later try, another student's", () => {
   const python = of("python");
   const known = [
-    { key: "k1", label: "S-01", language: "python", fileName: "deck.py", title: "deck.py", fingerprint: fingerprintOf(python, "print(1)  # mine\n") },
+    {
+      key: "k1",
+      label: "S-01",
+      language: "python",
+      fileName: "deck.py",
+      title: "deck.py",
+      fingerprint: fingerprintOf(python, "print(1)  # mine\n"),
+    },
   ];
   const { programs } = arrange(
-    [entry("S-01/deck.py", "print(1)\n"), entry("S-01/deck_v2.py", "print(2)\n"), entry("S-02/deck.py", "print( 1 )\n")],
+    [
+      entry("S-01/deck.py", "print(1)\n"),
+      entry("S-01/deck_v2.py", "print(2)\n"),
+      entry("S-02/deck.py", "print( 1 )\n"),
+    ],
     course,
     known,
   );
@@ -130,9 +143,12 @@ test("a text that only speaks of errors is no message at the end", () => {
   expect(messageAtEnd(of("python"), 'print("x")\n# NameError came here yesterday\n')).toBeNull();
 });
 
-test.each(["../x.py", "/etc/passwd", "C:\\x.py", "a/../../x.py", "a\0.py", "..\\x.py"])("the name %j is refused", (path) => {
-  expect(problemOfPath(path)).not.toBeNull();
-});
+test.each(["../x.py", "/etc/passwd", "C:\\x.py", "a/../../x.py", "a\0.py", "..\\x.py"])(
+  "the name %j is refused",
+  (path) => {
+    expect(problemOfPath(path)).not.toBeNull();
+  },
+);
 
 test("what systems and editors leave is left aside; a name that leads out is not, so that it is told", () => {
   expect([".git/config", "a/.editor/x.json", "__MACOSX/a.py", "a/.DS_Store", "folder/"].every(isAside)).toBe(true);

@@ -18,7 +18,14 @@ export type Corrections = {
 };
 
 /** A case that is there already, as far as a set is compared with it. */
-export type KnownCase = { key: string; label: string | null; language: string; fileName: string; fingerprint: string; title: string };
+export type KnownCase = {
+  key: string;
+  label: string | null;
+  language: string;
+  fileName: string;
+  fingerprint: string;
+  title: string;
+};
 
 export type PlannedOutput = { path: string | null; text: string; why: string };
 
@@ -32,7 +39,10 @@ export type PlannedCase = {
   studentIsNew: boolean;
   outputs: PlannedOutput[];
   atEnd: MessageAtEnd | null;
-  /** Students whose program is the same to the token, in the set or in a case that is there; where nobody is named, the program or the case. */
+  /**
+   * Students whose program is the same to the token, in the set or in a case that is there; where nobody is named, the
+   * program or the case.
+   */
   sameAs: string[];
   /** Joins a case that is there, or another program of the set, as its next version. */
   joins: { kind: "case"; key: string; title: string } | { kind: "program"; id: string } | null;
@@ -65,7 +75,9 @@ export function fingerprintOf(language: Language | null, text: string): string {
 /** A file name without what people add to a second try: numbers, "final", "copy", "(1)". */
 export function withoutTry(path: string): { stem: string; number: number } {
   const stem = plainStem(path);
-  const match = /^(.*?)[-_ ]*(?:\(?(?:v|version|try|versuch)?[-_ ]*(\d{1,3})\)?|final|neu|new|copy|kopie|fixed)$/i.exec(stem);
+  const match = /^(.*?)[-_ ]*(?:\(?(?:v|version|try|versuch)?[-_ ]*(\d{1,3})\)?|final|neu|new|copy|kopie|fixed)$/i.exec(
+    stem,
+  );
   return match?.[1] ? { stem: match[1], number: match[2] ? Number(match[2]) : 99 } : { stem, number: 0 };
 }
 
@@ -83,7 +95,9 @@ function languageOf(path: string, text: string): { language: Language; sure: boo
     : null;
 }
 
-/** Joins files of one folder and language of which one needs the other; the main file, which none needs, comes first. */
+/**
+ * Joins files of one folder and language of which one needs the other; the main file, which none needs, comes first.
+ */
 function groupSources(sources: readonly Source[]): Source[][] {
   const folders = new Map<string, Source[]>();
   for (const source of sources) {
@@ -94,8 +108,14 @@ function groupSources(sources: readonly Source[]): Source[][] {
   for (const inFolder of folders.values()) {
     const stem = (source: Source) => baseName(source.path).replace(/\.[^.]*$/, "");
     const safe = /^[\p{L}_][\p{L}\p{N}_]*$/u;
-    const needs = (one: Source, other: Source) => one !== other && safe.test(stem(other)) && (one.language.needsFile?.(one.text, stem(other)) ?? false);
-    const edges = inFolder.length > 60 ? [] : inFolder.flatMap((one) => inFolder.filter((other) => needs(one, other)).map((other) => [one, other] as const));
+    const needs = (one: Source, other: Source) =>
+      one !== other && safe.test(stem(other)) && (one.language.needsFile?.(one.text, stem(other)) ?? false);
+    const edges =
+      inFolder.length > 60
+        ? []
+        : inFolder.flatMap((one) =>
+            inFolder.filter((other) => needs(one, other)).map((other) => [one, other] as const),
+          );
     const group = new Map<Source, Source[]>(inFolder.map((source) => [source, [source]]));
     for (const [one, other] of edges) {
       const [first = [], second = []] = [group.get(one), group.get(other)];
@@ -105,7 +125,11 @@ function groupSources(sources: readonly Source[]): Source[][] {
     }
     for (const files of new Set(group.values())) {
       const needed = new Set(edges.filter(([one]) => files.includes(one)).map(([, other]) => other));
-      groups.push([...files].sort((one, other) => Number(needed.has(one)) - Number(needed.has(other)) || one.path.localeCompare(other.path)));
+      groups.push(
+        [...files].sort(
+          (one, other) => Number(needed.has(one)) - Number(needed.has(other)) || one.path.localeCompare(other.path),
+        ),
+      );
     }
   }
   return groups;
@@ -114,7 +138,7 @@ function groupSources(sources: readonly Source[]): Source[][] {
 /** Arranges the files of a set: programs with their outputs, students and forerunners. Pure: nothing is kept. */
 export function arrange(
   entries: readonly Entry[],
-  course: { labels: readonly string[] },
+  course: { labels: readonly string[]; digest?: (fingerprint: string) => string },
   known: readonly KnownCase[],
   corrections: Corrections = {},
 ): Arrangement {
@@ -148,7 +172,10 @@ export function arrange(
     const folder = id.slice(0, id.lastIndexOf("/") + 1);
     return {
       id,
-      files: files.map((file) => ({ path: file.path, name: file.path.startsWith(folder) ? file.path.slice(folder.length) : baseName(file.path) })),
+      files: files.map((file) => ({
+        path: file.path,
+        name: file.path.startsWith(folder) ? file.path.slice(folder.length) : baseName(file.path),
+      })),
       language: main?.language.id ?? null,
       languageSure: main?.sure ?? false,
       student: labels.get(sameLabel(student)) ?? student,
@@ -162,10 +189,11 @@ export function arrange(
     };
   });
   for (const program of programs)
-    if (program.atEnd) program.outputs.push({ path: null, text: program.atEnd.text, why: "stands at the end of the program file" });
+    if (program.atEnd)
+      program.outputs.push({ path: null, text: program.atEnd.text, why: "stands at the end of the program file" });
 
   const { unpaired, beside } = placeOthers(others, texts, programs, labelOf, corrections);
-  noteRelations(programs, texts, known);
+  noteRelations(programs, texts, known, course.digest ?? ((fingerprint) => fingerprint));
   return { rule: rule.id, programs, unpaired, beside };
 }
 
@@ -195,7 +223,9 @@ function placeOthers(
     const name = baseName(path);
     const folder = path.slice(0, path.lastIndexOf("/") + 1);
     const users = candidates.filter((candidate) =>
-      candidate.files.some((file) => file.path.startsWith(folder) && (file.text.includes(`"${name}"`) || file.text.includes(`'${name}'`))),
+      candidate.files.some(
+        (file) => file.path.startsWith(folder) && (file.text.includes(`"${name}"`) || file.text.includes(`'${name}'`)),
+      ),
     );
     const chosen = corrections.pairs?.[path];
     if (chosen === undefined && users.length > 0) {
@@ -216,34 +246,50 @@ function placeOthers(
 }
 
 /** Notices the same program by two students, later tries at the same task, and cases that are there already. */
-function noteRelations(programs: PlannedCase[], texts: ReadonlyMap<string, string>, known: readonly KnownCase[]): void {
+function noteRelations(
+  programs: PlannedCase[],
+  texts: ReadonlyMap<string, string>,
+  known: readonly KnownCase[],
+  digest: (fingerprint: string) => string,
+): void {
   const prints = new Map<string, PlannedCase[]>();
   const tries = new Map<string, Array<{ program: PlannedCase; number: number }>>();
   for (const program of programs) {
     const language = findLanguage(program.language ?? "") ?? null;
-    const print = fingerprintOf(language, program.atEnd?.program ?? texts.get(program.id) ?? "");
+    const print = digest(fingerprintOf(language, program.atEnd?.program ?? texts.get(program.id) ?? ""));
     prints.set(print, [...(prints.get(print) ?? []), program]);
     const same = known.filter((each) => each.fingerprint === print && each.language === program.language);
-    program.sameAs.push(...same.filter((each) => sameLabel(each.label ?? "") !== sameLabel(program.student)).map((each) => each.label ?? each.title));
+    program.sameAs.push(
+      ...same
+        .filter((each) => sameLabel(each.label ?? "") !== sameLabel(program.student))
+        .map((each) => each.label ?? each.title),
+    );
     program.alreadyHere = same.some((each) => sameLabel(each.label ?? "") === sameLabel(program.student));
     if (program.student === "") continue;
     const { stem, number } = withoutTry(program.id);
     const key = `${sameLabel(program.student)}\n${program.language}\n${stem}`;
     tries.set(key, [...(tries.get(key) ?? []), { program, number }]);
     const earlier = known.find(
-      (each) => each.language === program.language && sameLabel(each.label ?? "") === sameLabel(program.student) && withoutTry(each.fileName).stem === stem,
+      (each) =>
+        each.language === program.language &&
+        sameLabel(each.label ?? "") === sameLabel(program.student) &&
+        withoutTry(each.fileName).stem === stem,
     );
     if (earlier && !program.alreadyHere) program.joins = { kind: "case", key: earlier.key, title: earlier.title };
   }
   for (const same of prints.values())
     for (const program of same)
       program.sameAs.push(
-        ...same.filter((other) => other !== program && sameLabel(other.student) !== sameLabel(program.student)).map((other) => other.student || other.id),
+        ...same
+          .filter((other) => other !== program && sameLabel(other.student) !== sameLabel(program.student))
+          .map((other) => other.student || other.id),
       );
   for (const program of programs) program.sameAs = [...new Set(program.sameAs)];
   for (const list of tries.values()) {
     if (list.length < 2) continue;
-    const ordered = list.sort((one, other) => one.number - other.number || one.program.id.localeCompare(other.program.id));
+    const ordered = list.sort(
+      (one, other) => one.number - other.number || one.program.id.localeCompare(other.program.id),
+    );
     for (const { program } of ordered.slice(1)) program.joins ??= { kind: "program", id: ordered[0]?.program.id ?? "" };
   }
 }

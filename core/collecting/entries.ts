@@ -9,8 +9,12 @@ export type Refused = { path: string; reason: string };
 /** Largest file of a set in bytes, most files, and most bytes in all. */
 export const setLimits = { file: 2 * 1024 * 1024, files: 3000, bytes: 60 * 1024 * 1024 };
 
-/** What systems and editors put beside files, folders with a point before their name among them; left out without a word. */
-const aside = /(?:^|\/)(?:__MACOSX|__pycache__|node_modules|\.(?!\.\/)[^/]+)\/|(?:^|\/)(?:\.DS_Store|Thumbs\.db|desktop\.ini)$/i;
+/**
+ * What systems and editors put beside files, folders with a point before their name among them; left out without a
+ * word.
+ */
+const aside =
+  /(?:^|\/)(?:__MACOSX|__pycache__|node_modules|\.(?!\.\/)[^/]+)\/|(?:^|\/)(?:\.DS_Store|Thumbs\.db|desktop\.ini)$/i;
 /** What translators make; nothing that a person wrote. */
 const made = /\.(?:class|pyc|o|obj|exe|dll|ppu|pdb|mdb|suo|bin)$/i;
 const archives = /\.(?:zip|rar|7z|tar|gz|tgz|bz2|xz|jar|iso)$/i;
@@ -32,7 +36,8 @@ export function problemOfPath(path: string): string | null {
 /** Why a file's content may not be taken, or null. */
 export function problemOfContent(path: string, bytes: Uint8Array): string | null {
   if (made.test(path)) return "A translator made it; only what a person wrote is taken.";
-  if (archives.test(path) || startsWith(bytes, 0x50, 0x4b, 3, 4) || startsWith(bytes, 0x1f, 0x8b)) return "It is an archive inside the set. Unpack it first.";
+  if (archives.test(path) || startsWith(bytes, 0x50, 0x4b, 3, 4) || startsWith(bytes, 0x1f, 0x8b))
+    return "It is an archive inside the set. Unpack it first.";
   if (bytes.length > setLimits.file) return "It is larger than 2 MB.";
   if (bytes.length === 0) return "It is empty.";
   if (decodeText(bytes).binary) return "It is no text (it holds zero bytes or many control characters).";
@@ -45,8 +50,8 @@ function startsWith(bytes: Uint8Array, ...mark: number[]): boolean {
 }
 
 /**
- * Divides files into those that are taken and those that are not. A set beyond its limits is refused whole, so that nothing is half-kept:
- * then `whole` says why.
+ * Divides files into those that are taken and those that are not. A set beyond its limits is refused whole, so that
+ * nothing is half-kept: then `whole` says why.
  */
 export function sortEntries(given: readonly Entry[]): { entries: Entry[]; refused: Refused[]; whole: string | null } {
   const entries: Entry[] = [];
@@ -56,7 +61,10 @@ export function sortEntries(given: readonly Entry[]): { entries: Entry[]; refuse
   for (const { path: raw, bytes: content } of given) {
     const path = raw.replaceAll("\\", "/").normalize("NFC");
     if (isAside(path)) continue;
-    const problem = problemOfPath(path) ?? (seen.has(path) ? "Another file of the set has the same name." : null) ?? problemOfContent(path, content);
+    const problem =
+      problemOfPath(path) ??
+      (seen.has(path) ? "Another file of the set has the same name." : null) ??
+      problemOfContent(path, content);
     if (problem) {
       refused.push({ path: shown(raw), reason: problem });
       continue;
@@ -65,8 +73,17 @@ export function sortEntries(given: readonly Entry[]): { entries: Entry[]; refuse
     entries.push({ path, bytes: content });
     bytes += content.length;
     if (entries.length > setLimits.files)
-      return { entries: [], refused: [], whole: `It holds more than ${setLimits.files} files. Take one class or one task at a time.` };
-    if (bytes > setLimits.bytes) return { entries: [], refused: [], whole: "It holds more than 60 MB of text. Take one class or one task at a time." };
+      return {
+        entries: [],
+        refused: [],
+        whole: `It holds more than ${setLimits.files} files. Take one class or one task at a time.`,
+      };
+    if (bytes > setLimits.bytes)
+      return {
+        entries: [],
+        refused: [],
+        whole: "It holds more than 60 MB of text. Take one class or one task at a time.",
+      };
   }
   return { entries, refused, whole: null };
 }

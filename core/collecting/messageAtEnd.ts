@@ -1,13 +1,18 @@
 import type { Language } from "../languages/language.ts";
 import { lineTexts, splitLines } from "../source/lines.ts";
 
-/** A message that was pasted behind a program: its first line (1-based), its text freed of comment marks, the program without it. */
+/**
+ * A message that was pasted behind a program: its first line (1-based), its text freed of comment marks, the program
+ * without it.
+ */
 export type MessageAtEnd = { fromLine: number; text: string; commented: boolean; program: string };
 
 /** Lines at the end of a program that are looked at. */
 const looked = 120;
 
-/** Finds a message that a person pasted at the end of a program file, plainly or as a comment; null if there is none. */
+/**
+ * Finds a message that a person pasted at the end of a program file, plainly or as a comment; null if there is none.
+ */
 export function messageAtEnd(language: Language, program: string): MessageAtEnd | null {
   const lines = lineTexts(program);
   const start = Math.max(1, lines.length - looked);

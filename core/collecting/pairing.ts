@@ -1,21 +1,37 @@
 import type { Language } from "../languages/language.ts";
+import { languages } from "../languages/languages.ts";
 import { baseName } from "../languages/messageReader.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
 
 /** A program of a set, as pairing looks at it. */
-export type PairCandidate = { id: string; files: ReadonlyArray<{ path: string; text: string }>; language: Language | null; student: string };
+export type PairCandidate = {
+  id: string;
+  files: ReadonlyArray<{ path: string; text: string }>;
+  language: Language | null;
+  student: string;
+};
 
 /** How well an output fits a program: points and the reasons in words. */
 export type PairFit = { id: string; points: number; reasons: string[] };
 
-const outputWords = /[-_. ]*(?:error|errors|output|out|err|log|message|messages|fehler|ausgabe|console|terminal|msg)s?[-_. ]*\d*$/i;
+const outputWords =
+  /[-_. ]*(?:error|errors|output|out|err|log|message|messages|fehler|ausgabe|console|terminal|msg)s?[-_. ]*\d*$/i;
+
+/** The ending of a program's file, in any language. */
+const programEnding = new RegExp(
+  `(?:${languages
+    .flatMap((each) => [each.extension, ...(each.otherExtensions ?? [])])
+    .map((ending) => ending.replace(".", "\\."))
+    .join("|")})$`,
+  "i",
+);
 
 /** A file's name without its endings and without words such as "error" behind it. */
 export function plainStem(path: string): string {
   return baseName(path)
     .replace(/\.[^.]*$/, "")
-    .replace(/\.(?:py|java|c|cs|pas|m|vb|pde)$/i, "")
+    .replace(programEnding, "")
     .replace(outputWords, "")
     .toLowerCase();
 }
@@ -86,7 +102,10 @@ export function fitOf(
 /** Points from which on an output belongs to a program, if no other has as many. */
 const enough = 4;
 
-/** The program that an output belongs to, or null where none fits well or two fit alike; `fits` are all that speak for it, the best first. */
+/**
+ * The program that an output belongs to, or null where none fits well or two fit alike; `fits` are all that speak for
+ * it, the best first.
+ */
 export function choosePair(
   output: { path: string; text: string; student: string },
   candidates: readonly PairCandidate[],
@@ -95,9 +114,14 @@ export function choosePair(
   const read = readOnce(output.text);
   const inFolder = candidates.filter((candidate) => candidate.files.some((file) => folderOf(file.path) === folder));
   const fits = candidates
-    .map((candidate) => fitOf(output.path, read, output.student, candidate, inFolder.length === 1 && inFolder[0]?.id === candidate.id))
+    .map((candidate) =>
+      fitOf(output.path, read, output.student, candidate, inFolder.length === 1 && inFolder[0]?.id === candidate.id),
+    )
     .filter((fit) => fit.points > 0)
     .sort((one, other) => other.points - one.points);
   const [first, second] = fits;
-  return { best: first && first.points >= enough && first.points > (second?.points ?? 0) ? first : null, fits: fits.slice(0, 5) };
+  return {
+    best: first && first.points >= enough && first.points > (second?.points ?? 0) ? first : null,
+    fits: fits.slice(0, 5),
+  };
 }

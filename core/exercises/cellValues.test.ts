@@ -26,5 +26,7 @@ test("any number written in another way is the same value", () => {
 });
 
 test("the form of a value is its own form", () => {
-  fc.assert(fc.property(fc.string(), (text) => normalValue(normalValue(text)) === normalValue(normalValue(normalValue(text)))));
+  fc.assert(
+    fc.property(fc.string(), (text) => normalValue(normalValue(text)) === normalValue(normalValue(normalValue(text)))),
+  );
 });

@@ -12,7 +12,9 @@ export const exerciseCheckSchema = z.object({
 });
 export type ExerciseCheck = z.infer<typeof exerciseCheckSchema>;
 
-/** One fault of the exercise's program; `hunks` mend it alone, on the faulty program. Lines are 1-based in that program. */
+/**
+ * One fault of the exercise's program; `hunks` mend it alone, on the faulty program. Lines are 1-based in that program.
+ */
 export const exerciseFaultSchema = z.object({
   class: faultClassSchema,
   symptom: z.string(),
@@ -27,7 +29,10 @@ export type ExerciseFault = z.infer<typeof exerciseFaultSchema>;
 export const taskSchema = z.looseObject({ key: z.string(), kind: z.string(), marks: z.number().int().min(0).max(100) });
 export type Task = z.infer<typeof taskSchema>;
 
-/** A program with tasks, free of names. `mended` is null if the case is not mended yet: then nothing about mending can be asked. */
+/**
+ * A program with tasks, free of names. `mended` is null if the case is not mended yet: then nothing about mending can
+ * be asked.
+ */
 export const exerciseContentSchema = z.object({
   language: z.string(),
   fileName: z.string(),

@@ -3,12 +3,15 @@ import { splitLines } from "../source/lines.ts";
 import type { ExerciseFault } from "./exercise.ts";
 
 /**
- * The student's changes sorted by the fault whose place they touch; `extras` touch none. `beside` are lines put in next to a
- * fault without changing its lines: they may mend it, or be no more than an extra.
+ * The student's changes sorted by the fault whose place they touch; `extras` touch none. `beside` are lines put in next
+ * to a fault without changing its lines: they may mend it, or be no more than an extra.
  */
 export type SortedChanges = { byFault: Hunk[][]; beside: Hunk[][]; extras: Hunk[] };
 
-/** Lines (1-based) that a hunk takes up in the text before it; a pure insertion takes up the lines on both sides of its gap. */
+/**
+ * Lines (1-based) that a hunk takes up in the text before it; a pure insertion takes up the lines on both sides of its
+ * gap.
+ */
 function reach(hunk: Hunk): [number, number] {
   return hunk.before.length > 0 ? [hunk.start, hunk.start + hunk.before.length - 1] : [hunk.start - 1, hunk.start];
 }
@@ -19,7 +22,9 @@ function touches(one: Hunk, other: Hunk): boolean {
   return oneFrom <= otherTo && otherFrom <= oneTo;
 }
 
-/** Parts a hunk that replaces lines one for one into single lines, so that changes to neighbouring faults stand alone. */
+/**
+ * Parts a hunk that replaces lines one for one into single lines, so that changes to neighbouring faults stand alone.
+ */
 function partHunk(hunk: Hunk): Hunk[] {
   if (hunk.before.length !== hunk.after.length || hunk.before.length < 2) return [hunk];
   return hunk.before
@@ -44,10 +49,16 @@ export function sortChanges(program: string, answer: string, faults: readonly Ex
 }
 
 /**
- * The program in which the student's changes stand for fault `index` and all other faults are mended by the key.
- * Key changes that overlap the student's are left out, since the student's stand there. Null if the parts do not fit together.
+ * The program in which the student's changes stand for fault `index` and all other faults are mended by the key. Key
+ * changes that overlap the student's are left out, since the student's stand there. Null if the parts do not fit
+ * together.
  */
-export function programForFault(program: string, faults: readonly ExerciseFault[], index: number, own: readonly Hunk[]): string | null {
+export function programForFault(
+  program: string,
+  faults: readonly ExerciseFault[],
+  index: number,
+  own: readonly Hunk[],
+): string | null {
   const others = faults
     .flatMap((fault, at) => (at === index ? [] : fault.hunks))
     .filter((hunk) => !own.some((each) => touches(each, hunk) && overlaps(each, hunk)));
@@ -66,7 +77,10 @@ function overlaps(one: Hunk, other: Hunk): boolean {
 
 /** Number of lines that hunks change, counted as the larger of lines taken out and put in. */
 export function changedLines(hunks: readonly Hunk[]): number {
-  return hunks.reduce((sum, hunk) => sum + Math.max(hunk.before.length, hunk.after.filter((line) => line.trim() !== "").length), 0);
+  return hunks.reduce(
+    (sum, hunk) => sum + Math.max(hunk.before.length, hunk.after.filter((line) => line.trim() !== "").length),
+    0,
+  );
 }
 
 /** Line ends of a text made those of the program, so that an editor's own line ends are no change. */

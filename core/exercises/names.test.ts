@@ -2,7 +2,8 @@ import { expect, test } from "vitest";
 import { python } from "../languages/python/python.ts";
 import { proposeNames, replaceNames } from "./names.ts";
 
-const program = '# by Merrin, with help from S-04\nmerrin_fare = 6\nprint("Merrin pays", merrin_fare)\ndef fareOfTegan():\n    return 3\nLimit = 4\n';
+const program =
+  '# by Merrin, with help from S-04\nmerrin_fare = 6\nprint("Merrin pays", merrin_fare)\ndef fareOfTegan():\n    return 3\nLimit = 4\n';
 const proposals = proposeNames(python, program, "merrin_deck.py", ["S-04", "Tegan Vale"]);
 
 test("labels of the course and words behind 'by' are ticked", () => {
@@ -33,11 +34,15 @@ test("a word is replaced as a word and as a part of an identifier, in its letter
       { word: "merrin", replacement: "PersonA" },
       { word: "Tegan", replacement: "PersonB" },
     ]),
-  ).toBe('# by PersonA, with help from S-04\npersona_fare = 6\nprint("PersonA pays", persona_fare)\ndef fareOfPersonB():\n    return 3\nLimit = 4\n');
+  ).toBe(
+    '# by PersonA, with help from S-04\npersona_fare = 6\nprint("PersonA pays", persona_fare)\ndef fareOfPersonB():\n    return 3\nLimit = 4\n',
+  );
 });
 
 test("words that merely hold the letters stay", () => {
-  expect(replaceNames("Anna cannot planned Annabel ANNA", [{ word: "Anna", replacement: "Person" }])).toBe("Person cannot planned Annabel PERSON");
+  expect(replaceNames("Anna cannot planned Annabel ANNA", [{ word: "Anna", replacement: "Person" }])).toBe(
+    "Person cannot planned Annabel PERSON",
+  );
 });
 
 test("signs in names are no pattern", () => {

@@ -17,11 +17,16 @@ function escapePattern(text: string): string {
 }
 
 /**
- * Words of a program that may give away who wrote it: all labels of the course (whole and in parts), and every name-like word in
- * comments, texts, identifiers and the file name. Ticked are labels and words that stand behind "by", "author" and the like;
- * the teacher decides about the rest.
+ * Words of a program that may give away who wrote it: all labels of the course (whole and in parts), and every
+ * name-like word in comments, texts, identifiers and the file name. Ticked are labels and words that stand behind "by",
+ * "author" and the like; the teacher decides about the rest.
  */
-export function proposeNames(language: Language, program: string, fileName: string, labels: readonly string[]): NameProposal[] {
+export function proposeNames(
+  language: Language,
+  program: string,
+  fileName: string,
+  labels: readonly string[],
+): NameProposal[] {
   const found = new Map<string, { places: Set<string>; ticked: boolean; word: string }>();
   const note = (word: string, place: string, ticked: boolean) => {
     const key = word.toLowerCase();
@@ -36,7 +41,10 @@ export function proposeNames(language: Language, program: string, fileName: stri
     for (const part of parts(label)) if (part.length > 2) labelParts.set(part.toLowerCase(), label);
   }
   for (const label of labels)
-    if (label.trim() !== "" && new RegExp(`(?<![\\p{L}\\p{N}])${escapePattern(label)}(?![\\p{L}\\p{N}])`, "iu").test(`${program}\n${fileName}`))
+    if (
+      label.trim() !== "" &&
+      new RegExp(`(?<![\\p{L}\\p{N}])${escapePattern(label)}(?![\\p{L}\\p{N}])`, "iu").test(`${program}\n${fileName}`)
+    )
       note(label, "label of the course", true);
   const words = (text: string, place: string) => {
     for (const match of text.matchAll(capitalised)) {
@@ -76,7 +84,12 @@ export function proposeNames(language: Language, program: string, fileName: stri
   let letter = 0;
   return [...found.values()]
     .sort((one, other) => Number(other.ticked) - Number(one.ticked) || one.word.localeCompare(other.word))
-    .map(({ word, places, ticked }) => ({ word, places: [...places], replacement: `Person${String.fromCharCode(65 + (letter++ % 26))}`, ticked }));
+    .map(({ word, places, ticked }) => ({
+      word,
+      places: [...places],
+      replacement: `Person${String.fromCharCode(65 + (letter++ % 26))}`,
+      ticked,
+    }));
 }
 
 /** The replacement in the letter case of the word it stands for, so that identifiers keep their style. */
@@ -88,11 +101,13 @@ function inCaseOf(word: string, replacement: string): string {
 }
 
 /**
- * The text with every replacement made wherever the word stands as a word or as a part of an identifier. Longer words go first.
- * Words are matched in any letter case.
+ * The text with every replacement made wherever the word stands as a word or as a part of an identifier. Longer words
+ * go first. Words are matched in any letter case.
  */
 export function replaceNames(text: string, replacements: readonly Replacement[]): string {
-  const ordered = replacements.filter((each) => each.word.trim() !== "").sort((one, other) => other.word.length - one.word.length);
+  const ordered = replacements
+    .filter((each) => each.word.trim() !== "")
+    .sort((one, other) => other.word.length - one.word.length);
   if (ordered.length === 0) return text;
   const target = new Map(ordered.map((each) => [each.word.toLowerCase(), each.replacement]));
   const pattern = new RegExp(ordered.map((each) => escapePattern(each.word)).join("|"), "giu");

@@ -1,5 +1,6 @@
 import type { z } from "zod";
 import type { Outcome } from "../outcome/outcome.ts";
+import type { Trace } from "../trace/trace.ts";
 import type { ExerciseCheck, ExerciseContent, Task } from "./exercise.ts";
 
 /** One item of a mark scheme: what is asked for, what it earns, and the words for the teacher's copy. */
@@ -8,58 +9,112 @@ export type SchemeItem = { item: string; marks: number; words: string };
 /** The marks for one item of one answer. `earned` null: it waits for the teacher, with `suggested`. */
 export type ItemMark = { item: string; earned: number | null; possible: number; suggested?: number; reason: string };
 
-/** What a run of a program with a check gave, or why it tells nothing, in words for a person. */
-export type CheckRun = { outcome: Outcome; passes: boolean } | { notRun: string };
+/**
+ * What a run of a program with a check gave, or why it tells nothing, in words for a person. `unknown`: such programs do
+ * run here, but this run was refused or broke off; another try may tell more.
+ */
+export type CheckRun = { outcome: Outcome; passes: boolean } | { notRun: string; unknown: boolean };
 
 /** What marking may ask for: the exercise, and real runs of a program text. */
-export type MarkContext = { exercise: ExerciseContent; run: (program: string, check: ExerciseCheck) => Promise<CheckRun> };
+export type MarkContext = {
+  exercise: ExerciseContent;
+  run: (program: string, check: ExerciseCheck) => Promise<CheckRun>;
+};
 
-/** A kind of task, one file each under tasks/. `view` is all that a student may see before release. */
-export type TaskKindSpecification<KindTask, View, Answer> = {
+/** What making a task may ask for: the same, and recordings. `check` undefined: nothing is typed in. */
+export type MakeContext = MarkContext & {
+  record: (program: string, check: ExerciseCheck | undefined) => Promise<{ trace: Trace } | { notRun: string }>;
+};
+
+/** What is known of a case before an exercise is made of it: how many faults, and whether all are mended. */
+export type CaseFacts = { faults: number; mended: boolean };
+
+/**
+ * A kind of task, whole, one file each under tasks/. What the pages show of it lies in app/tasks/, a folder of the same
+ * name.
+ */
+export type TaskKindSpecification<KindTask, View, Answer, Key, Compared> = {
   kind: string;
   title: string;
   schema: z.ZodType<KindTask>;
   answerSchema: z.ZodType<Answer>;
+  /** Marks proposed when an exercise is made; 0: the kind is offered and not proposed. */
+  usualMarks: (facts: CaseFacts) => number;
+  /** Whether it is about a run: for a program that does not start, it is asked of the mended one. */
+  needsRun: boolean;
+  /** Whether it is answered before the program is tried: after the first try its answer stays as it is. */
+  answeredBeforeTrying: boolean;
+  /** Whether it is answered on the program itself, whose form shows it; the page does not show it a second time then. */
+  answeredOnProgram: boolean;
+  /** Makes a task with its key from real runs, or says in words why it cannot be asked of this program. */
+  make: (context: MakeContext, given: { key: string; marks: number }) => Promise<KindTask | string>;
+  /** Changes a task by what a teacher chose in its form (fields of any kind, all values of each), or says why not. */
+  change?: (context: MakeContext, task: KindTask, fields: unknown) => Promise<KindTask | string>;
+  /** All that a student may see before release. */
   view: (task: KindTask, exercise: ExerciseContent) => View;
   /** What the student is told before: what earns marks. */
   rule: (task: KindTask) => string;
   scheme: (task: KindTask, exercise: ExerciseContent) => SchemeItem[];
+  /** What the teacher's copy shows beside the scheme. */
+  key: (task: KindTask, exercise: ExerciseContent) => Key;
   /** Marks an answer; it is never called without one. The items' possible marks add up to the task's marks. */
   mark: (task: KindTask, answer: Answer, context: MarkContext) => Promise<ItemMark[]>;
+  /** An answer laid beside the key, for whoever marks. */
+  compare: (task: KindTask, answer: Answer, exercise: ExerciseContent) => Compared;
+  /** What it adds to the measure of how hard an exercise is, with the reason; by default nothing. */
+  difficulty?: (task: KindTask) => { points: number; words: string };
 };
 
 /** The same with its types closed over, so that all kinds stand in one list. Each call parses what it is given. */
-export type TaskKind = {
-  kind: string;
-  title: string;
-  accepts: (task: Task) => boolean;
+export type TaskKind = Pick<
+  TaskKindSpecification<unknown, unknown, unknown, unknown, unknown>,
+  "kind" | "title" | "usualMarks" | "needsRun" | "answeredBeforeTrying" | "answeredOnProgram"
+> & {
   parseAnswer: (answer: unknown) => unknown;
+  make: (context: MakeContext, given: { key: string; marks: number }) => Promise<Task | string>;
+  /** Null where a task of this kind has nothing to be changed. */
+  change: ((context: MakeContext, task: Task, fields: unknown) => Promise<Task | string>) | null;
   view: (task: Task, exercise: ExerciseContent) => unknown;
   rule: (task: Task) => string;
   scheme: (task: Task, exercise: ExerciseContent) => SchemeItem[];
+  key: (task: Task, exercise: ExerciseContent) => unknown;
   /** `answer` null: nothing was handed in for this task. */
   mark: (task: Task, answer: unknown, context: MarkContext) => Promise<ItemMark[]>;
+  /** Null where there is no answer. */
+  compare: (task: Task, answer: unknown, exercise: ExerciseContent) => unknown;
+  difficulty: (task: Task) => { points: number; words: string } | null;
 };
 
 /** Closes a specification for the list. An answer that is not of the kind's form counts as none. */
-export function defineTaskKind<KindTask, View, Answer>(specification: TaskKindSpecification<KindTask, View, Answer>): TaskKind {
-  const read = (task: Task): KindTask => specification.schema.parse(task);
+export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compared>(
+  own: TaskKindSpecification<KindTask, View, Answer, Key, Compared>,
+): TaskKind {
+  const read = (task: Task): KindTask => own.schema.parse(task);
+  const { change, difficulty } = own;
   return {
-    kind: specification.kind,
-    title: specification.title,
-    accepts: (task) => specification.schema.safeParse(task).success,
-    parseAnswer: (answer) => {
-      const parsed = specification.answerSchema.safeParse(answer);
-      return parsed.success ? parsed.data : null;
-    },
-    view: (task, exercise) => specification.view(read(task), exercise),
-    rule: (task) => specification.rule(read(task)),
-    scheme: (task, exercise) => specification.scheme(read(task), exercise),
+    kind: own.kind,
+    title: own.title,
+    usualMarks: own.usualMarks,
+    needsRun: own.needsRun,
+    answeredBeforeTrying: own.answeredBeforeTrying,
+    answeredOnProgram: own.answeredOnProgram,
+    parseAnswer: (answer) => own.answerSchema.safeParse(answer).data ?? null,
+    make: own.make,
+    change: change ? (context, task, fields) => change(context, read(task), fields) : null,
+    view: (task, exercise) => own.view(read(task), exercise),
+    rule: (task) => own.rule(read(task)),
+    scheme: (task, exercise) => own.scheme(read(task), exercise),
+    key: (task, exercise) => own.key(read(task), exercise),
+    difficulty: (task) => difficulty?.(read(task)) ?? null,
     mark: async (task, answer, context) => {
-      const parsed = specification.answerSchema.safeParse(answer);
-      if (!parsed.success)
-        return specification.scheme(read(task), context.exercise).map((item) => ({ item: item.item, earned: 0, possible: item.marks, reason: "No answer." }));
-      return specification.mark(read(task), parsed.data, context);
+      const parsed = own.answerSchema.safeParse(answer);
+      if (parsed.success) return own.mark(read(task), parsed.data, context);
+      const scheme = own.scheme(read(task), context.exercise);
+      return scheme.map(({ item, marks }) => ({ item, earned: 0, possible: marks, reason: "No answer." }));
+    },
+    compare: (task, answer, exercise) => {
+      const parsed = own.answerSchema.safeParse(answer);
+      return parsed.success ? own.compare(read(task), parsed.data, exercise) : null;
     },
   };
 }

@@ -29,7 +29,14 @@ const exercise: ExerciseContent = {
   tasks: [
     { key: "c", kind: "classify", marks: 2 },
     { key: "p", kind: "point", marks: 1 },
-    { key: "o", kind: "predict", marks: 3, program: "mended", check: 0, answer: { output: "Full\n", echoed: "Full\n", ending: "ends by itself" } },
+    {
+      key: "o",
+      kind: "predict",
+      marks: 3,
+      program: "mended",
+      check: 0,
+      answer: { output: "Full\n", echoed: "Full\n", ending: "ends by itself" },
+    },
     {
       key: "t",
       kind: "trace",
@@ -53,22 +60,27 @@ const exercise: ExerciseContent = {
   ],
 };
 /** Stands in for the sandbox only where no task under test runs anything. */
-const noRuns: MarkContext = { exercise, run: async () => ({ notRun: "no sandbox" }) };
+const noRuns: MarkContext = { exercise, run: async () => ({ notRun: "no sandbox", unknown: false }) };
 const task = (key: string) => exercise.tasks.find((each) => each.key === key) ?? { key, kind: "", marks: 0 };
 const mark = (key: string, answer: unknown) => kindOfTask(task(key)).mark(task(key), answer, noRuns);
 const earned = async (key: string, answer: unknown) => (await mark(key, answer)).map((item) => item.earned);
 
-test.each(exercise.tasks.map((each) => [each.kind, each.key]))("%s: the scheme adds up to the task's marks, and no answer earns nothing", async (_, key) => {
-  const kind = kindOfTask(task(key));
-  expect(kind.scheme(task(key), exercise).reduce((sum, item) => sum + item.marks, 0)).toBe(task(key).marks);
-  const marks = await mark(key, null);
-  expect(marks.every((item) => item.earned === 0)).toBe(true);
-  expect(marks.reduce((sum, item) => sum + item.possible, 0)).toBe(task(key).marks);
-});
+test.each(exercise.tasks.map((each) => [each.kind, each.key]))(
+  "%s: the scheme adds up to the task's marks, and no answer earns nothing",
+  async (_, key) => {
+    const kind = kindOfTask(task(key));
+    expect(kind.scheme(task(key), exercise).reduce((sum, item) => sum + item.marks, 0)).toBe(task(key).marks);
+    const marks = await mark(key, null);
+    expect(marks.every((item) => item.earned === 0)).toBe(true);
+    expect(marks.reduce((sum, item) => sum + item.possible, 0)).toBe(task(key).marks);
+  },
+);
 
 test("what a student may see holds no class, no faulty line, no fix, no key", () => {
   for (const kind of taskKinds) {
-    const own = exercise.tasks.find((each) => each.kind === kind.kind && each.kind !== "predict" && each.kind !== "trace");
+    const own = exercise.tasks.find(
+      (each) => each.kind === kind.kind && each.kind !== "predict" && each.kind !== "trace",
+    );
     if (!own) continue;
     expect(JSON.stringify(kind.view(own, exercise))).not.toMatch(/syntax|expected ':'|car \* 7:/);
   }
@@ -117,7 +129,15 @@ test("the level rises with class, faults and length, and says why", () => {
   expect(easy.level).toBe(1);
   const faults = [
     ...exercise.faults,
-    { ...exercise.faults[0], class: "logic" as const, symptom: "", message: "", reportedLine: null, faultyLines: [1], hunks: [] },
+    {
+      ...exercise.faults[0],
+      class: "logic" as const,
+      symptom: "",
+      message: "",
+      reportedLine: null,
+      faultyLines: [1],
+      hunks: [],
+    },
   ];
   const harder = levelOf({ ...exercise, faults, program: `while True:\n${"    x = 1\n".repeat(20)}` });
   expect(harder.level).toBeGreaterThan(easy.level);

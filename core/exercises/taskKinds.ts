@@ -1,16 +1,17 @@
 import type { Task } from "./exercise.ts";
 import type { TaskKind } from "./taskKind.ts";
 import { classify } from "./tasks/classify.ts";
+import { define } from "./tasks/define.ts";
 import { mend } from "./tasks/mend.ts";
 import { point } from "./tasks/point.ts";
 import { predict } from "./tasks/predict.ts";
-import { traceTable } from "./tasks/traceTable.ts";
+import { traceTable } from "./tasks/trace.ts";
 
-/** Every kind of task; a new one is one file and one line here. */
-export const taskKinds: readonly TaskKind[] = [classify, point, predict, traceTable, mend];
+/** Every kind of task, in the order in which they are asked; a new one is one file and one line here. */
+export const taskKinds: readonly TaskKind[] = [classify, define, point, predict, traceTable, mend];
 
 /** The kind of a task; throws for a task of no known kind, which only a newer version can have made. */
-export function kindOfTask(task: Task): TaskKind {
+export function kindOfTask(task: Pick<Task, "kind">): TaskKind {
   const found = taskKinds.find((each) => each.kind === task.kind);
   if (!found) throw new Error(`unknown kind of task: ${task.kind}`);
   return found;

@@ -1,6 +1,9 @@
 import { normalValue } from "./cellValues.ts";
 
-/** A row as it is compared: the line as written, and its cells by column key ("output" among them). Absent and "" are blank. */
+/**
+ * A row as it is compared: the line as written, and its cells by column key ("output" among them). Absent and "" are
+ * blank.
+ */
 export type MarkedRow = { line?: string; cells: Readonly<Record<string, string>> };
 
 export type CellVerdict = "right" | "wrong" | "missing" | "surplus" | "given";
@@ -9,7 +12,10 @@ export type TraceMarking = {
   wanted: number;
   right: number;
   surplus: number;
-  /** For each row of the answer the row of the key it was laid beside (null: an added row), and a verdict for each cell that has one. */
+  /**
+   * For each row of the answer the row of the key it was laid beside (null: an added row), and a verdict for each cell
+   * that has one.
+   */
   rows: Array<{ key: number | null; cells: Record<string, CellVerdict> }>;
   missingRows: number[];
 };
@@ -31,10 +37,10 @@ function changesOnly(rows: readonly MarkedRow[], columns: readonly string[]): Ar
 }
 
 /**
- * Marks a filled trace table against its key. Rows are laid beside each other so that as many cells as possible agree (the
- * best alignment, by dynamic programming as for the longest common subsequence), so a row left out or added costs once
- * and does not shift what follows. `given` names the cells that were printed on the sheet ("row column"): they earn nothing.
- * `wholeRows` true (line numbers given): rows belong together by their place and are not shifted.
+ * Marks a filled trace table against its key. Rows are laid beside each other so that as many cells as possible agree
+ * (the best alignment, by dynamic programming as for the longest common subsequence), so a row left out or added costs
+ * once and does not shift what follows. `given` names the cells that were printed on the sheet ("row column"): they
+ * earn nothing. `wholeRows` true (line numbers given): rows belong together by their place and are not shifted.
  */
 export function markTraceTable(
   key: readonly MarkedRow[],
@@ -58,7 +64,9 @@ export function markTraceTable(
     return points + (lineOwn !== undefined && lineOwn !== "" && lineRight === lineOwn ? 0.5 : 0);
   };
 
-  const pairs = wholeRows ? answer.map((_, index) => (index < key.length ? index : null)) : align(key.length, answer.length, agreement);
+  const pairs = wholeRows
+    ? answer.map((_, index) => (index < key.length ? index : null))
+    : align(key.length, answer.length, agreement);
   const result: TraceMarking = { wanted: 0, right: 0, surplus: 0, rows: [], missingRows: [] };
   for (const [written, row] of pairs.entries()) {
     const cells: Record<string, CellVerdict> = {};
@@ -84,8 +92,15 @@ export function markTraceTable(
   return result;
 }
 
-/** For each of `answers` rows the row of the key beside it, or null, so that the sum of `agreement` is greatest and the order is kept. */
-function align(keys: number, answers: number, agreement: (key: number, answer: number) => number): Array<number | null> {
+/**
+ * For each of `answers` rows the row of the key beside it, or null, so that the sum of `agreement` is greatest and the
+ * order is kept.
+ */
+function align(
+  keys: number,
+  answers: number,
+  agreement: (key: number, answer: number) => number,
+): Array<number | null> {
   const width = keys + 1;
   const best = new Float64Array(width * (answers + 1));
   const beside = new Float64Array(width * (answers + 1));
@@ -119,7 +134,10 @@ function align(keys: number, answers: number, agreement: (key: number, answer: n
   return pairs;
 }
 
-/** Marks earned for a marked table: the share of the wanted cells that are right, each surplus value taking one away, in half marks. */
+/**
+ * Marks earned for a marked table: the share of the wanted cells that are right, each surplus value taking one away, in
+ * half marks.
+ */
 export function traceMarks(marking: TraceMarking, marks: number): number {
   if (marking.wanted === 0) return marks;
   const share = Math.max(0, marking.right - marking.surplus) / marking.wanted;

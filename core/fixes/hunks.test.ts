@@ -5,8 +5,12 @@ import { applyHunks, carryBack, findHunks, mapLines } from "./hunks.ts";
 const before = "a = 1\nb = 2\nc = 3\nd = 4\n";
 
 test("only the changed lines are kept", () => {
-  expect(findHunks(before, "a = 1\nb = 20\nc = 3\nd = 4\n")).toEqual([{ start: 2, before: ["b = 2\n"], after: ["b = 20\n"] }]);
-  expect(findHunks(before, "a = 1\nb = 2\nx = 9\nc = 3\nd = 4\n")).toEqual([{ start: 3, before: [], after: ["x = 9\n"] }]);
+  expect(findHunks(before, "a = 1\nb = 20\nc = 3\nd = 4\n")).toEqual([
+    { start: 2, before: ["b = 2\n"], after: ["b = 20\n"] },
+  ]);
+  expect(findHunks(before, "a = 1\nb = 2\nx = 9\nc = 3\nd = 4\n")).toEqual([
+    { start: 3, before: [], after: ["x = 9\n"] },
+  ]);
   expect(findHunks(before, before)).toEqual([]);
 });
 
@@ -16,7 +20,9 @@ test("a change of a line's end or of blanks at its end is a change", () => {
 });
 
 test("applying the changes gives the other text, whatever they are", () => {
-  const lines = fc.array(fc.constantFrom("a\n", "b\n", "c\r\n", "\n", "  d\n"), { maxLength: 12 }).map((parts) => parts.join(""));
+  const lines = fc
+    .array(fc.constantFrom("a\n", "b\n", "c\r\n", "\n", "  d\n"), { maxLength: 12 })
+    .map((parts) => parts.join(""));
   fc.assert(
     fc.property(lines, lines, (one, other) => {
       expect(applyHunks(one, findHunks(one, other))).toBe(other);
@@ -29,7 +35,9 @@ test("lines are followed through a change", () => {
 });
 
 test("lines that are the same stay the same when they are followed", () => {
-  const lines = fc.uniqueArray(fc.integer({ min: 0, max: 20 }), { maxLength: 10 }).map((numbers) => numbers.map((number) => `l${number}\n`));
+  const lines = fc
+    .uniqueArray(fc.integer({ min: 0, max: 20 }), { maxLength: 10 })
+    .map((numbers) => numbers.map((number) => `l${number}\n`));
   fc.assert(
     fc.property(lines, lines, (one, other) => {
       const map = mapLines(one.join(""), findHunks(one.join(""), other.join("")));
@@ -45,7 +53,10 @@ test("the change of a later layer is carried back to the first version, or said 
   const second = "a = 1\nnew\nb = 2\nc = 3\nd = 4\n";
   const mapping = mapLines(before, findHunks(before, second));
   const later = findHunks(second, "a = 1\nnew\nb = 2\nc = 33\nd = 4\n");
-  expect(carryBack(later, mapping)).toEqual({ free: [{ start: 3, before: ["c = 3\n"], after: ["c = 33\n"] }], tied: [] });
+  expect(carryBack(later, mapping)).toEqual({
+    free: [{ start: 3, before: ["c = 3\n"], after: ["c = 33\n"] }],
+    tied: [],
+  });
   const onNew = findHunks(second, "a = 1\nnewer\nb = 2\nc = 3\nd = 4\n");
   expect(carryBack(onNew, mapping).tied).toHaveLength(1);
 });

@@ -3,9 +3,10 @@ import { splitLines } from "../source/lines.ts";
 
 /**
  * One changed place: `start` is the 1-based line of the before text where it begins (for a pure insertion the line
- * before which it goes), `before` the lines taken out, `after` those put in, both with their line ends.
+ * before which it goes), `before` the lines taken out, `after` those put in, both with their line ends. Without a file
+ * it is a place of the main file. `extra`: it was changed along with a fix that does not need it.
  */
-export type Hunk = { start: number; before: string[]; after: string[] };
+export type Hunk = { file?: string; start: number; before: string[]; after: string[]; extra?: boolean };
 
 function linesWithEnds(text: string): string[] {
   return splitLines(text).map((line) => line.text + line.end);
@@ -39,7 +40,11 @@ export function findHunks(before: string, after: string): Hunk[] {
 /** The text with the hunks applied. Hunks must not overlap; throws if a hunk's before-lines are not there. */
 export function applyHunks(text: string, hunks: readonly Hunk[]): string {
   const lines = linesWithEnds(text);
-  for (const hunk of [...hunks].sort((one, other) => other.start - one.start)) {
+  // From the end; at one place what is taken out comes before what is put in before it.
+  const fromEnd = [...hunks]
+    .reverse()
+    .sort((one, other) => other.start - one.start || other.before.length - one.before.length);
+  for (const hunk of fromEnd) {
     const found = lines.slice(hunk.start - 1, hunk.start - 1 + hunk.before.length);
     if (found.some((line, index) => line !== hunk.before[index]) || found.length !== hunk.before.length)
       throw new Error(`The lines at ${hunk.start} are not those the change was made for.`);
@@ -71,7 +76,10 @@ export function mapLines(before: string, hunks: readonly Hunk[]): Array<number |
  * `mapping` gives for each first-text line its line in the later text (see mapLines, composed over steps).
  * A hunk whose lines an earlier change touched cannot stand alone: it is returned in `tied`.
  */
-export function carryBack(hunks: readonly Hunk[], mapping: ReadonlyArray<number | null>): { free: Hunk[]; tied: Hunk[] } {
+export function carryBack(
+  hunks: readonly Hunk[],
+  mapping: ReadonlyArray<number | null>,
+): { free: Hunk[]; tied: Hunk[] } {
   const free: Hunk[] = [];
   const tied: Hunk[] = [];
   const origin = new Map<number, number>();

@@ -46,12 +46,17 @@ test.each([
 
 test("whatever a program prints, no cell of CSV begins a formula and no cell of Markdown holds a tag but line breaks", () => {
   fc.assert(
-    fc.property(fc.string({ unit: fc.constantFrom("=", "+", "-", "@", "<", "&", "|", "a", "1", "\n", ",", '"', "]", "(") }), (value) => {
-      const [, row = ""] =
-        written("csv", value).split("1,", 2).length === 2 ? [null, written("csv", value).slice(written("csv", value).indexOf("\r\n1,") + 4)] : [];
-      const cell = row.startsWith('"') ? row.slice(1) : row;
-      expect(/^[=@]/.test(cell) || (/^[-+]/.test(cell) && !/^[-+]?\d/.test(cell))).toBe(false);
-      expect(written("md", value).replaceAll("<br>", "")).not.toContain("<");
-    }),
+    fc.property(
+      fc.string({ unit: fc.constantFrom("=", "+", "-", "@", "<", "&", "|", "a", "1", "\n", ",", '"', "]", "(") }),
+      (value) => {
+        const [, row = ""] =
+          written("csv", value).split("1,", 2).length === 2
+            ? [null, written("csv", value).slice(written("csv", value).indexOf("\r\n1,") + 4)]
+            : [];
+        const cell = row.startsWith('"') ? row.slice(1) : row;
+        expect(/^[=@]/.test(cell) || (/^[-+]/.test(cell) && !/^[-+]?\d/.test(cell))).toBe(false);
+        expect(written("md", value).replaceAll("<br>", "")).not.toContain("<");
+      },
+    ),
   );
 });

@@ -4,13 +4,24 @@ import type { Trace } from "../trace/trace.ts";
 type Writer = (table: TraceTable, trace: Trace) => string;
 
 function grid(table: TraceTable): string[][] {
-  const head = ["line", ...table.columns.map((column) => (column.functionName ? `${column.functionName}: ${column.title}` : column.title)), "output"];
-  return [head, ...table.rows.map((row) => [String(row.line), ...table.columns.map((column) => row.cells[column.key] ?? ""), row.output.replace(/\n$/, "")])];
+  const head = [
+    "line",
+    ...table.columns.map((column) => (column.functionName ? `${column.functionName}: ${column.title}` : column.title)),
+    "output",
+  ];
+  return [
+    head,
+    ...table.rows.map((row) => [
+      String(row.line),
+      ...table.columns.map((column) => row.cells[column.key] ?? ""),
+      row.output.replace(/\n$/, ""),
+    ]),
+  ];
 }
 
 /**
- * A cell that a spreadsheet would take for a formula gets an apostrophe before it, which makes it text there; numbers stay numbers. Signs by
- * which programs begin a formula: OWASP, "CSV Injection".
+ * A cell that a spreadsheet would take for a formula gets an apostrophe before it, which makes it text there; numbers
+ * stay numbers. Signs by which programs begin a formula: OWASP, "CSV Injection".
  */
 function noFormula(cell: string): string {
   return /^[=+\-@\t\r]/.test(cell) && !/^[-+]?\d+(?:\.\d+)?(?:[eE][-+]?\d+)?$/.test(cell) ? `'${cell}` : cell;

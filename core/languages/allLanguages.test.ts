@@ -79,7 +79,8 @@ describe.each(languages.map((language) => [language.id, language] as const))("%s
         let last = [0, 0];
         for (const token of language.tokens(program)) {
           expect(token.text.length).toBeGreaterThan(0);
-          if (token.line === token.endLine) expect(lines[token.line - 1]?.text.slice(token.offset, token.offset + token.text.length)).toBe(token.text);
+          if (token.line === token.endLine)
+            expect(lines[token.line - 1]?.text.slice(token.offset, token.offset + token.text.length)).toBe(token.text);
           expect(token.line > (last[0] ?? 0) || token.offset >= (last[1] ?? 0)).toBe(true);
           last = [token.endLine, token.line === token.endLine ? token.offset + token.text.length : 0];
         }
@@ -126,11 +127,14 @@ describe.each(languages.map((language) => [language.id, language] as const))("%s
   });
 });
 
-test.each(languageCases.map((demo) => [demo.name, demo.language, demo.program] as const))("%s has no stray token and no open literal", (_, id, program) => {
-  const language = languages.find((each) => each.id === id);
-  const odd = language?.tokens(program).filter((token) => token.kind === "other" || token.open);
-  expect(odd).toEqual([]);
-});
+test.each(languageCases.map((demo) => [demo.name, demo.language, demo.program] as const))(
+  "%s has no stray token and no open literal",
+  (_, id, program) => {
+    const language = languages.find((each) => each.id === id);
+    const odd = language?.tokens(program).filter((token) => token.kind === "other" || token.open);
+    expect(odd).toEqual([]);
+  },
+);
 
 /** A line of each language: the names that it gives a value, the names that it uses. */
 test.each([
@@ -154,7 +158,9 @@ test.each([
   expect(language?.usedNames(tokens)).toEqual(used);
 });
 
-/** Loop headers: the names of the condition and, for a plain comparison, its sides as they hold while the loop goes on. */
+/**
+ * Loop headers: the names of the condition and, for a plain comparison, its sides as they hold while the loop goes on.
+ */
 test.each([
   ["java", "while (boats > limit) {", "boats > limit"],
   ["c", "for (i = 0; i <= 9; i++)", "i <= 9"],

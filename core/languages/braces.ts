@@ -22,7 +22,9 @@ export function braceLoopCondition(line: readonly Token[], quiet: ReadonlySet<st
 /** Lines of the block after `header`: up to the partner of its brace, or the one statement that follows. */
 export function braceBlockLines(tokens: readonly Token[], header: number): number[] {
   const code = tokens.filter((token) => token.kind !== "comment");
-  const start = code.findIndex((token) => token.line >= header && (token.text === "while" || token.text === "for" || token.text === "do"));
+  const start = code.findIndex(
+    (token) => token.line >= header && (token.text === "while" || token.text === "for" || token.text === "do"),
+  );
   if (start < 0 || code[start]?.line !== header) return [];
   let at = start + 1;
   let depth = 0;
@@ -59,5 +61,7 @@ function doBlockBefore(code: readonly Token[], end: number): number[] {
 }
 
 function linesBetween(header: number, last: number, tokens: readonly Token[]): number[] {
-  return [...tokensByLine(tokens).keys()].filter((line) => line > header && line <= last).sort((one, other) => one - other);
+  return [...tokensByLine(tokens).keys()]
+    .filter((line) => line > header && line <= last)
+    .sort((one, other) => one - other);
 }

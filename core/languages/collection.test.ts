@@ -6,7 +6,10 @@ import { z } from "zod";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import { findLanguage } from "./languages.ts";
 
-/** Outputs of the real tools on programs with planted faults, and the truth from each tool's machine-readable mode (tools/outputs). */
+/**
+ * Outputs of the real tools on programs with planted faults, and the truth from each tool's machine-readable mode
+ * (tools/outputs).
+ */
 const rowSchema = z.object({
   family: z.string(),
   language: z.string(),
@@ -45,14 +48,16 @@ function wrong(found: Diagnostic | undefined, truth: Truth): string {
   if (!found) return "not found";
   const differs: string[] = [];
   const compare = (what: string, got: unknown, want: unknown) => {
-    if (want !== undefined && want !== null && want !== "" && got !== want) differs.push(`${what} ${JSON.stringify(got)} for ${JSON.stringify(want)}`);
+    if (want !== undefined && want !== null && want !== "" && got !== want)
+      differs.push(`${what} ${JSON.stringify(got)} for ${JSON.stringify(want)}`);
   };
   compare("severity", found.severity, truth.severity);
   compare("file", found.file, truth.file);
   compare("line", found.line, truth.line && truth.line > 0 ? truth.line : undefined);
   if (found.column !== undefined && truth.column && truth.column > 0) compare("column", found.column, truth.column);
   compare("name", found.errorName, truth.errorName);
-  // The compiler's own object gives names with their packages; Octave's gives the place once more; 3.11's leaves its suggestion out.
+  // The compiler's own object gives names with their packages; Octave's gives the place once more; 3.11's leaves its
+  // suggestion out.
   const plain = (text: string | undefined) =>
     text
       ?.replace(/\s+/g, " ")
@@ -69,7 +74,8 @@ function mistakes(row: Row): string[] {
   const only = row.truth[0]?.only;
   const truth = row.truth[0];
   if (only && truth) {
-    const looked = only === "primary" ? found.filter((each) => each.primary) : only === "first" ? found.slice(0, 1) : found;
+    const looked =
+      only === "primary" ? found.filter((each) => each.primary) : only === "first" ? found.slice(0, 1) : found;
     const results = looked.map((each) => wrong(each, truth));
     return results.includes("") ? [] : [results[0] ?? "nothing found"];
   }
@@ -90,8 +96,11 @@ describe.each(families)("$name", ({ rows }) => {
 
   test("line, column and message are right in at least 99.5 % of what the tool told", () => {
     const all = rows.reduce((sum, row) => sum + row.truth.length, 0);
-    const failed = rows.flatMap((row) => mistakes(row).map((words) => `${row.family}, ${row.what}: ${words}\n${row.output.slice(0, 600)}`));
-    if (process.env.BENT_NAIL_FIGURES) process.stdout.write(`${rows[0]?.family}: ${all - failed.length} of ${all} right, ${rows.length} outputs\n`);
+    const failed = rows.flatMap((row) =>
+      mistakes(row).map((words) => `${row.family}, ${row.what}: ${words}\n${row.output.slice(0, 600)}`),
+    );
+    if (process.env.BENT_NAIL_FIGURES)
+      process.stdout.write(`${rows[0]?.family}: ${all - failed.length} of ${all} right, ${rows.length} outputs\n`);
     expect(1 - failed.length / all, failed.slice(0, 4).join("\n---\n")).toBeGreaterThanOrEqual(0.995);
   });
 });

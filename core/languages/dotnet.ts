@@ -4,16 +4,18 @@ import { baseName } from "./messageReader.ts";
 
 const unhandled =
   /^(?:Unhandled [Ee]xception(?:\.|:)?|\[ERROR\] FATAL UNHANDLED EXCEPTION:|Unbehandelte Ausnahme(?:\.|:)|Exception non gérée *:|Excepción no controlada:)\s*(.*)$/;
-const exceptionLine = /^\s*(?:---> ?|\(Inner Exception #\d+\) ?)?((?:[\p{L}_]\w*\.){0,12}[\p{L}_]\w{0,200})(?:: (.*?))?(?: ---> (.*))?$/u;
+const exceptionLine =
+  /^\s*(?:---> ?|\(Inner Exception #\d+\) ?)?((?:[\p{L}_]\w*\.){0,12}[\p{L}_]\w{0,200})(?:: (.*?))?(?: ---> (.*))?$/u;
 /** A call; "at", "in" and "line" are said in the system's language. */
-const call = /^\s+(?:at|bei|à|en|in|в) (.+?)(?: \[0x[0-9a-f]+\])?(?: (?:in|dans|w|в) (.*?)(?::(?:line|Zeile|ligne|línea|riga|строка) |:)(\d+)\.?)?\s*$/;
+const call =
+  /^\s+(?:at|bei|à|en|in|в) (.+?)(?: \[0x[0-9a-f]+\])?(?: (?:in|dans|w|в) (.*?)(?::(?:line|Zeile|ligne|línea|riga|строка) |:)(\d+)\.?)?\s*$/;
 const nameOfException = /^(?:System|Microsoft)\.[\w.]*Exception\b/;
 
 type Told = ExceptionTold & { from: number; to: number };
 
 /**
- * .NET's account of an exception that nobody caught, with inner ones (newest call first; frames come out oldest first, causes last). The
- * same account printed twice counts once.
+ * .NET's account of an exception that nobody caught, with inner ones (newest call first; frames come out oldest first,
+ * causes last). The same account printed twice counts once.
  */
 export const dotnetException: MessageConstruct = {
   begins: (line) => unhandled.test(line) || nameOfException.test(line),
@@ -36,7 +38,8 @@ export const dotnetException: MessageConstruct = {
       }
       if (/^\s*--- .* ---$/.test(body)) {
         if (block) block.to = next + 1;
-        if (/inner exception|inneren Ausnahme|exception interne|excepción interna/i.test(body)) current = Math.max(0, current - 1);
+        if (/inner exception|inneren Ausnahme|exception interne|excepción interna/i.test(body))
+          current = Math.max(0, current - 1);
         continue;
       }
       if (next > at && unhandled.test(text)) break;
@@ -49,7 +52,11 @@ export const dotnetException: MessageConstruct = {
         if (!readHeads(body.replace(/ ?<---$/, ""), blocks, next)) break;
         current = blocks.length - 1;
         expecting = false;
-      } else if (block && block.frames.length === 0 && [1, 2, 3].some((step) => call.test(context.lines[next + step] ?? ""))) {
+      } else if (
+        block &&
+        block.frames.length === 0 &&
+        [1, 2, 3].some((step) => call.test(context.lines[next + step] ?? ""))
+      ) {
         // The name of the file is told once more below the message.
         if (!/^File name: ['"]/.test(body)) block.message += `\n${body}`;
         block.to = next + 1;
@@ -62,7 +69,10 @@ export const dotnetException: MessageConstruct = {
     while (end < context.lines.length && (context.lines[end] ?? "").trim() === "") end++;
     if ((context.lines[end] ?? "").startsWith("[ERROR] FATAL UNHANDLED EXCEPTION:")) {
       end += 1;
-      while (end < context.lines.length && (call.test(context.lines[end] ?? "") || /^\s*--- .* ---$|^\s*--->|^\s*\(Inner/.test(context.lines[end] ?? "")))
+      while (
+        end < context.lines.length &&
+        (call.test(context.lines[end] ?? "") || /^\s*--- .* ---$|^\s*--->|^\s*\(Inner/.test(context.lines[end] ?? ""))
+      )
         end++;
     } else end = next;
     return { messages: blocks.map((block) => told(block, end)), next: end };
@@ -81,7 +91,9 @@ function addCall(context: MessageContext, block: Told, [, name = "", path, line]
   block.frames.push({
     file,
     name: name.replace(/ ?\(.*$/, ""),
-    own: file !== "" && (context.program === undefined || Object.keys(context.program).some((each) => baseName(each) === file)),
+    own:
+      file !== "" &&
+      (context.program === undefined || Object.keys(context.program).some((each) => baseName(each) === file)),
     ...(Number(line) > 0 && file !== "" ? { line: Number(line) } : {}),
   });
 }

@@ -1,9 +1,9 @@
 import type { MessageKind, WordRole } from "../reading/kinds.ts";
 
 /**
- * What a message means. `pattern` is matched against "name of the error: words" (the code stands for the name where there is none); the
- * first that fits counts. $1 and so on stand for what it caught, and `words` says what each of them is. Nothing here may claim more than
- * the tool's documentation says of the message.
+ * What a message means. `pattern` is matched against "name of the error: words" (the code stands for the name where
+ * there is none); the first that fits counts. $1 and so on stand for what it caught, and `words` says what each of them
+ * is. Nothing here may claim more than the tool's documentation says of the message.
  */
 export type Explanation = {
   pattern: RegExp;

@@ -15,9 +15,12 @@ export type Token = {
 };
 
 /**
- * The condition of a loop: the names in it, whether it calls anything, whether it holds none. `comparison`: if it is one comparison
- * of a name with a name or number, its sides; the loop goes on while it holds.
+ * The condition of a loop: the names in it, whether it calls anything, whether it holds none. `comparison`: if it is
+ * one comparison of a name with a name or number, its sides; the loop goes on while it holds.
  */
+/** The first and the last number of a type. */
+export type NumberRanges = Readonly<Record<string, readonly [from: bigint, to: bigint]>>;
+
 export type LoopCondition = {
   names: string[];
   calls: boolean;
@@ -53,24 +56,40 @@ export type MessageReading = {
   families: readonly ToolFamily[];
   /** Which of several errors is the one to work on. */
   primaryRule: PrimaryRule;
-  /** Reads a whole output: messages, and what every line belongs to. `program` (the text of each file by name) helps to place columns. */
+  /**
+   * Reads a whole output: messages, and what every line belongs to. `program` (the text of each file by name) helps to
+   * place columns.
+   */
   readOutput: (output: string, program?: Readonly<Record<string, string>>) => OutputRead;
   /** The messages alone. Nothing for text that is not recognised; never guesses. */
   readMessages: (output: string, program?: Readonly<Record<string, string>>) => Diagnostic[];
 };
 
 /** The reading of a language's output by its families; an editor's list of problems is read for every language. */
-export function messageReading(families: readonly ToolFamily[], rule: PrimaryRule, isSummary: (line: string) => boolean): MessageReading {
+export function messageReading(
+  families: readonly ToolFamily[],
+  rule: PrimaryRule,
+  isSummary: (line: string) => boolean,
+): MessageReading {
   const all = [...families, problemList];
-  const readOutput: MessageReading["readOutput"] = (output, program) => readOutputWith(all, rule, isSummary, output, program);
-  return { families: all, primaryRule: rule, readOutput, readMessages: (output, program) => readOutput(output, program).diagnostics };
+  const readOutput: MessageReading["readOutput"] = (output, program) =>
+    readOutputWith(all, rule, isSummary, output, program);
+  return {
+    families: all,
+    primaryRule: rule,
+    readOutput,
+    readMessages: (output, program) => readOutput(output, program).diagnostics,
+  };
 }
 
 /** What the rest of the program asks about a language. Nothing outside a language's folder tests its id. */
 export type Language = MessageReading & {
   id: string;
   name: string;
-  /** Ending of its program files, with the dot, others that belong to it, and the name of a program that was pasted without one. */
+  /**
+   * Ending of its program files, with the dot, others that belong to it, and the name of a program that was pasted
+   * without one.
+   */
   extension: string;
   otherExtensions?: readonly string[];
   mainName: string;
@@ -79,11 +98,17 @@ export type Language = MessageReading & {
   namesCheckedAt: "run" | "translation";
   profile: LanguageProfile;
   tokens: (text: string) => Token[];
-  /** "form" for a refusal because of grammar, "meaning" for one because of a name, a type, a missing entry point or the like. */
+  /**
+   * "form" for a refusal because of grammar, "meaning" for one because of a name, a type, a missing entry point or the
+   * like.
+   */
   kindOfRefusal: (diagnostic: Diagnostic) => "form" | "meaning";
   /** The name that a message says is not known, or null. */
   unknownName: (diagnostic: Diagnostic) => string | null;
-  /** Parts of messages that differ from build to build of the same text (addresses, offsets); left aside where two runs are compared. */
+  /**
+   * Parts of messages that differ from build to build of the same text (addresses, offsets); left aside where two runs
+   * are compared.
+   */
   machineWords?: RegExp;
   /** What its messages mean, the first that fits counting. */
   explanations: readonly Explanation[];
@@ -91,6 +116,10 @@ export type Language = MessageReading & {
   outputCaution?: string;
   /** True if a program needs another file of its folder, by that file's name without its ending. */
   needsFile?: (program: string, stem: string) => boolean;
+  /** Names of errors by which the translator refuses an indentation, where it does. */
+  indentationErrors?: ReadonlySet<string>;
+  /** The mode by which the editor tells its words apart (app/components/editorModes.ts); none: plain text. */
+  editorMode?: string;
   /** False for what no translator runs: steps in words. Cases in it serve for trace tasks on paper. */
   runs?: false;
   /** The names given a value on a line, and the names that it uses, in order; for leads and for judging loops. */
@@ -106,16 +135,26 @@ export type Language = MessageReading & {
   definesFunction: (lineTokens: readonly Token[]) => boolean;
   /** True where every program has a function that it starts in. */
   mainIsFunction?: boolean;
+  /** Names by which a program draws on chance, the clock or addresses: another run may give another result. */
+  chanceWords: ReadonlySet<string>;
   /** Words in a loop whose state a recording does not show (iterators, generators). */
   unseenWords: ReadonlySet<string>;
   /** Words that open and close blocks, in lower case, where the language has such; brackets count everywhere. */
   blockWords?: { opens: ReadonlySet<string>; closes: ReadonlySet<string> };
   /** Functions that neither read, nor draw on chance or the clock, nor change anything but what they print. */
   quietFunctions: ReadonlySet<string>;
+  /**
+   * Types of whole numbers (as a recording names them) with the first and the last number that they hold, where a number
+   * past it comes in again at the other end.
+   */
+  numberRanges: NumberRanges;
   /** Words that leave a loop from inside. */
   loopExits: readonly string[];
   /** Words that belong to the language or its library, never a person's name. */
   ownWords: ReadonlySet<string>;
-  /** Signs that a text is in this language, each with its weight; used to notice a program handed in under another language's name. */
+  /**
+   * Signs that a text is in this language, each with its weight; used to notice a program handed in under another
+   * language's name.
+   */
   signs: ReadonlyArray<{ pattern: RegExp; weight: number; words: string }>;
 };

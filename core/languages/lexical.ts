@@ -11,7 +11,10 @@ export type LexicalRules = {
   /** Opening of a comment to the line's end. */
   lineComment: RegExp;
   blockComments: ReadonlyArray<{ open: string; close: string; nested?: boolean; ownLine?: boolean }>;
-  /** Quotes of texts: `escape` is a sign before the next character, or "double" where a doubled quote stands for itself; `lines`: may hold line ends. */
+  /**
+   * Quotes of texts: `escape` is a sign before the next character, or "double" where a doubled quote stands for itself;
+   * `lines`: may hold line ends.
+   */
   texts: ReadonlyArray<{ open: RegExp; close: string; escape: "\\" | "double" | "both" | null; lines?: boolean }>;
   /** False where a quote sign is no text's opening, by the piece before it and whether a blank stands between. */
   opensText?: (quote: string, before: Token | undefined, blankBefore: boolean) => boolean;
@@ -20,9 +23,9 @@ export type LexicalRules = {
 };
 
 /**
- * Makes a reader of tokens. It never fails: what does not fit comes as "other". A text without its closing quote is `open`; one that
- * may not hold line ends stops at its line's end. A comment that is not closed goes on to the end and is `open`. Lines are 1-based,
- * offsets UTF-16 in the line.
+ * Makes a reader of tokens. It never fails: what does not fit comes as "other". A text without its closing quote is
+ * `open`; one that may not hold line ends stops at its line's end. A comment that is not closed goes on to the end and
+ * is `open`. Lines are 1-based, offsets UTF-16 in the line.
  */
 export function createTokenizer(rules: LexicalRules): (text: string) => Token[] {
   return (text) => {
@@ -37,7 +40,11 @@ export function createTokenizer(rules: LexicalRules): (text: string) => Token[] 
       return pattern.exec(text)?.[0] || null;
     };
     const lineEndAt = (position: number): number =>
-      text[position] === "\r" && text[position + 1] === "\n" ? 2 : text[position] === "\n" || text[position] === "\r" ? 1 : 0;
+      text[position] === "\r" && text[position + 1] === "\n"
+        ? 2
+        : text[position] === "\n" || text[position] === "\r"
+          ? 1
+          : 0;
     const push = (kind: Token["kind"], length: number) => {
       tokens.push({ kind, text: text.slice(at, at + length), line, offset: at - lineStart, endLine: line });
       at += length;
@@ -75,14 +82,22 @@ export function createTokenizer(rules: LexicalRules): (text: string) => Token[] 
         continue;
       }
       const character = text[at] ?? "";
-      if (character === " " || character === "\t" || character === "\f" || character === "\v" || character === "\ufeff" || character === "\u00a0") {
+      if (
+        character === " " ||
+        character === "\t" ||
+        character === "\f" ||
+        character === "\v" ||
+        character === "\ufeff" ||
+        character === "\u00a0"
+      ) {
         at += 1;
         continue;
       }
       const block = rules.blockComments.find(
         (each) =>
           text.startsWith(each.open, at) &&
-          (!each.ownLine || /^\s*$/.test(text.slice(lineStart, at) + (/^[^\r\n]*/.exec(text.slice(at + each.open.length))?.[0] ?? ""))),
+          (!each.ownLine ||
+            /^\s*$/.test(text.slice(lineStart, at) + (/^[^\r\n]*/.exec(text.slice(at + each.open.length))?.[0] ?? ""))),
       );
       if (block) {
         const [until, open] = endOfComment(text, at, block);
@@ -94,7 +109,9 @@ export function createTokenizer(rules: LexicalRules): (text: string) => Token[] 
         push("comment", comment.length + (/^[^\r\n]*/.exec(text.slice(at + comment.length))?.[0].length ?? 0));
         continue;
       }
-      const quoted = rules.texts.find((each) => match(each.open) !== null && (rules.opensText?.(character, tokens.at(-1), at > end) ?? true));
+      const quoted = rules.texts.find(
+        (each) => match(each.open) !== null && (rules.opensText?.(character, tokens.at(-1), at > end) ?? true),
+      );
       if (quoted) {
         const [until, open] = endOfText(text, at + (match(quoted.open)?.length ?? 1), quoted);
         pushLong("text", until, open);
@@ -113,7 +130,11 @@ export function createTokenizer(rules: LexicalRules): (text: string) => Token[] 
   };
 }
 
-function endOfComment(text: string, from: number, { open, close, nested }: LexicalRules["blockComments"][number]): [until: number, open: boolean] {
+function endOfComment(
+  text: string,
+  from: number,
+  { open, close, nested }: LexicalRules["blockComments"][number],
+): [until: number, open: boolean] {
   let depth = 0;
   for (let at = from; at < text.length; at++) {
     if (text.startsWith(open, at) && (depth === 0 || nested)) {
@@ -128,13 +149,23 @@ function endOfComment(text: string, from: number, { open, close, nested }: Lexic
   return [text.length, true];
 }
 
-function endOfText(text: string, from: number, { close, escape: escaping, lines }: LexicalRules["texts"][number]): [until: number, open: boolean] {
+function endOfText(
+  text: string,
+  from: number,
+  { close, escape: escaping, lines }: LexicalRules["texts"][number],
+): [until: number, open: boolean] {
   let at = from;
   while (at < text.length) {
     if ((escaping === "double" || escaping === "both") && text.startsWith(close + close, at)) at += 2 * close.length;
     else if (text.startsWith(close, at)) return [at + close.length, false];
     else if (!lines && (text[at] === "\n" || text[at] === "\r")) return [at, true];
-    else if ((escaping === "\\" || escaping === "both") && text[at] === "\\" && text[at + 1] !== "\n" && text[at + 1] !== "\r") at += 2;
+    else if (
+      (escaping === "\\" || escaping === "both") &&
+      text[at] === "\\" &&
+      text[at + 1] !== "\n" &&
+      text[at + 1] !== "\r"
+    )
+      at += 2;
     else at += 1;
   }
   return [Math.min(at, text.length), true];

@@ -2,7 +2,10 @@ import type { Diagnostic } from "../outcome/outcome.ts";
 import { cleanOutput } from "../reading/clean.ts";
 import { columnOf, lineTexts } from "../source/lines.ts";
 
-/** What a construct may look at: the output's lines, cleaned, and the program's lines by file, where the program is known. */
+/**
+ * What a construct may look at: the output's lines, cleaned, and the program's lines by file, where the program is
+ * known.
+ */
 export type MessageContext = {
   lines: readonly string[];
   program: Readonly<Record<string, string>> | undefined;
@@ -14,20 +17,27 @@ export type MessageContext = {
 export type MessageFound = Omit<Diagnostic, "primary" | "tool">;
 
 /**
- * What a construct has read: messages, and the first line (0-based) that no longer belongs to it. `before`: characters of the first
- * line that stand before the message and are the program's own.
+ * What a construct has read: messages, and the first line (0-based) that no longer belongs to it. `before`: characters
+ * of the first line that stand before the message and are the program's own.
  */
 export type ConstructFound = { messages: MessageFound[]; next: number; before?: number };
 
-/** One form in which a tool says something: micro-readers of one shape, listed by family and driven by readOutputWith. */
+/**
+ * One form in which a tool says something: micro-readers of one shape, listed by family and driven by readOutputWith.
+ */
 export type MessageConstruct = {
-  /** False where no such message can begin at this line; must be cheap, since every construct is asked for every line. */
+  /**
+   * False where no such message can begin at this line; must be cheap, since every construct is asked for every line.
+   */
   begins: (line: string) => boolean;
   /** Reads from the line `at` (0-based); null if it is no such message after all. */
   read: (context: MessageContext, at: number) => ConstructFound | null;
 };
 
-/** A family of tools that speak alike. `checkedAgainst` names the real tools whose outputs the reader was tried on; null: none runs here. */
+/**
+ * A family of tools that speak alike. `checkedAgainst` names the real tools whose outputs the reader was tried on;
+ * null: none runs here.
+ */
 export type ToolFamily = {
   id: string;
   name: string;
@@ -36,15 +46,18 @@ export type ToolFamily = {
 };
 
 /**
- * A stretch of an output, 1-based lines, the last included; `upTo`: only so many characters of its (one) line, since a message follows on it. "summary":
- * counts and follow-ups of a tool that say nothing new.
+ * A stretch of an output, 1-based lines, the last included; `upTo`: only so many characters of its (one) line, since a
+ * message follows on it. "summary": counts and follow-ups of a tool that say nothing new.
  */
 export type OutputPart = { kind: "message" | "summary" | "command" | "other"; from: number; to: number; upTo?: number };
 
 /** A whole output as read: its messages in the order in which they stand, and what every line belongs to. */
 export type OutputRead = { diagnostics: Diagnostic[]; parts: OutputPart[]; lines: readonly string[] };
 
-/** Which error is the one to work on. "first refusal": the translator's first error, else the last stop; "first": the first of all; "last": the last of all. */
+/**
+ * Which error is the one to work on. "first refusal": the translator's first error, else the last stop; "first": the
+ * first of all; "last": the last of all.
+ */
 export type PrimaryRule = "first refusal" | "first" | "last";
 
 /** Messages of one output that are kept; a flood beyond it is counted in no list. */
@@ -59,7 +72,8 @@ function sourceLines(program: MessageContext["program"]): MessageContext["source
   const split = new Map<string, string[]>();
   return (path, line) => {
     const wanted = baseName(path);
-    const name = program && Object.keys(program).find((candidate) => candidate === path || baseName(candidate) === wanted);
+    const name =
+      program && Object.keys(program).find((candidate) => candidate === path || baseName(candidate) === wanted);
     if (name === undefined) return undefined;
     let lines = split.get(name);
     if (!lines) {
@@ -71,11 +85,16 @@ function sourceLines(program: MessageContext["program"]): MessageContext["source
 }
 
 /**
- * The column (1-based, code points) of an arrow under an echoed line. `arrow` is the 0-based place in the arrow's line, `echo` the line above
- * as shown; a tool may have taken indentation off both. Without the program's line the column is that of the echo only if `kept` says
- * that the tool keeps indentation.
+ * The column (1-based, code points) of an arrow under an echoed line. `arrow` is the 0-based place in the arrow's line,
+ * `echo` the line above as shown; a tool may have taken indentation off both. Without the program's line the column is
+ * that of the echo only if `kept` says that the tool keeps indentation.
  */
-export function arrowColumn(source: string | undefined, echo: string, arrow: number, kept: boolean): number | undefined {
+export function arrowColumn(
+  source: string | undefined,
+  echo: string,
+  arrow: number,
+  kept: boolean,
+): number | undefined {
   if (arrow < 0) return undefined;
   if (source === undefined) return kept ? columnOf(echo, Math.min(arrow, echo.length)) : undefined;
   if (source.trim() !== echo.trim()) return kept ? columnOf(echo, Math.min(arrow, echo.length)) : undefined;
@@ -84,14 +103,16 @@ export function arrowColumn(source: string | undefined, echo: string, arrow: num
 }
 
 /** Lines that a tool adds after its messages, and lines that a person typed at a prompt. */
-const commandLine = /^(?:[\w.-]+@[\w.-]+:[^$#\n]{0,80}[$#]|PS [A-Z]:\\[^>\n]{0,120}>|[A-Z]:\\[^>\n]{0,120}>|octave:\d+>|>>>|\.\.\.|>>|[$%]) ?\S/;
+const commandLine =
+  /^(?:[\w.-]+@[\w.-]+:[^$#\n]{0,80}[$#]|PS [A-Z]:\\[^>\n]{0,120}>|[A-Z]:\\[^>\n]{0,120}>|octave:\d+>|>>>|\.\.\.|>>|[$%]) ?\S/;
 
 /** What must be in a line before its longer pattern is worth trying. */
 const commandSigns = /[$#%>]|^\.\.\./;
 
 /**
- * Drives the constructs of a language's families over an output. Every line is asked of every construct in their order; the first that
- * reads a message takes its lines. A line that none takes is a summary, a typed command or other text. Nothing is guessed.
+ * Drives the constructs of a language's families over an output. Every line is asked of every construct in their order;
+ * the first that reads a message takes its lines. A line that none takes is a summary, a typed command or other text.
+ * Nothing is guessed.
  */
 export function readOutputWith(
   families: readonly ToolFamily[],
@@ -102,19 +123,26 @@ export function readOutputWith(
 ): OutputRead {
   const lines = cleanOutput(output);
   const context: MessageContext = { lines, program, sourceLine: sourceLines(program) };
-  const constructs = families.flatMap((family) => family.constructs.map((construct) => ({ ...construct, tool: family.name })));
+  const constructs = families.flatMap((family) =>
+    family.constructs.map((construct) => ({ ...construct, tool: family.name })),
+  );
   const diagnostics: Diagnostic[] = [];
   const parts: OutputPart[] = [];
   const claim = (kind: OutputPart["kind"], from: number, to: number) => {
     const last = parts.at(-1);
-    if (last && last.kind === kind && kind !== "message" && last.upTo === undefined && last.to === from - 1) last.to = to;
+    if (last && last.kind === kind && kind !== "message" && last.upTo === undefined && last.to === from - 1)
+      last.to = to;
     else parts.push({ kind, from, to });
   };
   for (let at = 0; at < lines.length; ) {
     const line = lines[at] ?? "";
     const read = line === "" || diagnostics.length >= mostMessages ? null : readAt(constructs, context, at, line);
     if (!read) {
-      claim(isSummary(line) ? "summary" : commandSigns.test(line) && commandLine.test(line) ? "command" : "other", at + 1, at + 1);
+      claim(
+        isSummary(line) ? "summary" : commandSigns.test(line) && commandLine.test(line) ? "command" : "other",
+        at + 1,
+        at + 1,
+      );
       at += 1;
       continue;
     }
@@ -132,7 +160,12 @@ export function readOutputWith(
   return { diagnostics, parts, lines };
 }
 
-function readAt(constructs: ReadonlyArray<MessageConstruct & { tool: string }>, context: MessageContext, at: number, line: string) {
+function readAt(
+  constructs: ReadonlyArray<MessageConstruct & { tool: string }>,
+  context: MessageContext,
+  at: number,
+  line: string,
+) {
   for (const construct of constructs) {
     if (!construct.begins(line)) continue;
     const found = construct.read(context, at);
@@ -148,5 +181,7 @@ export function choosePrimary(diagnostics: readonly Diagnostic[], rule: PrimaryR
   const told = stops.length > 0 ? stops : errors;
   if (rule === "first") return told[0];
   if (rule === "last") return told.at(-1);
-  return told.find((each) => each.stage === "translation") ?? told.findLast((each) => each.line !== undefined) ?? told.at(-1);
+  return (
+    told.find((each) => each.stage === "translation") ?? told.findLast((each) => each.line !== undefined) ?? told.at(-1)
+  );
 }

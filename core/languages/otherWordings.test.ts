@@ -3,8 +3,18 @@ import type { Diagnostic } from "../outcome/outcome.ts";
 import { explain } from "../reading/explain.ts";
 import { findLanguage } from "./languages.ts";
 
-/** Forms of tools that do not run here, as they are documented, and forms of the test runners; what must be read in each. */
-type Sample = { what: string; language: string; said: string; count?: number; primary: Partial<Diagnostic>; kind?: string };
+/**
+ * Forms of tools that do not run here, as they are documented, and forms of the test runners; what must be read in
+ * each.
+ */
+type Sample = {
+  what: string;
+  language: string;
+  said: string;
+  count?: number;
+  primary: Partial<Diagnostic>;
+  kind?: string;
+};
 
 const samples: Sample[] = [
   {
@@ -96,7 +106,11 @@ const samples: Sample[] = [
     what: "the matrix language: Error using, Error in",
     language: "octave",
     said: "Error using *\nIncorrect dimensions for matrix multiplication.\n\nError in fares (line 4)\n  total = loads * prices;\n\nError in deck (line 9)\n  fares(3)\n",
-    primary: { line: 4, message: "Incorrect dimensions for matrix multiplication.", excerpt: "total = loads * prices;" },
+    primary: {
+      line: 4,
+      message: "Incorrect dimensions for matrix multiplication.",
+      excerpt: "total = loads * prices;",
+    },
   },
   {
     what: "the matrix language: words, then the place",
@@ -231,6 +245,7 @@ test.each(samples.map((sample) => [sample.what, sample] as const))("%s", (_, sam
   const found = language.readMessages(sample.said);
   expect(found).toHaveLength(sample.count ?? 1);
   const primary = found.find((each) => each.primary);
-  for (const [key, value] of Object.entries(sample.primary)) expect([key, primary?.[key as keyof Diagnostic]]).toEqual([key, value]);
+  for (const [key, value] of Object.entries(sample.primary))
+    expect([key, primary?.[key as keyof Diagnostic]]).toEqual([key, value]);
   if (sample.kind) expect(primary && explain(language, primary)?.kind).toBe(sample.kind);
 });

@@ -1,14 +1,19 @@
 import { baseName, type MessageConstruct, type ToolFamily } from "./messageReader.ts";
 import { severityOf } from "./severity.ts";
 
-/** An editor's list that was copied as rows of columns: severity, code, words, file and line in some order, divided by tabs. */
+/**
+ * An editor's list that was copied as rows of columns: severity, code, words, file and line in some order, divided by
+ * tabs.
+ */
 const rows: MessageConstruct = {
   begins: (line) => line.includes("\t"),
   read: (context, at) => {
     const cells = (context.lines[at] ?? "").split("\t").map((cell) => cell.trim());
     if (cells.length < 3 || cells[0] === "") return null;
     const severityAt = cells.findIndex((cell) => severityOf(cell) !== undefined);
-    const fileAt = cells.findIndex((cell) => /^[^\s:*?"<>|]{1,200}\.(?:java|cs|vb|c|h|cpp|py|pas|m|pde|bas|cls)$/.test(baseName(cell)));
+    const fileAt = cells.findIndex((cell) =>
+      /^[^\s:*?"<>|]{1,200}\.(?:java|cs|vb|c|h|cpp|py|pas|m|pde|bas|cls)$/.test(baseName(cell)),
+    );
     const lineAt = cells.findIndex((cell, index) => index !== severityAt && /^(?:line )?\d{1,6}$/i.test(cell));
     const codeAt = cells.findIndex((cell) => /^[A-Z]{1,4}\d{2,6}$/.test(cell));
     if (lineAt < 0 || (severityAt < 0 && fileAt < 0)) return null;
@@ -61,5 +66,13 @@ const bracketed: MessageConstruct = {
   },
 };
 
-/** An editor's list of problems, pasted. It is read for every language; the editor's checker may say more or less than the real tool. */
-export const problemList: ToolFamily = { id: "problem list", name: "an editor’s list of problems", checkedAgainst: null, constructs: [rows, bracketed] };
+/**
+ * An editor's list of problems, pasted. It is read for every language; the editor's checker may say more or less than
+ * the real tool.
+ */
+export const problemList: ToolFamily = {
+  id: "problem list",
+  name: "an editor’s list of problems",
+  checkedAgainst: null,
+  constructs: [rows, bracketed],
+};

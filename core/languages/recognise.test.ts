@@ -6,19 +6,28 @@ import { languageOfProgram, otherLanguage, recognise, wrongLanguageWords } from 
 
 const all = [...demoCases, ...languageCases];
 
-test.each(all.map((demo) => [demo.name, demo.language ?? "python", demo.program]))("%s is known by its text alone", (_, language, program) => {
-  expect(recognise(program)[0]?.language.id).toBe(language);
-});
+test.each(all.map((demo) => [demo.name, demo.language ?? "python", demo.program]))(
+  "%s is known by its text alone",
+  (_, language, program) => {
+    expect(recognise(program)[0]?.language.id).toBe(language);
+  },
+);
 
-test.each(all.map((demo) => [demo.name, demo.language ?? "python", demo.program]))("%s under its own name raises no doubt", (_, id, program) => {
-  const own = languages.find((language) => language.id === id);
-  expect(own && otherLanguage(own, program)).toBeNull();
-});
+test.each(all.map((demo) => [demo.name, demo.language ?? "python", demo.program]))(
+  "%s under its own name raises no doubt",
+  (_, id, program) => {
+    const own = languages.find((language) => language.id === id);
+    expect(own && otherLanguage(own, program)).toBeNull();
+  },
+);
 
 test("a Java program handed in as C# is said to be one, with the reason", () => {
   const csharp = languages.find((language) => language.id === "csharp");
-  const program = 'public class Deck {\n  public static void main(String[] args) {\n    System.out.println("4");\n  }\n}\n';
-  expect(csharp && wrongLanguageWords(csharp, program)).toBe("This looks like Java, not C#: it has public static void main, System.out, public class.");
+  const program =
+    'public class Deck {\n  public static void main(String[] args) {\n    System.out.println("4");\n  }\n}\n';
+  expect(csharp && wrongLanguageWords(csharp, program)).toBe(
+    "This looks like Java, not C#: it has public static void main, System.out, public class.",
+  );
 });
 
 test("texts of blanks, of one line and of many are looked at without delay", () => {

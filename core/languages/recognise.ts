@@ -26,7 +26,11 @@ export function recognise(text: string): Recognised[] {
   return languages
     .map((language) => {
       const shown = language.signs.filter((sign) => sign.pattern.test(looked));
-      return { language, weight: shown.reduce((sum, sign) => sum + sign.weight, 0), signs: shown.map((sign) => sign.words) };
+      return {
+        language,
+        weight: shown.reduce((sum, sign) => sum + sign.weight, 0),
+        signs: shown.map((sign) => sign.words),
+      };
     })
     .filter((each) => each.weight > 0)
     .sort((one, other) => other.weight - one.weight);
@@ -35,7 +39,9 @@ export function recognise(text: string): Recognised[] {
 /** The language that a file's ending belongs to, in either letter case; undefined if it is nobody's. */
 export function languageOfName(fileName: string): Language | undefined {
   const name = fileName.toLowerCase();
-  return languages.find((language) => [language.extension, ...(language.otherExtensions ?? [])].some((ending) => name.endsWith(ending)));
+  return languages.find((language) =>
+    [language.extension, ...(language.otherExtensions ?? [])].some((ending) => name.endsWith(ending)),
+  );
 }
 
 /** The language of a program by its file's ending, else by its text; undefined if neither tells. */
@@ -43,7 +49,10 @@ export function languageOfProgram(fileName: string, text: string): Language | un
   return languageOfName(fileName) ?? recognise(text)[0]?.language;
 }
 
-/** The language that a text seems to be in instead of the one it is called, or null. It is said only where the signs are clear. */
+/**
+ * The language that a text seems to be in instead of the one it is called, or null. It is said only where the signs are
+ * clear.
+ */
 export function otherLanguage(named: Language, text: string): Recognised | null {
   const found = recognise(text);
   const best = found[0];
@@ -55,5 +64,7 @@ export function otherLanguage(named: Language, text: string): Recognised | null 
 /** The words for a person about a program that is called by another language's name, or null. */
 export function wrongLanguageWords(named: Language, text: string): string | null {
   const other = otherLanguage(named, text);
-  return other ? `This looks like ${other.language.name}, not ${named.name}: it has ${other.signs.slice(0, 3).join(", ")}.` : null;
+  return other
+    ? `This looks like ${other.language.name}, not ${named.name}: it has ${other.signs.slice(0, 3).join(", ")}.`
+    : null;
 }

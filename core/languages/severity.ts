@@ -39,7 +39,10 @@ const words: Readonly<Record<string, Diagnostic["severity"]>> = {
   附注: "note",
 };
 
-/** The severity that a tool's word stands for, in any of the languages that are known here; undefined for any other word. */
+/**
+ * The severity that a tool's word stands for, in any of the languages that are known here; undefined for any other
+ * word.
+ */
 export function severityOf(word: string): Diagnostic["severity"] | undefined {
   return words[word.trim().toLowerCase()];
 }

@@ -24,14 +24,22 @@ export function assignedNames(line: readonly Token[], rules: StatementRules): st
       const target = next?.kind === "name" ? next.text : targetBefore(line, index, rules);
       if (target) names.push(target);
     } else if (token.kind === "name" && before && next?.text !== "(" && !rules.memberSigns.has(before.text)) {
-      const typed = rules.typeWords.has(before.text) || before.text === "*" || before.text === "]" || before.text === ">" || before.kind === "name";
+      const typed =
+        rules.typeWords.has(before.text) ||
+        before.text === "*" ||
+        before.text === "]" ||
+        before.text === ">" ||
+        before.kind === "name";
       if (typed && declares(line, index, rules)) names.push(token.text);
     }
   }
   return [...new Set(names)];
 }
 
-/** True if the name at `index` is declared there: a type stands before it and something that may follow a declaration after it. */
+/**
+ * True if the name at `index` is declared there: a type stands before it and something that may follow a declaration
+ * after it.
+ */
 function declares(line: readonly Token[], index: number, rules: StatementRules): boolean {
   const next = line[index + 1]?.text;
   if (next !== undefined && ![";", ",", "=", ")", "[", "in", ":"].includes(next)) return false;
@@ -41,7 +49,10 @@ function declares(line: readonly Token[], index: number, rules: StatementRules):
   if (!type || (!rules.typeWords.has(type.text) && type.kind !== "name")) return false;
   const beforeType = line[at - 1];
   return (
-    beforeType === undefined || ["(", ",", ";", "{", "<"].includes(beforeType.text) || rules.typeWords.has(beforeType.text) || beforeType.kind === "keyword"
+    beforeType === undefined ||
+    ["(", ",", ";", "{", "<"].includes(beforeType.text) ||
+    rules.typeWords.has(beforeType.text) ||
+    beforeType.kind === "keyword"
   );
 }
 
@@ -60,7 +71,8 @@ function targetBefore(line: readonly Token[], index: number, rules: StatementRul
     } else if (depth === 0) {
       if (token.kind === "name" || token.text === "this") name = token.text === "this" ? name : token.text;
       else if (!rules.memberSigns.has(token.text) && token.text !== "^") break;
-      if (token.kind === "name" && !rules.memberSigns.has(line[at - 1]?.text ?? "") && line[at - 1]?.text !== "^") break;
+      if (token.kind === "name" && !rules.memberSigns.has(line[at - 1]?.text ?? "") && line[at - 1]?.text !== "^")
+        break;
     }
   }
   return name;
@@ -84,13 +96,18 @@ const orders: ReadonlySet<string> = new Set(["<", "<=", ">", ">="]);
 const opposite = { "<": ">=", "<=": ">", ">": "<=", ">=": "<" } as const;
 type Order = keyof typeof opposite;
 
-/** A condition from its tokens; `untilIt`: the loop ends when it holds (repeat ... until). `quiet` are calls that only look. */
+/**
+ * A condition from its tokens; `untilIt`: the loop ends when it holds (repeat ... until). `quiet` are calls that only
+ * look.
+ */
 export function conditionOf(tokens: readonly Token[], quiet: ReadonlySet<string>, untilIt = false): LoopCondition {
   const inner = withoutBrackets(tokens);
   const names = inner
     .filter((token, index) => token.kind === "name" && inner[index - 1]?.text !== "." && inner[index + 1]?.text !== "(")
     .map((token) => token.text);
-  const calls = inner.some((token, index) => token.kind === "name" && inner[index + 1]?.text === "(" && !quiet.has(token.text));
+  const calls = inner.some(
+    (token, index) => token.kind === "name" && inner[index + 1]?.text === "(" && !quiet.has(token.text),
+  );
   const condition: LoopCondition = { names: [...new Set(names)], calls, constant: names.length === 0 && !calls };
   const [left, sign, right] = inner;
   const plain = (token: Token | undefined) => token?.kind === "name" || token?.kind === "number";

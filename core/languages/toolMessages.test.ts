@@ -196,14 +196,17 @@ test.each(samples.map((sample) => [sample.tool, sample] as const))("%s", (_, sam
   const found = language.readMessages(sample.said, sample.program);
   expect(found).toHaveLength(sample.count);
   const primary = found.find((diagnostic) => diagnostic.primary);
-  for (const [key, value] of Object.entries(sample.primary)) expect([key, primary?.[key as keyof Diagnostic]]).toEqual([key, value]);
+  for (const [key, value] of Object.entries(sample.primary))
+    expect([key, primary?.[key as keyof Diagnostic]]).toEqual([key, value]);
   if (sample.kind && primary) expect(language.kindOfRefusal(primary)).toBe(sample.kind);
   if (sample.meaning && primary) expect(words(explain(language, primary))).toMatch(sample.meaning);
 });
 
 test("of a stack trace with calls the oldest comes first, so that callers are named in order", () => {
   const java = findLanguage("java");
-  const [found] = java?.readMessages('Exception in thread "main" java.lang.Error\n\tat A.inner(A.java:3)\n\tat A.main(A.java:9)\n') ?? [];
+  const [found] =
+    java?.readMessages('Exception in thread "main" java.lang.Error\n\tat A.inner(A.java:3)\n\tat A.main(A.java:9)\n') ??
+    [];
   expect(found?.frames?.map((frame) => [frame.name, frame.line])).toEqual([
     ["A.main", 9],
     ["A.inner", 3],

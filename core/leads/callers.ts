@@ -1,4 +1,4 @@
-import type { LeadRule } from "./leads.ts";
+import type { LeadRule } from "./lead.ts";
 
 /** The calls that led to the failing line: the cause may lie with who called, even further down the file. */
 export const callers: LeadRule = ({ verdict }) => {
@@ -7,7 +7,15 @@ export const callers: LeadRule = ({ verdict }) => {
   return frames
     .slice(0, -1)
     .flatMap((frame) =>
-      frame.line === undefined ? [] : [{ line: frame.line, why: "The failing function was called from here, with the values of this line.", weight: 55 }],
+      frame.line === undefined
+        ? []
+        : [
+            {
+              line: frame.line,
+              why: "The failing function was called from here, with the values of this line.",
+              weight: 55,
+            },
+          ],
     )
     .slice(-3);
 };

@@ -1,7 +1,10 @@
 import { findHunks } from "../fixes/hunks.ts";
-import type { LeadRule } from "./leads.ts";
+import type { LeadRule } from "./lead.ts";
 
-/** Lines that the last working version did not have: what was changed since is the first suspect, the more so the less was changed. */
+/**
+ * Lines that the last working version did not have: what was changed since is the first suspect, the more so the less
+ * was changed.
+ */
 export const changedSince: LeadRule = ({ working, text, verdict }) => {
   if (working === undefined || verdict.class === null) return [];
   const hunks = findHunks(working, `${text.join("\n")}\n`.replace(/^\n$/, ""));
@@ -21,7 +24,9 @@ export const changedSince: LeadRule = ({ working, text, verdict }) => {
     for (const [index] of hunk.after.entries())
       map.set(
         start + index,
-        before[index] ? `In the last working version this line was “${before[index]?.slice(0, 60)}”.` : "The last working version does not have this line.",
+        before[index]
+          ? `In the last working version this line was “${before[index]?.slice(0, 60)}”.`
+          : "The last working version does not have this line.",
       );
   }
   return [...map].slice(0, 12).map(([line, why]) => ({ line, why, weight: hunks.length === 1 ? 120 : 96 }));

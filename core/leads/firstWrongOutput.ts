@@ -1,10 +1,13 @@
 import { outputLine } from "../verdict/verdict.ts";
-import type { Lead, LeadRule } from "./leads.ts";
+import type { Lead, LeadRule } from "./lead.ts";
 
 /** How many steps back along the values are followed. */
 const reach = 3;
 
-/** For a wrong result: the line that printed the first wrong output, where its names got their values, and the decisions in between. */
+/**
+ * For a wrong result: the line that printed the first wrong output, where its names got their values, and the decisions
+ * in between.
+ */
 export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, codeLines }) => {
   if (verdict.class !== "logic" || !outcome || !verdict.comparison || verdict.comparison.same) return [];
   const printed = outputLine(outcome, verdict.comparison);
@@ -21,13 +24,19 @@ export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, 
       for (const name of language.usedNames(codeLines.get(line) ?? [])) {
         const at = before
           .slice(0, end)
-          .findLastIndex((step) => step.file === 0 && step.writes.some((write) => write.path[0] === name && write.scope !== "object"));
+          .findLastIndex(
+            (step) =>
+              step.file === 0 && step.writes.some((write) => write.path[0] === name && write.scope !== "object"),
+          );
         const written = before[at];
         if (!written || seen.has(written.line)) continue;
         seen.add(written.line);
         leads.push({
           line: written.line,
-          why: depth === 0 ? `“${name}”, which is printed there, last got its value here.` : `“${name}”, used in line ${line}, last got its value here.`,
+          why:
+            depth === 0
+              ? `“${name}”, which is printed there, last got its value here.`
+              : `“${name}”, used in line ${line}, last got its value here.`,
           weight: 70 - depth * 3,
         });
         next.push({ line: written.line, end: at });
@@ -38,7 +47,10 @@ export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, 
   // Decisions that were taken on the way: a wrong comparison sends the run the wrong way without a trace of its own.
   const ran = new Set(before.map((step) => step.line));
   for (const [line, tokens] of codeLines) {
-    if (tokens.slice(0, 3).some((token) => token.kind === "keyword" && language.decisionWords.has(token.text)) && ran.has(line))
+    if (
+      tokens.slice(0, 3).some((token) => token.kind === "keyword" && language.decisionWords.has(token.text)) &&
+      ran.has(line)
+    )
       leads.push({ line, why: "A decision taken on the way to the wrong output.", weight: 65 });
   }
   return leads;

@@ -1,4 +1,4 @@
-import type { LeadRule } from "./leads.ts";
+import type { LeadRule } from "./lead.ts";
 
 /** Where a debugger found a program that a signal killed: the tool itself named no line, so this is ours. */
 export const foundPlace: LeadRule = ({ verdict, outcome }) => {

@@ -3,7 +3,8 @@ import { python } from "../languages/python/python.ts";
 import { judge } from "../verdict/judge.ts";
 import { areSimilar } from "./similarNames.ts";
 
-const leadsFor = (program: string, pastedText: string) => judge({ language: python, mainName: "a.py", files: { "a.py": program }, pastedText }).leads;
+const leadsFor = (program: string, pastedText: string) =>
+  judge({ language: python, mainName: "a.py", files: { "a.py": program }, pastedText }).leads;
 
 test("for grammar: the reported line, then upwards past blanks and comments", () => {
   const program = "low = 2\nhigh = low +* 3\n\n# a remark\n\nprint(low)\n";
@@ -13,7 +14,10 @@ test("for grammar: the reported line, then upwards past blanks and comments", ()
 
 test("a bracket that is not closed, signs in texts and comments left aside", () => {
   const program = 'print("(")  # (\nloads = [3,\n  4\nprint(loads)\n';
-  const leads = leadsFor(program, "  File \"a.py\", line 2\n    loads = [3,\n            ^\nSyntaxError: '[' was never closed\n");
+  const leads = leadsFor(
+    program,
+    "  File \"a.py\", line 2\n    loads = [3,\n            ^\nSyntaxError: '[' was never closed\n",
+  );
   expect(leads[0]).toMatchObject({ line: 2 });
   expect(leads[0]?.why).toContain("opened here is not closed");
   expect(leads.some((lead) => lead.line === 3 && lead.why.includes("may belong here"))).toBe(true);
@@ -45,34 +49,56 @@ test("the one line that the last working version did not have is the first suspe
     mainName: "a.py",
     files: { "a.py": program },
     working,
-    pastedText: 'Traceback (most recent call last):\n  File "a.py", line 3, in <module>\n    print(total)\nValueError: no\n',
+    pastedText:
+      'Traceback (most recent call last):\n  File "a.py", line 3, in <module>\n    print(total)\nValueError: no\n',
   });
-  expect(leads[0]).toMatchObject({ line: 2, why: expect.stringContaining("In the last working version this line was “total = sum(loads)”.") });
+  expect(leads[0]).toMatchObject({
+    line: 2,
+    why: expect.stringContaining("In the last working version this line was “total = sum(loads)”."),
+  });
 });
 
 test("a header that ends otherwise than its siblings", () => {
   const program = "if a:\n    x\nif b:\n    y\nif c\n    z\n";
   const leads = leadsFor(program, '  File "a.py", line 6\n    z\nIndentationError: unexpected indent\n');
-  expect(leads.find((lead) => lead.line === 5)?.why).toContain("Other lines that begin with “if” end in “:” (line 1, line 3)");
+  expect(leads.find((lead) => lead.line === 5)?.why).toContain(
+    "Other lines that begin with “if” end in “:” (line 1, line 3)",
+  );
 });
 
 test("of a fault of indentation: the named line, the one above with its depth, the header", () => {
   const program = "for load in loads:\n    first\n   second\n    third\n";
-  const leads = leadsFor(program, '  File "a.py", line 3\n    second\n          ^\nIndentationError: unindent does not match any outer indentation level\n');
+  const leads = leadsFor(
+    program,
+    '  File "a.py", line 3\n    second\n          ^\nIndentationError: unindent does not match any outer indentation level\n',
+  );
   expect(leads.find((lead) => lead.line === 2)?.why).toContain("stands 4 blanks in, the named line 3 blanks");
   expect(leads.find((lead) => lead.line === 1)?.why).toContain("heads the block");
 });
 
 test("the sign before the arrow, on the line above if the arrow is at a line's start", () => {
-  const leads = leadsFor("total = (4 +\n\nprint 9\n", '  File "a.py", line 3\n    print 9\n    ^\nSyntaxError: invalid syntax\n');
+  const leads = leadsFor(
+    "total = (4 +\n\nprint 9\n",
+    '  File "a.py", line 3\n    print 9\n    ^\nSyntaxError: invalid syntax\n',
+  );
   expect(leads.find((lead) => lead.line === 1)?.why).toContain("what comes before it is “+”");
 });
 
 test("lines of a fragment keep the numbers of the message, and what lies before it is left out", () => {
-  const message = "Traceback (most recent call last):\n  File \"a.py\", line 37, in <module>\n    print(lory)\nNameError: name 'lory' is not defined\n";
-  const fragment = judge({ language: python, mainName: "a.py", files: { "a.py": "lorry = 12\nprint(lory)\n" }, firstLine: 36, pastedText: message });
+  const message =
+    "Traceback (most recent call last):\n  File \"a.py\", line 37, in <module>\n    print(lory)\nNameError: name 'lory' is not defined\n";
+  const fragment = judge({
+    language: python,
+    mainName: "a.py",
+    files: { "a.py": "lorry = 12\nprint(lory)\n" },
+    firstLine: 36,
+    pastedText: message,
+  });
   expect(fragment).toMatchObject({ class: "runtime", reportedLine: 2 });
-  expect(judge({ language: python, mainName: "a.py", files: { "a.py": "x\n" }, firstLine: 40, pastedText: message }).reportedLine).toBeNull();
+  expect(
+    judge({ language: python, mainName: "a.py", files: { "a.py": "x\n" }, firstLine: 40, pastedText: message })
+      .reportedLine,
+  ).toBeNull();
 });
 
 test.each([

@@ -1,4 +1,4 @@
-import type { LeadRule } from "./leads.ts";
+import type { LeadRule } from "./lead.ts";
 
 /** The line that the tool named comes first, but it is a lead like the others. */
 export const reportedLine: LeadRule = ({ verdict }) =>

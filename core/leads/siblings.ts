@@ -1,12 +1,12 @@
-import type { Lead, LeadRule } from "./leads.ts";
+import type { Lead, LeadRule } from "./lead.ts";
 
 /** Lines that begin alike, at least as many as this and this share of all that do, make a custom. */
 const custom = 2;
 const share = 2 / 3;
 
 /**
- * For grammar: a line that begins like others but ends otherwise. All other lines with the same first word end in the same sign; this one
- * does not.
+ * For grammar: a line that begins like others but ends otherwise. All other lines with the same first word end in the
+ * same sign; this one does not.
  */
 export const siblings: LeadRule = ({ verdict, codeLines, text }) => {
   if (verdict.class !== "syntax" || verdict.kind === "meaning") return [];

@@ -1,5 +1,5 @@
 import type { Token } from "../languages/language.ts";
-import type { Lead, LeadRule } from "./leads.ts";
+import type { Lead, LeadRule } from "./lead.ts";
 
 const partners: Record<string, string> = { ")": "(", "]": "[", "}": "{" };
 
@@ -14,13 +14,19 @@ export const unpairedSigns: LeadRule = ({ verdict, tokens, codeLines, text }) =>
   const leads: Lead[] = [];
   const open: Token[] = [];
   for (const token of tokens) {
-    if (token.kind === "text" && token.open) leads.push({ line: token.line, why: "A quote is opened here and not closed.", weight: 95 });
+    if (token.kind === "text" && token.open)
+      leads.push({ line: token.line, why: "A quote is opened here and not closed.", weight: 95 });
     if (token.kind !== "bracket") continue;
     const partner = partners[token.text];
     if (partner === undefined) open.push(token);
     else if (open.at(-1)?.text === partner) {
       const opened = open.pop();
-      if (opened && token.text === "}" && opened.line < token.line && indentation(text, opened.line) > indentation(text, token.line))
+      if (
+        opened &&
+        token.text === "}" &&
+        opened.line < token.line &&
+        indentation(text, opened.line) > indentation(text, token.line)
+      )
         leads.push({
           line: opened.line,
           why: `The block opened here is closed at line ${token.line} by a brace that stands further out: a brace of its own may be missing.`,
@@ -36,7 +42,11 @@ export const unpairedSigns: LeadRule = ({ verdict, tokens, codeLines, text }) =>
     // The partner may belong at the end of the last line that still continues the opened one.
     const last = [...codeLines.keys()].filter((line) => line > token.line).sort((one, other) => one - other)[0];
     if (last !== undefined && codeLines.get(token.line)?.at(-1)?.text === ",")
-      leads.push({ line: last, why: `The partner of “${token.text}” from line ${token.line} may belong here.`, weight: 50 });
+      leads.push({
+        line: last,
+        why: `The partner of “${token.text}” from line ${token.line} may belong here.`,
+        weight: 50,
+      });
   }
   return leads;
 };

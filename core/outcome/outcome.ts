@@ -1,13 +1,28 @@
 import { z } from "zod";
 
 /**
- * What stopped a run before its own end; "none" if it ended by itself. "refused": the translator did not accept it. The last three tell nothing
- * of the program (see unknownBecause): "person": somebody stopped it; "not taken": it did not get its turn; "broken": the sandbox broke off.
+ * What stopped a run before its own end; "none" if it ended by itself. "refused": the translator did not accept it. The
+ * last three tell nothing of the program (see unknownBecause): "person": somebody stopped it; "not taken": it did not
+ * get its turn; "broken": the sandbox broke off.
  */
-export const stoppedBySchema = z.enum(["none", "fault", "time", "memory", "output", "steps", "refused", "person", "not taken", "broken"]);
+export const stoppedBySchema = z.enum([
+  "none",
+  "fault",
+  "time",
+  "memory",
+  "output",
+  "steps",
+  "refused",
+  "person",
+  "not taken",
+  "broken",
+]);
 export type StoppedBy = z.infer<typeof stoppedBySchema>;
 
-/** One stretch of the console. `line` (1-based, of the main file) is the line that wrote or asked, where known; `step` the index of the recorded step. */
+/**
+ * One stretch of the console. `line` (1-based, of the main file) is the line that wrote or asked, where known; `step`
+ * the index of the recorded step.
+ */
 export const consolePieceSchema = z.object({
   kind: z.enum(["out", "err", "in"]),
   text: z.string(),
@@ -25,7 +40,10 @@ export const stackFrameSchema = z.object({
 });
 export type StackFrame = z.infer<typeof stackFrameSchema>;
 
-/** What a tool said. Lines and columns are 1-based, columns count code points, a tab is one; readers convert each tool's unit. */
+/**
+ * What a tool said. Lines and columns are 1-based, columns count code points, a tab is one; readers convert each tool's
+ * unit.
+ */
 export const diagnosticSchema = z.object({
   severity: z.enum(["error", "warning", "note"]),
   file: z.string().optional(),
@@ -38,7 +56,10 @@ export const diagnosticSchema = z.object({
   message: z.string(),
   excerpt: z.string().optional(),
   frames: z.array(stackFrameSchema).optional(),
-  /** "translation": said before the program ran; "run": said by the running program's end; "result": said about what an ended run gave (a test that failed); "unknown" if the text does not tell. */
+  /**
+   * "translation": said before the program ran; "run": said by the running program's end; "result": said about what an
+   * ended run gave (a test that failed); "unknown" if the text does not tell.
+   */
   stage: z.enum(["translation", "run", "result", "unknown"]),
   primary: z.boolean(),
   /** What said it, e.g. "gcc or clang", and the range of its versions that the wording or the form tells. */
@@ -51,13 +72,21 @@ export const diagnosticSchema = z.object({
 });
 export type Diagnostic = z.infer<typeof diagnosticSchema>;
 
-/** A file that a run made, changed or took away in its folder. `text` is its beginning, `size` its true size in bytes. */
-export const effectSchema = z.object({ name: z.string(), change: z.enum(["new", "changed", "gone"]), size: z.number(), text: z.string() });
+/**
+ * A file that a run made, changed or took away in its folder. `text` is its beginning, `size` its true size in bytes.
+ */
+export const effectSchema = z.object({
+  name: z.string(),
+  change: z.enum(["new", "changed", "gone"]),
+  size: z.number(),
+  text: z.string(),
+});
 export type Effect = z.infer<typeof effectSchema>;
 
 /**
- * The place of a crash that gave no line, found by a debugger in a second run: 1-based lines, innermost frame of the student's own first,
- * with the values there. `unprinted` is text that the program had handed over for printing and that was lost with its buffer.
+ * The place of a crash that gave no line, found by a debugger in a second run: 1-based lines, innermost frame of the
+ * student's own first, with the values there. `unprinted` is text that the program had handed over for printing and
+ * that was lost with its buffer.
  */
 export const foundSchema = z.object({
   frames: z.array(stackFrameSchema),
@@ -82,7 +111,10 @@ export const outcomeSchema = z.object({
   inputRanOut: z.boolean(),
   milliseconds: z.number(),
   translator: z.string(),
-  /** Why nothing is known of the program, in words for a person; there if `stoppedBy` is one of the three that tell nothing. */
+  /**
+   * Why nothing is known of the program, in words for a person; there if `stoppedBy` is one of the three that tell
+   * nothing.
+   */
   trouble: z.string().optional(),
 });
 export type Outcome = z.infer<typeof outcomeSchema>;
@@ -95,7 +127,8 @@ export function unknownOutcome(stoppedBy: "person" | "not taken" | "broken", tro
 
 /** Why an outcome tells nothing of the program, in words for a person; null if it does tell something. */
 export function unknownBecause(outcome: Outcome): string | null {
-  if (outcome.stoppedBy !== "person" && outcome.stoppedBy !== "not taken" && outcome.stoppedBy !== "broken") return null;
+  if (outcome.stoppedBy !== "person" && outcome.stoppedBy !== "not taken" && outcome.stoppedBy !== "broken")
+    return null;
   return outcome.trouble ?? "The run was stopped.";
 }
 

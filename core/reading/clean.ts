@@ -13,17 +13,20 @@ function nearlyAll(lines: readonly string[], fits: (line: string) => boolean): b
 }
 
 /**
- * The lines of an output as they are read: colours and other escape sequences gone, blanks that are no plain blanks made plain, quote
- * marks of a mail ("> ") taken off where nearly every line has them, very long lines cut. One line comes for each line of the output, so
- * numbers stay true; the output itself is kept elsewhere as it was pasted.
+ * The lines of an output as they are read: colours and other escape sequences gone, blanks that are no plain blanks
+ * made plain, quote marks of a mail ("> ") taken off where nearly every line has them, very long lines cut. One line
+ * comes for each line of the output, so numbers stay true; the output itself is kept elsewhere as it was pasted.
  */
 export function cleanOutput(output: string): string[] {
   const plain = output.includes("\u001b") ? output.replace(escapes, "") : output;
   // Escapes hold no line ends, so the number of lines stays; only a last line that held nothing else goes.
   let lines = lineTexts(plain).map((line) => {
     const short = line.length > longestLine ? line.slice(0, longestLine) : line;
-    return /[\u00a0\u200b\u2007\u202f\ufeff]/.test(short) ? short.replace(/[\u00a0\u2007\u202f]/g, " ").replace(/[\u200b\ufeff]/g, "") : short;
+    return /[\u00a0\u200b\u2007\u202f\ufeff]/.test(short)
+      ? short.replace(/[\u00a0\u2007\u202f]/g, " ").replace(/[\u200b\ufeff]/g, "")
+      : short;
   });
-  if (nearlyAll(lines, (line) => line.startsWith("> ") || line === ">")) lines = lines.map((line) => line.replace(/^> ?/, ""));
+  if (nearlyAll(lines, (line) => line.startsWith("> ") || line === ">"))
+    lines = lines.map((line) => line.replace(/^> ?/, ""));
   return lines;
 }

@@ -13,10 +13,16 @@ const of = (id: string) => {
 };
 
 test("a name that is not declared groups every later complaint about it", () => {
-  const program = { "Deck.java": "class Deck {\n  void load() {\n    totl = 4;\n    print(totl);\n    int other = missing;\n  }\n}\n" };
+  const program = {
+    "Deck.java": "class Deck {\n  void load() {\n    totl = 4;\n    print(totl);\n    int other = missing;\n  }\n}\n",
+  };
   const said = (line: number, name: string) =>
     `Deck.java:${line}: error: cannot find symbol\n    x\n    ^\n  symbol:   variable ${name}\n  location: class Deck\n`;
-  const { messages, counts } = readOutput(of("java"), `${said(3, "totl")}${said(4, "totl")}${said(5, "missing")}3 errors\n`, program);
+  const { messages, counts } = readOutput(
+    of("java"),
+    `${said(3, "totl")}${said(4, "totl")}${said(5, "missing")}3 errors\n`,
+    program,
+  );
   expect(counts).toEqual({ errors: 3, warnings: 0, notes: 0 });
   expect(messages.map((message) => message.standing.group)).toEqual(["primary", "follows", "own"]);
   expect(messages[1]?.standing.why).toContain("same name, “totl”");
@@ -29,15 +35,26 @@ test("a declaration that cannot be read leads to the complaints about what it de
     "deck.c:3:15: error: expected ‘;’ before numeric constant\ndeck.c:4:12: error: ‘total’ undeclared (first use in this function)\n",
     program,
   );
-  expect(messages[1]?.standing).toMatchObject({ group: "follows", why: expect.stringContaining("“total” stands in line 3") });
+  expect(messages[1]?.standing).toMatchObject({
+    group: "follows",
+    why: expect.stringContaining("“total” stands in line 3"),
+  });
 });
 
 test("the arrow is resolved to the token there and the one before it, even on the line above", () => {
   const program = { "deck.py": "loads = (4 +\n\n# none\nprint 9)\n" };
-  const [message] = readOutput(of("python"), '  File "deck.py", line 4\n    print 9)\n          ^\nSyntaxError: invalid syntax\n', program).messages;
+  const [message] = readOutput(
+    of("python"),
+    '  File "deck.py", line 4\n    print 9)\n          ^\nSyntaxError: invalid syntax\n',
+    program,
+  ).messages;
   expect(message?.tokens?.at).toMatchObject({ text: "9", line: 4, column: 7 });
   expect(message?.tokens?.before).toMatchObject({ text: "print", line: 4, column: 1 });
-  const [first] = readOutput(of("python"), '  File "deck.py", line 4\n    print 9)\n    ^\nSyntaxError: invalid syntax\n', program).messages;
+  const [first] = readOutput(
+    of("python"),
+    '  File "deck.py", line 4\n    print 9)\n    ^\nSyntaxError: invalid syntax\n',
+    program,
+  ).messages;
   expect(first?.tokens?.before).toMatchObject({ text: "+", line: 1 });
 });
 
@@ -62,7 +79,9 @@ test("normal output proves that the program had started; in C a lost buffer is w
   );
   expect(python.normalOutput?.text).toBe("Cars 3\nLoad?");
   expect(python.normalOutput?.proves).toContain("had started");
-  expect(readOutput(of("c"), "Deck: 4\nSegmentation fault (core dumped)\n").normalOutput?.proves).toContain("no proof of the last line");
+  expect(readOutput(of("c"), "Deck: 4\nSegmentation fault (core dumped)\n").normalOutput?.proves).toContain(
+    "no proof of the last line",
+  );
 });
 
 test("the two types of a type message come out as words, and neither is called wrong", () => {
@@ -70,18 +89,29 @@ test("the two types of a type message come out as words, and neither is called w
     of("python"),
     "Traceback (most recent call last):\n  File \"a.py\", line 1, in <module>\n    x\nTypeError: unsupported operand type(s) for +: 'int' and 'str'\n",
   );
-  expect(primary?.meaning?.words.filter((word) => word.role === "type").map((word) => word.text)).toEqual(["int", "str"]);
+  expect(primary?.meaning?.words.filter((word) => word.role === "type").map((word) => word.text)).toEqual([
+    "int",
+    "str",
+  ]);
   expect(primary?.meaning?.unsaid).toContain("either may be");
 });
 
 test("warnings alone are no errors, and nothing said is not called right", () => {
-  expect(readOutput(of("c"), "deck.c:3:9: warning: unused variable ‘x’ [-Wunused-variable]\n")).toMatchObject({ state: "warnings only", primary: null });
+  expect(readOutput(of("c"), "deck.c:3:9: warning: unused variable ‘x’ [-Wunused-variable]\n")).toMatchObject({
+    state: "warnings only",
+    primary: null,
+  });
   expect(readOutput(of("c"), "").state).toBe("clean");
+  expect(readOutput(of("c"), "the ferry is late\n").state).toBe("unknown");
 });
 
 test("text that no reader knows is not guessed at", () => {
   for (const language of languages)
-    expect(readOutput(language, "it does not work\nwhat now?\nline 4 is funny\n")).toMatchObject({ recognised: false, messages: [], normalOutput: null });
+    expect(readOutput(language, "it does not work\nwhat now?\nline 4 is funny\n")).toMatchObject({
+      recognised: false,
+      messages: [],
+      normalOutput: null,
+    });
 });
 
 test("typed commands around a message belong to nobody's output", () => {
@@ -114,18 +144,31 @@ const realLines = [
 ];
 const runs = process.env.BENT_NAIL_LONG ? 200_000 : 20_000;
 
-test(`no output makes a reader throw or lose a line: ${runs} cut and spliced real outputs`, { timeout: 600_000 }, () => {
+test(`no output makes a reader throw or lose a line: ${runs} cut and spliced real outputs`, {
+  timeout: 600_000,
+}, () => {
   const piece = fc.oneof(
     { weight: 6, arbitrary: fc.constantFrom(...realLines) },
-    { weight: 2, arbitrary: fc.tuple(fc.constantFrom(...realLines), fc.nat(80), fc.nat(80)).map(([line, from, length]) => line.slice(from, from + length)) },
+    {
+      weight: 2,
+      arbitrary: fc
+        .tuple(fc.constantFrom(...realLines), fc.nat(80), fc.nat(80))
+        .map(([line, from, length]) => line.slice(from, from + length)),
+    },
     { weight: 1, arbitrary: fc.string({ maxLength: 30 }) },
   );
   const output = fc.array(piece, { maxLength: 25 }).map((lines) => lines.join("\n"));
   fc.assert(
     fc.property(fc.constantFrom(...languages), output, (language, text) => {
-      const { parts, messages } = readOutput(language, text, { "deck.py": "x = 1\n", "Deck.java": "class Deck {\n\tint x;\n}\n", "deck.c": "int x;\n" });
+      const { parts, messages } = readOutput(language, text, {
+        "deck.py": "x = 1\n",
+        "Deck.java": "class Deck {\n\tint x;\n}\n",
+        "deck.c": "int x;\n",
+      });
       const count = lineTexts(text).length;
-      const covered = new Set(parts.flatMap((part) => Array.from({ length: part.to - part.from + 1 }, (_, index) => part.from + index)));
+      const covered = new Set(
+        parts.flatMap((part) => Array.from({ length: part.to - part.from + 1 }, (_, index) => part.from + index)),
+      );
       expect(covered.size).toBe(count);
       for (const { diagnostic } of messages) {
         expect(diagnostic.line ?? 1).toBeGreaterThan(0);
@@ -156,5 +199,6 @@ test.each([
   ["many sanitizers", "==1==ERROR: AddressSanitizer: x\n".repeat(6_000)],
   ["tabs", "\t".repeat(200_000)],
 ])("%s is read to the end", (_, text) => {
-  for (const language of languages) expect(readOutput(language, text).parts.at(-1)?.to).toBe(cleanOutput(text).length || undefined);
+  for (const language of languages)
+    expect(readOutput(language, text).parts.at(-1)?.to).toBe(cleanOutput(text).length || undefined);
 });

@@ -4,12 +4,16 @@ import { columnOf } from "../source/lines.ts";
 /** A token of the program by its place: line and column 1-based, column in code points. */
 export type PlacedToken = { text: string; kind: Token["kind"]; line: number; column: number };
 
-/** The token that a message's column points at, and the one before it (perhaps on a line above); null where there is none. */
+/**
+ * The token that a message's column points at, and the one before it (perhaps on a line above); null where there is
+ * none.
+ */
 export type TokensAt = { at: PlacedToken | null; before: PlacedToken | null };
 
 /**
- * Resolves a place (1-based line and column in code points) in a program's tokens and lines to the token there and the token before it, comments left aside. A column in
- * a gap or past the line's end has no token of its own; what stands left of it is then the token before.
+ * Resolves a place (1-based line and column in code points) in a program's tokens and lines to the token there and the
+ * token before it, comments left aside. A column in a gap or past the line's end has no token of its own; what stands
+ * left of it is then the token before.
  */
 export function tokensAt(tokens: readonly Token[], lines: readonly string[], line: number, column: number): TokensAt {
   const place = (token: Token | null): PlacedToken | null =>
@@ -27,7 +31,8 @@ export function tokensAt(tokens: readonly Token[], lines: readonly string[], lin
   for (const token of tokens) {
     if (token.line > line || (token.line === line && token.offset > offset)) break;
     if (token.kind === "comment") continue;
-    if (token.line === line && (token.endLine > line || offset < token.offset + token.text.length)) return { at: place(token), before: place(before) };
+    if (token.line === line && (token.endLine > line || offset < token.offset + token.text.length))
+      return { at: place(token), before: place(before) };
     before = token;
   }
   return { at: null, before: place(before) };

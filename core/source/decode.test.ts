@@ -3,15 +3,33 @@ import { expect, test } from "vitest";
 import { decodeText, encodeText } from "./decode.ts";
 
 const utf16 = (text: string, bigEndian: boolean) =>
-  Uint8Array.from([...text].flatMap((character) => (bigEndian ? [0, character.charCodeAt(0)] : [character.charCodeAt(0), 0])));
+  Uint8Array.from(
+    [...text].flatMap((character) => (bigEndian ? [0, character.charCodeAt(0)] : [character.charCodeAt(0), 0])),
+  );
 
 test("UTF-8 with and without a mark, UTF-16 both ways, Latin-1", () => {
-  expect(decodeText(new TextEncoder().encode("fähre"))).toMatchObject({ text: "fähre", encoding: "utf-8", binary: false });
-  expect(decodeText(Uint8Array.from([0xef, 0xbb, 0xbf, 0x61]))).toMatchObject({ text: "a", encoding: "utf-8 with mark" });
-  expect(decodeText(Uint8Array.from([0xff, 0xfe, ...utf16("fare = 6", false)]))).toMatchObject({ text: "fare = 6", encoding: "utf-16le" });
-  expect(decodeText(Uint8Array.from([0xfe, 0xff, ...utf16("fare = 6", true)]))).toMatchObject({ text: "fare = 6", encoding: "utf-16be" });
+  expect(decodeText(new TextEncoder().encode("fähre"))).toMatchObject({
+    text: "fähre",
+    encoding: "utf-8",
+    binary: false,
+  });
+  expect(decodeText(Uint8Array.from([0xef, 0xbb, 0xbf, 0x61]))).toMatchObject({
+    text: "a",
+    encoding: "utf-8 with mark",
+  });
+  expect(decodeText(Uint8Array.from([0xff, 0xfe, ...utf16("fare = 6", false)]))).toMatchObject({
+    text: "fare = 6",
+    encoding: "utf-16le",
+  });
+  expect(decodeText(Uint8Array.from([0xfe, 0xff, ...utf16("fare = 6", true)]))).toMatchObject({
+    text: "fare = 6",
+    encoding: "utf-16be",
+  });
   expect(decodeText(utf16("fare = 6", false))).toMatchObject({ text: "fare = 6", encoding: "utf-16le" });
-  expect(decodeText(Uint8Array.from([0x66, 0xe4, 0x68, 0x72, 0x65]))).toMatchObject({ text: "fähre", encoding: "latin-1" });
+  expect(decodeText(Uint8Array.from([0x66, 0xe4, 0x68, 0x72, 0x65]))).toMatchObject({
+    text: "fähre",
+    encoding: "latin-1",
+  });
 });
 
 test("a picture is no program text", () => {

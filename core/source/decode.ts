@@ -1,13 +1,18 @@
 /** How the bytes of a file were read as text. */
-export type Decoded = { text: string; encoding: "utf-8" | "utf-8 with mark" | "utf-16le" | "utf-16be" | "latin-1"; binary: boolean };
+export type Decoded = {
+  text: string;
+  encoding: "utf-8" | "utf-8 with mark" | "utf-16le" | "utf-16be" | "latin-1";
+  binary: boolean;
+};
 
 function startsWith(bytes: Uint8Array, ...mark: number[]): boolean {
   return mark.every((value, index) => bytes[index] === value);
 }
 
 /**
- * Reads bytes as text: a byte-order mark decides, then valid UTF-8, then UTF-16 recognised by its zero bytes, else Latin-1
- * (ISO 8859-1, where every byte is a character). `binary` is true for what is no program text: zero bytes or many control characters.
+ * Reads bytes as text: a byte-order mark decides, then valid UTF-8, then UTF-16 recognised by its zero bytes, else
+ * Latin-1 (ISO 8859-1, where every byte is a character). `binary` is true for what is no program text: zero bytes or
+ * many control characters.
  */
 export function decodeText(bytes: Uint8Array): Decoded {
   if (startsWith(bytes, 0xef, 0xbb, 0xbf)) return finish(new TextDecoder("utf-8").decode(bytes), "utf-8 with mark");
@@ -20,7 +25,8 @@ export function decodeText(bytes: Uint8Array): Decoded {
     if (value === 0) index % 2 === 0 ? zerosEven++ : zerosOdd++;
   });
   if (sample.length >= 4 && bytes.length % 2 === 0) {
-    if (zerosOdd > sample.length * 0.3 && zerosEven === 0) return finish(new TextDecoder("utf-16le").decode(bytes), "utf-16le");
+    if (zerosOdd > sample.length * 0.3 && zerosEven === 0)
+      return finish(new TextDecoder("utf-16le").decode(bytes), "utf-16le");
     if (zerosEven > sample.length * 0.3 && zerosOdd === 0) return finish(decodeUtf16BigEndian(bytes), "utf-16be");
   }
   try {

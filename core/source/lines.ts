@@ -1,7 +1,10 @@
 /** A line of a text: `text` without its line end, `end` the line end as it was ("" on a last line without one). */
 export type SourceLine = { text: string; end: string };
 
-/** Splits a text at CR LF, LF or CR, keeping every character. Joining text + end of all lines gives the text back. An empty text has no lines. */
+/**
+ * Splits a text at CR LF, LF or CR, keeping every character. Joining text + end of all lines gives the text back. An
+ * empty text has no lines.
+ */
 export function splitLines(text: string): SourceLine[] {
   const lines: SourceLine[] = [];
   const pattern = /\r\n|\n|\r/g;

@@ -1,7 +1,10 @@
 import type { Language } from "../languages/language.ts";
 import { splitLines } from "./lines.ts";
 
-/** Lines (1-based, the last included) that are commented out and look like a program's, as examples are prepared to be switched on. */
+/**
+ * Lines (1-based, the last included) that are commented out and look like a program's, as examples are prepared to be
+ * switched on.
+ */
 export type PreparedPart = { from: number; to: number; text: string };
 
 /** The comment's sign at a line's beginning, with at most one blank after it. */
@@ -9,16 +12,22 @@ function mark(language: Language): RegExp {
   return new RegExp(`^([ \\t]*)${language.lineComment.replace(/[^\w]/g, "\\$&")} ?`);
 }
 
-/** True for a line that reads like a statement rather than a sentence: it sets a name, calls something, or heads a block. */
+/**
+ * True for a line that reads like a statement rather than a sentence: it sets a name, calls something, or heads a
+ * block.
+ */
 function looksLikeCode(language: Language, line: string): boolean {
   const tokens = language.tokens(line).filter((token) => token.kind !== "comment");
   if (tokens.length === 0) return false;
-  if (language.assignedNames(tokens).length > 0 || language.definesFunction(tokens) || language.loopCondition(tokens)) return true;
+  if (language.assignedNames(tokens).length > 0 || language.definesFunction(tokens) || language.loopCondition(tokens))
+    return true;
   const call = tokens.findIndex((token, index) => token.kind === "name" && tokens[index + 1]?.text === "(");
   if (call >= 0 && call <= 3) return true;
   return (
     tokens[0]?.kind === "keyword" &&
-    (language.decisionWords.has(tokens[0].text) || language.loopWords.has(tokens[0].text) || language.loopExits.includes(tokens[0].text))
+    (language.decisionWords.has(tokens[0].text) ||
+      language.loopWords.has(tokens[0].text) ||
+      language.loopExits.includes(tokens[0].text))
   );
 }
 
@@ -40,7 +49,10 @@ export function preparedParts(language: Language, program: string): PreparedPart
   return parts;
 }
 
-/** The program with lines switched on (their comment sign taken off) or off (one put before them). Line ends and all other lines stay. */
+/**
+ * The program with lines switched on (their comment sign taken off) or off (one put before them). Line ends and all
+ * other lines stay.
+ */
 export function switchLines(language: Language, program: string, from: number, to: number, on: boolean): string {
   const pattern = mark(language);
   return splitLines(program)

@@ -36,13 +36,17 @@ test("whatever the text, every sign is its partner's partner", () => {
   fc.assert(
     fc.property(
       fc.constantFrom(...languages),
-      fc.array(fc.constantFrom("(", ")", "[", "]", "{", "}", "begin", "end", "if", "x", '"', "\n", " ", ";"), { maxLength: 60 }),
+      fc.array(fc.constantFrom("(", ")", "[", "]", "{", "}", "begin", "end", "if", "x", '"', "\n", " ", ";"), {
+        maxLength: 60,
+      }),
       (language, parts) => {
         const { signs } = structureOf(language, parts.join(""));
         for (const sign of signs) {
           const partner = sign.partner;
           if (!partner) continue;
-          expect(signs.find((each) => each.line === partner.line && each.column === partner.column)?.partner).toMatchObject({
+          expect(
+            signs.find((each) => each.line === partner.line && each.column === partner.column)?.partner,
+          ).toMatchObject({
             line: sign.line,
             column: sign.column,
           });
@@ -53,7 +57,8 @@ test("whatever the text, every sign is its partner's partner", () => {
 });
 
 test("parts that were prepared and commented out are told from remarks, and switched on and off", () => {
-  const program = "# the deck of the ferry, first try\nloads = [4, 9]\n\n# for load in loads:\n#     print(load)\n\n# print(sum(loads))\n";
+  const program =
+    "# the deck of the ferry, first try\nloads = [4, 9]\n\n# for load in loads:\n#     print(load)\n\n# print(sum(loads))\n";
   const parts = preparedParts(of("python"), program);
   expect(parts.map(({ from, to }) => [from, to])).toEqual([
     [4, 5],

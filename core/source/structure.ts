@@ -1,8 +1,16 @@
 import type { Language, Token } from "../languages/language.ts";
 import { columnOf, lineTexts } from "./lines.ts";
 
-/** A sign that opens or closes something: its place (line and column from 1) and that of its partner, or null where it has none. */
-export type PairedSign = { text: string; line: number; column: number; partner: { text: string; line: number; column: number } | null };
+/**
+ * A sign that opens or closes something: its place (line and column from 1) and that of its partner, or null where it
+ * has none.
+ */
+export type PairedSign = {
+  text: string;
+  line: number;
+  column: number;
+  partner: { text: string; line: number; column: number } | null;
+};
 
 /** A line with the depth of brackets and blocks at its end, and what stands in it without a partner. */
 export type StructureLine = { line: number; text: string; depth: number; unpaired: string[]; closes: string[] };
@@ -16,8 +24,8 @@ const partners: Readonly<Record<string, string>> = { ")": "(", "]": "[", "}": "{
 const longest = 5000;
 
 /**
- * Pairs brackets, and the words for blocks where the language has them. A closing sign that does not fit what is open has no partner, and
- * what is open goes on, so that one surplus sign does not upset all that follow.
+ * Pairs brackets, and the words for blocks where the language has them. A closing sign that does not fit what is open
+ * has no partner, and what is open goes on, so that one surplus sign does not upset all that follow.
  */
 export function structureOf(language: Language, program: string): Structure {
   const texts = lineTexts(program).slice(0, longest);
@@ -31,10 +39,21 @@ export function structureOf(language: Language, program: string): Structure {
     if (token.kind === "text" && token.open) openTexts.push(token.line);
     const word = token.text.toLowerCase();
     const isWord = token.kind === "keyword" && before?.text !== ".";
-    const opens = token.kind === "bracket" ? partners[token.text] === undefined : isWord && (language.blockWords?.opens.has(word) ?? false);
-    const closes = token.kind === "bracket" ? partners[token.text] !== undefined : isWord && (language.blockWords?.closes.has(word) ?? false);
+    const opens =
+      token.kind === "bracket"
+        ? partners[token.text] === undefined
+        : isWord && (language.blockWords?.opens.has(word) ?? false);
+    const closes =
+      token.kind === "bracket"
+        ? partners[token.text] !== undefined
+        : isWord && (language.blockWords?.closes.has(word) ?? false);
     if (opens || closes) {
-      const sign: PairedSign = { text: token.text, line: token.line, column: columnOf(texts[token.line - 1] ?? "", token.offset), partner: null };
+      const sign: PairedSign = {
+        text: token.text,
+        line: token.line,
+        column: columnOf(texts[token.line - 1] ?? "", token.offset),
+        partner: null,
+      };
       signs.push(sign);
       if (opens) open.push({ sign, kind: token.kind === "bracket" ? token.text : "word" });
       else {
@@ -61,7 +80,9 @@ export function structureOf(language: Language, program: string): Structure {
       text,
       depth,
       unpaired: own.filter((sign) => !sign.partner).map((sign) => sign.text),
-      closes: own.flatMap((sign) => (sign.partner && sign.partner.line < line ? [`${sign.text} closes line ${sign.partner.line}`] : [])),
+      closes: own.flatMap((sign) =>
+        sign.partner && sign.partner.line < line ? [`${sign.text} closes line ${sign.partner.line}`] : [],
+      ),
     };
   });
   return { lines, signs, openTexts };

@@ -2,7 +2,14 @@ import { expect, test } from "vitest";
 import { lastState } from "./lastState.ts";
 import type { Step, Trace } from "./trace.ts";
 
-const step = (index: number, line: number, writes: Step["writes"], frame = 0): Step => ({ index, line, file: 0, frame, depth: 0, writes });
+const step = (index: number, line: number, writes: Step["writes"], frame = 0): Step => ({
+  index,
+  line,
+  file: 0,
+  frame,
+  depth: 0,
+  writes,
+});
 const trace = (steps: Step[]): Trace => ({ steps, files: ["deck.py"], outcome: undefined as never });
 
 test("the last line, and what changed last first; names of other calls are left out", () => {

@@ -6,7 +6,10 @@ const mostNames = 6;
 /** Characters of a value shown at most. */
 const mostCharacters = 40;
 
-/** The line that ran last in a recording (1-based, main file only), and what the names of its call and the globals held then, those that changed last first. */
+/**
+ * The line that ran last in a recording (1-based, main file only), and what the names of its call and the globals held
+ * then, those that changed last first.
+ */
 export type LastState = { line: number; values: Array<{ name: string; text: string }> };
 
 /** Where a recorded run was when it was stopped, or null if no line of the main file ran. */

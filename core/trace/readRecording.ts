@@ -36,12 +36,15 @@ function present(token: unknown): Value {
   return value;
 }
 
-/** Reads the chunks of one recording in order. `read` gives the steps of a chunk, or null if it is not in the recorder's form. */
+/**
+ * Reads the chunks of one recording in order. `read` gives the steps of a chunk, or null if it is not in the recorder's
+ * form.
+ */
 export type RecordingReader = { read: (json: string) => Step[] | null };
 
 /**
- * Reads the recorder's stream of tokens, described in runners/python/bent_nail_runner/recorder.py. Programs may scribble over
- * their recording, so nothing is trusted: a chunk with anything else in it is refused.
+ * Reads the recorder's stream of tokens, described in runners/python/bent_nail_runner/recorder.py. Programs may
+ * scribble over their recording, so nothing is trusted: a chunk with anything else in it is refused.
  */
 export function createRecordingReader(): RecordingReader {
   const columns = new Map<number, { scope: "global" | "frame"; name: string }>();
@@ -84,7 +87,8 @@ export function createRecordingReader(): RecordingReader {
     } else if (kind === "r") {
       enterFrame(rest.slice(0, 3));
       begin(lineOf(rest[3]), steps).resumes = true;
-    } else if (kind === "d") columns.set(Number(rest[0]), { scope: rest[1] === 0 ? "global" : "frame", name: String(rest[2]) });
+    } else if (kind === "d")
+      columns.set(Number(rest[0]), { scope: rest[1] === 0 ? "global" : "frame", name: String(rest[2]) });
     else if (kind === "v") need().returned = present(rest[0]);
     else if (kind === "k") need().condition = rest[0] === true;
     else if (kind === "x") need().raised = { errorName: String(rest[0]), message: String(rest[1]) };
@@ -108,7 +112,12 @@ export function createRecordingReader(): RecordingReader {
       } else if (typeof token === "number" && token < 0 && at + 1 < tokens.length) {
         const column = columns.get(-token);
         if (!column) throw new NotARecording();
-        addWrite({ scope: column.scope, owner: column.scope === "global" ? 0 : need().frame, path: [column.name], value: readValue(tokens[++at]) });
+        addWrite({
+          scope: column.scope,
+          owner: column.scope === "global" ? 0 : need().frame,
+          path: [column.name],
+          value: readValue(tokens[++at]),
+        });
       } else if (Array.isArray(token)) readControl(token, steps);
       else throw new NotARecording();
     }

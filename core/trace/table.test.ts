@@ -16,7 +16,11 @@ const outcome: Trace["outcome"] = {
   milliseconds: 1,
   translator: "CPython",
 };
-const traceOf = (...tokens: unknown[]): Trace => ({ outcome, files: ["a.py"], steps: createRecordingReader().read(JSON.stringify(tokens)) ?? [] });
+const traceOf = (...tokens: unknown[]): Trace => ({
+  outcome,
+  files: ["a.py"],
+  steps: createRecordingReader().read(JSON.stringify(tokens)) ?? [],
+});
 /** Gives global `name` (column `number`) a value on the last step. */
 const give = (number: number, name: string, value: unknown) => [["d", number, 0, name], -number, value];
 
@@ -32,14 +36,25 @@ test("rows for changes only", () => {
 
 test("an element changed in place shows the whole list, in every column that names it", () => {
   const table = buildTable(
-    traceOf(1, ...give(1, "loads", ["list", null, 7, [1, 2], "l"]), 2, ...give(2, "same", ["list", null, 7]), 3, ["o", 7, [0], 9], 4, ["o", 7, [2], 5]),
+    traceOf(
+      1,
+      ...give(1, "loads", ["list", null, 7, [1, 2], "l"]),
+      2,
+      ...give(2, "same", ["list", null, 7]),
+      3,
+      ["o", 7, [0], 9],
+      4,
+      ["o", 7, [2], 5],
+    ),
   );
   expect(table.rows[2]?.cells).toEqual({ loads: "[9, 2]", same: "[9, 2]" });
   expect(table.rows[3]?.cells).toEqual({ loads: "[9, 2, 5]", same: "[9, 2, 5]" });
 });
 
 test("a list that holds itself is written once", () => {
-  expect(buildTable(traceOf(1, ...give(1, "ring", ["list", null, 1, [["list", null, 1]], "l"]))).rows[0]?.cells.ring).toBe("[…]");
+  expect(
+    buildTable(traceOf(1, ...give(1, "ring", ["list", null, 1, [["list", null, 1]], "l"]))).rows[0]?.cells.ring,
+  ).toBe("[…]");
 });
 
 test("objects, dictionaries, sets and tuples are written as a person writes them", () => {
@@ -59,17 +74,33 @@ test("objects, dictionaries, sets and tuples are written as a person writes them
     ["tuple", null, 0, [["list", null, 4, [], "l"], null], "t"],
   ];
   const table = buildTable(traceOf(...values.flatMap((value, index) => [1, ...give(index + 1, `v${index}`, value)])));
-  expect(table.rows.flatMap((row) => Object.values(row.cells))).toEqual(["Boat(name='Tern', load=4)", "{'low': True}", "{1}", "([], None)"]);
+  expect(table.rows.flatMap((row) => Object.values(row.cells))).toEqual([
+    "Boat(name='Tern', load=4)",
+    "{'low': True}",
+    "{1}",
+    "([], None)",
+  ]);
 });
 
 test("a variable of a function has one column for all its calls", () => {
-  const table = buildTable(traceOf(["c", 1, 0, 1, 1, "fare"], ["d", 1, 1, "age"], -1, 3, ["c", 2, 0, 1, 1, "fare"], -1, 4));
+  const table = buildTable(
+    traceOf(["c", 1, 0, 1, 1, "fare"], ["d", 1, 1, "age"], -1, 3, ["c", 2, 0, 1, 1, "fare"], -1, 4),
+  );
   expect(table.columns).toEqual([{ key: "fare.age", title: "age", scope: "function", functionName: "fare" }]);
   expect(table.rows.map((row) => row.cells["fare.age"])).toEqual(["3", "4"]);
 });
 
 test("a chunk that a program scribbled over is refused, not half read", () => {
-  for (const chunk of ["[1,2", '{"a":1}', "[-1,5]", '["c"]', '[1,"x"]', '[1,["z"]]', '[1,["o",1,2,3]]', '[1,["d",1,0,"a"],-1,{}]'])
+  for (const chunk of [
+    "[1,2",
+    '{"a":1}',
+    "[-1,5]",
+    '["c"]',
+    '[1,"x"]',
+    '[1,["z"]]',
+    '[1,["o",1,2,3]]',
+    '[1,["d",1,0,"a"],-1,{}]',
+  ])
     expect(createRecordingReader().read(chunk)).toBeNull();
 });
 

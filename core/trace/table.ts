@@ -3,7 +3,9 @@ import type { Step, Trace, Value, Write } from "./trace.ts";
 /** A column: a name in a frame kind. `key` is stable within one table; `title` is what stands over it. */
 export type TableColumn = { key: string; title: string; scope: "global" | "function"; functionName?: string };
 
-/** A row: the values after line `line` ran. `cells` holds only what changed, by column key; `step` is the recorded step. */
+/**
+ * A row: the values after line `line` ran. `cells` holds only what changed, by column key; `step` is the recorded step.
+ */
 export type TableRow = {
   step: number;
   line: number;
@@ -18,10 +20,18 @@ export type TableRow = {
 
 export type TraceTable = { columns: TableColumn[]; rows: TableRow[]; cut?: string };
 
+/** What a table is made of: the recorded steps, and in words what is missing. */
+export type TraceSteps = Pick<Trace, "steps" | "cut"> & Partial<Trace>;
+
 /** "line": a row for every executed line. "change": only rows in which a column changes or something is printed. */
 export type RowPolicy = "line" | "change";
 
-type Stored = { type: string; shape: NonNullable<Value["shape"]>; items: Array<{ key?: string; value: Value }>; length?: number };
+type Stored = {
+  type: string;
+  shape: NonNullable<Value["shape"]>;
+  items: Array<{ key?: string; value: Value }>;
+  length?: number;
+};
 
 /** Remembers the contents of every changeable object as a run goes on, and writes values as a person does. */
 export function createObjectStore() {
@@ -30,7 +40,12 @@ export function createObjectStore() {
   function learn(value: Value): void {
     for (const item of value.items ?? []) learn(item.value);
     if (value.id !== undefined && value.shape && value.items) {
-      objects.set(value.id, { type: value.type, shape: value.shape, items: [...value.items], ...(value.length === undefined ? {} : { length: value.length }) });
+      objects.set(value.id, {
+        type: value.type,
+        shape: value.shape,
+        items: [...value.items],
+        ...(value.length === undefined ? {} : { length: value.length }),
+      });
     }
   }
 
@@ -81,10 +96,14 @@ export function createObjectStore() {
 }
 
 /**
- * The trace table of a recorded run: a column per variable in the order of the first value, an output column, blank where
- * nothing changed. A variable of a function has one column for all its calls. `columns` limits and orders the variables by key.
+ * The trace table of a recorded run: a column per variable in the order of the first value, an output column, blank
+ * where nothing changed. A variable of a function has one column for all its calls. `columns` limits and orders the
+ * variables by key.
  */
-export function buildTable(trace: Trace, options: { rows?: RowPolicy; columns?: readonly string[] } = {}): TraceTable {
+export function buildTable(
+  trace: TraceSteps,
+  options: { rows?: RowPolicy; columns?: readonly string[] } = {},
+): TraceTable {
   const store = createObjectStore();
   const columns: TableColumn[] = [];
   const known = new Map<string, { column: TableColumn; value: Value | null; text: string }>();
@@ -111,7 +130,12 @@ export function buildTable(trace: Trace, options: { rows?: RowPolicy; columns?: 
         const column: TableColumn =
           write.scope === "global"
             ? { key, title: String(write.path[0]), scope: "global" }
-            : { key, title: String(write.path[0]), scope: "function", functionName: frameNames.get(write.owner) ?? "?" };
+            : {
+                key,
+                title: String(write.path[0]),
+                scope: "function",
+                functionName: frameNames.get(write.owner) ?? "?",
+              };
         columns.push(column);
         known.set(key, { column, value: null, text: "" });
       }
@@ -139,7 +163,10 @@ export function buildTable(trace: Trace, options: { rows?: RowPolicy; columns?: 
     rows.push(rowOf(step, cells, chosen));
   }
   const shown = chosen ? columns.filter((column) => chosen.has(column.key)) : columns;
-  const kept = options.rows === "change" ? rows.filter((row) => Object.keys(row.cells).length > 0 || row.output !== "" || row.raised !== undefined) : rows;
+  const kept =
+    options.rows === "change"
+      ? rows.filter((row) => Object.keys(row.cells).length > 0 || row.output !== "" || row.raised !== undefined)
+      : rows;
   return { columns: shown, rows: kept, ...(trace.cut === undefined ? {} : { cut: trace.cut }) };
 }
 

@@ -17,8 +17,16 @@ export type Value = {
   length?: number;
 };
 
-/** One changed name or element. `owner` is the frame's or object's number (0 for globals); `value` null means it is gone. */
-export type Write = { scope: "global" | "frame" | "object"; owner: number; path: ReadonlyArray<string | number>; value: Value | null };
+/**
+ * One changed name or element. `owner` is the frame's or object's number (0 for globals); `value` null means it is
+ * gone.
+ */
+export type Write = {
+  scope: "global" | "frame" | "object";
+  owner: number;
+  path: ReadonlyArray<string | number>;
+  value: Value | null;
+};
 
 /** One executed line; `line` is 1-based in file number `file`, `writes` are the values after the line ran. */
 export type Step = {

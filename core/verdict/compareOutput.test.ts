@@ -23,7 +23,12 @@ test("if only the prompts differ, that is said, and prompts can be ignored", () 
 });
 
 test("the place of the first difference", () => {
-  expect(compareOutput([out("a\nFare: 6\n")], "a\nFare: 12\n")).toMatchObject({ line: 2, column: 7, actual: "Fare: 6", intended: "Fare: 12" });
+  expect(compareOutput([out("a\nFare: 6\n")], "a\nFare: 12\n")).toMatchObject({
+    line: 2,
+    column: 7,
+    actual: "Fare: 6",
+    intended: "Fare: 12",
+  });
   expect(compareOutput([out("a\n")], "a\nb\n")).toMatchObject({ line: 2, actual: null, intended: "b" });
 });
 

@@ -1,10 +1,20 @@
 import type { ConsolePiece } from "../outcome/outcome.ts";
 import { consoleText } from "../outcome/outcome.ts";
 
-/** How a result compares with the intended one. `line` and `column` (1-based, UTF-16) are the place of the first difference in the output. */
+/**
+ * How a result compares with the intended one. `line` and `column` (1-based, UTF-16) are the place of the first
+ * difference in the output.
+ */
 export type OutputComparison =
   | { same: true; promptsIgnored: boolean }
-  | { same: false; line: number; column: number; intended: string | null; actual: string | null; onlyPromptsDiffer: boolean };
+  | {
+      same: false;
+      line: number;
+      column: number;
+      intended: string | null;
+      actual: string | null;
+      onlyPromptsDiffer: boolean;
+    };
 
 /** Lines for comparing: line ends, blanks at line ends and blank lines at the end do not count. */
 function comparableLines(text: string): string[] {
@@ -32,23 +42,37 @@ function withoutPrompts(pieces: readonly ConsolePiece[]): string {
 }
 
 /**
- * Compares what a run printed on standard output with the intended text (rule of the job: compared is standard output with
- * prompts; an intended text that holds the typed values where they were echoed matches too).
+ * Compares what a run printed on standard output with the intended text (rule of the job: compared is standard output
+ * with prompts; an intended text that holds the typed values where they were echoed matches too).
  */
-export function compareOutput(pieces: readonly ConsolePiece[], intended: string, ignorePrompts = false): OutputComparison {
+export function compareOutput(
+  pieces: readonly ConsolePiece[],
+  intended: string,
+  ignorePrompts = false,
+): OutputComparison {
   const wanted = comparableLines(intended);
   const printed = comparableLines(consoleText(pieces, ["out"]));
   if (sameLines(printed, wanted)) return { same: true, promptsIgnored: false };
-  if (sameLines(comparableLines(consoleText(pieces, ["out", "in"])), wanted)) return { same: true, promptsIgnored: false };
+  if (sameLines(comparableLines(consoleText(pieces, ["out", "in"])), wanted))
+    return { same: true, promptsIgnored: false };
   const bare = comparableLines(withoutPrompts(pieces));
   const onlyPromptsDiffer = pieces.some((piece) => piece.kind === "in") && sameLines(bare, wanted);
   if (onlyPromptsDiffer && ignorePrompts) return { same: true, promptsIgnored: true };
   const at = Math.max(
     0,
-    Array.from({ length: Math.max(wanted.length, printed.length) }).findIndex((_, index) => wanted[index] !== printed[index]),
+    Array.from({ length: Math.max(wanted.length, printed.length) }).findIndex(
+      (_, index) => wanted[index] !== printed[index],
+    ),
   );
   const [wantedLine, printedLine] = [wanted[at] ?? "", printed[at] ?? ""];
   let column = 0;
   while (column < printedLine.length && printedLine[column] === wantedLine[column]) column++;
-  return { same: false, line: at + 1, column: column + 1, intended: wanted[at] ?? null, actual: printed[at] ?? null, onlyPromptsDiffer };
+  return {
+    same: false,
+    line: at + 1,
+    column: column + 1,
+    intended: wanted[at] ?? null,
+    actual: printed[at] ?? null,
+    onlyPromptsDiffer,
+  };
 }

@@ -1,8 +1,9 @@
 import { expect, test } from "vitest";
+import { c } from "../languages/c/c.ts";
 import { python } from "../languages/python/python.ts";
 import { createRecordingReader } from "../trace/readRecording.ts";
 import type { Trace } from "../trace/trace.ts";
-import { findEndlessLoop } from "./endless.ts";
+import { type EndlessFinding, findEndlessLoop, isToGoOn } from "./endless.ts";
 
 const outcome: Trace["outcome"] = {
   started: true,
@@ -70,10 +71,48 @@ test("a loop that comes nearer to its end, however slowly, is not judged", () =>
   ).toBeNull();
 });
 
+test("only a repeated state is a proof; else no more is claimed than was seen", () => {
+  const program = "low = 1\nwhile low > 0:\n    low = low + 1\n";
+  const away = findEndlessLoop(
+    python,
+    program,
+    looping("low", 1, (pass) => pass + 2, 1200),
+  );
+  expect(away).toMatchObject({ proof: false, line: 2 });
+  expect(away?.text).toBe(
+    "It has not ended: in all 1 000 recorded passes of the loop at line 2 “low > 0” only moved away from ending it.",
+  );
+  const flip = looping("low", 1, (pass) => pass % 2);
+  expect(findEndlessLoop(python, "low = 1\nwhile low < 5:\n    low = 1 - low\n", flip)).toMatchObject({ proof: true });
+});
+
+test("where a type has a range, the passes until it is left are said, and a near one lets the run go on", () => {
+  const program = "int main(void) {\nwhile (low > 0)\n    low = low + step;\n}\n";
+  const passesLeft = (type: string, step: number) => {
+    const trace = looping("low", 1, (pass) => pass + 2);
+    const steps = trace.steps.map((each) => ({
+      ...each,
+      writes: each.writes.map((write) => ({ ...write, value: { type, text: String(lowAt(each.index, step)) } })),
+    }));
+    return findEndlessLoop(c, program, { ...trace, steps });
+  };
+  const lowAt = (index: number, step: number) => 1 + step * Math.floor(index / 2);
+  const near = passesLeft("int", 3);
+  // The state of the last compared pass has 1 + 3 * 199, and (2147483647 - 598) / 3 + 1 rounds go on from there.
+  expect(near?.passesLeft).toBe((2147483647n - 598n) / 3n + 1n);
+  expect(near?.text).toContain("leaves the range of its type after at most 715 827 684 more passes");
+  expect([isToGoOn(near as EndlessFinding, 2000), isToGoOn(near as EndlessFinding, 60_000)]).toEqual([true, false]);
+  const far = passesLeft("long int", 1);
+  expect(far && isToGoOn(far, 2000)).toBe(false);
+  expect(passesLeft("double", 1)?.passesLeft).toBeUndefined();
+});
+
 test("everything the same at two passes", () => {
   const flip = looping("low", 1, (pass) => pass % 2);
   expect(ground("low = 1\nwhile low < 5:\n    low = 1 - low\n", flip)).toBe("state repeats");
-  expect(findEndlessLoop(python, "low = 1\nwhile low < 5:\n    low = 1 - low\n", flip)?.text).toContain("goes round the same for ever");
+  expect(findEndlessLoop(python, "low = 1\nwhile low < 5:\n    low = 1 - low\n", flip)?.text).toContain(
+    "goes round the same for ever",
+  );
 });
 
 test("a repeated state proves nothing where something unseen may change", () => {

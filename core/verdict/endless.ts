@@ -3,8 +3,37 @@ import { tokensByLine } from "../languages/lexical.ts";
 import { createObjectStore } from "../trace/table.ts";
 import type { Step, Trace } from "../trace/trace.ts";
 
-/** Why a loop is taken not to end, in words, with the line of its header. */
-export type EndlessFinding = { ground: "condition never changes" | "moves away" | "state repeats"; line: number; text: string };
+/**
+ * Why a loop is taken not to end, in words, with the line of its header. `proof`: it cannot end; else the words claim no
+ * more than what was seen. `passesLeft`: after so many more passes at most a number leaves the range of its type, and
+ * the loop may end.
+ */
+export type EndlessFinding = {
+  ground: "condition never changes" | "moves away" | "state repeats";
+  line: number;
+  text: string;
+  proof: boolean;
+  passesLeft?: bigint;
+};
+
+/** Passes that a machine may make while somebody waits: all that 32 bits count, with room. */
+const nearPasses = 5_000_000_000n;
+
+/** Seconds of processor time that a run may have whose loop is near the end of a number's range. */
+export const longRunSeconds = 60;
+
+/**
+ * True where a run of so many milliseconds has not had the time in which its loop may come to its end by itself: it is to
+ * go on before anything is said.
+ */
+export function isToGoOn({ passesLeft }: EndlessFinding, milliseconds: number): boolean {
+  return passesLeft !== undefined && passesLeft <= nearPasses && milliseconds < longRunSeconds * 900;
+}
+
+/** A count with its thousands apart, as people read it. */
+function spaced(count: number | bigint): string {
+  return String(count).replace(/\B(?=(\d{3})+$)/g, " ");
+}
 
 /** Passes that must have been recorded before a loop is judged. */
 const leastPasses = 50;
@@ -16,7 +45,10 @@ function numberOf(side: string, values: ReadonlyMap<string, string>): number {
   return /^[\d.]/.test(side) ? Number(side) : Number(values.get(side) ?? Number.NaN);
 }
 
-/** For each pass of the loop at `header` the values of the global and own names as text, uncut; null if a value was cut or not followed. */
+/**
+ * For each pass of the loop at `header` the values of the global and own names as text, uncut; null if a value was cut
+ * or not followed.
+ */
 function statesAtHeader(trace: Trace, header: number): Array<Map<string, string>> | null {
   const store = createObjectStore();
   const values = new Map<string, { value: Parameters<typeof store.write>[0] } | null>();
@@ -41,18 +73,62 @@ function statesAtHeader(trace: Trace, header: number): Array<Map<string, string>
   return states;
 }
 
+/** The type that a name's last recorded value has; "" if it never got one in the main file's frame. */
+function typeOf(trace: Trace, name: string): string {
+  const written = trace.steps.findLast((step) =>
+    step.writes.some((write) => write.path.length === 1 && write.path[0] === name && write.value),
+  );
+  return written?.writes.findLast((write) => write.path.length === 1 && write.path[0] === name)?.value?.type ?? "";
+}
+
+const whole = /^-?\d+$/;
+
+/**
+ * Passes until a number of the comparison leaves the range of its type at the pace of the last recorded pass; fewer if it
+ * gets faster. Undefined where its type has no range that is known, or it gets slower.
+ */
+function passesUntilItTurns(
+  language: Language,
+  trace: Trace,
+  states: ReadonlyArray<ReadonlyMap<string, string>>,
+  { left, right }: NonNullable<LoopCondition["comparison"]>,
+): bigint | undefined {
+  const turns = [left, right].flatMap((name): bigint[] => {
+    const range = language.numberRanges[typeOf(trace, name)];
+    const values = states.map((state) => [...state].find(([key]) => key.split(" ")[1] === name)?.[1] ?? "");
+    if (!range || !values.every((text) => whole.test(text))) return [];
+    const [first = 0n, second = 0n] = values.map(BigInt);
+    const [before = 0n, last = 0n] = values.slice(-2).map(BigInt);
+    const pace = last - before;
+    const size = (value: bigint) => (value < 0n ? -value : value);
+    if (pace === 0n || size(pace) < size(second - first)) return [];
+    return [(pace > 0n ? range[1] - last : last - range[0]) / size(pace) + 1n];
+  });
+  return turns.sort((one, other) => Number(one - other))[0];
+}
+
 /** No name of the condition got a value, and no object that one of them holds changed. */
 function conditionNeverChanges(trace: Trace, round: readonly Step[], condition: LoopCondition): boolean {
   const holdsObjects = trace.steps.some((step) =>
-    step.writes.some((write) => write.path.length === 1 && condition.names.includes(String(write.path[0])) && write.value?.id !== undefined),
+    step.writes.some(
+      (write) =>
+        write.path.length === 1 && condition.names.includes(String(write.path[0])) && write.value?.id !== undefined,
+    ),
   );
   return !round.some((step) =>
-    step.writes.some((write) => (write.scope === "object" ? holdsObjects && condition.names.length > 0 : condition.names.includes(String(write.path[0])))),
+    step.writes.some((write) =>
+      write.scope === "object"
+        ? holdsObjects && condition.names.length > 0
+        : condition.names.includes(String(write.path[0])),
+    ),
   );
 }
 
 /** Over all recorded passes the two sides only move away from where the comparison fails. */
-function movesAway(states: ReadonlyArray<ReadonlyMap<string, string>>, { left, operator, right }: NonNullable<LoopCondition["comparison"]>): boolean {
+function movesAway(
+  states: ReadonlyArray<ReadonlyMap<string, string>>,
+  { left, operator, right }: NonNullable<LoopCondition["comparison"]>,
+): boolean {
   // How far the comparison is from failing: it ends when this falls to nothing.
   const distances = states.map((state) => {
     const plain = new Map([...state].map(([name, text]) => [name.split(" ")[1] ?? "", text]));
@@ -61,7 +137,9 @@ function movesAway(states: ReadonlyArray<ReadonlyMap<string, string>>, { left, o
   });
   return (
     distances.length >= leastPasses &&
-    distances.every((distance, pass) => !Number.isNaN(distance) && (pass === 0 || distance >= (distances[pass - 1] ?? 0))) &&
+    distances.every(
+      (distance, pass) => !Number.isNaN(distance) && (pass === 0 || distance >= (distances[pass - 1] ?? 0)),
+    ) &&
     (distances.at(-1) ?? 0) > (distances[0] ?? 0)
   );
 }
@@ -79,11 +157,12 @@ function repeatedPass(states: ReadonlyArray<ReadonlyMap<string, string>>): [numb
 }
 
 /**
- * Looks whether a recorded run that was cut goes round a loop that cannot end. Grounds: over all recorded passes the names of its
- * condition never changed; or the two sides of its comparison only moved away from one another; or everything had the same values
- * at two passes, with nothing in the loop whose state is not seen (input, chance, clock, iterators, calls). In the first two cases
- * the condition calls nothing; in all no line of the body leaves the loop, except for a repeated state, which needs no such look.
- * A limit alone is never a ground. Returns null where nothing can be said.
+ * Looks whether a recorded run that was cut goes round a loop that cannot end. Grounds: over all recorded passes the
+ * names of its condition never changed; or the two sides of its comparison only moved away from one another; or
+ * everything had the same values at two passes, with nothing in the loop whose state is not seen (input, chance, clock,
+ * iterators, calls). In the first two cases the condition calls nothing; in all no line of the body leaves the loop,
+ * except for a repeated state, which needs no such look. Only the last is a proof. A limit alone is never a ground. Returns null where nothing
+ * can be said.
  */
 export function findEndlessLoop(language: Language, program: string, trace: Trace): EndlessFinding | null {
   const tokens = tokensByLine(language.tokens(program));
@@ -103,34 +182,50 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
     const first = trace.steps.findIndex((step) => step.line === header);
     const lastHeader = trace.steps.findLastIndex((step) => step.line === header);
 
-    if (!condition.calls && !leaves && conditionNeverChanges(trace, trace.steps.slice(first + 1, lastHeader), condition)) {
+    if (
+      !condition.calls &&
+      !leaves &&
+      conditionNeverChanges(trace, trace.steps.slice(first + 1, lastHeader), condition)
+    ) {
       const names = condition.names.map((name) => `“${name}”`).join(" and ");
       return {
         ground: "condition never changes",
         line: header,
+        proof: false,
         text: condition.constant
-          ? `The loop at line ${header} has a condition that is always the same and nothing in it leaves the loop: it does not end.`
-          : `In ${count} recorded passes of the loop at line ${header}, ${names} never changed, and nothing in the loop leaves it: it does not end.`,
+          ? `It has not ended: the condition of the loop at line ${header} is always the same, and nothing in the loop is seen to leave it.`
+          : `It has not ended: in all ${spaced(count)} recorded passes of the loop at line ${header} ${names} never changed, and nothing in the loop is seen to leave it.`,
       };
     }
     const states = statesAtHeader(trace, header);
     if (!states) continue;
     if (condition.comparison && !leaves && movesAway(states, condition.comparison)) {
+      const { left, operator, right } = condition.comparison;
+      const passesLeft = passesUntilItTurns(language, trace, states, condition.comparison);
+      const turns =
+        passesLeft === undefined
+          ? ""
+          : ` A number leaves the range of its type after at most ${spaced(passesLeft)} more passes, and then the loop may end.`;
       return {
         ground: "moves away",
         line: header,
-        text: `In ${states.length} recorded passes of the loop at line ${header}, “${condition.comparison.left} ${condition.comparison.operator} ${condition.comparison.right}” only moved further from failing: it does not end.`,
+        proof: false,
+        text: `It has not ended: in all ${spaced(states.length)} recorded passes of the loop at line ${header} “${left} ${operator} ${right}” only moved away from ending it.${turns}`,
+        ...(passesLeft === undefined ? {} : { passesLeft }),
       };
     }
     const round = [...lineTokens, ...bodyTokens];
     const unseen =
-      round.some((token, index) => round[index + 1]?.text === "(" && token.kind === "name" && !language.quietFunctions.has(token.text)) ||
-      bodyTokens.some((token) => language.unseenWords.has(token.text));
+      round.some(
+        (token, index) =>
+          round[index + 1]?.text === "(" && token.kind === "name" && !language.quietFunctions.has(token.text),
+      ) || bodyTokens.some((token) => language.unseenWords.has(token.text));
     const repeated = unseen ? null : repeatedPass(states);
     if (repeated)
       return {
         ground: "state repeats",
         line: header,
+        proof: true,
         text: `At passes ${repeated[0]} and ${repeated[1]} of the loop at line ${header} every variable had the same value, so it goes round the same for ever.`,
       };
   }

@@ -1,15 +1,18 @@
 import type { Language } from "../languages/language.ts";
 import { wrongLanguageWords } from "../languages/recognise.ts";
-import { findLeads, type Lead } from "../leads/leads.ts";
+import type { Lead } from "../leads/lead.ts";
+import { findLeads } from "../leads/leads.ts";
 import type { Diagnostic, Outcome } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
 import { lastState } from "../trace/lastState.ts";
 import { withRecordedLines } from "../trace/sameRun.ts";
 import type { Trace } from "../trace/trace.ts";
-import { findEndlessLoop } from "./endless.ts";
+import { findEndlessLoop, isToGoOn } from "./endless.ts";
 import { suggestVerdict, type Verdict } from "./verdict.ts";
 
-/** What is known of one program: its main file as text, what should come out, what was pasted, and what runs here gave. */
+/**
+ * What is known of one program: its main file as text, what should come out, what was pasted, and what runs here gave.
+ */
 export type JudgeInput = {
   language: Language;
   /** Name and text of the main file, and of all files. */
@@ -28,11 +31,16 @@ export type JudgeInput = {
   working?: string;
 };
 
-export type Judgement = Verdict & { leads: Lead[] };
+/** `goesOn`: nothing is said of the end before the run has gone on for longRunSeconds. */
+export type Judgement = Verdict & { leads: Lead[]; goesOn: boolean };
 
-/** True when a verdict would gain from a recording: it stopped while running, gave a wrong result or did not end. */
-export function wantsTrace(verdict: Verdict, outcome: Outcome): boolean {
-  return outcome.stoppedBy === "time" || outcome.stoppedBy === "output" || verdict.class === "logic";
+/**
+ * True when a verdict would gain from a recording: it gave a wrong result or did not end; and, looked at closely, where no
+ * fault is shown, since only a recording tells which lines never ran.
+ */
+export function wantsTrace(verdict: Verdict, outcome: Outcome, closely: boolean): boolean {
+  if (outcome.stoppedBy === "time" || outcome.stoppedBy === "output" || verdict.class === "logic") return true;
+  return closely && verdict.class === null && outcome.finished;
 }
 
 /** Messages about a fragment with the lines that its text here has; lines before it do not belong to it. */
@@ -43,7 +51,9 @@ export function ownLines(diagnostics: readonly Diagnostic[], firstLine: number):
     ...rest,
     ...(own(line) ? { line: own(line) } : {}),
     ...(own(endLine) ? { endLine: own(endLine) } : {}),
-    ...(rest.frames ? { frames: rest.frames.map((frame) => ({ ...frame, line: frame.own ? own(frame.line) : frame.line })) } : {}),
+    ...(rest.frames
+      ? { frames: rest.frames.map((frame) => ({ ...frame, line: frame.own ? own(frame.line) : frame.line })) }
+      : {}),
   }));
 }
 
@@ -54,8 +64,13 @@ export function judge(input: JudgeInput): Judgement {
   const program = input.files[input.mainName] ?? "";
   const stoppedByLimit = outcome !== undefined && ["time", "steps", "output"].includes(outcome.stoppedBy);
   const endless = stoppedByLimit && trace ? findEndlessLoop(language, program, trace) : null;
-  const pasted = input.pastedText === undefined ? undefined : ownLines(language.readMessages(input.pastedText, input.files), input.firstLine ?? 1);
-  const warned = [...(outcome?.diagnostics ?? []), ...(outcome ? [] : (pasted ?? []))].filter((each) => each.severity === "warning");
+  const pasted =
+    input.pastedText === undefined
+      ? undefined
+      : ownLines(language.readMessages(input.pastedText, input.files), input.firstLine ?? 1);
+  const warned = [...(outcome?.diagnostics ?? []), ...(outcome ? [] : (pasted ?? []))].filter(
+    (each) => each.severity === "warning",
+  );
   const verdict = suggestVerdict({
     language,
     outcome,
@@ -71,5 +86,13 @@ export function judge(input: JudgeInput): Judgement {
   });
   const doubt = wrongLanguageWords(language, program);
   if (doubt && verdict.gates[0]?.passes !== true) verdict.reasons.unshift(doubt);
-  return { ...verdict, leads: findLeads({ language, program, verdict, outcome, trace, working: input.working, warned }) };
+  return {
+    ...verdict,
+    goesOn:
+      outcome?.stoppedBy === "time" &&
+      endless !== null &&
+      verdict.gates[1]?.passes === null &&
+      isToGoOn(endless, outcome.milliseconds),
+    leads: findLeads({ language, program, verdict, outcome, trace, working: input.working, warned }),
+  };
 }

@@ -2,7 +2,7 @@ import type { Language } from "../languages/language.ts";
 import type { Diagnostic, Outcome } from "../outcome/outcome.ts";
 import type { LastState } from "../trace/lastState.ts";
 import { compareOutput, type OutputComparison } from "./compareOutput.ts";
-import type { EndlessFinding } from "./endless.ts";
+import { type EndlessFinding, isToGoOn } from "./endless.ts";
 
 export type FaultClass = "syntax" | "runtime" | "logic";
 /** 1: does it start? 2: does it finish? 3: is the result as intended? */
@@ -53,6 +53,9 @@ export type Observations = {
   lineCount?: number;
 };
 
+/** How a fault shows of which the translator says that it cannot begin. */
+export const refusedSymptom = "refused before it ran";
+
 const limitWords = { time: "time", memory: "memory", output: "output", steps: "step" } as const;
 
 /** The first few words of what the program itself printed, with the line that printed it. */
@@ -66,7 +69,9 @@ function firstOutput(outcome: Outcome): { text: string; line: number | undefined
 }
 
 function message(diagnostic: Diagnostic): string {
-  return diagnostic.errorName ? `${diagnostic.errorName}${diagnostic.message ? `: ${diagnostic.message}` : ""}` : diagnostic.message;
+  return diagnostic.errorName
+    ? `${diagnostic.errorName}${diagnostic.message ? `: ${diagnostic.message}` : ""}`
+    : diagnostic.message;
 }
 
 /** A sentence that ends in a message has one full stop, whatever the message ends in. */
@@ -74,7 +79,10 @@ function stop(text: string): string {
   return /[.?!]$/.test(text) ? text : `${text}.`;
 }
 
-/** What a debugger found where the tool named no line, and text that was lost with the program's buffer; "" if there is nothing. */
+/**
+ * What a debugger found where the tool named no line, and text that was lost with the program's buffer; "" if there is
+ * nothing.
+ */
 function foundWords(outcome: Outcome): string {
   const place = outcome.found?.frames.findLast((frame) => frame.own && frame.line !== undefined);
   if (!outcome.found) return " No line was told.";
@@ -82,7 +90,10 @@ function foundWords(outcome: Outcome): string {
   return `${place ? ` No line was told; a debugger found it at line ${place.line}${place.name ? `, in ${place.name}` : ""}.` : " No line was told."}${lost ? ` It had also handed over “${lost.slice(0, 80)}” for printing, which was lost with it.` : ""}`;
 }
 
-function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evidence[]; comparison: OutputComparison | null } {
+function judgeRun(
+  observations: Observations,
+  outcome: Outcome,
+): { evidence: Evidence[]; comparison: OutputComparison | null } {
   const evidence: Evidence[] = [];
   const add = (gate: GateNumber, speaks: Evidence["speaks"], text: string, line?: number) =>
     evidence.push({ gate, source: "run", speaks, text, ...(line ? { line } : {}) });
@@ -92,7 +103,8 @@ function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evi
     return { evidence, comparison: null };
   }
   const printed = firstOutput(outcome);
-  if (outcome.stoppedBy === "person") add(1, "open", "The run was stopped by hand; whether it had started is not known.");
+  if (outcome.stoppedBy === "person")
+    add(1, "open", "The run was stopped by hand; whether it had started is not known.");
   else if (printed && !outcome.finished) {
     add(
       1,
@@ -113,7 +125,14 @@ function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evi
         `${stop(`It was stopped${primary.line ? ` at line ${primary.line}` : ""} by ${message(primary)}`)}${primary.line ? "" : foundWords(outcome)}`,
         primary.line,
       );
-    else add(2, "fails", outcome.exit.signal ? `It was stopped by signal ${outcome.exit.signal}; no line was given.` : "It was stopped without a message.");
+    else
+      add(
+        2,
+        "fails",
+        outcome.exit.signal
+          ? `It was stopped by signal ${outcome.exit.signal}; no line was given.`
+          : "It was stopped without a message.",
+      );
     return { evidence, comparison: null };
   }
   if (outcome.stoppedBy === "person") {
@@ -122,7 +141,15 @@ function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evi
   }
   if (outcome.stoppedBy !== "none") {
     const limit = limitWords[outcome.stoppedBy as keyof typeof limitWords];
-    if (outcome.stoppedBy === "memory") add(2, "fails", "It used up the memory that a run may have and was stopped.", primary?.line);
+    if (outcome.stoppedBy === "memory")
+      add(2, "fails", "It used up the memory that a run may have and was stopped.", primary?.line);
+    else if (
+      observations.endless &&
+      observations.symptom !== "never ends" &&
+      outcome.stoppedBy === "time" &&
+      isToGoOn(observations.endless, outcome.milliseconds)
+    )
+      add(2, "open", observations.endless.text, observations.endless.line);
     else if (observations.endless) add(2, "fails", observations.endless.text, observations.endless.line);
     else if (observations.symptom === "never ends")
       evidence.push({
@@ -136,28 +163,56 @@ function judgeRun(observations: Observations, outcome: Outcome): { evidence: Evi
     const state = observations.lastState;
     if (state && outcome.stoppedBy !== "memory") {
       const values = state.values.map(({ name, text }) => `${name} = ${text}`).join(", ");
-      add(2, "open", `When its recording was stopped it was at line ${state.line}${values ? `, with ${values}` : ""}.`, state.line);
+      add(
+        2,
+        "open",
+        `When its recording was stopped it was at line ${state.line}${values ? `, with ${values}` : ""}.`,
+        state.line,
+      );
     }
     return { evidence, comparison: null };
   }
-  add(2, "passes", outcome.exit.code === 0 ? "It ended by itself." : `It ended by itself with exit code ${outcome.exit.code}; a code alone is no fault.`);
+  add(
+    2,
+    "passes",
+    outcome.exit.code === 0
+      ? "It ended by itself."
+      : `It ended by itself with exit code ${outcome.exit.code}; a code alone is no fault.`,
+  );
   if (observations.expected === undefined) {
     add(3, "open", "No intended output is recorded. Give a case with a known answer to decide this.");
     return { evidence, comparison: null };
   }
   const comparison = compareOutput(outcome.console, observations.expected, observations.ignorePrompts);
-  if (comparison.same) add(3, "passes", comparison.promptsIgnored ? "The output is as intended, prompts left aside." : "The output is as intended.");
+  if (comparison.same)
+    add(
+      3,
+      "passes",
+      comparison.promptsIgnored ? "The output is as intended, prompts left aside." : "The output is as intended.",
+    );
   else if (comparison.onlyPromptsDiffer)
-    add(3, "fails", "Only the prompts differ from the intended output. If they do not matter, let this check ignore prompts.");
+    add(
+      3,
+      "fails",
+      "Only the prompts differ from the intended output. If they do not matter, let this check ignore prompts.",
+    );
   else {
     const show = (text: string | null) => (text === null ? "nothing more" : `“${text}”`);
     const line = outputLine(outcome, comparison);
-    add(3, "fails", `Output line ${comparison.line} is ${show(comparison.actual)}; intended is ${show(comparison.intended)}.`, line);
+    add(
+      3,
+      "fails",
+      `Output line ${comparison.line} is ${show(comparison.actual)}; intended is ${show(comparison.intended)}.`,
+      line,
+    );
   }
   return { evidence, comparison };
 }
 
-/** The program line that printed the given 1-based place of the output (what the program wrote on standard output, lines ended by LF), if known. */
+/**
+ * The program line that printed the given 1-based place of the output (what the program wrote on standard output, lines
+ * ended by LF), if known.
+ */
 export function outputLine(outcome: Outcome, place: { line: number; column: number }): number | undefined {
   let line = 1;
   let column = 1;
@@ -184,7 +239,8 @@ function judgePasted(observations: Observations): Evidence[] {
   const add = (gate: GateNumber, speaks: Evidence["speaks"], text: string, line?: number) =>
     evidence.push({ gate, source: "pasted output", speaks, text, ...(line ? { line } : {}) });
   if (!primary) {
-    if (observations.pastedText?.trim()) add(1, "open", "The pasted output holds no message that is recognised. It is kept whole.");
+    if (observations.pastedText?.trim())
+      add(1, "open", "The pasted output holds no message that is recognised. It is kept whole.");
     return evidence;
   }
   if (primary.line && observations.lineCount !== undefined && primary.line > observations.lineCount) {
@@ -195,15 +251,28 @@ function judgePasted(observations: Observations): Evidence[] {
     );
     return evidence;
   }
-  const stage = primary.stage === "unknown" ? (observations.language.namesCheckedAt === "run" ? "run" : "translation") : primary.stage;
+  const stage =
+    primary.stage === "unknown"
+      ? observations.language.namesCheckedAt === "run"
+        ? "run"
+        : "translation"
+      : primary.stage;
   if (stage === "result") {
     add(1, "passes", "The pasted message is about a result, so the program had started.");
     add(2, "passes", "The pasted message is about a result, so the program had come to it.");
     add(3, "fails", stop(`A test in the pasted output got another result: ${message(primary)}`), primary.line);
-  } else if (stage === "translation") add(1, "fails", stop(`The pasted message says it was refused: ${message(primary)}`), primary.line);
+  } else if (stage === "translation")
+    add(1, "fails", stop(`The pasted message says it was refused: ${message(primary)}`), primary.line);
   else {
     add(1, "passes", "The pasted message comes from a running program, so it had started.");
-    add(2, "fails", stop(`The pasted message says it was stopped${primary.line ? ` at line ${primary.line}` : ""}: ${message(primary)}`), primary.line);
+    add(
+      2,
+      "fails",
+      stop(
+        `The pasted message says it was stopped${primary.line ? ` at line ${primary.line}` : ""}: ${message(primary)}`,
+      ),
+      primary.line,
+    );
   }
   return evidence;
 }
@@ -235,7 +304,9 @@ export function suggestVerdict(observations: Observations): Verdict {
   const runPrimary = outcome?.diagnostics.find((diagnostic) => diagnostic.primary);
   const pastedPrimary = observations.pasted?.find((diagnostic) => diagnostic.primary);
   const diagnostic = (outcome ? runPrimary : pastedPrimary) ?? null;
-  const reasons = gates.flatMap((gate) => (decided && gate.gate > decided.gate ? [] : gate.evidence.map((each) => each.text)));
+  const reasons = gates.flatMap((gate) =>
+    decided && gate.gate > decided.gate ? [] : gate.evidence.map((each) => each.text),
+  );
   const conflict = evidence.find(
     (each) =>
       each.source === "pasted output" &&
@@ -246,17 +317,25 @@ export function suggestVerdict(observations: Observations): Verdict {
   if (conflict && outcome) reasons.push("The pasted output and the run here do not agree; the run here weighs more.");
 
   const endless =
-    decided?.gate === 2 && outcome !== undefined && (outcome.stoppedBy === "time" || outcome.stoppedBy === "steps" || outcome.stoppedBy === "output");
+    decided?.gate === 2 &&
+    outcome !== undefined &&
+    (outcome.stoppedBy === "time" || outcome.stoppedBy === "steps" || outcome.stoppedBy === "output");
+  // Known by proof or by somebody's word; else only suggested.
+  const endlessKnown = observations.symptom === "never ends" || observations.endless?.proof === true;
   let faultClass: FaultClass | null = null;
   if (decided?.gate === 1) faultClass = "syntax";
   else if (decided?.gate === 2) faultClass = endless ? (observations.endlessClass ?? "logic") : "runtime";
   else if (decided?.gate === 3) faultClass = "logic";
   if (!decided)
-    reasons.push(gates.every((gate) => gate.passes) ? "No fault is shown by this check. That is not proof that there is none." : "Not decided yet.");
+    reasons.push(
+      gates.every((gate) => gate.passes)
+        ? "No fault is shown by this check. That is not proof that there is none."
+        : "Not decided yet.",
+    );
 
   const symptoms = {
-    1: "refused before it ran",
-    2: endless ? "does not end" : "stopped while running",
+    1: refusedSymptom,
+    2: endless ? (endlessKnown ? "does not end" : "has not ended") : "stopped while running",
     3: observations.symptom === "nothing appears" ? "nothing appears" : "wrong result",
   } as const;
   return {

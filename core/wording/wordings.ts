@@ -1,6 +1,9 @@
 import type { FaultClass } from "../verdict/verdict.ts";
 
-/** The names that a course uses for what is stored as one of three classes and a kind. They change labels, never what is stored. */
+/**
+ * The names that a course uses for what is stored as one of three classes and a kind. They change labels, never what is
+ * stored.
+ */
 export type Wording = {
   id: string;
   /** What the set is called on the course's page. */

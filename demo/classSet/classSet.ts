@@ -9,23 +9,35 @@ import { rightPrograms, spoiltPrograms } from "./programs.ts";
 async function seen(toolchains: Toolchains, language: string, name: string, text: string): Promise<string> {
   const toolchain = toolchains.find(language);
   if (!toolchain || !(await toolchain.available()).ready) return "";
-  const outcome = await toolchain.run({ files: [{ name, bytes: Buffer.from(text, "utf8") }], input: "", limits: readLimits() });
+  const outcome = await toolchain.run({
+    files: [{ name, bytes: Buffer.from(text, "utf8") }],
+    input: "",
+    limits: readLimits(),
+  });
   return consoleText(outcome.console, ["out", "err"]);
 }
 
 /**
- * The files of a class that was collected into one folder: a program a student, error outputs beside some of them or at their end, a
- * second try, and files that are no programs. Outputs come from real runs.
+ * The files of a class that was collected into one folder: a program a student, error outputs beside some of them or at
+ * their end, a second try, and files that are no programs. Outputs come from real runs.
  */
 export async function classSet(toolchains: Toolchains): Promise<Entry[]> {
   const entries: Entry[] = [];
-  const add = (path: string, text: string) => entries.push({ path: `deck-loads/${path}`, bytes: Buffer.from(text, "utf8") });
+  const add = (path: string, text: string) =>
+    entries.push({ path: `deck-loads/${path}`, bytes: Buffer.from(text, "utf8") });
   const spoilt = await Promise.all(
     spoiltPrograms.map(async ({ student, language, from, to, handsIn }) => {
       const right = rightPrograms[language];
       if (!right?.text.includes(from)) throw new Error(`demo: nothing to spoil for ${student}`);
       const text = right.text.replace(from, to);
-      return { student, language, handsIn, right, text, said: handsIn === "nothing" ? "" : await seen(toolchains, language, right.name, text) };
+      return {
+        student,
+        language,
+        handsIn,
+        right,
+        text,
+        said: handsIn === "nothing" ? "" : await seen(toolchains, language, right.name, text),
+      };
     }),
   );
   for (const { student, language, handsIn, right, text, said } of spoilt) {
@@ -44,6 +56,9 @@ export async function classSet(toolchains: Toolchains): Promise<Entry[]> {
   // A second try of a student, a file without content, a picture.
   add("S-02/deck_v2.py", (rightPrograms.python?.text ?? "").replace("    result = 0\n", ""));
   add("S-06/notes.txt", "");
-  entries.push({ path: "deck-loads/S-11/harbour.png", bytes: Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13]) });
+  entries.push({
+    path: "deck-loads/S-11/harbour.png",
+    bytes: Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13]),
+  });
   return entries;
 }

@@ -67,7 +67,10 @@ int main(void)
 `;
 const layersSecond = layers.replace("i++ {", "i++) {");
 
-/** C: a semicolon missing above the reported line, a crash without a line, one pass too many, and two faults one behind the other. */
+/**
+ * C: a semicolon missing above the reported line, a crash without a line, one pass too many, and two faults one behind
+ * the other.
+ */
 export const cCases: readonly DemoCase[] = [
   {
     language: "c",

@@ -66,7 +66,10 @@ class Names
 `;
 const layersSecond = layers.replace("Writeline", "WriteLine");
 
-/** C#: a semicolon missing above the reported line, a zero divisor, a wrong start value, and two faults one behind the other. */
+/**
+ * C#: a semicolon missing above the reported line, a zero divisor, a wrong start value, and two faults one behind the
+ * other.
+ */
 export const csharpCases: readonly DemoCase[] = [
   {
     language: "csharp",

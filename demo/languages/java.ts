@@ -59,7 +59,9 @@ const deck = `public class Deck {
 const deckSecond = deck.replace("int total = 0\n", "int total = 0;\n");
 const deckThird = deckSecond.replace("totl =", "total =");
 
-/** Java: a brace above the reported line, a position past the end, a boundary, and three faults one behind the other. */
+/**
+ * Java: a brace above the reported line, a position past the end, a boundary, and three faults one behind the other.
+ */
 export const javaCases: readonly DemoCase[] = [
   {
     language: "java",

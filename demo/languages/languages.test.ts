@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { limitsSchema } from "../../core/outcome/outcome.ts";
 import { buildTable } from "../../core/trace/table.ts";
-import { judgeProgram } from "../../server/judging.ts";
+import { judgeProgram } from "../../server/judge/judge.ts";
 import { createToolchains, type Toolchains } from "../../server/toolchains/toolchains.ts";
 import { languageCases } from "./languages.ts";
 
@@ -12,7 +12,10 @@ beforeAll(() => {
 });
 afterAll(() => toolchains.close());
 
-/** What each case must show: class, reported line, kind of a refusal, a lead, and for programs that run the values of one column in order. */
+/**
+ * What each case must show: class, reported line, kind of a refusal, a lead, and for programs that run the values of
+ * one column in order.
+ */
 type Shown = {
   class: "syntax" | "runtime" | "logic";
   line: number | null;
@@ -58,19 +61,27 @@ describe.each(languageCases.map((demo) => [demo.name, demo] as const))("%s", (na
 
   test("class, line and leads by a real run", async () => {
     if (!language) throw new Error("unknown language");
-    const toolchain = toolchains.find(language.id);
-    const { judgement, outcome } = await judgeProgram(toolchain, { language, expected: demo.expected, ...request(demo.program) });
+    const { judgement, outcome } = await judgeProgram(toolchains, {
+      language,
+      policies: { endlessClass: "logic" },
+      expected: demo.expected,
+      ...request(demo.program),
+    });
     const wanted = shown[name];
     if (!wanted) throw new Error("nothing is said of this case");
     expect([judgement.class, judgement.reportedLine], judgement.reasons.join(" ")).toEqual([wanted.class, wanted.line]);
     const failing = { syntax: 0, runtime: 1, logic: 2 }[wanted.class];
-    expect(judgement.gates.map((gate) => gate.passes)).toEqual([0, 1, 2].map((gate) => (gate < failing ? true : gate === failing ? false : null)));
+    expect(judgement.gates.map((gate) => gate.passes)).toEqual(
+      [0, 1, 2].map((gate) => (gate < failing ? true : gate === failing ? false : null)),
+    );
     if (wanted.kind) expect(judgement.kind).toBe(wanted.kind);
     if (wanted.error) expect(judgement.diagnostic?.errorName).toBe(wanted.error);
     if (wanted.lead) expect(judgement.leads.map((lead) => lead.line)).toContain(wanted.lead);
     if (wanted.found)
       expect(
-        outcome?.found?.frames.at(-1)?.own === true ? outcome.found.frames.at(-1)?.line : outcome?.found?.frames.findLast((frame) => frame.own)?.line,
+        outcome?.found?.frames.at(-1)?.own === true
+          ? outcome.found.frames.at(-1)?.line
+          : outcome?.found?.frames.findLast((frame) => frame.own)?.line,
       ).toBe(wanted.found);
   });
 
@@ -78,17 +89,31 @@ describe.each(languageCases.map((demo) => [demo.name, demo] as const))("%s", (na
     const trace = await toolchains.find(demo.language ?? "")?.trace({ ...request(demo.program), limits });
     if (!trace) throw new Error("not recorded");
     const [column, values] = shown[name]?.column ?? ["", []];
-    const cells = buildTable(trace, { rows: "line" }).rows.flatMap((row) => (row.cells[column] === undefined ? [] : [row.cells[column]]));
+    const cells = buildTable(trace, { rows: "line" }).rows.flatMap((row) =>
+      row.cells[column] === undefined ? [] : [row.cells[column]],
+    );
     expect(cells).toEqual(values);
   });
 
-  test.runIf(demo.mended.length > 0)("every mending reaches the next fault, the last one the intended output", async () => {
-    if (!language) throw new Error("unknown language");
-    const toolchain = toolchains.find(language.id);
-    const judged = await Promise.all(
-      demo.mended.map(async (text) => (await judgeProgram(toolchain, { language, expected: demo.expected, ...request(text) })).judgement),
-    );
-    expect(judged.at(-1)?.class, judged.at(-1)?.reasons.join(" ")).toBeNull();
-    for (const judgement of judged.slice(0, -1)) expect(judgement.class).not.toBeNull();
-  });
+  test.runIf(demo.mended.length > 0)(
+    "every mending reaches the next fault, the last one the intended output",
+    async () => {
+      if (!language) throw new Error("unknown language");
+      const judged = await Promise.all(
+        demo.mended.map(
+          async (text) =>
+            (
+              await judgeProgram(toolchains, {
+                language,
+                policies: { endlessClass: "logic" },
+                expected: demo.expected,
+                ...request(text),
+              })
+            ).judgement,
+        ),
+      );
+      expect(judged.at(-1)?.class, judged.at(-1)?.reasons.join(" ")).toBeNull();
+      for (const judgement of judged.slice(0, -1)) expect(judgement.class).not.toBeNull();
+    },
+  );
 });

@@ -6,4 +6,10 @@ import { octaveCases } from "./octave.ts";
 import { pascalCases } from "./pascal.ts";
 
 /** The demo's cases in the languages besides Python, four each. */
-export const languageCases: readonly DemoCase[] = [...javaCases, ...cCases, ...csharpCases, ...pascalCases, ...octaveCases];
+export const languageCases: readonly DemoCase[] = [
+  ...javaCases,
+  ...cCases,
+  ...csharpCases,
+  ...pascalCases,
+  ...octaveCases,
+];

@@ -35,7 +35,10 @@ printf("Half fares: %d\\n", total);
 `;
 const layersSecond = layers.replace("[12 8 20;", "[12 8 20];");
 
-/** Octave: an end missing far above the reported line, a position past the end, a boundary, and two faults one behind the other. */
+/**
+ * Octave: an end missing far above the reported line, a position past the end, a boundary, and two faults one behind
+ * the other.
+ */
 export const octaveCases: readonly DemoCase[] = [
   {
     language: "octave",

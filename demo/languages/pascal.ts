@@ -60,7 +60,10 @@ end.
 `;
 const layersSecond = layers.replace("stops = 3", "stops := 3");
 
-/** Object Pascal: a semicolon missing above the reported line, a zero divisor, a loop too short, and two faults one behind the other. */
+/**
+ * Object Pascal: a semicolon missing above the reported line, a zero divisor, a loop too short, and two faults one
+ * behind the other.
+ */
 export const pascalCases: readonly DemoCase[] = [
   {
     language: "pascal",

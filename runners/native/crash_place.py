@@ -9,8 +9,8 @@ import struct
 
 import machine as control
 from debug_information import read_program
+from dwarf import BROKEN, Elf
 from native_types import Aggregate, Types
-from elftools.elf.elffile import ELFFile
 
 MOST_FRAMES = 40
 MOST_VALUES = 40
@@ -47,14 +47,13 @@ def unprinted(pid, memory):
                 fields = line.split()
                 if len(fields) >= 6 and os.path.basename(fields[5]).startswith("libc.so") and fields[2] == "00000000":
                     with open(fields[5], "rb") as library:
-                        symbols = ELFFile(library).get_section_by_name(".gnu.hash")
-                        found = symbols.get_symbol("_IO_2_1_stdout_") if symbols is not None else None
+                        found = Elf(library.read()).symbol(b"_IO_2_1_stdout_")
                     if found is None:
                         return ""
-                    at = int(fields[0].split("-")[0], 16) + found["st_value"]
+                    at = int(fields[0].split("-")[0], 16) + found
                     start, end = struct.unpack("<QQ", memory.read(at + 32, 16))
                     return (memory.read(start, end - start) or b"").decode("utf-8", "replace") if 0 < end - start < 1 << 16 else ""
-    except (OSError, ValueError, struct.error, TypeError):
+    except (OSError, TypeError, *BROKEN):
         pass
     return ""
 
@@ -116,10 +115,10 @@ def told(found):
 
 
 def main(arguments):
-    """Usage: PROGRAM LANGUAGE FILE..."""
-    path, language, files = arguments[0], arguments[1], arguments[2:]
+    """Usage: PROGRAM HABITS FILE..., habits as JSON."""
+    path, habits, files = arguments[0], json.loads(arguments[1]), arguments[2:]
     place = Place()
-    program = read_program(path, files, Types(place, b"", language == "pascal"))
+    program = read_program(path, files, Types(place, b"", habits))
     pid = control.launch([path])
     memory = place.memory = control.Memory(pid)
     registers = control.Registers()

@@ -1,8 +1,7 @@
 """What the compiler tells of a program (DWARF): lines with their addresses, functions with their variables, types. Student's files only."""
 import os
 
-from elftools.dwarf.descriptions import describe_form_class
-from elftools.elf.elffile import ELFFile
+from dwarf import BROKEN, Dwarf, read_lines
 
 
 class Function:
@@ -48,19 +47,14 @@ def read_program(path, files, types):
     program = Program()
     numbers = {name: number for number, name in enumerate(files)}
     with open(path, "rb") as source:
-        elf = ELFFile(source)
-        dwarf = elf.get_dwarf_info()
-        for unit in dwarf.iter_CUs():
-            top = unit.get_top_DIE()
-            name = os.path.normpath(text_of(top, "DW_AT_name"))
-            name = os.path.relpath(name, "/case") if name.startswith("/case/") else name
-            if name not in numbers:
-                continue
-            lines = dwarf.line_program_for_CU(unit)
-            read_rows(program, lines, numbers)
-            own_files = file_names(lines, numbers)
-            types.prepare(unit, own_files)
-            read_scope(program, top, None, types, own_files, numbers[name])
+        dwarf = Dwarf(source.read())
+    for unit in dwarf.units:
+        try:
+            name = own_name(text_of(unit.top(), "name"))
+            if name in numbers:
+                read_unit(program, dwarf, unit, types, numbers, numbers[name])
+        except BROKEN:
+            continue
     program.functions.sort(key=lambda function: function.low)
     for function in program.functions:
         rows = sorted(address for address in program.rows if function.low <= address < function.high)
@@ -71,75 +65,77 @@ def read_program(path, files, types):
     return program
 
 
-def file_names(lines, numbers):
-    """For each file number of a unit's line table: the student's file number, or None."""
-    header = lines.header
+def read_unit(program, dwarf, unit, types, numbers, file):
+    """Adds lines, functions and variables of a unit of the student's; `file` is the number of its file."""
+    top = unit.all()
+    files, rows = read_lines(dwarf, number_of(top, "stmt_list"))
+    own_files = file_names(files, numbers)
+    for address, number, line in rows:
+        if own_files.get(number) is not None:
+            program.rows[address] = (own_files[number], line)
+    types.prepare(own_files)
+    read_scope(program, top, None, types, own_files, file)
+
+
+def own_name(name):
+    """The name of a file as the case has it."""
+    name = os.path.normpath(name)
+    return os.path.relpath(name, "/case") if name.startswith("/case/") else name
+
+
+def file_names(files, numbers):
+    """For each file number of a unit's table of lines: the student's file number, or None."""
     names = {}
-    for index, entry in enumerate(header["file_entry"]):
-        name = os.path.normpath(entry.name.decode("utf-8", "replace"))
-        name = os.path.relpath(name, "/case") if name.startswith("/case/") else name
-        folder = ""
-        if entry.dir_index and header["version"] < 5:
-            folder = header["include_directory"][entry.dir_index - 1].decode("utf-8", "replace")
+    for index, (name, folder) in enumerate(files):
+        name = own_name(name.decode("utf-8", "replace"))
+        folder = folder.decode("utf-8", "replace")
         if folder not in ("", ".", "/case", "./", "/case/"):
             joined = os.path.normpath(os.path.join(folder, name))
             name = os.path.relpath(joined, "/case") if joined.startswith("/case/") else joined
-        names[index + (0 if header["version"] >= 5 else 1)] = numbers.get(name)
+        names[index + 1] = numbers.get(name)
     return names
 
 
-def read_rows(program, lines, numbers):
-    names = file_names(lines, numbers)
-    for entry in lines.get_entries():
-        state = entry.state
-        if state is None or state.end_sequence or not state.is_stmt or state.line == 0:
-            continue
-        file = names.get(state.file)
-        if file is not None:
-            program.rows[state.address] = (file, state.line)
-
-
 def bounds(die):
-    low = die.attributes.get("DW_AT_low_pc")
-    high = die.attributes.get("DW_AT_high_pc")
+    low = die.attributes.get("low_pc")
+    high = die.attributes.get("high_pc")
     if low is None or high is None:
         return 0, 0
-    by_offset = describe_form_class(high.form) == "constant"
-    return low.value, low.value + high.value if by_offset else high.value
+    return low.value, low.value + high.value if high.is_constant() else high.value
 
 
 def read_scope(program, die, function, types, own_files, file, low=0, high=0):
-    for child in die.iter_children():
+    for child in die.children:
         tag = child.tag
-        if tag == "DW_TAG_subprogram":
+        if tag == "subprogram":
             start, end = bounds(child)
-            name = text_of(child, "DW_AT_name")
+            name = text_of(child, "name")
             if end == 0 or (name.startswith("$") and name != "$main"):
                 continue
             inner = Function("main" if name == "$main" else name, start, end, file, types.of(child))
             inner.is_main = name == "$main"
-            inner.declared = number_of(child, "DW_AT_decl_line")
+            inner.declared = number_of(child, "decl_line")
             program.functions.append(inner)
             read_scope(program, child, inner, types, own_files, file)
-        elif tag == "DW_TAG_lexical_block":
+        elif tag == "lexical_block":
             start, end = bounds(child)
             read_scope(program, child, function, types, own_files, file, start or low, end or high)
-        elif tag in ("DW_TAG_variable", "DW_TAG_formal_parameter"):
-            name = text_of(child, "DW_AT_name")
-            location = child.attributes.get("DW_AT_location")
+        elif tag in ("variable", "formal_parameter"):
+            name = text_of(child, "name")
+            location = child.attributes.get("location")
             if name.startswith("$high") and function is not None and location is not None:
                 for variable in function.variables:
                     if variable.name.upper() == name[5:]:
                         variable.last_index = types.expression(location.value)
             if not name or name.startswith("$") or location is None or not isinstance(location.value, list):
                 continue
-            declared = number_of(child, "DW_AT_decl_file", -1)
+            declared = number_of(child, "decl_file", -1)
             if declared >= 0 and own_files.get(declared) is None:
                 continue
             operations = types.expression(location.value)
-            if function is not None and name == function.name.upper() and name != function.name and tag == "DW_TAG_variable":
+            if function is not None and name == function.name.upper() and name != function.name and tag == "variable":
                 name = function.name  # a Pascal function's own result
-            variable = Variable(name, operations, types.of(child), tag == "DW_TAG_formal_parameter", low, high, number_of(child, "DW_AT_decl_line"))
+            variable = Variable(name, operations, types.of(child), tag == "formal_parameter", low, high, number_of(child, "decl_line"))
             if function is None:
                 program.globals.append(variable)
             else:

@@ -4,9 +4,8 @@ A value is a JSON token (see recorder.py of Python's runner): [type, text], or a
 """
 import struct
 
-from elftools.dwarf.dwarf_expr import DWARFExprParser
-
 from debug_information import number_of, text_of
+from dwarf import operations
 
 MOST_ITEMS = 200
 MOST_TEXT = 200
@@ -36,28 +35,26 @@ def quoted(data, quote):
 
 class Types:
     """Types by their entries. `machine` gives memory: read(address, size) -> bytes or None; name_of(address) -> text or None. `trash` is the byte
-    that stands in memory that was not set (b"": not known), `pascal` says how texts are written."""
+    that stands in memory that was not set (b"": not known), `habits` how the language goes about values (Habits in server/toolchains/native.ts)."""
 
-    def __init__(self, machine, trash, pascal):
-        self.machine, self.trash, self.pascal = machine, trash, pascal
+    def __init__(self, machine, trash, habits):
+        self.machine, self.trash, self.habits = machine, trash, habits
         self.known = {}
         self.own_files = {}
-        self.parser = None
         self.open_high = None  # the last position of the open array that is being read
-        self.quote = "'" if pascal else '"'
+        self.quote = habits["quote"]
 
-    def prepare(self, unit, own_files):
-        self.parser = DWARFExprParser(unit.structs)
+    def prepare(self, own_files):
         self.own_files = own_files
 
     def expression(self, value):
-        return [(operation.op_name, operation.args) for operation in self.parser.parse_expr(value)]
+        return operations(value)
 
     def of(self, die):
         """The type that an entry names, or None."""
-        if "DW_AT_type" not in die.attributes:
+        if "type" not in die.attributes:
             return None
-        return self.make(die.get_DIE_from_attribute("DW_AT_type"))
+        return self.make(die.named("type"))
 
     def make(self, die):
         if die.offset not in self.known:
@@ -75,9 +72,9 @@ class Type:
     def __init__(self, types, die):
         self.types = types
         self.tag = die.tag
-        self.name = text_of(die, "DW_AT_name")
-        self.size = number_of(die, "DW_AT_byte_size")
-        self.encoding = number_of(die, "DW_AT_encoding")
+        self.name = text_of(die, "name")
+        self.size = number_of(die, "byte_size")
+        self.encoding = number_of(die, "encoding")
         self.target = None
         self.members = []
         self.names = {}
@@ -89,37 +86,37 @@ class Type:
     def fill(self, die):
         types = self.types
         tag = self.tag
-        if tag in ("DW_TAG_typedef", "DW_TAG_const_type", "DW_TAG_volatile_type", "DW_TAG_restrict_type", "DW_TAG_pointer_type", "DW_TAG_reference_type", "DW_TAG_array_type", "DW_TAG_set_type", "DW_TAG_subrange_type"):
+        if tag in ("typedef", "const_type", "volatile_type", "restrict_type", "pointer_type", "reference_type", "array_type", "set_type", "subrange_type"):
             self.target = die
             self.target = types.of(die)
-        if tag in ("DW_TAG_typedef", "DW_TAG_const_type", "DW_TAG_volatile_type", "DW_TAG_restrict_type"):
+        if tag in ("typedef", "const_type", "volatile_type", "restrict_type"):
             self.size = self.target.size if self.target else 0
-        elif tag == "DW_TAG_subrange_type":
+        elif tag == "subrange_type":
             self.size = self.size or (self.target.size if self.target else 0)
-        elif tag in ("DW_TAG_pointer_type", "DW_TAG_reference_type"):
+        elif tag in ("pointer_type", "reference_type"):
             self.size = 8
             self.indirect = True
-        elif tag == "DW_TAG_enumeration_type":
-            self.names = {number_of(child, "DW_AT_const_value"): text_of(child, "DW_AT_name") for child in die.iter_children()}
-        elif tag in ("DW_TAG_structure_type", "DW_TAG_union_type", "DW_TAG_class_type"):
-            declared = number_of(die, "DW_AT_decl_file", -1)
+        elif tag == "enumeration_type":
+            self.names = {number_of(child, "const_value"): text_of(child, "name") for child in die.children}
+        elif tag in ("structure_type", "union_type", "class_type"):
+            declared = number_of(die, "decl_file", -1)
             self.own = declared < 0 or types.own_files.get(declared) is not None
-            for child in die.iter_children():
-                if child.tag == "DW_TAG_member" and text_of(child, "DW_AT_name"):
-                    self.members.append((text_of(child, "DW_AT_name"), self.offset(child), types.of(child), number_of(child, "DW_AT_bit_size"), number_of(child, "DW_AT_data_bit_offset", -1)))
+            for child in die.children:
+                if child.tag == "member" and text_of(child, "name"):
+                    self.members.append((text_of(child, "name"), self.offset(child), types.of(child), number_of(child, "bit_size"), number_of(child, "data_bit_offset", -1)))
             self.indirect = any(kind is None or kind.indirect for _, _, kind, _, _ in self.members)
-        elif tag == "DW_TAG_array_type":
-            location = die.attributes.get("DW_AT_data_location")
+        elif tag == "array_type":
+            location = die.attributes.get("data_location")
             if location is not None:
                 self.data_location = types.expression(location.value)
                 self.indirect = True
                 self.size = 8
-            for child in die.iter_children():
-                if child.tag != "DW_TAG_subrange_type":
+            for child in die.children:
+                if child.tag != "subrange_type":
                     continue
-                upper = child.attributes.get("DW_AT_upper_bound")
-                count = child.attributes.get("DW_AT_count")
-                low = number_of(child, "DW_AT_lower_bound")
+                upper = child.attributes.get("upper_bound")
+                count = child.attributes.get("count")
+                low = number_of(child, "lower_bound")
                 if upper is not None and isinstance(upper.value, list):
                     self.bounds.append((low, types.expression(upper.value)))
                 elif upper is not None and isinstance(upper.value, int):
@@ -136,7 +133,7 @@ class Type:
                 self.indirect = self.target.indirect
 
     def offset(self, member):
-        location = member.attributes.get("DW_AT_data_member_location")
+        location = member.attributes.get("data_member_location")
         if location is None:
             return 0
         if isinstance(location.value, int):
@@ -146,7 +143,7 @@ class Type:
     def plain(self):
         """The type itself, past names given to it and marks such as const."""
         kind = self
-        while kind is not None and kind.tag in ("DW_TAG_typedef", "DW_TAG_const_type", "DW_TAG_volatile_type", "DW_TAG_restrict_type"):
+        while kind is not None and kind.tag in ("typedef", "const_type", "volatile_type", "restrict_type"):
             kind = kind.target
         return kind
 
@@ -170,9 +167,9 @@ class Type:
     def value(self, address, data, depth, title):
         types = self.types
         tag = self.tag
-        if tag == "DW_TAG_array_type":
+        if tag == "array_type":
             return self.array(address, data, depth, title)
-        if tag in ("DW_TAG_structure_type", "DW_TAG_union_type", "DW_TAG_class_type"):
+        if tag in ("structure_type", "union_type", "class_type"):
             if not self.own or depth > MOST_DEPTH:
                 return [title, "(" + title + ")"]
             items = []
@@ -187,16 +184,16 @@ class Type:
             return Aggregate(title, (address, title), "o", items)
         if types.unset(data):
             return [title, "not set yet"]
-        if tag in ("DW_TAG_pointer_type", "DW_TAG_reference_type"):
+        if tag in ("pointer_type", "reference_type"):
             return self.pointer(int.from_bytes(data, "little"), depth)
-        if tag == "DW_TAG_base_type":
+        if tag == "base_type":
             return [title, self.base(data)]
-        if tag == "DW_TAG_subrange_type":
+        if tag == "subrange_type":
             return self.target.read(address, data, depth) if self.target is not None else [title, str(int.from_bytes(data, "little"))]
-        if tag == "DW_TAG_enumeration_type":
+        if tag == "enumeration_type":
             number = int.from_bytes(data, "little", signed=True)
             return [title, self.names.get(number, str(number))]
-        if tag == "DW_TAG_set_type":
+        if tag == "set_type":
             return [title, self.set_text(data)]
         return [title, "?"]
 
@@ -217,7 +214,7 @@ class Type:
     def set_text(self, data):
         bits = int.from_bytes(data, "little")
         element = self.target.plain() if self.target else None
-        while element is not None and element.tag == "DW_TAG_subrange_type" and element.target is not None:
+        while element is not None and element.tag == "subrange_type" and element.target is not None:
             element = element.target.plain()
         names = element.names if element is not None else {}
         return "[" + ", ".join(names.get(bit, str(bit)) for bit in range(len(data) * 8) if bits >> bit & 1) + "]"
@@ -227,11 +224,11 @@ class Type:
         target = self.target
         title = (target.title() if target is not None else "void") + "*"
         if address == 0:
-            return [title, "nil" if types.pascal else "NULL"]
+            return [title, types.habits["nothing"]]
         plain = target.plain() if target is not None else None
-        if plain is not None and plain.tag == "DW_TAG_base_type" and plain.encoding in (6, 8) and plain.size == 1 and not types.pascal:
+        if plain is not None and plain.tag == "base_type" and plain.encoding in (6, 8) and plain.size == 1 and types.habits["textsEndByZero"]:
             return [title, self.text_at(address)]
-        if plain is not None and plain.tag in ("DW_TAG_structure_type", "DW_TAG_class_type") and plain.own and depth <= MOST_DEPTH:
+        if plain is not None and plain.tag in ("structure_type", "class_type") and plain.own and depth <= MOST_DEPTH:
             data = types.machine.read(address, plain.size)
             if data is not None:
                 return plain.value(address, data, depth + 1, target.title())
@@ -239,12 +236,12 @@ class Type:
         name = types.machine.name_of(address)
         if name is not None:
             return [title, "→ " + name]
-        if plain is not None and plain.tag == "DW_TAG_base_type":
+        if plain is not None and plain.tag == "base_type":
             data = types.machine.read(address, plain.size)
             if data is not None:
                 return [title, "→ " + ("not set yet" if types.unset(data) else plain.base(data))]
             return [title, "(points nowhere)"]
-        if plain is not None and plain.tag in ("DW_TAG_structure_type", "DW_TAG_union_type"):
+        if plain is not None and plain.tag in ("structure_type", "union_type"):
             return [title, "(" + target.title() + ")"]
         return [title, "(an address)"]
 
@@ -280,12 +277,12 @@ class Type:
             high = types.open_high if types.open_high is not None else low - 1
         count = max(0, min(high - low + 1, 1 << 20))
         plain = element.plain()
-        if plain is not None and plain.tag == "DW_TAG_base_type" and plain.size == 1 and plain.encoding in (6, 8) and "char" in plain.name.lower() and len(self.bounds) == 1:
+        if plain is not None and plain.tag == "base_type" and plain.size == 1 and plain.encoding in (6, 8) and "char" in plain.name.lower() and len(self.bounds) == 1:
             whole = (types.machine.read(start, min(count, MOST_TEXT + 1)) or b"") if start is not None and count else b""
             if whole and types.unset(whole):
                 return [title or "text", "not set yet"]
-            if not types.pascal or self.data_location is None:
-                whole = whole.split(b"\0")[0] if not types.pascal else whole
+            if types.habits["textsEndByZero"]:
+                whole = whole.split(b"\0")[0]
             return [title or "text", quoted(whole, types.quote)]
         return self.rows(start, element, 0, depth, title or element.title(), high)
 

@@ -72,10 +72,10 @@ class Frame:
 
 
 class Recorder:
-    def __init__(self, path, limit, trash, language, assigned, files):
-        self.path, self.files, self.language, self.assigned = path, files, language, assigned
+    def __init__(self, path, limit, trash, habits, assigned, files):
+        self.path, self.files, self.habits, self.assigned = path, files, habits, assigned
         self.recording = Recording(limit)
-        self.types = Types(self, trash, language == "pascal")
+        self.types = Types(self, trash, habits)
         self.program = read_program(path, files, self.types)
         self.texts = []
         for name in files:
@@ -122,7 +122,7 @@ class Recorder:
             return None
         if address == start:
             return variable.name
-        if kind.tag == "DW_TAG_array_type" and kind.target is not None and kind.target.size:
+        if kind.tag == "array_type" and kind.target is not None and kind.target.size:
             low = kind.bounds[0][0] if kind.bounds else 0
             return "%s[%d]" % (variable.name, low + (address - start) // kind.target.size)
         for name, offset, _, _, _ in kind.members:
@@ -199,7 +199,7 @@ class Recorder:
             self.types.open_high = int.from_bytes(data, "little", signed=True) if data is not None else None
         value = kind.read(address, raw)
         given = variable.name.lower() in names
-        if before is None and scope == 0 and self.language == "pascal" and not given:
+        if before is None and scope == 0 and self.habits["globalsBeginUnset"] and not given:
             # A global holds 0 from the start; it has a value of its own from the first line that gives it one.
             known[variable] = (raw, value, address, False)
             return
@@ -250,11 +250,11 @@ class Recorder:
 
     def result_of(self, frame, registers, thread):
         kind = frame.function.result.plain() if frame.function.result is not None else None
-        if kind is None or self.language == "pascal":
+        if kind is None or not self.habits["resultInRegister"]:
             return None
-        if kind.tag == "DW_TAG_base_type" and kind.encoding == 4:
+        if kind.tag == "base_type" and kind.encoding == 4:
             return [kind.title(), kind.base(control.floating_result(thread)[:kind.size])] if kind.size in (4, 8) else None
-        if kind.tag in ("DW_TAG_base_type", "DW_TAG_enumeration_type", "DW_TAG_pointer_type") and 0 < kind.size <= 8:
+        if kind.tag in ("base_type", "enumeration_type", "pointer_type") and 0 < kind.size <= 8:
             return self.token(kind.value(0, registers[control.RAX].to_bytes(8, "little")[:kind.size], 0, kind.title()))
         return None
 
@@ -355,20 +355,20 @@ class Recorder:
 
     def trash_locals(self, frame):
         """Gives locals that hold nothing yet a known content, so that it can be seen when they get a value. What the language's own library
-        looks after (dynamic texts and arrays of Pascal) is left alone."""
+        looks after (dynamic texts and arrays) is left alone."""
         for variable in frame.function.variables:
             kind = variable.kind.plain() if variable.kind is not None else None
             if variable.parameter or kind is None or not 0 < kind.size <= 1 << 16 or len(variable.location) != 1:
                 continue
-            if variable.location[0][0] not in ("DW_OP_fbreg", "DW_OP_breg6", "DW_OP_breg7") or self.language == "pascal" and kind.indirect:
+            if variable.location[0][0] not in ("DW_OP_fbreg", "DW_OP_breg6", "DW_OP_breg7") or self.habits["libraryOwnsIndirect"] and kind.indirect:
                 continue
             self.memory.write(self.place(variable, frame), self.types.trash * kind.size)
 
     def header_line(self, function, file, line):
-        """The line with the function's name; Pascal's compiler tells of its begin only."""
-        if self.language != "pascal":
+        """The line with the function's name; some compilers tell only where its statements begin."""
+        if self.habits["header"] is None:
             return function.declared or line
-        pattern = re.compile(r"^\s*(?:class\s+)?(?:function|procedure|constructor|destructor|operator)\s+(?:\w+\.)*" + re.escape(function.name) + r"\b", re.I)
+        pattern = re.compile(self.habits["header"].replace("NAME", re.escape(function.name)), re.I)
         for above in range(line, 0, -1):
             if pattern.match(self.file_line(file, above)):
                 return above
@@ -469,8 +469,9 @@ class Recorder:
                 deliver = os.WSTOPSIG(status)
         if self.last is not None:
             self.last = None
-        if self.language == "pascal" and os.WIFEXITED(status) and os.WEXITSTATUS(status) in range(200, 232) and self.recording.count:
-            self.recording.tokens.append(["x", "Runtime error %d" % os.WEXITSTATUS(status), ""])
+        stops = self.habits["stops"]
+        if stops is not None and os.WIFEXITED(status) and stops["from"] <= os.WEXITSTATUS(status) <= stops["to"] and self.recording.count:
+            self.recording.tokens.append(["x", stops["words"] % os.WEXITSTATUS(status), ""])
         self.recording.end(0)
         if os.WIFSIGNALED(status):
             signal.signal(os.WTERMSIG(status), signal.SIG_DFL) if os.WTERMSIG(status) not in (9, 19) else None
@@ -495,5 +496,5 @@ class Recorder:
 
 
 def main(arguments):
-    """Usage: PROGRAM STEPS TRASH LANGUAGE NAMES FILE..."""
-    Recorder(arguments[0], int(arguments[1]), int(arguments[2]).to_bytes(1, "little"), arguments[3], json.loads(arguments[4]), arguments[5:]).go()
+    """Usage: PROGRAM STEPS TRASH HABITS NAMES FILE..., habits and names as JSON."""
+    Recorder(arguments[0], int(arguments[1]), int(arguments[2]).to_bytes(1, "little"), json.loads(arguments[3]), json.loads(arguments[4]), arguments[5:]).go()

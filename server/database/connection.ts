@@ -1,8 +1,9 @@
 import { Worker } from "node:worker_threads";
 import { bundle } from "../../tools/run-source.mjs";
+import { DatabaseError } from "./errors.ts";
 
 type Kind = "query" | "exec" | "dump" | "close";
-type Reply = { id: number; rows?: unknown[]; error?: string };
+type Reply = { id: number; rows?: unknown[]; error?: { message: string; code?: string; constraint?: string } };
 
 /** The embedded database in its thread. `ask` rejects if the statement fails, or if the thread has ended. */
 export type Connection = {
@@ -14,14 +15,21 @@ export type Connection = {
 };
 
 /** What the database or the system says when a disk is full or takes no more (errno ENOSPC, EDQUOT, EROFS, EIO). */
-const cannotWrite = /No space left on device|Disk quota exceeded|Read-only file system|I\/O error|Input\/output error|ENOSPC|EDQUOT|EROFS|\bEIO\b/i;
+const cannotWrite =
+  /No space left on device|Disk quota exceeded|Read-only file system|I\/O error|Input\/output error|ENOSPC|EDQUOT|EROFS|\bEIO\b/i;
+
+/** PostgreSQL's codes of the same: disk_full, io_error, read_only_sql_transaction. */
+const cannotWriteCodes: readonly string[] = ["53100", "58030", "25006"];
 
 /** True if an error says that the disk takes no more. */
 export function saysDiskFull(problem: unknown): boolean {
+  if (problem instanceof DatabaseError && cannotWriteCodes.includes(problem.code)) return true;
   return problem instanceof Error && cannotWrite.test(problem.message);
 }
 
-/** Opens the database of a folder (null: in memory, from a dumped `template` if one is named) in a thread of its own. */
+/**
+ * Opens the database of a folder (null: in memory, from a dumped `template` if one is named) in a thread of its own.
+ */
 export async function connect(folder: string | null, template: string | null): Promise<Connection> {
   const worker = new Worker(await bundle("server/database/worker.ts"), { workerData: { folder, template } });
   const waiting = new Map<number, { resolve: (rows: unknown[]) => void; reject: (reason: Error) => void }>();
@@ -38,7 +46,8 @@ export async function connect(folder: string | null, template: string | null): P
     const asker = waiting.get(reply.id);
     waiting.delete(reply.id);
     if (reply.error === undefined) return void asker?.resolve(reply.rows ?? []);
-    const problem = new Error(reply.error);
+    const { message, code, constraint } = reply.error;
+    const problem = new DatabaseError(message, code, constraint);
     asker?.reject(problem);
     // After such an error the database answers nothing any more; whoever waits would wait for ever.
     if (saysDiskFull(problem)) fail(problem);

@@ -1,36 +1,31 @@
+import { AsyncLocalStorage } from "node:async_hooks";
 import { type Connection, connect, saysDiskFull } from "./connection.ts";
+import { NestedQuery } from "./errors.ts";
 import { prepareFolder, StartProblem } from "./folder.ts";
 import { migrate } from "./migrate.ts";
+import type { Database, Query } from "./query.ts";
 
-/** Runs one statement with $1, $2 ... and gives its rows, to be parsed by a schema. */
-export type Query = (sql: string, values?: readonly unknown[]) => Promise<unknown[]>;
-
-/** The one way to the data. Statements are PostgreSQL's dialect, so that a server could stand behind it too. */
-export type Database = {
-  query: Query;
-  /** Several statements without values. */
-  exec: (sql: string) => Promise<void>;
-  /** Everything in `work` happens, or nothing of it. Other queries wait meanwhile. */
-  transaction: <Result>(work: (query: Query) => Promise<Result>) => Promise<Result>;
-  /** Writes the whole database into a file that can serve as a template. */
-  dump: (file: string) => Promise<void>;
-  close: () => Promise<void>;
-};
+export type { Database, Query };
 
 /** Time between two tries to open the data anew, in milliseconds. */
 const pause = 1000;
 
-/** Nothing can be kept at the moment; the message is for the person who wanted to. What was confirmed before is safe. */
+/**
+ * Nothing can be kept at the moment; the message is for the person who wanted to. What was confirmed before is safe.
+ */
 export class CannotKeep extends Error {
   constructor() {
-    super("This could not be saved: the disk is full, or takes nothing at the moment. What was saved before is safe. Free some space, and do this again.");
+    super(
+      "This could not be saved: the disk is full, or takes nothing at the moment. What was saved before is safe. Free some space, and do this again.",
+    );
   }
 }
 
 /**
- * Opens the embedded database in a folder (null: in memory, from a dumped `template` if one is named) and brings its tables up to date. Throws
- * StartProblem, with words for the person, where the folder's data cannot be opened. While it is open, CannotKeep is thrown for what cannot be
- * written; after that the data is opened anew, so that all goes on as soon as there is room.
+ * Opens the embedded database in a folder (null: in memory, from a dumped `template` if one is named) and brings its
+ * tables up to date. Throws StartProblem, with words for the person, where the folder's data cannot be opened. While it
+ * is open, CannotKeep is thrown for what cannot be written; after that the data is opened anew, so that all goes on as
+ * soon as there is room.
  */
 export async function openDatabase(folder: string | null, template: string | null = null): Promise<Database> {
   if (folder !== null) prepareFolder(folder);
@@ -63,9 +58,11 @@ export async function openDatabase(folder: string | null, template: string | nul
     }
   };
 
-  // One connection: whoever holds a transaction keeps the others waiting.
+  // One connection: whoever holds a transaction keeps the others waiting, and would wait for itself.
   let line: Promise<unknown> = Promise.resolve();
-  const inTurn = <Result>(work: () => Promise<Result>): Promise<Result> => {
+  const holds = new AsyncLocalStorage<{ open: boolean }>();
+  const inTurn = <Result>(what: string, work: () => Promise<Result>): Promise<Result> => {
+    if (holds.getStore()?.open) return Promise.reject(new NestedQuery(what));
     const turn = line.then(work, work);
     line = turn.catch(() => undefined);
     return turn;
@@ -79,27 +76,32 @@ export async function openDatabase(folder: string | null, template: string | nul
     );
 
   const database: Database = {
-    query: (sql, values = []) => inTurn(() => direct(sql, values)),
-    exec: (sql) => inTurn(async () => void (await ask("exec", sql, []))),
+    query: (sql, values = []) => inTurn(sql, () => direct(sql, values)),
+    exec: (sql) => inTurn(sql, async () => void (await ask("exec", sql, []))),
     transaction: (work) =>
-      inTurn(async () => {
+      inTurn("begin", async () => {
         await ask("exec", "begin", []);
         const held = connection;
-        // A connection that is lost in the middle takes what was done so far along; nothing of it may go on in a new one.
-        const within: Query = (sql, values) => (held.isSound() ? direct(sql, values) : Promise.reject(new CannotKeep()));
+        // A connection that is lost in the middle takes what was done so far along; nothing of it may go on in a new
+        // one.
+        const within: Query = (sql, values) =>
+          held.isSound() ? direct(sql, values) : Promise.reject(new CannotKeep());
+        const turn = { open: true };
         try {
-          const result = await work(within);
+          const result = await holds.run(turn, () => work(within));
           if (!held.isSound()) throw new CannotKeep();
           await ask("exec", "commit", []);
           return result;
         } catch (problem) {
           if (held.isSound()) await ask("exec", "rollback", []);
           throw problem;
+        } finally {
+          turn.open = false;
         }
       }),
-    dump: (file) => inTurn(async () => void (await ask("dump", file, []))),
+    dump: (file) => inTurn("dump", async () => void (await ask("dump", file, []))),
     close: () =>
-      inTurn(async () => {
+      inTurn("close", async () => {
         closed = true;
         if (connection.isSound()) await connection.ask("close", "", []).catch(() => undefined);
         await connection.drop();

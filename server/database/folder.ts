@@ -18,7 +18,8 @@ export function ofSystem(place: string, problem: unknown): string | null {
   const code = typeof problem === "object" && problem !== null && "code" in problem ? String(problem.code) : "";
   const message = problem instanceof Error ? problem.message : "";
   const is = (...codes: string[]) => codes.some((each) => code === each || message.includes(each));
-  if (is("ENOSPC", "EDQUOT", "No space left on device")) return `The disk of ${place} is full. Free some space and start again.`;
+  if (is("ENOSPC", "EDQUOT", "No space left on device"))
+    return `The disk of ${place} is full. Free some space and start again.`;
   if (is("EROFS", "EACCES", "EPERM", "Read-only file system", "Permission denied"))
     return `Nothing can be written in ${place}. Give this user the right to write there, or name another folder as BENT_NAIL_DATA.`;
   if (is("ENOTDIR", "EEXIST")) return `${place} is no folder. Name another one as BENT_NAIL_DATA.`;
@@ -30,8 +31,8 @@ export function ofSystem(place: string, problem: unknown): string | null {
 const parts = ["PG_VERSION", "base", "global", "pg_wal"];
 
 /**
- * Makes the database's folder if it is not there, and refuses one that is neither empty nor whole: an empty database over half of one would look
- * as if everything were lost, and would soon be. Throws StartProblem.
+ * Makes the database's folder if it is not there, and refuses one that is neither empty nor whole: an empty database
+ * over half of one would look as if everything were lost, and would soon be. Throws StartProblem.
  */
 export function prepareFolder(folder: string): void {
   let there: string[];

@@ -3,8 +3,8 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { z } from "zod";
 import { productFolder } from "../productFolder.ts";
-import type { Database } from "./database.ts";
 import { StartProblem } from "./folder.ts";
+import type { Database } from "./query.ts";
 
 const appliedSchema = z.object({ number: z.number(), name: z.string(), checksum: z.string() });
 
@@ -18,33 +18,42 @@ function statements(sql: string): string[] {
 }
 
 /**
- * Applies the numbered files of db/migrations that are not applied yet, each in a transaction. Throws if an applied file
- * was changed afterwards, or if the data was made by a newer version of the product.
+ * Applies the numbered files of db/migrations that are not applied yet, each in a transaction. Throws if an applied
+ * file was changed afterwards, or if the data was made by a newer version of the product.
  */
 export async function migrate(database: Database): Promise<void> {
   await database.exec(
     "create table if not exists schema_migration (number integer primary key, name text not null, checksum text not null, applied_at timestamptz not null default now())",
   );
-  const applied = z.array(appliedSchema).parse(await database.query("select number, name, checksum from schema_migration order by number"));
+  const applied = z
+    .array(appliedSchema)
+    .parse(await database.query("select number, name, checksum from schema_migration order by number"));
   const folder = join(productFolder, "db/migrations");
   const files = readdirSync(folder)
     .filter((name) => /^\d{4}_.*\.sql$/.test(name))
     .sort();
   const newest = applied.at(-1)?.number ?? 0;
   if (newest > files.length)
-    throw new StartProblem(`The data was made by a newer version of Bent Nail (its tables are at ${newest}, this version knows ${files.length}).`);
+    throw new StartProblem(
+      `The data was made by a newer version of Bent Nail (its tables are at ${newest}, this version knows ${files.length}).`,
+    );
   for (const name of files) {
     const number = Number(name.slice(0, 4));
     const sql = readFileSync(join(folder, name), "utf8");
     const checksum = createHash("sha256").update(sql).digest("hex");
     const known = applied.find((each) => each.number === number);
     if (known) {
-      if (known.checksum !== checksum) throw new StartProblem(`The migration ${name} was changed after it had been applied.`);
+      if (known.checksum !== checksum)
+        throw new StartProblem(`The migration ${name} was changed after it had been applied.`);
       continue;
     }
     await database.transaction(async (query) => {
       for (const statement of statements(sql)) await query(statement);
-      await query("insert into schema_migration (number, name, checksum) values ($1, $2, $3)", [number, name, checksum]);
+      await query("insert into schema_migration (number, name, checksum) values ($1, $2, $3)", [
+        number,
+        name,
+        checksum,
+      ]);
     });
   }
 }

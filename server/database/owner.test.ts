@@ -64,11 +64,16 @@ test("a server killed in the middle of saving keeps everything that it had confi
   const base = /http:\/\/[^/\s]+/.exec(server.said)?.[0] ?? "";
   const confirmed: string[] = [];
   const save = async (name: string) => {
-    const response = await fetch(`${base}/courses`, { method: "POST", redirect: "manual", body: new URLSearchParams({ name, language: "python" }) });
+    const response = await fetch(`${base}/courses`, {
+      method: "POST",
+      redirect: "manual",
+      body: new URLSearchParams({ intent: "begin", name, language: "python" }),
+    });
     if (response.status === 302) confirmed.push(name);
   };
   const saving = (async () => {
-    for (let number = 0; number < 10_000; number++) await Promise.all([save(`course ${number} a`), save(`course ${number} b`)]);
+    for (let number = 0; number < 10_000; number++)
+      await Promise.all([save(`course ${number} a`), save(`course ${number} b`)]);
   })().catch(() => undefined);
   await new Promise((resolve) => setTimeout(resolve, 600));
   await server.kill();

@@ -19,7 +19,9 @@ function isAlive(path: string): Promise<boolean> {
 function listen(path: string): Promise<Server | null> {
   return new Promise((resolve, reject) => {
     const server = createServer((socket) => socket.end());
-    server.once("error", (problem: NodeJS.ErrnoException) => (problem.code === "EADDRINUSE" ? resolve(null) : reject(problem)));
+    server.once("error", (problem: NodeJS.ErrnoException) =>
+      problem.code === "EADDRINUSE" ? resolve(null) : reject(problem),
+    );
     server.listen(path, () => {
       server.unref();
       resolve(server);
@@ -29,7 +31,8 @@ function listen(path: string): Promise<Server | null> {
 
 /**
  * Makes this process the owner of a data folder: a listening socket in it, which dies with its owner, so that a killed
- * server leaves nothing that blocks the next. Throws FolderInUse if another process is the owner. Returns how to let go.
+ * server leaves nothing that blocks the next. Throws FolderInUse if another process is the owner. Returns how to let
+ * go.
  */
 export async function ownFolder(folder: string): Promise<() => void> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
@@ -46,7 +49,10 @@ export async function ownFolder(folder: string): Promise<() => void> {
 /** Most bytes of a socket's path (sun_path has 108 with its end, unix(7)); a longer one would be cut without a word. */
 const longestPath = 100;
 
-/** A path by which a socket in a folder can be named although the folder's own is too long: by the folder as this process has it open. */
+/**
+ * A path by which a socket in a folder can be named although the folder's own is too long: by the folder as this
+ * process has it open.
+ */
 function addressable(folder: string, name: string): { path: string; close: () => void } {
   const path = join(folder, name);
   if (Buffer.byteLength(path) <= longestPath) return { path, close: () => undefined };
@@ -58,7 +64,8 @@ async function take(folder: string, path: string): Promise<Server> {
   for (let attempt = 0; attempt < 3; attempt++) {
     const server = await listen(path);
     if (server) return server;
-    if (await isAlive(path)) throw new FolderInUse(`The data in ${folder} is in use by a Bent Nail server that is running already.`);
+    if (await isAlive(path))
+      throw new FolderInUse(`The data in ${folder} is in use by a Bent Nail server that is running already.`);
     try {
       unlinkSync(path);
     } catch {

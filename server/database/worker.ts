@@ -1,22 +1,42 @@
 import { readFile, writeFile } from "node:fs/promises";
 import { parentPort, workerData } from "node:worker_threads";
 import { PGlite, types } from "@electric-sql/pglite";
+import { pg_trgm } from "@electric-sql/pglite/contrib/pg_trgm";
 import { z } from "zod";
 
 /** The thread that PGlite lives in: a long query blocks this thread and not the server. */
 const settings = z.object({ folder: z.string().nullable(), template: z.string().nullable() }).parse(workerData);
-const requestSchema = z.object({ id: z.number(), kind: z.enum(["query", "exec", "dump", "close"]), sql: z.string(), values: z.array(z.unknown()) });
+const requestSchema = z.object({
+  id: z.number(),
+  kind: z.enum(["query", "exec", "dump", "close"]),
+  sql: z.string(),
+  values: z.array(z.unknown()),
+});
 
-/** Bytes cross as hexadecimal digits; PGlite's own way of making and reading them takes half a second for a megabyte, during which nobody else is served. */
+/** What PGlite throws: fields of the error message of PostgreSQL's protocol (its manual, 53.8). */
+const errorSchema = z.object({ message: z.string(), code: z.string().optional(), constraint: z.string().optional() });
+
+/**
+ * Bytes cross as hexadecimal digits; PGlite's own way of making and reading them takes half a second for a megabyte,
+ * during which nobody else is served.
+ */
 const bytes = {
   serializers: {
     [types.BYTEA]: (value: unknown) =>
       `\\x${(value instanceof Uint8Array ? Buffer.from(value.buffer, value.byteOffset, value.byteLength) : Buffer.from(String(value))).toString("hex")}`,
   },
-  parsers: { [types.BYTEA]: (text: string) => new Uint8Array(Buffer.from(text.slice(2), "hex")) },
+  parsers: {
+    [types.BYTEA]: (text: string) => new Uint8Array(Buffer.from(text.slice(2), "hex")),
+    // As text: whoever asked for it parses it by a schema (rows.ts).
+    [types.JSONB]: (text: string) => text,
+  },
 };
 const template = settings.template === null ? {} : { loadDataDir: new Blob([await readFile(settings.template)]) };
-const database = await PGlite.create({ ...(settings.folder === null ? template : { dataDir: settings.folder }), ...bytes });
+const database = await PGlite.create({
+  ...(settings.folder === null ? template : { dataDir: settings.folder }),
+  ...bytes,
+  extensions: { pg_trgm },
+});
 parentPort?.postMessage({ id: 0, rows: [] });
 
 parentPort?.on("message", async (message: unknown) => {
@@ -36,6 +56,7 @@ parentPort?.on("message", async (message: unknown) => {
       parentPort?.postMessage({ id, rows: result.rows });
     }
   } catch (problem) {
-    parentPort?.postMessage({ id, error: problem instanceof Error ? problem.message : String(problem) });
+    const said = errorSchema.safeParse(problem);
+    parentPort?.postMessage({ id, error: said.success ? said.data : { message: String(problem) } });
   }
 });

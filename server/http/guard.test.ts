@@ -50,32 +50,38 @@ test("the route table holds teachers' addresses and students' ones", () => {
   expect(teachers.length).toBeGreaterThan(12);
 });
 
-test.each(teachers)("$path refuses without the password: as page, data, single route and action", async ({ path, id }) => {
-  const data = path === "/" ? "/_root.data" : `${path}.data`;
-  const asked = [
-    fetch(`${base}${path}`, { redirect: "manual" }),
-    fetch(`${base}${path}`, { redirect: "manual", headers: { Accept: "text/html" } }),
-    fetch(`${base}${data}`, { redirect: "manual" }),
-    fetch(`${base}${data}?_routes=${encodeURIComponent(id)}`, { redirect: "manual" }),
-    fetch(`${base}${path}`, { method: "POST", redirect: "manual", body: new URLSearchParams({ intent: "delete" }) }),
-    fetch(`${base}${data}`, { method: "POST", redirect: "manual", body: new URLSearchParams({ intent: "delete" }) }),
-  ];
-  const statuses = (await Promise.all(asked)).map((response) => response.status);
-  expect(statuses).toEqual([401, 302, 401, 401, 401, 401]);
-});
+test.each(teachers)(
+  "$path refuses without the password: as page, data, single route and action",
+  async ({ path, id }) => {
+    const data = path === "/" ? "/_root.data" : `${path}.data`;
+    const asked = [
+      fetch(`${base}${path}`, { redirect: "manual" }),
+      fetch(`${base}${path}`, { redirect: "manual", headers: { Accept: "text/html" } }),
+      fetch(`${base}${data}`, { redirect: "manual" }),
+      fetch(`${base}${data}?_routes=${encodeURIComponent(id)}`, { redirect: "manual" }),
+      fetch(`${base}${path}`, { method: "POST", redirect: "manual", body: new URLSearchParams({ intent: "delete" }) }),
+      fetch(`${base}${data}`, { method: "POST", redirect: "manual", body: new URLSearchParams({ intent: "delete" }) }),
+    ];
+    const statuses = (await Promise.all(asked)).map((response) => response.status);
+    expect(statuses).toEqual([401, 302, 401, 401, 401, 401]);
+  },
+);
 
-test.each(["/s/../cases/x", "/s/%2e%2e/cases/x", "/s/..%2fcases", "//casebook", "/%63asebook", "/S", "/sheets"])("%s is no way round", async (path) => {
-  const { request } = await import("node:http");
-  const status = await new Promise((resolve, reject) => {
-    request({ host: address, port, path }, (response) => {
-      response.resume();
-      resolve(response.statusCode);
-    })
-      .on("error", reject)
-      .end();
-  });
-  expect([401, 404]).toContain(status);
-});
+test.each(["/s/../cases/x", "/s/%2e%2e/cases/x", "/s/..%2fcases", "//casebook", "/%63asebook", "/S", "/sheets"])(
+  "%s is no way round",
+  async (path) => {
+    const { request } = await import("node:http");
+    const status = await new Promise((resolve, reject) => {
+      request({ host: address, port, path }, (response) => {
+        response.resume();
+        resolve(response.statusCode);
+      })
+        .on("error", reject)
+        .end();
+    });
+    expect([401, 404]).toContain(status);
+  },
+);
 
 test("students' addresses are open, and a wrong code says so", async () => {
   expect((await fetch(`${base}/s`)).status).toBe(200);
@@ -83,14 +89,17 @@ test("students' addresses are open, and a wrong code says so", async () => {
 });
 
 test("the password opens the pages; a wrong one does not, and guessing is slowed down", async () => {
-  const give = (password: string) => fetch(`${base}/teacher`, { method: "POST", redirect: "manual", body: new URLSearchParams({ password }) });
+  const give = (password: string) =>
+    fetch(`${base}/teacher`, { method: "POST", redirect: "manual", body: new URLSearchParams({ password }) });
   expect((await give("the tide is low")).status).toBe(403);
   const right = await give("the tide is high");
   expect(right.status).toBe(302);
   const cookie = right.headers.get("set-cookie") ?? "";
   expect(cookie).toMatch(/HttpOnly; SameSite=Lax/);
   expect((await fetch(`${base}/casebook`, { headers: { Cookie: cookie.split(";")[0] ?? "" } })).status).toBe(200);
-  expect((await fetch(`${base}/casebook`, { headers: { Cookie: `bent-nail-teacher=${Date.now()}.AAAA` } })).status).toBe(401);
+  expect(
+    (await fetch(`${base}/casebook`, { headers: { Cookie: `bent-nail-teacher=${Date.now()}.AAAA` } })).status,
+  ).toBe(401);
   const statuses: number[] = [];
   for (let tries = 0; tries < 9; tries++) statuses.push((await give("guess")).status);
   expect(statuses.at(-1)).toBe(429);
@@ -123,5 +132,7 @@ test("a signed cookie is genuine for a while, with this secret only", () => {
 test("what is open is a short list", () => {
   expect(["/s", "/s/ABCD-EFGH", "/s/ABCD-EFGH/save", "/assets/x.js"].every(isOpenPath)).toBe(true);
   expect(["/api/hand-in/ABCD-EFGH", "/api/openapi.json"].every(isOpenPath)).toBe(true);
-  expect(["/", "/sheets", "/s2", "/_root.data", "/cases/x.data", "/api", "/api/other", "/collect-take"].some(isOpenPath)).toBe(false);
+  expect(
+    ["/", "/sheets", "/s2", "/_root.data", "/cases/x.data", "/api", "/api/other", "/collect-take"].some(isOpenPath),
+  ).toBe(false);
 });

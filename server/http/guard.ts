@@ -11,7 +11,10 @@ function pathOf(url: string): string {
   return new URL(url, "http://local").pathname;
 }
 
-/** What everybody may reach: students' addresses, the call that hands a program in, and the files and route list that every page needs. They hold nothing of a teacher's. */
+/**
+ * What everybody may reach: students' addresses, the call that hands a program in, and the files and route list that
+ * every page needs. They hold nothing of a teacher's.
+ */
 export function isOpenPath(path: string): boolean {
   return (
     path === "/s" ||
@@ -41,14 +44,17 @@ function loginPage(message: string, nonce: string): string {
 }
 
 /**
- * Stands before the router where the server can be reached from other machines: every page, data request and action that is
- * not a student's asks for the teacher's password first. Guards by address, since a route's own loader guards nothing
- * (data requests can name single routes).
+ * Stands before the router where the server can be reached from other machines: every page, data request and action
+ * that is not a student's asks for the teacher's password first. Guards by address, since a route's own loader guards
+ * nothing (data requests can name single routes).
  */
 export function guardTeacher(password: TeacherPassword): RequestHandler {
   const tries = createLoginTries();
   const router = Router();
-  router.get("/teacher", (_request, response) => void response.type("html").send(loginPage("", String(response.locals.nonce))));
+  router.get(
+    "/teacher",
+    (_request, response) => void response.type("html").send(loginPage("", String(response.locals.nonce))),
+  );
   router.post("/teacher", express.urlencoded({ extended: false, limit: "4kb" }), (request, response) => {
     const given: unknown = request.body?.password;
     // A browser that the teacher has used before is told apart from whoever else is behind the same network address.
@@ -59,12 +65,22 @@ export function guardTeacher(password: TeacherPassword): RequestHandler {
       response
         .status(429)
         .type("html")
-        .send(loginPage(`Too many wrong passwords from here. Try again in ${wait} ${wait === 1 ? "second" : "seconds"}.`, String(response.locals.nonce)));
+        .send(
+          loginPage(
+            `Too many wrong passwords from here. Try again in ${wait} ${wait === 1 ? "second" : "seconds"}.`,
+            String(response.locals.nonce),
+          ),
+        );
     } else if (typeof given === "string" && password.matches(given)) {
       tries.right(from);
       const cookie = { httpOnly: true, sameSite: "lax", path: "/" } as const;
       response.cookie(cookieName, password.sign(), { ...cookie, maxAge: password.cookieSeconds * 1000 });
-      if (!password.isKnownDevice(device)) response.cookie(deviceCookie, password.newDevice(), { ...cookie, path: "/teacher", maxAge: deviceMilliseconds });
+      if (!password.isKnownDevice(device))
+        response.cookie(deviceCookie, password.newDevice(), {
+          ...cookie,
+          path: "/teacher",
+          maxAge: deviceMilliseconds,
+        });
       response.redirect("/");
     } else {
       tries.wrong(from);

@@ -7,9 +7,9 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { findHunks } from "../../core/fixes/hunks.ts";
 import { openDatabase } from "../database/database.ts";
+import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
 import { productFolder } from "../productFolder.ts";
-import { addCourse, addStudents, listStudents } from "../stores/courses.ts";
-import { addSheet, findSheet, setSheet } from "../stores/sheets.ts";
+import { addSheet, findSheet, setSheet } from "../sheets/sheetStore.ts";
 
 /** Servers that are killed; `npm run test:long` does the many. */
 const kills = process.env.BENT_NAIL_LONG ? 500 : 20;
@@ -28,7 +28,16 @@ const content: ExerciseContent = {
   intro: "",
   program,
   mended,
-  faults: [{ class: "logic", symptom: "", message: "", reportedLine: null, faultyLines: [2], hunks: findHunks(program, mended) }],
+  faults: [
+    {
+      class: "logic",
+      symptom: "",
+      message: "",
+      reportedLine: null,
+      faultyLines: [2],
+      hunks: findHunks(program, mended),
+    },
+  ],
   checks: [{ input: "", expected: "Deck load: 7\n", kind: "normal", ignorePrompts: false, files: {} }],
   tasks: [
     { key: "point", kind: "point", marks: 1 },
@@ -45,7 +54,10 @@ beforeAll(async () => {
     course,
     Array.from({ length: kills * perRound }, (_, index) => `S-${index + 1}`),
   );
-  students = (await listStudents(database, course)).map((student) => ({ label: student.label, code: student.personal_code }));
+  students = (await listStudents(database, course)).map((student) => ({
+    label: student.label,
+    code: student.personal_code,
+  }));
   const sheet = await addSheet(database, course, "Deck loads");
   await setSheet(database, sheet, { title: "Deck loads", exercises: [{ key: "e", title: "Deck", level: 1, content }] });
   code = (await findSheet(database, sheet))?.code ?? "";
@@ -76,7 +88,11 @@ type Confirmed = { label: string; answer: number | null; handedIn: boolean };
 async function sit(base: string, student: { label: string; code: string }, confirmed: Confirmed): Promise<void> {
   const post = (path: string, body: RequestInit["body"], headers: Record<string, string>) =>
     fetch(`${base}${path}`, { method: "POST", redirect: "manual", body, headers });
-  const entered = await post(`/s/${code}`, new URLSearchParams({ intent: "enter", label: student.label, personalCode: student.code }), {});
+  const entered = await post(
+    `/s/${code}`,
+    new URLSearchParams({ intent: "enter", label: student.label, personalCode: student.code }),
+    {},
+  );
   const Cookie = (entered.headers.get("set-cookie") ?? "").split(";")[0] ?? "";
   for (let revision = 1; revision <= 6; revision += 1) {
     const answer = JSON.stringify({ task: "mend", revision, content: { text: `${mended}# ${revision}\n` } });
@@ -133,7 +149,10 @@ test(`${kills} servers are killed at work, marking among it: nothing confirmed i
   const found = new Map(rows.map((row) => [row.label, row]));
   for (const confirmed of all) {
     const row = found.get(confirmed.label);
-    if (confirmed.answer !== null) expect(Number(/# (\d)/.exec(Buffer.from(row?.content ?? []).toString())?.[1] ?? 0)).toBeGreaterThanOrEqual(confirmed.answer);
+    if (confirmed.answer !== null)
+      expect(Number(/# (\d)/.exec(Buffer.from(row?.content ?? []).toString())?.[1] ?? 0)).toBeGreaterThanOrEqual(
+        confirmed.answer,
+      );
     if (confirmed.handedIn) expect(row?.handed_in).toBe(true);
   }
   const handedIn = rows.filter((row) => row.handed_in);

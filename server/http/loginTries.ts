@@ -1,6 +1,7 @@
 /**
- * Wrong passwords by where they came from. After a few each further one has to wait, longer and longer up to half a minute: guessing goes nowhere,
- * and a teacher behind the same network address as whoever guesses waits no longer than that.
+ * Wrong passwords by where they came from. After a few each further one has to wait, longer and longer up to half a
+ * minute: guessing goes nowhere, and a teacher behind the same network address as whoever guesses waits no longer than
+ * that.
  */
 export type LoginTries = {
   /** Seconds until a password is looked at again, 0 if it is looked at now. */

@@ -1,7 +1,11 @@
 /** The calls that programs may make, described by OpenAPI 3.1 (spec.openapis.org/oas/v3.1.0). */
 export const openApi = {
   openapi: "3.1.0",
-  info: { title: "Bent Nail", version: "1", description: "Calls for programs. Everything else is for people, on the pages." },
+  info: {
+    title: "Bent Nail",
+    version: "1",
+    description: "Calls for programs. Everything else is for people, on the pages.",
+  },
   paths: {
     "/api/collect": {
       post: {
@@ -16,8 +20,16 @@ export const openApi = {
                 required: ["course", "file"],
                 properties: {
                   course: { type: "string", description: "Name or key of the course" },
-                  file: { type: "array", items: { type: "string", format: "binary" }, description: "One zip, or files" },
-                  path: { type: "array", items: { type: "string" }, description: "The path of each file, in the same order" },
+                  file: {
+                    type: "array",
+                    items: { type: "string", format: "binary" },
+                    description: "One zip, or files",
+                  },
+                  path: {
+                    type: "array",
+                    items: { type: "string" },
+                    description: "The path of each file, in the same order",
+                  },
                   dryRun: { type: "string", description: "Anything: only say what would be taken" },
                 },
               },
@@ -25,7 +37,9 @@ export const openApi = {
           },
         },
         responses: {
-          "200": { description: "What was taken: programs with student, language and outputs, what was not taken and why." },
+          "200": {
+            description: "What was taken: programs with student, language and outputs, what was not taken and why.",
+          },
           "401": { description: "It asks for the teacher's password." },
           "422": { description: "Nothing was taken; one line says why." },
         },
@@ -35,7 +49,15 @@ export const openApi = {
       post: {
         operationId: "handIn",
         summary: "Hand a faulty program in, with what its tool said",
-        parameters: [{ name: "code", in: "path", required: true, description: "The course's code, from its hand-in address", schema: { type: "string" } }],
+        parameters: [
+          {
+            name: "code",
+            in: "path",
+            required: true,
+            description: "The course's code, from its hand-in address",
+            schema: { type: "string" },
+          },
+        ],
         requestBody: {
           required: true,
           content: {

@@ -3,7 +3,9 @@ import { chmodSync, existsSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { z } from "zod";
 
-/** The teacher's password as it is kept (scrypt, RFC 7914) and the secret that signs the cookies of those who gave it. */
+/**
+ * The teacher's password as it is kept (scrypt, RFC 7914) and the secret that signs the cookies of those who gave it.
+ */
 const keptSchema = z.object({ salt: z.string(), hash: z.string(), secret: z.string() });
 type Kept = z.infer<typeof keptSchema>;
 
@@ -38,7 +40,11 @@ export function teacherPassword(folder: string): TeacherPassword {
     set: (password) => {
       if (password.length < shortest) return `The password needs at least ${shortest} characters.`;
       const salt = randomBytes(16).toString("hex");
-      const kept: Kept = { salt, hash: hashOf(password, salt).toString("hex"), secret: randomBytes(32).toString("hex") };
+      const kept: Kept = {
+        salt,
+        hash: hashOf(password, salt).toString("hex"),
+        secret: randomBytes(32).toString("hex"),
+      };
       writeFileSync(path, JSON.stringify(kept), { mode: 0o600 });
       chmodSync(path, 0o600);
       return null;

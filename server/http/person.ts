@@ -1,8 +1,10 @@
 import type { Request, RequestHandler } from "express";
 import type { Desk } from "../sandbox/desk.ts";
-import { sittingCookie } from "../sittingAccess.ts";
+import { sittingCookie } from "../sittings/access.ts";
 
-/** Who a request's runs count for: a student by the sitting, without one by the address; the teacher everywhere else. */
+/**
+ * Who a request's runs count for: a student by the sitting, without one by the address; the teacher everywhere else.
+ */
 export function personOf(request: Pick<Request, "path" | "ip" | "headers">): string {
   if (request.path !== "/s" && !request.path.startsWith("/s/")) return "teacher";
   const sitting = new RegExp(`(?:^|;)\\s*${sittingCookie}=([^;]+)`).exec(request.headers.cookie ?? "")?.[1];

@@ -2,7 +2,15 @@ import type { Server } from "node:http";
 import { request } from "node:http";
 import express from "express";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { isLoopback, refuseFloods, refuseForgery, refuseManyHandIns, refuseNonsense, setSafeHeaders, takeTheRest } from "./safety.ts";
+import {
+  isLoopback,
+  refuseFloods,
+  refuseForgery,
+  refuseManyHandIns,
+  refuseNonsense,
+  setSafeHeaders,
+  takeTheRest,
+} from "./safety.ts";
 
 let server: Server;
 let port = 0;
@@ -26,12 +34,20 @@ beforeAll(async () => {
 afterAll(() => server.close());
 
 /** Asks with headers exactly as given, which a browser's fetch would not send. */
-function ask(method: string, headers: Record<string, string>, body = "", path = "/"): Promise<{ status: number; headers: Record<string, unknown> }> {
+function ask(
+  method: string,
+  headers: Record<string, string>,
+  body = "",
+  path = "/",
+): Promise<{ status: number; headers: Record<string, unknown> }> {
   return new Promise((resolve, reject) => {
-    const asked = request({ host: "127.0.0.1", port, path, method, headers: { Host: `127.0.0.1:${port}`, ...headers } }, (response) => {
-      response.resume();
-      resolve({ status: response.statusCode ?? 0, headers: response.headers });
-    });
+    const asked = request(
+      { host: "127.0.0.1", port, path, method, headers: { Host: `127.0.0.1:${port}`, ...headers } },
+      (response) => {
+        response.resume();
+        resolve({ status: response.statusCode ?? 0, headers: response.headers });
+      },
+    );
     asked.on("error", reject);
     asked.end(body);
   });
@@ -59,12 +75,17 @@ test.each([
 ] as Array<[string, Record<string, string>, number]>)("a change %s", async (_, headers, status) => {
   const own = headers.Origin === "own" ? { ...headers, Origin: `http://127.0.0.1:${port}` } : headers;
   // A body that is announced and refused is cut off: the answer comes, or the connection ends.
-  expect([status, ...(status === 413 ? ["cut off"] : [])]).toContain((await ask("POST", own).catch(() => ({ status: "cut off" }))).status);
+  expect([status, ...(status === 413 ? ["cut off"] : [])]).toContain(
+    (await ask("POST", own).catch(() => ({ status: "cut off" }))).status,
+  );
 });
 
-test.each(["/%", "/%zz", "/s/%00", "/s/a%00b", "/?q=%00", "/%c3%28", "/s/%E0%A4"])("the address %s is refused with 400", async (path) => {
-  expect((await ask("GET", {}, "", path)).status).toBe(400);
-});
+test.each(["/%", "/%zz", "/s/%00", "/s/a%00b", "/?q=%00", "/%c3%28", "/s/%E0%A4"])(
+  "the address %s is refused with 400",
+  async (path) => {
+    expect((await ask("GET", {}, "", path)).status).toBe(400);
+  },
+);
 
 test.each(["TRACE", "PUT", "DELETE", "PROPFIND"])("%s is refused with 405", async (method) => {
   expect((await ask(method, {})).status).toBe(405);
@@ -75,22 +96,27 @@ test("after a body that was not read to its end the same connection serves the n
   const agent = new Agent({ keepAlive: true, maxSockets: 1 });
   const send = (path: string, body: string) =>
     new Promise<string>((resolve, reject) => {
-      const asked = request({ host: "127.0.0.1", port, path, method: "POST", agent, headers: { "Content-Length": String(body.length) } }, (response) => {
-        let said = "";
-        response.on("data", (part) => {
-          said += String(part);
-        });
-        response.on("end", () => resolve(said));
-      });
+      const asked = request(
+        { host: "127.0.0.1", port, path, method: "POST", agent, headers: { "Content-Length": String(body.length) } },
+        (response) => {
+          let said = "";
+          response.on("data", (part) => {
+            said += String(part);
+          });
+          response.on("end", () => resolve(said));
+        },
+      );
       asked.on("error", reject);
       asked.end(body);
     });
-  for (let times = 0; times < 3; times += 1) expect([await send("/half", "x".repeat(3_000_000)), await send("/other", "y")]).toEqual(["enough", "in"]);
+  for (let times = 0; times < 3; times += 1)
+    expect([await send("/half", "x".repeat(3_000_000)), await send("/other", "y")]).toEqual(["enough", "in"]);
   agent.destroy();
 });
 
 test("more hand-ins from one address than a class makes are refused before they are read; other requests are not counted", async () => {
-  const handIn = () => ask("POST", { "Content-Length": "1" }, "x", "/api/hand-in/K7QM-2RWD").then((answer) => answer.status);
+  const handIn = () =>
+    ask("POST", { "Content-Length": "1" }, "x", "/api/hand-in/K7QM-2RWD").then((answer) => answer.status);
   expect([await handIn(), await handIn(), await handIn(), await handIn()]).toEqual([200, 200, 200, 429]);
   expect((await ask("POST", { "Content-Length": "1" }, "x", "/s/K7QM-2RWD/save")).status).toBe(200);
 });
@@ -117,5 +143,11 @@ test("reading under a foreign host name is refused too", async () => {
 });
 
 test("what only this machine can reach", () => {
-  expect(["127.0.0.1", "localhost", "::1", "0.0.0.0", "192.168.1.4"].map(isLoopback)).toEqual([true, true, true, false, false]);
+  expect(["127.0.0.1", "localhost", "::1", "0.0.0.0", "192.168.1.4"].map(isLoopback)).toEqual([
+    true,
+    true,
+    true,
+    false,
+    false,
+  ]);
 });

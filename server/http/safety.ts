@@ -1,8 +1,11 @@
 import { randomBytes } from "node:crypto";
 import type { RequestHandler } from "express";
-import { createAttempts } from "../attempts.ts";
+import { createAttempts } from "../people/attempts.ts";
 
-/** A strict content security policy with a number used once for this page's own scripts, and the headers that go with it. */
+/**
+ * A strict content security policy with a number used once for this page's own scripts, and the headers that go with
+ * it.
+ */
 export const setSafeHeaders: RequestHandler = (_request, response, next) => {
   const nonce = randomBytes(16).toString("base64");
   response.locals.nonce = nonce;
@@ -36,7 +39,10 @@ const setAddresses: ReadonlySet<string> = new Set(["/collect-take", "/api/collec
 
 const methods: ReadonlySet<string> = new Set(["GET", "HEAD", "POST", "OPTIONS"]);
 
-/** True if an address can be read: a path on this server, its percent signs sound, and without the sign that no text may hold. */
+/**
+ * True if an address can be read: a path on this server, its percent signs sound, and without the sign that no text may
+ * hold.
+ */
 function canBeRead(url: string): boolean {
   try {
     return url.startsWith("/") && !decodeURIComponent(url.replaceAll("+", " ")).includes("\0");
@@ -53,7 +59,8 @@ export const refuseNonsense: RequestHandler = (request, response, next) => {
       .status(405)
       .type("text")
       .send("This cannot be asked here.");
-  else if (!canBeRead(request.originalUrl)) response.set("Connection", "close").status(400).type("text").send("This address cannot be read.");
+  else if (!canBeRead(request.originalUrl))
+    response.set("Connection", "close").status(400).type("text").send("This address cannot be read.");
   else next();
 };
 
@@ -71,15 +78,16 @@ export const refuseFloods: RequestHandler = (request, response, next) => {
   if (request.method === "GET" || request.method === "HEAD") return next();
   const length = Number(request.headers["content-length"] ?? Number.NaN);
   // What follows on a refused connection would be the rest of the body, so it is closed.
-  if (request.headers["transfer-encoding"] !== undefined) response.set("Connection", "close").status(411).type("text").send("Say how long this is.");
+  if (request.headers["transfer-encoding"] !== undefined)
+    response.set("Connection", "close").status(411).type("text").send("Say how long this is.");
   else if (length > (setAddresses.has(request.path) ? largestSetBody : largestBody))
     response.set("Connection", "close").status(413).type("text").send("This is too large to be taken in.");
   else next();
 };
 
 /**
- * Takes what is left of a request's body when its answer is given: a page that refuses without reading all of it would leave the connection in
- * the middle of a body, and whatever is asked on it next would wait for ever.
+ * Takes what is left of a request's body when its answer is given: a page that refuses without reading all of it would
+ * leave the connection in the middle of a body, and whatever is asked on it next would wait for ever.
  */
 export const takeTheRest: RequestHandler = (request, response, next) => {
   response.on("finish", () => {
@@ -99,7 +107,11 @@ export function refuseManyHandIns(most = mostHandIns): RequestHandler {
   return (request, response, next) => {
     const handsIn = request.method === "POST" && /^\/(?:api|s)\/hand-in\//.test(request.path);
     if (!handsIn || arrivals.allowed(request.ip ?? "")) return next();
-    response.set("Connection", "close").status(429).type("text").send("That is a lot in a short time. Wait a few minutes.");
+    response
+      .set("Connection", "close")
+      .status(429)
+      .type("text")
+      .send("That is a lot in a short time. Wait a few minutes.");
   };
 }
 

@@ -8,20 +8,34 @@ import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express from "express";
 import type { ServerBuild } from "react-router";
-import { resumeJudging } from "../collecting/judging.ts";
-import { CannotKeep, type Database, openDatabase } from "../database/database.ts";
+import { resumeJudging } from "../collect/judging.ts";
+import { answering } from "../database/answering.ts";
+import { openDatabase } from "../database/database.ts";
 import { ofSystem, StartProblem } from "../database/folder.ts";
 import { FolderInUse, ownFolder } from "../database/owner.ts";
+import { keepStatistics } from "../database/statistics.ts";
+import { sweepOldRuns } from "../judge/sweep.ts";
+import { createTraceCache } from "../judge/traceCache.ts";
 import { log } from "../log.ts";
-import { resumeMarking } from "../markingWork.ts";
+import { resumeMarking } from "../marks/markingWork.ts";
+import { firstTeacher } from "../people/teacherStore.ts";
 import { productFolder } from "../productFolder.ts";
-import { provideServices, type Services } from "../services.ts";
+import type { Services } from "../services.ts";
 import { createToolchains } from "../toolchains/toolchains.ts";
-import { createTraceCache } from "../traceCache.ts";
+import { allJobs } from "../work/jobs.ts";
+import { openQueue } from "../work/queue.ts";
 import { guardTeacher } from "./guard.ts";
 import { type TeacherPassword, teacherPassword } from "./password.ts";
 import { inPersonsName } from "./person.ts";
-import { isLoopback, refuseFloods, refuseForgery, refuseManyHandIns, refuseNonsense, setSafeHeaders, takeTheRest } from "./safety.ts";
+import {
+  isLoopback,
+  refuseFloods,
+  refuseForgery,
+  refuseManyHandIns,
+  refuseNonsense,
+  setSafeHeaders,
+  takeTheRest,
+} from "./safety.ts";
 import { forgetServerAddress, noteServerAddress } from "./serverAddress.ts";
 
 export type ServeOptions = {
@@ -44,7 +58,9 @@ async function loadBuild(): Promise<ServerBuild> {
   return build;
 }
 
-/** Sets the teacher's password that a server needs which other machines can reach. Throws StartProblem if there is none. */
+/**
+ * Sets the teacher's password that a server needs which other machines can reach. Throws StartProblem if there is none.
+ */
 function passwordFor(options: ServeOptions, folder: string): TeacherPassword {
   const password = teacherPassword(folder);
   if (isLoopback(options.host) || password.isSet()) return password;
@@ -55,25 +71,13 @@ function passwordFor(options: ServeOptions, folder: string): TeacherPassword {
   );
 }
 
-/** A database whose trouble with the disk reaches a page as an answer with the same words. */
-function answering(database: Database): Database {
-  const said = async <T>(work: Promise<T>): Promise<T> => {
-    try {
-      return await work;
-    } catch (problem) {
-      throw problem instanceof CannotKeep ? new Response(problem.message, { status: 507, headers: { "Content-Type": "text/plain" } }) : problem;
-    }
-  };
-  return {
-    ...database,
-    query: (sql, values) => said(database.query(sql, values)),
-    exec: (sql) => said(database.exec(sql)),
-    transaction: (work) => said(database.transaction(work)),
-  };
-}
-
 /** The pages behind everything that guards them. */
-function createApp(options: ServeOptions, services: Services, build: ServerBuild, password: TeacherPassword): express.Express {
+function createApp(
+  options: ServeOptions,
+  services: Services,
+  build: ServerBuild,
+  password: TeacherPassword,
+): express.Express {
   const app = express();
   app.disable("x-powered-by");
   app.use(setSafeHeaders, refuseNonsense, refuseForgery(options.host), refuseFloods, refuseManyHandIns(), takeTheRest);
@@ -84,12 +88,22 @@ function createApp(options: ServeOptions, services: Services, build: ServerBuild
   app.use((request, response, next) => {
     const start = performance.now();
     response.on("finish", () =>
-      log.debug({ method: request.method, path: request.path, status: response.statusCode, milliseconds: Math.round(performance.now() - start) }),
+      log.debug({
+        method: request.method,
+        path: request.path,
+        status: response.statusCode,
+        milliseconds: Math.round(performance.now() - start),
+      }),
     );
     next();
   });
   app.use(inPersonsName(services.toolchains.desk));
-  const getLoadContext = (request: express.Request, response: express.Response) => ({ nonce: String(response.locals.nonce), address: request.ip ?? "" });
+  const getLoadContext = (request: express.Request, response: express.Response) => ({
+    nonce: String(response.locals.nonce),
+    address: request.ip ?? "",
+    services,
+    who: { role: "teacher" as const, teacher: firstTeacher },
+  });
   app.all("*path", createRequestHandler({ build, getLoadContext }));
   // Whatever was not thought of: words without a trace of where it happened.
   app.use(((problem, _request, response, next) => {
@@ -117,7 +131,10 @@ function listen(app: express.Express, { port, host }: ServeOptions): Promise<Ser
   });
 }
 
-/** Starts the server; resolves when it listens. Where it cannot start, it says why in one sentence and sets the process's exit code. */
+/**
+ * Starts the server; resolves when it listens. Where it cannot start, it says why in one sentence and sets the
+ * process's exit code.
+ */
 export async function serve(options: ServeOptions): Promise<void> {
   const folder = options.folder ?? dataFolder();
   try {
@@ -126,7 +143,8 @@ export async function serve(options: ServeOptions): Promise<void> {
     const words =
       problem instanceof StartProblem || problem instanceof FolderInUse
         ? problem.message
-        : (ofSystem(folder, problem) ?? `It could not start: ${problem instanceof Error ? problem.message : String(problem)}`);
+        : (ofSystem(folder, problem) ??
+          `It could not start: ${problem instanceof Error ? problem.message : String(problem)}`);
     log.debug({ err: problem }, "it could not start");
     process.stderr.write(`bent-nail: ${words}\n`);
     process.exit(1);
@@ -150,11 +168,14 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
   const build = await loadBuild();
   if (options.fresh) await rm(join(folder, "database"), { recursive: true, force: true });
   const database = answering(await openDatabase(join(folder, "database")));
-  const services: Services = { database, toolchains: createToolchains(), traces: createTraceCache() };
-  provideServices(services);
+  const queue = await openQueue(database);
+  const services: Services = { database, toolchains: createToolchains(), traces: createTraceCache(), queue };
+  await queue.start(allJobs(services));
   await options.prepare?.(services);
   await resumeJudging(services);
   await resumeMarking(services);
+  await queue.add(sweepOldRuns, [{}]);
+  const endStatistics = keepStatistics(database);
 
   const server = await listen(createApp(options, services, build, password), options);
   const address = server.address();
@@ -166,6 +187,8 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
     server.close();
     server.closeAllConnections();
     forgetServerAddress(folder);
+    endStatistics();
+    await services.queue.stop();
     await services.toolchains.close();
     await services.database.close();
     letGo();

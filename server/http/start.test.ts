@@ -97,7 +97,8 @@ test("a taken port, a file in place of the folder, and a port that is none are s
 test.each([50, 400, 900])("SIGTERM %i ms after the start ends it, and the data is sound", async (milliseconds) => {
   const folder = folderOf(`ended-${milliseconds}`);
   const started = await start(folder, "0", (child) => setTimeout(() => child.kill("SIGTERM"), milliseconds));
-  if (started.child.exitCode === null && started.child.signalCode === null) await new Promise((resolve) => started.child.once("exit", resolve));
+  if (started.child.exitCode === null && started.child.signalCode === null)
+    await new Promise((resolve) => started.child.once("exit", resolve));
   // Before its own code runs, the system ends it.
   expect([0, "SIGTERM"]).toContain(started.child.exitCode ?? started.child.signalCode);
   const database = await openDatabase(join(folder, "database"));
@@ -137,7 +138,10 @@ test("a disk that fills up: the person is told, nothing that was confirmed is lo
     let confirmed = 0;
     const fill = async () => {
       for (; confirmed < 1000; confirmed += 1)
-        await database.query("insert into content (hash, bytes) values ($1, $2)", [`deck ${confirmed}`, randomBytes(200_000)]);
+        await database.query("insert into content (hash, bytes) values ($1, $2)", [
+          `deck ${confirmed}`,
+          randomBytes(200_000),
+        ]);
     };
     await expect(fill()).rejects.toThrow(CannotKeep);
     expect(confirmed).toBeGreaterThan(10);
@@ -155,7 +159,9 @@ test("a disk that fills up: the person is told, nothing that was confirmed is lo
         { timeout: 20_000, interval: 300 },
       )
       .toBe("serves");
-    const [row] = (await database.query("select count(*)::int as count from content where hash like 'deck %'")) as Array<{ count: number }>;
+    const [row] = (await database.query(
+      "select count(*)::int as count from content where hash like 'deck %'",
+    )) as Array<{ count: number }>;
     expect(row?.count).toBeGreaterThanOrEqual(confirmed);
     await database.query("insert into content (hash, bytes) values ('later', 'x')");
     await database.close();

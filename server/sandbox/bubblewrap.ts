@@ -7,7 +7,7 @@ import type { ControlGroup } from "./controlGroup.ts";
 const unprivilegedUser = 64_001;
 
 /** Folders of the host that hold translators and their libraries; all read-only inside. */
-const systemFolders = ["/usr", "/lib", "/lib64", "/bin", "/etc/alternatives", "/etc/ld.so.cache", "/etc/mono", "/etc/java-17-openjdk"];
+const systemFolders = ["/usr", "/lib", "/lib64", "/bin", "/etc/alternatives", "/etc/ld.so.cache"];
 
 /** A running sandbox. */
 export type SandboxProcess = ChildProcess;
@@ -18,6 +18,8 @@ export type SandboxSpecification = {
   /** Folders of the product whose files are copied in, and where they appear inside. */
   runners: ReadonlyArray<{ folder: string; inside: string }>;
   environment: Readonly<Record<string, string>>;
+  /** Folders of the system's settings that are shown inside, beside those that every program sees. */
+  shown?: readonly string[];
   /** Memory that the control group allows beyond a program's own limit; 192 MiB if not given. */
   overheadBytes?: number;
 };
@@ -27,17 +29,24 @@ export function findBubblewrap(): string | null {
   return ["/usr/bin/bwrap", "/usr/local/bin/bwrap"].find((path) => existsSync(path)) ?? null;
 }
 
-/** Enters the control groups whose open descriptors are 3, 4 ... (as many as $1 says), closes them, and becomes the command behind. */
+/**
+ * Enters the control groups whose open descriptors are 3, 4 ... (as many as $1 says), closes them, and becomes the
+ * command behind.
+ */
 const enterGroups =
   'n=$1; shift; if [ $n -gt 0 ]; then echo 0 >&3; fi; if [ $n -gt 1 ]; then echo 0 >&4; fi; if [ $n -gt 0 ]; then exec 3>&- 4>&-; fi; exec "$@"';
 
 /**
- * Starts a command inside bubblewrap: no network, read-only system, nothing else of the host, own process tree that dies
- * with this server. The runner's files are handed over as open descriptors, so the unprivileged user needs no right to
- * the folder the product lies in. Descriptors 0 and 1 are pipes to the caller, 2 collects complaints. All of it is in the control
- * group from before its start.
+ * Starts a command inside bubblewrap: no network, read-only system, nothing else of the host, own process tree that
+ * dies with this server. The runner's files are handed over as open descriptors, so the unprivileged user needs no
+ * right to the folder the product lies in. Descriptors 0 and 1 are pipes to the caller, 2 collects complaints. All of
+ * it is in the control group from before its start.
  */
-export function startInSandbox(bubblewrap: string, specification: SandboxSpecification, group: ControlGroup | null = null): SandboxProcess {
+export function startInSandbox(
+  bubblewrap: string,
+  specification: SandboxSpecification,
+  group: ControlGroup | null = null,
+): SandboxProcess {
   const files = specification.runners.flatMap(({ folder, inside }) =>
     readdirSync(folder, { withFileTypes: true })
       .filter((entry) => entry.isFile())
@@ -47,14 +56,25 @@ export function startInSandbox(bubblewrap: string, specification: SandboxSpecifi
   const entrances = group?.entrances ?? [];
   const copies = files.flatMap((file, index) => ["--ro-bind-data", String(index + 3 + entrances.length), file.to]);
   const environment = Object.entries(specification.environment).flatMap(([name, value]) => ["--setenv", name, value]);
-  const folders = systemFolders.filter((folder) => existsSync(folder)).flatMap((folder) => ["--ro-bind", folder, folder]);
+  const folders = [...systemFolders, ...(specification.shown ?? [])]
+    .filter((folder) => existsSync(folder))
+    .flatMap((folder) => ["--ro-bind", folder, folder]);
   const root = process.getuid?.() === 0;
   try {
     return spawn(
       "/bin/sh",
       [
         ...["-c", enterGroups, "sandbox", String(entrances.length), bubblewrap],
-        ...["--unshare-all", "--die-with-parent", "--new-session", "--cap-drop", "ALL", "--clearenv", "--hostname", "workbench"],
+        ...[
+          "--unshare-all",
+          "--die-with-parent",
+          "--new-session",
+          "--cap-drop",
+          "ALL",
+          "--clearenv",
+          "--hostname",
+          "workbench",
+        ],
         ...folders,
         ...["--proc", "/proc", "--dev", "/dev", "--tmpfs", "/tmp", "--dir", "/case"],
         ...copies,

@@ -3,13 +3,17 @@ import { join } from "node:path";
 import { setTimeout } from "node:timers/promises";
 
 /**
- * A control group that bounds memory and processes over the whole tree of a sandbox. `entrances` are open descriptors, one for each controller:
- * a process that writes 0 into them is in the group from then on, with all that it starts. The caller closes them by `closeEntrances`.
+ * A control group that bounds memory and processes over the whole tree of a sandbox. `entrances` are open descriptors,
+ * one for each controller: a process that writes 0 into them is in the group from then on, with all that it starts. The
+ * caller closes them by `closeEntrances`.
  */
 export type ControlGroup = { entrances: number[]; closeEntrances: () => void; remove: () => Promise<void> };
 
 const prefix = "bent-nail-";
-/** Pauses between tries to take an emptied group away, in milliseconds; the kernel takes its time to let the last process go. */
+/**
+ * Pauses between tries to take an emptied group away, in milliseconds; the kernel takes its time to let the last
+ * process go.
+ */
 const pauses = [0, 5, 20, 100, 400, 1000];
 let made = 0;
 
@@ -22,14 +26,18 @@ function hierarchies(root: string): { one: string | null; memory: string; proces
     : { one: null, memory: join(root, "memory"), processes: join(root, "pids") };
 }
 
-/** Takes away the groups that servers left behind which do not run any more. Empty ones only: the kernel keeps the others. */
+/**
+ * Takes away the groups that servers left behind which do not run any more. Empty ones only: the kernel keeps the
+ * others.
+ */
 export function sweepGroups(root = "/sys/fs/cgroup"): void {
   const { memory, processes } = hierarchies(root);
   for (const folder of new Set([memory, processes])) {
     if (!existsSync(folder)) continue;
     for (const name of readdirSync(folder)) {
       const owner = name.startsWith(prefix) ? Number(name.slice(prefix.length).split("-")[0]) : Number.NaN;
-      if (Number.isInteger(owner) && owner !== process.pid && !existsSync(`/proc/${owner}`)) tryToRemove(join(folder, name));
+      if (Number.isInteger(owner) && owner !== process.pid && !existsSync(`/proc/${owner}`))
+        tryToRemove(join(folder, name));
     }
   }
 }
@@ -46,8 +54,9 @@ function tryToRemove(folder: string): boolean {
 let swept = false;
 
 /**
- * Makes a group with the given limits, to be entered before the sandbox starts. Null where the server may not write control groups: the
- * limits kept inside the sandbox (polling of the tree, process limit of the namespace) stand alone there.
+ * Makes a group with the given limits, to be entered before the sandbox starts. Null where the server may not write
+ * control groups: the limits kept inside the sandbox (polling of the tree, process limit of the namespace) stand alone
+ * there.
  */
 export function makeGroup(memoryBytes: number, processes: number, root = "/sys/fs/cgroup"): ControlGroup | null {
   if (!swept) {
@@ -71,7 +80,8 @@ export function makeGroup(memoryBytes: number, processes: number, root = "/sys/f
     try {
       mkdirSync(folder);
       folders.push(folder);
-      for (const [file, value] of Object.entries(settings)) if (existsSync(join(folder, file))) writeFileSync(join(folder, file), value);
+      for (const [file, value] of Object.entries(settings))
+        if (existsSync(join(folder, file))) writeFileSync(join(folder, file), value);
       entrances.push(openSync(join(folder, "cgroup.procs"), "w"));
     } catch {
       // Not writable here: the limits inside the sandbox remain.

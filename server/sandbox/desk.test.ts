@@ -21,7 +21,11 @@ test("whoever has had nothing yet comes before the next run of who is at it", as
         await until;
       }),
     );
-  const all = [run("Gannet", "g0", first.promise), ...[1, 2, 3].map((number) => run("Gannet", `g${number}`)), run("Tern", "t1")];
+  const all = [
+    run("Gannet", "g0", first.promise),
+    ...[1, 2, 3].map((number) => run("Gannet", `g${number}`)),
+    run("Tern", "t1"),
+  ];
   expect(desk.list("Gannet").map((ticket) => ticket.state)).toEqual(["runs", "waits", "waits", "waits"]);
   expect(desk.list("Tern").map((ticket) => [ticket.what, ticket.state])).toEqual([["t1", "waits"]]);
   expect(desk.list("Gannet").map((ticket) => ticket.before)).toEqual([0, 0, 2, 3]);
@@ -45,7 +49,11 @@ test("a person's line is bounded, and so is the wait", async () => {
 test("a run is stopped by whoever asked for it, waiting or running, and by nobody else", async () => {
   const desk = createDesk({ atOnce: 1 });
   const running = desk.as("Gannet", () =>
-    desk.take("endless", (signal) => new Promise<void>((_, reject) => signal.addEventListener("abort", () => reject(new StoppedByHand("stopped"))))),
+    desk.take(
+      "endless",
+      (signal) =>
+        new Promise<void>((_, reject) => signal.addEventListener("abort", () => reject(new StoppedByHand("stopped")))),
+    ),
   );
   const waiting = desk.as("Gannet", () => desk.take("next", async () => "done"));
   const other = desk.as("Tern", () => desk.take("other", async () => "done"));
@@ -80,10 +88,14 @@ test("short runs do not wait for long ones: those give way, and come to their en
   const desk = createDesk({ atOnce: 3, yieldAfter: 20 });
   const long = Array.from({ length: 4 }, () => lasting(400));
   const order: string[] = [];
-  const all = long.map(({ work }, index) => desk.as(`long ${index}`, () => desk.take("endless", work)).then((result) => order.push(`${result} ${index}`)));
+  const all = long.map(({ work }, index) =>
+    desk.as(`long ${index}`, () => desk.take("endless", work)).then((result) => order.push(`${result} ${index}`)),
+  );
   await new Promise((resolve) => setTimeout(resolve, 60));
   // All places are taken by long runs while nobody else waits; the first short one gets a place at once all the same.
-  const short = Array.from({ length: 5 }, (_, index) => desk.as(`short ${index}`, () => desk.take("try", lasting(5).work)).then(() => order.push("short")));
+  const short = Array.from({ length: 5 }, (_, index) =>
+    desk.as(`short ${index}`, () => desk.take("try", lasting(5).work)).then(() => order.push("short")),
+  );
   await Promise.all([...all, ...short]);
   expect(order.slice(0, 5)).toEqual(Array(5).fill("short"));
   expect(order.slice(5).sort()).toEqual(["whole 0", "whole 1", "whole 2", "whole 3"]);
@@ -143,7 +155,10 @@ test("work behind the pages comes after people's, waits as long as it takes, and
       order.push(name);
       await until;
     });
-  const all = [desk.as("Tern", () => note("first", first.promise)), ...[1, 2, 3].map((number) => desk.behind("marking", () => note(`mark ${number}`)))];
+  const all = [
+    desk.as("Tern", () => note("first", first.promise)),
+    ...[1, 2, 3].map((number) => desk.behind("marking", () => note(`mark ${number}`))),
+  ];
   await new Promise((resolve) => setTimeout(resolve, 60));
   all.push(desk.as("Gannet", () => note("try")));
   first.end();

@@ -3,10 +3,17 @@ import { randomUUID } from "node:crypto";
 import { availableParallelism } from "node:os";
 
 /**
- * A run that waits for its turn or is going on. `since` is when that state began, in milliseconds of the system's clock; `before` is how many
- * waiting runs come before it.
+ * A run that waits for its turn or is going on. `since` is when that state began, in milliseconds of the system's
+ * clock; `before` is how many waiting runs come before it.
  */
-export type Ticket = { id: string; person: string; what: string; state: "waits" | "runs"; since: number; before: number };
+export type Ticket = {
+  id: string;
+  person: string;
+  what: string;
+  state: "waits" | "runs";
+  since: number;
+  before: number;
+};
 
 /** A run that could not be taken; the message is for the person who asked. */
 export class NotTaken extends Error {}
@@ -14,16 +21,23 @@ export class NotTaken extends Error {}
 export class StoppedByHand extends Error {}
 
 /**
- * Where all runs of this process go through. Short runs come first, and whoever has had little of the machine lately comes before who has had much.
- * A run that has gone on for `yieldAfter` is a long one; long ones never take all places. One that takes a place too many while others wait gives
- * it up and begins anew later: nothing of what it did is seen. What goes on can be seen and stopped by the person in whose name it is done.
+ * Where all runs of this process go through. Short runs come first, and whoever has had little of the machine lately
+ * comes before who has had much. A run that has gone on for `yieldAfter` is a long one; long ones never take all
+ * places. One that takes a place too many while others wait gives it up and begins anew later: nothing of what it did
+ * is seen. What goes on can be seen and stopped by the person in whose name it is done.
  */
 export type Desk = {
   /** Does some work in a person's name; what it runs counts as that person's. */
   as: <T>(person: string, work: () => T) => T;
-  /** The same for work that nobody waits for before a page: it comes after everybody else's and waits as long as it takes. */
+  /**
+   * The same for work that nobody waits for before a page: it comes after everybody else's and waits as long as it
+   * takes.
+   */
   behind: <T>(name: string, work: () => T) => T;
-  /** Does a run when its turn comes. `key` names the very program and input, so that one known to be long is treated as such from the start. */
+  /**
+   * Does a run when its turn comes. `key` names the very program and input, so that one known to be long is treated as
+   * such from the start.
+   */
   take: <T>(what: string, work: (signal: AbortSignal) => Promise<T>, key?: string) => Promise<T>;
   /** The runs of a person, by default of the one in whose name this is called. */
   list: (person?: string) => Ticket[];
@@ -65,10 +79,15 @@ function createUse(now: () => number) {
 }
 
 /**
- * `atOnce`: runs at the same time; `mostWaiting`: of one person; `patience`: longest wait in milliseconds; `yieldAfter`: after which a run is a long
- * one, in milliseconds.
+ * `atOnce`: runs at the same time; `mostWaiting`: of one person; `patience`: longest wait in milliseconds;
+ * `yieldAfter`: after which a run is a long one, in milliseconds.
  */
-export function createDesk({ atOnce = availableParallelism() + 2, mostWaiting = 60, patience = 60_000, yieldAfter = 1000 } = {}): Desk {
+export function createDesk({
+  atOnce = availableParallelism() + 2,
+  mostWaiting = 60,
+  patience = 60_000,
+  yieldAfter = 1000,
+} = {}): Desk {
   const mostLong = Math.max(1, atOnce - 1);
   /** Time that a short run waits before a long one gives way to it, in milliseconds. */
   const hurry = yieldAfter / 4;
@@ -79,10 +98,15 @@ export function createDesk({ atOnce = availableParallelism() + 2, mostWaiting = 
   const known = new Set<string>();
   const current = () => who.getStore() ?? { person: "this machine", behind: false };
 
-  /** The waiting runs in the order of their turns: short before long, people before work behind, least use first, else first come. */
+  /**
+   * The waiting runs in the order of their turns: short before long, people before work behind, least use first, else
+   * first come.
+   */
   function inOrder(): Entry[] {
     const rank = (entry: Entry) => (entry.long ? 2 : 0) + (entry.behind ? 1 : 0);
-    const uses = new Map(waiting.map((entry) => [entry.ticket.person, Math.round(use.of(entry.ticket.person) / leastUse)]));
+    const uses = new Map(
+      waiting.map((entry) => [entry.ticket.person, Math.round(use.of(entry.ticket.person) / leastUse)]),
+    );
     const hadBy = (entry: Entry) => uses.get(entry.ticket.person) ?? 0;
     // Of one person's runs each but the first comes as if those before it had been done.
     const places = new Map<string, number>();
@@ -94,7 +118,9 @@ export function createDesk({ atOnce = availableParallelism() + 2, mostWaiting = 
       }),
     );
     const placeOf = (entry: Entry) => place.get(entry) ?? 0;
-    return [...waiting].sort((one, other) => rank(one) - rank(other) || hadBy(one) + placeOf(one) - hadBy(other) - placeOf(other));
+    return [...waiting].sort(
+      (one, other) => rank(one) - rank(other) || hadBy(one) + placeOf(one) - hadBy(other) - placeOf(other),
+    );
   }
 
   const longRunning = () => [...running].filter((entry) => entry.long);
@@ -103,7 +129,8 @@ export function createDesk({ atOnce = availableParallelism() + 2, mostWaiting = 
     for (const next of inOrder()) {
       if (next.long && longRunning().length >= mostLong) continue;
       if (running.size >= atOnce) {
-        // A short run does not wait long behind long ones: the latest of them gives way, down to one that is left to come to its end.
+        // A short run does not wait long behind long ones: the latest of them gives way, down to one that is left to
+        // come to its end.
         const long = longRunning();
         if (!next.long && long.length > 1 && Date.now() - next.ticket.since >= hurry) long.at(-1)?.control.abort();
         return;
@@ -133,7 +160,11 @@ export function createDesk({ atOnce = availableParallelism() + 2, mostWaiting = 
         reject(reason);
       };
       const tooLong = () =>
-        entry.giveUp(new NotTaken(`This run waited ${Math.round(patience / 1000)} seconds and did not get its turn: too much is running. Try again.`));
+        entry.giveUp(
+          new NotTaken(
+            `This run waited ${Math.round(patience / 1000)} seconds and did not get its turn: too much is running. Try again.`,
+          ),
+        );
       const clock = setTimeout(tooLong, entry.behind ? 2 ** 31 - 1 : Math.max(0, until - Date.now()));
       clock.unref();
       waiting.push(entry);
@@ -145,7 +176,8 @@ export function createDesk({ atOnce = availableParallelism() + 2, mostWaiting = 
   async function take<T>(what: string, work: (signal: AbortSignal) => Promise<T>, key?: string): Promise<T> {
     const { person, behind } = current();
     const mine = waiting.filter((entry) => entry.ticket.person === person).length;
-    if (mine >= mostWaiting && !behind) throw new NotTaken(`${mine} of your runs wait already. Wait until some are done, or stop them.`);
+    if (mine >= mostWaiting && !behind)
+      throw new NotTaken(`${mine} of your runs wait already. Wait until some are done, or stop them.`);
     const ticket: Entry["ticket"] = { id: randomUUID(), person, what, state: "waits", since: Date.now() };
     const nothing = () => undefined;
     const entry: Entry = {

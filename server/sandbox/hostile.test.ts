@@ -13,7 +13,9 @@ beforeAll(() => {
 afterAll(() => toolchain.close());
 
 const limits = limitsSchema.parse({});
-const files = (name: string) => [{ name: "program.py", bytes: readFileSync(join(productFolder, "server/sandbox/hostile/python", `${name}.py`)) }];
+const files = (name: string) => [
+  { name: "program.py", bytes: readFileSync(join(productFolder, "server/sandbox/hostile/python", `${name}.py`)) },
+];
 const run = (name: string, input = "") => toolchain.run({ files: files(name), input, limits });
 const printed = (outcome: Outcome) => consoleText(outcome.console, ["out"]);
 
@@ -57,8 +59,14 @@ describe.each([
   ["close_output", (outcome: Outcome) => expect(printed(outcome)).toBe("before\n")],
   ["break_repr", (outcome: Outcome) => expect(printed(outcome)).toBe("fine\n")],
   ["os_exit", (outcome: Outcome) => expect([printed(outcome), outcome.exit.code]).toEqual(["one\n", 3])],
-  ["control_characters", (outcome: Outcome) => expect(printed(outcome)).toBe("\x1b[2J\x07<script>alert(1)</script>\x00\x9b31m\n")],
-  ["more_namespaces", (outcome: Outcome) => expect(printed(outcome)).toBe("namespace -1 -1\nmount -1\nptrace -1\nroot -1 -1\n")],
+  [
+    "control_characters",
+    (outcome: Outcome) => expect(printed(outcome)).toBe("\x1b[2J\x07<script>alert(1)</script>\x00\x9b31m\n"),
+  ],
+  [
+    "more_namespaces",
+    (outcome: Outcome) => expect(printed(outcome)).toBe("namespace -1 -1\nmount -1\nptrace -1\nroot -1 -1\n"),
+  ],
   ["scribble_over_recording", (outcome: Outcome) => expect(outcome.started).toBe(true)],
 ] as const)("%s", (name, check) => {
   test("ends within its limits, and the next run is right", async () => {
@@ -68,11 +76,14 @@ describe.each([
   });
 });
 
-test.each(["break_repr", "flood_output", "fork_bomb", "scribble_over_recording", "os_exit"])("recording %s breaks nothing", async (name) => {
-  const trace = await toolchain.trace({ files: files(name), input: "", limits });
-  expect(trace.steps.length).toBeGreaterThan(0);
-  await nextRunIsRight();
-});
+test.each(["break_repr", "flood_output", "fork_bomb", "scribble_over_recording", "os_exit"])(
+  "recording %s breaks nothing",
+  async (name) => {
+    const trace = await toolchain.trace({ files: files(name), input: "", limits });
+    expect(trace.steps.length).toBeGreaterThan(0);
+    await nextRunIsRight();
+  },
+);
 
 test("2 MB of input reach the program", async () => {
   const outcome = await run("huge_input", `${"x".repeat(99)}\n`.repeat(20_000));
@@ -81,7 +92,9 @@ test("2 MB of input reach the program", async () => {
 
 test("runs at the same time do not meet", async () => {
   const outcomes = await Promise.all(
-    ["leave_child", "look_for_leftovers", "fill_memory", "look_for_leftovers", "kill_parent", "look_for_leftovers"].map((name) => run(name)),
+    ["leave_child", "look_for_leftovers", "fill_memory", "look_for_leftovers", "kill_parent", "look_for_leftovers"].map(
+      (name) => run(name),
+    ),
   );
   for (const at of [1, 3, 5]) expect(outcomes[at] && printed(outcomes[at])).toBe("found [] others 0\n");
 });

@@ -3,12 +3,14 @@ import { join } from "node:path";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { consoleText, limitsSchema, type Outcome, type ProgramFiles } from "../../core/outcome/outcome.ts";
-import { judgeVersion, versionOf } from "../casework.ts";
-import { saveCheck, setIntention, tryFix } from "../layers.ts";
+import { collectCase, findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
+import { saveCheck } from "../judge/checks.ts";
+import { sayIntention } from "../judge/decisions.ts";
+import { judgeVersion } from "../judge/judge.ts";
+import { tryFix } from "../mend/tryFix.ts";
+import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
 import { productFolder } from "../productFolder.ts";
-import { collectCase, findCase, type WholeCase } from "../stores/cases.ts";
-import { addCourse, addStudents, listStudents } from "../stores/courses.ts";
-import { openTestServices } from "../testServices.ts";
+import { byTeacher, openTestServices } from "../testServices.ts";
 
 /** Signs that are put wherever a run can have text; a program that finds one in its own reach has found another run. */
 const sign = (role: string) => `Kq7Zw9-${role}`;
@@ -44,7 +46,11 @@ function filesOf(language: string, name: string, text: string): ProgramFiles {
 
 async function search(language: string): Promise<Outcome> {
   const extension = findLanguage(language)?.extension ?? "";
-  return toolchain(language).run({ files: filesOf(language, "search", readFileSync(join(folder, `search${extension}`), "utf8")), input: "", limits });
+  return toolchain(language).run({
+    files: filesOf(language, "search", readFileSync(join(folder, `search${extension}`), "utf8")),
+    input: "",
+    limits,
+  });
 }
 
 const nothing = /^found (0|\[\])\n$/;
@@ -60,16 +66,27 @@ test.each(Object.keys(carriers))("%s: no run finds anything of those before it",
     limits,
   };
   for (let round = 0; round < 2; round += 1) {
-    const carried = await Promise.all([carrier.run(request), carrier.run(request), carrier.trace(request), carrier.check(request)]);
+    const carried = await Promise.all([
+      carrier.run(request),
+      carrier.run(request),
+      carrier.trace(request),
+      carrier.check(request),
+    ]);
     expect(consoleText(carried[0].console, ["out"])).toContain(sign("typed input"));
     // As many at once as there are workers, so that each of them is met.
     for (const outcome of await Promise.all([search(language), search(language), search(language), search(language)]))
-      expect([consoleText(outcome.console, ["out", "err"]), outcome.stoppedBy]).toEqual([expect.stringMatching(nothing), "none"]);
+      expect([consoleText(outcome.console, ["out", "err"]), outcome.stoppedBy]).toEqual([
+        expect.stringMatching(nothing),
+        "none",
+      ]);
   }
 });
 
 test("a search does find what is in its own reach", async () => {
-  const files = [...filesOf("python", "search", readFileSync(join(folder, "search.py"), "utf8")), { name: "other.txt", bytes: Buffer.from(sign("own file")) }];
+  const files = [
+    ...filesOf("python", "search", readFileSync(join(folder, "search.py"), "utf8")),
+    { name: "other.txt", bytes: Buffer.from(sign("own file")) },
+  ];
   const outcome = await toolchain("python").run({ files, input: `${sign("own input")}\n`, limits });
   const said = consoleText(outcome.console, ["out"]);
   expect(said).toContain("memory Kq7Zw9-own input");
@@ -99,12 +116,24 @@ test("labels, checks, intentions and fixes of a teacher's case are in no program
     if (!found) throw new Error("no case");
     return found;
   };
-  await saveCheck(services, await whole(), null, { input: sign("second input"), expected: sign("second expected"), kind: "normal", ignorePrompts: false });
+  await saveCheck(services, await whole(), byTeacher(await whole()), null, {
+    input: sign("second input"),
+    expected: sign("second expected"),
+    kind: "normal",
+    ignorePrompts: false,
+  });
   const before = await whole();
   await judgeVersion(services, before, versionOf(before, before.current_version));
-  await tryFix(services, await whole(), (await whole()).revision, `${program.replace("2", "1")}# ${sign("fix")}\n`, true);
-  const [layer] = (await whole()).layers;
-  if (layer) await setIntention(services, layer.key, sign("intention"));
+  await tryFix(
+    services,
+    await whole(),
+    byTeacher(await whole()),
+    `${program.replace("2", "1")}# ${sign("fix")}\n`,
+    true,
+  );
+  const now = await whole();
+  const [layer] = now.layers;
+  if (layer) await sayIntention(services, now, byTeacher(now), layer.key, sign("intention"));
   for (const outcome of await Promise.all(Array.from({ length: 4 }, () => search("python"))))
     expect(consoleText(outcome.console, ["out", "err"])).toMatch(nothing);
 });

@@ -14,11 +14,20 @@ export type PoolOf<Job, Answer> = {
 export type Pool = PoolOf<Job, JobAnswer>;
 
 /**
- * A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. Two more than cores,
- * since a part of every run is waiting for the kernel to make and take down namespaces.
+ * A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. Two more than
+ * cores, since a part of every run is waiting for the kernel to make and take down namespaces.
  */
-export function createPool<Job, Answer>(startWorker: () => Worker<Job, Answer>, size = Math.min(8, availableParallelism() + 2)): PoolOf<Job, Answer> {
-  type Task = { job: Job; resolve: (answer: Answer) => void; reject: (reason: Error) => void; attempts: number; signal?: AbortSignal };
+export function createPool<Job, Answer>(
+  startWorker: () => Worker<Job, Answer>,
+  size = Math.min(8, availableParallelism() + 2),
+): PoolOf<Job, Answer> {
+  type Task = {
+    job: Job;
+    resolve: (answer: Answer) => void;
+    reject: (reason: Error) => void;
+    attempts: number;
+    signal?: AbortSignal;
+  };
   const tasks: Task[] = [];
   const idle: Worker<Job, Answer>[] = [];
   const all = new Set<Worker<Job, Answer>>();

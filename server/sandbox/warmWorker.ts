@@ -4,9 +4,10 @@ import { findBubblewrap, type SandboxProcess, type SandboxSpecification, startIn
 import { makeGroup } from "./controlGroup.ts";
 
 /**
- * How a program is built and run by commands (program and arguments, by their path inside the sandbox). `run` null: build only.
- * `terminal`: the program sees a terminal, so its language's library flushes what it prints as it would for a person.
- * `recording`: the program is run by a recorder, which writes to descriptor 60 (runners/sandbox/bent_nail_sandbox/commands.py).
+ * How a program is built and run by commands (program and arguments, by their path inside the sandbox). `run` null:
+ * build only. `terminal`: the program sees a terminal, so its language's library flushes what it prints as it would for
+ * a person. `recording`: the program is run by a recorder, which writes to descriptor 60
+ * (runners/sandbox/bent_nail_sandbox/commands.py).
  */
 export type Commands = {
   build: ReadonlyArray<readonly string[]>;
@@ -22,8 +23,9 @@ export type Commands = {
 };
 
 /**
- * What a worker is asked: translate only, run, or run and record; by `commands`, or by the worker's own warm interpreter.
- * `boundAddresses` false: the address space is not limited, only the pages in use. `overheadBytes`: memory of the language's own machine.
+ * What a worker is asked: translate only, run, or run and record; by `commands`, or by the worker's own warm
+ * interpreter. `boundAddresses` false: the address space is not limited, only the pages in use. `overheadBytes`: memory
+ * of the language's own machine.
  */
 export type Job = {
   mode: "check" | "run" | "trace";
@@ -35,7 +37,10 @@ export type Job = {
 
 const answerHeadSchema = z.object({
   stopped: z.enum(["none", "time", "memory", "output"]),
-  /** Stretches of raw output: kind, length of the block when it came, size. They stand behind the block in the body, in this order. */
+  /**
+   * Stretches of raw output: kind, length of the block when it came, size. They stand behind the block in the body, in
+   * this order.
+   */
   raw: z.array(z.tuple([z.enum(["O", "E"]), z.number(), z.number()])),
   blockBytes: z.number(),
   milliseconds: z.number(),
@@ -52,14 +57,24 @@ export type JobAnswer = Omit<z.infer<typeof answerHeadSchema>, "failure" | "raw"
   raw: Array<readonly ["O" | "E", number, Buffer]>;
 };
 
-/** A sandbox that stays up and serves one job after another. `run` rejects with SandboxBroken if the sandbox itself broke; then start another. */
+/**
+ * A sandbox that stays up and serves one job after another. `run` rejects with SandboxBroken if the sandbox itself
+ * broke; then start another.
+ */
 export type WarmWorker = Worker<Job, JobAnswer>;
-export type Worker<Task, Answer> = Pick<Servant, "version" | "stop" | "exited" | "gone"> & { run: (task: Task) => Promise<Answer> };
+export type Worker<Task, Answer> = Pick<Servant, "version" | "stop" | "exited" | "gone"> & {
+  run: (task: Task) => Promise<Answer>;
+};
 
-/** The sandbox broke off a run, or could not be set up. The message is for the person who asked; it says nothing of the program. */
+/**
+ * The sandbox broke off a run, or could not be set up. The message is for the person who asked; it says nothing of the
+ * program.
+ */
 export class SandboxBroken extends Error {
   constructor(detail: string) {
-    super(`The run broke off, and that says nothing about the program. Try again. (${detail.trim().split("\n").at(-1)?.trim() || "no more is known"})`);
+    super(
+      `The run broke off, and that says nothing about the program. Try again. (${detail.trim().split("\n").at(-1)?.trim() || "no more is known"})`,
+    );
   }
 }
 
@@ -110,7 +125,10 @@ function readMessages(child: SandboxProcess, deliver: (message: Message) => void
   });
 }
 
-/** A process in the sandbox that answers one framed message after another. `ask` rejects if it broke or took too long; then it is gone. */
+/**
+ * A process in the sandbox that answers one framed message after another. `ask` rejects if it broke or took too long;
+ * then it is gone.
+ */
 export type Servant = {
   ask: (head: unknown, body: Buffer, milliseconds: number) => Promise<Message>;
   version: Promise<string>;
@@ -124,7 +142,10 @@ export type Servant = {
 export function startServant(specification: SandboxSpecification, limits: Limits): Servant {
   const bubblewrap = findBubblewrap();
   if (!bubblewrap) throw new Error("bubblewrap is not installed");
-  const group = makeGroup(limits.memoryBytes + (specification.overheadBytes ?? 192 * 1024 * 1024), limits.processes + 16);
+  const group = makeGroup(
+    limits.memoryBytes + (specification.overheadBytes ?? 192 * 1024 * 1024),
+    limits.processes + 16,
+  );
   const child = startInSandbox(bubblewrap, specification, group);
   const queue: Waiting[] = [];
   let complaint = "";
@@ -186,7 +207,11 @@ export function startWarmWorker(specification: SandboxSpecification, limits: Lim
       };
       const body = Buffer.concat([...job.files.map((file) => file.bytes), job.input]);
       for (let attempt = 1; ; attempt += 1) {
-        const message = await servant.ask(head, body, (job.limits.wallSeconds + (job.commands?.buildLimits.wallSeconds ?? 0)) * 1000 + grace);
+        const message = await servant.ask(
+          head,
+          body,
+          (job.limits.wallSeconds + (job.commands?.buildLimits.wallSeconds ?? 0)) * 1000 + grace,
+        );
         const { failure, raw, blockBytes, ...answer } = answerHeadSchema.parse(message.head);
         const block = message.body.subarray(0, blockBytes);
         let at = blockBytes;

@@ -2,10 +2,11 @@ import { readdirSync, readFileSync } from "node:fs";
 import { setTimeout } from "node:timers/promises";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { limitsSchema, type Outcome, unknownBecause } from "../../core/outcome/outcome.ts";
-import { judgeVersion, versionOf } from "../casework.ts";
-import { decideClass, setFaultyLines, tryFix } from "../layers.ts";
-import { collectCase, findCase, type WholeCase } from "../stores/cases.ts";
-import { openTestServices } from "../testServices.ts";
+import { collectCase, findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
+import { decideClass, markFaultyLines } from "../judge/decisions.ts";
+import { judgeVersion } from "../judge/judge.ts";
+import { tryFix } from "../mend/tryFix.ts";
+import { byTeacher, openTestServices } from "../testServices.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 beforeAll(async () => {
@@ -18,7 +19,8 @@ function killSandboxes(): void {
   for (const name of readdirSync("/proc").filter((each) => /^\d+$/.test(each))) {
     try {
       const parent = Number(readFileSync(`/proc/${name}/stat`, "utf8").split(") ")[1]?.split(" ")[1]);
-      if (parent === process.pid && readFileSync(`/proc/${name}/cmdline`, "utf8").includes("bwrap")) process.kill(Number(name), "SIGKILL");
+      if (parent === process.pid && readFileSync(`/proc/${name}/cmdline`, "utf8").includes("bwrap"))
+        process.kill(Number(name), "SIGKILL");
     } catch {
       // It has gone by itself.
     }
@@ -40,20 +42,36 @@ async function whileKilling<T>(work: Promise<T>): Promise<T> {
 
 const sleeps = "import time\ntime.sleep(2)\nprint('deck')\n";
 
-test.each(["check", "run", "trace"] as const)("%s: a sandbox that breaks off again and again gives an outcome with words, never an exception", async (mode) => {
-  const python = services.toolchains.find("python");
-  if (!python) throw new Error("no Python");
-  const request = { files: [{ name: "deck.py", bytes: Buffer.from(sleeps) }], input: "", limits: limitsSchema.parse({}) };
-  const asked: Promise<Outcome> = mode === "trace" ? python.trace(request).then((trace) => trace.outcome) : python[mode](request);
-  const outcome = await whileKilling(asked);
-  expect(outcome).toMatchObject({ stoppedBy: "broken", started: null, finished: false, console: [], diagnostics: [] });
-  expect(unknownBecause(outcome)).toContain("that says nothing about the program");
-  // The next one is served as ever.
-  expect(await python.run({ ...request, files: [{ name: "deck.py", bytes: Buffer.from("print('deck')\n") }] })).toMatchObject({
-    stoppedBy: "none",
-    finished: true,
-  });
-});
+test.each(["check", "run", "trace"] as const)(
+  "%s: a sandbox that breaks off again and again gives an outcome with words, never an exception",
+  async (mode) => {
+    const python = services.toolchains.find("python");
+    if (!python) throw new Error("no Python");
+    const request = {
+      files: [{ name: "deck.py", bytes: Buffer.from(sleeps) }],
+      input: "",
+      limits: limitsSchema.parse({}),
+    };
+    const asked: Promise<Outcome> =
+      mode === "trace" ? python.trace(request).then((trace) => trace.outcome) : python[mode](request);
+    const outcome = await whileKilling(asked);
+    expect(outcome).toMatchObject({
+      stoppedBy: "broken",
+      started: null,
+      finished: false,
+      console: [],
+      diagnostics: [],
+    });
+    expect(unknownBecause(outcome)).toContain("that says nothing about the program");
+    // The next one is served as ever.
+    expect(
+      await python.run({ ...request, files: [{ name: "deck.py", bytes: Buffer.from("print('deck')\n") }] }),
+    ).toMatchObject({
+      stoppedBy: "none",
+      finished: true,
+    });
+  },
+);
 
 test("a case whose run breaks off opens with words, nothing is kept of the run, and no decision rests on it", async () => {
   const key = await collectCase(services.database, {
@@ -75,15 +93,22 @@ test("a case whose run breaks off opens with words, nothing is kept of the run, 
   };
   const found = await whole();
   const judged = await whileKilling(judgeVersion(services, found, versionOf(found, found.current_version)));
-  expect(judged).toMatchObject({ allPass: false, unknown: expect.stringContaining("Try again"), notRun: expect.stringContaining("broke off") });
+  expect(judged).toMatchObject({
+    allPass: false,
+    unknown: expect.stringContaining("Try again"),
+    notRun: expect.stringContaining("broke off"),
+  });
   expect(judged.deciding.judgement.class).toBeNull();
   expect(await services.database.query("select key from run")).toEqual([]);
-  const decided = await whileKilling(decideClass(services, found, found.revision, { class: "logic", kind: null, reason: "seen" }));
-  const marked = await whileKilling(setFaultyLines(services, found, found.revision, [{ file: "deck.py", line: 3 }]));
-  const tried = await whileKilling(tryFix(services, found, found.revision, sleeps.replace("deck", "load"), false));
-  for (const each of [decided, marked, tried]) expect(each).toMatchObject({ ok: false, message: expect.stringContaining("Try again") });
+  const decided = await whileKilling(
+    decideClass(services, found, byTeacher(found), { class: "logic", kind: null, reason: "seen" }),
+  );
+  const marked = await whileKilling(markFaultyLines(services, found, byTeacher(found), [{ line: 3 }]));
+  const tried = await whileKilling(tryFix(services, found, byTeacher(found), sleeps.replace("deck", "load"), false));
+  for (const each of [decided, marked, tried])
+    expect(each).toMatchObject({ ok: false, message: expect.stringContaining("Try again") });
   expect((await whole()).layers).toEqual([]);
   // As soon as it runs, all of it works.
-  const again = await tryFix(services, await whole(), (await whole()).revision, sleeps.replace("deck", "load"), false);
+  const again = await tryFix(services, await whole(), byTeacher(await whole()), sleeps.replace("deck", "load"), false);
   expect(again).toMatchObject({ ok: true, result: "verified" });
 });

@@ -6,7 +6,10 @@ import { productFolder } from "../productFolder.ts";
 /** Where the runners lie that have to be translated first (tools/build-runners.mjs). */
 export const builtRunners = join(productFolder, "node_modules/.cache/bent-nail/runners");
 
-/** The runners that are translated: what is made, the folder of its sources, and the translator without which it is not made. */
+/**
+ * The runners that are translated: what is made, the folder of its sources, and the translator without which it is not
+ * made.
+ */
 const runners = [
   { made: "java.jar", sources: "runners/java", translator: "/usr/bin/javac" },
   { made: "csharp.exe", sources: "runners/csharp", translator: "/usr/bin/mcs" },

@@ -2,16 +2,39 @@ import { c as language } from "../../core/languages/c/c.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { elftools, nativeTranslator } from "./native.ts";
+import { type Habits, nativeTranslator } from "./native.ts";
+import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { toolVersion } from "./version.ts";
 
 /** All program files together, with debug information and every usual warning; a tab counts as one column. */
 function build(request: RunRequest, program: string): string[] {
   const sources = request.files.map((file) => file.name).filter((name) => name.endsWith(language.extension));
-  const options = ["-g", "-gdwarf-4", "-O0", "-std=gnu17", "-Wall", "-Wextra", "-fdiagnostics-color=never", "-ftabstop=1", "-fno-pie", "-no-pie"];
+  const options = [
+    "-g",
+    "-gdwarf-4",
+    "-O0",
+    "-std=gnu17",
+    "-Wall",
+    "-Wextra",
+    "-fdiagnostics-color=never",
+    "-ftabstop=1",
+    "-fno-pie",
+    "-no-pie",
+  ];
   return ["/usr/bin/gcc", ...options, "-o", program, ...sources.map((name) => `./${name}`), "-lm"];
 }
+
+const habits: Habits = {
+  quote: '"',
+  nothing: "NULL",
+  textsEndByZero: true,
+  globalsBeginUnset: false,
+  resultInRegister: true,
+  libraryOwnsIndirect: false,
+  header: null,
+  stops: null,
+};
 
 /** C by gcc. */
 export function createCToolchain(workbench: () => Pool): Toolchain {
@@ -20,12 +43,9 @@ export function createCToolchain(workbench: () => Pool): Toolchain {
       language,
       means:
         "gcc for every run, all warnings asked for; recorded by stopping at every line with the debug information; a crash without a line is looked up with gdb.",
-      needs: [
-        { path: "/usr/bin/gcc", package: "gcc" },
-        { path: elftools, package: "python3-pyelftools" },
-      ],
+      needs: systemNeeds(language.id),
       version: async () => `gcc ${await toolVersion("/usr/bin/gcc", ["-dumpfullversion"], /^([\d.]+)/m)}`,
-      ...nativeTranslator(language, build),
+      ...nativeTranslator(language, habits, build),
     },
     workbench,
   );

@@ -1,4 +1,3 @@
-import { existsSync } from "node:fs";
 import { z } from "zod";
 import type { Language } from "../../core/languages/language.ts";
 import {
@@ -19,15 +18,21 @@ import type { Commands, Job, JobAnswer } from "../sandbox/warmWorker.ts";
 import { prepareRunners } from "./builtRunners.ts";
 import { type Block as AnyBlock, readBlock } from "./readBlock.ts";
 import { signalDiagnostic } from "./signals.ts";
+import { isThere } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 
-/** How one program is built and run. `files` are those to lie in the folder, under the names that the translator wants. */
+/**
+ * How one program is built and run. `files` are those to lie in the folder, under the names that the translator wants.
+ */
 export type Plan = Partial<Commands> & {
   files: ProgramFiles;
   build: Commands["build"];
   run: Commands["run"];
   limits?: { boundAddresses?: boolean; overheadBytes?: number; processes?: number };
-  /** The text of a refusal or warning that was found before the commands, as the translator would print it, and whether it refuses. */
+  /**
+   * The text of a refusal or warning that was found before the commands, as the translator would print it, and whether
+   * it refuses.
+   */
   said?: { text: string; refused: boolean };
   /** Names in messages that stand for a file of the case: [name in the folder, name in the case]. */
   renamed?: ReadonlyArray<readonly [string, string]>;
@@ -43,8 +48,15 @@ export type CommandTranslator = {
   /** Name and version of the translator. */
   version: () => Promise<string>;
   plan: (request: RunRequest, mode: Job["mode"]) => Promise<Plan>;
-  /** Where a program was that a signal killed, by what the run itself left or a second run under a debugger; null if that cannot be told. */
-  findCrash?: (request: RunRequest, block: CommandBlock, perform: (plan: Plan) => Promise<{ answer: JobAnswer; block: CommandBlock }>) => Promise<Found | null>;
+  /**
+   * Where a program was that a signal killed, by what the run itself left or a second run under a debugger; null if
+   * that cannot be told.
+   */
+  findCrash?: (
+    request: RunRequest,
+    block: CommandBlock,
+    perform: (plan: Plan) => Promise<{ answer: JobAnswer; block: CommandBlock }>,
+  ) => Promise<Found | null>;
   /** Takes note of a program that was built. */
   keepBuilt?: (request: RunRequest, program: Buffer) => void;
   /** True if the console's error text says that memory ran out. */
@@ -62,22 +74,48 @@ const resultSchema = z.object({
 export type CommandBlock = AnyBlock<z.infer<typeof resultSchema>>;
 
 /** What building may take; a translator that needs more is stopped. */
-const buildLimits: Commands["buildLimits"] = { cpuSeconds: 20, wallSeconds: 30, memoryBytes: 768 * 1024 * 1024, fileBytes: 64 * 1024 * 1024 };
-export const plainEnvironment = { PATH: "/usr/bin:/bin", LANG: "C.UTF-8", LC_ALL: "C.UTF-8", TZ: "UTC", HOME: "/tmp", TERM: "dumb" };
+const buildLimits: Commands["buildLimits"] = {
+  cpuSeconds: 20,
+  wallSeconds: 30,
+  memoryBytes: 768 * 1024 * 1024,
+  fileBytes: 64 * 1024 * 1024,
+};
+export const plainEnvironment = {
+  PATH: "/usr/bin:/bin",
+  LANG: "C.UTF-8",
+  LC_ALL: "C.UTF-8",
+  TZ: "UTC",
+  HOME: "/tmp",
+  TERM: "dumb",
+};
 
 /** Puts the case's own file names back into what a tool said. */
 function withOwnNames(text: string, renamed: Plan["renamed"]): string {
-  return (renamed ?? []).reduce((changed, [inside, own]) => (inside === own ? changed : changed.replaceAll(inside, own)), text).replaceAll("/case/", "");
+  return (renamed ?? [])
+    .reduce((changed, [inside, own]) => (inside === own ? changed : changed.replaceAll(inside, own)), text)
+    .replaceAll("/case/", "");
 }
 
 const tried = new WeakMap<Pool, Promise<void>>();
 
-/** Runs a program that does nothing, once: a kernel that cannot do what the workbench needs says so before a student's program meets it. */
+/**
+ * Runs a program that does nothing, once: a kernel that cannot do what the workbench needs says so before a student's
+ * program meets it.
+ */
 function tryWorkbench(workbench: Pool): Promise<void> {
   let trial = tried.get(workbench);
   if (!trial) {
-    const commands = { build: [], run: ["/bin/true"], environment: plainEnvironment, terminal: true, recording: false, buildLimits };
-    trial = workbench.run({ mode: "run", files: [], input: new Uint8Array(), limits: limitsSchema.parse({}), commands }).then(() => undefined);
+    const commands = {
+      build: [],
+      run: ["/bin/true"],
+      environment: plainEnvironment,
+      terminal: true,
+      recording: false,
+      buildLimits,
+    };
+    trial = workbench
+      .run({ mode: "run", files: [], input: new Uint8Array(), limits: limitsSchema.parse({}), commands })
+      .then(() => undefined);
     tried.set(workbench, trial);
     trial.catch(() => tried.delete(workbench));
   }
@@ -90,8 +128,12 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
   let version: Promise<string> | undefined;
 
   async function available(): ReturnType<Toolchain["available"]> {
-    const missing = translator.needs.filter((need) => !existsSync(need.path)).map((need) => need.package);
-    if (missing.length > 0) return { ready: false, reason: `${language.name} is not installed (apt-get install ${[...new Set(missing)].join(" ")})` };
+    const missing = translator.needs.filter((need) => !isThere(need.path)).map((need) => need.package);
+    if (missing.length > 0)
+      return {
+        ready: false,
+        reason: `${language.name} is not installed (apt-get install ${[...new Set(missing)].join(" ")})`,
+      };
     if (!findBubblewrap()) return { ready: false, reason: "bubblewrap is not installed (apt-get install bubblewrap)" };
     try {
       await prepareRunners();
@@ -99,12 +141,29 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
       const [told] = await Promise.all([version, tryWorkbench(workbench())]);
       return { ready: true, version: told };
     } catch (problem) {
-      return { ready: false, reason: `the sandbox does not start here: ${problem instanceof Error ? problem.message : String(problem)}` };
+      return {
+        ready: false,
+        reason: `the sandbox does not start here: ${problem instanceof Error ? problem.message : String(problem)}`,
+      };
     }
   }
 
-  async function perform(mode: Job["mode"], request: RunRequest, plan: Plan): Promise<{ answer: JobAnswer; block: CommandBlock }> {
-    const { files, build, run, limits, environment = plainEnvironment, terminal = true, recording = false, afterSignal, keep } = plan;
+  async function perform(
+    mode: Job["mode"],
+    request: RunRequest,
+    plan: Plan,
+  ): Promise<{ answer: JobAnswer; block: CommandBlock }> {
+    const {
+      files,
+      build,
+      run,
+      limits,
+      environment = plainEnvironment,
+      terminal = true,
+      recording = false,
+      afterSignal,
+      keep,
+    } = plan;
     const answer = await workbench().run(
       {
         mode,
@@ -127,14 +186,23 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     return { answer, block: readBlock(answer.block, answer.raw, resultSchema) };
   }
 
-  function outcomeOf(mode: Job["mode"], request: RunRequest, plan: Plan, done: { answer: JobAnswer; block: CommandBlock } | null): Outcome {
+  function outcomeOf(
+    mode: Job["mode"],
+    request: RunRequest,
+    plan: Plan,
+    done: { answer: JobAnswer; block: CommandBlock } | null,
+  ): Outcome {
     const program = Object.fromEntries(request.files.map((file) => [file.name, decodeText(file.bytes).text]));
     const result = done?.block.result ?? null;
     // A supervisor that could not tell its result was stopped in the run, unless it was still building.
-    const built = result ? result.built.every((status) => status === 0) : done?.answer.building === false && done.answer.stopped !== "none";
+    const built = result
+      ? result.built.every((status) => status === 0)
+      : done?.answer.building === false && done.answer.stopped !== "none";
     const failedBuild = plan.said?.refused || !built;
     const said = withOwnNames(`${plan.said?.text ?? ""}${done?.block.messages ?? ""}`, plan.renamed);
-    const translation = language.readMessages(said, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "translation" }));
+    const translation = language
+      .readMessages(said, program)
+      .map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "translation" }));
     const shared = {
       exit: { code: result?.exit ?? (failedBuild ? 1 : 0), signal: result?.signal ?? 0 },
       effects: done?.block.effects ?? [],
@@ -160,16 +228,28 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
         console: [{ kind: "err", text: said }],
       };
     }
-    const warnings = translation.map((diagnostic) => ({ ...diagnostic, primary: false })).filter((diagnostic) => diagnostic.severity !== "error");
-    if (mode === "check") return { ...shared, started: null, finished: true, stoppedBy: "none", diagnostics: warnings, console: [] };
+    const warnings = translation
+      .map((diagnostic) => ({ ...diagnostic, primary: false }))
+      .filter((diagnostic) => diagnostic.severity !== "error");
+    if (mode === "check")
+      return { ...shared, started: null, finished: true, stoppedBy: "none", diagnostics: warnings, console: [] };
     const { answer, block } = done as { answer: JobAnswer; block: CommandBlock };
-    const console = block.console.map((piece) => (piece.kind === "err" ? { ...piece, text: withOwnNames(piece.text, plan.renamed) } : piece));
+    const console = block.console.map((piece) =>
+      piece.kind === "err" ? { ...piece, text: withOwnNames(piece.text, plan.renamed) } : piece,
+    );
     const errors = consoleText(console, ["err"]);
     const signal = result?.signal ?? 0;
-    const limited = answer.stopped !== "none" ? answer.stopped : result?.stopped === "output" || result?.stopped === "steps" ? result.stopped : null;
-    const crashed = limited === null && (signal !== 0 || result?.exit !== 0) ? language.readMessages(errors, program) : [];
+    const limited =
+      answer.stopped !== "none"
+        ? answer.stopped
+        : result?.stopped === "output" || result?.stopped === "steps"
+          ? result.stopped
+          : null;
+    const crashed =
+      limited === null && (signal !== 0 || result?.exit !== 0) ? language.readMessages(errors, program) : [];
     const refusedAtStart = crashed.some((diagnostic) => diagnostic.stage === "translation" && diagnostic.primary);
-    if (limited === null && signal !== 0 && !crashed.some((diagnostic) => diagnostic.primary)) crashed.push(signalDiagnostic(signal));
+    if (limited === null && signal !== 0 && !crashed.some((diagnostic) => diagnostic.primary))
+      crashed.push(signalDiagnostic(signal));
     const stoppedBy: Outcome["stoppedBy"] =
       limited ??
       (refusedAtStart
@@ -213,7 +293,12 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     trace: async (request) => {
       const { outcome, block } = await go("trace", request);
       const cut = cutOf(block, outcome, request.limits);
-      return { outcome, files: request.files.map((file) => file.name), steps: withStop(block?.steps ?? [], outcome), ...(cut === undefined ? {} : { cut }) };
+      return {
+        outcome,
+        files: request.files.map((file) => file.name),
+        steps: withStop(block?.steps ?? [], outcome),
+        ...(cut === undefined ? {} : { cut }),
+      };
     },
     close: async () => {
       await translator.close?.();

@@ -4,6 +4,7 @@ import { StoppedByHand } from "../sandbox/desk.ts";
 import type { Pool, PoolOf } from "../sandbox/pool.ts";
 import { builtRunners } from "./builtRunners.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
+import { shownFolders, systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { createTranslators, gaveUp, type Translated, type Translation } from "./translators.ts";
 import { toolVersion } from "./version.ts";
@@ -17,6 +18,7 @@ const translator: SandboxSpecification = {
   command: [mono, "/runner/built/csharp.exe"],
   runners: [{ folder: builtRunners, inside: "/runner/built" }],
   environment: plainEnvironment,
+  shown: shownFolders(),
   overheadBytes: 512 * megabyte,
 };
 
@@ -26,13 +28,9 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
     {
       language,
-      means: "the mono compiler, kept warm, and a run-time system of its own for every run; recorded by instrumented assemblies.",
-      needs: [
-        { path: mono, package: "mono-runtime" },
-        { path: "/usr/lib/mono/4.5/mcs.exe", package: "mono-mcs" },
-        { path: "/usr/lib/mono/gac/Mono.Cecil", package: "libmono-cecil-private-cil" },
-        { path: "/usr/lib/mono/gac/Mono.CompilerServices.SymbolWriter", package: "libmono-compilerservices-symbolwriter4.0-cil" },
-      ],
+      means:
+        "the mono compiler, kept warm, and a run-time system of its own for every run; recorded by instrumented assemblies.",
+      needs: systemNeeds(language.id),
       version: async () => `Mono ${await toolVersion(mono, ["--version"], /version ([\d.]+)/)}`,
       plan: async (request, mode) => {
         translators ??= createTranslators(translator);

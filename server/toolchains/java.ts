@@ -5,6 +5,7 @@ import { StoppedByHand } from "../sandbox/desk.ts";
 import type { Pool, PoolOf } from "../sandbox/pool.ts";
 import { builtRunners } from "./builtRunners.ts";
 import { createCommandToolchain, type Plan } from "./commandToolchain.ts";
+import { shownFolders, systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { createTranslators, gaveUp, type Translated, type Translation } from "./translators.ts";
 import { findBelow, toolVersion } from "./version.ts";
@@ -23,6 +24,7 @@ const translator: SandboxSpecification = {
   ],
   runners: [{ folder: builtRunners, inside: "/runner/built" }],
   environment: { PATH: "/usr/bin:/bin", LANG: "C.UTF-8", LC_ALL: "C.UTF-8", TZ: "UTC", HOME: "/tmp" },
+  shown: shownFolders(),
   overheadBytes: 512 * megabyte,
 };
 
@@ -41,14 +43,34 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
     }
     const heap = Math.floor(request.limits.memoryBytes / megabyte);
     const options = [
-      ...["-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-XX:-UsePerfData", "-XX:ActiveProcessorCount=1", "-XX:ErrorFile=/dev/null"],
-      ...[`-Xmx${heap}m`, "-XX:MaxMetaspaceSize=96m", "-Djava.awt.headless=true", "-Dfile.encoding=UTF-8", "-Dstdout.encoding=UTF-8"],
+      ...[
+        "-XX:+UseSerialGC",
+        "-XX:TieredStopAtLevel=1",
+        "-Xshare:auto",
+        "-XX:-UsePerfData",
+        "-XX:ActiveProcessorCount=1",
+        "-XX:ErrorFile=/dev/null",
+      ],
+      ...[
+        `-Xmx${heap}m`,
+        "-XX:MaxMetaspaceSize=96m",
+        "-Djava.awt.headless=true",
+        "-Dfile.encoding=UTF-8",
+        "-Dstdout.encoding=UTF-8",
+      ],
     ];
     const path = mode === "trace" ? `/case:${jar}` : "/case";
     return {
       files: [...request.files, ...translated.made],
       build: [],
-      run: [machine, ...options, "-cp", path, ...(mode === "trace" ? ["bentnail.Start", String(request.limits.steps)] : []), translated.main],
+      run: [
+        machine,
+        ...options,
+        "-cp",
+        path,
+        ...(mode === "trace" ? ["bentnail.Start", String(request.limits.steps)] : []),
+        translated.main,
+      ],
       recording: mode === "trace",
       said: { text: translated.said, refused: !translated.ok },
       limits: { boundAddresses: false, overheadBytes: 192 * megabyte },
@@ -59,11 +81,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
     {
       language,
       means: "javac, kept warm, and a machine of its own for every run; recorded by instrumented classes.",
-      needs: [
-        { path: machine, package: "openjdk-17-jdk-headless" },
-        { path: `${home}/javac`, package: "openjdk-17-jdk-headless" },
-        { path: libraries[0] ?? "", package: "libasm-java" },
-      ],
+      needs: systemNeeds(language.id),
       version: async () => `Java ${await toolVersion(machine, ["-version"], /version "([^"]+)"/)}`,
       plan,
       outOfMemory: (errors) => /java\.lang\.OutOfMemoryError/.test(errors),

@@ -7,9 +7,6 @@ import { decodeText } from "../../core/source/decode.ts";
 import { type CommandTranslator, plainEnvironment } from "./commandToolchain.ts";
 import { textKey } from "./textKey.ts";
 
-/** The reader of debug information that the recorder of compiled programs uses. */
-export const elftools = "/usr/lib/python3/dist-packages/elftools";
-
 /** Most bytes that the names of a program's lines may take on a command line. */
 const mostNames = 100_000;
 
@@ -47,12 +44,33 @@ const trash = 0xfe;
 const mostKept = 24;
 
 /**
+ * How a language that is translated to machine code goes about its values, for the recorder (runners/native): the quote
+ * round a text and the word for an address of nothing; whether a text ends by a zero; whether a global has no value of
+ * its own until a line gives it one; whether a function's result lies in the processor's register when it returns;
+ * whether the language's library looks after what is reached through an address of its own; a pattern for the line with
+ * the function's NAME, where the compiler tells only where its statements begin; and the exit codes by which its
+ * library stops a program, with their words.
+ */
+export type Habits = {
+  quote: string;
+  nothing: string;
+  textsEndByZero: boolean;
+  globalsBeginUnset: boolean;
+  resultInRegister: boolean;
+  libraryOwnsIndirect: boolean;
+  header: string | null;
+  stops: { from: number; to: number; words: string } | null;
+};
+
+/**
  * What translators to machine code have in common: the program is built with debug information and run; recorded by
- * runners/native/tracer.py; and where a signal ends it, the same job runs it once more to find the place: by its frame pointers where that is
- * in its own code (crash_place.py), else by gdb (crash.py). `build` gives the command for a request that makes `program`.
+ * runners/native/tracer.py; and where a signal ends it, the same job runs it once more to find the place: by its frame
+ * pointers where that is in its own code (crash_place.py), else by gdb (crash.py). `build` gives the command for a
+ * request that makes `program`.
  */
 export function nativeTranslator(
   language: Language,
+  habits: Habits,
   build: (request: RunRequest, program: string) => string[],
 ): Pick<CommandTranslator, "plan" | "findCrash" | "keepBuilt"> {
   const kept = new Map<string, Buffer>();
@@ -66,8 +84,22 @@ export function nativeTranslator(
     plan: async (request, mode) => {
       const shared = { build: [build(request, program)], renamed: [["./", ""]] as const };
       if (mode !== "trace")
-        return { ...shared, files: request.files, run: [program], keep: program, afterSignal: ["@crash_place", program, language.id, ...names(request)] };
-      const record = ["@tracer", program, String(request.limits.steps), String(trash), language.id, assignedByLine(language, request), ...names(request)];
+        return {
+          ...shared,
+          files: request.files,
+          run: [program],
+          keep: program,
+          afterSignal: ["@crash_place", program, JSON.stringify(habits), ...names(request)],
+        };
+      const record = [
+        "@tracer",
+        program,
+        String(request.limits.steps),
+        String(trash),
+        JSON.stringify(habits),
+        assignedByLine(language, request),
+        ...names(request),
+      ];
       // Only a program of this very text is taken instead of a new build.
       const built = kept.get(textKey(request));
       const files = built ? [...request.files, { name: program, bytes: built }] : request.files;

@@ -3,6 +3,7 @@ import { octave as language } from "../../core/languages/octave/octave.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
+import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { toolVersion } from "./version.ts";
 
@@ -15,11 +16,12 @@ export function createOctaveToolchain(workbench: () => Pool): Toolchain {
     {
       language,
       means: "GNU Octave for every run, with an empty workspace; recorded by calls put before its statements.",
-      needs: [{ path: interpreter, package: "octave" }],
+      needs: systemNeeds(language.id),
       version: async () => `Octave ${await toolVersion(interpreter, ["--version"], /version ([\d.]+)/)}`,
       plan: async (request, mode) => {
         const programs = request.files.map((file) => file.name).filter((name) => name.endsWith(language.extension));
-        // Running reads the whole main file first; the other files are read before, so that a slip in one of them shows as what it is.
+        // Running reads the whole main file first; the other files are read before, so that a slip in one of them shows
+        // as what it is.
         const read = mode === "check" ? programs : programs.slice(1);
         const parse = read.map((name) => `__parse_file__('${name.replaceAll("'", "''")}');`).join(" ");
         const record = mode === "trace";
@@ -27,7 +29,10 @@ export function createOctaveToolchain(workbench: () => Pool): Toolchain {
         const files = record
           ? request.files.map((file, number) =>
               file.name.endsWith(language.extension)
-                ? { name: file.name, bytes: Buffer.from(instrumentOctave(decodeText(file.bytes).text, number, number === 0), "utf8") }
+                ? {
+                    name: file.name,
+                    bytes: Buffer.from(instrumentOctave(decodeText(file.bytes).text, number, number === 0), "utf8"),
+                  }
                 : file,
             )
           : request.files;

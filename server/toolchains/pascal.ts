@@ -3,7 +3,8 @@ import { pascal as language } from "../../core/languages/pascal/pascal.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { elftools, nativeTranslator } from "./native.ts";
+import { type Habits, nativeTranslator } from "./native.ts";
+import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { findBelow, toolVersion } from "./version.ts";
 
@@ -11,26 +12,54 @@ import { findBelow, toolVersion } from "./version.ts";
 const front = "/usr/bin/fpc";
 const compiler = ["/usr/bin/ppcx64", "/usr/bin/ppca64"].find((path) => existsSync(path)) ?? front;
 /** Where Debian keeps the units: /usr/lib/<machine>/fpc/<version>. */
-const library = findBelow(findBelow(findBelow("/usr/lib", /-linux-gnu$/, "fpc"), /^\d+\.\d+\.\d+$/, "units"), /-linux$/, "");
+const library = findBelow(
+  findBelow(findBelow("/usr/lib", /-linux-gnu$/, "fpc"), /^\d+\.\d+\.\d+$/, "units"),
+  /-linux$/,
+  "",
+);
 
-/** With debug information, line numbers in run-time messages, and warnings, notes and hints; no settings of the machine. */
+/**
+ * With debug information, line numbers in run-time messages, and warnings, notes and hints; no settings of the machine.
+ */
 function build(request: RunRequest, program: string): string[] {
-  const options = ["-n", "-gl", "-gw3", "-O-", "-vewnh", "-l-", "-Sgic", `-Fu${library}/*`, `-Fu${library}`, "-FU/tmp/build", `-o${program}`];
+  const options = [
+    "-n",
+    "-gl",
+    "-gw3",
+    "-O-",
+    "-vewnh",
+    "-l-",
+    "-Sgic",
+    `-Fu${library}/*`,
+    `-Fu${library}`,
+    "-FU/tmp/build",
+    `-o${program}`,
+  ];
   return [compiler, ...options, request.files[0]?.name ?? ""];
 }
+
+const habits: Habits = {
+  quote: "'",
+  nothing: "nil",
+  textsEndByZero: false,
+  globalsBeginUnset: true,
+  resultInRegister: false,
+  libraryOwnsIndirect: true,
+  header: String.raw`^\s*(?:class\s+)?(?:function|procedure|constructor|destructor|operator)\s+(?:\w+\.)*NAME\b`,
+  // The run-time library's own exit codes (its documentation of run-time errors).
+  stops: { from: 200, to: 231, words: "Runtime error %d" },
+};
 
 /** Object Pascal by Free Pascal. */
 export function createPascalToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
     {
       language,
-      means: "Free Pascal for every run, all warnings asked for; recorded by stopping at every line with the debug information.",
-      needs: [
-        { path: compiler, package: "fp-compiler" },
-        { path: elftools, package: "python3-pyelftools" },
-      ],
+      means:
+        "Free Pascal for every run, all warnings asked for; recorded by stopping at every line with the debug information.",
+      needs: systemNeeds(language.id),
       version: async () => `Free Pascal ${await toolVersion(compiler, ["-iV"], /^([\d.]+)/m)}`,
-      ...nativeTranslator(language, build),
+      ...nativeTranslator(language, habits, build),
     },
     workbench,
   );

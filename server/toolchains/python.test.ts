@@ -11,9 +11,14 @@ beforeAll(() => {
 afterAll(() => toolchain.close());
 
 const limits = limitsSchema.parse({});
-const request = (text: string, input = "") => ({ files: [{ name: "fares.py", bytes: Buffer.from(text, "utf8") }], input, limits });
+const request = (text: string, input = "") => ({
+  files: [{ name: "fares.py", bytes: Buffer.from(text, "utf8") }],
+  input,
+  limits,
+});
 const run = (text: string, input = "") => toolchain.run(request(text, input));
-const table = async (text: string, input = "", rows: "line" | "change" = "line") => buildTable(await toolchain.trace(request(text, input)), { rows });
+const table = async (text: string, input = "", rows: "line" | "change" = "line") =>
+  buildTable(await toolchain.trace(request(text, input)), { rows });
 
 test("prompts, typed lines and output interleave as on a terminal, each with its line", async () => {
   const outcome = await run('stops = input("Stops? ")\nprint("got", stops)\nname = input("Name? ")\n', "2\nTern\n");
@@ -28,18 +33,28 @@ test("prompts, typed lines and output interleave as on a terminal, each with its
 
 test("input that runs out is said", async () => {
   const outcome = await run("a = input()\nb = input()\n", "one\n");
-  expect(outcome).toMatchObject({ stoppedBy: "fault", inputRanOut: true, diagnostics: [{ errorName: "EOFError", line: 2 }] });
+  expect(outcome).toMatchObject({
+    stoppedBy: "fault",
+    inputRanOut: true,
+    diagnostics: [{ errorName: "EOFError", line: 2 }],
+  });
 });
 
 test("check translates and runs nothing", async () => {
   const outcome = await toolchain.check(request('print("ran")\n'));
   expect(outcome).toMatchObject({ started: null, console: [] });
-  expect((await toolchain.check(request("if True\n    pass\n"))).diagnostics[0]).toMatchObject({ errorName: "SyntaxError", line: 1, primary: true });
+  expect((await toolchain.check(request("if True\n    pass\n"))).diagnostics[0]).toMatchObject({
+    errorName: "SyntaxError",
+    line: 1,
+    primary: true,
+  });
 });
 
 test("a warning is no error, and never decides", async () => {
   const outcome = await run('deck = 3\nif deck is 3:\n    print("x")\n');
-  expect(outcome.diagnostics).toMatchObject([{ severity: "warning", errorName: "SyntaxWarning", line: 2, primary: false }]);
+  expect(outcome.diagnostics).toMatchObject([
+    { severity: "warning", errorName: "SyntaxWarning", line: 2, primary: false },
+  ]);
   expect(outcome.finished).toBe(true);
 });
 
@@ -90,7 +105,11 @@ test("a null byte and an impossible encoding are refused with words", async () =
   const outcome = await run("print(1)\0\n");
   expect(outcome).toMatchObject({ stoppedBy: "refused" });
   expect(outcome.diagnostics[0]?.message).toContain("null bytes");
-  const latin = await toolchain.run({ files: [{ name: "a.py", bytes: Buffer.from([0x23, 0xe4, 0x0a, 0x61, 0x3d, 0x31]) }], input: "", limits });
+  const latin = await toolchain.run({
+    files: [{ name: "a.py", bytes: Buffer.from([0x23, 0xe4, 0x0a, 0x61, 0x3d, 0x31]) }],
+    input: "",
+    limits,
+  });
   expect(latin).toMatchObject({ stoppedBy: "refused", diagnostics: [{ errorName: "SyntaxError", line: 1 }] });
 });
 
@@ -100,7 +119,9 @@ test("recursion without end is a runtime error with its own name", async () => {
 });
 
 test("the value after the line, the call as steps of its own, the write after the callee last", async () => {
-  const trace = await toolchain.trace(request("def fare(age):\n    half = age // 2\n    return half\nb = fare(9) + 1\n"));
+  const trace = await toolchain.trace(
+    request("def fare(age):\n    half = age // 2\n    return half\nb = fare(9) + 1\n"),
+  );
   expect(
     trace.steps.map((step) => [
       step.line,
@@ -129,7 +150,9 @@ test("what was printed and typed stands on its step", async () => {
 });
 
 test("lines of a branch not taken are never steps; the step that was stopped says by what", async () => {
-  const trace = await toolchain.trace(request("deck = 3\nif deck > 5:\n    deck = 0\nelse:\n    deck = 9\ndeck = deck / 0\n"));
+  const trace = await toolchain.trace(
+    request("deck = 3\nif deck > 5:\n    deck = 0\nelse:\n    deck = 9\ndeck = deck / 0\n"),
+  );
   expect(trace.steps.map((step) => step.line)).toEqual([1, 2, 5, 6]);
   expect(trace.steps.at(-1)?.raised).toEqual({ errorName: "ZeroDivisionError", message: "division by zero" });
 });
@@ -163,7 +186,11 @@ test("an object's fields, changed in a method, show in the caller's column after
 });
 
 test("a name that is deleted is gone; a global set in a function shows as a global", async () => {
-  const { rows } = await table("deck = 1\ndef fill():\n    global deck\n    deck = 9\nfill()\ndel deck\n", "", "change");
+  const { rows } = await table(
+    "deck = 1\ndef fill():\n    global deck\n    deck = 9\nfill()\ndel deck\n",
+    "",
+    "change",
+  );
   expect(rows.map((row) => row.cells.deck).filter((cell) => cell)).toEqual(["1", "9", "(gone)"]);
 });
 
@@ -174,7 +201,9 @@ test("comprehensions and generators keep their own names to themselves", async (
 
 test("caught exceptions and several calls on one line keep the steps in order", async () => {
   const trace = await toolchain.trace(
-    request("def f(x):\n    if x > 1:\n        raise ValueError(x)\n    return x\ntry:\n    a = f(1) + f(2)\nexcept ValueError:\n    a = -1\n"),
+    request(
+      "def f(x):\n    if x > 1:\n        raise ValueError(x)\n    return x\ntry:\n    a = f(1) + f(2)\nexcept ValueError:\n    a = -1\n",
+    ),
   );
   expect(trace.steps.filter((step) => step.depth === 0).map((step) => step.line)).toEqual([1, 5, 6, 6, 6, 7, 8]);
   expect(trace.steps.at(-1)?.writes[0]?.value?.text).toBe("-1");
@@ -188,18 +217,30 @@ test("the recorded run prints what the plain run prints", async () => {
 });
 
 test("a recording is cut at the step limit and says so; what had happened so far is kept", async () => {
-  const trace = await toolchain.trace({ ...request("n = 0\nwhile True:\n    n = n + 1\n"), limits: { ...limits, steps: 500 } });
+  const trace = await toolchain.trace({
+    ...request("n = 0\nwhile True:\n    n = n + 1\n"),
+    limits: { ...limits, steps: 500 },
+  });
   expect([trace.steps.length, trace.outcome.stoppedBy]).toEqual([500, "steps"]);
   expect(trace.cut).toContain("first 500 steps");
-  const sleeping = await toolchain.trace({ ...request("import time\nprint('before')\ntime.sleep(60)\n"), limits: { ...limits, wallSeconds: 0.5 } });
-  expect([sleeping.steps.length, sleeping.outcome.stoppedBy, consoleText(sleeping.outcome.console, ["out"])]).toEqual([3, "time", "before\n"]);
+  const sleeping = await toolchain.trace({
+    ...request("import time\nprint('before')\ntime.sleep(60)\n"),
+    limits: { ...limits, wallSeconds: 0.5 },
+  });
+  expect([sleeping.steps.length, sleeping.outcome.stoppedBy, consoleText(sleeping.outcome.console, ["out"])]).toEqual([
+    3,
+    "time",
+    "before\n",
+  ]);
 });
 
 test("each limit gives its own outcome", async () => {
   const short = { ...limits, cpuSeconds: 0.3, wallSeconds: 0.6 };
   expect((await toolchain.run({ ...request("while True: pass\n"), limits: short })).stoppedBy).toBe("time");
   expect((await toolchain.run({ ...request("import time\ntime.sleep(60)\n"), limits: short })).stoppedBy).toBe("time");
-  expect((await toolchain.run({ ...request("print('x' * 5000)\n"), limits: { ...limits, outputBytes: 1000 } })).stoppedBy).toBe("output");
+  expect(
+    (await toolchain.run({ ...request("print('x' * 5000)\n"), limits: { ...limits, outputBytes: 1000 } })).stoppedBy,
+  ).toBe("output");
   expect(
     (
       await toolchain.run({

@@ -10,6 +10,7 @@ import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
 import { type Job, type JobAnswer, startWarmWorker } from "../sandbox/warmWorker.ts";
 import { type Block as AnyBlock, readBlock } from "./readBlock.ts";
+import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 
 /** What the warm interpreter tells at the end of a run (runners/python/bent_nail_runner/program.py). */
@@ -19,7 +20,14 @@ export const pythonResultSchema = z.object({
   exit: z.number().int(),
   crash: z.string(),
   errorName: z.string(),
-  problems: z.array(z.object({ severity: z.enum(["error", "warning"]), file: z.string(), line: z.number().optional(), text: z.string() })),
+  problems: z.array(
+    z.object({
+      severity: z.enum(["error", "warning"]),
+      file: z.string(),
+      line: z.number().optional(),
+      text: z.string(),
+    }),
+  ),
   ranOut: z.boolean(),
   steps: z.number(),
 });
@@ -51,8 +59,9 @@ function createPythonPool(interpreter: string): Pool {
 }
 
 /**
- * The message by which an uncaught exception ended the program, as the console shows it; "" if none did. The console decides, and the way the
- * process ended: the runner lives in the program's own process, so its word counts only where the console shows the same.
+ * The message by which an uncaught exception ended the program, as the console shows it; "" if none did. The console
+ * decides, and the way the process ended: the runner lives in the program's own process, so its word counts only where
+ * the console shows the same.
  */
 function crashOf(block: Block, exit: number): string {
   const shown = consoleText(block.console, ["err"]);
@@ -82,16 +91,33 @@ function diagnosticsOf(block: Block, request: RunRequest, crash: string): Diagno
     const read = language.readMessages(problem.text, program);
     if (read.length > 0) return read.map((diagnostic) => ({ ...diagnostic, stage: "translation", primary: false }));
     const [errorName = "", ...rest] = problem.text.trim().split(": ");
-    return [{ severity: "error", file: problem.file, errorName, message: rest.join(": "), stage: "translation", primary: false }];
+    return [
+      {
+        severity: "error",
+        file: problem.file,
+        errorName,
+        message: rest.join(": "),
+        stage: "translation",
+        primary: false,
+      },
+    ];
   });
-  const crashed = crash ? language.readMessages(crash, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "run" })) : [];
+  const crashed = crash
+    ? language.readMessages(crash, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "run" }))
+    : [];
   const all = [...refused, ...crashed];
   const firstError = all.find((diagnostic) => diagnostic.severity === "error");
   if (firstError && !all.some((diagnostic) => diagnostic.primary)) firstError.primary = true;
   return all;
 }
 
-function outcomeOf(mode: Job["mode"], answer: JobAnswer, block: Block, request: RunRequest, translator: string): Outcome {
+function outcomeOf(
+  mode: Job["mode"],
+  answer: JobAnswer,
+  block: Block,
+  request: RunRequest,
+  translator: string,
+): Outcome {
   const result = block.result;
   const refused = result?.problems.some((problem) => problem.severity === "error") ?? false;
   const signal = answer.signal ?? 0;
@@ -101,7 +127,8 @@ function outcomeOf(mode: Job["mode"], answer: JobAnswer, block: Block, request: 
   if (stoppedBy === "fault" && crash === "") stoppedBy = "none";
   if (stoppedBy === "none" && crash !== "") stoppedBy = "fault";
   if (answer.stopped !== "none") stoppedBy = answer.stopped;
-  else if (!refused && !result && signal !== 0) stoppedBy = answer.peakMemory > request.limits.memoryBytes * 0.8 && signal === 9 ? "memory" : "fault";
+  else if (!refused && !result && signal !== 0)
+    stoppedBy = answer.peakMemory > request.limits.memoryBytes * 0.8 && signal === 9 ? "memory" : "fault";
   return {
     started: mode === "check" ? null : !refused,
     finished: mode === "run" || mode === "trace" ? stoppedBy === "none" : !refused,
@@ -119,7 +146,8 @@ function outcomeOf(mode: Job["mode"], answer: JobAnswer, block: Block, request: 
 /** Why a recording is not whole, in words, or undefined. */
 function cutOf(block: Block, outcome: Outcome, limit: number): string | undefined {
   if (block.damaged) return "The program disturbed its own recording; what could still be read is shown.";
-  if (outcome.stoppedBy === "steps") return `The first ${block.steps.length} steps; the program went on. The limit is ${limit} steps.`;
+  if (outcome.stoppedBy === "steps")
+    return `The first ${block.steps.length} steps; the program went on. The limit is ${limit} steps.`;
   if (outcome.stoppedBy === "time" || outcome.stoppedBy === "memory" || outcome.stoppedBy === "output")
     return `The first ${block.steps.length} steps, up to the ${outcome.stoppedBy} limit.`;
   return undefined;
@@ -136,22 +164,29 @@ export function createPythonToolchain(): Toolchain {
   };
 
   async function perform(mode: Job["mode"], request: RunRequest): Promise<{ block: Block; outcome: Outcome }> {
-    const answer = await getPool().run({ mode, files: request.files, input: Buffer.from(request.input, "utf8"), limits: request.limits }, request.signal);
+    const answer = await getPool().run(
+      { mode, files: request.files, input: Buffer.from(request.input, "utf8"), limits: request.limits },
+      request.signal,
+    );
     const block = readBlock(answer.block, answer.raw, pythonResultSchema);
     return { block, outcome: outcomeOf(mode, answer, block, request, await getPool().version()) };
   }
 
   return {
-    language: "python",
+    language: language.id,
     means: "CPython, kept warm and forked for every run; recorded by its own trace hook.",
-    packages: ["python3"],
+    packages: systemNeeds(language.id).map((need) => need.package),
     available: async () => {
       if (!interpreter) return { ready: false, reason: "python3 is not installed (apt-get install python3)" };
-      if (!findBubblewrap()) return { ready: false, reason: "bubblewrap is not installed (apt-get install bubblewrap)" };
+      if (!findBubblewrap())
+        return { ready: false, reason: "bubblewrap is not installed (apt-get install bubblewrap)" };
       try {
         return { ready: true, version: await getPool().version() };
       } catch (problem) {
-        return { ready: false, reason: `the sandbox does not start here: ${problem instanceof Error ? problem.message : String(problem)}` };
+        return {
+          ready: false,
+          reason: `the sandbox does not start here: ${problem instanceof Error ? problem.message : String(problem)}`,
+        };
       }
     },
     check: async (request) => (await perform("check", request)).outcome,
@@ -159,7 +194,12 @@ export function createPythonToolchain(): Toolchain {
     trace: async (request) => {
       const { block, outcome } = await perform("trace", request);
       const cut = cutOf(block, outcome, request.limits.steps);
-      return { outcome, files: request.files.map((file) => file.name), steps: block.steps, ...(cut === undefined ? {} : { cut }) };
+      return {
+        outcome,
+        files: request.files.map((file) => file.name),
+        steps: block.steps,
+        ...(cut === undefined ? {} : { cut }),
+      };
     },
     close: async () => {
       await pool?.close();

@@ -3,9 +3,14 @@ import type { ConsolePiece, Effect } from "../../core/outcome/outcome.ts";
 import { createRecordingReader } from "../../core/trace/readRecording.ts";
 import type { Step } from "../../core/trace/trace.ts";
 
-const effectsSchema = z.array(z.object({ name: z.string(), change: z.enum(["new", "changed", "gone"]), size: z.number(), content: z.string() }));
+const effectsSchema = z.array(
+  z.object({ name: z.string(), change: z.enum(["new", "changed", "gone"]), size: z.number(), content: z.string() }),
+);
 
-/** What a run left in its block. `messages` is what translators said, `built` the program that was built where it was asked for, `result` what the runner told at its end (null if it could not). */
+/**
+ * What a run left in its block. `messages` is what translators said, `built` the program that was built where it was
+ * asked for, `result` what the runner told at its end (null if it could not).
+ */
 export type Block<Result> = {
   console: ConsolePiece[];
   steps: Step[];
@@ -23,8 +28,8 @@ const kinds = { O: "out", E: "err", I: "in" } as const;
 type Stretch = { kind: ConsolePiece["kind"]; line: number; step: number; bytes: Uint8Array[] };
 
 /**
- * Takes the runner's memory block apart (layout: runners/sandbox/bent_nail_sandbox/block.py). A program may have scribbled
- * over it, so nothing is trusted: reading stops at the first frame that does not fit, and `damaged` says so.
+ * Takes the runner's memory block apart (layout: runners/sandbox/bent_nail_sandbox/block.py). A program may have
+ * scribbled over it, so nothing is trusted: reading stops at the first frame that does not fit, and `damaged` says so.
  * `raw` is output that went past the language's streams, each with the block's length when it was read.
  */
 export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z.ZodType<Result>): Block<Result> {
@@ -77,7 +82,12 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     } else if (kind === "F") {
       const parsed = effectsSchema.safeParse(parseJson(bytes.toString("utf8")));
       if (parsed.success)
-        effects = parsed.data.map(({ name, change, size, content }) => ({ name, change, size, text: Buffer.from(content, "base64").toString("utf8") }));
+        effects = parsed.data.map(({ name, change, size, content }) => ({
+          name,
+          change,
+          size,
+          text: Buffer.from(content, "base64").toString("utf8"),
+        }));
     } else {
       add(kinds[kind as keyof typeof kinds], line, step, bytes);
     }

@@ -15,7 +15,10 @@ const interpreters = [
   ...(existsSync(sideBySide) ? readdirSync(sideBySide).map((version) => join(sideBySide, version, "bin/python3")) : []),
 ].filter(
   (path) =>
-    existsSync(path) && /^3\.(?:[89]|1\d)$/.test(execFileSync(path, ["-c", "import sys; print('%d.%d' % sys.version_info[:2])"], { encoding: "utf8" }).trim()),
+    existsSync(path) &&
+    /^3\.(?:[89]|1\d)$/.test(
+      execFileSync(path, ["-c", "import sys; print('%d.%d' % sys.version_info[:2])"], { encoding: "utf8" }).trim(),
+    ),
 );
 
 /** Our own program: every way of giving a value that the recorder knows. */
@@ -92,7 +95,14 @@ const outcome: Trace["outcome"] = {
 };
 
 function rowsOf(interpreter: string): string[] {
-  const block = execFileSync(interpreter, ["-B", "-c", driver, join(productFolder, "runners/python"), join(productFolder, "runners/sandbox"), program]);
+  const block = execFileSync(interpreter, [
+    "-B",
+    "-c",
+    driver,
+    join(productFolder, "runners/python"),
+    join(productFolder, "runners/sandbox"),
+    program,
+  ]);
   const { steps, result, damaged } = readBlock(block, [], pythonResultSchema);
   expect([result?.stoppedBy, damaged]).toEqual(["none", false]);
   return buildTable({ outcome, files: ["p.py"], steps }, { rows: "change" }).rows.map(

@@ -1,7 +1,10 @@
 import type { Outcome, RunRequest } from "../../core/outcome/outcome.ts";
 import type { Trace } from "../../core/trace/trace.ts";
 
-/** A language's translator. `available` says whether and how it runs here; the three calls throw Unavailable if it does not. */
+/**
+ * A language's translator. `available` says whether and how it runs here; the three calls throw Unavailable if it does
+ * not.
+ */
 export type Toolchain = {
   language: string;
   /** By which means programs are checked, run and recorded, in words; and the Debian packages that all of it needs. */

@@ -13,7 +13,10 @@ import { textKey } from "./textKey.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { createWorkbench } from "./workbench.ts";
 
-/** Every translator that programs can be run with; a new one is one file and one line here. Those that are used by commands share a workbench. */
+/**
+ * Every translator that programs can be run with; a new one is one file and one line here. Those that are used by
+ * commands share a workbench.
+ */
 const makers: readonly ((workbench: () => Pool) => Toolchain)[] = [
   createPythonToolchain,
   createJavaToolchain,
@@ -23,7 +26,12 @@ const makers: readonly ((workbench: () => Pool) => Toolchain)[] = [
   createOctaveToolchain,
 ];
 
-export type Toolchains = { find: (language: string) => Toolchain | undefined; all: readonly Toolchain[]; desk: Desk; close: () => Promise<void> };
+export type Toolchains = {
+  find: (language: string) => Toolchain | undefined;
+  all: readonly Toolchain[];
+  desk: Desk;
+  close: () => Promise<void>;
+};
 
 /** Names the very text of a program and of its input. */
 function runKey(request: RunRequest): string {
@@ -38,11 +46,23 @@ function unknownBy(problem: unknown): Outcome | null {
   return null;
 }
 
-/** A toolchain whose calls take their turn at the desk. What keeps a run from its end is an outcome with words, never an exception. */
+/**
+ * A toolchain whose calls take their turn at the desk. What keeps a run from its end is an outcome with words, never an
+ * exception.
+ */
 function atDesk(toolchain: Toolchain, desk: Desk): Toolchain {
-  const take = async <T>(request: RunRequest, verb: string, call: (request: RunRequest) => Promise<T>, ifUnknown: (outcome: Outcome) => T): Promise<T> => {
+  const take = async <T>(
+    request: RunRequest,
+    verb: string,
+    call: (request: RunRequest) => Promise<T>,
+    ifUnknown: (outcome: Outcome) => T,
+  ): Promise<T> => {
     try {
-      return await desk.take(`${verb} ${request.files[0]?.name ?? "a program"}`, (signal) => call({ ...request, signal }), `${verb} ${runKey(request)}`);
+      return await desk.take(
+        `${verb} ${request.files[0]?.name ?? "a program"}`,
+        (signal) => call({ ...request, signal }),
+        `${verb} ${runKey(request)}`,
+      );
     } catch (problem) {
       const outcome = unknownBy(problem);
       if (outcome === null) throw problem;

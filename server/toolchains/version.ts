@@ -2,7 +2,10 @@ import { execFile } from "node:child_process";
 import { readdirSync } from "node:fs";
 import { join } from "node:path";
 
-/** What a tool says of its own version: the first group that `pattern` finds in what it prints. Throws if it cannot be started. */
+/**
+ * What a tool says of its own version: the first group that `pattern` finds in what it prints. Throws if it cannot be
+ * started.
+ */
 export function toolVersion(command: string, commandArguments: readonly string[], pattern: RegExp): Promise<string> {
   return new Promise((resolve, reject) => {
     execFile(command, [...commandArguments], { timeout: 10_000 }, (problem, out, err) => {

@@ -8,9 +8,16 @@ beforeAll(() => {
 });
 afterAll(() => toolchains.close());
 
-const request = (name: string, text: string): RunRequest => ({ files: [{ name, bytes: Buffer.from(text) }], input: "", limits: limitsSchema.parse({}) });
+const request = (name: string, text: string): RunRequest => ({
+  files: [{ name, bytes: Buffer.from(text) }],
+  input: "",
+  limits: limitsSchema.parse({}),
+});
 
-/** A right program, a refused one with several messages and one with warnings; and others that give the same names other meanings. */
+/**
+ * A right program, a refused one with several messages and one with warnings; and others that give the same names other
+ * meanings.
+ */
 const languages = {
   java: {
     name: "Deck.java",
@@ -42,18 +49,21 @@ const languages = {
   },
 };
 
-test.each(Object.entries(languages))("%s: a text is translated the same first and after 100 others", async (language, { name, kept, other }) => {
-  const toolchain = toolchains.find(language);
-  if (!toolchain) throw new Error(`no toolchain for ${language}`);
-  const said = async () =>
-    Promise.all(
-      kept.map(async (text) => {
-        const { diagnostics, console, stoppedBy } = await toolchain.run(request(name, text));
-        return { diagnostics, console, stoppedBy };
-      }),
-    );
-  const before = await said();
-  expect(before.map((each) => each.stoppedBy)).toEqual(["none", "refused", "none"]);
-  for (let index = 0; index < 100; index += 1) await toolchain.check(request(name, other(index)));
-  expect(await said()).toEqual(before);
-});
+test.each(Object.entries(languages))(
+  "%s: a text is translated the same first and after 100 others",
+  async (language, { name, kept, other }) => {
+    const toolchain = toolchains.find(language);
+    if (!toolchain) throw new Error(`no toolchain for ${language}`);
+    const said = async () =>
+      Promise.all(
+        kept.map(async (text) => {
+          const { diagnostics, console, stoppedBy } = await toolchain.run(request(name, text));
+          return { diagnostics, console, stoppedBy };
+        }),
+      );
+    const before = await said();
+    expect(before.map((each) => each.stoppedBy)).toEqual(["none", "refused", "none"]);
+    for (let index = 0; index < 100; index += 1) await toolchain.check(request(name, other(index)));
+    expect(await said()).toEqual(before);
+  },
+);

@@ -1,5 +1,6 @@
-// Adds outputs of another version of CPython to the collection: node otherPythons.mjs FOLDER (one a call), a folder with an installed npm package
-// "pyodide" (CPython built for WebAssembly; 0.21 is 3.10, 0.26 is 3.12, 0.29 is 3.13, 314 is 3.14). Only programs of our own run in it.
+// Adds outputs of another version of CPython to the collection: node otherPythons.mjs FOLDER (one a call), a folder
+// with an installed npm package "pyodide" (CPython built for WebAssembly; 0.21 is 3.10, 0.26 is 3.12, 0.29 is 3.13, 314
+// is 3.14). Only programs of our own run in it.
 import { execFileSync } from "node:child_process";
 import { writeFileSync } from "node:fs";
 import { dirname, join, resolve } from "node:path";

@@ -6,6 +6,8 @@ import { defineTaskKind } from "../taskKind.ts";
 const schema = z.object({ key: z.string(), kind: z.literal("classify"), marks: z.number().int().min(1) });
 const answerSchema = z.object({ class: faultClassSchema, reason: z.string().max(4000) });
 
+export type ClassifyAnswer = z.infer<typeof answerSchema>;
+
 /** What a sound reason for each class speaks of: when it shows, and what happens then. */
 const ideas: Record<FaultClass, readonly RegExp[]> = {
   syntax: [
@@ -32,11 +34,13 @@ export function suggestReasonMark(reason: string, right: FaultClass): { share: n
   if (reason.trim() === "") return { share: 0, words: "No reason was given." };
   const own = ideasFound(reason, right);
   const rival =
-    (["syntax", "runtime", "logic"] as const).filter((each) => each !== right).sort((one, other) => ideasFound(reason, other) - ideasFound(reason, one))[0] ??
-    "logic";
+    (["syntax", "runtime", "logic"] as const)
+      .filter((each) => each !== right)
+      .sort((one, other) => ideasFound(reason, other) - ideasFound(reason, one))[0] ?? "logic";
   if (own === 2) return { share: 1, words: "It says when the fault shows and what happens then." };
   if (ideasFound(reason, rival) > own) return { share: 0, words: `It speaks of what belongs to a ${rival} error.` };
-  if (own === 1) return { share: 0.5, words: "It holds one of the two ideas: when the fault shows, and what happens then." };
+  if (own === 1)
+    return { share: 0.5, words: "It holds one of the two ideas: when the fault shows, and what happens then." };
   return { share: 0, words: "Neither when the fault shows nor what happens then was found in it." };
 }
 
@@ -46,6 +50,16 @@ export const classify = defineTaskKind({
   title: "Which kind of error is it?",
   schema,
   answerSchema,
+  usualMarks: () => 2,
+  needsRun: false,
+  answeredBeforeTrying: false,
+  answeredOnProgram: false,
+  make: async ({ exercise }, given) =>
+    exercise.faults.length === 0
+      ? "The kind of the fault cannot be asked: the case has no verdict yet."
+      : { ...given, kind: "classify" },
+  key: () => null,
+  compare: (_, answer) => answer,
   view: () => ({}),
   rule: (task) =>
     `The kind earns ${task.marks - Math.floor(task.marks / 2)}; the reason earns ${Math.floor(task.marks / 2)} and is read by your teacher. The right kind with a reason that belongs to another kind does not earn the mark for the reason.`,
@@ -71,8 +85,18 @@ export const classify = defineTaskKind({
       possible: forKind,
       reason: answer.class === right ? "The kind is right." : `It is a ${right} error.`,
     };
-    if (answer.reason.trim() === "") return [kind, { item: "reason", earned: 0, possible: forReason, reason: "No reason was given." }];
+    if (answer.reason.trim() === "")
+      return [kind, { item: "reason", earned: 0, possible: forReason, reason: "No reason was given." }];
     const suggestion = suggestReasonMark(answer.reason, right);
-    return [kind, { item: "reason", earned: null, possible: forReason, suggested: Math.floor(forReason * suggestion.share * 2) / 2, reason: suggestion.words }];
+    return [
+      kind,
+      {
+        item: "reason",
+        earned: null,
+        possible: forReason,
+        suggested: Math.floor(forReason * suggestion.share * 2) / 2,
+        reason: suggestion.words,
+      },
+    ];
   },
 });

@@ -1,9 +1,9 @@
 import { z } from "zod";
-import type { Hunk } from "../../fixes/hunks.ts";
+import { findHunks, type Hunk } from "../../fixes/hunks.ts";
 import type { ExerciseCheck } from "../exercise.ts";
 import { changedLines, programForFault, sortChanges, withLineEndsOf } from "../mendMarking.ts";
+import { shareOut } from "../shareOut.ts";
 import { defineTaskKind, type ItemMark, type MarkContext } from "../taskKind.ts";
-import { shareOut } from "./point.ts";
 
 const schema = z.object({
   key: z.string(),
@@ -15,7 +15,11 @@ const schema = z.object({
 const answerSchema = z.object({ text: z.string().max(200_000) });
 
 /** Whether a program passes every check that has an intended output, or why that is not known. */
-async function passesAll(program: string, checks: readonly ExerciseCheck[], run: MarkContext["run"]): Promise<boolean | { notRun: string }> {
+async function passesAll(
+  program: string,
+  checks: readonly ExerciseCheck[],
+  run: MarkContext["run"],
+): Promise<boolean | { notRun: string }> {
   for (const check of checks) {
     if (check.expected === null) continue;
     const result = await run(program, check);
@@ -25,12 +29,25 @@ async function passesAll(program: string, checks: readonly ExerciseCheck[], run:
   return true;
 }
 
-/** Mend the program. Each fault is marked on its own: the student's lines for it, with the other faults mended, run against the checks. */
+/**
+ * Mend the program. Each fault is marked on its own: the student's lines for it, with the other faults mended, run
+ * against the checks.
+ */
 export const mend = defineTaskKind({
   kind: "mend",
   title: "Mend the program",
   schema,
   answerSchema,
+  usualMarks: ({ faults, mended }) => (mended ? 2 * faults : 0),
+  needsRun: false,
+  answeredBeforeTrying: false,
+  answeredOnProgram: false,
+  make: async ({ exercise }, { key, marks }) =>
+    exercise.mended === null
+      ? "Mending cannot be asked: the case is not mended yet."
+      : { key, kind: "mend", marks: Math.max(marks, exercise.faults.length), allowedExtraLines: 1, extraCost: 1 },
+  key: () => null,
+  compare: (_, answer, exercise) => findHunks(exercise.program, answer.text),
   view: (_, exercise) => ({ faults: exercise.faults.length }),
   rule: (task) =>
     `Each fault counts on its own, even if the program does not run yet: your lines for it are tried with the other faults mended. Change as little as you can.${task.extraCost > 0 ? ` More than ${task.allowedExtraLines} other changed ${task.allowedExtraLines === 1 ? "line" : "lines"} cost ${task.extraCost}, never more.` : ""} Rewriting or adding features earns nothing.`,
@@ -57,7 +74,8 @@ export const mend = defineTaskKind({
     for (const [index] of exercise.faults.entries()) {
       const possible = shares[index] ?? 0;
       const item = `fault ${index + 1}`;
-      // First the lines of the fault alone, then with lines put in beside it, then with changes elsewhere: the same effect from another line counts.
+      // First the lines of the fault alone, then with lines put in beside it, then with changes elsewhere: the same
+      // effect from another line counts.
       const tries = [
         byFault[index] ?? [],
         [...(byFault[index] ?? []), ...(beside[index] ?? [])],
@@ -75,13 +93,16 @@ export const mend = defineTaskKind({
         if (passes === true) for (const hunk of own) needed.add(hunk);
         if (passes !== false) break;
       }
-      if (typeof passes === "object") marks.push({ item, earned: null, possible, reason: `This waits for the teacher: ${passes.notRun}` });
+      if (typeof passes === "object")
+        marks.push({ item, earned: null, possible, reason: `This waits for the teacher: ${passes.notRun}` });
       else
         marks.push({
           item,
           earned: passes ? possible : 0,
           possible,
-          reason: passes ? "Mended: with the other faults mended, all checks pass." : "With the other faults mended, a check still fails.",
+          reason: passes
+            ? "Mended: with the other faults mended, all checks pass."
+            : "With the other faults mended, a check still fails.",
         });
     }
     const others = changedLines([...idle].filter((hunk) => !needed.has(hunk)));

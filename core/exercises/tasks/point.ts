@@ -1,14 +1,13 @@
 import { z } from "zod";
+import { shareOut } from "../shareOut.ts";
 import { defineTaskKind, type ItemMark } from "../taskKind.ts";
 
 const schema = z.object({ key: z.string(), kind: z.literal("point"), marks: z.number().int().min(1) });
 const answerSchema = z.object({ lines: z.array(z.number().int().positive()).max(5000) });
 
-/** Splits whole marks over items, the first ones getting what is left over. */
-export function shareOut(marks: number, items: number): number[] {
-  const each = Math.floor(marks / Math.max(1, items));
-  return Array.from({ length: items }, (_, index) => each + (index < marks - each * items ? 1 : 0));
-}
+/** How many faults there are. */
+export type PointView = { faults: number };
+export type PointAnswer = z.infer<typeof answerSchema>;
 
 /** Point at the faulty line of each fault. One line of a fault is enough; more lines than faults cost a mark each. */
 export const point = defineTaskKind({
@@ -16,7 +15,17 @@ export const point = defineTaskKind({
   title: "Where is the fault?",
   schema,
   answerSchema,
-  view: (_, exercise) => ({ faults: exercise.faults.length }),
+  usualMarks: ({ faults }) => faults,
+  needsRun: false,
+  answeredBeforeTrying: false,
+  answeredOnProgram: true,
+  make: async ({ exercise }, given) =>
+    exercise.faults.length === 0
+      ? "The place of the fault cannot be asked: the case has no verdict yet."
+      : { ...given, kind: "point" },
+  key: () => null,
+  compare: (_, answer) => answer,
+  view: (_, exercise): PointView => ({ faults: exercise.faults.length }),
   rule: () =>
     "Point at one line for each fault. The line where the mistake is counts, which is often not the line that the message names. Each line too many takes one mark away, never below nothing.",
   scheme: (task, exercise) => {

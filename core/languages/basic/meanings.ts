@@ -1,7 +1,10 @@
 import { dotnetExplanations } from "../csharp/meanings.ts";
 import type { Explanation } from "../explanation.ts";
 
-/** Messages of typed Basic (by code) and of macro windows (by number), as their documentation tells them; no such tool runs here. */
+/**
+ * Messages of typed Basic (by code) and of macro windows (by number), as their documentation tells them; no such tool
+ * runs here.
+ */
 export const basicExplanations: readonly Explanation[] = [
   {
     pattern: /BC30451: '(\w+)'/,
@@ -11,9 +14,24 @@ export const basicExplanations: readonly Explanation[] = [
     usually: "It is misspelt, or its Dim line has a fault of its own: look there first.",
     unsaid: "Nothing was run: names are checked before.",
   },
-  { pattern: /BC30002: Type '(\w+)'/, kind: "unknown type", words: ["name"], says: "The type “$1” is not known.", usually: "It is misspelt." },
-  { pattern: /BC30456: '(\w+)' is not a member of '([^']+)'/, kind: "unknown member", words: ["name", "type"], says: "“$2” has nothing called “$1”." },
-  { pattern: /BC30512|BC30311|BC30332/, kind: "type mismatch", says: "A value of one type is given where another is needed, and strict rules are on." },
+  {
+    pattern: /BC30002: Type '(\w+)'/,
+    kind: "unknown type",
+    words: ["name"],
+    says: "The type “$1” is not known.",
+    usually: "It is misspelt.",
+  },
+  {
+    pattern: /BC30456: '(\w+)' is not a member of '([^']+)'/,
+    kind: "unknown member",
+    words: ["name", "type"],
+    says: "“$2” has nothing called “$1”.",
+  },
+  {
+    pattern: /BC30512|BC30311|BC30332/,
+    kind: "type mismatch",
+    says: "A value of one type is given where another is needed, and strict rules are on.",
+  },
   { pattern: /BC30201/, kind: "word misplaced", says: "A value was expected here." },
   { pattern: /BC30198/, kind: "bracket not closed", says: "A closing bracket was expected here." },
   { pattern: /BC30648/, kind: "text not closed", says: "A text in quotes is not closed on its line." },
@@ -22,7 +40,11 @@ export const basicExplanations: readonly Explanation[] = [
     kind: "block not closed",
     says: "A block is opened and its end (End If, Next, End Sub …) was not found.",
   },
-  { pattern: /BC30087|BC30092|BC30429|BC30430|BC30086/, kind: "block not closed", says: "An end stands here without the beginning it belongs to." },
+  {
+    pattern: /BC30087|BC30092|BC30429|BC30430|BC30086/,
+    kind: "block not closed",
+    says: "An end stands here without the beginning it belongs to.",
+  },
   {
     pattern: /BC30188|BC30205|BC30035|BC30180/,
     kind: "word misplaced",
@@ -60,9 +82,14 @@ export const basicExplanations: readonly Explanation[] = [
     says: "Something was expected here: $1.",
     misleads: "It may ask for a separator or bracket where a quote is missing.",
   },
-  { pattern: /Compile error: (?:Method or data member not found)/, kind: "unknown member", says: "The object has nothing of that name." },
   {
-    pattern: /Compile error: (?:Next without For|End If without|Loop without|Block If without|For without|Else without|End With)/i,
+    pattern: /Compile error: (?:Method or data member not found)/,
+    kind: "unknown member",
+    says: "The object has nothing of that name.",
+  },
+  {
+    pattern:
+      /Compile error: (?:Next without For|End If without|Loop without|Block If without|For without|Else without|End With)/i,
     kind: "block not closed",
     says: "The beginnings and ends of blocks do not fit together.",
   },
@@ -96,15 +123,30 @@ export const basicExplanations: readonly Explanation[] = [
     says: "A position or name was asked for that is not there.",
     usually: "An array is shorter than thought, or a sheet's name is misspelt.",
   },
-  { pattern: /Run-time error 91/, kind: "empty reference", says: "An object variable holds no object.", usually: "Set is missing, or a search found nothing." },
+  {
+    pattern: /Run-time error 91/,
+    kind: "empty reference",
+    says: "An object variable holds no object.",
+    usually: "Set is missing, or a search found nothing.",
+  },
   {
     pattern: /Run-time error 13/,
     kind: "conversion",
     says: "A value is of a kind that does not fit here.",
     usually: "A cell or box holds text, or nothing, where a number is needed.",
   },
-  { pattern: /Run-time error 11\b/, kind: "division by zero", says: "A number was divided by zero.", usually: "An empty cell counts as 0." },
-  { pattern: /Run-time error 6\b/, kind: "overflow", says: "A number is too large for its type.", usually: "Integer ends at 32767." },
+  {
+    pattern: /Run-time error 11\b/,
+    kind: "division by zero",
+    says: "A number was divided by zero.",
+    usually: "An empty cell counts as 0.",
+  },
+  {
+    pattern: /Run-time error 6\b/,
+    kind: "overflow",
+    says: "A number is too large for its type.",
+    usually: "Integer ends at 32767.",
+  },
   {
     pattern: /Run-time error 424/,
     kind: "empty reference",
@@ -112,6 +154,10 @@ export const basicExplanations: readonly Explanation[] = [
     usually: "A misspelt name made a new empty variable.",
   },
   { pattern: /Run-time error (?:53|76)/, kind: "file missing", says: "A file or folder is not there." },
-  { pattern: /Run-time error 28/, kind: "stack exhausted", says: "A routine went on calling itself until there was no room left." },
+  {
+    pattern: /Run-time error 28/,
+    kind: "stack exhausted",
+    says: "A routine went on calling itself until there was no room left.",
+  },
   ...dotnetExplanations,
 ];

@@ -3,7 +3,8 @@ import { dotnetException } from "../dotnet.ts";
 import type { MessageConstruct, MessageFound, ToolFamily } from "../messageReader.ts";
 import { severityOf } from "../severity.ts";
 
-const located = /^\s*(?:.{0,400}[\\/])?([^\\/()]{1,200})\((\d+)(?:,(\d+))?(?:,(\d+),(\d+))?\) ?: ([^:\d]{2,24}?) ((?:BC|VBNC)\d+) ?: (.*)$/;
+const located =
+  /^\s*(?:.{0,400}[\\/])?([^\\/()]{1,200})\((\d+)(?:,(\d+))?(?:,(\d+),(\d+))?\) ?: ([^:\d]{2,24}?) ((?:BC|VBNC)\d+) ?: (.*)$/;
 const project = / \[[^\]]{1,300}\.vbproj\]$/;
 
 /** `File.vb(line,column): error BC30451: words`; the older form echoes the line and marks the place below it. */
@@ -40,19 +41,30 @@ const compiler: MessageConstruct = {
 };
 
 /** The typed Basic's compiler and .NET's account of exceptions. */
-export const typedBasic: ToolFamily = { id: "basic", name: "typed Basic compilers and .NET", checkedAgainst: null, constructs: [compiler, dotnetException] };
+export const typedBasic: ToolFamily = {
+  id: "basic",
+  name: "typed Basic compilers and .NET",
+  checkedAgainst: null,
+  constructs: [compiler, dotnetException],
+};
 
-const numbered = /^(?:Microsoft Visual Basic\W+)?[Rr]un[- ]?time error\s*['‘’"“]?(-?\d+(?: \([0-9a-fA-F]+\))?)['‘’"”]?\s*[:.-]?\s*(.*)$/;
+const numbered =
+  /^(?:Microsoft Visual Basic\W+)?[Rr]un[- ]?time error\s*['‘’"“]?(-?\d+(?: \([0-9a-fA-F]+\))?)['‘’"”]?\s*[:.-]?\s*(.*)$/;
 const compile = /^(?:Microsoft Visual Basic\W+)?(Compile error|Syntax error)\s*(?:[:.-]\s*(.*))?$/i;
 
 /** Words of a window that may stand on the lines below its heading, past blank ones. */
 function below(lines: readonly string[], at: number): { words: string; next: number } {
   let next = at + 1;
   while (next < Math.min(lines.length, at + 4) && (lines[next] ?? "").trim() === "") next++;
-  return next < lines.length && (lines[next] ?? "").trim() !== "" ? { words: (lines[next] ?? "").trim(), next: next + 1 } : { words: "", next: at + 1 };
+  return next < lines.length && (lines[next] ?? "").trim() !== ""
+    ? { words: (lines[next] ?? "").trim(), next: next + 1 }
+    : { words: "", next: at + 1 };
 }
 
-/** The window of a stopped macro: a number and its words, typed or pasted. It names no line; the line was shown in the editor. */
+/**
+ * The window of a stopped macro: a number and its words, typed or pasted. It names no line; the line was shown in the
+ * editor.
+ */
 const stopped: MessageConstruct = {
   begins: (line) => /run[- ]?time error/i.test(line),
   read: (context, at) => {
@@ -62,7 +74,13 @@ const stopped: MessageConstruct = {
     const number = (match[1] ?? "").replace(/ .*$/, "");
     return {
       messages: [
-        { severity: "error", errorName: `Run-time error ${number}`, code: number, message: more.words || (stopNumbers[Number(number)] ?? ""), stage: "run" },
+        {
+          severity: "error",
+          errorName: `Run-time error ${number}`,
+          code: number,
+          message: more.words || (stopNumbers[Number(number)] ?? ""),
+          stage: "run",
+        },
       ],
       next: more.next,
     };
@@ -76,15 +94,29 @@ const refused: MessageConstruct = {
     const match = compile.exec((context.lines[at] ?? "").trim());
     if (!match) return null;
     const syntax = /^syntax/i.test(match[1] ?? "");
-    const more = match[2] ? { words: match[2], next: at + 1 } : syntax ? { words: "Syntax error", next: at + 1 } : below(context.lines, at);
+    const more = match[2]
+      ? { words: match[2], next: at + 1 }
+      : syntax
+        ? { words: "Syntax error", next: at + 1 }
+        : below(context.lines, at);
     return {
-      messages: [{ severity: "error", errorName: syntax ? "Syntax error" : "Compile error", message: more.words, stage: "translation" }],
+      messages: [
+        {
+          severity: "error",
+          errorName: syntax ? "Syntax error" : "Compile error",
+          message: more.words,
+          stage: "translation",
+        },
+      ],
       next: more.next,
     };
   },
 };
 
-/** Numbers of stops that windows and students give without their words (documented with the language as "trappable errors"). */
+/**
+ * Numbers of stops that windows and students give without their words (documented with the language as "trappable
+ * errors").
+ */
 export const stopNumbers: Readonly<Record<number, string>> = {
   5: "Invalid procedure call or argument",
   6: "Overflow",
@@ -107,7 +139,12 @@ export const stopNumbers: Readonly<Record<number, string>> = {
 };
 
 /** Windows of macros in documents. */
-export const macroBasic: ToolFamily = { id: "macro", name: "windows of macro Basic", checkedAgainst: null, constructs: [stopped, refused] };
+export const macroBasic: ToolFamily = {
+  id: "macro",
+  name: "windows of macro Basic",
+  checkedAgainst: null,
+  constructs: [stopped, refused],
+};
 
 export const isBasicSummary = (line: string): boolean =>
   /^(?:Build (?:FAILED|succeeded)|\s+\d+ (?:Warning|Error)\(s\)|Time Elapsed|Microsoft Visual Basic\W*$|\[?(?:Continue|End|Debug|Help|OK)\]?(?:\s+\[?(?:End|Debug|Help)\]?)*$)/.test(
@@ -122,6 +159,7 @@ const grammarCodes = new Set(
 );
 
 export function kindOfBasicRefusal(diagnostic: Diagnostic): "form" | "meaning" {
-  if (diagnostic.code?.startsWith("BC") || diagnostic.code?.startsWith("VBNC")) return grammarCodes.has(diagnostic.code) ? "form" : "meaning";
+  if (diagnostic.code?.startsWith("BC") || diagnostic.code?.startsWith("VBNC"))
+    return grammarCodes.has(diagnostic.code) ? "form" : "meaning";
   return /^(?:Syntax error|Expected|.*\bwithout\b)/i.test(diagnostic.message) ? "form" : "meaning";
 }

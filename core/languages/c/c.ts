@@ -1,6 +1,7 @@
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
 import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
+import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
 import { cExplanations } from "./meanings.ts";
 import { cCompilers, isCSummary, kindOfCRefusal } from "./messages.ts";
@@ -14,21 +15,26 @@ const keywords: ReadonlySet<string> = new Set(
     "struct switch typedef union unsigned void volatile while _Alignas _Alignof _Atomic _Bool _Complex _Generic _Noreturn _Static_assert _Thread_local"
   ).split(" "),
 );
-const typeWords: ReadonlySet<string> = new Set("char double float int long short signed unsigned void bool size_t _Bool FILE".split(" "));
+const typeWords: ReadonlySet<string> = new Set(
+  "char double float int long short signed unsigned void bool size_t _Bool FILE".split(" "),
+);
 const rules: StatementRules = {
   assignments: new Set(["=", "+=", "-=", "*=", "/=", "%=", "&=", "|=", "^=", "<<=", ">>="]),
   memberSigns: new Set([".", "->"]),
   typeWords,
 };
 const quietFunctions: ReadonlySet<string> = new Set(
-  "printf puts putchar fprintf strlen strcmp abs fabs sqrt pow floor ceil toupper tolower isdigit isalpha fflush".split(" "),
+  "printf puts putchar fprintf strlen strcmp abs fabs sqrt pow floor ceil toupper tolower isdigit isalpha fflush".split(
+    " ",
+  ),
 );
 
 const tokens = createTokenizer({
   keywords,
   name: /[\p{L}_$][\p{L}\p{Nd}_$]*/uy,
   number: /(?:0[xX][\da-fA-F]+|\d+\.?\d*(?:[eE][+-]?\d+)?|\.\d+(?:[eE][+-]?\d+)?)[uUlLfF]*/y,
-  operator: /<<=|>>=|\.\.\.|->|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|##|[-+*/%&|^~!<>=?:;,.#]/y,
+  operator:
+    /<<=|>>=|\.\.\.|->|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|##|[-+*/%&|^~!<>=?:;,.#]/y,
   lineComment: /\/\//y,
   blockComments: [{ open: "/*", close: "*/" }],
   texts: [
@@ -44,6 +50,7 @@ export const c: Language = {
   extension: ".c",
   otherExtensions: [".h"],
   mainName: "program.c",
+  editorMode: "cpp",
   lineComment: "//",
   namesCheckedAt: "translation",
   profile: {
@@ -61,7 +68,8 @@ export const c: Language = {
     integerDivision: "/ between whole numbers cuts off the fraction",
     input: "scanf leaves the line's end in the input; the next %c or fgets reads it",
     strictness: "-Wall -Wextra: most slips with formats, unset locals and addresses are only warnings",
-    usualDistance: "a missing semicolon is reported on its line's end or on the next line; a missing brace at the end of the file; a crash names no line",
+    usualDistance:
+      "a missing semicolon is reported on its line's end or on the next line; a missing brace at the end of the file; a crash names no line",
   },
   tokens,
   ...messageReading([cCompilers, cStops], "first", isCSummary),
@@ -81,11 +89,29 @@ export const c: Language = {
   decisionWords: braceDecisions,
   loopWords: braceLoops,
   definesFunction: (line) =>
-    (typeWords.has(line[0]?.text ?? "") || line[0]?.text === "static") && line.some((token) => token.text === "(") && line.at(-1)?.text !== ";",
+    (typeWords.has(line[0]?.text ?? "") || line[0]?.text === "static") &&
+    line.some((token) => token.text === "(") &&
+    line.at(-1)?.text !== ";",
   mainIsFunction: true,
+  chanceWords: new Set("rand random time clock gettimeofday".split(" ")),
   unseenWords: new Set(["scanf", "getchar", "fgets"]),
   quietFunctions,
-  needsFile: (program, stem) => new RegExp(`^[ \\t]*#[ \\t]*include[ \\t]*"(?:[^"]*/)?${stem}\\.[hc]"`, "m").test(program),
+  needsFile: (program, stem) =>
+    new RegExp(`^[ \\t]*#[ \\t]*include[ \\t]*"(?:[^"]*/)?${stem}\\.[hc]"`, "m").test(program),
+  // gcc on the machines that this runs on.
+  numberRanges: {
+    "signed char": signed(8),
+    char: signed(8),
+    "unsigned char": unsigned(8),
+    "short int": signed(16),
+    "short unsigned int": unsigned(16),
+    int: signed(32),
+    "unsigned int": unsigned(32),
+    "long int": signed(64),
+    "long unsigned int": unsigned(64),
+    "long long int": signed(64),
+    "long long unsigned int": unsigned(64),
+  },
   loopExits: braceLoopExits,
   ownWords: new Set([...keywords, ...cWords]),
   signs: [
@@ -98,6 +124,8 @@ export const c: Language = {
 /** Names whose address is given to a call, as scanf's targets are: they may get a value there. */
 function inputNames(line: readonly { kind: string; text: string }[]): string[] {
   return line.flatMap((token, index) =>
-    token.kind === "name" && line[index - 1]?.text === "&" && ["(", ","].includes(line[index - 2]?.text ?? "") ? [token.text] : [],
+    token.kind === "name" && line[index - 1]?.text === "&" && ["(", ","].includes(line[index - 2]?.text ?? "")
+      ? [token.text]
+      : [],
   );
 }

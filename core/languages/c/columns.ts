@@ -9,7 +9,8 @@ function widened(text: string, stop: number): string {
 
 /**
  * A compiler's column as code points from 1. gcc counts columns of the screen and numbers the echoed line, clang counts
- * bytes and does not number it; the echo tells which of them it was, and how wide tabs were taken. Without the program or an echo the number is kept.
+ * bytes and does not number it; the echo tells which of them it was, and how wide tabs were taken. Without the program
+ * or an echo the number is kept.
  */
 export function columnAt(source: string | undefined, column: number, echo?: string, numbered = true): number {
   if (source === undefined) return column;
@@ -30,7 +31,8 @@ export function columnAt(source: string | undefined, column: number, echo?: stri
     if (stop) {
       for (let at = 0, count = 1; ; at++, count++) {
         const character = [...source][at];
-        if (character === undefined || widened([...source].slice(0, at + 1).join(""), stop).length >= column) return Math.min(count, most);
+        if (character === undefined || widened([...source].slice(0, at + 1).join(""), stop).length >= column)
+          return Math.min(count, most);
       }
     }
   }

@@ -2,7 +2,9 @@ import type { Explanation } from "../explanation.ts";
 
 const noLine = "No line is told. Where the program stopped has to be found with a debugger or with printed values.";
 
-/** Messages of gcc, clang, their linkers, sanitizers and signals (gcc manual, "Warning Options"; ISO C; POSIX signal.h). */
+/**
+ * Messages of gcc, clang, their linkers, sanitizers and signals (gcc manual, "Warning Options"; ISO C; POSIX signal.h).
+ */
 export const cExplanations: readonly Explanation[] = [
   {
     pattern: /expected [‘']?;['’]?(?: before| after| at end)/,
@@ -90,7 +92,8 @@ export const cExplanations: readonly Explanation[] = [
     words: ["name"],
     says: "The function “$1” is called and was declared nowhere above.",
     usually: "It is misspelt, or a header or prototype is missing.",
-    unsaid: "As a warning it is still translated; whether the function exists is known only when the pieces are put together.",
+    unsaid:
+      "As a warning it is still translated; whether the function exists is known only when the pieces are put together.",
   },
   {
     pattern: /undefined (?:reference to|symbol:) [`‘']?main/,
@@ -120,7 +123,8 @@ export const cExplanations: readonly Explanation[] = [
     usually: "Its name is misspelt, or it lies in another folder.",
   },
   {
-    pattern: /makes (?:pointer from integer|integer from pointer)|incompatible (?:pointer to integer|integer to pointer)/,
+    pattern:
+      /makes (?:pointer from integer|integer from pointer)|incompatible (?:pointer to integer|integer to pointer)/,
     kind: "type mismatch",
     says: "An address and a number are mixed up.",
     usually: "A & or * is missing or too many; it may run and crash.",
@@ -130,17 +134,20 @@ export const cExplanations: readonly Explanation[] = [
     kind: "format mismatch",
     words: ["sign", "type", "value", "type"],
     says: "$1 in the format wants a value of type $2; value $3 has type $4.",
-    usually: "The letter after % is the wrong one, or for scanf the & is missing; it may run and print or store nonsense, or crash.",
+    usually:
+      "The letter after % is the wrong one, or for scanf the & is missing; it may run and print or store nonsense, or crash.",
   },
   {
     pattern: /format specifies type [‘'](.+?)['’] but the argument has type [‘'](.+?)['’]/,
     kind: "format mismatch",
     words: ["type", "type"],
     says: "The format wants a value of type $1 and gets one of type $2.",
-    usually: "The letter after % is the wrong one, or for scanf the & is missing; it may run and print nonsense, or crash.",
+    usually:
+      "The letter after % is the wrong one, or for scanf the & is missing; it may run and print nonsense, or crash.",
   },
   {
-    pattern: /too (?:few|many) arguments(?: to function (?:call|[‘'](\w+)))?|more '%' conversions than data|data argument not used/,
+    pattern:
+      /too (?:few|many) arguments(?: to function (?:call|[‘'](\w+)))?|more '%' conversions than data|data argument not used/,
     kind: "wrong arguments",
     words: ["name"],
     says: "The call gives another number of values than are taken.",
@@ -171,7 +178,11 @@ export const cExplanations: readonly Explanation[] = [
     says: "The operator cannot work with values of these types.",
     unsaid: "It does not know which of the two is the wrong one.",
   },
-  { pattern: /incompatible type|incompatible pointer/, kind: "type mismatch", says: "A value of one type is given where another is needed." },
+  {
+    pattern: /incompatible type|incompatible pointer/,
+    kind: "type mismatch",
+    says: "A value of one type is given where another is needed.",
+  },
   {
     pattern: /has no member named [‘'](\w+)|no member named [‘'](\w+)/,
     kind: "unknown member",
@@ -247,7 +258,8 @@ export const cExplanations: readonly Explanation[] = [
     usually: "It reads or spoils other memory; it may seem to work.",
   },
   {
-    pattern: /unused (?:variable|parameter|function) [‘'](\w+)|variable [‘'](\w+)['’] set but not used|[‘'](\w+)['’] defined but not used/,
+    pattern:
+      /unused (?:variable|parameter|function) [‘'](\w+)|variable [‘'](\w+)['’] set but not used|[‘'](\w+)['’] defined but not used/,
     kind: "unused",
     words: ["name", "name", "name"],
     says: "“$1$2$3” is declared and never used.",
@@ -280,17 +292,37 @@ export const cExplanations: readonly Explanation[] = [
     kind: "index out of range",
     says: "The program reached past the end of an array or of memory it was given.",
   },
-  { pattern: /AddressSanitizer: heap-use-after-free/, kind: "memory misused", says: "Memory was used after it was given back." },
-  { pattern: /AddressSanitizer: attempting double-free|free\(\): double free/, kind: "memory misused", says: "The same memory was given back twice." },
-  { pattern: /AddressSanitizer: stack-overflow/, kind: "stack exhausted", says: "A function went on calling itself until there was no room left." },
-  { pattern: /AddressSanitizer: SEGV/, kind: "memory misused", says: "The program reached for memory that is not its own." },
+  {
+    pattern: /AddressSanitizer: heap-use-after-free/,
+    kind: "memory misused",
+    says: "Memory was used after it was given back.",
+  },
+  {
+    pattern: /AddressSanitizer: attempting double-free|free\(\): double free/,
+    kind: "memory misused",
+    says: "The same memory was given back twice.",
+  },
+  {
+    pattern: /AddressSanitizer: stack-overflow/,
+    kind: "stack exhausted",
+    says: "A function went on calling itself until there was no room left.",
+  },
+  {
+    pattern: /AddressSanitizer: SEGV/,
+    kind: "memory misused",
+    says: "The program reached for memory that is not its own.",
+  },
   {
     pattern: /LeakSanitizer/,
     kind: "memory exhausted",
     says: "Memory was asked for and never given back.",
     unsaid: "The program ended by itself; its results are not touched.",
   },
-  { pattern: /UndefinedBehavior: division by zero/, kind: "division by zero", says: "A whole number was divided by zero." },
+  {
+    pattern: /UndefinedBehavior: division by zero/,
+    kind: "division by zero",
+    says: "A whole number was divided by zero.",
+  },
   {
     pattern: /UndefinedBehavior: index (-?\d+) out of bounds for type '(.+?)'/,
     kind: "index out of range",
@@ -298,9 +330,22 @@ export const cExplanations: readonly Explanation[] = [
     says: "Position $1 was asked of an array of type $2.",
   },
   { pattern: /UndefinedBehavior: .*overflow/, kind: "overflow", says: "A result does not fit into its type." },
-  { pattern: /UndefinedBehavior: .*null pointer/, kind: "empty reference", says: "The program followed an address that is not set (NULL)." },
-  { pattern: /UndefinedBehavior/, kind: "memory misused", says: "The program did something for which C promises no result." },
-  { pattern: /Assertion (.*) failed/, kind: "assertion", words: ["value"], says: "The condition $1, which the program states as certain, did not hold." },
+  {
+    pattern: /UndefinedBehavior: .*null pointer/,
+    kind: "empty reference",
+    says: "The program followed an address that is not set (NULL).",
+  },
+  {
+    pattern: /UndefinedBehavior/,
+    kind: "memory misused",
+    says: "The program did something for which C promises no result.",
+  },
+  {
+    pattern: /Assertion (.*) failed/,
+    kind: "assertion",
+    words: ["value"],
+    says: "The condition $1, which the program states as certain, did not hold.",
+  },
   {
     pattern: /stack smashing|buffer overflow detected|memory spoilt/,
     kind: "memory misused",
@@ -328,7 +373,17 @@ export const cExplanations: readonly Explanation[] = [
     usually: "Memory was used wrongly, or a condition did not hold; a line above it may say which.",
     unsaid: noLine,
   },
-  { pattern: /SIGKILL/, kind: "stopped", says: "The program was stopped from outside.", usually: "It used too much memory or time." },
+  {
+    pattern: /SIGKILL/,
+    kind: "stopped",
+    says: "The program was stopped from outside.",
+    usually: "It used too much memory or time.",
+  },
   { pattern: /SIGINT/, kind: "stopped", says: "Somebody stopped the program by hand." },
-  { pattern: /SIGBUS|SIGILL/, kind: "memory misused", says: "The program was stopped by the machine for a wrong address or instruction.", unsaid: noLine },
+  {
+    pattern: /SIGBUS|SIGILL/,
+    kind: "memory misused",
+    says: "The program was stopped by the machine for a wrong address or instruction.",
+    unsaid: noLine,
+  },
 ];

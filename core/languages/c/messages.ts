@@ -1,6 +1,12 @@
 import type { Diagnostic } from "../../outcome/outcome.ts";
 import { lineTexts } from "../../source/lines.ts";
-import { baseName, type MessageConstruct, type MessageContext, type MessageFound, type ToolFamily } from "../messageReader.ts";
+import {
+  baseName,
+  type MessageConstruct,
+  type MessageContext,
+  type MessageFound,
+  type ToolFamily,
+} from "../messageReader.ts";
 import { severityOf } from "../severity.ts";
 import { columnAt } from "./columns.ts";
 
@@ -55,17 +61,28 @@ const compiler: MessageConstruct = {
       }
     }
     const numbered = echoLine.test(context.lines[at + 1] ?? "");
-    // A remark without an echo has the column of the screen as well; another message about the same line shows the echo.
-    const echo = message.excerpt ?? (context.sourceLine(path, Number(line))?.includes("\t") ? echoNearby(context, at, line) : undefined);
+    // A remark without an echo has the column of the screen as well; another message about the same line shows the
+    // echo.
+    const echo =
+      message.excerpt ??
+      (context.sourceLine(path, Number(line))?.includes("\t") ? echoNearby(context, at, line) : undefined);
     if (column && Number(column) > 0)
-      message.column = columnAt(context.sourceLine(path, Number(line)), Number(column), echo, numbered || message.excerpt === undefined);
+      message.column = columnAt(
+        context.sourceLine(path, Number(line)),
+        Number(column),
+        echo,
+        numbered || message.excerpt === undefined,
+      );
     return { messages: [message], next };
   },
 };
 
 const linkWords = /((?:undefined reference to|multiple definition of) [`‘'"]([\w.]+)['’"].*)$/;
 
-/** What a linker could not find or found twice; the place is that of the object or, with debug information, of the source. */
+/**
+ * What a linker could not find or found twice; the place is that of the object or, with debug information, of the
+ * source.
+ */
 const linker: MessageConstruct = {
   begins: (line) =>
     line.includes("undefined reference to") ||
@@ -96,7 +113,8 @@ const linker: MessageConstruct = {
     const match = linkWords.exec(text);
     if (!match) return null;
     const before = text.slice(0, match.index);
-    const place = /([^\s:]{1,300}\.c):(\d+)(?::\d+)?: $/.exec(before) ?? /([^\s:]{1,300}\.c):(?:\(\.\w+[^)]*\): )?$/.exec(before);
+    const place =
+      /([^\s:]{1,300}\.c):(\d+)(?::\d+)?: $/.exec(before) ?? /([^\s:]{1,300}\.c):(?:\(\.\w+[^)]*\): )?$/.exec(before);
     return {
       messages: [
         {
@@ -119,12 +137,22 @@ const driver: MessageConstruct = {
   read: (context, at) => {
     const match = /^(?:gcc|cc1|clang|cc)(?:-\d+)?: (?:fatal )?(error|warning): (.*)$/.exec(context.lines[at] ?? "");
     if (!match || /linker command failed/.test(match[2] ?? "")) return null;
-    return { messages: [{ severity: match[1] === "warning" ? "warning" : "error", message: match[2] ?? "", stage: "translation" }], next: at + 1 };
+    return {
+      messages: [
+        { severity: match[1] === "warning" ? "warning" : "error", message: match[2] ?? "", stage: "translation" },
+      ],
+      next: at + 1,
+    };
   },
 };
 
 /** gcc, clang and their linkers. */
-export const cCompilers: ToolFamily = { id: "gcc", name: "gcc and clang", checkedAgainst: "gcc 12, clang 14", constructs: [compiler, linker, driver] };
+export const cCompilers: ToolFamily = {
+  id: "gcc",
+  name: "gcc and clang",
+  checkedAgainst: "gcc 12, clang 14",
+  constructs: [compiler, linker, driver],
+};
 export const isCSummary = (line: string): boolean =>
   /^(?:\S+: In (?:function|member function) |\S+: In Funktion |In file included from |\s+from \S+:\d+|collect2: |clang: error: linker command failed|\d+ (?:warnings?|errors?)(?: and \d+ errors?)? generated|compilation terminated|make: \*\*\* |SUMMARY: \w*Sanitizer|==\d+==|=====+$|\S*ld: (?:\S+: )?in function|\S+: in function |\S+: At top level:|\(gdb\))/.test(
     line,

@@ -18,14 +18,20 @@ const shellWords = new RegExp(
 );
 
 function isOwn(path: string, program: MessageContext["program"]): boolean {
-  if (path === "" || /^\/(?:usr|lib|build)\/|\/(?:sysdeps|libsanitizer|glibc|csu|stdlib|stdio-common)\//.test(path)) return false;
-  return program === undefined ? /\.(?:c|h|cc|cpp)$/.test(path) : Object.keys(program).some((name) => baseName(name) === baseName(path));
+  if (path === "" || /^\/(?:usr|lib|build)\/|\/(?:sysdeps|libsanitizer|glibc|csu|stdlib|stdio-common)\//.test(path))
+    return false;
+  return program === undefined
+    ? /\.(?:c|h|cc|cpp)$/.test(path)
+    : Object.keys(program).some((name) => baseName(name) === baseName(path));
 }
 
 const callLine = /^ +#\d+ 0x[0-9a-f]+ in (\S+)(?: ([^\s:(][^:(]*?)(?::(\d+))?(?::(\d+))?| \(.*\))?$/;
 
 /** Calls of a report, newest first in the text; they come out oldest first. */
-function reportedCalls(context: MessageContext, from: number): { frames: StackFrame[]; next: number; columns: Array<number | undefined> } {
+function reportedCalls(
+  context: MessageContext,
+  from: number,
+): { frames: StackFrame[]; next: number; columns: Array<number | undefined> } {
   const frames: StackFrame[] = [];
   const columns: Array<number | undefined> = [];
   let next = from;
@@ -33,7 +39,12 @@ function reportedCalls(context: MessageContext, from: number): { frames: StackFr
     const call = callLine.exec(context.lines[next] ?? "");
     if (!call) break;
     const [, name = "", path = "", line, column] = call;
-    frames.unshift({ file: baseName(path), name, own: isOwn(path, context.program), ...(line ? { line: Number(line) } : {}) });
+    frames.unshift({
+      file: baseName(path),
+      name,
+      own: isOwn(path, context.program),
+      ...(line ? { line: Number(line) } : {}),
+    });
     columns.unshift(column ? Number(column) : undefined);
   }
   return { frames, next, columns };
@@ -44,8 +55,9 @@ const sanitizer: MessageConstruct = {
   begins: (line) => line.includes("Sanitizer"),
   read: (context, at) => {
     const head =
-      /^==\d+==\s?ERROR: (Address|Leak|Memory|Thread|Undefined ?Behavior)Sanitizer: (.*)$/.exec(context.lines[at] ?? "") ??
-      /^==\d+==\s?WARNING: (Memory|Thread)Sanitizer: (.*)$/.exec(context.lines[at] ?? "");
+      /^==\d+==\s?ERROR: (Address|Leak|Memory|Thread|Undefined ?Behavior)Sanitizer: (.*)$/.exec(
+        context.lines[at] ?? "",
+      ) ?? /^==\d+==\s?WARNING: (Memory|Thread)Sanitizer: (.*)$/.exec(context.lines[at] ?? "");
     if (!head) return null;
     let from = at + 1;
     while (from < Math.min(context.lines.length, at + 8) && !callLine.test(context.lines[from] ?? "")) from++;
@@ -54,7 +66,8 @@ const sanitizer: MessageConstruct = {
     const place = frames[own];
     let end = next;
     // The shadow bytes and the history of the memory belong to the report.
-    while (end < context.lines.length && !/^==\d+==\s?ABORTING/.test(context.lines[end] ?? "") && end < next + 120) end++;
+    while (end < context.lines.length && !/^==\d+==\s?ABORTING/.test(context.lines[end] ?? "") && end < next + 120)
+      end++;
     const closed = /^==\d+==\s?ABORTING/.test(context.lines[end] ?? "");
     const words = (head[2] ?? "").replace(/ (?:on (?:unknown )?address|at pc) 0x.*$/, "").replace(/ \(pc 0x.*$/, "");
     return {
@@ -101,7 +114,9 @@ const undefinedBehaviour: MessageConstruct = {
 const assertion: MessageConstruct = {
   begins: (line) => line.includes(": Assertion "),
   read: (context, at) => {
-    const match = /([^\s:]{1,300}):(\d+): (?:(.{1,200}?): )?Assertion [`'‘](.*)['’] failed\.?$/.exec(context.lines[at] ?? "");
+    const match = /([^\s:]{1,300}):(\d+): (?:(.{1,200}?): )?Assertion [`'‘](.*)['’] failed\.?$/.exec(
+      context.lines[at] ?? "",
+    );
     if (!match) return null;
     return {
       messages: [
@@ -127,7 +142,12 @@ const libraryStop: MessageConstruct = {
       /^(?:\*\*\* )?((?:stack smashing detected|buffer overflow detected|free\(\): |malloc(?:\(\)|_consolidate\(\)): |realloc\(\): |corrupted |double free|munmap_chunk).*?)(?: \*\*\*.*|: terminated)?$/.exec(
         context.lines[at] ?? "",
       );
-    return match && { messages: [{ severity: "error", errorName: "memory spoilt", message: match[1] ?? "", stage: "run" }], next: at + 1 };
+    return (
+      match && {
+        messages: [{ severity: "error", errorName: "memory spoilt", message: match[1] ?? "", stage: "run" }],
+        next: at + 1,
+      }
+    );
   },
 };
 
@@ -135,7 +155,10 @@ const debuggerCall = /^#(\d+) +(?:0x[0-9a-f]+ in )?(\S+) \((.*)\)(?: at ([^\s:]+
 
 /** A signal as gdb tells it, and its list of calls. */
 const debuggerStop: MessageConstruct = {
-  begins: (line) => line.startsWith("Program received signal") || line.startsWith("Program terminated with signal") || line.startsWith("#0 "),
+  begins: (line) =>
+    line.startsWith("Program received signal") ||
+    line.startsWith("Program terminated with signal") ||
+    line.startsWith("#0 "),
   read: (context, at) => {
     const head = /^Program (?:received|terminated with) signal (SIG\w+), (.*?)\.?$/.exec(context.lines[at] ?? "");
     const frames: StackFrame[] = [];
@@ -180,7 +203,9 @@ const debuggerStop: MessageConstruct = {
   },
 };
 
-/** A shell's line about a signal: no place is told, and none is invented. It may stand behind output without a line end. */
+/**
+ * A shell's line about a signal: no place is told, and none is invented. It may stand behind output without a line end.
+ */
 const shellSignal: MessageConstruct = {
   begins: (line) => line.length < 400 && shellWords.test(line),
   read: (context, at) => {

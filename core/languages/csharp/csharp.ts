@@ -1,6 +1,7 @@
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
 import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
+import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
 import { csharpExplanations } from "./meanings.ts";
 import { dotnetCSharp, isCSharpSummary, kindOfCSharpRefusal } from "./messages.ts";
@@ -14,19 +15,25 @@ const keywords: ReadonlySet<string> = new Set(
     "return sbyte sealed short sizeof stackalloc static string struct switch this throw true try typeof uint ulong unchecked unsafe ushort using virtual void volatile while"
   ).split(" "),
 );
-const typeWords: ReadonlySet<string> = new Set("bool byte char decimal double float int long object sbyte short string uint ulong ushort var void".split(" "));
+const typeWords: ReadonlySet<string> = new Set(
+  "bool byte char decimal double float int long object sbyte short string uint ulong ushort var void".split(" "),
+);
 const rules: StatementRules = {
   assignments: new Set(["=", "+=", "-=", "*=", "/=", "%=", "&=", "|=", "^=", "<<=", ">>=", "??="]),
   memberSigns: new Set([".", "?."]),
   typeWords,
 };
-const quietFunctions: ReadonlySet<string> = new Set("WriteLine Write Length Count Abs Max Min Sqrt Pow ToString Format".split(" "));
+const quietFunctions: ReadonlySet<string> = new Set(
+  "WriteLine Write Length Count Abs Max Min Sqrt Pow ToString Format".split(" "),
+);
 
 const tokens = createTokenizer({
   keywords,
   name: /@?[\p{L}_][\p{L}\p{Nd}_]*/uy,
-  number: /(?:0[xX][\da-fA-F_]+|0[bB][01_]+|\d[\d_]*(?:\.\d[\d_]*)?(?:[eE][+-]?\d+)?|\.\d[\d_]*(?:[eE][+-]?\d+)?)[uUlLfFdDmM]*/y,
-  operator: /\?\?=|<<=|>>=|=>|\?\?|\?\.|->|::|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|[-+*/%&|^~!<>=?:;,.#]/y,
+  number:
+    /(?:0[xX][\da-fA-F_]+|0[bB][01_]+|\d[\d_]*(?:\.\d[\d_]*)?(?:[eE][+-]?\d+)?|\.\d[\d_]*(?:[eE][+-]?\d+)?)[uUlLfFdDmM]*/y,
+  operator:
+    /\?\?=|<<=|>>=|=>|\?\?|\?\.|->|::|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|[-+*/%&|^~!<>=?:;,.#]/y,
   lineComment: /\/\//y,
   blockComments: [{ open: "/*", close: "*/" }],
   texts: [
@@ -42,6 +49,7 @@ export const csharp: Language = {
   name: "C#",
   extension: ".cs",
   mainName: "Program.cs",
+  editorMode: "csharp",
   lineComment: "//",
   namesCheckedAt: "translation",
   profile: {
@@ -54,7 +62,8 @@ export const csharp: Language = {
     integerDivision: "/ between whole numbers cuts off the fraction; dividing by a literal zero is refused",
     input: "Console.ReadLine gives text; int.Parse makes a number of it",
     strictness: "-warn:4: all warnings; lines in a crash only with debug information, which is asked for here",
-    usualDistance: "a missing semicolon is reported on the next sign, often on the next line; a missing brace at the end of the file",
+    usualDistance:
+      "a missing semicolon is reported on the next sign, often on the next line; a missing brace at the end of the file",
   },
   tokens,
   ...messageReading([dotnetCSharp], "first refusal", isCSharpSummary),
@@ -73,11 +82,19 @@ export const csharp: Language = {
   decisionWords: braceDecisions,
   loopWords: braceLoops,
   definesFunction: (line) =>
-    /^(?:public|private|protected|internal|static)$/.test(line[0]?.text ?? "") && line.some((token) => token.text === "(") && line.at(-1)?.text !== ";",
+    /^(?:public|private|protected|internal|static)$/.test(line[0]?.text ?? "") &&
+    line.some((token) => token.text === "(") &&
+    line.at(-1)?.text !== ";",
   mainIsFunction: true,
+  chanceWords: new Set("Random Now UtcNow Today Stopwatch Guid NewGuid GetHashCode TickCount".split(" ")),
   unseenWords: new Set(["ReadLine", "ReadKey", "Read", "Random", "foreach", "yield"]),
   quietFunctions,
-  needsFile: (program, stem) => new RegExp(`\\b(?:new|:)[ \\t]+${stem}\\b|\\b${stem}[ \\t]*\\.|\\b${stem}[ \\t]+\\w+[ \\t]*[=;]`).test(program),
+  needsFile: (program, stem) =>
+    new RegExp(`\\b(?:new|:)[ \\t]+${stem}\\b|\\b${stem}[ \\t]*\\.|\\b${stem}[ \\t]+\\w+[ \\t]*[=;]`).test(program),
+  numberRanges: {
+    ...{ SByte: signed(8), Int16: signed(16), Int32: signed(32), Int64: signed(64) },
+    ...{ Byte: unsigned(8), UInt16: unsigned(16), UInt32: unsigned(32), UInt64: unsigned(64) },
+  },
   loopExits: [...braceLoopExits, "Exit"],
   ownWords: new Set([...keywords, ...csharpWords]),
   signs: [

@@ -9,7 +9,11 @@ export const dotnetExplanations: readonly Explanation[] = [
     usually: "Positions start at 0, so the last one is the length less one.",
     unsaid: "It says neither the position nor the length.",
   },
-  { pattern: /ArgumentOutOfRangeException/, kind: "index out of range", says: "A position or value outside what is allowed was given." },
+  {
+    pattern: /ArgumentOutOfRangeException/,
+    kind: "index out of range",
+    says: "A position or value outside what is allowed was given.",
+  },
   {
     pattern: /NullReferenceException/,
     kind: "empty reference",
@@ -29,22 +33,38 @@ export const dotnetExplanations: readonly Explanation[] = [
     says: "The text “$1” was to be made into $2 and does not look like one.",
     usually: "It came from an input box or a file; an empty box gives an empty text.",
   },
-  { pattern: /FormatException/, kind: "conversion", says: "A text was to be made into a number and does not look like one." },
+  {
+    pattern: /FormatException/,
+    kind: "conversion",
+    says: "A text was to be made into a number and does not look like one.",
+  },
   {
     pattern: /ArgumentNullException/,
     kind: "empty reference",
     says: "A value was needed and nothing (null) was given.",
     usually: "Often there was no more input.",
   },
-  { pattern: /InvalidCastException/, kind: "type mismatch", says: "An object was taken for another type than its own." },
-  { pattern: /KeyNotFoundException/, kind: "key missing", says: "A key was looked up that the dictionary does not hold." },
+  {
+    pattern: /InvalidCastException/,
+    kind: "type mismatch",
+    says: "An object was taken for another type than its own.",
+  },
+  {
+    pattern: /KeyNotFoundException/,
+    kind: "key missing",
+    says: "A key was looked up that the dictionary does not hold.",
+  },
   { pattern: /OverflowException/, kind: "overflow", says: "A number is too large for its type." },
   {
     pattern: /InvalidOperationException: Collection was modified/,
     kind: "changed while looping",
     says: "A list was changed while a loop was going through it.",
   },
-  { pattern: /InvalidOperationException/, kind: "value not allowed", says: "The object cannot do this in its present state." },
+  {
+    pattern: /InvalidOperationException/,
+    kind: "value not allowed",
+    says: "The object cannot do this in its present state.",
+  },
   {
     pattern: /(?:File|Directory)NotFoundException/,
     kind: "file missing",
@@ -57,8 +77,16 @@ export const dotnetExplanations: readonly Explanation[] = [
     says: "A method went on calling itself until there was no room left.",
     usually: "The case that ends it is missing or never reached.",
   },
-  { pattern: /OutOfMemoryException/, kind: "memory exhausted", says: "The program asked for more memory than it may have." },
-  { pattern: /ArgumentException/, kind: "value not allowed", says: "A method was called with a value that it does not allow." },
+  {
+    pattern: /OutOfMemoryException/,
+    kind: "memory exhausted",
+    says: "The program asked for more memory than it may have.",
+  },
+  {
+    pattern: /ArgumentException/,
+    kind: "value not allowed",
+    says: "A method was called with a value that it does not allow.",
+  },
 ];
 
 /** Messages of C# compilers (C# compiler errors, by code). */
@@ -77,7 +105,11 @@ export const csharpExplanations: readonly Explanation[] = [
     usually: "The slip is here or just before: often a semicolon, bracket or operator is missing on the line above.",
     unsaid: "The signs it asks for are what the reader would have liked, not always what is missing.",
   },
-  { pattern: /CS1002|; expected/, kind: "sign missing", says: "A statement is not ended; the semicolon is missing before the place that is named." },
+  {
+    pattern: /CS1002|; expected/,
+    kind: "sign missing",
+    says: "A statement is not ended; the semicolon is missing before the place that is named.",
+  },
   { pattern: /CS1026|\) expected/, kind: "bracket not closed", says: "A closing bracket was expected here." },
   {
     pattern: /CS1022|Type or namespace definition, or end-of-file expected/,
@@ -85,8 +117,17 @@ export const csharpExplanations: readonly Explanation[] = [
     says: "Something stands outside every class.",
     usually: "A brace too many closed the class above.",
   },
-  { pattern: /CS1010|Newline in constant/, kind: "text not closed", says: "A text in quotes is not closed on its line." },
-  { pattern: /CS1525|Invalid expression term '([^']+)'/, kind: "word misplaced", words: ["sign"], says: "No value can begin with “$1” here." },
+  {
+    pattern: /CS1010|Newline in constant/,
+    kind: "text not closed",
+    says: "A text in quotes is not closed on its line.",
+  },
+  {
+    pattern: /CS1525|Invalid expression term '([^']+)'/,
+    kind: "word misplaced",
+    words: ["sign"],
+    says: "No value can begin with “$1” here.",
+  },
   {
     pattern: /The name [`'](\w+)' does not exist/,
     kind: "unknown name",
@@ -103,7 +144,8 @@ export const csharpExplanations: readonly Explanation[] = [
     usually: "It is misspelt, or a using line is missing.",
   },
   {
-    pattern: /[`']([^']+)' does not contain a definition for [`'](\w+)'|Type [`']([^']+)' does not contain a definition for [`'](\w+)'/,
+    pattern:
+      /[`']([^']+)' does not contain a definition for [`'](\w+)'|Type [`']([^']+)' does not contain a definition for [`'](\w+)'/,
     kind: "unknown member",
     words: ["type", "name"],
     says: "“$1” has nothing called “$2”.",
@@ -128,16 +170,32 @@ export const csharpExplanations: readonly Explanation[] = [
     words: ["name"],
     says: "The variable “$1” may not have been given a value on every way to this line.",
   },
-  { pattern: /not all code paths return a value/, kind: "return missing", says: "The method may end without returning a value." },
+  {
+    pattern: /not all code paths return a value/,
+    kind: "return missing",
+    says: "The method may end without returning a value.",
+  },
   {
     pattern: /already contains a definition|already defined|A local variable named [`'](\w+)'/,
     kind: "declared twice",
     words: ["name"],
     says: "The name is declared a second time in the same place.",
   },
-  { pattern: /An object reference is required/, kind: "not accessible", says: "Something that belongs to an object is used without an object." },
-  { pattern: /CS5001|does not contain a static [`']Main'/, kind: "entry point missing", says: "It was translated, but there is no static Main to start in." },
-  { pattern: /is inaccessible due to its protection level/, kind: "not accessible", says: "It is private to its class." },
+  {
+    pattern: /An object reference is required/,
+    kind: "not accessible",
+    says: "Something that belongs to an object is used without an object.",
+  },
+  {
+    pattern: /CS5001|does not contain a static [`']Main'/,
+    kind: "entry point missing",
+    says: "It was translated, but there is no static Main to start in.",
+  },
+  {
+    pattern: /is inaccessible due to its protection level/,
+    kind: "not accessible",
+    says: "It is private to its class.",
+  },
   {
     pattern: /Operator [`']([^']+)' cannot be applied to operands? of type [`']([^']+)'(?: and [`']([^']+)')?/,
     kind: "type mismatch",
@@ -157,7 +215,11 @@ export const csharpExplanations: readonly Explanation[] = [
     says: "Something is declared and never used.",
     usually: "Often a misspelt name elsewhere.",
   },
-  { pattern: /is never assigned to/, kind: "not set", says: "A field is never given a value; it keeps 0, false or null." },
+  {
+    pattern: /is never assigned to/,
+    kind: "not set",
+    says: "A field is never given a value; it keeps 0, false or null.",
+  },
   { pattern: /Unreachable code/, kind: "unreachable", says: "No way leads to this statement." },
   {
     pattern: /Possible mistaken empty statement/,
@@ -165,8 +227,16 @@ export const csharpExplanations: readonly Explanation[] = [
     says: "A semicolon right behind the condition is its whole body.",
     usually: "What stands below runs always.",
   },
-  { pattern: /Assignment in conditional expression/, kind: "suspicious condition", says: "A single = stores a value; a comparison needs ==." },
-  { pattern: /Assignment made to same variable/, kind: "suspicious condition", says: "A variable is given its own value." },
+  {
+    pattern: /Assignment in conditional expression/,
+    kind: "suspicious condition",
+    says: "A single = stores a value; a comparison needs ==.",
+  },
+  {
+    pattern: /Assignment made to same variable/,
+    kind: "suspicious condition",
+    says: "A variable is given its own value.",
+  },
   { pattern: /obsolete/, kind: "outdated", says: "Something is used that is to go in a later version." },
   ...dotnetExplanations,
 ];

@@ -3,7 +3,8 @@ import { dotnetException } from "../dotnet.ts";
 import type { MessageConstruct, ToolFamily } from "../messageReader.ts";
 import { severityOf } from "../severity.ts";
 
-const located = /^\s*(?:.{0,400}[\\/])?([^\\/()]{1,200})\((\d+),(\d+)(?:,(\d+),(\d+))?\): ([^:\d]{2,24}?) (CS\d+) ?: (.*)$/;
+const located =
+  /^\s*(?:.{0,400}[\\/])?([^\\/()]{1,200})\((\d+),(\d+)(?:,(\d+),(\d+))?\): ([^:\d]{2,24}?) (CS\d+) ?: (.*)$/;
 const unlocated = /^(?:[A-Z]+ ?: )?(error|warning) (CS\d+): (.*)$/;
 /** The project that a build tool adds behind each message. */
 const project = / \[[^\]]{1,300}\.(?:cs|vb)proj\]$/;
@@ -40,7 +41,14 @@ const placeless: MessageConstruct = {
     const match = unlocated.exec((context.lines[at] ?? "").replace(project, ""));
     return (
       match && {
-        messages: [{ severity: match[1] === "warning" ? "warning" : "error", code: match[2], message: match[3] ?? "", stage: "translation" }],
+        messages: [
+          {
+            severity: match[1] === "warning" ? "warning" : "error",
+            code: match[2],
+            message: match[3] ?? "",
+            stage: "translation",
+          },
+        ],
         next: at + 1,
       }
     );
@@ -60,7 +68,10 @@ export const isCSharpSummary = (line: string): boolean =>
     line,
   );
 
-/** Codes of the compiler for faults of grammar: what was expected, what was unexpected, what is not closed (documented with the compiler's errors). */
+/**
+ * Codes of the compiler for faults of grammar: what was expected, what was unexpected, what is not closed (documented
+ * with the compiler's errors).
+ */
 const grammarCodes = new Set(
   "CS1001 CS1002 CS1003 CS1004 CS1008 CS1009 CS1010 CS1011 CS1012 CS1013 CS1014 CS1015 CS1018 CS1019 CS1022 CS1023 CS1024 CS1025 CS1026 CS1031 CS1035 CS1039 CS1040 CS1041 CS1056 CS1513 CS1514 CS1515 CS1519 CS1520 CS1524 CS1525 CS1526 CS1528 CS1529 CS1585 CS1641 CS8025 CS8107".split(
     " ",

@@ -1,6 +1,7 @@
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
 import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
+import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
 import { javaExplanations } from "./meanings.ts";
 import { countingCompiler, isJavaSummary, jdk, kindOfJavaRefusal } from "./messages.ts";
@@ -14,7 +15,9 @@ const keywords: ReadonlySet<string> = new Set(
     "void volatile while true false null"
   ).split(" "),
 );
-const typeWords: ReadonlySet<string> = new Set("boolean byte char double float int long short void var String".split(" "));
+const typeWords: ReadonlySet<string> = new Set(
+  "boolean byte char double float int long short void var String".split(" "),
+);
 const rules: StatementRules = {
   assignments: new Set(["=", "+=", "-=", "*=", "/=", "%=", "&=", "|=", "^=", "<<=", ">>=", ">>>="]),
   memberSigns: new Set(["."]),
@@ -28,7 +31,8 @@ const tokens = createTokenizer({
   keywords,
   name: /[\p{L}_$][\p{L}\p{Nd}_$]*/uy,
   number: /(?:0[xX][\da-fA-F_]+|0[bB][01_]+|\d[\d_]*\.?[\d_]*(?:[eE][+-]?\d+)?|\.\d[\d_]*(?:[eE][+-]?\d+)?)[lLfFdD]?/y,
-  operator: />>>=|<<=|>>=|>>>|\.\.\.|->|::|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|[-+*/%&|^~!<>=?:;,.@]/y,
+  operator:
+    />>>=|<<=|>>=|>>>|\.\.\.|->|::|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|[-+*/%&|^~!<>=?:;,.@]/y,
   lineComment: /\/\//y,
   blockComments: [{ open: "/*", close: "*/" }],
   texts: [
@@ -44,6 +48,7 @@ export const java: Language = {
   name: "Java",
   extension: ".java",
   mainName: "Main.java",
+  editorMode: "java",
   lineComment: "//",
   namesCheckedAt: "translation",
   profile: {
@@ -56,7 +61,8 @@ export const java: Language = {
     integerDivision: "/ between whole numbers cuts off the fraction",
     input: "Scanner reads by kind; nextInt leaves the line's end in the input",
     strictness: "-Xlint:all: warnings about raw types, fall-through and division by a literal zero",
-    usualDistance: "a missing semicolon is reported on its own line; a missing brace at the next method or at the end of the file",
+    usualDistance:
+      "a missing semicolon is reported on its own line; a missing brace at the next method or at the end of the file",
   },
   tokens,
   ...messageReading([jdk, countingCompiler], "first refusal", isJavaSummary),
@@ -70,12 +76,20 @@ export const java: Language = {
   decisionWords: braceDecisions,
   loopWords: braceLoops,
   definesFunction: (line) =>
-    /^(?:public|private|protected|static)$/.test(line[0]?.text ?? "") && line.some((token) => token.text === "(") && line.at(-1)?.text !== ";",
+    /^(?:public|private|protected|static)$/.test(line[0]?.text ?? "") &&
+    line.some((token) => token.text === "(") &&
+    line.at(-1)?.text !== ";",
   mainIsFunction: true,
+  chanceWords: new Set(
+    "Random random Instant now currentTimeMillis nanoTime identityHashCode UUID randomUUID".split(" "),
+  ),
   unseenWords: new Set(["next", "nextInt", "nextLine", "nextDouble", "hasNext", "Random"]),
   quietFunctions,
   needsFile: (program, stem) =>
-    new RegExp(`\\b(?:new|extends|implements)[ \\t]+${stem}\\b|\\b${stem}[ \\t]*\\.|\\b${stem}[ \\t]+\\w+[ \\t]*[=;]`).test(program),
+    new RegExp(
+      `\\b(?:new|extends|implements)[ \\t]+${stem}\\b|\\b${stem}[ \\t]*\\.|\\b${stem}[ \\t]+\\w+[ \\t]*[=;]`,
+    ).test(program),
+  numberRanges: { Byte: signed(8), Short: signed(16), Character: unsigned(16), Integer: signed(32), Long: signed(64) },
   loopExits: [...braceLoopExits, "System"],
   ownWords: new Set([...keywords, ...javaWords]),
   signs: [

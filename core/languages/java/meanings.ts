@@ -2,7 +2,10 @@ import type { Explanation } from "../explanation.ts";
 
 const hint = "It is what the reader would have liked, not always what is missing.";
 
-/** Messages of javac, of the launcher, of the compiler that numbers its problems, and exceptions (Java SE 17 API and Language Specification). */
+/**
+ * Messages of javac, of the launcher, of the compiler that numbers its problems, and exceptions (Java SE 17 API and
+ * Language Specification).
+ */
 export const javaExplanations: readonly Explanation[] = [
   {
     pattern: /illegal character: '\\ufeff'/,
@@ -70,7 +73,13 @@ export const javaExplanations: readonly Explanation[] = [
     says: "A method has no type of result.",
     usually: "A constructor's name is not that of its class, or void is missing.",
   },
-  { pattern: /: '([^']+)' expected/, kind: "sign missing", words: ["sign"], says: "The sign “$1” was expected here.", unsaid: hint },
+  {
+    pattern: /: '([^']+)' expected/,
+    kind: "sign missing",
+    words: ["sign"],
+    says: "The sign “$1” was expected here.",
+    unsaid: hint,
+  },
   {
     pattern: /'(else|catch|finally)' without '(\w+)'/,
     kind: "block not closed",
@@ -230,7 +239,12 @@ export const javaExplanations: readonly Explanation[] = [
     words: ["name"],
     says: "The call of “$1” gives other values than it takes; both lists stand below the message.",
   },
-  { pattern: /(\w+)(?:\(.*\))? has private access/, kind: "not accessible", words: ["name"], says: "“$1” is private to its class." },
+  {
+    pattern: /(\w+)(?:\(.*\))? has private access/,
+    kind: "not accessible",
+    words: ["name"],
+    says: "“$1” is private to its class.",
+  },
   {
     pattern: /int cannot be dereferenced|(\w+) cannot be dereferenced/,
     kind: "type mismatch",
@@ -294,15 +308,27 @@ export const javaExplanations: readonly Explanation[] = [
     says: "Something was asked of “$1”, which holds no object (null).",
     usually: "It was never given one, or a method gave null back.",
   },
-  { pattern: /NullPointerException/, kind: "empty reference", says: "Something was asked of a variable that holds no object (null)." },
+  {
+    pattern: /NullPointerException/,
+    kind: "empty reference",
+    says: "Something was asked of a variable that holds no object (null).",
+  },
   {
     pattern: /NumberFormatException: For input string: "([^"]*)"/,
     kind: "conversion",
     words: ["value"],
     says: "The text “$1” was to be made into a number and does not look like one.",
   },
-  { pattern: /NumberFormatException/, kind: "conversion", says: "A text was to be made into a number and does not look like one." },
-  { pattern: /InputMismatchException/, kind: "conversion", says: "What was typed in is not of the kind that was asked for." },
+  {
+    pattern: /NumberFormatException/,
+    kind: "conversion",
+    says: "A text was to be made into a number and does not look like one.",
+  },
+  {
+    pattern: /InputMismatchException/,
+    kind: "conversion",
+    says: "What was typed in is not of the kind that was asked for.",
+  },
   {
     pattern: /NoSuchElementException/,
     kind: "no more input",
@@ -316,9 +342,21 @@ export const javaExplanations: readonly Explanation[] = [
     says: "A method went on calling itself until there was no room left.",
     usually: "The case that ends it is missing or never reached.",
   },
-  { pattern: /OutOfMemoryError/, kind: "memory exhausted", says: "The program asked for more memory than it may have." },
-  { pattern: /ConcurrentModificationException/, kind: "changed while looping", says: "A list was changed while a loop was going through it." },
-  { pattern: /NegativeArraySizeException/, kind: "value not allowed", says: "An array was to be made with fewer than no places." },
+  {
+    pattern: /OutOfMemoryError/,
+    kind: "memory exhausted",
+    says: "The program asked for more memory than it may have.",
+  },
+  {
+    pattern: /ConcurrentModificationException/,
+    kind: "changed while looping",
+    says: "A list was changed while a loop was going through it.",
+  },
+  {
+    pattern: /NegativeArraySizeException/,
+    kind: "value not allowed",
+    says: "An array was to be made with fewer than no places.",
+  },
   {
     pattern: /FileNotFoundException: (\S+)/,
     kind: "file missing",

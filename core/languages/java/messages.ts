@@ -1,7 +1,14 @@
 import type { Diagnostic } from "../../outcome/outcome.ts";
 import { columnOf } from "../../source/lines.ts";
 import { type ExceptionTold, exceptionDiagnostic } from "../exceptions.ts";
-import { arrowColumn, baseName, type MessageConstruct, type MessageContext, type MessageFound, type ToolFamily } from "../messageReader.ts";
+import {
+  arrowColumn,
+  baseName,
+  type MessageConstruct,
+  type MessageContext,
+  type MessageFound,
+  type ToolFamily,
+} from "../messageReader.ts";
 import { severityOf } from "../severity.ts";
 
 const located = /^(?:.{0,400}[\\/])?([^\\/:]{1,200}\.java):(\d+): ([^:\d]{2,24}?) ?: ?(.*)$/;
@@ -9,10 +16,12 @@ const unlocated = /^(error|warning): (.*)$/;
 const thrown = /^((?:[\p{L}_$][\w$]*\.){0,20}[\p{L}_$][\w$]{0,200})(?:: (.*))?$/u;
 const inThread = 'Exception in thread "';
 const plainFrame = /^\s*at ([\p{L}\w.$<>]+)\(([^():]*)(?::(\d+))?\)(?: ~?\[.*\])?$/u;
-const moduleFrame = /^\s*at (?:[\w.-]{1,80}(?:@[\w.]+)?\/{1,2}){0,2}([\p{L}\w.$<>/]+)\(([^():]*)(?::(\d+))?\)(?: ~?\[.*\])?$/u;
+const moduleFrame =
+  /^\s*at (?:[\w.-]{1,80}(?:@[\w.]+)?\/{1,2}){0,2}([\p{L}\w.$<>/]+)\(([^():]*)(?::(\d+))?\)(?: ~?\[.*\])?$/u;
 /** A call; only those of a module have slashes, and need the slower pattern. */
 const frame = {
-  exec: (line: string): RegExpExecArray | null => (line.includes("at ") ? (line.includes("/") ? moduleFrame : plainFrame).exec(line) : null),
+  exec: (line: string): RegExpExecArray | null =>
+    line.includes("at ") ? (line.includes("/") ? moduleFrame : plainFrame).exec(line) : null,
   test: (line: string): boolean => line.includes("at ") && (line.includes("/") ? moduleFrame : plainFrame).test(line),
 };
 const linked = /^(\s*)(Caused by|Suppressed): ((?:[\p{L}_$][\w$]*\.){0,20}[\p{L}_$][\w$]{0,200})(?:: (.*))?$/u;
@@ -21,7 +30,10 @@ const launcher =
 const lostInHandler = /^Exception: ((?:\w+\.)*\w+) thrown from the UncaughtExceptionHandler/;
 const counts = /^\d+ (?:errors?|warnings?|Fehler|Warnungen?|erreurs?|problems? \(.*\))$/;
 
-/** True for a frame of the student's own: its file is one of the program's, or, without a program, it is not the library's. */
+/**
+ * True for a frame of the student's own: its file is one of the program's, or, without a program, it is not the
+ * library's.
+ */
 function isOwn(name: string, file: string, program: MessageContext["program"]): boolean {
   if (/^(?:java|javax|jdk|sun|com\.sun)\./.test(name)) return false;
   if (!/\.(?:java|pde)$/.test(file)) return false;
@@ -41,7 +53,14 @@ const compiler: MessageConstruct = {
     let next = at + 1;
     for (; next < Math.min(context.lines.length, at + 60); next++) {
       const text = context.lines[next] ?? "";
-      if (text.trim() === "" || located.test(text) || counts.test(text) || unlocated.test(text) || /^Note: |^Error: |^Exception in /.test(text)) break;
+      if (
+        text.trim() === "" ||
+        located.test(text) ||
+        counts.test(text) ||
+        unlocated.test(text) ||
+        /^Note: |^Error: |^Exception in /.test(text)
+      )
+        break;
       // After the arrow only indented details belong to the message.
       if (rest.some((each) => /^\s*\^\s*$/.test(each)) && !/^\s/.test(text)) break;
       rest.push(text);
@@ -70,7 +89,9 @@ const compiler: MessageConstruct = {
       message.excerpt = echoed.trim();
       message.column = columnOf(source ?? echoed, Math.min(column, (source ?? echoed).length));
     }
-    const details = (arrow > 0 ? [...rest.slice(0, arrow - 1), ...rest.slice(arrow + 1)] : rest).map((text) => text.trim());
+    const details = (arrow > 0 ? [...rest.slice(0, arrow - 1), ...rest.slice(arrow + 1)] : rest).map((text) =>
+      text.trim(),
+    );
     if (details.length > 0) message.message += `\n${details.join("\n")}`;
     return { messages: [message], next };
   },
@@ -104,17 +125,25 @@ const noMain: MessageConstruct = {
     const match = launcher.exec(context.lines[at] ?? "");
     if (!match) return null;
     let next = at + 1;
-    while (/^(?: {3}public static void main|or a JavaFX application class|Caused by: )/.test(context.lines[next] ?? "")) next++;
-    return { messages: [{ severity: "error", errorName: "launcher", message: match[1] ?? "", stage: "translation" }], next };
+    while (/^(?: {3}public static void main|or a JavaFX application class|Caused by: )/.test(context.lines[next] ?? ""))
+      next++;
+    return {
+      messages: [{ severity: "error", errorName: "launcher", message: match[1] ?? "", stage: "translation" }],
+      next,
+    };
   },
 };
 
-/** An exception that nobody caught: its head, calls newest first (they come out oldest first), causes, suppressed ones, folded frames. */
+/**
+ * An exception that nobody caught: its head, calls newest first (they come out oldest first), causes, suppressed ones,
+ * folded frames.
+ */
 const stackTrace: MessageConstruct = {
   begins: (line) =>
     line.includes(inThread) ||
     line.startsWith("Exception: ") ||
-    ((line.includes("Exception") || line.includes("Error") || line.includes("Throwable")) && /^[\p{L}_$][\w$.]*(?:Exception|Error|Throwable)\b/u.test(line)) ||
+    ((line.includes("Exception") || line.includes("Error") || line.includes("Throwable")) &&
+      /^[\p{L}_$][\w$.]*(?:Exception|Error|Throwable)\b/u.test(line)) ||
     /^(?:[a-z]\w*\.)+[A-Z]/.test(line),
   read: (context, at) => {
     const line = context.lines[at] ?? "";
@@ -125,7 +154,15 @@ const stackTrace: MessageConstruct = {
     const head = lost ?? thrown.exec(start < 0 ? line : line.slice(closing + 2));
     if (!head) return null;
     const blocks: Array<ExceptionTold & { suppressed: boolean; indent: number; from: number; to: number }> = [
-      { errorName: head[1] ?? "", message: lost ? "" : (head[2] ?? ""), frames: [], suppressed: false, indent: 0, from: at + 1, to: at + 1 },
+      {
+        errorName: head[1] ?? "",
+        message: lost ? "" : (head[2] ?? ""),
+        frames: [],
+        suppressed: false,
+        indent: 0,
+        from: at + 1,
+        to: at + 1,
+      },
     ];
     const omitted = /^\s*\.\.\. (\d+) (?:more|common frames omitted)$/;
     let next = at + 1;
@@ -136,7 +173,13 @@ const stackTrace: MessageConstruct = {
       if (call && block) {
         const [, name = "", file = "", number] = call;
         // A trace of a hundred thousand calls tells no more than its first thousands.
-        if (block.frames.length < 3000) block.frames.push({ file, name, own: isOwn(name, file, context.program), ...(number ? { line: Number(number) } : {}) });
+        if (block.frames.length < 3000)
+          block.frames.push({
+            file,
+            name,
+            own: isOwn(name, file, context.program),
+            ...(number ? { line: Number(number) } : {}),
+          });
         block.to = next + 1;
         continue;
       }
@@ -157,7 +200,9 @@ const stackTrace: MessageConstruct = {
       const shared = omitted.exec(text);
       if (shared && block) {
         // The calls that are left out are the last ones of the exception around it.
-        const outer = blocks.slice(0, -1).findLast((each) => each.indent <= (block.suppressed ? block.indent - 1 : block.indent));
+        const outer = blocks
+          .slice(0, -1)
+          .findLast((each) => each.indent <= (block.suppressed ? block.indent - 1 : block.indent));
         block.frames.push(...(outer?.frames.slice(-Number(shared[1])) ?? []));
         block.to = next + 1;
         continue;
@@ -199,7 +244,8 @@ const numbered: MessageConstruct = {
     const line = Number(number);
     let next = at + 1;
     const body: string[] = [];
-    while (next < Math.min(context.lines.length, at + 40) && !/^-{10}$/.test(context.lines[next] ?? "")) body.push(context.lines[next++] ?? "");
+    while (next < Math.min(context.lines.length, at + 40) && !/^-{10}$/.test(context.lines[next] ?? ""))
+      body.push(context.lines[next++] ?? "");
     const mark = body.findIndex((text) => /^\s*\^+\s*$/.test(text));
     const echo = mark > 0 ? (body[mark - 1] ?? "") : "";
     const words = (mark < 0 ? body : body.slice(mark + 1)).map((text) => text.trim()).filter((text) => text !== "");
@@ -232,7 +278,14 @@ const note: MessageConstruct = {
     if (!match || /^Recompile with/.test(match[2] ?? "")) return null;
     const more = (context.lines[at + 1] ?? "").startsWith("Note: Recompile with");
     return {
-      messages: [{ severity: "note", ...(match[1] ? { file: baseName(match[1]) } : {}), message: match[2] ?? "", stage: "translation" }],
+      messages: [
+        {
+          severity: "note",
+          ...(match[1] ? { file: baseName(match[1]) } : {}),
+          message: match[2] ?? "",
+          stage: "translation",
+        },
+      ],
       next: at + (more ? 2 : 1),
     };
   },
@@ -255,13 +308,15 @@ export const countingCompiler: ToolFamily = {
 };
 
 export const isJavaSummary = (line: string): boolean =>
-  counts.test(line) || /^-{10}$|^\t?\.\.\. \d+ more$|^Note: Recompile with|^Picked up |^Process finished with exit code/.test(line);
+  counts.test(line) ||
+  /^-{10}$|^\t?\.\.\. \d+ more$|^Note: Recompile with|^Picked up |^Process finished with exit code/.test(line);
 
 const grammar =
   /expected|illegal start of|not a statement|unclosed|reached end of file|without|orphaned|illegal character|malformed|empty character|integer number too large|<identifier>|invalid method declaration|class, interface|^Syntax error|^String literal is not properly closed|^Invalid (?:character|escape)|^Unterminated/;
 
 /** Grammar, or a matter of names, types and entry points. */
 export function kindOfJavaRefusal(diagnostic: Diagnostic): "form" | "meaning" {
-  if (diagnostic.errorName === "launcher" || /^(?:incompatible types|cannot find symbol)/.test(diagnostic.message)) return "meaning";
+  if (diagnostic.errorName === "launcher" || /^(?:incompatible types|cannot find symbol)/.test(diagnostic.message))
+    return "meaning";
   return grammar.test(diagnostic.message.split("\n")[0] ?? "") ? "form" : "meaning";
 }

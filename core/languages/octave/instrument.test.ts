@@ -15,14 +15,21 @@ test("calls stand within their lines, so line numbers stay as they are", () => {
 });
 
 test("conditions are taken whole: with brackets, without, before a statement on the same line", () => {
-  expect(lines("while total > 10, total -= 3; end\n")[0]).toBe('while __bent_nail__(1,0,1,{"total"},total > 10), total -= 3; end');
+  expect(lines("while total > 10, total -= 3; end\n")[0]).toBe(
+    'while __bent_nail__(1,0,1,{"total"},total > 10), total -= 3; end',
+  );
   expect(lines("if (n > 2) && (n < 9)\n  x = 1;\nend\n")[0]).toBe("if __bent_nail__(1,0,1,{},(n > 2) && (n < 9))");
   expect(lines("if (n > 2) x = 1; end\n")[0]).toBe('if __bent_nail__(1,0,1,{"x"},(n > 2)) x = 1; end');
 });
 
 test("statements over several lines and matrices over several lines are left whole", () => {
   const made = lines("grid = [1 2\n        3 4];\ntotal = 1 + ...\n  2;\n");
-  expect(made.slice(0, 4)).toEqual(['__bent_nail__(0,0,1,{"grid"}); grid = [1 2', "        3 4];", '__bent_nail__(0,0,3,{"total"}); total = 1 + ...', "  2;"]);
+  expect(made.slice(0, 4)).toEqual([
+    '__bent_nail__(0,0,1,{"grid"}); grid = [1 2',
+    "        3 4];",
+    '__bent_nail__(0,0,3,{"total"}); total = 1 + ...',
+    "  2;",
+  ]);
 });
 
 test("functions say when they are entered and left, with and without an end of their own", () => {

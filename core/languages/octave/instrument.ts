@@ -3,12 +3,41 @@ import type { Token } from "../language.ts";
 import { octave } from "./octave.ts";
 import { octaveTokens } from "./tokens.ts";
 
-const opens: ReadonlySet<string> = new Set(["if", "while", "for", "switch", "try", "unwind_protect", "do", "parfor", "function"]);
+const opens: ReadonlySet<string> = new Set([
+  "if",
+  "while",
+  "for",
+  "switch",
+  "try",
+  "unwind_protect",
+  "do",
+  "parfor",
+  "function",
+]);
 const closes: ReadonlySet<string> = new Set([
-  ...["end", "endif", "endwhile", "endfor", "endparfor", "endfunction", "endswitch", "end_try_catch", "end_unwind_protect", "until"],
+  ...[
+    "end",
+    "endif",
+    "endwhile",
+    "endfor",
+    "endparfor",
+    "endfunction",
+    "endswitch",
+    "end_try_catch",
+    "end_unwind_protect",
+    "until",
+  ],
 ]);
 /** Words that no statement begins with: they belong to the block around them. */
-const parts: ReadonlySet<string> = new Set([...closes, "else", "elseif", "case", "otherwise", "catch", "unwind_protect_cleanup"]);
+const parts: ReadonlySet<string> = new Set([
+  ...closes,
+  "else",
+  "elseif",
+  "case",
+  "otherwise",
+  "catch",
+  "unwind_protect_cleanup",
+]);
 const tested: ReadonlySet<string> = new Set(["while", "until", "if", "elseif"]);
 
 type Insertion = { line: number; offset: number; text: string; order: number };
@@ -21,9 +50,10 @@ const list = (names: readonly string[]) =>
     .join(",")}}`;
 
 /**
- * Puts calls of the recorder (runners/octave/__bent_nail__.m) into a text of Octave, all within its lines, so that line numbers stay as they
- * are: before the first statement of every line, around conditions, at the beginning of every pass of a for loop, at the entry of
- * functions and before they end. `file` is the file's number in the recording; `isScript` false for a file that holds functions only.
+ * Puts calls of the recorder (runners/octave/__bent_nail__.m) into a text of Octave, all within its lines, so that line
+ * numbers stay as they are: before the first statement of every line, around conditions, at the beginning of every pass
+ * of a for loop, at the entry of functions and before they end. `file` is the file's number in the recording;
+ * `isScript` false for a file that holds functions only.
  */
 export function instrumentOctave(text: string, file: number, isScript: boolean): string {
   const tokens = octaveTokens(text).filter((token) => token.kind !== "comment");
@@ -33,7 +63,8 @@ export function instrumentOctave(text: string, file: number, isScript: boolean):
   const namesOf = (line: number) => octave.assignedNames(byLine.get(line) ?? []);
   const insertions: Insertion[] = [];
   let order = 0;
-  const insert = (line: number, offset: number, inserted: string) => insertions.push({ line, offset, text: inserted, order: order++ });
+  const insert = (line: number, offset: number, inserted: string) =>
+    insertions.push({ line, offset, text: inserted, order: order++ });
   const blocks: string[] = [];
   let depth = 0;
   let lastLine = 0;
@@ -44,7 +75,11 @@ export function instrumentOctave(text: string, file: number, isScript: boolean):
     const token = tokens[at];
     if (!before || !token) return true;
     if (token.line > before.endLine) return !continued(before, token);
-    return before.text === ";" || before.text === "," || ["else", "try", "do", "otherwise", "unwind_protect", "unwind_protect_cleanup"].includes(before.text);
+    return (
+      before.text === ";" ||
+      before.text === "," ||
+      ["else", "try", "do", "otherwise", "unwind_protect", "unwind_protect_cleanup"].includes(before.text)
+    );
   };
   const continued = (before: Token, token: Token): boolean => {
     for (let line = before.endLine; line < token.line; line++) {
@@ -69,7 +104,12 @@ export function instrumentOctave(text: string, file: number, isScript: boolean):
       const name = functionName(header);
       const parameters = parametersOf(header, name);
       const last = tokens[end];
-      if (last) insert(last.endLine, endOffset(last), `; __bent_nail__(3,${file},${token.line},${list(parameters)},${quote(name)});`);
+      if (last)
+        insert(
+          last.endLine,
+          endOffset(last),
+          `; __bent_nail__(3,${file},${token.line},${list(parameters)},${quote(name)});`,
+        );
       inFunction = true;
       blocks.push(word);
       at = end;
@@ -101,7 +141,12 @@ export function instrumentOctave(text: string, file: number, isScript: boolean):
       const last = tokens[to];
       const counter = tokens.slice(at, to).find((each) => each.kind === "name")?.text ?? "";
       const others = namesOf(token.line).filter((name) => name !== counter);
-      if (last) insert(last.endLine, endOffset(last), `; __bent_nail__(2,${file},${token.line},${list([counter, ...others])});`);
+      if (last)
+        insert(
+          last.endLine,
+          endOffset(last),
+          `; __bent_nail__(2,${file},${token.line},${list([counter, ...others])});`,
+        );
       lastLine = token.line;
       at = Math.max(at, to);
       continue;
@@ -158,8 +203,15 @@ function parametersOf(header: readonly Token[], name: string): string[] {
     .map((token) => token.text);
 }
 
-/** The tokens (first and last place) of what stands after while, if, until or for: in its brackets, or up to the line's end or a sign that ends it. */
-function conditionRange(tokens: readonly Token[], at: number, continued: (before: Token, token: Token) => boolean): [number, number] {
+/**
+ * The tokens (first and last place) of what stands after while, if, until or for: in its brackets, or up to the line's
+ * end or a sign that ends it.
+ */
+function conditionRange(
+  tokens: readonly Token[],
+  at: number,
+  continued: (before: Token, token: Token) => boolean,
+): [number, number] {
   const first = at + 1;
   let depth = 0;
   let last = at;
@@ -173,7 +225,14 @@ function conditionRange(tokens: readonly Token[], at: number, continued: (before
     last = next;
     // "(...)" is the whole condition unless an operator goes on.
     const after = tokens[next + 1];
-    if (depth === 0 && token.text === ")" && tokens[first]?.text === "(" && after && after.line === token.endLine && matches(tokens, first, next)) {
+    if (
+      depth === 0 &&
+      token.text === ")" &&
+      tokens[first]?.text === "(" &&
+      after &&
+      after.line === token.endLine &&
+      matches(tokens, first, next)
+    ) {
       if (after.kind !== "operator" || ["~", "!", "++", "--", "@"].includes(after.text)) break;
     }
   }

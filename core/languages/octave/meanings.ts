@@ -2,9 +2,15 @@ import type { Explanation } from "../explanation.ts";
 
 /** Messages of Octave and of the matrix language's other wording (GNU Octave manual, "Errors and Warnings"). */
 export const octaveExplanations: readonly Explanation[] = [
-  { pattern: /parse error: .*'?end'?/, kind: "block not closed", says: "A block's end is missing, or one too many stands here.", unsaid: "Nothing was run." },
   {
-    pattern: /parse error: .*(?:unterminated character string|String is not terminated|Character vector is not terminated)/i,
+    pattern: /parse error: .*'?end'?/,
+    kind: "block not closed",
+    says: "A block's end is missing, or one too many stands here.",
+    unsaid: "Nothing was run.",
+  },
+  {
+    pattern:
+      /parse error: .*(?:unterminated character string|String is not terminated|Character vector is not terminated)/i,
     kind: "text not closed",
     says: "A text in quotes is not closed on its line.",
   },
@@ -71,30 +77,46 @@ export const octaveExplanations: readonly Explanation[] = [
     unsaid: "It does not know which of the two is the wrong one.",
   },
   {
-    pattern: /nonconformant arguments|Matrix dimensions must agree|incompatible sizes|Inner matrix dimensions must agree/,
+    pattern:
+      /nonconformant arguments|Matrix dimensions must agree|incompatible sizes|Inner matrix dimensions must agree/,
     kind: "type mismatch",
     says: "The sizes of the two values do not fit for this operation.",
     usually: "For element by element put a point before the sign.",
   },
-  { pattern: /subscripts must be either integers/, kind: "index out of range", says: "A position must be a whole number from 1 on." },
   {
-    pattern: /(?:Invalid call to|called with too (?:many|few) inputs|Too many input arguments|Not enough input arguments)(?: ?(\w+))?/,
+    pattern: /subscripts must be either integers/,
+    kind: "index out of range",
+    says: "A position must be a whole number from 1 on.",
+  },
+  {
+    pattern:
+      /(?:Invalid call to|called with too (?:many|few) inputs|Too many input arguments|Not enough input arguments)(?: ?(\w+))?/,
     kind: "wrong arguments",
     words: ["name"],
     says: "The call gives other values than the function takes.",
   },
-  { pattern: /called with too many outputs|Too many output arguments/, kind: "wrong arguments", says: "More results are asked for than the function gives." },
   {
-    pattern: /value on the right hand side of the assignment not defined|element number \d+ undefined in return list|'(\w+)' undefined/,
+    pattern: /called with too many outputs|Too many output arguments/,
+    kind: "wrong arguments",
+    says: "More results are asked for than the function gives.",
+  },
+  {
+    pattern:
+      /value on the right hand side of the assignment not defined|element number \d+ undefined in return list|'(\w+)' undefined/,
     kind: "return missing",
     words: ["name"],
     says: "The function gave no result.",
     usually: "Its result variable is misspelt or is set in one branch only.",
   },
-  { pattern: /reading user-input failed/, kind: "no more input", says: "The program asked for more input than was typed in." },
+  {
+    pattern: /reading user-input failed/,
+    kind: "no more input",
+    says: "The program asked for more input than was typed in.",
+  },
   { pattern: /division by zero/, kind: "division by zero", says: "A number was divided by zero." },
   {
-    pattern: /wrong type argument '([^']+)'|binary operator '([^']+)' not implemented for '([^']+)' by '([^']+)' operations/,
+    pattern:
+      /wrong type argument '([^']+)'|binary operator '([^']+)' not implemented for '([^']+)' by '([^']+)' operations/,
     kind: "type mismatch",
     words: ["type", "sign", "type", "type"],
     says: "The operation cannot work with values of these kinds.",
@@ -108,7 +130,8 @@ export const octaveExplanations: readonly Explanation[] = [
   },
   { pattern: /out of memory/i, kind: "memory exhausted", says: "The program asked for more memory than it may have." },
   {
-    pattern: /(?:vertical|horizontal) dimensions mismatch \((\S+) vs (\S+)\)|Dimensions of (?:matrices|arrays) being concatenated/,
+    pattern:
+      /(?:vertical|horizontal) dimensions mismatch \((\S+) vs (\S+)\)|Dimensions of (?:matrices|arrays) being concatenated/,
     kind: "type mismatch",
     words: ["value", "value"],
     says: "The parts of a matrix do not have sizes that fit together.",

@@ -24,7 +24,10 @@ const refusal: MessageConstruct = {
   begins: (line) => line.includes("parse error"),
   read: (context, at) => {
     const line = context.lines[at] ?? "";
-    const start = Math.max(0, startOf(line, line.includes("error: parse error") ? "error: parse error" : "parse error"));
+    const start = Math.max(
+      0,
+      startOf(line, line.includes("error: parse error") ? "error: parse error" : "parse error"),
+    );
     const refused = parse.exec(line.slice(start));
     if (!refused) return null;
     const rest = context.lines.slice(at + 1, at + 8);
@@ -49,7 +52,10 @@ const refusal: MessageConstruct = {
           stage: refused[1] && !refused[3] ? "run" : "translation",
         },
       ],
-      next: at + 1 + (echo < 0 ? (words ? rest.findIndex((each) => each.trim() !== "") + 1 : 0) : echo + (arrow >= 0 ? 2 : 1)),
+      next:
+        at +
+        1 +
+        (echo < 0 ? (words ? rest.findIndex((each) => each.trim() !== "") + 1 : 0) : echo + (arrow >= 0 ? 2 : 1)),
       before: start,
     };
   },
@@ -82,13 +88,16 @@ const stop: MessageConstruct = {
     }
     if (calledFrom.test(context.lines[next] ?? "")) {
       const defined = new Map(
-        Object.entries(context.program ?? {}).flatMap(([file, text]) => [...text.matchAll(definition)].map((match) => [match[1] ?? "", file] as const)),
+        Object.entries(context.program ?? {}).flatMap(([file, text]) =>
+          [...text.matchAll(definition)].map((match) => [match[1] ?? "", file] as const),
+        ),
       );
       for (next += 1; next < context.lines.length; next++) {
         const call = frame.exec(context.lines[next] ?? "");
         if (!call) break;
         const [, name = "", number] = call;
-        // A script's frame has the name of its file; a function's frame does not say its file. Whatever the program does not define is the library's.
+        // A script's frame has the name of its file; a function's frame does not say its file. Whatever the program
+        // does not define is the library's.
         const file = names.find((each) => baseName(each) === `${name}.m`) ?? defined.get(name.replace(/^.*>/, ""));
         if (frames.length < 3000)
           frames.push({
@@ -147,8 +156,8 @@ const otherRefusal: MessageConstruct = {
 
 const otherFrame = /^Error (?:in|using) (?:==> )?(\S+?)(?:>(\S+))?(?: \(line (\d+)\)| at (\d+))?$/;
 /**
- * `Error using F (line 4)` with its words below, or words with `Error in F (line 4)` below them, each followed by the echoed line. The
- * innermost call comes first.
+ * `Error using F (line 4)` with its words below, or words with `Error in F (line 4)` below them, each followed by the
+ * echoed line. The innermost call comes first.
  */
 const otherStop: MessageConstruct = {
   begins: (line) => line.startsWith("Error using ") || /^[A-Z?]/.test(line),
@@ -161,7 +170,12 @@ const otherStop: MessageConstruct = {
       const name = match[2] ?? match[1] ?? "";
       const file = fileOf(match[1] ?? "", context.program);
       const line = match[3] ?? match[4];
-      frames.push({ file, name, own: context.program === undefined ? line !== undefined : file in context.program, ...(line ? { line: Number(line) } : {}) });
+      frames.push({
+        file,
+        name,
+        own: context.program === undefined ? line !== undefined : file in context.program,
+        ...(line ? { line: Number(line) } : {}),
+      });
     };
     if (using) {
       if (!(context.lines[at] ?? "").startsWith("Error using ")) return null;
@@ -212,7 +226,12 @@ const otherWords: MessageConstruct = {
 };
 
 /** GNU Octave. */
-export const gnuOctave: ToolFamily = { id: "octave", name: "GNU Octave", checkedAgainst: "Octave 7.3", constructs: [refusal, stop] };
+export const gnuOctave: ToolFamily = {
+  id: "octave",
+  name: "GNU Octave",
+  checkedAgainst: "Octave 7.3",
+  constructs: [refusal, stop],
+};
 /** The matrix language's other wording. */
 export const otherMatrix: ToolFamily = {
   id: "matrix",
@@ -221,7 +240,8 @@ export const otherMatrix: ToolFamily = {
   constructs: [otherRefusal, otherStop, otherWords],
 };
 
-export const isOctaveSummary = (line: string): boolean => /^error: source: error sourcing file|^error: called from$|^\s*\(called from|^>> *$/.test(line);
+export const isOctaveSummary = (line: string): boolean =>
+  /^error: source: error sourcing file|^error: called from$|^\s*\(called from|^>> *$/.test(line);
 
 export function kindOfOctaveRefusal(): "form" | "meaning" {
   return "form";

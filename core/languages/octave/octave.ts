@@ -8,34 +8,58 @@ import { octaveWords } from "./words.ts";
 
 const assignments = new Set(["=", "+=", "-=", "*=", "/=", "^=", "|=", "&="]);
 const quietFunctions: ReadonlySet<string> = new Set(
-  "disp printf fprintf numel length size abs max min sum round floor ceil sqrt mod rem zeros ones isempty num2str mat2str".split(" "),
+  "disp printf fprintf numel length size abs max min sum round floor ceil sqrt mod rem zeros ones isempty num2str mat2str".split(
+    " ",
+  ),
 );
-const ends = new Set(["end", "endif", "endwhile", "endfor", "endfunction", "endswitch", "end_try_catch", "end_unwind_protect", "until"]);
+const ends = new Set([
+  "end",
+  "endif",
+  "endwhile",
+  "endfor",
+  "endfunction",
+  "endswitch",
+  "end_try_catch",
+  "end_unwind_protect",
+  "until",
+]);
 const opens = new Set(["if", "while", "for", "function", "switch", "try", "unwind_protect", "do", "parfor"]);
 
-/** Names that get a value on a line: what stands before an assignment, [a, b] = too, loop counters, a function's results and parameters. */
+/**
+ * Names that get a value on a line: what stands before an assignment, [a, b] = too, loop counters, a function's results
+ * and parameters.
+ */
 function assignedNames(line: readonly Token[]): string[] {
   const names: string[] = [];
   if (line[0]?.text === "function")
     return line
-      .filter((token, index) => (token.kind === "name" && line[index + 1]?.text !== "=") || line[index + 1]?.text === "=")
+      .filter(
+        (token, index) => (token.kind === "name" && line[index + 1]?.text !== "=") || line[index + 1]?.text === "=",
+      )
       .filter((token) => token.kind === "name")
       .map((token) => token.text);
   if (line[0]?.text === "for" || line[0]?.text === "parfor") {
     const counter = line.find((token) => token.kind === "name");
     if (counter) names.push(counter.text);
   }
-  if (line[0]?.text === "global" || line[0]?.text === "persistent") return line.filter((token) => token.kind === "name").map((token) => token.text);
+  if (line[0]?.text === "global" || line[0]?.text === "persistent")
+    return line.filter((token) => token.kind === "name").map((token) => token.text);
   let depth = 0;
   for (const [index, token] of line.entries()) {
     if (token.kind === "bracket") depth += "([{".includes(token.text) ? 1 : -1;
-    if (depth === 0 && token.kind === "operator" && (assignments.has(token.text) || token.text === "++" || token.text === "--"))
+    if (
+      depth === 0 &&
+      token.kind === "operator" &&
+      (assignments.has(token.text) || token.text === "++" || token.text === "--")
+    )
       names.push(...targets(line, index));
   }
   return [...new Set(names)];
 }
 
-/** The names that a sign at `index` gives a value: the one before it, past positions and fields, or all in [a, b] = ... */
+/**
+ * The names that a sign at `index` gives a value: the one before it, past positions and fields, or all in [a, b] = ...
+ */
 function targets(line: readonly Token[], index: number): string[] {
   let at = index - 1;
   while (at >= 0) {
@@ -80,13 +104,15 @@ function blockLines(program: string, header: number): number[] {
   if (lines.get(header)?.[0]?.text === "until") {
     for (const line of numbers.filter((each) => each < header).reverse()) {
       body.unshift(line);
-      for (const token of lines.get(line) ?? []) if (token.kind === "keyword") depth += ends.has(token.text) ? 1 : opens.has(token.text) ? -1 : 0;
+      for (const token of lines.get(line) ?? [])
+        if (token.kind === "keyword") depth += ends.has(token.text) ? 1 : opens.has(token.text) ? -1 : 0;
       if (depth < 0) break;
     }
     return body;
   }
   for (const line of numbers.filter((each) => each >= header)) {
-    for (const token of lines.get(line) ?? []) if (token.kind === "keyword") depth += opens.has(token.text) ? 1 : ends.has(token.text) ? -1 : 0;
+    for (const token of lines.get(line) ?? [])
+      if (token.kind === "keyword") depth += opens.has(token.text) ? 1 : ends.has(token.text) ? -1 : 0;
     if (line > header) body.push(line);
     if (depth <= 0) break;
   }
@@ -99,6 +125,7 @@ export const octave: Language = {
   name: "Octave",
   extension: ".m",
   mainName: "program.m",
+  editorMode: "octave",
   lineComment: "%",
   namesCheckedAt: "run",
   profile: {
@@ -120,22 +147,37 @@ export const octave: Language = {
   unknownName: (diagnostic) => /'([^']+)' undefined/.exec(diagnostic.message)?.[1] ?? null,
   explanations: octaveExplanations,
   assignedNames,
-  usedNames: (line) => [...new Set(line.filter((token, index) => token.kind === "name" && line[index - 1]?.text !== ".").map((token) => token.text))],
+  usedNames: (line) => [
+    ...new Set(
+      line.filter((token, index) => token.kind === "name" && line[index - 1]?.text !== ".").map((token) => token.text),
+    ),
+  ],
   loopCondition,
   blockLines,
   decisionWords: new Set(["if", "elseif", "while", "for", "switch", "until"]),
   loopWords: new Set(["while", "for", "do", "parfor"]),
   definesFunction: (line) => line[0]?.text === "function",
+  chanceWords: new Set("rand randn randi randperm clock tic toc now time date cputime".split(" ")),
   unseenWords: new Set(["input", "rand", "randi", "fgetl", "toc", "clock"]),
   quietFunctions,
   needsFile: (program, stem) => new RegExp(`(?:^|[^\\w.])${stem}[ \\t]*(?:\\(|;|$)`, "m").test(program),
   blockWords: { opens, closes: ends },
+  // Its whole numbers stop at their last and do not come in again.
+  numberRanges: {},
   loopExits: ["break", "return", "error", "exit", "quit"],
   ownWords: new Set([...octaveKeywords, ...octaveWords]),
   signs: [
     { pattern: /^\s*(?:endif|endwhile|endfor|endfunction)\b/m, weight: 4, words: "endif, endwhile, endfor" },
-    { pattern: /^\s*(?:for\s+\w+\s*=\s*[^:\n]+:[^\n]+|if\s[^:{]*|while\s[^:{]*)$[\s\S]*^\s*end\s*;?\s*$/m, weight: 3, words: "blocks that close with end" },
-    { pattern: /^\s*function\s+(?:\[?[\w,\s]*\]?\s*=\s*)?\w+\s*(?:\([^)]*\))?\s*$/m, weight: 3, words: "function lines" },
+    {
+      pattern: /^\s*(?:for\s+\w+\s*=\s*[^:\n]+:[^\n]+|if\s[^:{]*|while\s[^:{]*)$[\s\S]*^\s*end\s*;?\s*$/m,
+      weight: 3,
+      words: "blocks that close with end",
+    },
+    {
+      pattern: /^\s*function\s+(?:\[?[\w,\s]*\]?\s*=\s*)?\w+\s*(?:\([^)]*\))?\s*$/m,
+      weight: 3,
+      words: "function lines",
+    },
     { pattern: /\b(?:disp|fprintf|numel|zeros|ones)\s*\(/, weight: 2, words: "disp, zeros or the like" },
     { pattern: /^\s*\w+\s*=\s*\[[\d\s.,;]*\];?\s*$/m, weight: 1, words: "a matrix in brackets" },
   ],

@@ -9,14 +9,15 @@ export const octaveKeywords: ReadonlySet<string> = new Set(
 );
 
 /**
- * Takes an Octave text apart. A quote right after a name, number, closing bracket or another quote is a transpose sign and opens no
- * text; inside square brackets one after a blank does.
+ * Takes an Octave text apart. A quote right after a name, number, closing bracket or another quote is a transpose sign
+ * and opens no text; inside square brackets one after a blank does.
  */
 export const octaveTokens = createTokenizer({
   keywords: octaveKeywords,
   name: /[\p{L}_][\p{L}\p{Nd}_]*/uy,
   number: /(?:0[xX][\da-fA-F]+|0[bB][01]+|\d+\.?\d*(?:[eEdD][+-]?\d+)?|\.\d+(?:[eEdD][+-]?\d+)?)[ij]?/y,
-  operator: /\.\^'|\.\.\.|\+\+|--|&&|\|\||==|~=|!=|<=|>=|\+=|-=|\*=|\/=|\^=|\|=|&=|\.\*|\.\/|\.\\|\.\^|\.'|\*\*|[-+*/\\^'&|~!<>=:;,.@]/y,
+  operator:
+    /\.\^'|\.\.\.|\+\+|--|&&|\|\||==|~=|!=|<=|>=|\+=|-=|\*=|\/=|\^=|\|=|&=|\.\*|\.\/|\.\\|\.\^|\.'|\*\*|[-+*/\\^'&|~!<>=:;,.@]/y,
   lineComment: /[%#]/y,
   blockComments: [
     { open: "%{", close: "%}", nested: true, ownLine: true },
@@ -29,7 +30,11 @@ export const octaveTokens = createTokenizer({
   opensText: (quote, before, blankBefore) => {
     if (quote !== "'" || before === undefined) return true;
     const value =
-      before.kind === "name" || before.kind === "number" || before.kind === "text" || [")", "]", "}", "'", ".'"].includes(before.text) || before.text === "end";
+      before.kind === "name" ||
+      before.kind === "number" ||
+      before.kind === "text" ||
+      [")", "]", "}", "'", ".'"].includes(before.text) ||
+      before.text === "end";
     return !value || blankBefore;
   },
   continuation: /\.\.\.[^\r\n]*/y,

@@ -1,6 +1,9 @@
 import type { Explanation } from "../explanation.ts";
 
-/** Messages of Free Pascal, of other Object Pascal compilers, and of the run-time library (Free Pascal User's guide, "Error messages" and "Run time errors"). */
+/**
+ * Messages of Free Pascal, of other Object Pascal compilers, and of the run-time library (Free Pascal User's guide,
+ * "Error messages" and "Run time errors").
+ */
 export const pascalExplanations: readonly Explanation[] = [
   {
     pattern: /Syntax error, ";" expected but "ELSE" found/,
@@ -29,7 +32,11 @@ export const pascalExplanations: readonly Explanation[] = [
     says: "“$1” was expected where “$2” stands.",
     unsaid: "It is what the reader would have liked, not always what is missing.",
   },
-  { pattern: /String exceeds line|Unterminated string/, kind: "text not closed", says: "A text in quotes is not closed on its line." },
+  {
+    pattern: /String exceeds line|Unterminated string/,
+    kind: "text not closed",
+    says: "A text in quotes is not closed on its line.",
+  },
   { pattern: /Unexpected end of file/, kind: "block not closed", says: "The text ended inside a comment or block." },
   {
     pattern: /[Ii]dentifier not found:? "([^"]+)"|Undeclared identifier: '([^']+)'/,
@@ -54,7 +61,8 @@ export const pascalExplanations: readonly Explanation[] = [
     unsaid: "It does not know which of the two is the wrong one.",
   },
   {
-    pattern: /Wrong number of parameters specified for call to "([^"]+)"|Not enough actual parameters|Too many actual parameters/,
+    pattern:
+      /Wrong number of parameters specified for call to "([^"]+)"|Not enough actual parameters|Too many actual parameters/,
     kind: "wrong arguments",
     words: ["name"],
     says: "The call gives another number of values than the routine takes.",
@@ -72,7 +80,11 @@ export const pascalExplanations: readonly Explanation[] = [
     says: "The unit $1$2 is not there.",
     usually: "Its name is misspelt.",
   },
-  { pattern: /Illegal expression|Expression expected/, kind: "word misplaced", says: "This cannot be read as a value." },
+  {
+    pattern: /Illegal expression|Expression expected/,
+    kind: "word misplaced",
+    says: "This cannot be read as a value.",
+  },
   { pattern: /Illegal character/, kind: "encoding", says: "A sign stands here that does not belong to Pascal." },
   {
     pattern: /Argument cannot be assigned to|Variable identifier expected|Left side cannot be assigned/,
@@ -83,10 +95,12 @@ export const pascalExplanations: readonly Explanation[] = [
     pattern: /Division by zero/i,
     kind: "division by zero",
     says: "A number was divided by zero.",
-    usually: "If the translator says it, the zero is written in the text; if the run stopped, ask where the zero came from.",
+    usually:
+      "If the translator says it, the zero is written in the text; if the run stopped, ask where the zero came from.",
   },
   {
-    pattern: /(?:Local v|V)ariable "?'?([^"']+?)"?'? (?:does not seem to be|of a managed type does not seem|might not have been|read but nowhere)/,
+    pattern:
+      /(?:Local v|V)ariable "?'?([^"']+?)"?'? (?:does not seem to be|of a managed type does not seem|might not have been|read but nowhere)/,
     kind: "not set",
     words: ["name"],
     says: "The variable “$1” may be used before it is given a value.",
@@ -106,32 +120,69 @@ export const pascalExplanations: readonly Explanation[] = [
     usually: "Often a misspelt name elsewhere.",
   },
   { pattern: /unreachable code/i, kind: "unreachable", says: "No way leads to this statement." },
-  { pattern: /Comparison might be always (true|false)/, kind: "suspicious condition", words: ["value"], says: "This comparison always gives $1." },
+  {
+    pattern: /Comparison might be always (true|false)/,
+    kind: "suspicious condition",
+    words: ["value"],
+    says: "This comparison always gives $1.",
+  },
   {
     pattern: /range check error while evaluating constants|Constant .* out of range/i,
     kind: "index out of range",
     says: "A number that is written in the text lies outside its declared range.",
   },
-  { pattern: /Runtime error 201|ERangeError/, kind: "index out of range", says: "An index or value was outside its declared range." },
-  { pattern: /Runtime error 106|Invalid numeric format/, kind: "conversion", says: "What was typed in does not look like a number." },
+  {
+    pattern: /Runtime error 201|ERangeError/,
+    kind: "index out of range",
+    says: "An index or value was outside its declared range.",
+  },
+  {
+    pattern: /Runtime error 106|Invalid numeric format/,
+    kind: "conversion",
+    says: "What was typed in does not look like a number.",
+  },
   {
     pattern: /EConvertError: ?"?'?([^"']*?)"?'? is (?:an invalid|not a valid) (\w+)/,
     kind: "conversion",
     words: ["value", "type"],
     says: "The text “$1” was to be made into a number ($2) and does not look like one.",
   },
-  { pattern: /EConvertError/, kind: "conversion", says: "A text was to be made into a number and does not look like one." },
-  { pattern: /Runtime error 2\b|EInOutError: File not found|EFOpenError/, kind: "file missing", says: "A file was to be opened that is not there." },
-  { pattern: /Runtime error 103|EInOutError: File not open/, kind: "file missing", says: "A file was used that is not open." },
+  {
+    pattern: /EConvertError/,
+    kind: "conversion",
+    says: "A text was to be made into a number and does not look like one.",
+  },
+  {
+    pattern: /Runtime error 2\b|EInOutError: File not found|EFOpenError/,
+    kind: "file missing",
+    says: "A file was to be opened that is not there.",
+  },
+  {
+    pattern: /Runtime error 103|EInOutError: File not open/,
+    kind: "file missing",
+    says: "A file was used that is not open.",
+  },
   {
     pattern: /Runtime error 202|EStackOverflow/,
     kind: "stack exhausted",
     says: "A routine went on calling itself until there was no room left.",
     usually: "The case that ends it is missing or never reached.",
   },
-  { pattern: /Runtime error 203|EOutOfMemory/, kind: "memory exhausted", says: "The program asked for more memory than it may have." },
-  { pattern: /Runtime error 204|EInvalidPointer/, kind: "memory misused", says: "Memory was given back that was not the program's to give back." },
-  { pattern: /Runtime error 20[5-7]|EOverflow|EInvalidOp/, kind: "overflow", says: "A calculation with decimal numbers has no result that fits." },
+  {
+    pattern: /Runtime error 203|EOutOfMemory/,
+    kind: "memory exhausted",
+    says: "The program asked for more memory than it may have.",
+  },
+  {
+    pattern: /Runtime error 204|EInvalidPointer/,
+    kind: "memory misused",
+    says: "Memory was given back that was not the program's to give back.",
+  },
+  {
+    pattern: /Runtime error 20[5-7]|EOverflow|EInvalidOp/,
+    kind: "overflow",
+    says: "A calculation with decimal numbers has no result that fits.",
+  },
   { pattern: /Runtime error 215|EIntOverflow/, kind: "overflow", says: "A number is too large for its type." },
   {
     pattern: /Runtime error 216|EAccessViolation|SIGSEGV/,
@@ -144,10 +195,22 @@ export const pascalExplanations: readonly Explanation[] = [
     kind: "raised on purpose",
     says: "An exception was raised and nobody handled it; without its unit the number is all that is told.",
   },
-  { pattern: /Runtime error 219|EInvalidCast/, kind: "type mismatch", says: "An object was taken for another class than its own." },
-  { pattern: /Runtime error 227|EAssertionFailed/, kind: "assertion", says: "A condition that the program itself states as certain did not hold." },
+  {
+    pattern: /Runtime error 219|EInvalidCast/,
+    kind: "type mismatch",
+    says: "An object was taken for another class than its own.",
+  },
+  {
+    pattern: /Runtime error 227|EAssertionFailed/,
+    kind: "assertion",
+    says: "A condition that the program itself states as certain did not hold.",
+  },
   { pattern: /SIGFPE|EDivByZero|EZeroDivide/, kind: "division by zero", says: "A number was divided by zero." },
-  { pattern: /EInOutError: Invalid input/, kind: "conversion", says: "What was typed in is not of the kind that was asked for." },
+  {
+    pattern: /EInOutError: Invalid input/,
+    kind: "conversion",
+    says: "What was typed in is not of the kind that was asked for.",
+  },
   {
     pattern: /EStringListError|List index (?:\((-?\d+)\) )?out of bounds/,
     kind: "index out of range",

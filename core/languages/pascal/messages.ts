@@ -1,9 +1,16 @@
 import type { Diagnostic } from "../../outcome/outcome.ts";
 import { type ExceptionTold, exceptionDiagnostic } from "../exceptions.ts";
-import { baseName, type MessageConstruct, type MessageContext, type MessageFound, type ToolFamily } from "../messageReader.ts";
+import {
+  baseName,
+  type MessageConstruct,
+  type MessageContext,
+  type MessageFound,
+  type ToolFamily,
+} from "../messageReader.ts";
 import { severityOf } from "../severity.ts";
 
-const located = /^(?:.{0,400}[\\/])?([^\\/()]{1,200})\((\d+)(?:,(\d+))?\) ([^:\d]{2,24}?): (?:\((\d{4,5})\) )?(?:([EWH]\d{4}):? )?(.*)$/;
+const located =
+  /^(?:.{0,400}[\\/])?([^\\/()]{1,200})\((\d+)(?:,(\d+))?\) ([^:\d]{2,24}?): (?:\((\d{4,5})\) )?(?:([EWH]\d{4}):? )?(.*)$/;
 const unlocated = /^(Fatal|Error|Fehler): (?:\(\d+\) )?(.*)$/;
 const bracketed =
   /^\[(?:(?:dcc\d+|Pascal|DCC) )?(Fatal Error|Error|Warning|Hint|Fehler|Warnung|Hinweis)\] ([^\s(]{1,200})\((\d+)\): (?:([EWHF]\d{4}):? )?(.*)$/;
@@ -91,7 +98,16 @@ const otherCompiler: MessageConstruct = {
     const [, , file = "", line, code, message = ""] = place;
     if (echoes.test(message)) return { messages: [], next: at + 1 };
     return {
-      messages: [{ severity, file: baseName(file), line: Number(line), ...(code ? { code } : {}), message, stage: "translation" }],
+      messages: [
+        {
+          severity,
+          file: baseName(file),
+          line: Number(line),
+          ...(code ? { code } : {}),
+          message,
+          stage: "translation",
+        },
+      ],
       next: at + 1,
     };
   },
@@ -118,7 +134,9 @@ function calls(context: MessageContext, from: number, stop: ExceptionTold): numb
       stop.frames.push({
         file: baseName(file),
         name: name.replace(/,$/, "").replace(/^\$/, ""),
-        own: context.program === undefined || Object.keys(context.program).some((each) => baseName(each) === baseName(file)),
+        own:
+          context.program === undefined ||
+          Object.keys(context.program).some((each) => baseName(each) === baseName(file)),
         ...(line ? { line: Number(line) } : {}),
       });
   }
@@ -139,7 +157,11 @@ const numberedStop: MessageConstruct = {
     const start = line.indexOf("Runtime error ");
     const match = runtimeNumber.exec(line.slice(start));
     if (!match) return null;
-    const stop: ExceptionTold = { errorName: `Runtime error ${match[1]}`, message: runtimeErrors[Number(match[1])] ?? "", frames: [] };
+    const stop: ExceptionTold = {
+      errorName: `Runtime error ${match[1]}`,
+      message: runtimeErrors[Number(match[1])] ?? "",
+      frames: [],
+    };
     const next = calls(context, at + 1, stop);
     return { messages: [told(stop, match[1])], next, before: start };
   },
@@ -161,7 +183,10 @@ const exceptionStop: MessageConstruct = {
 const dialogHead =
   /^(?:First chance exception at \$[0-9A-Fa-f]+\. )?(?:Project (\S+) (?:raised|faulted with) )?(?:[Ee]xception class|message:) ['"]?(?:External: )?([\w.]+)['"]?(?: with message:? ?['"]?(.*?)['"]?)?\.?(?: Process (?:stopped|\S+ \(\d+\)).*)?$/;
 
-/** What a window says when a program is stopped in a debugger: the exception's class, its words on this line or the next, the place below. */
+/**
+ * What a window says when a program is stopped in a debugger: the exception's class, its words on this line or the
+ * next, the place below.
+ */
 const dialog: MessageConstruct = {
   begins: (line) => line.includes("xception class "),
   read: (context, at) => {

@@ -1,5 +1,6 @@
 import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
 import { createTokenizer, tokensByLine } from "../lexical.ts";
+import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, conditionOf, type StatementRules, usedNames } from "../statements.ts";
 import { pascalExplanations } from "./meanings.ts";
 import { freePascal, isPascalSummary, kindOfPascalRefusal, otherPascal } from "./messages.ts";
@@ -13,12 +14,15 @@ const keywords: ReadonlySet<string> = new Set(
     "set shl shr string then threadvar to try type unit until uses var while with xor"
   ).split(" "),
 );
-const rules: StatementRules = { assignments: new Set([":=", "+=", "-=", "*=", "/="]), memberSigns: new Set(["."]), typeWords: new Set() };
+const rules: StatementRules = {
+  assignments: new Set([":=", "+=", "-=", "*=", "/="]),
+  memberSigns: new Set(["."]),
+  typeWords: new Set(),
+};
 const quietFunctions: ReadonlySet<string> = new Set(
-  ["writeln", "write", "length", "abs", "sqr", "sqrt", "round", "trunc", "ord", "chr", "upcase", "inttostr"].flatMap((word) => [
-    word,
-    word[0]?.toUpperCase() + word.slice(1),
-  ]),
+  ["writeln", "write", "length", "abs", "sqr", "sqrt", "round", "trunc", "ord", "chr", "upcase", "inttostr"].flatMap(
+    (word) => [word, word[0]?.toUpperCase() + word.slice(1)],
+  ),
 );
 
 const tokens = createTokenizer({
@@ -35,17 +39,21 @@ const tokens = createTokenizer({
   texts: [{ open: /'/y, close: "'", escape: "double" }],
 });
 
-const is = (token: Token | undefined, ...words: string[]) => token !== undefined && words.includes(token.text.toLowerCase());
+const is = (token: Token | undefined, ...words: string[]) =>
+  token !== undefined && words.includes(token.text.toLowerCase());
 
 /** Names that get a value on a line: by :=, as a loop's counter, read in, or declared. */
 function pascalAssigned(line: readonly Token[]): string[] {
   const names = assignedNames(line, rules);
   const colon = line.findIndex((token) => token.text === ":");
-  if (colon > 0) for (const token of line.slice(0, colon)) if (token.kind === "name" && !is(line[0], "if", "while", "case")) names.push(token.text);
+  if (colon > 0)
+    for (const token of line.slice(0, colon))
+      if (token.kind === "name" && !is(line[0], "if", "while", "case")) names.push(token.text);
   const reads = line.findIndex((token, index) => is(token, "read", "readln") && line[index + 1]?.text === "(");
   if (reads >= 0) for (const token of line.slice(reads + 2)) if (token.kind === "name") names.push(token.text);
   for (const [index, token] of line.entries())
-    if (is(token, "inc", "dec", "setlength") && line[index + 1]?.text === "(" && line[index + 2]?.kind === "name") names.push(line[index + 2]?.text ?? "");
+    if (is(token, "inc", "dec", "setlength") && line[index + 1]?.text === "(" && line[index + 2]?.kind === "name")
+      names.push(line[index + 2]?.text ?? "");
   return [...new Set(names)];
 }
 
@@ -95,10 +103,15 @@ export const pascal: Language = {
   extension: ".pas",
   otherExtensions: [".pp", ".lpr", ".dpr"],
   mainName: "program.pas",
+  editorMode: "pascal",
   lineComment: "//",
   namesCheckedAt: "translation",
   profile: {
-    stages: ["the whole text is translated; names and types are checked", "it is linked", "then it runs, from the last begin on"],
+    stages: [
+      "the whole text is translated; names and types are checked",
+      "it is linked",
+      "then it runs, from the last begin on",
+    ],
     blocks: "begin and end",
     statementEnd: "a semicolon between statements",
     caseSensitive: false,
@@ -106,7 +119,8 @@ export const pascal: Language = {
     unsetValue: "a global holds 0; a local holds whatever was in memory",
     integerDivision: "div cuts off the fraction; / gives a decimal number",
     input: "readln reads by the variable's type; letters for a number stop the program",
-    strictness: "warnings, notes and hints are asked for; range checks (-Cr) and overflow checks (-Co) are on only if the text asks for them",
+    strictness:
+      "warnings, notes and hints are asked for; range checks (-Cr) and overflow checks (-Co) are on only if the text asks for them",
     usualDistance: "a missing semicolon is reported on the next line; a missing end at the end of the file",
   },
   tokens,
@@ -122,10 +136,18 @@ export const pascal: Language = {
   decisionWords: new Set(["if", "while", "for", "case", "until", "repeat", "else"]),
   loopWords: new Set(["while", "for", "repeat"]),
   definesFunction: (line) => is(line[0], "function", "procedure"),
+  chanceWords: new Set("random Random Now Time Date GetTickCount GetTickCount64".split(" ")),
   unseenWords: new Set(["read", "readln", "random", "Random"]),
   quietFunctions,
   needsFile: (program, stem) => new RegExp(`\\buses\\b[^;]{0,500}\\b${stem}\\b`, "i").test(program),
-  blockWords: { opens: new Set(["begin", "case", "repeat", "try", "record", "class"]), closes: new Set(["end", "until"]) },
+  blockWords: {
+    opens: new Set(["begin", "case", "repeat", "try", "record", "class"]),
+    closes: new Set(["end", "until"]),
+  },
+  numberRanges: {
+    ...{ ShortInt: signed(8), SmallInt: signed(16), LongInt: signed(32), Int64: signed(64) },
+    ...{ Byte: unsigned(8), Word: unsigned(16), LongWord: unsigned(32), QWord: unsigned(64) },
+  },
   loopExits: ["break", "Break", "exit", "Exit", "halt", "Halt", "goto", "raise"],
   ownWords: new Set([...keywords, ...pascalWords]),
   signs: [

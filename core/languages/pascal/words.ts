@@ -4,7 +4,10 @@ const words =
   "inttostr strtoint floattostr strtofloat format assign reset rewrite append close eof eoln halt exit break continue new dispose sysutils classes math crt input output " +
   "exception edivbyzero erangeerror econverterror eaccessviolation create free message main";
 
-/** Common words of Object Pascal's run-time library (Free Pascal: units system, sysutils, math), as they are usually written. */
+/**
+ * Common words of Object Pascal's run-time library (Free Pascal: units system, sysutils, math), as they are usually
+ * written.
+ */
 export const pascalWords: readonly string[] = words
   .split(" ")
   .flatMap((word) => [word, word.charAt(0).toUpperCase() + word.slice(1), word.toUpperCase()])

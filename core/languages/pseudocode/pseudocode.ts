@@ -23,7 +23,8 @@ const tokens = createTokenizer({
     { open: /“/y, close: "”", escape: null },
   ],
 });
-const is = (token: Token | undefined, ...words: string[]) => token !== undefined && words.includes(token.text.toLowerCase());
+const is = (token: Token | undefined, ...words: string[]) =>
+  token !== undefined && words.includes(token.text.toLowerCase());
 
 function assignedNames(line: readonly Token[]): string[] {
   const names: string[] = [];
@@ -34,13 +35,17 @@ function assignedNames(line: readonly Token[]): string[] {
       !line.slice(0, index).some((each) => is(each, "if", "while", "until"))
     )
       names.push(line[index - 1]?.text ?? "");
-    if (is(token, "input", "read", "for", "set", "declare") && line[index + 1]?.kind === "name") names.push(line[index + 1]?.text ?? "");
+    if (is(token, "input", "read", "for", "set", "declare") && line[index + 1]?.kind === "name")
+      names.push(line[index + 1]?.text ?? "");
     if (token.text === "→" && line[index + 1]?.kind === "name") names.push(line[index + 1]?.text ?? "");
   }
   return [...new Set(names)];
 }
 
-/** Steps in words or symbols, also flow descriptions: for trace tasks on paper. No translator reads them, so no run is offered. */
+/**
+ * Steps in words or symbols, also flow descriptions: for trace tasks on paper. No translator reads them, so no run is
+ * offered.
+ */
 export const pseudocode: Language = {
   id: "pseudocode",
   name: "Pseudocode or flow description",
@@ -78,11 +83,17 @@ export const pseudocode: Language = {
     const end = numbers.findIndex((line) => is(lines.get(line)?.[0], "endwhile", "endfor", "next", "until", "end"));
     return numbers.slice(0, end < 0 ? undefined : end + 1);
   },
-  decisionWords: new Set([...keywords].filter((word) => ["if", "while", "until", "for", "case"].includes(word)).flatMap((word) => [word, word.toUpperCase()])),
+  decisionWords: new Set(
+    [...keywords]
+      .filter((word) => ["if", "while", "until", "for", "case"].includes(word))
+      .flatMap((word) => [word, word.toUpperCase()]),
+  ),
   loopWords: new Set(["while", "WHILE", "for", "FOR", "repeat", "REPEAT"]),
   definesFunction: (line) => is(line[0], "function", "procedure"),
+  chanceWords: new Set(),
   unseenWords: new Set(),
   quietFunctions: new Set(),
+  numberRanges: {},
   loopExits: [],
   ownWords: new Set([...keywords, ...[...keywords].map((word) => word.toUpperCase())]),
   signs: [

@@ -1,15 +1,19 @@
 import type { Explanation } from "../explanation.ts";
 
-const grammarUnsaid = "It names the place where reading stopped, not always the place of the slip; nothing was run, so later faults are still hidden.";
+const grammarUnsaid =
+  "It names the place where reading stopped, not always the place of the slip; nothing was run, so later faults are still hidden.";
 
-/** Messages of CPython (Python Language Reference and Library Reference, "Built-in Exceptions"; wording of 3.6 to 3.14). */
+/**
+ * Messages of CPython (Python Language Reference and Library Reference, "Built-in Exceptions"; wording of 3.6 to 3.14).
+ */
 export const pythonExplanations: readonly Explanation[] = [
   {
     pattern: /SyntaxError: '(.)' was never closed/,
     kind: "bracket not closed",
     words: ["sign"],
     says: "The bracket “$1” was opened here and its partner was not found.",
-    usually: "The closing bracket is missing further on: often at the end of this line, or below it in a list over several lines.",
+    usually:
+      "The closing bracket is missing further on: often at the end of this line, or below it in a list over several lines.",
     unsaid: "The named line is where it was opened. Where it should be closed is not said and may lie below.",
   },
   {
@@ -125,7 +129,8 @@ export const pythonExplanations: readonly Explanation[] = [
     pattern: /SyntaxError/,
     kind: "word misplaced",
     says: "The reading of the program stopped here because the next sign does not fit.",
-    usually: "The slip is on this line or before it: look at what stands just left of the arrow and, at a line's start, at the line above.",
+    usually:
+      "The slip is on this line or before it: look at what stands just left of the arrow and, at a line's start, at the line above.",
     unsaid: grammarUnsaid,
   },
   {
@@ -149,7 +154,12 @@ export const pythonExplanations: readonly Explanation[] = [
     usually: "Count its blanks against the lines above.",
     unsaid: "It does not say which of the lines is the wrong one.",
   },
-  { pattern: /TabError/, kind: "indentation", says: "Tabs and blanks are mixed in the indentation, so its depth cannot be told.", unsaid: "Nothing was run." },
+  {
+    pattern: /TabError/,
+    kind: "indentation",
+    says: "Tabs and blanks are mixed in the indentation, so its depth cannot be told.",
+    unsaid: "Nothing was run.",
+  },
   {
     pattern: /IndentationError/,
     kind: "indentation",
@@ -161,7 +171,8 @@ export const pythonExplanations: readonly Explanation[] = [
     kind: "unknown name",
     words: ["name", "name"],
     says: "The name “$1” was used and has no value at this moment.",
-    usually: "It is misspelt here or where it first gets its value (letter case counts), or that line comes later or never.",
+    usually:
+      "It is misspelt here or where it first gets its value (letter case counts), or that line comes later or never.",
     unsaid: "Lines before it did run: this is no syntax error.",
   },
   {
@@ -175,14 +186,16 @@ export const pythonExplanations: readonly Explanation[] = [
     kind: "not set",
     words: ["name", "name"],
     says: "The variable “$1$2” of this function was used before it had a value.",
-    usually: "A line of the function gives it a value, which makes it the function's own, even where a variable of that name exists outside.",
+    usually:
+      "A line of the function gives it a value, which makes it the function's own, even where a variable of that name exists outside.",
   },
   {
     pattern: /TypeError: unsupported operand type\(s\) for ([^:]+): '([^']+)' and '([^']+)'/,
     kind: "type mismatch",
     words: ["sign", "type", "type"],
     says: "The operation $1 met a value of type $2 on its left and one of type $3 on its right.",
-    usually: "One of the two came as text (from input()) and was not converted, or a function gave nothing back (NoneType).",
+    usually:
+      "One of the two came as text (from input()) and was not converted, or a function gave nothing back (NoneType).",
     unsaid: "It does not know which of the two is the wrong one: either may be. What is meant decides.",
   },
   {
@@ -190,7 +203,8 @@ export const pythonExplanations: readonly Explanation[] = [
     kind: "type mismatch",
     words: ["type", "type"],
     says: "The sign + met a value of type $1 and one of type $2.",
-    usually: "To join as text, the second must be made into text; to add as numbers, the first must be made into a number.",
+    usually:
+      "To join as text, the second must be made into text; to add as numbers, the first must be made into a number.",
     unsaid: "It takes for granted that joining was meant. Either may be wrong; what is meant decides.",
     misleads: "It speaks of joining even where adding was meant.",
   },
@@ -215,7 +229,8 @@ export const pythonExplanations: readonly Explanation[] = [
     kind: "type mismatch",
     words: ["type", "value"],
     says: "A value of type $1 is used as something that it is not ($2).",
-    usually: "A name holds another kind of value than thought: often a function's name was given a value, or brackets are of the wrong kind.",
+    usually:
+      "A name holds another kind of value than thought: often a function's name was given a value, or brackets are of the wrong kind.",
   },
   {
     pattern: /TypeError: '([^']+)' object does not support item assignment/,
@@ -228,7 +243,8 @@ export const pythonExplanations: readonly Explanation[] = [
     kind: "type mismatch",
     words: ["type"],
     says: "A position in a $1 must be a whole number.",
-    usually: "A text or decimal number is used as the position; in a loop, the element itself is often taken for its position.",
+    usually:
+      "A text or decimal number is used as the position; in a loop, the element itself is often taken for its position.",
   },
   {
     pattern: /TypeError: 'NoneType'/,
@@ -272,7 +288,11 @@ export const pythonExplanations: readonly Explanation[] = [
     kind: "key missing",
     says: "What was looked for is not there.",
   },
-  { pattern: /ValueError/, kind: "value not allowed", says: "The kind of value was right, but this value cannot be used here." },
+  {
+    pattern: /ValueError/,
+    kind: "value not allowed",
+    says: "The kind of value was right, but this value cannot be used here.",
+  },
   {
     pattern: /IndexError: (\w+)(?: assignment)? index out of range/,
     kind: "index out of range",
@@ -281,8 +301,16 @@ export const pythonExplanations: readonly Explanation[] = [
     usually: "Positions start at 0, so the last one is the length less one; or the $1 is shorter than thought.",
     unsaid: "It says neither the position nor the length.",
   },
-  { pattern: /IndexError: pop from empty list/, kind: "index out of range", says: "Something was to be taken from a list that is empty." },
-  { pattern: /IndexError/, kind: "index out of range", says: "A position was asked for that is not there. Positions start at 0." },
+  {
+    pattern: /IndexError: pop from empty list/,
+    kind: "index out of range",
+    says: "Something was to be taken from a list that is empty.",
+  },
+  {
+    pattern: /IndexError/,
+    kind: "index out of range",
+    says: "A position was asked for that is not there. Positions start at 0.",
+  },
   {
     pattern: /KeyError: (.*)/,
     kind: "key missing",
@@ -309,9 +337,14 @@ export const pythonExplanations: readonly Explanation[] = [
     kind: "unknown member",
     words: ["type", "name"],
     says: "A value of type $1 was asked for “$2”, which it does not have.",
-    usually: "The name is misspelt, or the value is of another kind than thought; a module of the student's own may hide a library's.",
+    usually:
+      "The name is misspelt, or the value is of another kind than thought; a module of the student's own may hide a library's.",
   },
-  { pattern: /AttributeError/, kind: "unknown member", says: "A value was asked for something that its kind does not have." },
+  {
+    pattern: /AttributeError/,
+    kind: "unknown member",
+    says: "A value was asked for something that its kind does not have.",
+  },
   {
     pattern: /FileNotFoundError: .*?: '([^']+)'/,
     kind: "file missing",
@@ -354,7 +387,11 @@ export const pythonExplanations: readonly Explanation[] = [
     words: ["value"],
     says: "A condition that the program or its test states as certain did not hold: $1.",
   },
-  { pattern: /AssertionError/, kind: "assertion", says: "A condition that the program itself states as certain did not hold." },
+  {
+    pattern: /AssertionError/,
+    kind: "assertion",
+    says: "A condition that the program itself states as certain did not hold.",
+  },
   {
     pattern: /KeyboardInterrupt/,
     kind: "stopped",
@@ -367,7 +404,11 @@ export const pythonExplanations: readonly Explanation[] = [
     kind: "changed while looping",
     says: "Something was added or removed while a loop was going through it.",
   },
-  { pattern: /UnicodeDecodeError|UnicodeEncodeError/, kind: "encoding", says: "A text has signs that do not fit the encoding it was read or written in." },
+  {
+    pattern: /UnicodeDecodeError|UnicodeEncodeError/,
+    kind: "encoding",
+    says: "A text has signs that do not fit the encoding it was read or written in.",
+  },
   {
     pattern: /Failed example: (.*?): expected ([\s\S]*), got ([\s\S]*)/,
     kind: "result differs",
@@ -375,8 +416,16 @@ export const pythonExplanations: readonly Explanation[] = [
     says: "The example $1 should give $2 and gave $3.",
     unsaid: "The program ended; its result is not the intended one.",
   },
-  { pattern: /ExceptionGroup/, kind: "raised on purpose", says: "Several exceptions came together; each is told below." },
-  { pattern: /NotImplementedError/, kind: "raised on purpose", says: "A part of the program says of itself that it is not written yet." },
+  {
+    pattern: /ExceptionGroup/,
+    kind: "raised on purpose",
+    says: "Several exceptions came together; each is told below.",
+  },
+  {
+    pattern: /NotImplementedError/,
+    kind: "raised on purpose",
+    says: "A part of the program says of itself that it is not written yet.",
+  },
   { pattern: /StopIteration/, kind: "no more input", says: "One more was asked for than there is to go through." },
   {
     pattern: /SyntaxWarning: "is(?: not)?" with/,
@@ -402,12 +451,21 @@ export const pythonExplanations: readonly Explanation[] = [
     says: "A value of type $1 is used as if it were a function or list; a comma is probably missing.",
     usually: "When the line is reached, the program will be stopped there.",
   },
-  { pattern: /DeprecationWarning: invalid escape sequence/, kind: "outdated", says: "A backslash in a text stands before a letter that means nothing there." },
+  {
+    pattern: /DeprecationWarning: invalid escape sequence/,
+    kind: "outdated",
+    says: "A backslash in a text stands before a letter that means nothing there.",
+  },
   {
     pattern: /DeprecationWarning|FutureWarning/,
     kind: "outdated",
     says: "Something is used that will change or go in a later version.",
     usually: "It works now; with another version it may stop.",
   },
-  { pattern: /ResourceWarning/, kind: "unused", says: "A file was opened and never closed.", usually: "What was written may be missing in the file." },
+  {
+    pattern: /ResourceWarning/,
+    kind: "unused",
+    says: "A file was opened and never closed.",
+    usually: "What was written may be missing in the file.",
+  },
 ];

@@ -23,9 +23,12 @@ test("a refusal: line, column, kind, and that nothing ran", () => {
 });
 
 test("the arrow is placed in the line as it stands in the program, not as it was echoed", () => {
-  const [found] = readPythonMessages('  File "deck.py", line 2\n    load = = 4\n           ^\nSyntaxError: invalid syntax\n', {
-    "deck.py": "if True:\n\t\tload = = 4\n",
-  });
+  const [found] = readPythonMessages(
+    '  File "deck.py", line 2\n    load = = 4\n           ^\nSyntaxError: invalid syntax\n',
+    {
+      "deck.py": "if True:\n\t\tload = = 4\n",
+    },
+  );
   expect(found).toMatchObject({ line: 2, column: 10 });
 });
 
@@ -41,7 +44,11 @@ test("of a chain the innermost frame in the student's own files counts, and call
 test("library frames fold away", () => {
   const text =
     'Traceback (most recent call last):\n  File "deck.py", line 3, in <module>\n    json.loads("{")\n  File "/usr/lib/python3.11/json/__init__.py", line 346, in loads\n    return _default_decoder.decode(s)\njson.decoder.JSONDecodeError: Expecting property name: line 1 column 2 (char 1)\n';
-  expect(readPythonMessages(text, { "deck.py": "" })[0]).toMatchObject({ errorName: "JSONDecodeError", line: 3, file: "deck.py" });
+  expect(readPythonMessages(text, { "deck.py": "" })[0]).toMatchObject({
+    errorName: "JSONDecodeError",
+    line: 3,
+    file: "deck.py",
+  });
 });
 
 test("of chained tracebacks the last block is the primary one", () => {
@@ -57,7 +64,11 @@ test("of chained tracebacks the last block is the primary one", () => {
 test("a grammar fault in an imported file names that file; text given to eval is a matter of the run", () => {
   const imported =
     'Traceback (most recent call last):\n  File "main.py", line 1, in <module>\n    import tides\n  File "/case/tides.py", line 3\n    if high\n           ^\nSyntaxError: expected \':\'\n';
-  expect(readPythonMessages(imported, { "main.py": "", "tides.py": "" })[0]).toMatchObject({ stage: "translation", file: "tides.py", line: 3 });
+  expect(readPythonMessages(imported, { "main.py": "", "tides.py": "" })[0]).toMatchObject({
+    stage: "translation",
+    file: "tides.py",
+    line: 3,
+  });
   const evaluated =
     'Traceback (most recent call last):\n  File "main.py", line 2, in <module>\n    eval("2 +")\n  File "<string>", line 1\n    2 +\n       ^\nSyntaxError: invalid syntax\n';
   expect(readPythonMessages(evaluated, { "main.py": "" })[0]).toMatchObject({ stage: "run" });
@@ -65,7 +76,9 @@ test("a grammar fault in an imported file names that file; text given to eval is
 
 test("a custom exception and one without words", () => {
   expect(
-    readPythonMessages('Traceback (most recent call last):\n  File "a.py", line 9, in <module>\n    raise DeckFull\n__main__.DeckFull\n')[0],
+    readPythonMessages(
+      'Traceback (most recent call last):\n  File "a.py", line 9, in <module>\n    raise DeckFull\n__main__.DeckFull\n',
+    )[0],
   ).toMatchObject({ errorName: "DeckFull", message: "", line: 9 });
 });
 
@@ -78,7 +91,15 @@ test("the reader takes any text", () => {
   fc.assert(
     fc.property(
       fc.string({
-        unit: fc.constantFrom("Traceback (most recent call last):", '  File "a.py", line 3, in <module>', "\n", "    ^", "SyntaxError: x", "x", " "),
+        unit: fc.constantFrom(
+          "Traceback (most recent call last):",
+          '  File "a.py", line 3, in <module>',
+          "\n",
+          "    ^",
+          "SyntaxError: x",
+          "x",
+          " ",
+        ),
       }),
       (text) => Array.isArray(readPythonMessages(text, { "a.py": "x" })),
     ),

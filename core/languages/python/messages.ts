@@ -1,11 +1,21 @@
 import type { StackFrame } from "../../outcome/outcome.ts";
 import { columnOf } from "../../source/lines.ts";
-import { arrowColumn, baseName, type MessageConstruct, type MessageContext, type MessageFound, type ToolFamily } from "../messageReader.ts";
+import {
+  arrowColumn,
+  baseName,
+  type MessageConstruct,
+  type MessageContext,
+  type MessageFound,
+  type ToolFamily,
+} from "../messageReader.ts";
 
 const fileLine = /^\s*File ["“]([^"”]*)["”], line (\d+)(?:, in (.*))?$/;
 const header = "Traceback (most recent call last):";
 const grammarNames = new Set(["SyntaxError", "IndentationError", "TabError"]);
-/** Exceptions and warnings of the language itself (Python Library Reference, "Exception hierarchy"); a line that begins with one is a message even alone. */
+/**
+ * Exceptions and warnings of the language itself (Python Library Reference, "Exception hierarchy"); a line that begins
+ * with one is a message even alone.
+ */
 const ownNames = new Set(
   (
     "ArithmeticError AssertionError AttributeError BaseException BaseExceptionGroup BlockingIOError BrokenPipeError BufferError ChildProcessError ConnectionAbortedError ConnectionError " +
@@ -16,7 +26,10 @@ const ownNames = new Set(
   ).split(" "),
 );
 const arrowLine = /^\s*[~^][\s~^]*$/;
-/** Lines of one block at most; a folded recursion has three frames and a line. Without a header there is one place and its echo. */
+/**
+ * Lines of one block at most; a folded recursion has three frames and a line. Without a header there is one place and
+ * its echo.
+ */
 const [longestBlock, longestRefusal] = [3000, 12];
 
 /** What the wording or the form tells of the version. */
@@ -28,7 +41,10 @@ const versions: ReadonlyArray<readonly [pattern: RegExp, range: string]> = [
   [/EOL while scanning|EOF while scanning|unexpected EOF while parsing|expected an indented block$/, "3.9 or older"],
   [/cannot access local variable|cannot access free variable/, "3.11 or newer"],
   [/referenced before assignment/, "3.10 or older"],
-  [/list indices must be integers, not|Missing parentheses in call to 'print'\. Did you mean print\(\.\.\.\)/, "3.10 or newer"],
+  [
+    /list indices must be integers, not|Missing parentheses in call to 'print'\. Did you mean print\(\.\.\.\)/,
+    "3.10 or newer",
+  ],
 ];
 
 /** A frame is the student's own unless it lies in the library, in a package folder or in the interpreter itself. */
@@ -40,7 +56,10 @@ function isOwn(path: string, program: MessageContext["program"]): boolean {
 
 type Block = { frames: StackFrame[]; paths: string[]; echo: string[]; withHeader: boolean };
 
-/** Column and echoed line under the last place of a block. The tool strips the line's own indentation, so without the program the column stays open. */
+/**
+ * Column and echoed line under the last place of a block. The tool strips the line's own indentation, so without the
+ * program the column stays open.
+ */
 function placeArrow(context: MessageContext, echo: readonly string[], path: string, line: number) {
   const arrowAt = echo.findIndex((text) => arrowLine.test(text));
   if (arrowAt < 1) return echo[0]?.trim() && !arrowLine.test(echo[0]) ? { excerpt: echo[0].trim() } : {};
@@ -52,15 +71,29 @@ function placeArrow(context: MessageContext, echo: readonly string[], path: stri
   if (column === undefined || source === undefined || source.trim() !== shown.trim()) return { excerpt: shown.trim() };
   const shift = source.length - source.trimStart().length - (shown.length - shown.trimStart().length);
   const end = arrow.trimEnd().length + shift;
-  return { excerpt: shown.trim(), column, endColumn: columnOf(source, Math.min(end, source.length)) + Math.max(0, end - source.length) };
+  return {
+    excerpt: shown.trim(),
+    column,
+    endColumn: columnOf(source, Math.min(end, source.length)) + Math.max(0, end - source.length),
+  };
 }
 
-function finish(context: MessageContext, block: Block, qualifiedName: string, message: string, cut = false): MessageFound {
+function finish(
+  context: MessageContext,
+  block: Block,
+  qualifiedName: string,
+  message: string,
+  cut = false,
+): MessageFound {
   const errorName = qualifiedName.slice(qualifiedName.lastIndexOf(".") + 1);
   const { frames, withHeader } = block;
   const last = frames.at(-1);
-  const grammar = grammarNames.has(errorName) && (last === undefined || (last.name === undefined && !last.file.startsWith("<"))) && !cut;
-  // A grammar fault met on the way (an imported file) still names that file's line; text given to eval is a matter of the run.
+  const grammar =
+    grammarNames.has(errorName) &&
+    (last === undefined || (last.name === undefined && !last.file.startsWith("<"))) &&
+    !cut;
+  // A grammar fault met on the way (an imported file) still names that file's line; text given to eval is a matter of
+  // the run.
   const place = grammar ? last : (frames.findLast((frame) => frame.own && frame.line !== undefined) ?? last);
   const arrows = block.echo.some((text) => arrowLine.test(text));
   const range = !grammar && arrows ? "3.11 or newer" : versions.find(([pattern]) => pattern.test(message))?.[1];
@@ -72,13 +105,18 @@ function finish(context: MessageContext, block: Block, qualifiedName: string, me
     ...(frames.length > 0 ? { frames } : {}),
     ...(place ? { file: place.file } : {}),
     ...(place?.line ? { line: place.line } : {}),
-    ...(place?.line && (grammar || place === last) ? placeArrow(context, block.echo, block.paths.at(-1) ?? place.file, place.line) : {}),
+    ...(place?.line && (grammar || place === last)
+      ? placeArrow(context, block.echo, block.paths.at(-1) ?? place.file, place.line)
+      : {}),
     ...(range ? { toolVersion: range } : {}),
     ...(cut ? { cut } : {}),
   };
 }
 
-/** Reads one block from its first place line; `text` gives a line freed of what stands before it in groups. Null if it is no block. */
+/**
+ * Reads one block from its first place line; `text` gives a line freed of what stands before it in groups. Null if it
+ * is no block.
+ */
 function readBlock(
   context: MessageContext,
   from: number,
@@ -94,12 +132,20 @@ function readBlock(
     if (place) {
       if (!withHeader && block.frames.length > 0) break;
       const [, path = "", number = "0", name] = place;
-      block.frames.push({ file: baseName(path), line: Number(number), own: isOwn(path, context.program), ...(name === undefined ? {} : { name }) });
+      block.frames.push({
+        file: baseName(path),
+        line: Number(number),
+        own: isOwn(path, context.program),
+        ...(name === undefined ? {} : { name }),
+      });
       block.paths.push(path);
       block.echo = [];
       continue;
     }
-    if (/^\s/.test(line) || (line === "" && block.frames.length > 0 && block.echo.length === 0 && /^\s/.test(text(at + 1)))) {
+    if (
+      /^\s/.test(line) ||
+      (line === "" && block.frames.length > 0 && block.echo.length === 0 && /^\s/.test(text(at + 1)))
+    ) {
       block.echo.push(line);
       continue;
     }
@@ -120,13 +166,24 @@ const traceback: MessageConstruct = {
   read: (context, at) => {
     const line = context.lines[at] ?? "";
     const start = line.indexOf(header);
-    if (start < 0 || line.trimEnd().length !== start + header.length || /^\s*\+ $/.test(line.slice(0, start)) || line.includes("Exception Group")) return null;
+    if (
+      start < 0 ||
+      line.trimEnd().length !== start + header.length ||
+      /^\s*\+ $/.test(line.slice(0, start)) ||
+      line.includes("Exception Group")
+    )
+      return null;
     const read = readBlock(context, at + 1, context.lines.length, true, (index) => context.lines[index] ?? "");
-    return read && { messages: [read.message], next: read.next, before: line.slice(0, start).trim() === "" ? 0 : start };
+    return (
+      read && { messages: [read.message], next: read.next, before: line.slice(0, start).trim() === "" ? 0 : start }
+    );
   },
 };
 
-/** Several exceptions at once, drawn as a tree with | and + before each line; the outer one comes first, then each inner one. */
+/**
+ * Several exceptions at once, drawn as a tree with | and + before each line; the outer one comes first, then each inner
+ * one.
+ */
 const group: MessageConstruct = {
   begins: (line) => line.includes("+ Exception Group Traceback"),
   read: (context, at) => {
@@ -144,7 +201,12 @@ const group: MessageConstruct = {
       }
       const headed = begins.includes(header);
       const read = readBlock(context, headed ? index + 1 : index, end, true, text);
-      if (read) messages.push({ ...read.message, toolVersion: "3.11 or newer", outputLines: { from: index + 1, to: read.next } });
+      if (read)
+        messages.push({
+          ...read.message,
+          toolVersion: "3.11 or newer",
+          outputLines: { from: index + 1, to: read.next },
+        });
       index = read ? read.next : index + 1;
     }
     return messages.length > 0 ? { messages, next: end } : null;
@@ -164,11 +226,20 @@ const refusal: MessageConstruct = {
 const encoding: MessageConstruct = {
   begins: (line) => line.startsWith("SyntaxError: Non-UTF-8") || line.includes("SyntaxError: (unicode error)"),
   read: (context, at) => {
-    const match = /^SyntaxError: (Non-UTF-8 code starting with .{1,60} in file (.+?) on line (\d+),.*)$/.exec(context.lines[at] ?? "");
+    const match = /^SyntaxError: (Non-UTF-8 code starting with .{1,60} in file (.+?) on line (\d+),.*)$/.exec(
+      context.lines[at] ?? "",
+    );
     if (!match) return null;
     return {
       messages: [
-        { severity: "error", errorName: "SyntaxError", message: match[1] ?? "", file: baseName(match[2] ?? ""), line: Number(match[3]), stage: "translation" },
+        {
+          severity: "error",
+          errorName: "SyntaxError",
+          message: match[1] ?? "",
+          file: baseName(match[2] ?? ""),
+          line: Number(match[3]),
+          stage: "translation",
+        },
       ],
       next: at + 1,
     };
@@ -202,7 +273,8 @@ const lastLine: MessageConstruct = {
   },
 };
 
-const warningLine = /^(?:(.{1,300}?):(\d+): )?((?:Syntax|Deprecation|Runtime|User|Future|Resource|Encoding|Bytes|Import)Warning): (.*)$/;
+const warningLine =
+  /^(?:(.{1,300}?):(\d+): )?((?:Syntax|Deprecation|Runtime|User|Future|Resource|Encoding|Bytes|Import)Warning): (.*)$/;
 
 /** `file:line: SyntaxWarning: words` and the echoed line. */
 const warning: MessageConstruct = {
@@ -243,31 +315,57 @@ function indented(context: MessageContext, from: number): { text: string; next: 
   };
 }
 
-/** An example in a text that did not give what it promises (doctest). It speaks of the result, or of a stop where one was met. */
+/**
+ * An example in a text that did not give what it promises (doctest). It speaks of the result, or of a stop where one
+ * was met.
+ */
 const failedExample: MessageConstruct = {
   begins: (line) => line.startsWith('File "'),
   read: (context, at) => {
     const place = fileLine.exec(context.lines[at] ?? "");
     if (!place || context.lines[at + 1] !== "Failed example:") return null;
     const example = indented(context, at + 2);
-    const shared = { severity: "error", file: baseName(place[1] ?? ""), line: Number(place[2]), excerpt: example.text } as const;
+    const shared = {
+      severity: "error",
+      file: baseName(place[1] ?? ""),
+      line: Number(place[2]),
+      excerpt: example.text,
+    } as const;
     if (/^Exception raised:/.test(context.lines[example.next] ?? "")) {
       const told = indented(context, example.next + 1);
-      const inner = readBlock(context, example.next + 2, told.next, true, (index) => (index < told.next ? (context.lines[index] ?? "").slice(4) : ""));
-      return { messages: [{ ...shared, ...inner?.message, message: inner?.message.message ?? told.text, stage: "run" }], next: told.next };
+      const inner = readBlock(context, example.next + 2, told.next, true, (index) =>
+        index < told.next ? (context.lines[index] ?? "").slice(4) : "",
+      );
+      return {
+        messages: [{ ...shared, ...inner?.message, message: inner?.message.message ?? told.text, stage: "run" }],
+        next: told.next,
+      };
     }
     if (!/^Expected/.test(context.lines[example.next] ?? "")) return null;
     const nothing = context.lines[example.next] === "Expected nothing";
     const expected = nothing ? { text: "nothing", next: example.next + 1 } : indented(context, example.next + 1);
-    const got = context.lines[expected.next] === "Got nothing" ? { text: "nothing", next: expected.next + 1 } : indented(context, expected.next + 1);
+    const got =
+      context.lines[expected.next] === "Got nothing"
+        ? { text: "nothing", next: expected.next + 1 }
+        : indented(context, expected.next + 1);
     return {
-      messages: [{ ...shared, errorName: "Failed example", message: `${example.text.trim()}: expected ${expected.text}, got ${got.text}`, stage: "result" }],
+      messages: [
+        {
+          ...shared,
+          errorName: "Failed example",
+          message: `${example.text.trim()}: expected ${expected.text}, got ${got.text}`,
+          stage: "result",
+        },
+      ],
       next: got.next,
     };
   },
 };
 
-/** A test that failed (unittest): its name, a rule, and the traceback of the assertion. An ERROR is a stop of the program. */
+/**
+ * A test that failed (unittest): its name, a rule, and the traceback of the assertion. An ERROR is a stop of the
+ * program.
+ */
 const failedTest: MessageConstruct = {
   begins: (line) => line.startsWith("FAIL: ") || line.startsWith("ERROR: "),
   read: (context, at) => {

@@ -5,7 +5,23 @@ import { cpython, isPythonSummary } from "./messages.ts";
 import { keywords, pythonTokens } from "./tokens.ts";
 import { pythonWords } from "./words.ts";
 
-const assignments = new Set(["=", "+=", "-=", "*=", "/=", "//=", "%=", "**=", "&=", "|=", "^=", ">>=", "<<=", "@=", ":="]);
+const assignments = new Set([
+  "=",
+  "+=",
+  "-=",
+  "*=",
+  "/=",
+  "//=",
+  "%=",
+  "**=",
+  "&=",
+  "|=",
+  "^=",
+  ">>=",
+  "<<=",
+  "@=",
+  ":=",
+]);
 const definers = new Set(["def", "class", "import", "as", "for", "global", "nonlocal"]);
 
 function assignedNames(line: readonly Token[]): string[] {
@@ -26,9 +42,11 @@ function assignedNames(line: readonly Token[]): string[] {
     if (token.kind === "bracket") nesting += "([{".includes(token.text) ? 1 : -1;
     const next = line[at];
     const attribute = line[at - 2]?.text === ".";
-    if (token.kind === "name" && !attribute && (nesting === 0 || line[0]?.text === "(") && next?.text !== "(") names.push(token.text);
+    if (token.kind === "name" && !attribute && (nesting === 0 || line[0]?.text === "(") && next?.text !== "(")
+      names.push(token.text);
     // The target of rows[i] = ... is rows.
-    if (token.kind === "name" && nesting === 0 && next?.text === "[" && !names.includes(token.text)) names.push(token.text);
+    if (token.kind === "name" && nesting === 0 && next?.text === "[" && !names.includes(token.text))
+      names.push(token.text);
   }
   return [...new Set(names)];
 }
@@ -58,7 +76,10 @@ function loopCondition(line: readonly Token[]): LoopCondition | null {
   if (line[0]?.text !== "while") return null;
   const names = line.filter((token) => token.kind === "name").map((token) => token.text);
   const calls = line.some(
-    (token, index) => token.text === "(" && (line[index - 1]?.kind === "name" || line[index - 1]?.text === ")") && line[index - 1]?.text !== "len",
+    (token, index) =>
+      token.text === "(" &&
+      (line[index - 1]?.kind === "name" || line[index - 1]?.text === ")") &&
+      line[index - 1]?.text !== "len",
   );
   const condition: LoopCondition = { names: [...new Set(names)], calls, constant: names.length === 0 };
   const [, left, sign, right, colon] = line;
@@ -74,6 +95,8 @@ export const python: Language = {
   name: "Python",
   extension: ".py",
   mainName: "program.py",
+  editorMode: "python",
+  indentationErrors: new Set(["IndentationError", "TabError"]),
   lineComment: "#",
   namesCheckedAt: "run",
   profile: {
@@ -92,18 +115,30 @@ export const python: Language = {
   ...messageReading([cpython], "last", isPythonSummary),
   kindOfRefusal: () => "form",
   machineWords: /0x[0-9a-f]{6,}/g,
-  unknownName: (diagnostic) => /name '([^']+)'|variable '([^']+)'/.exec(diagnostic.message)?.slice(1).find(Boolean) ?? null,
+  unknownName: (diagnostic) =>
+    /name '([^']+)'|variable '([^']+)'/.exec(diagnostic.message)?.slice(1).find(Boolean) ?? null,
   explanations: pythonExplanations,
   assignedNames,
-  usedNames: (line) => [...new Set(line.filter((token, index) => token.kind === "name" && line[index - 1]?.text !== ".").map((token) => token.text))],
+  usedNames: (line) => [
+    ...new Set(
+      line.filter((token, index) => token.kind === "name" && line[index - 1]?.text !== ".").map((token) => token.text),
+    ),
+  ],
   loopCondition,
   blockLines: indentedLines,
   decisionWords: new Set(["if", "elif", "while"]),
   loopWords: new Set(["while", "for"]),
   definesFunction: (line) => line[0]?.text === "def" || line[0]?.text === "class",
+  chanceWords: new Set(
+    "random randint randrange choice choices shuffle sample uniform time perf_counter monotonic now today urandom uuid4 id hash".split(
+      " ",
+    ),
+  ),
   unseenWords: new Set(["for", "yield", "with", "import", "lambda"]),
   quietFunctions: new Set("print len abs min max sum round int float str bool range append".split(" ")),
-  needsFile: (program, stem) => new RegExp(`^[ \\t]*(?:from[ \\t]+${stem}[ \\t]|import[ \\t].*\\b${stem}\\b)`, "m").test(program),
+  needsFile: (program, stem) =>
+    new RegExp(`^[ \\t]*(?:from[ \\t]+${stem}[ \\t]|import[ \\t].*\\b${stem}\\b)`, "m").test(program),
+  numberRanges: {},
   loopExits: ["break", "return", "raise", "exit", "quit", "_exit"],
   ownWords: new Set([...keywords, ...pythonWords]),
   signs: [

@@ -29,7 +29,26 @@ test("a quote that is not closed ends at its line, a triple one at the end of th
 });
 
 test("tokens stand where they say, in order, whatever the text", () => {
-  const piece = fc.constantFrom('"', "'", '"""', "\\", "\n", "\r\n", "#", "(", "]", "fare", "12.5", "é", "🚢", " ", "\t", "f", ":=", "**=");
+  const piece = fc.constantFrom(
+    '"',
+    "'",
+    '"""',
+    "\\",
+    "\n",
+    "\r\n",
+    "#",
+    "(",
+    "]",
+    "fare",
+    "12.5",
+    "é",
+    "🚢",
+    " ",
+    "\t",
+    "f",
+    ":=",
+    "**=",
+  );
   fc.assert(
     fc.property(fc.array(piece, { maxLength: 60 }), (pieces) => {
       const text = pieces.join("");
@@ -37,7 +56,8 @@ test("tokens stand where they say, in order, whatever the text", () => {
       let last = [0, 0];
       for (const token of pythonTokens(text)) {
         expect(token.text.length).toBeGreaterThan(0);
-        if (token.line === token.endLine) expect(lines[token.line - 1]?.text.slice(token.offset, token.offset + token.text.length)).toBe(token.text);
+        if (token.line === token.endLine)
+          expect(lines[token.line - 1]?.text.slice(token.offset, token.offset + token.text.length)).toBe(token.text);
         expect(token.line > (last[0] ?? 0) || token.offset >= (last[1] ?? 0)).toBe(true);
         last = [token.endLine, token.line === token.endLine ? token.offset + token.text.length : 0];
       }

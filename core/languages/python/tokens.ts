@@ -9,14 +9,16 @@ export const keywords: ReadonlySet<string> = new Set(
 );
 
 const name = /[\p{L}\p{Nl}_][\p{L}\p{Nl}\p{Mn}\p{Mc}\p{Nd}\p{Pc}]*/uy;
-const number = /(?:0[xX][\da-fA-F_]+|0[oO][0-7_]+|0[bB][01_]+|(?:\d[\d_]*\.?[\d_]*|\.\d[\d_]*)(?:[eE][+-]?\d[\d_]*)?[jJ]?)/y;
+const number =
+  /(?:0[xX][\da-fA-F_]+|0[oO][0-7_]+|0[bB][01_]+|(?:\d[\d_]*\.?[\d_]*|\.\d[\d_]*)(?:[eE][+-]?\d[\d_]*)?[jJ]?)/y;
 const textStart = /(?:[rRbBuUfFtT]{0,2})("""|'''|"|')/y;
-const operator = /\*\*=|\/\/=|>>=|<<=|\.\.\.|:=|->|==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|@=|\*\*|\/\/|<<|>>|[-+*/%@&|^~<>=.,:;!]/y;
+const operator =
+  /\*\*=|\/\/=|>>=|<<=|\.\.\.|:=|->|==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|@=|\*\*|\/\/|<<|>>|[-+*/%@&|^~<>=.,:;!]/y;
 
 /**
- * Takes a Python text apart. Never fails: what is no Python comes as "other". A literal without its closing quote is `open`;
- * a one-line literal ends at its line's end (unless a backslash carries it on), a triple-quoted one at the end of the text.
- * Offsets are UTF-16 within the line, lines are 1-based.
+ * Takes a Python text apart. Never fails: what is no Python comes as "other". A literal without its closing quote is
+ * `open`; a one-line literal ends at its line's end (unless a backslash carries it on), a triple-quoted one at the end
+ * of the text. Offsets are UTF-16 within the line, lines are 1-based.
  */
 export function pythonTokens(text: string): Token[] {
   const tokens: Token[] = [];
@@ -29,7 +31,11 @@ export function pythonTokens(text: string): Token[] {
     return pattern.exec(text)?.[0] ?? null;
   };
   const lineEndAt = (position: number): number =>
-    text[position] === "\r" && text[position + 1] === "\n" ? 2 : text[position] === "\n" || text[position] === "\r" ? 1 : 0;
+    text[position] === "\r" && text[position + 1] === "\n"
+      ? 2
+      : text[position] === "\n" || text[position] === "\r"
+        ? 1
+        : 0;
   const push = (kind: Token["kind"], length: number) => {
     tokens.push({ kind, text: text.slice(at, at + length), line, offset: at - lineStart, endLine: line });
     at += length;
@@ -42,7 +48,13 @@ export function pythonTokens(text: string): Token[] {
       at += end;
       line += 1;
       lineStart = at;
-    } else if (character === " " || character === "\t" || character === "\f" || character === "\ufeff" || (character === "\\" && lineEndAt(at + 1) > 0)) {
+    } else if (
+      character === " " ||
+      character === "\t" ||
+      character === "\f" ||
+      character === "\ufeff" ||
+      (character === "\\" && lineEndAt(at + 1) > 0)
+    ) {
       at += 1;
     } else if (character === "#") {
       const rest = /[^\r\n]*/y;
@@ -81,7 +93,13 @@ export function pythonTokens(text: string): Token[] {
         }
       }
       at = Math.min(at, text.length);
-      const token: Token = { kind: "text", text: text.slice(start, at), line: startLine, offset: startOffset, endLine: line };
+      const token: Token = {
+        kind: "text",
+        text: text.slice(start, at),
+        line: startLine,
+        offset: startOffset,
+        endLine: line,
+      };
       if (open) token.open = true;
       tokens.push(token);
     } else {

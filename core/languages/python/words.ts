@@ -1,4 +1,7 @@
-/** Built-in names of Python and common words of its standard library (Python Language Reference, Built-in Functions and Exceptions). */
+/**
+ * Built-in names of Python and common words of its standard library (Python Language Reference, Built-in Functions and
+ * Exceptions).
+ */
 export const pythonWords: readonly string[] = (
   "abs all any ascii bin bool bytearray bytes callable chr classmethod compile complex delattr dict dir divmod enumerate eval exec filter float format " +
   "frozenset getattr globals hasattr hash help hex id input int isinstance issubclass iter len list locals map max memoryview min next object oct open ord " +

@@ -1,7 +1,8 @@
 import { baseName, type MessageConstruct, type ToolFamily } from "../messageReader.ts";
 import { severityOf } from "../severity.ts";
 
-const located = /^(?:.{0,400}[\\/])?([^\\/:]{1,200}\.pde):(\d+)(?::(\d+)(?::(\d+):(\d+))?)?: (?:([A-Za-z]{4,12}): )?(.*)$/;
+const located =
+  /^(?:.{0,400}[\\/])?([^\\/:]{1,200}\.pde):(\d+)(?::(\d+)(?::(\d+):(\d+))?)?: (?:([A-Za-z]{4,12}): )?(.*)$/;
 
 /** `Tide.pde:3:5:3:9: words`: line and column of the beginning, then of the end; columns count from 0. */
 const compiler: MessageConstruct = {
@@ -34,8 +35,16 @@ const bar: MessageConstruct = {
     /^(?:The (?:variable|function|method|class|type) |Cannot find (?:a class|anything) |Syntax Error ?[-–:]|Missing (?:a|an|the|operator|right|left)|Type mismatch)/.test(
       line,
     ),
-  read: (context, at) => ({ messages: [{ severity: "error", message: context.lines[at] ?? "", stage: "translation" }], next: at + 1 }),
+  read: (context, at) => ({
+    messages: [{ severity: "error", message: context.lines[at] ?? "", stage: "translation" }],
+    next: at + 1,
+  }),
 };
 
 /** Editors of Java-based drawing sketches. */
-export const sketchTools: ToolFamily = { id: "sketch", name: "editors of drawing sketches", checkedAgainst: null, constructs: [compiler, bar] };
+export const sketchTools: ToolFamily = {
+  id: "sketch",
+  name: "editors of drawing sketches",
+  checkedAgainst: null,
+  constructs: [compiler, bar],
+};

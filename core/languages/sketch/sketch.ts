@@ -39,11 +39,16 @@ export const sketch: Language = {
   mainName: "sketch.pde",
   profile: {
     ...java.profile,
-    stages: ["the whole text is translated; names and types are checked", "setup runs once", "then draw runs again and again, a frame each time"],
+    stages: [
+      "the whole text is translated; names and types are checked",
+      "setup runs once",
+      "then draw runs again and again, a frame each time",
+    ],
     unsetValue: "a variable outside the functions holds 0, false or null; a local must be given a value first",
     input: "mouse and keys, by functions that are called when something happens",
     strictness: "none",
-    usualDistance: "a missing semicolon is reported on its line or the next; a missing brace at the end of the file. An empty drawing area is a symptom too",
+    usualDistance:
+      "a missing semicolon is reported on its line or the next; a missing brace at the end of the file. An empty drawing area is a symptom too",
   },
   ...messageReading([sketchTools, jdk, countingCompiler], "first refusal", isJavaSummary),
   explanations: [...sketchExplanations, ...javaExplanations],

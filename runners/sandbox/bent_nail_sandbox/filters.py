@@ -71,17 +71,24 @@ def refusals(debugger):
     return program
 
 
-def install(program, listener=False):
-    """Puts instructions before all calls of this process and of what it starts. Returns the descriptor of the notices, if `listener`."""
+def made_ready(program):
+    """Instructions as the kernel takes them: a header that points to them. Made once, so that a fork has nothing left to put together."""
     code = b"".join(program)
     buffer = ctypes.create_string_buffer(code, len(code))
-    header = struct.pack("@HxxxxxxP", len(code) // 8, ctypes.addressof(buffer))
-    found = libc.syscall(ctypes.c_long(OTHERS[MACHINE]["seccomp"]), ctypes.c_uint(1), ctypes.c_uint(8 if listener else 0), ctypes.c_char_p(header))
+    return struct.pack("@HxxxxxxP", len(code) // 8, ctypes.addressof(buffer)), buffer
+
+
+def install(ready, listener=False):
+    """Puts instructions (made_ready) before all calls of this process and of what it starts. Returns the descriptor of the notices, if `listener`."""
+    found = libc.syscall(ctypes.c_long(OTHERS[MACHINE]["seccomp"]), ctypes.c_uint(1), ctypes.c_uint(8 if listener else 0), ctypes.c_char_p(ready[0]))
     if found < 0:
         raise OSError(ctypes.get_errno(), "seccomp")
     return found
 
 
+REFUSALS = made_ready(refusals(False) + [give(ALLOW)])
+
+
 def refuse():
     """The filter without notices: for a program inside the process of its interpreter, and for what a debugger of ours starts."""
-    install(refusals(False) + [give(ALLOW)])
+    install(REFUSALS)

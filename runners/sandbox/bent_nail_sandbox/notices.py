@@ -10,7 +10,7 @@ import os
 import socket
 import struct
 
-from .filters import ALLOW, FIRST_ARGUMENT, MACHINE, NOTIFY, OTHERS, equal, give, install as install_filter, load, refusals
+from .filters import ALLOW, FIRST_ARGUMENT, MACHINE, NOTIFY, OTHERS, equal, give, install as install_filter, load, made_ready, refusals
 
 RECEIVE, SEND = 0xC0502100, 0xC0182101
 GO_ON = 1
@@ -30,9 +30,12 @@ def filter_program(with_output, debugger):
     return program + [give(ALLOW)]
 
 
+PROGRAMS = {(with_output, debugger): made_ready(filter_program(with_output, debugger)) for with_output in (False, True) for debugger in (False, True)}
+
+
 def install(with_output, debugger, channel):
     """In the program's process, rights gone: from here on its calls give notices, which whoever is at the other end of `channel` answers."""
-    listener = install_filter(filter_program(with_output, debugger), listener=True)
+    listener = install_filter(PROGRAMS[with_output, debugger], listener=True)
     channel.sendmsg([b"l"], [(socket.SOL_SOCKET, socket.SCM_RIGHTS, array.array("i", [listener]))])
     os.close(listener)
 

@@ -1,0 +1,91 @@
+import { data } from "react-router";
+import type { z } from "zod";
+import type { Refused } from "../server/cases/changeCase.ts";
+import { formFields, readForm } from "./forms.ts";
+
+/**
+ * What an action says to the page: whether it was done, and words for the person. `both`: what the person wanted to
+ * write and what stands there now, where somebody else wrote meanwhile. `more` is for the page's own use.
+ */
+export type Reply = {
+  intent: string;
+  ok: boolean;
+  message: string;
+  both?: { yours: string; theirs: string };
+  more?: string;
+  /** What is still missing or wrong, by field. */
+  problems?: Record<string, string>;
+};
+
+/** What an action gives: words without the intent's name and their code, or the answer itself (a redirection). */
+export type Said = (Omit<Reply, "intent"> & { status: number }) | Response;
+
+/** It was done. */
+export function done(message = "", more?: string): Said {
+  return { ok: true, message, status: 200, more };
+}
+
+/** It was tried and something was kept, but what was wanted did not come of it. */
+export function notReached(message: string, more?: string): Said {
+  return { ok: false, message, status: 200, more };
+}
+
+/** Something in the form is missing or wrong; the words stand beside its fields. */
+export function incomplete(problems: Record<string, string>): Said {
+  return { ok: false, message: "", problems, status: 422 };
+}
+
+/** It was understood and is not done: 409 where somebody else wrote meanwhile, else 422 (RFC 9110, 15.5). */
+export function refused(given: Refused | string): Said {
+  if (typeof given === "string") return { ok: false, message: given, status: 422 };
+  return { ok: false, message: given.message, both: given.both, status: given.stale ? 409 : 422 };
+}
+
+/** One intent of a page, closed over the fields of its form. */
+export type PageAction<Context> = {
+  intent: string;
+  run: (context: Context, form: FormData) => Promise<Said>;
+};
+
+/** An action: its name in the form, the schema of the other fields, and what it does with them. */
+export function defineAction<Context, Fields>(action: {
+  intent: string;
+  schema: z.ZodType<Fields>;
+  does: (context: Context, fields: Fields) => Promise<Said>;
+}): PageAction<Context> {
+  return {
+    intent: action.intent,
+    run: async (context, form) => {
+      const fields = action.schema.safeParse(formFields(form));
+      if (fields.success) return action.does(context, fields.data);
+      const names = [...new Set(fields.error.issues.map((issue) => issue.path.join(" ") || "the form"))];
+      const message = `This could not be read: ${names.join(", ")}. Nothing was changed.`;
+      return { ok: false, message, status: 400 };
+    },
+  };
+}
+
+/**
+ * Does what a page's form asks for. An intent that the page does not know gets words and 400; so does a form that did
+ * not arrive whole.
+ */
+export async function act<Context>(
+  actions: ReadonlyArray<PageAction<Context>>,
+  request: Request,
+  context: Context,
+): Promise<Response | ReturnType<typeof data<Reply>>> {
+  const form = await readForm(request);
+  const intent = String(form.get("intent") ?? "");
+  const action = actions.find((each) => each.intent === intent);
+  const said: Said = action
+    ? await action.run(context, form)
+    : { ok: false, message: "This page does not know what was asked of it. Nothing was changed.", status: 400 };
+  if (said instanceof Response) return said;
+  const { status, ...reply } = said;
+  return data({ intent, ...reply }, { status });
+}
+
+/** A page is read anew after a refusal because of somebody else's change, too: it has something new to show. */
+export function readAnewWhenStale(given: { actionStatus?: number; defaultShouldRevalidate: boolean }): boolean {
+  return given.actionStatus === 409 || given.defaultShouldRevalidate;
+}

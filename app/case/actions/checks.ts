@@ -1,0 +1,62 @@
+import { z } from "zod";
+import { type Surroundings, surroundingsSchema } from "../../../core/cases/surroundings.ts";
+import { removeCheck, saveCheck, verifyAgain } from "../../../server/judge/checks.ts";
+import { defineAction, done, notReached, refused } from "../../actions.ts";
+import { field } from "../../forms.ts";
+import { type CaseContext, defineCaseAction } from "./caseAction.ts";
+
+const files = { fileName: field.list(), fileText: field.list(), fileAbsent: field.list() };
+
+/** The files of a check's form: names, texts and which of them are to be absent. Null if one cannot be taken. */
+function readSurroundings(given: z.output<z.ZodObject<typeof files>>): Surroundings | null {
+  const absent = new Set(given.fileAbsent);
+  const entries = given.fileName.map(
+    (name, index) => [name.trim(), absent.has(String(index)) ? null : (given.fileText[index] ?? "")] as const,
+  );
+  return surroundingsSchema.safeParse(Object.fromEntries(entries)).data ?? null;
+}
+
+/** Adds a check or changes one, and runs it. */
+export const keepCheck = defineCaseAction({
+  intent: "check",
+  fields: {
+    key: field.text(100),
+    input: field.text(),
+    expected: field.text(),
+    expectsNothing: field.ticked(),
+    kind: field.one(["normal", "boundary", "erroneous"]),
+    ignorePrompts: field.ticked(),
+    ...files,
+  },
+  does: async ({ services, found }, change, given) => {
+    const surroundings = readSurroundings(given);
+    if (surroundings === null)
+      return refused(
+        "A file's name is empty, leads out of the case's folder, or its text is too long. Nothing was changed.",
+      );
+    const { input, kind, ignorePrompts, expectsNothing } = given;
+    const expected = given.expected === "" && !expectsNothing ? null : given.expected;
+    const saved = await saveCheck(services, found, { ...change, reason: "changed" }, given.key || null, {
+      ...{ input, expected, kind, ignorePrompts, surroundings },
+    });
+    return saved.ok ? done("Check kept and run.") : refused(saved);
+  },
+});
+
+/** Takes a check away. */
+export const dropCheck = defineCaseAction({
+  intent: "remove check",
+  fields: { key: field.text(100) },
+  does: async ({ services, found }, change, { key }) => {
+    const removed = await removeCheck(services, found, { ...change, reason: "removed" }, key);
+    return removed.ok ? done("The check was taken away.") : refused(removed);
+  },
+});
+
+/** Runs all checks again and says whether the mended case is verified. */
+export const verify = defineAction<CaseContext, unknown>({
+  intent: "verify",
+  schema: z.unknown(),
+  does: async ({ services, found }) =>
+    (await verifyAgain(services, found.key)) ? done("All checks pass: verified.") : notReached("Not all checks pass."),
+});

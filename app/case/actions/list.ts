@@ -1,0 +1,19 @@
+import type { PageAction } from "../../actions.ts";
+import type { CaseContext } from "./caseAction.ts";
+import { dropCheck, keepCheck, verify } from "./checks.ts";
+import { decide } from "./decide.ts";
+import { anotherOutput, describe, note, warning, worked } from "./describe.ts";
+import { goBack } from "./goBack.ts";
+import { intention } from "./intention.ts";
+import { markLines } from "./markLines.ts";
+import { mend } from "./mend.ts";
+import { putAway, takeBack } from "./putAway.ts";
+import { switchOn } from "./switchOn.ts";
+
+/** Everything that the page of a case can be asked for. */
+export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
+  ...[decide, markLines, mend, goBack, intention],
+  ...[keepCheck, dropCheck, verify],
+  ...[describe, note, worked, warning, anotherOutput],
+  ...[switchOn, putAway, takeBack],
+];

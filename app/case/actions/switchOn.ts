@@ -1,0 +1,16 @@
+import { switchPart } from "../../../server/mend/switchPart.ts";
+import { done, refused } from "../../actions.ts";
+import { field } from "../../forms.ts";
+import { defineCaseAction } from "./caseAction.ts";
+
+const line = () => field.whole(1, 10_000_000);
+
+/** Switches lines on that were commented out, as a version of its own. */
+export const switchOn = defineCaseAction({
+  intent: "switch",
+  fields: { from: line(), to: line() },
+  does: async ({ services, found }, change, { from, to }) => {
+    const switched = await switchPart(services, found, change, from, to);
+    return switched.ok ? done("Switched on, as a version of its own.") : refused(switched);
+  },
+});

@@ -1,0 +1,192 @@
+import { useState } from "react";
+import { data, Link, useFetcher, useSearchParams } from "react-router";
+import { z } from "zod";
+import { findWording } from "../../core/wording/wordings.ts";
+import { findCase } from "../../server/cases/caseStore.ts";
+import { act, type Reply, readAnewWhenStale } from "../actions.ts";
+import { WordingContext } from "../components/marks.tsx";
+import { Script } from "../components/Script.tsx";
+import { wholeNumber } from "../forms.ts";
+import type { Route } from "./+types/page.ts";
+import { caseActions } from "./actions/list.ts";
+import { CaseScript } from "./CaseScript.tsx";
+import { ChecksLeaf } from "./ChecksLeaf.tsx";
+import { type CaseView, caseView, type Leaf } from "./caseView.ts";
+import { HandedIn } from "./HandedIn.tsx";
+import { LayerList } from "./LayerList.tsx";
+import { MendLeaf } from "./MendLeaf.tsx";
+import { MessagesLeaf } from "./MessagesLeaf.tsx";
+import { CaseRevision } from "./Revision.tsx";
+import { TraceLeaf } from "./TraceLeaf.tsx";
+import { VerdictStrip } from "./VerdictStrip.tsx";
+import { VersionsLeaf } from "./VersionsLeaf.tsx";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` },
+];
+
+const leafSchema = z.enum(["messages", "checks", "trace", "mend", "versions"]).catch("checks");
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const query = new URL(request.url).searchParams;
+  const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
+  // Only the list of versions shows the texts of all of them.
+  const wanted = leaf === "versions" ? "all" : [query.get("version") ?? ""];
+  const found = await findCase(context.services.database, params.caseKey, wanted);
+  if (!found) throw data("There is no such case. It may have been put away for good.", { status: 404 });
+  return caseView(context.services, found, {
+    leaf,
+    check: query.get("check"),
+    version: query.get("version"),
+    rows: query.get("rows") === "change" ? "change" : "line",
+    from: wholeNumber(query.get("from"), { from: 0, to: 1_000_000, otherwise: 0 }),
+  });
+}
+
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const found = await findCase(context.services.database, params.caseKey);
+  if (!found) throw data("There is no such case.", { status: 404 });
+  return act(caseActions, request, { services: context.services, who: context.who, found });
+}
+
+export const shouldRevalidate = readAnewWhenStale;
+
+const noLines: ReadonlySet<number> = new Set();
+
+const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
+  { leaf: "messages", words: "Messages" },
+  { leaf: "checks", words: "Runs and checks" },
+  { leaf: "trace", words: "Dry run" },
+  { leaf: "mend", words: "Mend" },
+  { leaf: "versions", words: "Versions" },
+];
+
+export default function CasePage({ loaderData: view }: Route.ComponentProps) {
+  const [query] = useSearchParams();
+  const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
+  const away = useFetcher<Reply>();
+  const mending = useFetcher<Reply>();
+  const [standing, setStanding] = useState<number | null>(null);
+  // Breakpoints belong to the text of one version.
+  const [breakpoints, setBreakpoints] = useState<{ version: string; lines: ReadonlySet<number> }>({
+    version: "",
+    lines: new Set(),
+  });
+  const tabs = view.trace && breakpoints.version === view.trace.version ? breakpoints.lines : noLines;
+  const [tabNote, setTabNote] = useState("");
+  const toggleTab = (picked: number) => {
+    if (!view.trace) return;
+    // A line that holds nothing to run passes its tab on to the next one that does.
+    const line = view.trace.runnable.find((each) => each >= picked);
+    if (line === undefined)
+      return setTabNote(`Nothing is run from line ${picked} on, so no breakpoint can stand there.`);
+    const had = tabs.has(line);
+    setBreakpoints({
+      version: view.trace.version,
+      lines: new Set(had ? [...tabs].filter((each) => each !== line) : [...tabs, line]),
+    });
+    setTabNote(
+      had
+        ? `The breakpoint at line ${line} is taken away.`
+        : line === picked
+          ? `Breakpoint at line ${line}.`
+          : `Line ${picked} holds nothing to run; the breakpoint is at line ${line}.`,
+    );
+  };
+  return (
+    <WordingContext value={findWording(view.wording)}>
+      <CaseRevision value={view.revision}>
+        <article>
+          <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
+            <h1>{view.title}</h1>
+            <p className="note-small">
+              {[
+                view.language,
+                view.studentLabel,
+                view.courseName,
+                `version ${view.versionNumber} of ${view.versions.length}`,
+                view.encoding === "utf-8" ? null : `was ${view.encoding.toUpperCase()}`,
+              ]
+                .filter((part) => part)
+                .join(" · ")}
+            </p>
+            <span className="ml-auto flex items-baseline gap-4">
+              <Link className="link" to={`/cases/${view.key}/exercise`}>
+                Make an exercise
+              </Link>
+              <Link className="link" to={`/print/cases/${view.key}`}>
+                Print
+              </Link>
+              <away.Form method="post">
+                <button className="press press-quiet" name="intent" value="delete" type="submit">
+                  Put away
+                </button>
+              </away.Form>
+            </span>
+          </header>
+          {view.deleted && (
+            <away.Form method="post" className="mb-3 border border-rule-strong bg-slip px-3 py-2">
+              This case is put away.{" "}
+              <button className="press" name="intent" value="restore" type="submit">
+                Take it back
+              </button>
+            </away.Form>
+          )}
+          {view.newer && (
+            <p className="mb-3 border border-rule-strong bg-slip px-3 py-2">
+              A newer version was handed in; it stands under Versions.
+            </p>
+          )}
+          <VerdictStrip key={`${view.revision} ${view.openLayer?.key}`} view={view} />
+          <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
+            <div className="grid gap-4">
+              {leaf === "trace" && view.trace ? (
+                <section className="leaf py-3" aria-label="The program">
+                  <Script
+                    lines={view.trace.lines}
+                    label="The program in the dry run"
+                    next={standing}
+                    tabs={tabs}
+                    onPick={toggleTab}
+                    pickHint="Set a breakpoint here, or take it away"
+                  />
+                  <p className="note-small px-3" role="status">
+                    {tabNote || "Press a line to set a breakpoint (arrow keys and Enter do the same)."}
+                  </p>
+                </section>
+              ) : (
+                <CaseScript view={view} />
+              )}
+              <LayerList view={view} />
+              <HandedIn view={view} />
+            </div>
+            <section className="leaf" aria-label="Facing page">
+              <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
+                {leaves
+                  .filter((each) => view.runs || !["trace", "mend"].includes(each.leaf))
+                  .map((each) => (
+                    <Link
+                      key={each.leaf}
+                      to={`?leaf=${each.leaf}`}
+                      preventScrollReset
+                      aria-current={each.leaf === leaf ? "page" : undefined}
+                      className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
+                    >
+                      {each.words}
+                    </Link>
+                  ))}
+              </nav>
+              <div className="p-3">
+                {leaf === "messages" && <MessagesLeaf view={view} />}
+                {leaf === "checks" && <ChecksLeaf view={view} />}
+                {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
+                {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} />}
+                {leaf === "versions" && <VersionsLeaf view={view} />}
+              </div>
+            </section>
+          </div>
+        </article>
+      </CaseRevision>
+    </WordingContext>
+  );
+}

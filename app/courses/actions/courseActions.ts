@@ -1,0 +1,71 @@
+import { z } from "zod";
+import { wordings } from "../../../core/wording/wordings.ts";
+import { setHandIn } from "../../../server/assignments/assignmentStore.ts";
+import { addStudents, setCoursePolicy } from "../../../server/people/courseStore.ts";
+import { codeGuesses, labelOfCourse } from "../../../server/people/guesses.ts";
+import type { Services } from "../../../server/services.ts";
+import { defineAction, done, refused, type Said } from "../../actions.ts";
+import { field } from "../../forms.ts";
+
+/** What an action of a course's page works on: the course's key. */
+type CourseContext = { services: Services; course: string };
+
+function courseAction<Fields>(
+  intent: string,
+  schema: z.ZodType<Fields>,
+  does: (context: CourseContext, fields: Fields) => Promise<Said>,
+) {
+  return defineAction<CourseContext, Fields>({ intent, schema, does });
+}
+
+const policySchema = z.object({
+  wording: field.text(40),
+  endless: field.one(["logic", "runtime"]),
+  depth: field.one(["short", "full"]),
+});
+
+/** How the course speaks and decides. */
+const policy = courseAction("policy", policySchema, async ({ services, course }, given) => {
+  const wording = wordings.find((each) => each.id === given.wording);
+  if (!wording) return refused("These names of the classes are not known here. Nothing was changed.");
+  await setCoursePolicy(services.database, course, {
+    ...{ endlessClass: given.endless, wording: wording.id, depth: given.depth },
+  });
+  return done("Kept.");
+});
+
+/** Lets a label try its code again. */
+const letIn = courseAction("let in", z.object({ label: field.text(200) }), async ({ course }, { label }) => {
+  codeGuesses.lift(labelOfCourse(course, label));
+  return done(`${label} can try again.`);
+});
+
+/** Opens or closes the hand-in page, with the task. */
+const handIn = courseAction(
+  "hand-in",
+  z.object({ open: field.ticked(), task: field.text(20_000) }),
+  async ({ services, course }, { open, task }) => {
+    await setHandIn(services.database, course, { open, statement: task });
+    return done("Kept.");
+  },
+);
+
+/** Adds students by their labels, one a line or with commas between. */
+const students = courseAction(
+  "students",
+  z.object({ labels: field.text(100_000) }),
+  async ({ services, course }, given) => {
+    const labels = given.labels
+      .split(/[\n,;]/)
+      .map((label) => label.trim())
+      .filter((label) => label !== "");
+    const tooLong = labels.find((label) => label.length > 80);
+    if (tooLong !== undefined) return refused(`A label has 1 to 80 characters; this one is longer: ${tooLong}`);
+    const added = await addStudents(services.database, course, labels);
+    const known = labels.length - added;
+    return done(known === 0 ? `${added} added.` : `${added} added; ${known} were in the course already.`);
+  },
+);
+
+/** Everything that the page of a course can be asked for. */
+export const courseActions = [policy, letIn, handIn, students];

@@ -1,0 +1,166 @@
+import { data, Form, Link } from "react-router";
+import { findWording, wordings } from "../../core/wording/wordings.ts";
+import { findFirstAssignment } from "../../server/assignments/assignmentStore.ts";
+import { findCourse, listStudents } from "../../server/people/courseStore.ts";
+import { codeGuesses, labelOfCourse } from "../../server/people/guesses.ts";
+import { act } from "../actions.ts";
+import { HandInPanel } from "../handIn/HandInPanel.tsx";
+import type { Route } from "./+types/coursePage.ts";
+import { courseActions } from "./actions/courseActions.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Course · Bent Nail" }];
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const course = await findCourse(context.services.database, params.courseKey);
+  if (!course) throw data("There is no such course.", { status: 404 });
+  const students = (await listStudents(context.services.database, course.key)).map((student) => ({
+    ...student,
+    slowed: codeGuesses.slowed(labelOfCourse(course.key, student.label)).map(({ address, wrong, until }) => ({
+      address,
+      wrong,
+      minutes: Math.max(1, Math.ceil((until.getTime() - Date.now()) / 60_000)),
+    })),
+  }));
+  const assignment = await findFirstAssignment(context.services.database, course.key);
+  return {
+    course,
+    students,
+    assignment: {
+      handInCode: assignment?.hand_in_code ?? null,
+      open: assignment?.hand_in_open ?? false,
+      statement: assignment?.statement ?? "",
+    },
+    origin: new URL(request.url).origin,
+  };
+}
+
+export async function action({ params, request, context }: Route.ActionArgs) {
+  return act(courseActions, request, { services: context.services, course: params.courseKey });
+}
+
+export default function Course({ loaderData, actionData }: Route.ComponentProps) {
+  const { course, students, assignment, origin } = loaderData;
+  const spoken = findWording(course.wording);
+  const said = (about: string) =>
+    actionData?.intent === about && (
+      <span role="status" className="ml-3">
+        {actionData.message}
+      </span>
+    );
+  return (
+    <div className="grid gap-6 lg:grid-cols-2">
+      <div className="grid content-start gap-4">
+        <h1>{course.name}</h1>
+        {students.length === 0 ? (
+          <p className="leaf p-4">
+            No students yet. A student is a label such as “S-01”, with a personal code that prints as a slip; there are
+            no accounts.
+          </p>
+        ) : (
+          <table className="leaf w-full">
+            <thead>
+              <tr className="border-b-2 border-rule-strong text-left">
+                <th className="px-3 py-1">Label</th>
+                <th className="px-3 py-1">Personal code</th>
+              </tr>
+            </thead>
+            <tbody>
+              {students.map((student) => (
+                <tr key={student.key} className="border-b border-rule">
+                  <td className="px-3 py-1">
+                    <Link className="link" to={`/courses/${course.key}/students/${student.key}`}>
+                      {student.label}
+                    </Link>
+                    {student.slowed.length > 0 && <SlowedDown label={student.label} slowed={student.slowed} />}
+                  </td>
+                  <td className="px-3 py-1 font-mono">{student.personal_code}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        {said("let in")}
+        <Form method="post" className="leaf grid gap-2 p-3">
+          <label>
+            Labels of more students, one a line
+            <textarea name="labels" className="field" rows={3} required />
+          </label>
+          <div>
+            <button className="press press-main" type="submit" name="intent" value="students">
+              Add them
+            </button>
+            {said("students")}
+          </div>
+        </Form>
+      </div>
+      <div className="grid content-start gap-4">
+        <Form method="post" className="leaf grid gap-3 p-3">
+          <h2 className="text-base">How this course speaks</h2>
+          <label>
+            Names of the classes
+            <select name="wording" className="field" defaultValue={course.wording}>
+              {wordings.map((wording) => (
+                <option key={wording.id} value={wording.id}>
+                  {wording.words}
+                </option>
+              ))}
+            </select>
+          </label>
+          {spoken.note && <p className="note-small">{spoken.note}</p>}
+          <label>
+            {spoken.endless[0]?.toUpperCase()}
+            {spoken.endless.slice(1)} counts as
+            <select name="endless" className="field" defaultValue={course.endless_class}>
+              <option value="logic">a logic error</option>
+              <option value="runtime">a runtime error</option>
+            </select>
+          </label>
+          <label>
+            Messages are explained
+            <select name="depth" className="field" defaultValue={course.depth}>
+              <option value="short">in one sentence</option>
+              <option value="full">with where it usually comes from and what it does not say</option>
+            </select>
+          </label>
+          <div>
+            <button className="press" type="submit" name="intent" value="policy">
+              Keep
+            </button>
+            {said("policy")}
+          </div>
+        </Form>
+        <HandInPanel
+          assignment={assignment}
+          origin={origin}
+          said={said("hand-in")}
+          withStudents={students.length > 0}
+        />
+      </div>
+    </div>
+  );
+}
+
+/** Says of a label that wrong codes were tried for it too often, and lets its student try again. */
+function SlowedDown({
+  label,
+  slowed,
+}: {
+  label: string;
+  slowed: ReadonlyArray<{ address: string; wrong: number; minutes: number }>;
+}) {
+  const wrong = slowed.reduce((sum, each) => sum + each.wrong, 0);
+  const minutes = Math.max(...slowed.map((each) => each.minutes));
+  const from = slowed.length === 1 ? slowed[0]?.address : `${slowed.length} devices`;
+  return (
+    <Form method="post" className="mt-1 flex flex-wrap items-baseline gap-2">
+      <span className="note-small">
+        {wrong} wrong codes from {from}; none is taken from there for {minutes} more{" "}
+        {minutes === 1 ? "minute" : "minutes"}
+      </span>
+      <input type="hidden" name="label" value={label} />
+      <button className="press" type="submit" name="intent" value="let in">
+        Let in again
+      </button>
+    </Form>
+  );
+}

@@ -1,0 +1,102 @@
+import { data, Form, Link } from "react-router";
+import { listCases } from "../../server/cases/listStore.ts";
+import type { Database } from "../../server/database/database.ts";
+import { findCourse, listStudents } from "../../server/people/courseStore.ts";
+import { act } from "../actions.ts";
+import { CaseList } from "../components/CaseList.tsx";
+import type { Route } from "./+types/studentPage.ts";
+import { studentActions } from "./actions/studentActions.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Student · Bent Nail" }];
+
+async function find(database: Database, params: Route.LoaderArgs["params"]) {
+  const course = await findCourse(database, params.courseKey);
+  const student = course && (await listStudents(database, course.key)).find((each) => each.key === params.studentKey);
+  if (!course || !student) throw data("There is no such student in this course.", { status: 404 });
+  return { course, student };
+}
+
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { course, student } = await find(context.services.database, params);
+  const { rows, total } = await listCases(context.services.database, { judged: null, page: 0, student: student.key });
+  return {
+    course: { key: course.key, name: course.name },
+    student: { key: student.key, label: student.label },
+    rows,
+    total,
+  };
+}
+
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const { student } = await find(context.services.database, params);
+  return act(studentActions, request, { services: context.services, student });
+}
+
+export default function Student({ loaderData, actionData }: Route.ComponentProps) {
+  const { course, student, rows, total } = loaderData;
+  return (
+    <div className="grid max-w-3xl gap-4">
+      <header>
+        <p className="note-small">
+          <Link className="link" to={`/courses/${course.key}`}>
+            {course.name}
+          </Link>
+        </p>
+        <h1>{student.label}</h1>
+      </header>
+      {actionData?.message && (
+        <p role="status" className="border-l-4 border-steel bg-slip px-3 py-2">
+          {actionData.message}
+        </p>
+      )}
+      {rows.length > 0 && <CaseList rows={rows} />}
+      {total > rows.length && <p className="note-small">and {total - rows.length} more in the Casebook</p>}
+      <Form method="post" className="leaf flex flex-wrap items-end gap-3 p-3">
+        <label>
+          Label
+          <input key={student.label} name="label" className="field" defaultValue={student.label} required />
+        </label>
+        <button className="press" name="intent" value="rename" type="submit">
+          Change the label
+        </button>
+      </Form>
+      <Form method="post" className="leaf grid gap-2 p-3">
+        <h2 className="text-base">Replace a name everywhere</h2>
+        <p className="note-small">
+          In this student’s programs, file names, outputs, words, notes and checks. What was handed in is changed by
+          this, for good.
+        </p>
+        <div className="flex flex-wrap items-end gap-3">
+          <label>
+            The name, as it stands there
+            <input name="name" className="field" required autoComplete="off" />
+          </label>
+          <label>
+            By
+            <input name="by" className="field" defaultValue={student.label} autoComplete="off" />
+          </label>
+          <button className="press" name="intent" value="replace" type="submit">
+            Replace it
+          </button>
+        </div>
+      </Form>
+      <section className="leaf grid gap-2 p-3" aria-label="Everything about this student">
+        <p>
+          <a className="link" href={`/courses/${course.key}/students/${student.key}/export`} download>
+            Export everything about this student
+          </a>{" "}
+          <span className="note-small">as JSON</span>
+        </p>
+        <Form method="post" className="flex flex-wrap items-end gap-3">
+          <label>
+            To delete everything, type the label
+            <input name="sure" className="field" autoComplete="off" />
+          </label>
+          <button className="press" name="intent" value="delete" type="submit">
+            Delete for good
+          </button>
+        </Form>
+      </section>
+    </div>
+  );
+}

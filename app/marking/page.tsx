@@ -1,0 +1,131 @@
+import { data, Link, useFetcher } from "react-router";
+import { type MarkedSitting, type MarkedTask, markedSitting } from "../../server/results/markedSitting.ts";
+import { act, type Reply } from "../actions.ts";
+import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
+import { partsOf } from "../tasks/list.ts";
+import type { Route } from "./+types/page.ts";
+import { sittingActions } from "./actions/list.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Marks of a student · Bent Nail" }];
+
+export async function loader({ params, context }: Route.LoaderArgs): Promise<MarkedSitting & { sheet: string }> {
+  const marked = await markedSitting(context.services, params.sittingKey);
+  if (!marked) throw data("There is no such sitting.", { status: 404 });
+  return { ...marked, sheet: params.sheetKey };
+}
+
+export async function action({ params, request, context }: Route.ActionArgs) {
+  return act(sittingActions, request, { services: context.services, who: context.who, sitting: params.sittingKey });
+}
+
+export default function MarkSitting({ loaderData }: Route.ComponentProps) {
+  const { label, exercises, sheet, handedIn, marking } = loaderData;
+  const again = useFetcher<Reply>();
+  useReadAgainWhile(marking);
+  return (
+    <div className="grid max-w-5xl gap-5">
+      <header className="flex items-baseline gap-4">
+        <h1>Answers of {label}</h1>
+        <span className="note-small">{handedIn ? "handed in" : "still sitting"}</span>
+        {handedIn && (
+          <again.Form method="post" className="flex items-baseline gap-2">
+            <button
+              className="press"
+              type="submit"
+              name="intent"
+              value="mark again"
+              disabled={marking || again.state !== "idle"}
+              title="Marks that you gave stay"
+            >
+              {marking ? "Being marked" : "Mark again"}
+            </button>
+            <span role="status" className="note-small">
+              {again.data?.message}
+            </span>
+          </again.Form>
+        )}
+        <Link className="link ml-auto" to={`/sheets/${sheet}/marks`}>
+          Mark book
+        </Link>
+      </header>
+      {exercises.map((exercise, index) => (
+        <section key={exercise.key} className="grid gap-3">
+          <h2>
+            {index + 1}. {exercise.title}
+          </h2>
+          {exercise.tasks.map((task) => (
+            <article key={task.key} className="leaf grid gap-3 p-3 md:grid-cols-[minmax(0,1fr)_20rem]">
+              <div>
+                <h3>{task.title}</h3>
+                <AnswerOf task={task} />
+              </div>
+              <div className="grid content-start gap-3 border-l border-rule pl-3">
+                {task.items.length === 0 && <p className="note-small">Not marked yet.</p>}
+                {task.items.map((item) => (
+                  <ItemForm key={`${item.item} ${item.earned}`} task={task} item={item} />
+                ))}
+              </div>
+            </article>
+          ))}
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function ItemForm({ task, item }: { task: MarkedTask; item: MarkedTask["items"][number] }) {
+  const fetcher = useFetcher<Reply>();
+  const scheme = task.scheme.find((each) => each.item === item.item);
+  const waits = item.earned === null;
+  return (
+    <fetcher.Form method="post" className="grid gap-1">
+      <input type="hidden" name="intent" value="give" />
+      <input type="hidden" name="task" value={task.key} />
+      <input type="hidden" name="item" value={item.item} />
+      <p>
+        <strong>
+          {item.item}: {waits ? "waits for you" : `${item.earned} of ${item.possible}`}
+        </strong>
+        {item.marker === "teacher" && (
+          <span className="note-small"> by you{item.former > 0 ? ", the former mark is kept" : ""}</span>
+        )}
+      </p>
+      <p className="note-small">{item.reason}</p>
+      {waits && item.suggested !== null && <p className="note-small">Suggested: {item.suggested}</p>}
+      {scheme && <p className="note-small whitespace-pre-wrap">Scheme: {scheme.words}</p>}
+      <details open={waits}>
+        <summary className="cursor-pointer text-sm text-steel-deep">{waits ? "Give the mark" : "Overrule"}</summary>
+        <div className="flex items-end gap-2">
+          <label className="text-sm">
+            Mark
+            <input
+              type="number"
+              name="earned"
+              min={0}
+              max={item.possible}
+              step={0.5}
+              defaultValue={item.earned ?? item.suggested ?? 0}
+              className="field w-20"
+              required
+            />
+          </label>
+          <label className="grow text-sm">
+            {waits ? "Word to the student" : "Reason"}
+            <input name="reason" className="field" required={!waits} />
+          </label>
+          <button className="press" type="submit">
+            Give
+          </button>
+        </div>
+      </details>
+      {fetcher.data && !fetcher.data.ok && <p role="alert">{fetcher.data.message}</p>}
+    </fetcher.Form>
+  );
+}
+
+/** What a student answered, as the kind of task shows it best. */
+function AnswerOf({ task }: { task: MarkedTask }) {
+  const { Answer } = partsOf(task.kind);
+  if (task.compared === null) return <p className="note-small">No answer.</p>;
+  return <Answer compared={task.compared} />;
+}

@@ -1,0 +1,76 @@
+import { data } from "react-router";
+import { totalMarks } from "../../core/exercises/exercise.ts";
+import { kindOfTask } from "../../core/exercises/taskKinds.ts";
+import { lineTexts } from "../../core/source/lines.ts";
+import { findSheet, listPlaced } from "../../server/sheets/sheetStore.ts";
+import { partsOf } from "../tasks/list.ts";
+import type { Route } from "./+types/schemePage.ts";
+import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
+
+export const meta: Route.MetaFunction = () => [{ title: "Mark scheme, for print" }];
+
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const sheet = await findSheet(context.services.database, params.sheetKey);
+  if (!sheet) throw data("There is no such sheet.", { status: 404 });
+  const placed = await listPlaced(context.services.database, sheet.key);
+  return {
+    title: sheet.title,
+    exercises: placed.map(({ key, title, content }) => ({
+      key,
+      title,
+      lines: lineTexts(content.program),
+      total: totalMarks(content),
+      tasks: content.tasks.map((task) => ({
+        key: task.key,
+        kind: task.kind,
+        title: kindOfTask(task).title,
+        marks: task.marks,
+        rule: kindOfTask(task).rule(task),
+        scheme: kindOfTask(task).scheme(task, content),
+        ownKey: kindOfTask(task).key(task, content),
+      })),
+    })),
+  };
+}
+
+export default function PrintScheme({ loaderData }: Route.ComponentProps) {
+  const total = loaderData.exercises.reduce((sum, exercise) => sum + exercise.total, 0);
+  return (
+    <PrintPage title={`Mark scheme: ${loaderData.title}`} under={`${total} marks · for the teacher only`}>
+      {loaderData.exercises.map((exercise, index) => (
+        <section key={exercise.key} className="grid gap-2">
+          <h2>
+            {index + 1}. {exercise.title} <span className="float-right">({exercise.total})</span>
+          </h2>
+          <PrintedProgram lines={exercise.lines} />
+          {exercise.tasks.map((task, at) => (
+            <div key={task.key} className="grid gap-1">
+              <h3>
+                {String.fromCharCode(97 + at)}) {task.title}{" "}
+                <span className="float-right font-normal">({task.marks})</span>
+              </h3>
+              <ul>
+                {task.scheme.map((item) => (
+                  <li key={item.item} className="whitespace-pre-wrap">
+                    <strong>
+                      {item.item} ({item.marks}):
+                    </strong>{" "}
+                    {item.words}
+                  </li>
+                ))}
+              </ul>
+              <KeyOf kind={task.kind} ownKey={task.ownKey} />
+              <p className="text-[9.5pt]">Rule told to students: {task.rule}</p>
+            </div>
+          ))}
+        </section>
+      ))}
+    </PrintPage>
+  );
+}
+
+/** What the teacher's copy shows of a task beside its scheme. */
+function KeyOf({ kind, ownKey }: { kind: string; ownKey: unknown }) {
+  const { Key } = partsOf(kind);
+  return Key ? <Key ownKey={ownKey} /> : null;
+}

@@ -1,0 +1,46 @@
+import { data } from "react-router";
+import { findCase } from "../../server/cases/caseStore.ts";
+import { caseView } from "../case/caseView.ts";
+import type { Route } from "./+types/tablePage.ts";
+import { PrintedProgram, PrintedTraceTable, PrintPage } from "./PrintPage.tsx";
+
+export const meta: Route.MetaFunction = () => [{ title: "Blank trace table, for print" }];
+
+/** Most rows of a blank table on paper. */
+const most = 60;
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const found = await findCase(context.services.database, params.caseKey);
+  if (!found) throw data("There is no such case.", { status: 404 });
+  const query = new URL(request.url).searchParams;
+  const view = await caseView(context.services, found, {
+    leaf: "trace",
+    check: query.get("check"),
+    version: query.get("version"),
+    rows: query.get("rows") === "change" ? "change" : "line",
+    from: 0,
+  });
+  if (!view.trace) throw data("This program cannot be run here, so there is no table to print.", { status: 409 });
+  const input = view.checks.find((check) => check.key === view.trace?.check)?.input ?? "";
+  return {
+    title: view.title,
+    input,
+    lines: view.trace.lines,
+    columns: view.trace.table.columns.map((column) => ({
+      key: column.key,
+      title: column.functionName ? `${column.functionName}: ${column.title}` : column.title,
+    })),
+    count: Math.min(most, view.trace.total),
+  };
+}
+
+export default function PrintTable({ loaderData }: Route.ComponentProps) {
+  const { title, lines, columns, count, input } = loaderData;
+  return (
+    <PrintPage title={`Trace table: ${title}`} under="Write a value only where it changes.">
+      <PrintedProgram lines={lines} />
+      {input && <p>Typed in: {input.trim().split("\n").join(" / ")}</p>}
+      <PrintedTraceTable table={{ columns, rows: Array.from({ length: count }, () => ({ line: "", cells: {} })) }} />
+    </PrintPage>
+  );
+}

@@ -1,0 +1,39 @@
+import { z } from "zod";
+import { closeSheet } from "../../../server/marks/markingWork.ts";
+import { setForStudents } from "../../../server/sheets/setSheet.ts";
+import { releaseMarks, setSheetState } from "../../../server/sheets/sheetStore.ts";
+import { defineAction, done, refused, type Said } from "../../actions.ts";
+import type { SheetContext } from "./sheetAction.ts";
+
+const state = (intent: string, does: (context: SheetContext) => Promise<Said>) =>
+  defineAction<SheetContext, unknown>({ intent, schema: z.unknown(), does });
+
+/** Freezes the sheet and opens it for students. */
+export const set = state("set", async ({ services, sheet }) => {
+  const given = await setForStudents(services, sheet);
+  return given.ok ? done("It is set. Students can begin.") : refused(given.message);
+});
+
+/** Closes the sheet; what students had saved is handed in. */
+export const close = state("close", async ({ services, sheet }) => {
+  await closeSheet(services, sheet);
+  return done("It is closed. What students had saved is handed in and being marked.");
+});
+
+/** Opens a closed sheet again. */
+export const open = state("open", async ({ services, sheet }) => {
+  await setSheetState(services.database, sheet.key, "set");
+  return done("It is open again for students who have not handed in.");
+});
+
+/** Lets students see their marks. */
+export const release = state("release", async ({ services, sheet }) => {
+  await releaseMarks(services.database, sheet.key, true);
+  return done("Students see their marks now.");
+});
+
+/** Takes the marks back from students' sight. */
+export const holdBack = state("hold back", async ({ services, sheet }) => {
+  await releaseMarks(services.database, sheet.key, false);
+  return done("Students do not see marks any more.");
+});

@@ -1,0 +1,225 @@
+import { data, Form, Link } from "react-router";
+import { totalMarks } from "../../core/exercises/exercise.ts";
+import { levelOf } from "../../core/exercises/level.ts";
+import { listExercises } from "../../server/exercises/exerciseStore.ts";
+import { findLastEdition, findSheet, listPlaced } from "../../server/sheets/sheetStore.ts";
+import { act } from "../actions.ts";
+import type { Route } from "./+types/sheetPage.ts";
+import { sheetActions } from "./actions/list.ts";
+import { stateWords } from "./stateWords.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Sheet · Bent Nail" }];
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const { database } = context.services;
+  const sheet = await findSheet(database, params.sheetKey);
+  if (!sheet) throw data("There is no such sheet.", { status: 404 });
+  const [placed, exercises, edition] = await Promise.all([
+    listPlaced(database, sheet.key),
+    listExercises(database),
+    findLastEdition(database, sheet.key),
+  ]);
+  const here = new Set(placed.map((each) => each.key));
+  return {
+    sheet,
+    address: `${new URL(request.url).origin}/s/${sheet.code}`,
+    edition: edition?.number ?? null,
+    exercises: placed.map((each) => ({
+      key: each.key,
+      title: each.title,
+      marks: totalMarks(each.content),
+      tasks: each.content.tasks.length,
+      level: each.level,
+      suggested: levelOf(each.content),
+    })),
+    others: exercises.filter((exercise) => !here.has(exercise.key)).map(({ key, title }) => ({ key, title })),
+  };
+}
+
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const sheet = await findSheet(context.services.database, params.sheetKey);
+  if (!sheet) throw data("There is no such sheet.", { status: 404 });
+  return act(sheetActions, request, { services: context.services, sheet });
+}
+
+export default function SheetPage({ loaderData, actionData }: Route.ComponentProps) {
+  const { sheet, address, exercises, others, edition } = loaderData;
+  const total = exercises.reduce((sum, exercise) => sum + exercise.marks, 0);
+  return (
+    <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_24rem]">
+      <section className="grid content-start gap-3">
+        <header>
+          <h1>{sheet.title}</h1>
+          <p className="note-small">
+            {sheet.course_name} · {stateWords[sheet.state]}
+            {edition ? `, edition ${edition}` : ""} · {total} marks in all
+          </p>
+        </header>
+        {actionData?.message && (
+          <p role="status" className="font-semibold">
+            {actionData.message}
+          </p>
+        )}
+        {exercises.length === 0 ? (
+          <p className="leaf p-4">No exercise is on this sheet yet. Choose one below.</p>
+        ) : (
+          <ol className="leaf divide-y divide-rule">
+            {exercises.map((exercise, index) => (
+              <li key={exercise.key} className="grid gap-1 px-3 py-2">
+                <div className="flex flex-wrap items-baseline gap-3">
+                  <strong>{index + 1}.</strong>
+                  <Link className="link" to={`/exercises/${exercise.key}`}>
+                    {exercise.title}
+                  </Link>
+                  <span className="note-small">
+                    {exercise.tasks} tasks, {exercise.marks} marks
+                  </span>
+                  <Form method="post" className="ml-auto flex items-baseline gap-1">
+                    <input type="hidden" name="exercise" value={exercise.key} />
+                    <button
+                      className="press press-quiet"
+                      name="intent"
+                      value="up"
+                      type="submit"
+                      disabled={index === 0}
+                      aria-label={`Move ${exercise.title} up`}
+                    >
+                      Up
+                    </button>
+                    <button
+                      className="press press-quiet"
+                      name="intent"
+                      value="down"
+                      type="submit"
+                      disabled={index === exercises.length - 1}
+                      aria-label={`Move ${exercise.title} down`}
+                    >
+                      Down
+                    </button>
+                    <button
+                      className="press press-quiet"
+                      name="intent"
+                      value="off"
+                      type="submit"
+                      aria-label={`Take ${exercise.title} off the sheet`}
+                    >
+                      Take off
+                    </button>
+                  </Form>
+                </div>
+                <Form method="post" className="note-small flex flex-wrap items-center gap-2">
+                  <input type="hidden" name="exercise" value={exercise.key} />
+                  <label className="font-normal">
+                    level{" "}
+                    <select
+                      name="level"
+                      defaultValue={exercise.level ?? ""}
+                      className="border border-rule-strong bg-sheet"
+                    >
+                      <option value="">{exercise.suggested.level} (worked out)</option>
+                      {[1, 2, 3, 4, 5].map((level) => (
+                        <option key={level} value={level}>
+                          {level}
+                        </option>
+                      ))}
+                    </select>
+                  </label>
+                  <button className="press press-quiet text-sm" name="intent" value="level" type="submit">
+                    Keep
+                  </button>
+                  <span>{exercise.suggested.reasons.map((reason) => reason.words).join("; ")}</span>
+                </Form>
+              </li>
+            ))}
+          </ol>
+        )}
+        {others.length > 0 && (
+          <Form method="post" className="flex items-end gap-3">
+            <label>
+              Put on the sheet
+              <select name="exercise" className="field">
+                {others.map((exercise) => (
+                  <option key={exercise.key} value={exercise.key}>
+                    {exercise.title}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <button className="press" name="intent" value="on" type="submit">
+              Put it on
+            </button>
+          </Form>
+        )}
+      </section>
+      <aside className="grid content-start gap-4">
+        <Form method="post" className="leaf grid gap-2 p-3">
+          <h2>For students</h2>
+          {sheet.state === "draft" ? (
+            <p className="note-small">Setting the sheet freezes it as it is now. Later edits make a new edition.</p>
+          ) : (
+            <>
+              <p>
+                Address{" "}
+                <a className="link break-all" href={address}>
+                  {address}
+                </a>
+              </p>
+              <p>
+                Sheet code <strong className="font-mono">{sheet.code}</strong>
+              </p>
+            </>
+          )}
+          <div className="flex flex-wrap gap-2">
+            {sheet.state === "draft" && (
+              <button className="press press-main" name="intent" value="set" type="submit">
+                Set it for students
+              </button>
+            )}
+            {sheet.state === "set" && (
+              <button className="press" name="intent" value="close" type="submit">
+                Close it
+              </button>
+            )}
+            {sheet.state === "closed" && (
+              <button className="press" name="intent" value="open" type="submit">
+                Open it again
+              </button>
+            )}
+            {sheet.state !== "draft" && !sheet.released_at && (
+              <button className="press press-main" name="intent" value="release" type="submit">
+                Release marks
+              </button>
+            )}
+            {sheet.released_at && (
+              <button className="press" name="intent" value="hold back" type="submit">
+                Hold marks back
+              </button>
+            )}
+            {sheet.state !== "draft" && (
+              <button className="press press-quiet" name="intent" value="set" type="submit">
+                Set a new edition
+              </button>
+            )}
+          </div>
+          {sheet.state !== "draft" && (
+            <Link className="link" to={`/sheets/${sheet.key}/marks`}>
+              Mark book
+            </Link>
+          )}
+        </Form>
+        <section className="leaf grid gap-1 p-3">
+          <h2>On paper</h2>
+          <Link className="link" to={`/print/sheets/${sheet.key}`}>
+            The sheet
+          </Link>
+          <Link className="link" to={`/print/sheets/${sheet.key}/scheme`}>
+            The mark scheme
+          </Link>
+          <Link className="link" to={`/print/sheets/${sheet.key}/slips`}>
+            Slips with personal codes
+          </Link>
+        </section>
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import { redirect } from "react-router";
+import { z } from "zod";
+import { handInSitting } from "../../../server/marks/markingWork.ts";
+import type { Services } from "../../../server/services.ts";
+import type { Sheet } from "../../../server/sheets/sheetStore.ts";
+import { enterSitting, type OpenSitting, sittingCookie } from "../../../server/sittings/access.ts";
+import { defineAction, refused } from "../../actions.ts";
+import { field } from "../../forms.ts";
+
+/** What an action of a student's sheet works on; `open` is null for whoever is not signed in. */
+type SitContext = { services: Services; sheet: Sheet; open: OpenSitting | null; address: string };
+
+/** Seconds for which a browser stays signed in. */
+const twoWeeks = 14 * 24 * 3600;
+
+function withCookie(sheet: Sheet, value: string, seconds: number): Response {
+  const cookie = `${sittingCookie}=${value}; Path=/s; HttpOnly; SameSite=Lax; Max-Age=${seconds}`;
+  return redirect(`/s/${sheet.code}`, { headers: { "Set-Cookie": cookie } });
+}
+
+const enterSchema = z.object({ label: field.text(200), personalCode: field.text(100) });
+
+/** Signs a student in by label and personal code. */
+const enter = defineAction<SitContext, z.output<typeof enterSchema>>({
+  intent: "enter",
+  schema: enterSchema,
+  does: async ({ services, sheet, address }, { label, personalCode }) => {
+    const entered = await enterSitting(services, sheet, label, personalCode, address);
+    return entered.ok ? withCookie(sheet, entered.sitting, twoWeeks) : refused(entered.message);
+  },
+});
+
+/** Signs out; what was saved stays. */
+const leave = defineAction<SitContext, unknown>({
+  intent: "leave",
+  schema: z.unknown(),
+  does: async ({ sheet }) => withCookie(sheet, "", 0),
+});
+
+/** Hands the sheet in; it is marked behind the page. */
+const handIn = defineAction<SitContext, unknown>({
+  intent: "hand in",
+  schema: z.unknown(),
+  does: async ({ services, sheet, open }) => {
+    if (!open) return refused("You are not signed in any more. Sign in again to hand in; what you had saved is kept.");
+    await handInSitting(services, open.sitting);
+    return redirect(`/s/${sheet.code}`);
+  },
+});
+
+/** Everything that a student's sheet can be asked for. */
+export const sitActions = [enter, leave, handIn];

@@ -1,0 +1,9 @@
+import type { ConsoleView } from "../components/shortConsole.ts";
+
+/** What became of a saved answer; only "saved" is good. `message` is for the student. */
+export type SaveReply = { result: "saved" | "older" | "refused"; message: string };
+
+/** What a real run of a student's text gave, or words why it was not run. */
+export type TryReply =
+  | { ok: true; console: ConsoleView; ended: string; inputRanOut: boolean }
+  | { ok: false; message: string };

@@ -1,0 +1,13 @@
+import type { PredictView } from "../../../core/exercises/tasks/predict.ts";
+import { WritingLines } from "../../print/PrintPage.tsx";
+import { PrintedRun } from "../shown.tsx";
+
+/** Room for what is printed. */
+export function Paper({ view }: { view: PredictView }) {
+  return (
+    <>
+      <PrintedRun text={view.text} input={view.input} />
+      <WritingLines count={5} />
+    </>
+  );
+}

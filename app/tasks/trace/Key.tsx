@@ -1,0 +1,8 @@
+import type { TraceKey } from "../../../core/exercises/tasks/trace.ts";
+import { PrintedTraceTable } from "../../print/PrintPage.tsx";
+
+/** The filled table. */
+export function Key({ ownKey }: { ownKey: TraceKey }) {
+  const rows = ownKey.rows.map((row) => ({ line: String(row.line), cells: row.cells }));
+  return <PrintedTraceTable table={{ columns: ownKey.columns, rows }} />;
+}

@@ -1,0 +1,50 @@
+import { NavLink, Outlet } from "react-router";
+import { KeysDialog } from "../components/KeysDialog.tsx";
+import { BentNail } from "../components/marks.tsx";
+import { RunStrip } from "../runs/RunStrip.tsx";
+
+const places = [
+  { to: "/", words: "Tray" },
+  { to: "/collect", words: "Collect a class" },
+  { to: "/casebook", words: "Casebook" },
+  { to: "/sheets", words: "Sheets" },
+  { to: "/courses", words: "Courses" },
+  { to: "/languages", words: "Languages" },
+];
+
+/** The frame of the teacher's pages. */
+export default function Teacher() {
+  return (
+    <>
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:bg-sheet focus:p-2">
+        Skip to the page
+      </a>
+      <header className="no-print border-b-2 border-rule-strong bg-leaf">
+        <nav aria-label="Places" className="mx-auto flex max-w-[90rem] items-center gap-6 px-5 py-2">
+          <span className="flex items-center gap-1.5 text-lg font-bold">
+            <BentNail /> Bent Nail
+          </span>
+          {places.map((place) => (
+            <NavLink
+              key={place.to}
+              to={place.to}
+              end={place.to === "/"}
+              className={({ isActive }) =>
+                `border-b-3 px-1 py-0.5 font-semibold ${isActive ? "border-ink" : "border-transparent text-steel-deep hover:border-rule-strong"}`
+              }
+            >
+              {place.words}
+            </NavLink>
+          ))}
+          <span className="ml-auto">
+            <KeysDialog />
+          </span>
+        </nav>
+      </header>
+      <main id="main" className="mx-auto max-w-[90rem] px-5 py-4">
+        <Outlet />
+      </main>
+      <RunStrip address="/runs" />
+    </>
+  );
+}

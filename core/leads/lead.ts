@@ -1,0 +1,31 @@
+import type { Language, Token } from "../languages/language.ts";
+import type { Diagnostic, Outcome } from "../outcome/outcome.ts";
+import type { Trace } from "../trace/trace.ts";
+import type { Verdict } from "../verdict/verdict.ts";
+
+/**
+ * A suspected line (1-based; of the main file where no other is named) with the reason; `weight` orders leads, the
+ * heaviest first.
+ */
+export type Lead = { file?: string; line: number; why: string; weight: number };
+
+/**
+ * What a rule may look at. `codeLines` are the tokens of each line without comments; lines without any are blank or
+ * comment.
+ */
+export type LeadContext = {
+  language: Language;
+  text: readonly string[];
+  tokens: readonly Token[];
+  codeLines: ReadonlyMap<number, readonly Token[]>;
+  verdict: Verdict;
+  outcome?: Outcome;
+  trace?: Trace;
+  /** Text of the last version that worked, if one is known. */
+  working?: string;
+  /** Warnings of the translator about this text. */
+  warned: readonly Diagnostic[];
+};
+
+/** A rule that finds leads of one kind. */
+export type LeadRule = (context: LeadContext) => Lead[];

@@ -1,0 +1,3 @@
+cars = input("Cars? ");
+weight = cars * 2;
+printf("Load %d\n", weight);

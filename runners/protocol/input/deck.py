@@ -1,0 +1,3 @@
+cars = int(input("Cars? "))
+weight = cars * 2
+print("Load", weight)

@@ -1,0 +1,13 @@
+public class Main {
+  public static void main(String[] args) {
+    int cars = 0;
+    int weight = 1;
+    while (cars < 4) {
+      cars = cars + 1;
+      if (cars % 2 == 0) {
+        weight = weight * cars;
+      }
+    }
+    System.out.println(cars + " " + weight);
+  }
+}

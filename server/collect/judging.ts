@@ -1,0 +1,69 @@
+import { z } from "zod";
+import { findCase, versionOf } from "../cases/caseStore.ts";
+import { judgeVersion } from "../judge/judge.ts";
+import { listCasesWithRuns } from "../judge/runStore.ts";
+import type { Services } from "../services.ts";
+import { defineJob } from "../work/job.ts";
+import { cancelPending, countPending } from "../work/jobStore.ts";
+import { findCollection, listKeptCollections, setJudgingState } from "./collectionStore.ts";
+
+/** How far the judging of a set is. */
+export type JudgingProgress = { total: number; done: number; state: "running" | "stopped" | "done" };
+
+/** Judges one case of a set behind the pages; its runs are kept. */
+export const judgeCase = defineJob({
+  name: "judge",
+  schema: z.object({ collection: z.string(), case: z.string() }),
+  about: (data) => `${data.collection} ${data.case}`,
+  atOnce: 3,
+  // One program that cannot be judged keeps none of the others from it; its own page says why.
+  retries: 0,
+  retryAfter: 0,
+  work: async (services, data) => {
+    await services.toolchains.desk.behind("collection", async () => {
+      const found = await findCase(services.database, data.case);
+      if (found && found.deleted_at === null)
+        await judgeVersion(services, found, versionOf(found, found.current_version));
+    });
+  },
+});
+
+/** Has the cases of a set judged behind the pages, but for those that are judged already. */
+export async function startJudging(services: Services, collection: string, cases: readonly string[]): Promise<void> {
+  const judged = await listCasesWithRuns(services.database, cases);
+  const waiting = cases.filter((key) => !judged.includes(key));
+  await services.queue.add(
+    judgeCase,
+    waiting.map((key) => ({ collection, case: key })),
+  );
+}
+
+/** Stops the judging of a set; what is in the Tray stays there and is judged when it is looked at. */
+export async function stopJudging(services: Services, collection: string): Promise<void> {
+  await cancelPending(services.database, judgeCase.name, "collection", collection);
+  await setJudgingState(services.database, collection, "stopped");
+}
+
+/** How far a set is: by what is left of the work, and by what was kept of it. */
+export async function judgingProgress(services: Services, key: string): Promise<JudgingProgress | null> {
+  const collection = await findCollection(services.database, key);
+  if (!collection || collection.state === "open") return null;
+  const total = collection.cases.length;
+  if (collection.state === "judged") return { total, done: total, state: "done" };
+  if (collection.state === "stopped") {
+    const judged = await listCasesWithRuns(services.database, collection.cases);
+    return { total, done: judged.length, state: "stopped" };
+  }
+  const left = await countPending(services.database, judgeCase.name, "collection", key);
+  if (left > 0) return { total, done: Math.max(0, total - left), state: "running" };
+  await setJudgingState(services.database, key, "judged");
+  return { total, done: total, state: "done" };
+}
+
+/** Has sets judged that were taken in and have no work waiting: data of before there was a queue. */
+export async function resumeJudging(services: Services): Promise<void> {
+  for (const key of await listKeptCollections(services.database)) {
+    const collection = await findCollection(services.database, key);
+    if (collection) await startJudging(services, key, collection.cases);
+  }
+}

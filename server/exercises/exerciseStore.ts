@@ -1,0 +1,77 @@
+import { z } from "zod";
+import { type ExerciseContent, exerciseContentSchema } from "../../core/exercises/exercise.ts";
+import type { Database } from "../database/database.ts";
+import { asJson, jsonColumn, oneRow, timeColumn } from "../database/rows.ts";
+import { newKey } from "../keys.ts";
+
+const exerciseRow = z.object({
+  key: z.string(),
+  faulty_case: z.string().nullable(),
+  title: z.string(),
+  content: jsonColumn(exerciseContentSchema),
+  revision: z.number(),
+  created_at: timeColumn,
+});
+export type Exercise = z.infer<typeof exerciseRow>;
+const columns = "key, faulty_case, title, content, revision, created_at";
+
+export async function addExercise(
+  database: Database,
+  faultyCase: string,
+  title: string,
+  content: ExerciseContent,
+): Promise<string> {
+  const key = newKey();
+  await database.query("insert into exercise (key, faulty_case, title, content) values ($1, $2, $3, $4)", [
+    key,
+    faultyCase,
+    title,
+    asJson(content),
+  ]);
+  return key;
+}
+
+export async function findExercise(database: Database, key: string): Promise<Exercise | null> {
+  return oneRow(
+    exerciseRow,
+    await database.query(`select ${columns} from exercise where key = $1 and deleted_at is null`, [key]),
+  );
+}
+
+const exerciseLine = z.object({
+  key: z.string(),
+  title: z.string(),
+  created_at: timeColumn,
+  marks: z.number(),
+  tasks: z.number(),
+});
+/** What a list shows of an exercise: nothing of its program. */
+export type ExerciseLine = z.infer<typeof exerciseLine>;
+
+/** All exercises, the newest first. */
+export async function listExercises(database: Database): Promise<ExerciseLine[]> {
+  const rows = await database.query(
+    `select key, title, created_at, jsonb_array_length(content -> 'tasks') as tasks,
+       (select coalesce(sum((task ->> 'marks')::integer), 0)::integer from jsonb_array_elements(content -> 'tasks') task) as marks
+     from exercise where deleted_at is null order by created_at desc`,
+  );
+  return z.array(exerciseLine).parse(rows);
+}
+
+/** Writes an exercise that was read at `revision`; false if somebody else wrote meanwhile. */
+export async function saveExercise(
+  database: Database,
+  key: string,
+  revision: number,
+  title: string,
+  content: ExerciseContent,
+): Promise<boolean> {
+  return (
+    (
+      await database.query(
+        "update exercise set title = $3, content = $4, revision = revision + 1 where key = $1 and revision = $2 returning key",
+        [key, revision, title, asJson(content)],
+      )
+    ).length === 1
+  );
+}

@@ -1,0 +1,121 @@
+import type { Decision, JudgingOutcome, KeptVerdict, LinePlace } from "../../core/cases/case.ts";
+import type { Judgement } from "../../core/verdict/judge.ts";
+import { noteJudged, versionOf, type WholeCase } from "../cases/caseStore.ts";
+import { type Change, type Changed, changeCase } from "../cases/changeCase.ts";
+import {
+  insertLayer,
+  type Layer,
+  setDecision,
+  setFaultyLines,
+  setIntention,
+  setSuggestion,
+} from "../cases/layerStore.ts";
+import type { Query } from "../database/database.ts";
+import type { Services } from "../services.ts";
+import { judgeVersion, type VersionJudgement } from "./judge.ts";
+
+/** The layer that is being worked on: the first one not mended, or null if a new one is to begin. */
+export function openLayer(found: Pick<WholeCase, "layers">): Layer | null {
+  return found.layers.find((layer) => layer.version_after === null) ?? null;
+}
+
+/** What a layer keeps of a judgement. */
+export function keptVerdict(judgement: Judgement): KeptVerdict {
+  const failed = judgement.gates.find((gate) => gate.passes === false);
+  const diagnostic = judgement.diagnostic;
+  return {
+    class: judgement.class,
+    kind: judgement.kind,
+    symptom: judgement.symptom,
+    gate: failed?.gate ?? null,
+    reasons: judgement.reasons,
+    reportedLine: judgement.reportedLine,
+    message: diagnostic ? [diagnostic.errorName, diagnostic.message].filter((part) => part).join(": ") : "",
+  };
+}
+
+/** The open layer of the current version, begun if there is none yet. */
+async function layerToDecide(query: Query, found: WholeCase, judged: VersionJudgement): Promise<string> {
+  const open = openLayer(found);
+  if (open) return open.key;
+  return insertLayer(query, found.key, found.current_version, keptVerdict(judged.deciding.judgement));
+}
+
+/** The teacher confirms or overrules the class of the open layer; overruling needs a reason. */
+export async function decideClass(
+  services: Services,
+  found: WholeCase,
+  change: Omit<Change, "key" | "reason">,
+  given: Omit<Decision, "at" | "suggested" | "outcome"> & { outcome?: JudgingOutcome },
+): Promise<Changed> {
+  const decision = { outcome: "fault" as const, ...given };
+  const judged = await judgeVersion(services, found, versionOf(found, found.current_version));
+  if (judged.unknown !== null) return { ok: false, message: judged.unknown };
+  const { judgement, outcome } = judged.deciding;
+  const suggested = judgement.class;
+  // A fault of logic may show as a crash, never as a refusal to start.
+  if (decision.class === "logic" && outcome?.stoppedBy === "refused")
+    return {
+      ok: false,
+      message: `${outcome.translator} refuses this program before any of its lines runs, so it is not an error of logic. Mend what is refused first: such an error may then show as the next layer.`,
+    };
+  // A stop on purpose looks like any other: that it is one says why.
+  const agrees = decision.outcome === "stops on purpose" ? suggested !== "syntax" : suggested === decision.class;
+  if (!agrees && decision.reason.trim() === "")
+    return {
+      ok: false,
+      message: `The evidence says ${suggested ?? "nothing decided"}. Overruling it needs a reason, so that it can be understood later.`,
+    };
+  const reason = decision.reason;
+  return changeCase(services.database, { ...change, reason, key: found.key }, async ({ query, keep }) => {
+    const former = openLayer(found)?.decided;
+    const layer = await layerToDecide(query, found, judged);
+    if (former) await keep("layer", layer, former);
+    // Which kind of refusal it is stays as suggested, unless the teacher says otherwise.
+    const kind = decision.class === "syntax" ? (decision.kind ?? judgement.kind ?? "form") : null;
+    await setDecision(query, layer, { ...decision, kind, suggested, at: new Date().toISOString() });
+    await setSuggestion(query, layer, keptVerdict(judgement));
+    await noteJudged(query, found.key);
+    return undefined;
+  });
+}
+
+/** Says which lines of the version before the open layer are faulty. */
+export async function markFaultyLines(
+  services: Services,
+  found: WholeCase,
+  change: Omit<Change, "key">,
+  lines: readonly LinePlace[],
+): Promise<Changed> {
+  const judged = await judgeVersion(services, found, versionOf(found, found.current_version));
+  if (judged.unknown !== null) return { ok: false, message: judged.unknown };
+  return changeCase(services.database, { ...change, key: found.key }, async ({ query, keep }) => {
+    const former = openLayer(found)?.faulty_lines ?? [];
+    const layer = await layerToDecide(query, found, judged);
+    if (former.length > 0) await keep("layer", layer, { faulty_lines: former });
+    await setFaultyLines(query, layer, lines);
+    return undefined;
+  });
+}
+
+/** Keeps what the fix of a layer is meant to do, since several can be right. */
+export async function sayIntention(
+  services: Pick<Services, "database">,
+  found: WholeCase,
+  change: Omit<Change, "key" | "text">,
+  layerKey: string,
+  intention: string,
+): Promise<Changed> {
+  const layer = found.layers.find((each) => each.key === layerKey);
+  if (!layer) return { ok: false, message: "This fault is not one of this case any more. Nothing was changed." };
+  if ((layer.intention ?? "") === intention) return { ok: true };
+  const text = {
+    yours: intention,
+    theirs: (now: WholeCase) => now.layers.find((each) => each.key === layerKey)?.intention ?? "",
+  };
+  return changeCase(services.database, { ...change, text, key: found.key }, async ({ query, keep }) => {
+    await keep("layer", layerKey, { intention: layer.intention });
+    await setIntention(query, layerKey, intention);
+    return undefined;
+  });
+}

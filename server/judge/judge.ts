@@ -1,0 +1,220 @@
+import { z } from "zod";
+import type { Language } from "../../core/languages/language.ts";
+import { findLanguage } from "../../core/languages/languages.ts";
+import type { ProgramFiles } from "../../core/outcome/outcome.ts";
+import { decodeText } from "../../core/source/decode.ts";
+import type { Trace } from "../../core/trace/trace.ts";
+import { type Judgement, judge, wantsTrace } from "../../core/verdict/judge.ts";
+import type { FaultClass } from "../../core/verdict/verdict.ts";
+import type { ProgramCheck } from "../assignments/checkStore.ts";
+import { findCase, type WholeCase, withAllFiles, workedBefore } from "../cases/caseStore.ts";
+import type { Version } from "../cases/versionStore.ts";
+import type { Services } from "../services.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
+import { defineJob } from "../work/job.ts";
+import {
+  type KeptRun,
+  type KeptTrace,
+  longLimits,
+  type ProgramRun,
+  type Ran,
+  recordProgram,
+  runProgram,
+  translatorFor,
+  usualLimits,
+} from "./run.ts";
+import { listRuns, saveRun } from "./runStore.ts";
+
+/** What a course has decided about how its programs are judged. */
+export type Policies = { endlessClass: "logic" | "runtime" };
+
+/** A program to be judged with one check; the fields beside those of a run are as in core/verdict/judge.ts. */
+export type JudgeRequest = ProgramRun & {
+  policies: Policies;
+  expected?: string;
+  ignorePrompts?: boolean;
+  pastedText?: string;
+  symptom?: "never ends" | "nothing appears";
+  firstLine?: number;
+  working?: string;
+  /** Whether a run that shows no fault is recorded, too. */
+  closely?: boolean;
+};
+
+export type Judged = Ran & { judgement: Judgement; trace: Trace | null };
+
+/** The language of a case or an exercise; every one was collected in a known one. */
+export function languageOf(found: { language: string }): Language {
+  const language = findLanguage(found.language);
+  if (!language) throw new Error(`unknown language ${found.language}`);
+  return language;
+}
+
+/** The texts of a program's files by name. */
+export function fileTexts(files: ProgramFiles): Record<string, string> {
+  return Object.fromEntries(files.map((file) => [file.name, decodeText(file.bytes).text]));
+}
+
+/**
+ * Runs a program (if its language runs here) and draws the verdict, the one way in which all of the product does. The
+ * run is recorded as well where that helps to find the line. Without a run the pasted output and the text alone are
+ * read, and `notRun` says why. A run that is to go on before anything is said of its end does so now, or, with `goOn`,
+ * whenever that likes.
+ */
+export async function judgeProgram(
+  toolchains: Toolchains,
+  request: JudgeRequest,
+  kept: { run?: KeptRun; trace?: KeptTrace; goOn?: () => Promise<void> } = {},
+): Promise<Judged> {
+  const ran = await runProgram(toolchains, request, kept.run);
+  const known = {
+    ...request,
+    mainName: request.files[0]?.name ?? "",
+    files: fileTexts(request.files),
+    endlessClass: request.policies.endlessClass,
+    outcome: ran.outcome ?? undefined,
+  };
+  const judgement = judge(known);
+  if (!ran.outcome || !wantsTrace(judgement, ran.outcome, request.closely ?? false))
+    return { ...ran, judgement, trace: null };
+  const recorded = await recordProgram(toolchains, request, kept.trace);
+  if ("notRun" in recorded) return { ...ran, judgement, trace: null };
+  const { trace } = recorded;
+  const recordedJudgement = judge({ ...known, trace });
+  if (!recordedJudgement.goesOn) return { ...ran, judgement: recordedJudgement, trace };
+  if (kept.goOn) {
+    await kept.goOn();
+    return { ...ran, judgement: recordedJudgement, trace };
+  }
+  const longer = await runProgram(toolchains, { ...request, limits: longLimits(request.limits) });
+  if (!longer.outcome) return { ...ran, judgement: recordedJudgement, trace };
+  return { ...longer, judgement: judge({ ...known, outcome: longer.outcome, trace }), trace };
+}
+
+/** A check with what a version did under it. `passes` is null where it is not decided. */
+export type CheckResult = Judged & { check: ProgramCheck; passes: boolean | null };
+
+/**
+ * A version judged: the check that decides comes first in `deciding`; `otherClasses` are what other checks show beside
+ * it. `notRun` and `unknown` as in Ran.
+ */
+export type VersionJudgement = {
+  version: Version;
+  results: CheckResult[];
+  deciding: CheckResult;
+  otherClasses: FaultClass[];
+  notRun: string | null;
+  unknown: string | null;
+  allPass: boolean;
+};
+
+/** Where the recording of a version with a check is kept. */
+function keptTrace(services: Services, version: Version, check: ProgramCheck): KeptTrace {
+  return { traces: services.traces, key: `${version.key} ${check.key} ${check.edition} ${check.input}` };
+}
+
+/** The recording of a version with a check's input, made or taken from those kept; null where there is none. */
+export async function recordVersion(
+  services: Services,
+  found: WholeCase,
+  version: Version,
+  check: ProgramCheck,
+): Promise<Trace | null> {
+  const run = { language: languageOf(found), files: version.files, ...runOf(check) };
+  const recorded = await recordProgram(services.toolchains, run, keptTrace(services, version, check));
+  return "trace" in recorded ? recorded.trace : null;
+}
+
+/** A run that goes on behind the pages; what it gives is kept in the place of the shorter one. */
+export const goOn = defineJob({
+  name: "go-on",
+  schema: z.object({ case: z.string(), version: z.string(), check: z.string() }),
+  about: (data) => `${data.version} ${data.check}`,
+  atOnce: 1,
+  retries: 0,
+  retryAfter: 0,
+  work: async (services, data) => {
+    const found = await findCase(services.database, data.case);
+    const version =
+      found && (await withAllFiles(services.database, found)).loaded.find(({ key }) => key === data.version);
+    const check = found?.checks.find((each) => each.key === data.check);
+    if (!found || !version || !check) return;
+    const language = languageOf(found);
+    const translator = await translatorFor(services.toolchains, language);
+    if ("notRun" in translator) return;
+    await services.toolchains.desk.behind("a long run", async () => {
+      const run = { language, files: version.files, ...runOf(check), limits: longLimits() };
+      const { outcome, unknown } = await runProgram(services.toolchains, run);
+      if (!outcome || unknown !== null) return;
+      const identity = { version: version.key, check: check.key, edition: check.edition, limits: usualLimits };
+      await saveRun(services.database, { ...identity, translator: translator.version }, outcome);
+    });
+  },
+});
+
+function runOf(check: ProgramCheck) {
+  return { input: check.input, surroundings: check.surroundings };
+}
+
+/** Everything that is known of a version of a case with one of its checks. */
+export function requestFor(found: WholeCase, version: Version, check: ProgramCheck): JudgeRequest {
+  // The pasted output belongs to the version that it was handed in with.
+  const pasted = check.handed_in ? found.outputs.find((output) => output.version === version.key) : undefined;
+  return {
+    language: languageOf(found),
+    files: version.files,
+    ...runOf(check),
+    policies: { endlessClass: found.endless_class },
+    expected: check.expected ?? undefined,
+    ignorePrompts: check.ignore_prompts,
+    pastedText: pasted?.content,
+    firstLine: found.first_line,
+    working: workedBefore(found, version)?.files[0]?.text,
+    closely: check.handed_in,
+    symptom: check.handed_in ? (found.symptom ?? undefined) : undefined,
+  };
+}
+
+/** Judges a version with every check of its case, by kept runs where there are any. */
+export async function judgeVersion(services: Services, found: WholeCase, version: Version): Promise<VersionJudgement> {
+  const translator = await translatorFor(services.toolchains, languageOf(found));
+  const identity =
+    "notRun" in translator ? null : { version: version.key, translator: translator.version, limits: usualLimits };
+  const runs = identity ? await listRuns(services.database, identity) : null;
+  const keptRun = (check: ProgramCheck): KeptRun | undefined =>
+    identity
+      ? {
+          found: runs?.get(check.key) ?? null,
+          keep: (outcome) =>
+            saveRun(services.database, { ...identity, check: check.key, edition: check.edition }, outcome),
+        }
+      : undefined;
+  const results = await Promise.all(
+    found.checks.map(async (check): Promise<CheckResult> => {
+      const kept = {
+        run: keptRun(check),
+        trace: keptTrace(services, version, check),
+        goOn: () => services.queue.add(goOn, [{ case: found.key, version: version.key, check: check.key }]),
+      };
+      const judged = await judgeProgram(services.toolchains, requestFor(found, version, check), kept);
+      const gates = judged.judgement.gates.map((gate) => gate.passes);
+      const passes = gates.includes(false) ? false : gates.every((gate) => gate === true) ? true : null;
+      return { ...judged, check, passes };
+    }),
+  );
+  const handedIn = results.find((result) => result.check.handed_in && result.judgement.class !== null);
+  const deciding = handedIn ?? results.find((result) => result.judgement.class !== null) ?? results[0];
+  if (!deciding) throw new Error("a case without checks");
+  const others = results.filter((result) => result !== deciding).map((result) => result.judgement.class);
+  return {
+    version,
+    results,
+    deciding,
+    otherClasses: [...new Set(others)].filter(
+      (each): each is FaultClass => each !== null && each !== deciding.judgement.class,
+    ),
+    notRun: results[0]?.notRun ?? null,
+    unknown: results.find((each) => each.unknown !== null)?.unknown ?? null,
+    allPass: results.every((result) => result.passes === true),
+  };
+}

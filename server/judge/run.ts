@@ -1,0 +1,95 @@
+import { type Surroundings, withSurroundings } from "../../core/cases/surroundings.ts";
+import type { Language } from "../../core/languages/language.ts";
+import { type Limits, type Outcome, type ProgramFiles, unknownBecause } from "../../core/outcome/outcome.ts";
+import type { Trace } from "../../core/trace/trace.ts";
+import { longRunSeconds } from "../../core/verdict/endless.ts";
+import { readLimits } from "../limits.ts";
+import type { Toolchain } from "../toolchains/toolchain.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
+import type { TraceCache } from "./traceCache.ts";
+
+/**
+ * A program to be run: `files[0]` is where it starts, `surroundings` is what lies beside it this time, `input` what is
+ * typed in, line ends included.
+ */
+export type ProgramRun = {
+  language: Language;
+  files: ProgramFiles;
+  surroundings?: Surroundings;
+  input?: string;
+  limits?: Limits;
+};
+
+/**
+ * What became of a run. `notRun`: why there is none, in words for a person. `unknown`: why a run told nothing this time
+ * although such programs do run here (it did not get its turn, somebody stopped it, the sandbox broke off); what is
+ * found without it is no ground for a change. Where a person stopped it, the outcome says so.
+ */
+export type Ran = { outcome: Outcome | null; notRun: string | null; unknown: string | null };
+
+/** Where runs that were made before are found and new ones kept; a run that tells nothing is never kept. */
+export type KeptRun = { found: Outcome | null; keep: (outcome: Outcome) => Promise<void> };
+
+/** Where a recording is kept for a while. */
+export type KeptTrace = { traces: TraceCache; key: string };
+
+/** The limits of every run. */
+export const usualLimits: Limits = readLimits();
+
+/** The limits of a run that goes on because its loop may come to its end by itself. */
+export function longLimits(limits: Limits = usualLimits): Limits {
+  return { ...limits, cpuSeconds: longRunSeconds, wallSeconds: longRunSeconds * 1.5 };
+}
+
+/** A language's translator with its version, or why its programs are not run here. */
+export async function translatorFor(
+  toolchains: Toolchains,
+  language: Language,
+): Promise<{ toolchain: Toolchain; version: string } | { notRun: string }> {
+  if (language.runs === false) return { notRun: "steps in words are gone through on paper; no translator runs them" };
+  const toolchain = toolchains.find(language.id);
+  const state = await toolchain?.available();
+  if (!toolchain || !state) return { notRun: `${language.name} cannot be run here yet.` };
+  return state.ready ? { toolchain, version: state.version } : { notRun: state.reason };
+}
+
+function requestOf(run: ProgramRun) {
+  return {
+    files: withSurroundings(run.files, run.surroundings ?? {}),
+    input: run.input ?? "",
+    limits: run.limits ?? usualLimits,
+  };
+}
+
+/**
+ * Runs a program, the one way in which all of the product does. It never throws for what can become of a run: that is
+ * a value. With `kept` a run that was made before is taken, and a new one kept.
+ */
+export async function runProgram(toolchains: Toolchains, run: ProgramRun, kept?: KeptRun): Promise<Ran> {
+  const translator = await translatorFor(toolchains, run.language);
+  if ("notRun" in translator) return { outcome: null, notRun: translator.notRun, unknown: null };
+  if (kept?.found) return { outcome: kept.found, notRun: null, unknown: null };
+  const outcome = await translator.toolchain.run(requestOf(run));
+  const unknown = unknownBecause(outcome);
+  if (unknown === null) {
+    await kept?.keep(outcome);
+    return { outcome, notRun: null, unknown: null };
+  }
+  return outcome.stoppedBy === "person"
+    ? { outcome, notRun: null, unknown }
+    : { outcome: null, notRun: unknown, unknown };
+}
+
+/** Runs a program and records it, or takes the recording that is kept. Words for a person where there is none. */
+export async function recordProgram(
+  toolchains: Toolchains,
+  run: ProgramRun,
+  kept?: KeptTrace,
+): Promise<{ trace: Trace } | { notRun: string }> {
+  const translator = await translatorFor(toolchains, run.language);
+  if ("notRun" in translator) return translator;
+  const make = () => translator.toolchain.trace(requestOf(run));
+  const trace = await (kept ? kept.traces.get(`${kept.key} ${translator.version}`, make) : make());
+  const unknown = unknownBecause(trace.outcome);
+  return unknown === null ? { trace } : { notRun: unknown };
+}

@@ -1,0 +1,77 @@
+import { z } from "zod";
+import type { Database, Query } from "../database/database.ts";
+import { asBytes, asJson, textBytes } from "../database/rows.ts";
+import { newKey } from "../keys.ts";
+
+const number = z.coerce.number();
+const markRow = z.object({
+  sitting: z.string(),
+  task: z.string(),
+  item: z.string(),
+  earned: number.nullable(),
+  possible: number,
+  suggested: number.nullable(),
+  reason: textBytes,
+  marker: z.enum(["program", "teacher"]),
+});
+export type Mark = z.infer<typeof markRow>;
+
+/** The marks of some sittings, by task and item. */
+export async function listMarks(database: Database, sittings: readonly string[]): Promise<Mark[]> {
+  if (sittings.length === 0) return [];
+  return z.array(markRow).parse(
+    await database.query(
+      `select sitting, task, item, earned, possible, suggested, reason, marker from mark
+         where sitting in (select jsonb_array_elements_text($1::jsonb)) order by task, item`,
+      [asJson(sittings)],
+    ),
+  );
+}
+
+/** A mark's key among former values. */
+export function markKey(mark: Pick<Mark, "sitting" | "task" | "item">): string {
+  return `${mark.sitting} ${mark.task} ${mark.item}`;
+}
+
+/** Handed-in sittings of a sheet (null: of all sheets) with how many marks each has. */
+export async function countMarks(
+  database: Database,
+  sheet: string | null,
+): Promise<Array<{ key: string; edition: string; marks: number }>> {
+  const rows = await database.query(
+    `select i.key, i.edition, count(m.key)::int as marks from sitting i join sheet_edition e on e.key = i.edition left join mark m on m.sitting = i.key
+     where i.handed_in_at is not null and ($1::text is null or e.sheet = $1) group by i.key, i.edition, i.handed_in_at order by i.handed_in_at`,
+    [sheet],
+  );
+  return z.array(z.object({ key: z.string(), edition: z.string(), marks: z.number() })).parse(rows);
+}
+
+export type NewMark = {
+  sitting: string;
+  task: string;
+  item: string;
+  earned: number | null;
+  possible: number;
+  suggested?: number;
+  reason: string;
+  marker: "program" | "teacher";
+};
+
+/** Writes a mark in place of the former one of the same item. */
+export async function putMark(query: Query, mark: NewMark): Promise<void> {
+  await query(
+    `insert into mark (key, sitting, task, item, earned, possible, suggested, reason, marker) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
+     on conflict (sitting, task, item) do update set earned = excluded.earned, possible = excluded.possible, suggested = excluded.suggested, reason = excluded.reason, marker = excluded.marker, made_at = now()`,
+    [
+      newKey(),
+      mark.sitting,
+      mark.task,
+      mark.item,
+      mark.earned,
+      mark.possible,
+      mark.suggested ?? null,
+      asBytes(mark.reason),
+      mark.marker,
+    ],
+  );
+}

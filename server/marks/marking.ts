@@ -1,0 +1,121 @@
+import type { ExerciseContent, Task } from "../../core/exercises/exercise.ts";
+import type { CheckRun, ItemMark, MarkContext } from "../../core/exercises/taskKind.ts";
+import { kindOfTask } from "../../core/exercises/taskKinds.ts";
+import { keepFormer } from "../cases/formerStore.ts";
+import { runForCheck } from "../exercises/runForCheck.ts";
+import { log } from "../log.ts";
+import type { Services } from "../services.ts";
+import { findEdition } from "../sheets/sheetStore.ts";
+import { listAnswers, listSittings } from "../sittings/sittingStore.ts";
+import { countMarks, listMarks, markKey, putMark } from "./markStore.ts";
+
+/** A run that marking asked for was not taken, or told nothing: another try may tell more. */
+export class RunRefused extends Error {}
+
+/**
+ * The marks of one answer. Whatever goes wrong in the marking, each item of the scheme gets one: it waits for the
+ * teacher then.
+ */
+async function marksOfTask(
+  run: MarkContext["run"],
+  exercise: ExerciseContent,
+  task: Task,
+  answer: unknown,
+): Promise<ItemMark[]> {
+  try {
+    return await kindOfTask(task).mark(task, answer, { exercise, run });
+  } catch (problem) {
+    log.error({ err: problem, task: task.key }, "the marking of a task broke off");
+    const reason = "The marking of this answer broke off, so it waits for the teacher.";
+    return itemsOf(task, exercise).map((item) => ({ item: item.item, earned: null, possible: item.marks, reason }));
+  }
+}
+
+/** The items of a task's scheme; one for the whole task where its scheme cannot be read. */
+function itemsOf(task: Task, exercise: ExerciseContent): Array<{ item: string; marks: number }> {
+  try {
+    return kindOfTask(task).scheme(task, exercise);
+  } catch {
+    return [{ item: "the task", marks: task.marks }];
+  }
+}
+
+/**
+ * Marks everything of a sitting that a program can mark, and says whether a run that it needed was refused: what hangs
+ * on that waits for the teacher until it is marked again. Marks that a teacher gave stay; others that change keep their
+ * former value.
+ */
+export async function markSitting(
+  services: Services,
+  sitting: { key: string; edition: string },
+): Promise<{ refused: string | null }> {
+  const edition = await findEdition(services.database, sitting.edition);
+  if (!edition) return { refused: null };
+  const [answers, before] = await Promise.all([
+    listAnswers(services.database, sitting.key),
+    listMarks(services.database, [sitting.key]),
+  ]);
+  const answerTo = new Map(answers.map((answer) => [answer.task, answer.content]));
+  const formerOf = new Map(before.map((mark) => [markKey(mark), mark]));
+  let refused: string | null = null;
+  for (const { content: exercise } of edition.content.exercises) {
+    const run: MarkContext["run"] = async (text, check): Promise<CheckRun> => {
+      const ran = await runForCheck(services, exercise, text, check);
+      if ("notRun" in ran && ran.unknown) refused = ran.notRun;
+      return ran;
+    };
+    for (const task of exercise.tasks) {
+      const marks = await marksOfTask(run, exercise, task, answerTo.get(task.key) ?? null);
+      await services.database.transaction(async (query) => {
+        for (const mark of marks) {
+          const place = { ...mark, sitting: sitting.key, task: task.key };
+          const former = formerOf.get(markKey(place));
+          if (former?.marker === "teacher") continue;
+          if (former && (former.earned !== mark.earned || former.reason !== mark.reason))
+            await keepFormer(query, {
+              ...{ about: "mark", aboutKey: markKey(place), former, who: { role: "program" } },
+              reason: "marked again",
+            });
+          await putMark(query, { ...place, marker: "program" });
+        }
+      });
+    }
+  }
+  return { refused };
+}
+
+/** Handed-in sittings of a sheet (null: of all) that lack a mark for an item of their scheme. */
+export async function unmarkedSittings(
+  services: Pick<Services, "database">,
+  sheet: string | null,
+): Promise<Array<{ key: string; edition: string }>> {
+  const wanted = new Map<string, number>();
+  const unmarked: Array<{ key: string; edition: string }> = [];
+  for (const { key, edition, marks } of await countMarks(services.database, sheet)) {
+    if (!wanted.has(edition)) {
+      const exercises = (await findEdition(services.database, edition))?.content.exercises ?? [];
+      const items = exercises.flatMap(({ content }) => content.tasks.flatMap((task) => itemsOf(task, content)));
+      wanted.set(edition, items.length);
+    }
+    if (marks < (wanted.get(edition) ?? 0)) unmarked.push({ key, edition });
+  }
+  return unmarked;
+}
+
+/**
+ * Sittings of a sheet for which marking once more may help: those that lack a mark, and those with one that waits
+ * although a program gives it.
+ */
+export async function sittingsToMarkAgain(
+  services: Pick<Services, "database">,
+  sheet: string,
+): Promise<Array<{ key: string; edition: string }>> {
+  const handedIn = (await listSittings(services.database, sheet)).filter((sitting) => sitting.handed_in_at !== null);
+  const keys = handedIn.map((sitting) => sitting.key);
+  const waits = (await listMarks(services.database, keys)).filter(
+    (mark) => mark.earned === null && mark.suggested === null && mark.marker === "program",
+  );
+  const unmarked = await unmarkedSittings(services, sheet);
+  const wanted = new Set([...waits.map((mark) => mark.sitting), ...unmarked.map((sitting) => sitting.key)]);
+  return handedIn.filter((sitting) => wanted.has(sitting.key));
+}

@@ -1,0 +1,114 @@
+import { z } from "zod";
+import type { Database, Query } from "../database/database.ts";
+import { keyRow, oneRow } from "../database/rows.ts";
+import { newCode, newKey } from "../keys.ts";
+import { firstTeacher } from "./teacherStore.ts";
+
+const courseRow = z.object({
+  key: z.string(),
+  name: z.string(),
+  owner: z.string(),
+  language: z.string(),
+  endless_class: z.enum(["logic", "runtime"]),
+  wording: z.string(),
+  depth: z.enum(["short", "full"]),
+});
+const courseColumns = "key, name, owner, language, endless_class, wording, depth";
+const studentRow = z.object({ key: z.string(), course: z.string(), label: z.string(), personal_code: z.string() });
+export type Course = z.infer<typeof courseRow>;
+export type Student = z.infer<typeof studentRow>;
+
+export async function listCourses(database: Database): Promise<Course[]> {
+  return z.array(courseRow).parse(await database.query(`select ${courseColumns} from course order by name`));
+}
+
+export async function findCourse(database: Database, key: string): Promise<Course | null> {
+  return oneRow(courseRow, await database.query(`select ${courseColumns} from course where key = $1`, [key]));
+}
+
+/** Adds a course of a teacher; returns its key. */
+export async function addCourse(
+  database: Database,
+  name: string,
+  language: string,
+  owner: string = firstTeacher,
+): Promise<string> {
+  const key = newKey();
+  await database.query("insert into course (key, name, language, owner) values ($1, $2, $3, $4)", [
+    ...[key, name, language, owner],
+  ]);
+  return key;
+}
+
+/**
+ * How a course speaks and decides: what a loop without end counts as, the names of the classes, how much is explained.
+ */
+export async function setCoursePolicy(
+  database: Database,
+  key: string,
+  policy: { endlessClass: "logic" | "runtime"; wording: string; depth: "short" | "full" },
+): Promise<void> {
+  await database.query("update course set endless_class = $2, wording = $3, depth = $4 where key = $1", [
+    ...[key, policy.endlessClass, policy.wording, policy.depth],
+  ]);
+}
+
+export async function listStudents({ query }: { query: Query }, course: string): Promise<Student[]> {
+  const rows = await query(
+    "select key, course, label, personal_code from student where course = $1 order by position, label",
+    [course],
+  );
+  return z.array(studentRow).parse(rows);
+}
+
+/** The students of all courses, for lists to choose from; by course in their order. */
+export async function listLabels(database: Database): Promise<Array<Pick<Student, "key" | "course" | "label">>> {
+  const rows = await database.query("select key, course, label from student order by course, position, label");
+  return z.array(studentRow.omit({ personal_code: true })).parse(rows);
+}
+
+/** Adds the labels that are not in the course yet, each with a personal code. Returns how many were added. */
+export async function addStudents(database: Database, course: string, labels: readonly string[]): Promise<number> {
+  return database.transaction((query) => addStudentsWith(query, course, labels));
+}
+
+/** The same inside a transaction. */
+export async function addStudentsWith(query: Query, course: string, labels: readonly string[]): Promise<number> {
+  let added = 0;
+  for (const label of labels) {
+    const rows = await query(
+      `insert into student (key, course, label, personal_code, position)
+       values ($1, $2, $3, $4, (select count(*) from student where course = $2))
+       on conflict (course, label) do nothing returning key`,
+      [newKey(), course, label, newCode(6)],
+    );
+    added += rows.length;
+  }
+  return added;
+}
+
+const namedStudent = z.object({ key: z.string(), label: z.string(), course: z.string(), course_name: z.string() });
+
+/** A student with the name of the course, or null. */
+export async function findStudent(database: Database, key: string): Promise<z.infer<typeof namedStudent> | null> {
+  const rows = await database.query(
+    `select s.key, s.label, s.course, c.name as course_name from student s join course c on c.key = s.course
+     where s.key = $1`,
+    [key],
+  );
+  return oneRow(namedStudent, rows);
+}
+
+/** Whether another student of the same course has a label. */
+export async function isLabelTaken({ query }: { query: Query }, student: string, label: string): Promise<boolean> {
+  const rows = await query(
+    `select s.key from student s join student me on me.key = $1
+     where s.course = me.course and s.label = $2 and s.key <> $1`,
+    [student, label],
+  );
+  return z.array(keyRow).parse(rows).length > 0;
+}
+
+export async function setLabel({ query }: { query: Query }, student: string, label: string): Promise<void> {
+  await query("update student set label = $2 where key = $1", [student, label]);
+}

@@ -1,0 +1,56 @@
+import { totalMarks } from "../../core/exercises/exercise.ts";
+import { kindOfTask } from "../../core/exercises/taskKinds.ts";
+import { lineTexts } from "../../core/source/lines.ts";
+import { listMarks } from "../marks/markStore.ts";
+import type { Services } from "../services.ts";
+import { type OpenSitting, triedNote } from "../sittings/access.ts";
+import { listAnswers } from "../sittings/sittingStore.ts";
+import { inOrderOf } from "./markedSitting.ts";
+
+/**
+ * All that a student's page holds: programs, tasks without their answers, what the student wrote, and after release the
+ * student's own marks. Nothing else of the exercise is in it.
+ */
+export async function studentView(services: Pick<Services, "database">, { sheet, sitting, edition }: OpenSitting) {
+  const answers = await listAnswers(services.database, sitting.key);
+  const released = sheet.released_at !== null && sitting.handed_in_at !== null;
+  const marks = released ? await listMarks(services.database, [sitting.key]) : [];
+  return {
+    title: edition.content.title,
+    label: sitting.label,
+    closed: sheet.state === "closed",
+    handedIn: sitting.handed_in_at !== null,
+    released,
+    exercises: edition.content.exercises.map(({ key, title, content }) => ({
+      key,
+      title,
+      intro: content.intro,
+      fileName: content.fileName,
+      language: content.language,
+      dataFiles: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
+      lines: lineTexts(content.program),
+      program: content.program,
+      total: totalMarks(content),
+      tried: answers.some((answer) => answer.task === triedNote(key)),
+      tasks: content.tasks.map((task) => {
+        const kind = kindOfTask(task);
+        return {
+          key: task.key,
+          kind: task.kind,
+          title: kind.title,
+          marks: task.marks,
+          onProgram: kind.answeredOnProgram,
+          rule: kind.rule(task),
+          view: kind.view(task, content),
+          marked: inOrderOf(kind.scheme(task, content), marks)
+            .filter((mark) => mark.task === task.key)
+            .map((mark) => ({ item: mark.item, earned: mark.earned, possible: mark.possible, reason: mark.reason })),
+        };
+      }),
+    })),
+    answers: Object.fromEntries(
+      answers.map((answer) => [answer.task, { revision: answer.revision, content: answer.content }]),
+    ),
+  };
+}
+export type StudentView = Awaited<ReturnType<typeof studentView>>;

@@ -1,0 +1,70 @@
+import { knowStudent } from "../people/knowStudent.ts";
+import type { Services } from "../services.ts";
+import { type Edition, findEdition, findLastEdition, findSheetByCode, type Sheet } from "../sheets/sheetStore.ts";
+import { beginSitting, findSitting, type Sitting } from "./sittingStore.ts";
+
+/** Name of the cookie that holds a student's sitting; its value is an unguessable key. */
+export const sittingCookie = "bent-nail-sitting";
+
+/** A cookie's value; one that is not encoded as it should be is nobody's. */
+function decoded(value: string): string | null {
+  try {
+    return decodeURIComponent(value);
+  } catch {
+    return null;
+  }
+}
+
+/** Reads a cookie of a request. */
+export function readCookie(request: Request, name: string): string | null {
+  for (const part of (request.headers.get("cookie") ?? "").split(";")) {
+    const [key, ...value] = part.trim().split("=");
+    if (key === name) return decoded(value.join("="));
+  }
+  return null;
+}
+
+/**
+ * Lets a student in by label and personal code. Words for the student if not; they do not tell which of the two was
+ * wrong.
+ */
+export async function enterSitting(
+  services: Services,
+  sheet: Sheet,
+  label: string,
+  code: string,
+  address: string,
+): Promise<{ ok: true; sitting: string } | { ok: false; message: string }> {
+  if (sheet.state === "draft") return { ok: false, message: "This sheet is not open yet." };
+  const entered = await knowStudent(services, sheet.course, label, code, address);
+  if (!entered.ok) return entered;
+  const { student } = entered;
+  const edition = await findLastEdition(services.database, sheet.key);
+  if (!edition) return { ok: false, message: "This sheet is not open yet." };
+  return { ok: true, sitting: await beginSitting(services.database, edition.key, student.key) };
+}
+
+export type OpenSitting = { sheet: Sheet; sitting: Sitting; edition: Edition };
+
+/** The sitting that a request's cookie stands for, if it belongs to the sheet with this code. */
+export async function sittingOfRequest(
+  services: Services,
+  request: Request,
+  code: string,
+): Promise<{ sheet: Sheet | null; open: OpenSitting | null }> {
+  const key = readCookie(request, sittingCookie);
+  // Both at once: this is asked before every save of a whole class.
+  const [sheet, sitting] = await Promise.all([
+    findSheetByCode(services.database, code),
+    key ? findSitting(services.database, key) : null,
+  ]);
+  if (!sheet) return { sheet, open: null };
+  const edition = sitting ? await findEdition(services.database, sitting.edition) : null;
+  if (!sitting || !edition || edition.sheet !== sheet.key) return { sheet, open: null };
+  return { sheet, open: { sheet, sitting, edition } };
+}
+
+/** Name of the note that an exercise's program was tried in a sitting. */
+export function triedNote(exercise: string): string {
+  return `tried ${exercise}`;
+}

@@ -1,0 +1,122 @@
+import { z } from "zod";
+import type { Database, Query } from "../database/database.ts";
+import { asBytes, keyRow, oneRow, textBytes, timeColumn } from "../database/rows.ts";
+import { newKey } from "../keys.ts";
+
+const sittingRow = z.object({
+  key: z.string(),
+  edition: z.string(),
+  student: z.string(),
+  label: z.string(),
+  started_at: timeColumn,
+  handed_in_at: timeColumn.nullable(),
+});
+export type Sitting = z.infer<typeof sittingRow>;
+const select =
+  "select i.key, i.edition, i.student, s.label, i.started_at, i.handed_in_at from sitting i join student s on s.key = i.student";
+const answerRow = z.object({ task: z.string(), revision: z.number(), content: textBytes, saved_at: timeColumn });
+export type Answer = { task: string; revision: number; content: unknown; savedAt: string };
+/** Begins a student's sitting of an edition, or finds the one begun before. */
+export async function beginSitting(database: Database, edition: string, student: string): Promise<string> {
+  return database.transaction(async (query) => {
+    await query(
+      "insert into sitting (key, edition, student) values ($1, $2, $3) on conflict (edition, student) do nothing",
+      [newKey(), edition, student],
+    );
+    const rows = await query("select key from sitting where edition = $1 and student = $2", [edition, student]);
+    return z.object({ key: z.string() }).parse(rows[0]).key;
+  });
+}
+
+export async function findSitting(database: Database, key: string): Promise<Sitting | null> {
+  return oneRow(sittingRow, await database.query(`${select} where i.key = $1`, [key]));
+}
+
+/** Sittings of all editions of a sheet, by student. */
+export async function listSittings(database: Database, sheet: string): Promise<Sitting[]> {
+  return z
+    .array(sittingRow)
+    .parse(
+      await database.query(
+        `${select} join sheet_edition e on e.key = i.edition where e.sheet = $1 order by s.position, s.label, e.number`,
+        [sheet],
+      ),
+    );
+}
+
+export async function listAnswers(database: Database, sitting: string): Promise<Answer[]> {
+  const rows = z
+    .array(answerRow)
+    .parse(await database.query("select task, revision, content, saved_at from answer where sitting = $1", [sitting]));
+  return rows.map((row) => ({
+    task: row.task,
+    revision: row.revision,
+    content: JSON.parse(row.content),
+    savedAt: row.saved_at,
+  }));
+}
+
+const ownSittingRow = z.object({
+  key: z.string(),
+  title: z.string(),
+  started_at: timeColumn,
+  handed_in_at: timeColumn.nullable(),
+});
+
+/** A student's sittings with the title of their sheet. */
+export async function listSittingsOf(
+  database: Database,
+  student: string,
+): Promise<Array<z.infer<typeof ownSittingRow>>> {
+  const rows = await database.query(
+    `select i.key, h.title, i.started_at, i.handed_in_at from sitting i
+       join sheet_edition e on e.key = i.edition join sheet h on h.key = e.sheet where i.student = $1`,
+    [student],
+  );
+  return z.array(ownSittingRow).parse(rows);
+}
+
+/**
+ * Saves an answer unless a newer one is there (late and repeated saves lose), or the sitting is handed in. Returns what
+ * happened.
+ */
+export async function saveAnswer(
+  database: Database,
+  sitting: string,
+  task: string,
+  revision: number,
+  content: unknown,
+): Promise<"saved" | "older" | "handed in"> {
+  // One statement, so that nothing comes between looking and writing.
+  const saved = await database.query(
+    `insert into answer (sitting, task, revision, content) select key, $2, $3, $4 from sitting where key = $1 and handed_in_at is null
+     on conflict (sitting, task) do update set revision = excluded.revision, content = excluded.content, saved_at = now() where answer.revision < excluded.revision
+     returning revision`,
+    [sitting, task, revision, asBytes(JSON.stringify(content))],
+  );
+  if (saved.length === 1) return "saved";
+  const open = await database.query("select key from sitting where key = $1 and handed_in_at is null", [sitting]);
+  return open.length === 1 ? "older" : "handed in";
+}
+
+/** Hands a sitting in; false if it was handed in before. */
+export async function handIn({ query }: { query: Query }, sitting: string): Promise<boolean> {
+  const rows = await query(
+    "update sitting set handed_in_at = now() where key = $1 and handed_in_at is null returning key",
+    [sitting],
+  );
+  return rows.length === 1;
+}
+
+/** Hands in all sittings of a sheet that are open; returns their keys. */
+export async function handInAll(query: Query, sheet: string): Promise<string[]> {
+  const rows = await query(
+    `update sitting i set handed_in_at = now() from sheet_edition e
+     where e.key = i.edition and e.sheet = $1 and i.handed_in_at is null returning i.key`,
+    [sheet],
+  );
+  return z
+    .array(keyRow)
+    .parse(rows)
+    .map((row) => row.key);
+}

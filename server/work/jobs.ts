@@ -1,0 +1,12 @@
+import { judgeCase } from "../collect/judging.ts";
+import { goOn } from "../judge/judge.ts";
+import { sweepOldRuns } from "../judge/sweep.ts";
+import { markWork } from "../marks/markingWork.ts";
+import type { Services } from "../services.ts";
+import { bound } from "./job.ts";
+import type { Worker } from "./queue.ts";
+
+/** Every kind of work that is done behind the pages; a new one is one file and one line here. */
+export function allJobs(services: Services): Worker[] {
+  return [bound(services, judgeCase), bound(services, markWork), bound(services, goOn), bound(services, sweepOldRuns)];
+}
