@@ -43,8 +43,10 @@ export async function smallestPart(
     }
     return true;
   };
-  /** What is left when one after another is left out that is not needed. */
+  /** One part alone, if one does it all; else what is left when one after another is left out that is not needed. */
   const without = async (parts: readonly (readonly Hunk[])[]) => {
+    if (parts.length < 2) return [...parts];
+    for (const part of parts) if (await doesAll(part)) return [part];
     let kept = [...parts];
     for (const part of parts) {
       const rest = kept.filter((each) => each !== part);

@@ -349,7 +349,7 @@ describe("loops that do not end", () => {
       files: request(language, program).files,
     });
     expect(outcome?.stoppedBy).toBe("time");
-    expect([judgement.class, judgement.symptom]).toEqual(["logic", "does not end"]);
+    expect([judgement.class, judgement.symptom]).toEqual(["logic", "has not ended"]);
     expect(judgement.reasons.join(" ")).toContain(`loop at line ${line}, “boats” never changed`);
   });
 });
