@@ -10,6 +10,7 @@ export function HandedIn({ view }: { view: CaseView }) {
   const said = [
     ["What it is for", view.intent],
     ["What it did instead", view.instead],
+    ["Comes from", view.source],
     ["Changed last", view.changedLast],
   ].filter(([, text]) => text);
   return (
@@ -29,6 +30,15 @@ export function HandedIn({ view }: { view: CaseView }) {
           </ol>
         </div>
       )}
+      {view.cameOut && (
+        <div>
+          <strong>What came out, by the word of who handed it in:</strong>
+          <pre className="max-h-48 overflow-auto border border-rule px-2 text-sm whitespace-pre-wrap">
+            {view.cameOut}
+          </pre>
+        </div>
+      )}
+      {view.onlyRead && <p>It is only read, never run.</p>}
       {view.additions.map((addition, index) => (
         <p key={`${index}${addition}`}>
           <strong>Added by the student:</strong> {addition}
@@ -91,12 +101,14 @@ export function HandedIn({ view }: { view: CaseView }) {
   );
 }
 
-/** Title, purpose, student and language of the case, to be changed. */
+/** What is said about the case, to be changed. */
 function Description({ view }: { view: CaseView }) {
   const fetcher = useFetcher<Reply>();
   return (
     <details>
-      <summary className="cursor-pointer font-semibold text-steel-deep">Title, purpose, student, language</summary>
+      <summary className="cursor-pointer font-semibold text-steel-deep">
+        Title, purpose, student, language, user’s steps
+      </summary>
       <fetcher.Form key={view.revision} method="post" className="mt-1 grid gap-2">
         <input type="hidden" name="intent" value="describe" />
         <Revision />
@@ -131,6 +143,22 @@ function Description({ view }: { view: CaseView }) {
             </select>
           </label>
         </div>
+        <label>
+          What the user did, a step a line
+          <textarea
+            name="userActions"
+            className="field"
+            rows={Math.max(2, view.userActions.length)}
+            defaultValue={view.userActions.join("\n")}
+          />
+        </label>
+        <label>
+          Where it comes from
+          <input name="source" className="field" defaultValue={view.source} />
+        </label>
+        <label className="font-normal">
+          <input type="checkbox" name="onlyRead" defaultChecked={view.onlyRead} /> only read it, never run it
+        </label>
         <div>
           <button className="press" type="submit">
             Keep

@@ -24,6 +24,11 @@ export function VersionsLeaf({ view }: { view: CaseView }) {
               <input type="hidden" name="from" value={part.from} />
               <input type="hidden" name="to" value={part.to} />
               <pre className="min-w-0 flex-1 overflow-x-auto text-sm">{part.text}</pre>
+              {view.switched && (
+                <button className="press press-quiet text-sm" type="submit" name="alone" value="on">
+                  Instead of the others
+                </button>
+              )}
               <button className="press press-quiet text-sm" type="submit">
                 Switch on{" "}
                 {part.from === part.to

@@ -296,7 +296,26 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
               <div>
                 <label htmlFor="firstLine">Number of the first line</label>{" "}
                 <span className="note-small">of a fragment</span>
-                <input id="firstLine" name="firstLine" className="field" type="number" min={1} defaultValue={1} />
+                <input
+                  id="firstLine"
+                  name="firstLine"
+                  className="field"
+                  type="number"
+                  min={1}
+                  defaultValue={1}
+                  onChange={(event) => {
+                    // A fragment from the middle of a program does not run by itself.
+                    const onlyRead = event.target.form?.elements.namedItem("onlyRead");
+                    if (onlyRead instanceof HTMLInputElement) onlyRead.checked = Number(event.target.value) > 1;
+                  }}
+                />
+                <label className="font-normal">
+                  <input type="checkbox" name="onlyRead" /> only read it, never run it
+                </label>
+              </div>
+              <div>
+                <label htmlFor="source">Where it comes from</label>
+                <input id="source" name="source" className="field" placeholder="a class, a paper, a book" />
               </div>
             </div>
           </details>

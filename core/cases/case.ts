@@ -85,6 +85,7 @@ export type NewCase = {
   errorOutput?: string;
   input: string;
   expected?: string;
+  /** What came out, where no message did. */
   actual?: string;
   symptom: "never ends" | "nothing appears" | null;
   moreOutputs?: readonly ToolOutput[];
@@ -92,6 +93,10 @@ export type NewCase = {
   instead?: string;
   userActions?: readonly string[];
   firstLine?: number;
+  /** True if it is read and never run; of a fragment above line 1 that is so unless it is said otherwise. */
+  onlyRead?: boolean;
+  /** Where it comes from: a class, a paper, a book of the school. */
+  source?: string;
   receipt?: string;
   assignment?: string;
 };

@@ -137,6 +137,8 @@ export type Language = MessageReading & {
   mainIsFunction?: boolean;
   /** Names by which a program draws on chance, the clock or addresses: another run may give another result. */
   chanceWords: ReadonlySet<string>;
+  /** True where a session keeps its variables from one run of a program to the next. */
+  keepsWorkspace?: true;
   /** Words in a loop whose state a recording does not show (iterators, generators). */
   unseenWords: ReadonlySet<string>;
   /** Words that open and close blocks, in lower case, where the language has such; brackets count everywhere. */

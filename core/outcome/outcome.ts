@@ -107,6 +107,8 @@ export const outcomeSchema = z.object({
   effects: z.array(effectSchema).default([]),
   /** Where a debugger found the program when it was killed by a signal: found by us, not told by the tool. */
   found: foundSchema.optional(),
+  /** Names of what an earlier run leaves, where what came out elsewhere fits only with it there; none: looked for in vain. */
+  leftovers: z.array(z.string()).optional(),
   /** True when the program asked for more input than there was. */
   inputRanOut: z.boolean(),
   milliseconds: z.number(),

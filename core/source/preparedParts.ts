@@ -31,7 +31,25 @@ function looksLikeCode(language: Language, line: string): boolean {
   );
 }
 
-/** The commented-out parts of a program, each a run of comment lines of which most look like code. */
+/**
+ * True for a line that reads like a heading or a sentence: two words or more beside each other, with no sign of a
+ * statement.
+ */
+function looksLikeProse(language: Language, line: string): boolean {
+  if (/[;={}[\]]|\w\(/.test(line)) return false;
+  const tokens = language.tokens(line).filter((token) => token.kind !== "comment");
+  const words = tokens.filter((token) => ["name", "keyword", "number"].includes(token.kind));
+  const besides = tokens.some((token, index) => {
+    const next = tokens[index + 1];
+    return token.kind === "name" && (next?.kind === "name" || next?.kind === "number");
+  });
+  return besides && (words.length > 2 || /^\s*\p{Lu}/u.test(line) || /[.:]\s*$/.test(line));
+}
+
+/**
+ * The commented-out parts of a program, each a run of comment lines of which most look like code. A heading or sentence
+ * between them stays a comment, and parts that follow one another under headings are parts of their own.
+ */
 export function preparedParts(language: Language, program: string): PreparedPart[] {
   const pattern = mark(language);
   const lines = splitLines(program);
@@ -41,12 +59,32 @@ export function preparedParts(language: Language, program: string): PreparedPart
     let end = at;
     while (end + 1 < lines.length && pattern.test(lines[end + 1]?.text ?? "")) end++;
     const bare = lines.slice(at, end + 1).map((line) => line.text.replace(pattern, "$1"));
-    const held = bare.filter((line) => line.trim() !== "");
-    if (held.length > 0 && held.filter((line) => looksLikeCode(language, line)).length >= held.length / 2)
-      parts.push({ from: at + 1, to: end + 1, text: bare.join("\n") });
+    for (const { from, to } of stretches(bare, (line) => looksLikeProse(language, line))) {
+      const own = bare.slice(from, to);
+      const held = own.filter((line) => line.trim() !== "");
+      if (held.length > 0 && held.filter((line) => looksLikeCode(language, line)).length >= held.length / 2)
+        parts.push({ from: at + from + 1, to: at + to, text: own.join("\n") });
+    }
     at = end;
   }
   return parts;
+}
+
+/** Stretches of lines (0-based, `to` excluded) between those that part them, without lines of signs or blanks at their ends. */
+function stretches(lines: readonly string[], parts: (line: string) => boolean): Array<{ from: number; to: number }> {
+  const found: Array<{ from: number; to: number }> = [];
+  let from = 0;
+  for (let at = 0; at <= lines.length; at++) {
+    const line = lines[at];
+    if (line !== undefined && !parts(line)) continue;
+    let to = at;
+    const isRule = (index: number) => /^[\s\-=*#~_/]*$/.test(lines[index] ?? "");
+    while (from < to && isRule(from)) from += 1;
+    while (to > from && isRule(to - 1)) to -= 1;
+    if (to > from) found.push({ from, to });
+    from = at + 1;
+  }
+  return found;
 }
 
 /**

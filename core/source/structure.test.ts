@@ -68,5 +68,14 @@ test("parts that were prepared and commented out are told from remarks, and swit
   expect(on).toContain("\nfor load in loads:\n    print(load)\n\n# print");
   expect(switchLines(of("python"), on, 4, 5, false)).toContain("\n# for load in loads:\n#     print(load)\n");
   expect(preparedParts(of("c"), "// int sum = 0;\n// counts the cars\nint x;\n").map((part) => part.from)).toEqual([1]);
+  // Headings stay comments, and examples under them are switched on one by one.
+  const examples =
+    "# Example 1: a fare\n# fare = 4\n# print(fare)\n# ------\n# The tide of the day.\n# tide = 3\n# if tide > 2:\n#     print(tide)\n";
+  expect(preparedParts(of("python"), examples).map(({ from, to }) => [from, to])).toEqual([
+    [2, 3],
+    [6, 8],
+  ]);
+  const java = "// Second try of the loads\n// int sum = 0;\n// for (int load : loads) {\n//     sum += load;\n// }\n";
+  expect(preparedParts(of("java"), java).map(({ from, to }) => [from, to])).toEqual([[2, 5]]);
   expect(preparedParts(of("c"), "// Counts the cars on the deck.\nint x;\n")).toEqual([]);
 });

@@ -17,7 +17,7 @@ export type OutputComparison =
     };
 
 /** Lines for comparing: line ends, blanks at line ends and blank lines at the end do not count. */
-function comparableLines(text: string): string[] {
+export function comparableLines(text: string): string[] {
   const lines = text.split(/\r\n|\n|\r/).map((line) => line.trimEnd());
   while (lines.length > 0 && lines.at(-1) === "") lines.pop();
   return lines;

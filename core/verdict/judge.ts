@@ -7,6 +7,7 @@ import { lineTexts } from "../source/lines.ts";
 import { lastState } from "../trace/lastState.ts";
 import { withRecordedLines } from "../trace/sameRun.ts";
 import type { Trace } from "../trace/trace.ts";
+import type { CameOut } from "./cameOut.ts";
 import { findEndlessLoop, isToGoOn } from "./endless.ts";
 import { suggestVerdict, type Verdict } from "./verdict.ts";
 
@@ -21,6 +22,7 @@ export type JudgeInput = {
   expected?: string;
   ignorePrompts?: boolean;
   pastedText?: string;
+  cameOut?: CameOut;
   symptom?: "never ends" | "nothing appears";
   endlessClass?: "logic" | "runtime";
   outcome?: Outcome;
@@ -64,10 +66,12 @@ export function judge(input: JudgeInput): Judgement {
   const program = input.files[input.mainName] ?? "";
   const stoppedByLimit = outcome !== undefined && ["time", "steps", "output"].includes(outcome.stoppedBy);
   const endless = stoppedByLimit && trace ? findEndlessLoop(language, program, trace) : null;
-  const pasted =
-    input.pastedText === undefined
-      ? undefined
-      : ownLines(language.readMessages(input.pastedText, input.files), input.firstLine ?? 1);
+  const messagesOf = (text: string) => ownLines(language.readMessages(text, input.files), input.firstLine ?? 1);
+  // What came out may have been a message, or have ended in one.
+  const told = input.cameOut && input.pastedText === undefined ? messagesOf(input.cameOut.text) : [];
+  const isMessage = told.some((each) => each.primary);
+  const pastedText = isMessage ? input.cameOut?.text : input.pastedText;
+  const pasted = isMessage ? told : pastedText === undefined ? undefined : messagesOf(pastedText);
   const warned = [...(outcome?.diagnostics ?? []), ...(outcome ? [] : (pasted ?? []))].filter(
     (each) => each.severity === "warning",
   );
@@ -77,7 +81,8 @@ export function judge(input: JudgeInput): Judgement {
     expected: input.expected,
     ignorePrompts: input.ignorePrompts,
     pasted,
-    pastedText: input.pastedText,
+    pastedText,
+    cameOut: isMessage ? undefined : input.cameOut,
     symptom: input.symptom,
     endless,
     endlessClass: input.endlessClass,

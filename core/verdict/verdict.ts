@@ -1,6 +1,7 @@
 import type { Language } from "../languages/language.ts";
 import type { Diagnostic, Outcome } from "../outcome/outcome.ts";
 import type { LastState } from "../trace/lastState.ts";
+import { type CameOut, readCameOut } from "./cameOut.ts";
 import { compareOutput, type OutputComparison } from "./compareOutput.ts";
 import { type EndlessFinding, isToGoOn } from "./endless.ts";
 
@@ -42,6 +43,8 @@ export type Observations = {
   /** What was read in the pasted error output, and that text itself. */
   pasted?: readonly Diagnostic[];
   pastedText?: string;
+  /** What came out, where no message did. */
+  cameOut?: CameOut;
   /** The student's or teacher's word: it never ends, or nothing appears. */
   symptom?: "never ends" | "nothing appears";
   endless?: EndlessFinding | null;
@@ -291,7 +294,11 @@ function settle(evidence: readonly Evidence[]): boolean | null {
 export function suggestVerdict(observations: Observations): Verdict {
   const { language, outcome } = observations;
   const run = outcome ? judgeRun(observations, outcome) : { evidence: [], comparison: null };
-  const evidence = [...run.evidence, ...judgePasted(observations)];
+  const evidence = [
+    ...run.evidence,
+    ...judgePasted(observations),
+    ...(observations.cameOut ? readCameOut(observations.cameOut, observations.expected, outcome) : []),
+  ];
   const gates = ([1, 2, 3] as const).map((gate): Gate => {
     const own = evidence.filter((each) => each.gate === gate);
     return { gate, passes: settle(own), evidence: own };

@@ -35,8 +35,11 @@ const caseRow = z.object({
   intent: textBytes,
   changed_last: textBytes,
   instead: textBytes,
+  came_out: textBytes,
   user_actions: textBytes,
   first_line: z.number(),
+  only_read: z.boolean(),
+  source: z.string(),
   note: textBytes,
   receipt: z.string().nullable(),
   symptom: symptomSchema.nullable(),
@@ -68,7 +71,7 @@ export type WholeCase = CaseRow & {
 };
 
 const caseSelect = `select f.key, f.course, f.student, f.assignment, f.language, f.title, f.intent, f.changed_last, f.instead,
-    f.user_actions, f.first_line, f.note, f.receipt, f.symptom, f.current_version, f.revision, f.created_at, f.judged_at,
+    f.came_out, f.user_actions, f.first_line, f.only_read, f.source, f.note, f.receipt, f.symptom, f.current_version, f.revision, f.created_at, f.judged_at,
     f.verified_at, f.deleted_at, s.label as student_label, c.name as course_name,
     coalesce(c.endless_class, 'logic') as endless_class, coalesce(c.wording, 'three') as wording,
     coalesce(c.depth, 'full') as depth
@@ -115,12 +118,13 @@ export async function insertCase(query: Query, given: NewCase): Promise<string> 
   const key = newKey();
   await query(
     `insert into faulty_case (key, course, student, language, title, intent, changed_last, instead, user_actions, first_line,
-       receipt, symptom, assignment)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
+       receipt, symptom, assignment, came_out, only_read, source)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
     [
       ...[key, given.course, given.student, given.language, given.title, asBytes(given.intent)],
       ...[asBytes(given.changedLast), asBytes(given.instead ?? ""), asBytes((given.userActions ?? []).join("\n"))],
       ...[given.firstLine ?? 1, given.receipt ?? null, given.symptom, given.assignment ?? null],
+      ...[asBytes(given.actual ?? ""), given.onlyRead ?? (given.firstLine ?? 1) > 1, given.source ?? ""],
     ],
   );
   const before = given.worked
@@ -136,7 +140,7 @@ export async function insertCase(query: Query, given: NewCase): Promise<string> 
   await insertCheck(query, key, { input: given.input, expected: given.expected ?? null, kind: "normal" }, true);
   const programs = [...(given.worked ?? []), ...given.files].map((file) => decodeText(file.bytes).text);
   await setSearchText(query, key, [
-    ...[given.title, given.intent, given.instead ?? "", given.changedLast],
+    ...[given.title, given.intent, given.instead ?? "", given.changedLast, given.actual ?? "", given.source ?? ""],
     ...outputs.map((output) => output.text),
     ...programs,
   ]);
@@ -248,17 +252,23 @@ export type CaseFields = {
   note?: string;
   student?: string | null;
   language?: string;
+  source?: string;
+  only_read?: boolean;
+  user_actions?: string;
 };
 
 /** Writes fields of a case and makes the text it is searched by anew. */
 export async function setCaseFields(query: Query, key: string, fields: CaseFields): Promise<void> {
-  const { title, intent, note, student, language } = fields;
+  const { title, intent, note, student, language, source, only_read, user_actions } = fields;
   await query(
     `update faulty_case set title = coalesce($2, title), intent = coalesce($3, intent), note = coalesce($4, note),
-       student = case when $5 then $6 else student end, language = coalesce($7, language) where key = $1`,
+       student = case when $5 then $6 else student end, language = coalesce($7, language),
+       source = coalesce($8, source), only_read = coalesce($9, only_read), user_actions = coalesce($10, user_actions)
+     where key = $1`,
     [
       ...[key, title ?? null, intent === undefined ? null : asBytes(intent), note === undefined ? null : asBytes(note)],
-      ...[student !== undefined, student ?? null, language ?? null],
+      ...[student !== undefined, student ?? null, language ?? null, source ?? null, only_read ?? null],
+      user_actions === undefined ? null : asBytes(user_actions),
     ],
   );
   await refreshSearchText(query, key);

@@ -12,6 +12,8 @@ export async function refreshSearchText(query: Query, key: string): Promise<void
     `select intent as bytes from faulty_case where key = $1
      union all select instead from faulty_case where key = $1
      union all select changed_last from faulty_case where key = $1
+     union all select came_out from faulty_case where key = $1
+     union all select convert_to(source, 'UTF8') from faulty_case where key = $1
      union all select note from faulty_case where key = $1
      union all select convert_to(title, 'UTF8') from faulty_case where key = $1
      union all select content from student_addition where faulty_case = $1

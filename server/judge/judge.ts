@@ -7,11 +7,12 @@ import type { Trace } from "../../core/trace/trace.ts";
 import { type Judgement, judge, wantsTrace } from "../../core/verdict/judge.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import type { ProgramCheck } from "../assignments/checkStore.ts";
-import { findCase, type WholeCase, withAllFiles, workedBefore } from "../cases/caseStore.ts";
-import type { Version } from "../cases/versionStore.ts";
+import { findCase, startVersion, type WholeCase, withAllFiles, workedBefore } from "../cases/caseStore.ts";
+import type { Version, VersionHead } from "../cases/versionStore.ts";
 import type { Services } from "../services.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 import { defineJob } from "../work/job.ts";
+import { leftoversThatFit } from "./leftovers.ts";
 import {
   type KeptRun,
   type KeptTrace,
@@ -35,6 +36,8 @@ export type JudgeRequest = ProgramRun & {
   ignorePrompts?: boolean;
   pastedText?: string;
   symptom?: "never ends" | "nothing appears";
+  /** What came out, by the word of who handed it in. */
+  cameOut?: string;
   firstLine?: number;
   working?: string;
   /** Whether a run that shows no fault is recorded, too. */
@@ -67,12 +70,14 @@ export async function judgeProgram(
   kept: { run?: KeptRun; trace?: KeptTrace; goOn?: () => Promise<void> } = {},
 ): Promise<Judged> {
   const ran = await runProgram(toolchains, request, kept.run);
+  const leftovers = await leftoversThatFit(toolchains, request, ran.outcome, kept.run);
   const known = {
     ...request,
     mainName: request.files[0]?.name ?? "",
     files: fileTexts(request.files),
     endlessClass: request.policies.endlessClass,
     outcome: ran.outcome ?? undefined,
+    cameOut: request.cameOut?.trim() ? { text: request.cameOut, leftovers } : undefined,
   };
   const judgement = judge(known);
   if (!ran.outcome || !wantsTrace(judgement, ran.outcome, request.closely ?? false))
@@ -156,6 +161,11 @@ function runOf(check: ProgramCheck) {
   return { input: check.input, surroundings: check.surroundings };
 }
 
+/** True for the version that was handed in, which what came out belongs to. */
+function isFirst(found: WholeCase, version: VersionHead): boolean {
+  return startVersion(found)?.key === version.key;
+}
+
 /** Everything that is known of a version of a case with one of its checks. */
 export function requestFor(found: WholeCase, version: Version, check: ProgramCheck): JudgeRequest {
   // The pasted output belongs to the version that it was handed in with.
@@ -172,6 +182,8 @@ export function requestFor(found: WholeCase, version: Version, check: ProgramChe
     working: workedBefore(found, version)?.files[0]?.text,
     closely: check.handed_in,
     symptom: check.handed_in ? (found.symptom ?? undefined) : undefined,
+    cameOut: check.handed_in && isFirst(found, version) ? found.came_out : undefined,
+    onlyRead: found.only_read,
   };
 }
 

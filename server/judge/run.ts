@@ -18,6 +18,8 @@ export type ProgramRun = {
   surroundings?: Surroundings;
   input?: string;
   limits?: Limits;
+  /** True where it is read and never run, by the word of who took it in. */
+  onlyRead?: boolean;
 };
 
 /**
@@ -32,6 +34,9 @@ export type KeptRun = { found: Outcome | null; keep: (outcome: Outcome) => Promi
 
 /** Where a recording is kept for a while. */
 export type KeptTrace = { traces: TraceCache; key: string };
+
+/** Why a program that is only read is not run. */
+const onlyReadWords = "it is only read, by the word of who took it in";
 
 /** The limits of every run. */
 export const usualLimits: Limits = readLimits();
@@ -66,6 +71,7 @@ function requestOf(run: ProgramRun) {
  * a value. With `kept` a run that was made before is taken, and a new one kept.
  */
 export async function runProgram(toolchains: Toolchains, run: ProgramRun, kept?: KeptRun): Promise<Ran> {
+  if (run.onlyRead) return { outcome: null, notRun: onlyReadWords, unknown: null };
   const translator = await translatorFor(toolchains, run.language);
   if ("notRun" in translator) return { outcome: null, notRun: translator.notRun, unknown: null };
   if (kept?.found) return { outcome: kept.found, notRun: null, unknown: null };
@@ -86,6 +92,7 @@ export async function recordProgram(
   run: ProgramRun,
   kept?: KeptTrace,
 ): Promise<{ trace: Trace } | { notRun: string }> {
+  if (run.onlyRead) return { notRun: onlyReadWords };
   const translator = await translatorFor(toolchains, run.language);
   if ("notRun" in translator) return translator;
   const make = () => translator.toolchain.trace(requestOf(run));

@@ -12,6 +12,7 @@ function exportCase(found: WholeCase) {
     handedIn: found.created_at,
     intent: found.intent,
     instead: found.instead,
+    cameOut: found.came_out,
     changedLast: found.changed_last,
     userActions: found.user_actions.split("\n").filter((step) => step !== ""),
     additions: found.additions.map((addition) => addition.content),

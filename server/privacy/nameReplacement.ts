@@ -53,7 +53,7 @@ const layerColumns: readonly JsonColumn[] = [
   {
     table: "layer",
     column: "decided",
-    replace: jsonOf(decisionSchema.omit({ class: true, kind: true }), (decision, { text }) => ({
+    replace: jsonOf(decisionSchema.omit({ outcome: true, class: true, kind: true }), (decision, { text }) => ({
       ...decision,
       reason: text(decision.reason),
     })),

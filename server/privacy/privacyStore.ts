@@ -63,9 +63,12 @@ export async function replaceName(database: Database, student: string, name: str
       }
     };
     for (const key of await casesOf(query, student)) {
-      for (const name of ["intent", "changed_last", "instead", "user_actions", "note"])
+      for (const name of ["intent", "changed_last", "instead", "came_out", "user_actions", "note"])
         await column("faulty_case", name, "key", key);
       await textColumn("faulty_case", "title", "key", key);
+      await textColumn("faulty_case", "source", "key", key);
+      await column("layer", "place_reason", "faulty_case", key);
+      await column("layer", "explanation", "faulty_case", key);
       await column("student_addition", "content", "faulty_case", key);
       await column("program_check", "input", "faulty_case", key);
       await column("program_check", "expected", "faulty_case", key);

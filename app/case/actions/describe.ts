@@ -3,7 +3,15 @@ import { done, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
 import { defineCaseAction } from "./caseAction.ts";
 
-/** Title, purpose, student and language of a case. */
+/** One step of the user a line, without blank lines. */
+const stepsOf = (text: string) =>
+  text
+    .split("\n")
+    .map((step) => step.trim())
+    .filter((step) => step !== "")
+    .join("\n");
+
+/** Title, purpose, source, student, language and user's steps of a case, and whether it is only read. */
 export const describe = defineCaseAction({
   intent: "describe",
   fields: {
@@ -11,16 +19,22 @@ export const describe = defineCaseAction({
     purpose: field.text(20_000),
     student: field.text(100),
     language: field.text(40),
+    source: field.text(200),
+    userActions: field.text(20_000),
+    onlyRead: field.ticked(),
   },
   does: async ({ services, found }, change, fields) => {
-    const { title, purpose: intent, student, language } = fields;
+    const { title, purpose: intent, student, language, source, onlyRead, userActions } = fields;
     const words = (of: { title: string; intent: string }) => `${of.title}\n${of.intent}`;
     const text = { yours: words({ title, intent }), theirs: words };
     const described = await describeCase(
       services.database,
       found,
       { ...change, reason: "", text },
-      { title: title.trim(), intent, student: student || null, language: language || found.language },
+      {
+        ...{ title: title.trim(), intent, student: student || null, language: language || found.language },
+        ...{ source: source.trim(), only_read: onlyRead, user_actions: stepsOf(userActions) },
+      },
     );
     return described.ok ? done("Kept.") : refused(described);
   },

@@ -32,6 +32,8 @@ const schema = z.object({
   changedLast: field.text(20_000),
   worked: field.text(),
   userActions: field.text(20_000),
+  source: field.text(200),
+  onlyRead: field.ticked(),
   firstLine: z.preprocess((given) => given ?? ["1"], field.whole(1, 1_000_000)),
   languageIsRight: field.ticked(),
 });
@@ -86,6 +88,8 @@ function caseOf(given: Given, bytes: Uint8Array, language: Language): NewCase {
       .map((step) => step.trim())
       .filter((step) => step !== ""),
     firstLine: given.firstLine,
+    onlyRead: given.onlyRead,
+    source: given.source.trim(),
   };
 }
 

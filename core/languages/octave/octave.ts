@@ -160,6 +160,7 @@ export const octave: Language = {
   chanceWords: new Set("rand randn randi randperm clock tic toc now time date cputime".split(" ")),
   unseenWords: new Set(["input", "rand", "randi", "fgetl", "toc", "clock"]),
   quietFunctions,
+  keepsWorkspace: true,
   needsFile: (program, stem) => new RegExp(`(?:^|[^\\w.])${stem}[ \\t]*(?:\\(|;|$)`, "m").test(program),
   blockWords: { opens, closes: ends },
   // Its whole numbers stop at their last and do not come in again.
