@@ -26,7 +26,7 @@ import { beginSitting, saveAnswer } from "../server/sittings/sittingStore.ts";
 import { type DemoCase, demoCases } from "./cases.ts";
 import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
-import { type DemoAnswers, demoSheet, demoSittings } from "./sheet.ts";
+import { type DemoAnswers, demoPlaces, demoSheet, demoSittings } from "./sheet.ts";
 
 const who: Who = { role: "teacher", teacher: firstTeacher };
 
@@ -195,7 +195,7 @@ export async function loadDemo(services: Services): Promise<void> {
     const made = await makeExercise(services, found, {
       title: found.title,
       intro: found.intent,
-      replacements: proposals.filter((proposal) => proposal.ticked),
+      replacements: proposals.filter((proposal) => proposal.ticked && !demoPlaces.has(proposal.word)),
       marks,
     });
     const key = await addExercise(database, found.key, found.title, made.content);
@@ -203,8 +203,8 @@ export async function loadDemo(services: Services): Promise<void> {
     await placeExercise(database, sheet, key);
   }
   const placed = await findSheet(database, sheet);
-  const set = placed ? await setForStudents(services, placed) : null;
-  if (!set?.ok) throw new Error("demo: the sheet cannot be set");
+  const set = placed ? await setForStudents(services, placed, true) : null;
+  if (!set?.ok) throw new Error(`demo: the sheet cannot be set: ${set?.message ?? "there is none"}`);
   const edition = await findEdition(database, set.edition);
   for (const demo of demoSittings) {
     const sitting = await beginSitting(database, set.edition, studentKey(demo.student) ?? "");

@@ -10,6 +10,9 @@ export const demoSheet = {
   ],
 } as const;
 
+/** Words of the demo that look like names of persons and name places. */
+export const demoPlaces: ReadonlySet<string> = new Set(["Puffin", "Quay"]);
+
 /**
  * What a student wrote, by program and kind of task. A trace answer is written as rows of cells by column title ("=" is
  * the key's own cell, so a student who got it right is written shortly); a mended text as replacements in the program.

@@ -4,8 +4,8 @@ import { sittingsToMarkAgain, unmarkedSittings } from "../../server/marks/markin
 import { beingMarked } from "../../server/marks/markingWork.ts";
 import { listMarks } from "../../server/marks/markStore.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
-import { findEdition, findLastEdition, findSheet } from "../../server/sheets/sheetStore.ts";
-import { listSittings } from "../../server/sittings/sittingStore.ts";
+import { type EditionContent, findEdition, findSheet, listEditions } from "../../server/sheets/sheetStore.ts";
+import { listSittings, type Sitting } from "../../server/sittings/sittingStore.ts";
 import { act } from "../actions.ts";
 import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
 import type { Route } from "./+types/bookPage.ts";
@@ -17,68 +17,68 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { database } = context.services;
   const sheet = await findSheet(database, params.sheetKey);
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
-  const [students, sittings, last] = await Promise.all([
+  const [students, sittings, heads] = await Promise.all([
     listStudents(database, sheet.course),
     listSittings(database, sheet.key),
-    findLastEdition(database, sheet.key),
+    listEditions(database, sheet.key),
   ]);
+  const editions = await Promise.all(heads.map(({ key }) => findEdition(database, key)));
+  const contents = new Map(editions.flatMap((edition) => (edition ? [[edition.key, edition.content] as const] : [])));
   const marks = await listMarks(
     database,
     sittings.map((sitting) => sitting.key),
   );
-  const editions = new Map(
-    (
-      await Promise.all(
-        [...new Set(sittings.map((sitting) => sitting.edition))].map((key) => findEdition(database, key)),
-      )
-    ).flatMap((edition) => (edition ? [[edition.key, edition.number] as const] : [])),
-  );
   const unmarked = new Set((await unmarkedSittings(context.services, sheet.key)).map((sitting) => sitting.key));
   const again = (await sittingsToMarkAgain(context.services, sheet.key)).length;
   const working = await beingMarked(context.services);
-  const columns =
-    last?.content.exercises.flatMap((exercise, index) =>
-      exercise.content.tasks.map((task) => ({
-        key: task.key,
-        exercise: index + 1,
-        title: kindOfTask(task).title,
-        marks: task.marks,
-      })),
-    ) ?? [];
-  return {
-    sheet,
-    again,
-    columns,
-    total: columns.reduce((sum, column) => sum + column.marks, 0),
-    rows: students.map((student) => {
-      const own = sittings.filter((sitting) => sitting.student === student.key).at(-1);
-      const ownMarks = own ? marks.filter((mark) => mark.sitting === own.key) : [];
-      const cells = columns.map((column) => {
+  const rowOf = (student: { key: string; label: string }, own: Sitting | undefined, columns: readonly Column[]) => {
+    const ownMarks = own ? marks.filter((mark) => mark.sitting === own.key) : [];
+    return {
+      key: student.key,
+      label: student.label,
+      sitting: own?.key ?? null,
+      state: own ? (own.handed_in_at ? "handed in" : "sitting") : "not begun",
+      marking:
+        own && working.has(own.key)
+          ? ("being marked" as const)
+          : own && unmarked.has(own.key)
+            ? ("not marked" as const)
+            : null,
+      cells: columns.map((column) => {
         const items = ownMarks.filter((mark) => mark.task === column.key);
         return {
           earned: items.reduce((sum, item) => sum + (item.earned ?? 0), 0),
           waits: items.some((item) => item.earned === null),
           marked: items.length > 0,
         };
-      });
-      return {
-        key: student.key,
-        label: student.label,
-        sitting: own?.key ?? null,
-        state: own ? (own.handed_in_at ? "handed in" : "sitting") : "not begun",
-        marking:
-          own && working.has(own.key)
-            ? ("being marked" as const)
-            : own && unmarked.has(own.key)
-              ? ("not marked" as const)
-              : null,
-        edition: own ? (editions.get(own.edition) ?? null) : null,
-        cells,
-        total: ownMarks.reduce((sum, mark) => sum + (mark.earned ?? 0), 0),
-        waiting: ownMarks.filter((mark) => mark.earned === null).length,
-      };
-    }),
+      }),
+      total: ownMarks.reduce((sum, mark) => sum + (mark.earned ?? 0), 0),
+      waiting: ownMarks.filter((mark) => mark.earned === null).length,
+    };
   };
+  // A table for every edition that was sat, the newest first; who has sat none stands in that one.
+  const tables = heads.toReversed().flatMap(({ key, number, released_at }, index) => {
+    const columns = columnsOf(contents.get(key));
+    const rows = students.flatMap((student) => {
+      const own = sittings.filter((sitting) => sitting.student === student.key);
+      const here = own.find((sitting) => sitting.edition === key);
+      return here || (index === 0 && own.length === 0) ? [rowOf(student, here, columns)] : [];
+    });
+    if (rows.length === 0) return [];
+    const total = columns.reduce((sum, column) => sum + column.marks, 0);
+    return [{ number, released: released_at !== null, columns, rows, total }];
+  });
+  return { sheet, again, tables, editions: heads.length };
+}
+
+type Column = { key: string; exercise: number; title: string; marks: number };
+
+function columnsOf(content: EditionContent | undefined): Column[] {
+  return (content?.exercises ?? []).flatMap((exercise, index) =>
+    exercise.content.tasks.map((task) => ({
+      ...{ key: task.key, exercise: index + 1, title: kindOfTask(task).title, marks: task.marks },
+    })),
+  );
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -86,11 +86,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 export default function MarkBook({ loaderData }: Route.ComponentProps) {
-  const { sheet, columns, rows, total, again } = loaderData;
-  const working = rows.filter((row) => row.marking === "being marked").length;
+  const { sheet, tables, editions, again } = loaderData;
+  const working = tables.flatMap(({ rows }) => rows).filter((row) => row.marking === "being marked").length;
   const canMarkAgain = again > 0 && working === 0;
   useReadAgainWhile(working > 0);
-  const exercises = [...new Set(columns.map((column) => column.exercise))];
   return (
     <div className="grid gap-3">
       <header className="flex flex-wrap items-baseline gap-4">
@@ -118,79 +117,102 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
           The sheet
         </Link>
       </header>
-      <section className="leaf overflow-x-auto" aria-label="Marks of all students" tabIndex={0}>
-        <table className="w-full">
-          <thead>
-            <tr className="border-b border-rule text-left">
-              <th rowSpan={2} className="px-3 py-1 align-bottom">
-                Student
-              </th>
-              {exercises.map((number) => (
-                <th
-                  key={number}
-                  scope="colgroup"
-                  colSpan={columns.filter((column) => column.exercise === number).length}
-                  className="border-l border-rule-strong px-2 py-1"
-                >
-                  Exercise {number}
-                </th>
-              ))}
-              <th rowSpan={2} className="border-l border-rule-strong px-3 py-1 align-bottom">
-                Total of {total}
-              </th>
-            </tr>
-            <tr className="border-b-2 border-rule-strong text-left align-bottom">
-              {columns.map((column, index) => (
-                <th
-                  key={column.key}
-                  scope="col"
-                  className={`px-2 py-1 text-sm font-normal ${columns[index - 1]?.exercise === column.exercise ? "" : "border-l border-rule-strong"}`}
-                >
-                  {column.title} <span className="text-graphite">({column.marks})</span>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.key} className="border-b border-rule">
-                <th scope="row" className="px-3 py-1 text-left font-semibold whitespace-nowrap">
-                  {row.sitting ? (
-                    <Link className="link" to={`/sheets/${sheet.key}/marks/${row.sitting}`}>
-                      {row.label}
-                    </Link>
-                  ) : (
-                    row.label
-                  )}
-                  <span className="note-small ml-2 font-normal">{row.marking ?? row.state}</span>
-                </th>
-                {row.cells.map((cell, index) => (
-                  <td
-                    key={columns[index]?.key}
-                    className={`px-2 py-1 ${columns[index - 1]?.exercise === columns[index]?.exercise ? "" : "border-l border-rule-strong"}`}
-                  >
-                    {cell.marked ? cell.earned : ""}
-                    {cell.waits && (
-                      <span className="text-graphite" title="waits for you">
-                        {" "}
-                        + ?
-                      </span>
-                    )}
-                  </td>
-                ))}
-                <td className="border-l border-rule-strong px-3 py-1 font-semibold whitespace-nowrap">
-                  {row.state === "handed in" ? row.total : ""}
-                  {row.waiting > 0 && <span className="note-small font-normal"> {row.waiting} to read</span>}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </section>
+      {tables.map((table) => (
+        <section key={table.number} className="grid gap-1">
+          {editions > 1 && (
+            <h2 className="text-base">
+              Edition {table.number}{" "}
+              <span className="note-small font-normal">
+                {table.released ? "students see their marks" : "marks are not released"}
+              </span>
+            </h2>
+          )}
+          <BookTable sheet={sheet.key} {...table} />
+        </section>
+      ))}
+      {tables.length === 0 && <p className="leaf p-4">Nobody has sat this sheet, and no student is in its course.</p>}
       <p className="note-small">
         “+ ?” is an answer in words that waits for you: press the student’s label. Marks of a program can be overruled
         there with a reason.
       </p>
     </div>
+  );
+}
+
+type BookTableProps = Awaited<ReturnType<typeof loader>>["tables"][number] & { sheet: string };
+
+/** The marks of all who sat an edition, a column a task. */
+function BookTable({ sheet, number, columns, rows, total }: BookTableProps) {
+  const exercises = [...new Set(columns.map((column) => column.exercise))];
+  return (
+    <section className="leaf overflow-x-auto" aria-label={`Marks of all students, edition ${number}`} tabIndex={0}>
+      <table className="w-full">
+        <thead>
+          <tr className="border-b border-rule text-left">
+            <th rowSpan={2} className="px-3 py-1 align-bottom">
+              Student
+            </th>
+            {exercises.map((exercise) => (
+              <th
+                key={exercise}
+                scope="colgroup"
+                colSpan={columns.filter((column) => column.exercise === exercise).length}
+                className="border-l border-rule-strong px-2 py-1"
+              >
+                Exercise {exercise}
+              </th>
+            ))}
+            <th rowSpan={2} className="border-l border-rule-strong px-3 py-1 align-bottom">
+              Total of {total}
+            </th>
+          </tr>
+          <tr className="border-b-2 border-rule-strong text-left align-bottom">
+            {columns.map((column, index) => (
+              <th
+                key={column.key}
+                scope="col"
+                className={`px-2 py-1 text-sm font-normal ${columns[index - 1]?.exercise === column.exercise ? "" : "border-l border-rule-strong"}`}
+              >
+                {column.title} <span className="text-graphite">({column.marks})</span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.key} className="border-b border-rule">
+              <th scope="row" className="px-3 py-1 text-left font-semibold whitespace-nowrap">
+                {row.sitting ? (
+                  <Link className="link" to={`/sheets/${sheet}/marks/${row.sitting}`}>
+                    {row.label}
+                  </Link>
+                ) : (
+                  row.label
+                )}
+                <span className="note-small ml-2 font-normal">{row.marking ?? row.state}</span>
+              </th>
+              {row.cells.map((cell, index) => (
+                <td
+                  key={columns[index]?.key}
+                  className={`px-2 py-1 ${columns[index - 1]?.exercise === columns[index]?.exercise ? "" : "border-l border-rule-strong"}`}
+                >
+                  {cell.marked ? cell.earned : ""}
+                  {cell.waits && (
+                    <span className="text-graphite" title="waits for you">
+                      {" "}
+                      + ?
+                    </span>
+                  )}
+                </td>
+              ))}
+              <td className="border-l border-rule-strong px-3 py-1 font-semibold whitespace-nowrap">
+                {row.state === "handed in" ? row.total : ""}
+                {row.waiting > 0 && <span className="note-small font-normal"> {row.waiting} to read</span>}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }

@@ -2,20 +2,23 @@ import { data } from "react-router";
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
-import { findSheet, listPlaced } from "../../server/sheets/sheetStore.ts";
+import { editionOfAddress, editionToPrint } from "../../server/sheets/editionToPrint.ts";
+import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/schemePage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Mark scheme, for print" }];
 
-export async function loader({ params, context }: Route.LoaderArgs) {
+export async function loader({ params, request, context }: Route.LoaderArgs) {
   const sheet = await findSheet(context.services.database, params.sheetKey);
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
-  const placed = await listPlaced(context.services.database, sheet.key);
+  const printed = await editionToPrint(context.services.database, sheet, editionOfAddress(request.url));
+  if (!printed) throw data("There is no such edition of this sheet.", { status: 404 });
   return {
     title: sheet.title,
-    exercises: placed.map(({ key, title, content }) => ({
+    edition: printed.numbers.length > 1 ? printed.number : null,
+    exercises: printed.exercises.map(({ key, title, content }) => ({
       key,
       title,
       lines: lineTexts(content.program),
@@ -36,7 +39,10 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 export default function PrintScheme({ loaderData }: Route.ComponentProps) {
   const total = loaderData.exercises.reduce((sum, exercise) => sum + exercise.total, 0);
   return (
-    <PrintPage title={`Mark scheme: ${loaderData.title}`} under={`${total} marks · for the teacher only`}>
+    <PrintPage
+      title={`Mark scheme: ${loaderData.title}`}
+      under={`${loaderData.edition ? `edition ${loaderData.edition} · ` : ""}${total} marks · for the teacher only`}
+    >
       {loaderData.exercises.map((exercise, index) => (
         <section key={exercise.key} className="grid gap-2">
           <h2>

@@ -2,21 +2,24 @@ import { data } from "react-router";
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
-import { findSheet, listPlaced } from "../../server/sheets/sheetStore.ts";
+import { editionOfAddress, editionToPrint } from "../../server/sheets/editionToPrint.ts";
+import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/sheetPage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sheet, for print" }];
 
-export async function loader({ params, context }: Route.LoaderArgs) {
+export async function loader({ params, request, context }: Route.LoaderArgs) {
   const sheet = await findSheet(context.services.database, params.sheetKey);
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
-  const placed = await listPlaced(context.services.database, sheet.key);
+  const printed = await editionToPrint(context.services.database, sheet, editionOfAddress(request.url));
+  if (!printed) throw data("There is no such edition of this sheet.", { status: 404 });
   return {
     title: sheet.title,
     course: sheet.course_name,
-    exercises: placed.map(({ key, title, content }) => ({
+    edition: printed.numbers.length > 1 ? printed.number : null,
+    exercises: printed.exercises.map(({ key, title, content }) => ({
       key,
       title,
       intro: content.intro,
@@ -34,10 +37,10 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export default function PrintSheet({ loaderData }: Route.ComponentProps) {
-  const { title, course, exercises } = loaderData;
+  const { title, course, edition, exercises } = loaderData;
   const total = exercises.reduce((sum, exercise) => sum + exercise.total, 0);
   return (
-    <PrintPage title={title} under={`${course} · ${total} marks`}>
+    <PrintPage title={title} under={`${course}${edition ? ` · edition ${edition}` : ""} · ${total} marks`}>
       <p>Label: ____________________</p>
       {exercises.map((exercise, index) => (
         <section key={exercise.key} className="grid gap-2">

@@ -169,6 +169,14 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
               </p>
             </>
           )}
+          {actionData?.problems?.names && (
+            <div role="alert" className="border-l-4 border-ochre bg-slip px-3 py-2">
+              <p>{actionData.problems.names}</p>
+              <label className="font-normal">
+                <input type="checkbox" name="noNames" /> these words name nobody: set it all the same
+              </label>
+            </div>
+          )}
           <div className="flex flex-wrap gap-2">
             {sheet.state === "draft" && (
               <button className="press press-main" name="intent" value="set" type="submit">
@@ -215,6 +223,12 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
           <Link className="link" to={`/print/sheets/${sheet.key}/scheme`}>
             The mark scheme
           </Link>
+          {edition !== null &&
+            Array.from({ length: edition - 1 }, (_, index) => index + 1).map((number) => (
+              <Link key={number} className="link" to={`/print/sheets/${sheet.key}/scheme?edition=${number}`}>
+                The mark scheme of edition {number}
+              </Link>
+            ))}
           <Link className="link" to={`/print/sheets/${sheet.key}/slips`}>
             Slips with personal codes
           </Link>

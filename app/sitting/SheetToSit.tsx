@@ -32,6 +32,19 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
             {view.released ? <Total view={view} /> : "Your answers are handed in. Your teacher will release the marks."}
           </p>
         )}
+        {view.others.length > 0 && (view.handedIn || view.closed) && (
+          <Form method="post" className="flex flex-wrap items-baseline gap-3">
+            <input type="hidden" name="intent" value="edition" />
+            <span>This is edition {view.edition} of the sheet.</span>
+            {view.others.map((other) => (
+              <button key={other.number} className="press text-sm" type="submit" name="number" value={other.number}>
+                {other.state === "not begun"
+                  ? `Begin edition ${other.number}`
+                  : `Edition ${other.number}, ${other.state}`}
+              </button>
+            ))}
+          </Form>
+        )}
         {view.exercises.map((exercise, number) => {
           const showsOwnScript = exercise.tasks.some((task) => task.onProgram);
           return (

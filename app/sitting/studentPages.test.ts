@@ -220,12 +220,15 @@ test("handed in, marked, marked again from the mark book and from the student's 
   expect(await attempt(cookie, { exercise: "e", text: mended, input: "" })).toMatchObject({ ok: false });
   await services.queue.settled();
   const book = await markBook.loader(asked({ sheetKey }));
-  expect([book.again, book.rows[0]]).toMatchObject([0, { label: "S-01", state: "handed in", marking: null, total: 2 }]);
+  expect([book.again, book.tables[0]?.rows[0]]).toMatchObject([
+    0,
+    { label: "S-01", state: "handed in", marking: null, total: 2 },
+  ]);
 
   await database.query("delete from mark where sitting = $1 and task = 'mend'", [key]);
   expect(await markBook.loader(asked({ sheetKey }))).toMatchObject({
     again: 1,
-    rows: [{ marking: "not marked" }, {}, {}, {}],
+    tables: [{ number: 1, rows: [{ marking: "not marked" }, {}, {}, {}] }],
   });
   expect(await answered(markBook.action(asked({ sheetKey }, { form: { intent: "mark again" } })))).toMatchObject({
     ok: true,

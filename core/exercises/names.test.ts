@@ -1,6 +1,7 @@
+import fc from "fast-check";
 import { expect, test } from "vitest";
 import { python } from "../languages/python/python.ts";
-import { proposeNames, replaceNames } from "./names.ts";
+import { findNames, proposeNames, replaceNames, wordsOfLabels } from "./names.ts";
 
 const program =
   '# by Merrin, with help from S-04\nmerrin_fare = 6\nprint("Merrin pays", merrin_fare)\ndef fareOfTegan():\n    return 3\nLimit = 4\n';
@@ -47,4 +48,37 @@ test("words that merely hold the letters stay", () => {
 
 test("signs in names are no pattern", () => {
   expect(replaceNames("S.4 S-4", [{ word: "S.4", replacement: "X" }])).toBe("X S-4");
+});
+
+test("what looks like a person's name in a comment is ticked, the beginning of a sentence is not", () => {
+  const ticked = (text: string) =>
+    proposeNames(python, text, "deck.py", [])
+      .filter((proposal) => proposal.ticked)
+      .map((proposal) => proposal.word);
+  expect(ticked("# thanks to Aslaug for the loads\nprint(4)\n")).toEqual(["Aslaug"]);
+  expect(ticked("# Aslaug Vik\nprint(4)\n")).toEqual(["Aslaug", "Vik"]);
+  expect(ticked("# Aslaug 10b\nprint(4)\n")).toEqual(["Aslaug"]);
+  expect(ticked("# Aslaug's deck\nprint(4)\n")).toEqual(["Aslaug"]);
+  expect(ticked("# Counts the cars. Then it prints them on Monday.\nprint(4)\n")).toEqual([]);
+  expect(ticked("# Boarding list of the Kittiwake\nprint(4)\n")).toEqual([]);
+  expect(ticked('# uses Deck from below\nDeck = 4\nprint("Fare Total")\n')).toEqual([]);
+});
+
+test("labels are found whole and by their own parts; what many labels share is nobody's", () => {
+  expect(wordsOfLabels(["Student 1", "Student 2", "Student 3", "Tegan Vale", "7"])).toEqual([
+    ...["Student 1", "Student 2", "Student 3", "Tegan Vale", "Tegan", "Vale"],
+  ]);
+  expect(findNames("fare = 4\nteganFare = 5 # Tegan", ["Tegan"])).toEqual([
+    { word: "tegan", line: 2 },
+    { word: "Tegan", line: 2 },
+  ]);
+});
+
+test("whatever the words, after they are replaced none is found", () => {
+  fc.assert(
+    fc.property(fc.string({ unit: "grapheme" }), fc.stringMatching(/^[A-Z][a-z]{2,8}$/), (text, name) => {
+      const after = replaceNames(`${text} ${name} ${text}${name}`, [{ word: name, replacement: "X9" }]);
+      expect(findNames(after, [name])).toEqual([]);
+    }),
+  );
 });

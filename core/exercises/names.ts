@@ -7,6 +7,28 @@ export type Replacement = { word: string; replacement: string };
 const capitalised = /\p{Lu}[\p{Ll}\p{Lu}'’-]*\p{Ll}[\p{L}'’-]*/gu;
 const introduced = /(?:\bby|\bauthor|\bname|\bmade by|\bwritten by|\bfrom|\bstudent|©|@)[:\s]+$/i;
 
+/** Words with a capital that name no person, wherever they stand. */
+const notPersons = new Set(
+  "monday tuesday wednesday thursday friday saturday sunday january february march april may june july august september october november december python java pascal octave basic todo fixme note windows linux english".split(
+    " ",
+  ),
+);
+
+/**
+ * True if a word with a capital in a comment looks like a person's name: in the middle of a sentence; at its beginning
+ * where another such word follows, or no word in small letters does.
+ */
+function looksLikePerson(comment: string, at: number, word: string): boolean {
+  if (notPersons.has(word.toLowerCase())) return false;
+  const before = comment.slice(0, at);
+  // A ship or a place has an article, a person has none.
+  if (/\b(?:the|an?)\s+$/i.test(before)) return false;
+  const beginsSentence = !/[\p{L}\p{N}]/u.test(before) || /[.!?:]\W*$/u.test(before);
+  if (!beginsSentence) return true;
+  const after = comment.slice(at + word.length);
+  return /^[’']s\b/u.test(after) || /^\s+\p{Lu}\p{Ll}/u.test(after) || !/\p{Ll}{2}/u.test(after);
+}
+
 /** Parts of an identifier or file name: split at underscores, digits, dots, blanks and inner capitals. */
 function parts(name: string): string[] {
   return name.split(/[_\d.\s-]+|(?<=\p{Ll})(?=\p{Lu})/u).filter((part) => part.length > 1);
@@ -18,8 +40,8 @@ function escapePattern(text: string): string {
 
 /**
  * Words of a program that may give away who wrote it: all labels of the course (whole and in parts), and every
- * name-like word in comments, texts, identifiers and the file name. Ticked are labels and words that stand behind "by",
- * "author" and the like; the teacher decides about the rest.
+ * name-like word in comments, texts, identifiers and the file name. Ticked are labels, words that stand behind "by",
+ * "author" and the like, and what looks like a person's name in a comment; the teacher decides about all of them.
  */
 export function proposeNames(
   language: Language,
@@ -46,17 +68,24 @@ export function proposeNames(
       new RegExp(`(?<![\\p{L}\\p{N}])${escapePattern(label)}(?![\\p{L}\\p{N}])`, "iu").test(`${program}\n${fileName}`)
     )
       note(label, "label of the course", true);
-  const words = (text: string, place: string) => {
+  const identifiers = new Set(
+    language
+      .tokens(program)
+      .filter((token) => token.kind === "name")
+      .map((token) => token.text.toLowerCase()),
+  );
+  const words = (text: string, place: string, isComment: boolean) => {
     for (const match of text.matchAll(capitalised)) {
-      const word = match[0];
+      const word = match[0].replace(/[’']s$/, "");
       if (language.ownWords.has(word) || language.ownWords.has(word.toLowerCase())) continue;
-      note(word, place, labelParts.has(word.toLowerCase()) || introduced.test(text.slice(0, match.index)));
+      const isPerson = isComment && !identifiers.has(word.toLowerCase()) && looksLikePerson(text, match.index, word);
+      note(word, place, labelParts.has(word.toLowerCase()) || introduced.test(text.slice(0, match.index)) || isPerson);
     }
     for (const part of text.split(/[^\p{L}]+/u)) if (labelParts.has(part.toLowerCase())) note(part, place, true);
   };
   for (const token of language.tokens(program)) {
-    if (token.kind === "comment") words(token.text, `comment in line ${token.line}`);
-    else if (token.kind === "text") words(token.text, `text in line ${token.line}`);
+    if (token.kind === "comment") words(token.text, `comment in line ${token.line}`, true);
+    else if (token.kind === "text") words(token.text, `text in line ${token.line}`, false);
   }
   // Identifiers are looked through last: parts that are labels or were found as names above.
   const names = [
@@ -105,18 +134,47 @@ function inCaseOf(word: string, replacement: string): string {
  * go first. Words are matched in any letter case.
  */
 export function replaceNames(text: string, replacements: readonly Replacement[]): string {
-  const ordered = replacements
-    .filter((each) => each.word.trim() !== "")
-    .sort((one, other) => other.word.length - one.word.length);
-  if (ordered.length === 0) return text;
-  const target = new Map(ordered.map((each) => [each.word.toLowerCase(), each.replacement]));
-  const pattern = new RegExp(ordered.map((each) => escapePattern(each.word)).join("|"), "giu");
-  return text.replace(pattern, (found, offset: number) => {
-    const before = text[offset - 1] ?? "";
-    const after = text[offset + found.length] ?? "";
-    // A word inside a longer one is a part of it only where an inner capital begins or ends it.
-    const startsPart = !/\p{L}/u.test(before) || (/\p{Ll}/u.test(before) && /^\p{Lu}/u.test(found));
-    const endsPart = !/\p{L}/u.test(after) || (/\p{Lu}/u.test(after) && /\p{Ll}$/u.test(found));
-    return startsPart && endsPart ? inCaseOf(found, target.get(found.toLowerCase()) ?? found) : found;
-  });
+  const target = new Map(replacements.map((each) => [each.word.toLowerCase(), each.replacement]));
+  const pattern = anyOf(replacements.map((each) => each.word));
+  if (!pattern) return text;
+  return text.replace(pattern, (found, offset: number) =>
+    standsAsWord(text, offset, found) ? inCaseOf(found, target.get(found.toLowerCase()) ?? found) : found,
+  );
+}
+
+/** A pattern for any of the words, the longest first, in any letter case; null if there are none. */
+function anyOf(words: readonly string[]): RegExp | null {
+  const ordered = words.filter((word) => word.trim() !== "").sort((one, other) => other.length - one.length);
+  return ordered.length === 0 ? null : new RegExp(ordered.map(escapePattern).join("|"), "giu");
+}
+
+/** True if what was found at an offset is a word, or a part of a longer one that an inner capital begins or ends. */
+function standsAsWord(text: string, offset: number, found: string): boolean {
+  const before = text[offset - 1] ?? "";
+  const after = text[offset + found.length] ?? "";
+  const startsPart = !/\p{L}/u.test(before) || (/\p{Ll}/u.test(before) && /^\p{Lu}/u.test(found));
+  const endsPart = !/\p{L}/u.test(after) || (/\p{Lu}/u.test(after) && /\p{Ll}$/u.test(found));
+  return startsPart && endsPart;
+}
+
+/** Where one of the words stands in a text as a word or as a part of an identifier; lines are 1-based. */
+export function findNames(text: string, words: readonly string[]): Array<{ word: string; line: number }> {
+  const pattern = anyOf(words);
+  if (!pattern) return [];
+  return [...text.matchAll(pattern)]
+    .filter((match) => standsAsWord(text, match.index, match[0]))
+    .map((match) => ({ word: match[0], line: text.slice(0, match.index).split(/\r\n|\n|\r/).length }));
+}
+
+/**
+ * Words by which labels of a course are found again: each whole, and its parts that are words of some length, unless
+ * many labels have the same ("Student 1" to "Student 30").
+ */
+export function wordsOfLabels(labels: readonly string[]): string[] {
+  const trimmed = labels.map((label) => label.trim());
+  const counts = new Map<string, number>();
+  for (const label of trimmed) for (const part of new Set(parts(label))) counts.set(part, (counts.get(part) ?? 0) + 1);
+  const whole = trimmed.filter((label) => /\p{L}/u.test(label) && label.length > 1);
+  const personal = [...counts].flatMap(([part, times]) => (part.length > 2 && times < 3 ? [part] : []));
+  return [...new Set([...whole, ...personal])];
 }

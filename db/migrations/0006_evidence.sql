@@ -8,3 +8,7 @@ alter table faulty_case add column source text not null default '';
 alter table layer add column place text not null default 'lines' check (place in ('lines', 'after the line', 'outside'));
 alter table layer add column place_reason bytea not null default ''::bytea;
 alter table layer add column explanation bytea not null default ''::bytea;
+
+-- Marks are released by edition: a new edition takes none of an earlier one back.
+alter table sheet_edition add column released_at timestamptz;
+update sheet_edition e set released_at = s.released_at from sheet s where s.key = e.sheet;

@@ -205,7 +205,7 @@ test("a sheet that is set is frozen: a later order makes a new edition, sittings
   const before = await findLastEdition(services.database, sheet.key);
   await moveExercise(services.database, sheet.key, before?.content.exercises[0]?.key ?? "", 1);
   expect((await findLastEdition(services.database, sheet.key))?.content).toEqual(before?.content);
-  await setForStudents(services, sheet);
+  expect(await setForStudents(services, sheet, true)).toMatchObject({ ok: true });
   const after = await findLastEdition(services.database, sheet.key);
   expect(after?.number).toBe((before?.number ?? 0) + 1);
   expect(after?.content.exercises[1]?.key).toBe(before?.content.exercises[0]?.key);

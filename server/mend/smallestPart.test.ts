@@ -29,7 +29,7 @@ const mend = async (found: WholeCase, text: string) =>
   tryFix(services, found, byTeacher(await whole(found.key)), text, false);
 const keyLines = async (found: WholeCase) => {
   const made = await makeExercise(services, await whole(found.key), {
-    ...{ title: "Deck", intro: "", replacements: [], marks: { locate: 2 } },
+    ...{ title: "Deck", intro: "", replacements: [], marks: { point: 2 } },
   });
   return made.content.faults.map((fault) => fault.faultyLines);
 };

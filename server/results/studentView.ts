@@ -3,8 +3,9 @@ import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { listMarks } from "../marks/markStore.ts";
 import type { Services } from "../services.ts";
+import { listEditions } from "../sheets/sheetStore.ts";
 import { type OpenSitting, triedNote } from "../sittings/access.ts";
-import { listAnswers } from "../sittings/sittingStore.ts";
+import { listAnswers, listSittingsOn } from "../sittings/sittingStore.ts";
 import { inOrderOf } from "./markedSitting.ts";
 
 /**
@@ -12,11 +13,24 @@ import { inOrderOf } from "./markedSitting.ts";
  * student's own marks. Nothing else of the exercise is in it.
  */
 export async function studentView(services: Pick<Services, "database">, { sheet, sitting, edition }: OpenSitting) {
-  const answers = await listAnswers(services.database, sitting.key);
-  const released = sheet.released_at !== null && sitting.handed_in_at !== null;
+  const [answers, editions, sittings] = await Promise.all([
+    listAnswers(services.database, sitting.key),
+    listEditions(services.database, sheet.key),
+    listSittingsOn(services.database, sheet.key, sitting.student),
+  ]);
+  const own = editions.find((each) => each.key === edition.key);
+  const released = (own?.released_at ?? null) !== null && sitting.handed_in_at !== null;
   const marks = released ? await listMarks(services.database, [sitting.key]) : [];
   return {
     title: edition.content.title,
+    edition: edition.number,
+    /** Other editions that the student has sat, and the newest one if it can be begun now. */
+    others: editions.flatMap(({ key, number }, index) => {
+      if (key === edition.key) return [];
+      const sat = sittings.find((each) => each.edition === key);
+      const opens = sat !== undefined || (index === editions.length - 1 && sheet.state === "set");
+      return opens ? [{ number, state: sat ? (sat.handed_in_at ? "handed in" : "begun") : "not begun" }] : [];
+    }),
     label: sitting.label,
     closed: sheet.state === "closed",
     handedIn: sitting.handed_in_at !== null,

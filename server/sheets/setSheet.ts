@@ -1,16 +1,71 @@
 import { levelOf } from "../../core/exercises/level.ts";
+import { proposeNames, wordsOfLabels } from "../../core/exercises/names.ts";
+import { namesInExercise } from "../../core/exercises/namesInExercise.ts";
+import { findCase, startVersion, versionOf } from "../cases/caseStore.ts";
+import { findExercise } from "../exercises/exerciseStore.ts";
+import { languageOf } from "../judge/judge.ts";
+import { listStudents } from "../people/courseStore.ts";
 import type { Services } from "../services.ts";
-import { type EditionContent, listPlaced, type Sheet, setSheet } from "./sheetStore.ts";
+import { type EditionContent, listPlaced, type PlacedExercise, type Sheet, setSheet } from "./sheetStore.ts";
 
-/** Freezes the sheet as it stands and opens it for students. Words for the teacher if it cannot be set. */
+/** Whether a sheet was set. `names`: it was not because of words that may be names, which the teacher may overrule. */
+export type SetSheet = { ok: true; edition: string } | { ok: false; message: string; names?: true };
+
+/** Most words that a refusal lists. */
+const mostListed = 8;
+
+/**
+ * Words that may give a person away: the labels of the sheet's course and of the exercise's case, and what looked like a
+ * name in the program that it was made from.
+ */
+async function wordsToKeepOut(
+  services: Pick<Services, "database">,
+  sheet: Sheet,
+  placed: PlacedExercise,
+): Promise<string[]> {
+  const labelsOf = async (course: string) =>
+    (await listStudents(services.database, course)).map((student) => student.label);
+  const labels = await labelsOf(sheet.course);
+  const key = (await findExercise(services.database, placed.key))?.faulty_case;
+  const found = key ? await findCase(services.database, key, "all") : null;
+  if (!found) return wordsOfLabels(labels);
+  const all = [...labels, ...(found.course && found.course !== sheet.course ? await labelsOf(found.course) : [])];
+  const start = startVersion(found);
+  const main = start && versionOf(found, start.key).files[0];
+  const proposed = proposeNames(languageOf(found), main?.text ?? "", main?.name ?? "", all);
+  return [...wordsOfLabels(all), ...proposed.filter((each) => each.ticked).map((each) => each.word)];
+}
+
+/**
+ * Freezes the sheet as it stands and opens it for students. Words for the teacher if it cannot be set: a sheet that
+ * holds a label or a name is not, unless the teacher says that these words are none (`noNames`).
+ */
 export async function setForStudents(
   services: Pick<Services, "database">,
   sheet: Sheet,
-): Promise<{ ok: true; edition: string } | { ok: false; message: string }> {
+  noNames = false,
+): Promise<SetSheet> {
   const placed = await listPlaced(services.database, sheet.key);
   if (placed.length === 0) return { ok: false, message: "There is no exercise on this sheet yet." };
   const empty = placed.find((each) => each.content.tasks.length === 0);
   if (empty) return { ok: false, message: `“${empty.title}” has no tasks yet.` };
+  if (!noNames) {
+    const names: string[] = [];
+    for (const each of placed)
+      for (const { word, place } of namesInExercise(
+        each.title,
+        each.content,
+        await wordsToKeepOut(services, sheet, each),
+      ))
+        names.push(`“${word}” in ${place} of “${each.title}”`);
+    const more = names.length > mostListed ? `, and ${names.length - mostListed} more` : "";
+    if (names.length > 0)
+      return {
+        ok: false,
+        names: true,
+        message: `Students may recognise somebody: ${names.slice(0, mostListed).join("; ")}${more}. Change it in the exercise, or make the exercise anew with these names taken out.`,
+      };
+  }
   const content: EditionContent = {
     title: sheet.title,
     exercises: placed.map((each) => ({

@@ -146,11 +146,25 @@ export async function setSheetState(
   await query("update sheet set state = $2 where key = $1", [sheet, state]);
 }
 
+/** Lets students see their marks in all editions that there are, or takes them back from their sight. */
 export async function releaseMarks(database: Database, sheet: string, released: boolean): Promise<void> {
-  await database.query("update sheet set released_at = case when $2 then now() else null end where key = $1", [
+  await database.transaction(async (query) => {
+    const when = "released_at = case when $2 then now() else null end";
+    await query(`update sheet set ${when} where key = $1`, [sheet, released]);
+    await query(`update sheet_edition set ${when} where sheet = $1`, [sheet, released]);
+  });
+}
+
+const editionHead = z.object({ key: z.string(), number: z.number(), released_at: timeColumn.nullable() });
+/** An edition without what is on it. */
+export type EditionHead = z.infer<typeof editionHead>;
+
+/** The editions of a sheet, the first one first. */
+export async function listEditions({ query }: { query: Query }, sheet: string): Promise<EditionHead[]> {
+  const rows = await query("select key, number, released_at from sheet_edition where sheet = $1 order by number", [
     sheet,
-    released,
   ]);
+  return z.array(editionHead).parse(rows);
 }
 
 /** The newest edition of a sheet, or null if it was never set. */

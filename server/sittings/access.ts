@@ -1,7 +1,7 @@
 import { knowStudent } from "../people/knowStudent.ts";
 import type { Services } from "../services.ts";
 import { type Edition, findEdition, findLastEdition, findSheetByCode, type Sheet } from "../sheets/sheetStore.ts";
-import { beginSitting, findSitting, type Sitting } from "./sittingStore.ts";
+import { beginSitting, findSitting, listSittingsOn, type Sitting } from "./sittingStore.ts";
 
 /** Name of the cookie that holds a student's sitting; its value is an unguessable key. */
 export const sittingCookie = "bent-nail-sitting";
@@ -39,9 +39,30 @@ export async function enterSitting(
   const entered = await knowStudent(services, sheet.course, label, code, address);
   if (!entered.ok) return entered;
   const { student } = entered;
+  // Whoever has begun a sheet comes back to it, whatever editions there are since.
+  const begun = (await listSittingsOn(services.database, sheet.key, student.key)).at(-1);
+  if (begun) return { ok: true, sitting: begun.key };
   const edition = await findLastEdition(services.database, sheet.key);
   if (!edition) return { ok: false, message: "This sheet is not open yet." };
   return { ok: true, sitting: await beginSitting(services.database, edition.key, student.key) };
+}
+
+/**
+ * Goes over to another edition of the sheet: to the sitting of it that there is, or, of the newest one while the sheet is
+ * open, to one begun now. Words for the student if neither can be.
+ */
+export async function changeEdition(
+  services: Pick<Services, "database">,
+  { sheet, sitting }: OpenSitting,
+  number: number,
+): Promise<{ ok: true; sitting: string } | { ok: false; message: string }> {
+  const sittings = await listSittingsOn(services.database, sheet.key, sitting.student);
+  const begun = sittings.find((each) => each.number === number);
+  if (begun) return { ok: true, sitting: begun.key };
+  const edition = await findLastEdition(services.database, sheet.key);
+  if (edition?.number !== number || sheet.state !== "set")
+    return { ok: false, message: "This edition of the sheet cannot be sat any more." };
+  return { ok: true, sitting: await beginSitting(services.database, edition.key, sitting.student) };
 }
 
 export type OpenSitting = { sheet: Sheet; sitting: Sitting; edition: Edition };

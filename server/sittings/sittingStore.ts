@@ -44,6 +44,21 @@ export async function listSittings(database: Database, sheet: string): Promise<S
     );
 }
 
+/** A student's sittings of a sheet, one an edition, the newest edition last. */
+export async function listSittingsOn(
+  database: Database,
+  sheet: string,
+  student: string,
+): Promise<Array<Sitting & { number: number }>> {
+  const rows = await database.query(
+    `select i.key, i.edition, i.student, s.label, i.started_at, i.handed_in_at, e.number
+     from sitting i join student s on s.key = i.student join sheet_edition e on e.key = i.edition
+     where e.sheet = $1 and i.student = $2 order by e.number`,
+    [sheet, student],
+  );
+  return z.array(sittingRow.extend({ number: z.number() })).parse(rows);
+}
+
 export async function listAnswers(database: Database, sitting: string): Promise<Answer[]> {
   const rows = z
     .array(answerRow)

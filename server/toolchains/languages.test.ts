@@ -350,7 +350,7 @@ describe("loops that do not end", () => {
     });
     expect(outcome?.stoppedBy).toBe("time");
     expect([judgement.class, judgement.symptom]).toEqual(["logic", "has not ended"]);
-    expect(judgement.reasons.join(" ")).toContain(`loop at line ${line}, “boats” never changed`);
+    expect(judgement.reasons.join(" ")).toContain(`loop at line ${line} “boats” never changed`);
   });
 });
 

@@ -2,16 +2,22 @@ import { z } from "zod";
 import { closeSheet } from "../../../server/marks/markingWork.ts";
 import { setForStudents } from "../../../server/sheets/setSheet.ts";
 import { releaseMarks, setSheetState } from "../../../server/sheets/sheetStore.ts";
-import { defineAction, done, refused, type Said } from "../../actions.ts";
+import { defineAction, done, incomplete, refused, type Said } from "../../actions.ts";
+import { field } from "../../forms.ts";
 import type { SheetContext } from "./sheetAction.ts";
 
 const state = (intent: string, does: (context: SheetContext) => Promise<Said>) =>
   defineAction<SheetContext, unknown>({ intent, schema: z.unknown(), does });
 
-/** Freezes the sheet and opens it for students. */
-export const set = state("set", async ({ services, sheet }) => {
-  const given = await setForStudents(services, sheet);
-  return given.ok ? done("It is set. Students can begin.") : refused(given.message);
+/** Freezes the sheet and opens it for students; `noNames` says that words that look like names are none. */
+export const set = defineAction<SheetContext, { noNames: boolean }>({
+  intent: "set",
+  schema: z.object({ noNames: field.ticked() }),
+  does: async ({ services, sheet }, { noNames }) => {
+    const given = await setForStudents(services, sheet, noNames);
+    if (given.ok) return done("It is set. Students can begin.");
+    return given.names ? incomplete({ names: given.message }) : refused(given.message);
+  },
 });
 
 /** Closes the sheet; what students had saved is handed in. */

@@ -3,7 +3,7 @@ import { z } from "zod";
 import { handInSitting } from "../../../server/marks/markingWork.ts";
 import type { Services } from "../../../server/services.ts";
 import type { Sheet } from "../../../server/sheets/sheetStore.ts";
-import { enterSitting, type OpenSitting, sittingCookie } from "../../../server/sittings/access.ts";
+import { changeEdition, enterSitting, type OpenSitting, sittingCookie } from "../../../server/sittings/access.ts";
 import { defineAction, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
 
@@ -48,5 +48,16 @@ const handIn = defineAction<SitContext, unknown>({
   },
 });
 
+/** Goes over to another edition of the sheet, by its number. */
+const edition = defineAction<SitContext, { number: number }>({
+  intent: "edition",
+  schema: z.object({ number: field.whole(1, 100_000) }),
+  does: async ({ services, sheet, open }, { number }) => {
+    if (!open) return refused("You are not signed in any more. Sign in again; what you had saved is kept.");
+    const changed = await changeEdition(services, open, number);
+    return changed.ok ? withCookie(sheet, changed.sitting, twoWeeks) : refused(changed.message);
+  },
+});
+
 /** Everything that a student's sheet can be asked for. */
-export const sitActions = [enter, leave, handIn];
+export const sitActions = [enter, leave, handIn, edition];

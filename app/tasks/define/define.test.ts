@@ -102,7 +102,7 @@ test("a definition is asked for, changed, printed, sat and marked, each by the p
   await answered(sit.action(asked({ code }, { form: { intent: "hand in" }, cookie })));
   await services.queue.settled();
 
-  const sittingKey = (await book.loader(asked({ sheetKey }))).rows[0]?.sitting ?? "";
+  const sittingKey = (await book.loader(asked({ sheetKey }))).tables[0]?.rows[0]?.sitting ?? "";
   const marked = await marking.loader(asked({ sheetKey, sittingKey }));
   const [own] = marked.exercises[0]?.tasks ?? [];
   expect(own?.items).toMatchObject([
@@ -112,5 +112,5 @@ test("a definition is asked for, changed, printed, sat and marked, each by the p
   expect(shown(createElement(Answer, { compared: own?.compared }))).toContain("“It runs but the formula is wrong.”");
   const give = { intent: "give", task: own?.key ?? "", item: "what it is", earned: "1", reason: "" };
   expect(await answered(marking.action(asked({ sheetKey, sittingKey }, { form: give })))).toMatchObject({ ok: true });
-  expect((await book.loader(asked({ sheetKey }))).rows[0]).toMatchObject({ total: 1, waiting: 0 });
+  expect((await book.loader(asked({ sheetKey }))).tables[0]?.rows[0]).toMatchObject({ total: 1, waiting: 0 });
 });

@@ -1,0 +1,31 @@
+import type { Database } from "../database/database.ts";
+import { type EditionContent, findEdition, listEditions, listPlaced, type Sheet } from "./sheetStore.ts";
+
+/**
+ * What is on paper of a sheet: the edition with a number; without one the newest edition, so that paper is what was set;
+ * of a sheet that was never set the exercises as they are. Null if there is no such edition.
+ */
+export async function editionToPrint(
+  database: Database,
+  sheet: Sheet,
+  number: number | null,
+): Promise<{ number: number | null; numbers: number[]; exercises: EditionContent["exercises"] } | null> {
+  const editions = await listEditions(database, sheet.key);
+  const numbers = editions.map((each) => each.number);
+  const head = number === null ? editions.at(-1) : editions.find((each) => each.number === number);
+  if (head) {
+    const edition = await findEdition(database, head.key);
+    return edition && { number: head.number, numbers, exercises: edition.content.exercises };
+  }
+  if (number !== null) return null;
+  const placed = await listPlaced(database, sheet.key);
+  const exercises = placed.map(({ key, title, content, level }) => ({ key, title, content, level: level ?? 1 }));
+  return { number: null, numbers, exercises };
+}
+
+/** The number of an edition in an address (`?edition=2`); null where none is given, 0 for what is none. */
+export function editionOfAddress(address: string): number | null {
+  const given = new URL(address).searchParams.get("edition");
+  if (given === null) return null;
+  return /^[1-9]\d{0,5}$/.test(given) ? Number(given) : 0;
+}
