@@ -9,6 +9,8 @@ const exceptionLine =
 /** A call; "at", "in" and "line" are said in the system's language. */
 const call =
   /^\s+(?:at|bei|à|en|in|в) (.+?)(?: \[0x[0-9a-f]+\])?(?: (?:in|dans|w|в) (.*?)(?::(?:line|Zeile|ligne|línea|riga|строка) |:)(\d+)\.?)?\s*$/;
+/** The words of a window that stops a program in the editor: the name, and the message between quotes. */
+const inWindow = /^((?:System|Microsoft)\.[\w.]*Exception): '(.*)'$/;
 const nameOfException = /^(?:System|Microsoft)\.[\w.]*Exception\b/;
 
 type Told = ExceptionTold & { from: number; to: number };
@@ -20,6 +22,11 @@ type Told = ExceptionTold & { from: number; to: number };
 export const dotnetException: MessageConstruct = {
   begins: (line) => unhandled.test(line) || nameOfException.test(line),
   read: (context, at) => {
+    const window = inWindow.exec(context.lines[at] ?? "");
+    if (window && !call.test(context.lines[at + 1] ?? "")) {
+      const block = { errorName: window[1] ?? "", message: window[2] ?? "", frames: [], from: at + 1, to: at + 1 };
+      return { messages: [told(block, at + 1)], next: at + 1 };
+    }
     const begins = unhandled.exec(context.lines[at] ?? "");
     const blocks: Told[] = [];
     // Calls of an inner exception come before those of the one around it, divided by a line that says so.

@@ -18,6 +18,39 @@ type Sample = {
 
 const samples: Sample[] = [
   {
+    what: "the matrix language: the echoed line stands at the margin and is none of the program's output",
+    language: "octave",
+    said: "Loads\nError using +\nMatrix dimensions must agree.\n\nError in deck>total (line 9)\nsum = loads + cars;\n\nError in deck (line 3)\nt = total(loads, cars);\n",
+    count: 1,
+    primary: { message: "Matrix dimensions must agree.", line: 9, excerpt: "sum = loads + cars;", stage: "run" },
+  },
+  {
+    what: "the matrix language: typed at the prompt, with an arrow",
+    language: "octave",
+    said: " fare = 3 +* 4\n          ↑\nError: Invalid use of operator.\n",
+    count: 1,
+    primary: { message: "Invalid use of operator.", excerpt: "fare = 3 +* 4", column: 10, stage: "translation" },
+  },
+  {
+    what: "Octave: what it says when it leaves is not the message that matters",
+    language: "octave",
+    said: "error: 'lod' undefined\nerror: called from\n    deck at line 2 column 6\nerror: ignoring const execution_exception& while preparing to exit\n",
+    count: 1,
+    primary: { message: "'lod' undefined", line: 2, stage: "run" },
+  },
+  {
+    what: "typed Basic: an exception in the editor's window",
+    language: "basic",
+    said: "System.InvalidCastException: 'Conversion from string \"four\" to type 'Integer' is not valid.'\n",
+    count: 1,
+    primary: {
+      errorName: "InvalidCastException",
+      message: "Conversion from string \"four\" to type 'Integer' is not valid.",
+      stage: "run",
+    },
+    kind: "conversion",
+  },
+  {
     what: "typed Basic: a place in brackets",
     language: "basic",
     said: "C:\\ferry\\Module1.vb(4,9): error BC30451: 'totl' is not declared. It may be inaccessible due to its protection level. [C:\\ferry\\ferry.vbproj]\n\nBuild FAILED.\n",

@@ -19,6 +19,13 @@ type Sample = {
 
 const samples: Sample[] = [
   {
+    tool: "gcc: a file as a whole, without a line",
+    language: "c",
+    said: "deck.c: error: file is not valid UTF-8\ncc1: warning: unrecognized command-line option ‘-Wdeck’\n",
+    count: 2,
+    primary: { file: "deck.c", message: "file is not valid UTF-8", stage: "translation" },
+  },
+  {
     tool: "gcc: a semicolon, a warning with its option, an unknown name",
     language: "c",
     said: 'a.c: In function ‘twice’:\na.c:2:32: error: expected ‘;’ before ‘}’ token\n    2 | int twice(int n) { return n * 2 }\n      |                                ^~\n      |                                ;\na.c:6:13: warning: format ‘%d’ expects argument of type ‘int *’, but argument 2 has type ‘int’ [-Wformat=]\n    6 |     scanf("%d", total);\na.c:7:26: error: ‘totl’ undeclared (first use in this function); did you mean ‘total’?\na.c:7:26: note: each undeclared identifier is reported only once\n',

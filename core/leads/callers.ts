@@ -1,4 +1,4 @@
-import type { LeadRule } from "./lead.ts";
+import { type LeadRule, ruleDoesNotHold } from "./lead.ts";
 
 /** The calls that led to the failing line: the cause may lie with who called, even further down the file. */
 export const callers: LeadRule = ({ verdict }) => {
@@ -12,7 +12,7 @@ export const callers: LeadRule = ({ verdict }) => {
         : [
             {
               line: frame.line,
-              why: "The failing function was called from here, with the values of this line.",
+              why: `The failing function was called from here, with the values of this line.${verdict.reportedLine !== null && frame.line > verdict.reportedLine ? ` ${ruleDoesNotHold}` : ""}`,
               weight: 55,
             },
           ],

@@ -9,6 +9,10 @@ import type { Verdict } from "../verdict/verdict.ts";
  */
 export type Lead = { file?: string; line: number; why: string; weight: number };
 
+/** Said of a lead below the reported line, since the rule is often taught as holding always. */
+export const ruleDoesNotHold =
+  "The rule that a fault lies on the reported line or above it does not hold here: this line is below.";
+
 /**
  * What a rule may look at. `codeLines` are the tokens of each line without comments; lines without any are blank or
  * comment.

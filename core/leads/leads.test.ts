@@ -23,6 +23,32 @@ test("a bracket that is not closed, signs in texts and comments left aside", () 
   expect(leads.some((lead) => lead.line === 3 && lead.why.includes("may belong here"))).toBe(true);
 });
 
+test("an unclosed list leads to the last line that still continues it, which is below the reported one", () => {
+  const message = "  File \"a.py\", line 1\n    loads = [3,\n            ^\nSyntaxError: '[' was never closed\n";
+  const continuing = (program: string) =>
+    leadsFor(program, message)
+      .filter((lead) => lead.why.includes("may belong here"))
+      .map((lead) => [lead.line, lead.why.includes("does not hold here")]);
+  expect(continuing("loads = [3,\n  4,\n  9\nprint(loads)\n")).toEqual([[3, true]]);
+  expect(continuing("loads = [3,\n  4,\n  9,\nprint(loads)\n")).toEqual([[3, true]]);
+  expect(continuing("loads = [\n  3,\n\n  # a remark\n  9\ntotal = 4\n")).toEqual([[5, true]]);
+  expect(continuing("loads = [3, 4\nprint(loads)\n")).toEqual([]);
+});
+
+test("what is indented otherwise than in the working version is said with its blanks, not quoted alike", () => {
+  const working = "for load in loads:\n    total = total + load\nprint(total)\n";
+  const { leads } = judge({
+    language: python,
+    mainName: "a.py",
+    files: { "a.py": working.replace("print(total)", "\tprint(total)") },
+    working,
+    pastedText:
+      '  File "a.py", line 3\n    print(total)\nTabError: inconsistent use of tabs and spaces in indentation\n',
+  });
+  expect(leads[0]).toMatchObject({ line: 3 });
+  expect(leads[0]?.why).toContain("this line began with no blanks, here with 1 tab");
+});
+
 test("for a stop: where the names of the failing line got their values, and who called", () => {
   const program = "def share(load, cars):\n    return load / cars\n\ncars = 0\nload = 30\nprint(share(load, cars))\n";
   const leads = leadsFor(

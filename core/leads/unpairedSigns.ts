@@ -1,5 +1,5 @@
 import type { Token } from "../languages/language.ts";
-import type { Lead, LeadRule } from "./lead.ts";
+import { type Lead, type LeadContext, type LeadRule, ruleDoesNotHold } from "./lead.ts";
 
 const partners: Record<string, string> = { ")": "(", "]": "[", "}": "{" };
 
@@ -8,8 +8,30 @@ function indentation(text: readonly string[], line: number): number {
   return content.length - content.trimStart().length;
 }
 
+/** What ends a line that goes on in the next one. */
+const goesOn = new Set([",", "(", "[", "{", "+", "-", "*", "/", "=", "&&", "||", "and", "or"]);
+
+/**
+ * The last line that still continues the one in which a bracket is opened: every line before it ends in a sign after
+ * which something must follow, and none begins a statement.
+ */
+function lastContinuing({ codeLines, language, text }: LeadContext, opened: number): number {
+  let last = opened;
+  for (const line of [...codeLines.keys()].filter((each) => each > opened).sort((one, other) => one - other)) {
+    if (!goesOn.has(codeLines.get(last)?.at(-1)?.text ?? "")) break;
+    const code = codeLines.get(line) ?? [];
+    const [first, second] = code;
+    const calls =
+      first?.kind === "name" && second?.text === "(" && indentation(text, line) <= indentation(text, opened);
+    if (first?.kind === "keyword" || calls || language.assignedNames(code).length > 0) break;
+    last = line;
+  }
+  return last;
+}
+
 /** Brackets without a partner and quotes that are not closed; signs inside texts and comments do not count. */
-export const unpairedSigns: LeadRule = ({ verdict, tokens, codeLines, text }) => {
+export const unpairedSigns: LeadRule = (context) => {
+  const { verdict, tokens, text } = context;
   if (verdict.class !== "syntax") return [];
   const leads: Lead[] = [];
   const open: Token[] = [];
@@ -39,13 +61,12 @@ export const unpairedSigns: LeadRule = ({ verdict, tokens, codeLines, text }) =>
   }
   for (const token of open) {
     leads.push({ line: token.line, why: `The bracket “${token.text}” opened here is not closed.`, weight: 92 });
-    // The partner may belong at the end of the last line that still continues the opened one.
-    const last = [...codeLines.keys()].filter((line) => line > token.line).sort((one, other) => one - other)[0];
-    if (last !== undefined && codeLines.get(token.line)?.at(-1)?.text === ",")
+    const last = lastContinuing(context, token.line);
+    if (last !== token.line)
       leads.push({
         line: last,
-        why: `The partner of “${token.text}” from line ${token.line} may belong here.`,
-        weight: 50,
+        why: `The partner of “${token.text}” from line ${token.line} may belong here, at the end of what goes on from there.${verdict.reportedLine !== null && last > verdict.reportedLine ? ` ${ruleDoesNotHold}` : ""}`,
+        weight: 88,
       });
   }
   return leads;

@@ -1,3 +1,7 @@
+import { spawnSync } from "node:child_process";
+import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { consoleText, limitsSchema } from "../../core/outcome/outcome.ts";
 import { buildTable } from "../../core/trace/table.ts";
@@ -29,6 +33,20 @@ test("prompts, typed lines and output interleave as on a terminal, each with its
     { kind: "out", text: "Name? ", line: 3 },
     { kind: "in", text: "Tern\n", line: 3 },
   ]);
+});
+
+test("a stop is told as the interpreter itself tells it, what may have been meant included", async () => {
+  const program =
+    "def f():\n    total = 4\n    try:\n        print(totl)\n    except NameError as noticed:\n        raise ValueError('deck') from noticed\nf()\n";
+  const folder = await mkdtemp(join(tmpdir(), "bent-nail-plain-"));
+  await writeFile(join(folder, "fares.py"), program);
+  const plain = spawnSync("/usr/bin/python3", ["fares.py"], { cwd: folder, encoding: "utf8" });
+  await rm(folder, { recursive: true });
+  expect(plain.stderr).toContain("Did you mean: 'total'?");
+  expect(consoleText((await run(program)).console, ["err"])).toBe(plain.stderr.replaceAll(`${folder}/`, ""));
+  // A program that takes the hook away is told all the same.
+  const taken = "import sys\nsys.excepthook = sys.__excepthook__ = print\nsys.stderr = None\nlod = 4\nprint(lo)\n";
+  expect(consoleText((await run(taken)).console, ["err"])).toContain("name 'lo' is not defined. Did you mean: 'lod'?");
 });
 
 test("input that runs out is said", async () => {

@@ -131,18 +131,26 @@ const linker: MessageConstruct = {
   },
 };
 
-/** A refusal of the compiler as a whole: a file that is not there, an option that it does not know. */
+/** A file of a program, by its ending. */
+const sourceFile = /\.(?:c|h|cc|cpp)$/i;
+/** The compiler itself or one of its parts. */
+const compilerPart = /(?:^|[/\\-])(?:gcc|cc1|clang|cc|as)(?:-\d+)?(?:\.exe)?$/;
+
+/**
+ * A refusal without a line: of the compiler as a whole (a file that is not there, an option that it does not know), or
+ * of a file as a whole (`deck.c: error: ...`).
+ */
 const driver: MessageConstruct = {
-  begins: (line) => /^(?:gcc|cc1|clang|cc)(?:-\d+)?: /.test(line),
+  begins: (line) => /^[^\s:][^:]{0,300}: [^:\d]{2,24}: ./.test(line),
   read: (context, at) => {
-    const match = /^(?:gcc|cc1|clang|cc)(?:-\d+)?: (?:fatal )?(error|warning): (.*)$/.exec(context.lines[at] ?? "");
-    if (!match || /linker command failed/.test(match[2] ?? "")) return null;
-    return {
-      messages: [
-        { severity: match[1] === "warning" ? "warning" : "error", message: match[2] ?? "", stage: "translation" },
-      ],
-      next: at + 1,
-    };
+    const match = /^([^\s:][^:]{0,300}): ([^:\d]{2,24}?) ?: (.*)$/.exec(context.lines[at] ?? "");
+    const severity = match && severityOf(match[2] ?? "");
+    const [, speaker = "", , message = ""] = match ?? [];
+    if (!severity || /linker command failed/.test(message)) return null;
+    const isFile = sourceFile.test(speaker);
+    if (!isFile && !compilerPart.test(speaker)) return null;
+    const file = isFile ? { file: baseName(speaker) } : {};
+    return { messages: [{ severity, ...file, message, stage: "translation" }], next: at + 1 };
   },
 };
 

@@ -4,6 +4,8 @@ import { baseName, type MessageConstruct, type MessageContext, type ToolFamily }
 const parse = /(error: )?parse error(?: near line (\d+) of file (.+?)|:?)$/;
 const errorLine = /^error: (?!called from)(.*)$/;
 const warningLine = /^warning: (?!called from)(.*)$/;
+/** What Octave says last where an error ends a script that it was given: nothing of the program. */
+const closing = /^error: ignoring const execution_exception& while preparing to exit/;
 const calledFrom = /^(?:error|warning): called from/;
 const frame = /^ {4}(\S+)(?: at line (-?\d+)(?: column (-?\d+))?)?$/;
 const definition = /^[ \t]*function\b[ \t]*(?:[^=\n(]{0,200}=[ \t]*)?([A-Za-z_]\w*)/gm;
@@ -72,6 +74,7 @@ const stop: MessageConstruct = {
     const failed = errorLine.exec(line.slice(start));
     const warned = warningLine.exec(line.slice(start));
     if (!failed && !warned) return null;
+    if (closing.test(line.slice(start))) return null;
     const message = failed?.[1] ?? warned?.[1] ?? "";
     const names = context.program ? Object.keys(context.program) : [];
     const frames: StackFrame[] = [];
@@ -154,6 +157,39 @@ const otherRefusal: MessageConstruct = {
   },
 };
 
+/** True if the next line that is not blank tells a call. */
+function followsCall(lines: readonly string[], at: number): boolean {
+  return /^Error in /.test(lines.slice(at + 1, at + 4).find((line) => line.trim() !== "") ?? "");
+}
+
+/**
+ * What was typed at the prompt and is refused: the line, an arrow below it, `Error:` and words. Only the arrow tells
+ * the line from the program's output.
+ */
+const otherTyped: MessageConstruct = {
+  begins: (line) => line.trim() !== "",
+  read: (context, at) => {
+    const [echo = "", arrow = "", said = ""] = context.lines.slice(at, at + 3);
+    const words = /^Error: (?!File: )(.+)$/.exec(said);
+    if (!words || !/^\s*[|↑^]\s*$/.test(arrow)) return null;
+    const excerpt = echo.trimStart();
+    const column = arrow.search(/[|↑^]/) - (echo.length - excerpt.length) + 1;
+    return {
+      messages: [
+        {
+          severity: "error",
+          errorName: "parse error",
+          message: words[1] ?? "",
+          excerpt,
+          ...(column > 0 ? { column } : {}),
+          stage: "translation",
+        },
+      ],
+      next: at + 3,
+    };
+  },
+};
+
 const otherFrame = /^Error (?:in|using) (?:==> )?(\S+?)(?:>(\S+))?(?: \(line (\d+)\)| at (\d+))?$/;
 /**
  * `Error using F (line 4)` with its words below, or words with `Error in F (line 4)` below them, each followed by the
@@ -188,12 +224,18 @@ const otherStop: MessageConstruct = {
       next = below;
     }
     let excerpt: string | undefined;
+    // The line that a call stands in is echoed below it, without the blanks that it begins with.
+    let echoes = (using?.[3] ?? using?.[4]) !== undefined;
     for (; next < context.lines.length; next++) {
       const text = context.lines[next] ?? "";
       const match = /^Error in /.test(text) ? otherFrame.exec(text) : null;
-      if (match) add(match);
-      else if (/^\s+\S/.test(text) && frames.length > 0) excerpt ??= text.trim();
-      else if (text.trim() !== "" || !/^Error in /.test(context.lines[next + 1] ?? "")) break;
+      if (match) {
+        add(match);
+        echoes = true;
+      } else if (text.trim() !== "" && frames.length > 0 && (echoes || /^\s+\S/.test(text))) {
+        if (/[^\s^|↑]/.test(text)) excerpt ??= text.trim();
+        echoes = false;
+      } else if (text.trim() !== "" || !followsCall(context.lines, next)) break;
     }
     frames.reverse();
     const place = frames.findLast((each) => each.own && each.line !== undefined);
@@ -237,11 +279,11 @@ export const otherMatrix: ToolFamily = {
   id: "matrix",
   name: "the matrix language’s other wording",
   checkedAgainst: null,
-  constructs: [otherRefusal, otherStop, otherWords],
+  constructs: [otherRefusal, otherTyped, otherStop, otherWords],
 };
 
 export const isOctaveSummary = (line: string): boolean =>
-  /^error: source: error sourcing file|^error: called from$|^\s*\(called from|^>> *$/.test(line);
+  closing.test(line) || /^error: source: error sourcing file|^error: called from$|^\s*\(called from|^>> *$/.test(line);
 
 export function kindOfOctaveRefusal(): "form" | "meaning" {
   return "form";

@@ -1,8 +1,8 @@
 """Checks, runs or records one Python program inside the calling process. Works in any CPython, also without fork."""
 import atexit
-import io  # noqa: F401  loaded once here, as are the other modules that every fork needs
+import io
 import json
-import linecache  # noqa: F401
+import linecache  # noqa: F401  loaded once here, as are the other modules that every fork needs
 import os
 import random
 import re
@@ -10,6 +10,7 @@ import sys
 import traceback
 import types
 import warnings
+from sys import __excepthook__ as print_exception
 
 from bent_nail_sandbox.block import append_frame
 
@@ -76,8 +77,18 @@ def own_traceback(problem, own_files):
             inner = inner.tb_next
         chained.__traceback__ = inner
         chained = chained.__cause__ or chained.__context__
+    # The interpreter's own hook, as it was before the program ran: only it adds "Did you mean".
+    collector = io.StringIO()
+    held = sys.stderr
+    sys.stderr = collector
     try:
-        return "".join(traceback.format_exception(type(problem), problem.with_traceback(trail), trail))
+        print_exception(type(problem), problem.with_traceback(trail), trail)
+    except BaseException:
+        pass
+    finally:
+        sys.stderr = held
+    try:
+        return collector.getvalue() or "".join(traceback.format_exception(type(problem), problem, trail))
     except BaseException:
         return "%s: <exception str() failed>\n" % type(problem).__name__
 
