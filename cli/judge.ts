@@ -29,6 +29,7 @@ function resultOf({ judgement, outcome, notRun }: Judged) {
     symptom: judgement.symptom,
     reasons: notRun ? [...judgement.reasons, `Nothing was run: ${notRun}.`] : judgement.reasons,
     reportedLine: judgement.reportedLine,
+    ...(judgement.reportedFile ? { reportedFile: judgement.reportedFile } : {}),
     state: stateOf(warned),
     warnings: warned
       .filter((each) => each.severity === "warning")
@@ -157,7 +158,7 @@ function table(result: Awaited<ReturnType<typeof judgeMaterial>>): string {
   const questions = ["starts?", "finishes?", "as intended?"];
   const lines = [
     `class          ${result.class ?? "none shown"}${result.kind ? ` (${result.kind})` : ""}`,
-    `reported line  ${result.reportedLine ?? "none"}`,
+    `reported line  ${result.reportedLine ?? "none"}${result.reportedFile ? ` of ${result.reportedFile}` : ""}`,
     `state          ${result.state}`,
   ];
   for (const gate of result.gates)
@@ -166,6 +167,11 @@ function table(result: Awaited<ReturnType<typeof judgeMaterial>>): string {
     );
   lines.push("reasons", ...result.reasons.map((reason) => `  ${reason}`));
   if (result.leads.length > 0)
-    lines.push("look at", ...result.leads.map((lead) => `  line ${String(lead.line).padStart(4)}  ${lead.why}`));
+    lines.push(
+      "look at",
+      ...result.leads.map(
+        (lead) => `  line ${String(lead.line).padStart(4)}  ${lead.file ? `${lead.file}: ` : ""}${lead.why}`,
+      ),
+    );
   return `${lines.join("\n")}\n`;
 }

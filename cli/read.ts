@@ -1,5 +1,6 @@
 import type { Command } from "commander";
 import type { Language } from "../core/languages/language.ts";
+import type { Lead } from "../core/leads/lead.ts";
 import { readOutput } from "../core/reading/reading.ts";
 import { judge } from "../core/verdict/judge.ts";
 import { runBatch } from "./batch.ts";
@@ -77,8 +78,8 @@ function table(result: ReturnType<typeof readGiven>): string {
 }
 
 /** Leads as the command line prints them. */
-export function leadsOf(leads: readonly { line: number; why: string }[]): { line: number; why: string }[] {
-  return leads.map(({ line, why }) => ({ line, why }));
+export function leadsOf(leads: readonly Lead[]): Array<Pick<Lead, "file" | "line" | "why">> {
+  return leads.map(({ file, line, why }) => ({ ...(file ? { file } : {}), line, why }));
 }
 
 /** Adds `bent-nail read`. */

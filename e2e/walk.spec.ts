@@ -67,7 +67,7 @@ test("the whole job, from a pasted program to a released mark", async ({ page, b
   await expect(page.getByRole("radio", { name: "logic error" })).toBeChecked();
   await writeProgram(page, "Copy of the program", named.replace("return top", "return  top"));
   await page.getByRole("button", { name: "Run again" }).click();
-  await expect(page.getByText("The same fault still shows.")).toBeVisible();
+  await expect(page.getByText("The same error still shows")).toBeVisible();
   await writeProgram(page, "Copy of the program", turned);
   await page.getByRole("button", { name: "Run again" }).click();
   await expect(page.getByLabel("Verdict")).toContainText("Verified: all checks pass");

@@ -28,12 +28,15 @@ export function CaseScript({ view }: { view: CaseView }) {
     ];
     return words.length > 0 ? [{ line: line.line, kind: "structure" as const, text: words.join("; ") }] : [];
   });
+  // Of another file than the one that is shown nothing is marked here; its leads are listed below.
+  const reported = view.verdict.reportedFile ? null : view.verdict.reportedLine;
+  const elsewhere = view.verdict.leads.filter((lead) => lead.file !== null);
   const notes: LineNote[] = [
-    ...(view.verdict.reportedLine && view.verdict.message
-      ? [{ line: view.verdict.reportedLine, kind: "tool" as const, text: view.verdict.message, to: "?leaf=messages" }]
+    ...(reported && view.verdict.message
+      ? [{ line: reported, kind: "tool" as const, text: view.verdict.message, to: "?leaf=messages" }]
       : []),
     ...view.verdict.leads
-      .filter((lead) => lead.why !== "The tool names this line.")
+      .filter((lead) => lead.file === null && lead.why !== "The tool names this line.")
       .map((lead) => ({
         line: lead.line,
         kind: "lead" as const,
@@ -63,7 +66,7 @@ export function CaseScript({ view }: { view: CaseView }) {
         notes={paired ? pairs : notes}
         depths={paired ? view.structure.lines.map((line) => line.depth) : undefined}
         faulty={faulty}
-        reported={view.verdict.reportedLine}
+        reported={reported}
         onPick={canPick ? pick : undefined}
         pickHint="mark as the faulty line, or take the mark away"
       />
@@ -90,6 +93,24 @@ export function CaseScript({ view }: { view: CaseView }) {
           Press a line to mark it as faulty (arrow keys and Enter do the same). The faulty line is often not the one
           that the tool names.
         </p>
+      )}
+      {elsewhere.length > 0 && (
+        <section className="px-3 pt-2" aria-label="Suspected lines of other files">
+          <h3 className="text-base">In other files</h3>
+          <ul className="grid gap-1">
+            {elsewhere.map((lead) => (
+              <li key={`${lead.file} ${lead.line}`}>
+                <p>
+                  <strong>
+                    {lead.file}, line {lead.line}:
+                  </strong>{" "}
+                  {lead.why}
+                </p>
+                <pre className="overflow-x-auto border border-rule px-2 text-sm">{lead.text}</pre>
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
       <Said reply={fetcher.data} className="px-3" />
     </section>

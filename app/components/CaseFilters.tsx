@@ -37,6 +37,8 @@ export function CaseFilters({
     <label>
       <span className="sr-only">{label}</span>
       <select
+        // Each by itself, so that what is typed or chosen meanwhile stays when the list comes.
+        key={filter[name] ?? ""}
         className="field w-auto max-w-48"
         name={name}
         aria-label={label}
@@ -54,13 +56,9 @@ export function CaseFilters({
   );
   const narrowed = Object.values(filter).some((value) => value);
   return (
-    <Form
-      key={JSON.stringify(filter)}
-      className="mb-3 flex flex-wrap items-center gap-2"
-      role="search"
-      aria-label="Find cases"
-    >
+    <Form className="mb-3 flex flex-wrap items-center gap-2" role="search" aria-label="Find cases">
       <input
+        key={filter.text ?? ""}
         type="search"
         className="field min-w-52 flex-1"
         name="text"

@@ -61,7 +61,9 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
                   {layer.message && `, ${layer.message}`}
                 </p>
                 <p>
-                  {layer.reportedLine ? `The tool named line ${layer.reportedLine}. ` : "No line was named. "}
+                  {layer.reportedLine
+                    ? `The tool named line ${layer.reportedLine}${layer.reportedFile ? ` of ${layer.reportedFile}` : ""}. `
+                    : "No line was named. "}
                   {layer.faultyLines.length > 0 && `Faulty: line ${layer.faultyLines.join(", ")}.`}
                 </p>
                 {layer.fix?.map((hunk) => (

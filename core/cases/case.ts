@@ -62,6 +62,8 @@ export const keptVerdictSchema = z.object({
   gate: z.number().int().min(1).max(3).nullable(),
   reasons: z.array(z.string()),
   reportedLine: z.number().int().positive().nullable(),
+  /** The file that the reported line is one of; absent: the main file. */
+  reportedFile: z.string().optional(),
   message: z.string(),
 });
 export type KeptVerdict = z.infer<typeof keptVerdictSchema>;

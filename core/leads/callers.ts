@@ -11,6 +11,7 @@ export const callers: LeadRule = ({ verdict }) => {
         ? []
         : [
             {
+              ...(frame.file ? { file: frame.file } : {}),
               line: frame.line,
               why: `The failing function was called from here, with the values of this line.${verdict.reportedLine !== null && frame.line > verdict.reportedLine ? ` ${ruleDoesNotHold}` : ""}`,
               weight: 55,

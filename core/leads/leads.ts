@@ -54,6 +54,7 @@ export function findLeads(
     outcome?: Outcome;
     trace?: Trace;
     working?: string;
+    mainName?: string;
     warned?: readonly Diagnostic[];
   },
   limit = 8,
@@ -68,7 +69,11 @@ export function findLeads(
     warned: observed.warned ?? [],
   };
   const byPlace = new Map<string, Lead>();
-  for (const lead of (observed.verdict.class === null ? remarks : rules).flatMap((rule) => rule(context))) {
+  const found = (observed.verdict.class === null ? remarks : rules).flatMap((rule) => rule(context));
+  for (const each of found) {
+    // What names no file is about the text that was looked at.
+    const { file = observed.verdict.reportedFile ?? undefined, ...rest } = each;
+    const lead: Lead = file === undefined || file === observed.mainName ? rest : { file, ...rest };
     const place = `${lead.line} ${lead.file ?? ""}`;
     const known = byPlace.get(place);
     if (!known) byPlace.set(place, { ...lead });

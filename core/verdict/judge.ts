@@ -87,6 +87,7 @@ export function judge(input: JudgeInput): Judgement {
     endless,
     endlessClass: input.endlessClass,
     lastState: stoppedByLimit && trace ? lastState(trace) : null,
+    fileNames: [input.mainName, ...Object.keys(input.files).filter((name) => name !== input.mainName)],
     lineCount: input.mainName in input.files ? lineTexts(program).length : undefined,
   });
   const doubt = wrongLanguageWords(language, program);
@@ -98,6 +99,11 @@ export function judge(input: JudgeInput): Judgement {
       endless !== null &&
       verdict.gates[1]?.passes === null &&
       isToGoOn(endless, outcome.milliseconds),
-    leads: findLeads({ language, program, verdict, outcome, trace, working: input.working, warned }),
+    leads: findLeads({
+      ...{ language, verdict, outcome, trace, warned, mainName: input.mainName },
+      // Suspected lines are looked for in the file that the message is about.
+      program: verdict.reportedFile ? (input.files[verdict.reportedFile] ?? "") : program,
+      working: verdict.reportedFile ? undefined : input.working,
+    }),
   };
 }

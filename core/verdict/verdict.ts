@@ -29,6 +29,8 @@ export type Verdict = {
   symptom: string;
   reasons: string[];
   reportedLine: number | null;
+  /** The file that the reported line is one of; null: the main file. */
+  reportedFile: string | null;
   diagnostic: Diagnostic | null;
   comparison: OutputComparison | null;
 };
@@ -52,6 +54,8 @@ export type Observations = {
   lastState?: LastState | null;
   /** A course may call a loop without end a runtime error. */
   endlessClass?: "logic" | "runtime";
+  /** Names of the program's files, the main one first. */
+  fileNames?: readonly string[];
   /** Number of lines of the main file, to notice output of another version. */
   lineCount?: number;
 };
@@ -75,6 +79,17 @@ function message(diagnostic: Diagnostic): string {
   return diagnostic.errorName
     ? `${diagnostic.errorName}${diagnostic.message ? `: ${diagnostic.message}` : ""}`
     : diagnostic.message;
+}
+
+/** The file that a message is about, if it is one of the program beside its main file. */
+function otherFile(diagnostic: Diagnostic | null | undefined, fileNames: readonly string[] = []): string | null {
+  const file = diagnostic?.file;
+  return file !== undefined && file !== fileNames[0] && fileNames.includes(file) ? file : null;
+}
+
+/** A line with the file that it is one of, where that is not the main one: "line 4", "line 4 of fares.py". */
+export function placeWords(line: number, file: string | null | undefined): string {
+  return file ? `line ${line} of ${file}` : `line ${line}`;
 }
 
 /** A sentence that ends in a message has one full stop, whatever the message ends in. */
@@ -101,11 +116,39 @@ function judgeRun(
   const add = (gate: GateNumber, speaks: Evidence["speaks"], text: string, line?: number) =>
     evidence.push({ gate, source: "run", speaks, text, ...(line ? { line } : {}) });
   const primary = outcome.diagnostics.find((diagnostic) => diagnostic.primary);
+  const elsewhere = otherFile(primary, observations.fileNames);
+  const ownLine = elsewhere ? undefined : primary?.line;
+  const at = primary?.line ? ` at ${placeWords(primary.line, elsewhere)}` : "";
   if (outcome.stoppedBy === "refused") {
-    add(1, "fails", stop(`It was refused before any line ran${primary ? `: ${message(primary)}` : ""}`), primary?.line);
+    const where = elsewhere ? at : "";
+    add(
+      1,
+      "fails",
+      stop(`It was refused before any line ran${where}${primary ? `: ${message(primary)}` : ""}`),
+      ownLine,
+    );
     return { evidence, comparison: null };
   }
   const printed = firstOutput(outcome);
+  const refused = outcome.diagnostics.find(
+    (each) => each.severity === "error" && each.stage === "translation" && otherFile(each, observations.fileNames),
+  );
+  if (outcome.started && refused) {
+    if (printed)
+      add(
+        1,
+        "open",
+        `${printed.line ? `Line ${printed.line}` : "It"} had printed “${printed.text}”: the main file had begun.`,
+      );
+    const place = refused.line ? placeWords(refused.line, refused.file) : refused.file;
+    const when =
+      outcome.stoppedBy === "fault"
+        ? "where it is needed by the running program"
+        : "though this run came to its end without it";
+    add(1, "fails", stop(`A file of the program is refused ${when}, at ${place}: ${message(refused)}`));
+    add(1, "open", "Every file of a program has to be accepted, so this counts as not starting, whatever ran before.");
+    return { evidence, comparison: null };
+  }
   if (outcome.stoppedBy === "person")
     add(1, "open", "The run was stopped by hand; whether it had started is not known.");
   else if (printed && !outcome.finished) {
@@ -125,8 +168,8 @@ function judgeRun(
       add(
         2,
         "fails",
-        `${stop(`It was stopped${primary.line ? ` at line ${primary.line}` : ""} by ${message(primary)}`)}${primary.line ? "" : foundWords(outcome)}`,
-        primary.line,
+        `${stop(`It was stopped${at} by ${message(primary)}`)}${primary.line ? "" : foundWords(outcome)}`,
+        ownLine,
       );
     else
       add(
@@ -246,11 +289,13 @@ function judgePasted(observations: Observations): Evidence[] {
       add(1, "open", "The pasted output holds no message that is recognised. It is kept whole.");
     return evidence;
   }
-  if (primary.line && observations.lineCount !== undefined && primary.line > observations.lineCount) {
+  const elsewhere = otherFile(primary, observations.fileNames);
+  const ownLine = elsewhere ? undefined : primary.line;
+  if (ownLine && observations.lineCount !== undefined && ownLine > observations.lineCount) {
     add(
       1,
       "open",
-      `The pasted message names line ${primary.line}, but the program has ${observations.lineCount} lines: it seems to belong to another version.`,
+      `The pasted message names line ${ownLine}, but the program has ${observations.lineCount} lines: it seems to belong to another version.`,
     );
     return evidence;
   }
@@ -263,18 +308,18 @@ function judgePasted(observations: Observations): Evidence[] {
   if (stage === "result") {
     add(1, "passes", "The pasted message is about a result, so the program had started.");
     add(2, "passes", "The pasted message is about a result, so the program had come to it.");
-    add(3, "fails", stop(`A test in the pasted output got another result: ${message(primary)}`), primary.line);
+    add(3, "fails", stop(`A test in the pasted output got another result: ${message(primary)}`), ownLine);
   } else if (stage === "translation")
-    add(1, "fails", stop(`The pasted message says it was refused: ${message(primary)}`), primary.line);
+    add(1, "fails", stop(`The pasted message says it was refused: ${message(primary)}`), ownLine);
   else {
     add(1, "passes", "The pasted message comes from a running program, so it had started.");
     add(
       2,
       "fails",
       stop(
-        `The pasted message says it was stopped${primary.line ? ` at line ${primary.line}` : ""}: ${message(primary)}`,
+        `The pasted message says it was stopped${primary.line ? ` at ${placeWords(primary.line, elsewhere)}` : ""}: ${message(primary)}`,
       ),
-      primary.line,
+      ownLine,
     );
   }
   return evidence;
@@ -352,6 +397,7 @@ export function suggestVerdict(observations: Observations): Verdict {
     symptom: decided ? symptoms[decided.gate] : gates.every((gate) => gate.passes) ? "no fault shown" : "not decided",
     reasons,
     reportedLine: diagnostic && (decided?.gate === 1 || decided?.gate === 2) ? (diagnostic.line ?? null) : null,
+    reportedFile: decided?.gate === 1 || decided?.gate === 2 ? otherFile(diagnostic, observations.fileNames) : null,
     diagnostic: decided ? diagnostic : null,
     comparison: run.comparison,
   };

@@ -30,6 +30,7 @@ export function keptVerdict(judgement: Judgement): KeptVerdict {
     gate: failed?.gate ?? null,
     reasons: judgement.reasons,
     reportedLine: judgement.reportedLine,
+    ...(judgement.reportedFile ? { reportedFile: judgement.reportedFile } : {}),
     message: diagnostic ? [diagnostic.errorName, diagnostic.message].filter((part) => part).join(": ") : "",
   };
 }

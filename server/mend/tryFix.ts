@@ -31,7 +31,10 @@ export type TriedFix =
       result: "verified" | "next fault" | "not mended" | "no change" | "nothing to mend" | "open";
       version: string | null;
       extra: number[];
-      shows?: { relation: FaultRelation } & Pick<KeptVerdict, "symptom" | "message" | "reportedLine" | "reasons">;
+      shows?: { relation: FaultRelation } & Pick<
+        KeptVerdict,
+        "symptom" | "message" | "reportedLine" | "reportedFile" | "reasons"
+      >;
     };
 
 /** True if what shows after a change is the next fault: another one than before, and not before it. */
@@ -119,6 +122,7 @@ export async function tryFix(
     symptom: now.symptom,
     message: now.message,
     reportedLine: now.reportedLine,
+    reportedFile: now.reportedFile,
     reasons: now.reasons,
   };
   const next = isNextFault(verdictBefore, now, relation);

@@ -12,6 +12,8 @@ import { makeGroup } from "./controlGroup.ts";
 export type Commands = {
   build: ReadonlyArray<readonly string[]>;
   run: readonly string[] | null;
+  /** True if the program is run whatever came of its build. */
+  runsAnyway?: boolean;
   environment: Readonly<Record<string, string>>;
   terminal: boolean;
   recording: boolean;

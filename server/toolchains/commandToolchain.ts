@@ -96,6 +96,17 @@ function withOwnNames(text: string, renamed: Plan["renamed"]): string {
     .replaceAll("/case/", "");
 }
 
+/** The refusals of other files with what the run said, each once; a refusal is what matters then. */
+function withRefused(refused: readonly Diagnostic[], said: readonly Diagnostic[]): Diagnostic[] {
+  if (refused.length === 0) return [...said];
+  const isTold = (one: Diagnostic) =>
+    refused.some((each) => each.message === one.message && each.file === one.file && each.line === one.line);
+  return [
+    ...refused.map((each, index) => ({ ...each, primary: index === 0 })),
+    ...said.filter((one) => !isTold(one)).map((one) => ({ ...one, primary: false })),
+  ];
+}
+
 const tried = new WeakMap<Pool, Promise<void>>();
 
 /**
@@ -163,6 +174,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
       recording = false,
       afterSignal,
       keep,
+      runsAnyway,
     } = plan;
     const answer = await workbench().run(
       {
@@ -178,6 +190,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
           recording,
           ...(afterSignal ? { afterSignal } : {}),
           ...(keep ? { keep } : {}),
+          ...(runsAnyway ? { runsAnyway } : {}),
           buildLimits: plan.buildLimits ?? buildLimits,
         },
       },
@@ -198,7 +211,8 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     const built = result
       ? result.built.every((status) => status === 0)
       : done?.answer.building === false && done.answer.stopped !== "none";
-    const failedBuild = plan.said?.refused || !built;
+    const failedBuild =
+      plan.said?.refused || (!built && !(plan.runsAnyway && mode !== "check" && result?.exit !== null));
     const said = withOwnNames(`${plan.said?.text ?? ""}${done?.block.messages ?? ""}`, plan.renamed);
     const translation = language
       .readMessages(said, program)
@@ -231,6 +245,8 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     const warnings = translation
       .map((diagnostic) => ({ ...diagnostic, primary: false }))
       .filter((diagnostic) => diagnostic.severity !== "error");
+    // Files beside the main one that are refused where they are needed.
+    const refusedFiles = built ? [] : translation.filter((diagnostic) => diagnostic.severity === "error");
     if (mode === "check")
       return { ...shared, started: null, finished: true, stoppedBy: "none", diagnostics: warnings, console: [] };
     const { answer, block } = done as { answer: JobAnswer; block: CommandBlock };
@@ -247,7 +263,10 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
           : null;
     const crashed =
       limited === null && (signal !== 0 || result?.exit !== 0) ? language.readMessages(errors, program) : [];
-    const refusedAtStart = crashed.some((diagnostic) => diagnostic.stage === "translation" && diagnostic.primary);
+    const main = request.files[0]?.name;
+    const refusedAtStart = crashed.some(
+      (each) => each.stage === "translation" && each.primary && (each.file === undefined || each.file === main),
+    );
     if (limited === null && signal !== 0 && !crashed.some((diagnostic) => diagnostic.primary))
       crashed.push(signalDiagnostic(signal));
     const stoppedBy: Outcome["stoppedBy"] =
@@ -264,7 +283,11 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
       started: !refusedAtStart,
       finished: stoppedBy === "none",
       stoppedBy,
-      diagnostics: [...warnings, ...crashed],
+      diagnostics: [
+        ...warnings,
+        ...withRefused(refusedFiles, refusedAtStart ? [] : crashed),
+        ...(refusedAtStart ? crashed : []),
+      ],
       console,
     };
   }

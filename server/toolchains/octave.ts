@@ -20,8 +20,8 @@ export function createOctaveToolchain(workbench: () => Pool): Toolchain {
       version: async () => `Octave ${await toolVersion(interpreter, ["--version"], /version ([\d.]+)/)}`,
       plan: async (request, mode) => {
         const programs = request.files.map((file) => file.name).filter((name) => name.endsWith(language.extension));
-        // Running reads the whole main file first; the other files are read before, so that a slip in one of them shows
-        // as what it is.
+        // Running reads the whole main file first; a slip in another file shows only where it is called, so those are
+        // read as well.
         const read = mode === "check" ? programs : programs.slice(1);
         const parse = read.map((name) => `__parse_file__('${name.replaceAll("'", "''")}');`).join(" ");
         const record = mode === "trace";
@@ -38,6 +38,7 @@ export function createOctaveToolchain(workbench: () => Pool): Toolchain {
           : request.files;
         return {
           files,
+          runsAnyway: true,
           build: parse ? [[interpreter, ...options, "--eval", parse]] : [],
           recording: record,
           environment: { ...plainEnvironment, BENT_NAIL_STEPS: String(request.limits.steps) },

@@ -76,7 +76,7 @@ test("a warning is no error, and never decides", async () => {
   expect(outcome.finished).toBe(true);
 });
 
-test("a grammar fault in a second file stops everything before any line runs", async () => {
+test("a grammar fault in a second file shows where that is imported, after what ran before", async () => {
   const outcome = await toolchain.run({
     files: [
       { name: "main.py", bytes: Buffer.from('print("ran")\nimport tides\n') },
@@ -85,7 +85,8 @@ test("a grammar fault in a second file stops everything before any line runs", a
     input: "",
     limits,
   });
-  expect(outcome).toMatchObject({ started: false, stoppedBy: "refused", diagnostics: [{ file: "tides.py", line: 1 }] });
+  expect(outcome).toMatchObject({ started: true, stoppedBy: "fault", diagnostics: [{ file: "tides.py", line: 1 }] });
+  expect(consoleText(outcome.console, ["out"])).toBe("ran\n");
 });
 
 test("a second file is imported, and a file called like a library module hides it as it would", async () => {

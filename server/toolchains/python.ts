@@ -102,9 +102,22 @@ function diagnosticsOf(block: Block, request: RunRequest, crash: string): Diagno
       },
     ];
   });
-  const crashed = crash
-    ? language.readMessages(crash, program).map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "run" }))
-    : [];
+  const told = crash ? language.readMessages(crash, program) : [];
+  // A file that is refused where it is imported is told twice: by its check, and with the imports that led to it.
+  const isRefused = (one: Diagnostic) =>
+    refused.find(
+      (each) =>
+        each.severity === "error" &&
+        each.errorName === one.errorName &&
+        each.file === one.file &&
+        each.line === one.line,
+    );
+  for (const one of told) Object.assign(isRefused(one) ?? {}, one.frames ? { frames: one.frames } : {});
+  const firstRefused = refused.find((each) => each.severity === "error");
+  if (firstRefused) firstRefused.primary = true;
+  const crashed = told
+    .filter((one) => !isRefused(one))
+    .map((one): Diagnostic => ({ ...one, stage: "run", primary: one.primary && !firstRefused }));
   const all = [...refused, ...crashed];
   const firstError = all.find((diagnostic) => diagnostic.severity === "error");
   if (firstError && !all.some((diagnostic) => diagnostic.primary)) firstError.primary = true;
@@ -119,7 +132,9 @@ function outcomeOf(
   translator: string,
 ): Outcome {
   const result = block.result;
-  const refused = result?.problems.some((problem) => problem.severity === "error") ?? false;
+  const main = request.files[0]?.name;
+  const refused =
+    result?.problems.some((each) => each.severity === "error" && (each.file === main || mode === "check")) ?? false;
   const signal = answer.signal ?? 0;
   const exit = answer.exit ?? result?.exit ?? -1;
   const crash = refused ? "" : crashOf(block, exit);

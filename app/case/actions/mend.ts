@@ -1,5 +1,6 @@
 import type { KeptVerdict } from "../../../core/cases/case.ts";
 import type { FaultRelation } from "../../../core/fixes/compareFaults.ts";
+import { placeWords } from "../../../core/verdict/verdict.ts";
 import { tryFix } from "../../../server/mend/tryFix.ts";
 import { done, notReached, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
@@ -25,11 +26,13 @@ const relations: Readonly<Record<FaultRelation, string>> = {
 
 /** What a changed program shows, in one sentence: how it is to the fault before, and what the tool or the run says. */
 function showsWords(
-  shows: ({ relation: FaultRelation } & Pick<KeptVerdict, "message" | "reportedLine" | "reasons">) | undefined,
+  shows:
+    | ({ relation: FaultRelation } & Pick<KeptVerdict, "message" | "reportedLine" | "reportedFile" | "reasons">)
+    | undefined,
 ): string {
   if (!shows || shows.relation === "gone") return "";
   const said = shows.message ? shows.message.split("\n")[0] : shows.reasons.at(-1);
-  const place = shows.reportedLine ? `line ${shows.reportedLine}, ` : "";
+  const place = shows.reportedLine ? `${placeWords(shows.reportedLine, shows.reportedFile)}, ` : "";
   const sentence = `${relations[shows.relation]}: ${place}${said ?? ""}`;
   return /[.?!]$/.test(sentence) ? `${sentence} ` : `${sentence}. `;
 }

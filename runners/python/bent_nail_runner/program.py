@@ -113,8 +113,9 @@ def run(request, block):
         append_frame(block, b"R", json.dumps(result).encode("utf-8", "backslashreplace"))
         return code
 
-    if any(problem["severity"] == "error" for problem in problems):
-        first = next(problem for problem in problems if problem["severity"] == "error")
+    # A slip in another file shows where that is imported, after whatever ran before.
+    first = next((problem for problem in problems if problem["severity"] == "error" and (problem["file"] == main or request["mode"] == "check")), None)
+    if first is not None:
         console.append(b"E", first["text"].encode("utf-8", "backslashreplace"))
         return finish(1, started=False)
     if request["mode"] == "check":
@@ -170,7 +171,7 @@ def run(request, block):
     sys.setrecursionlimit(1000 + depth)
     try:
         if request["mode"] == "trace":
-            recording = start_recording(console, own_files, {name: request["files"][name] for name in codes}, request["stepLimit"], leave_at_step_limit)
+            recording = start_recording(console, own_files, {name: request["files"][name] for name in codes if codes[name] is not None}, request["stepLimit"], leave_at_step_limit)
         exec(codes[main], module.__dict__)
     except BaseException as raised:
         problem = raised
