@@ -1,8 +1,9 @@
 import type { ReactNode } from "react";
-import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useMatches } from "react-router";
+import { findWording } from "../core/wording/wordings.ts";
 import type { Route } from "./+types/root.ts";
 import "./app.css";
-import { BentNail } from "./components/marks.tsx";
+import { BentNail, WordingContext } from "./components/marks.tsx";
 import { useNonce } from "./nonce.ts";
 
 export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/nail.svg", type: "image/svg+xml" }];
@@ -27,8 +28,20 @@ export function Layout({ children }: { children: ReactNode }) {
   );
 }
 
+/** The wording that a page's loader names: that of the course that it belongs to. */
+function wordingOf(loaded: unknown): string | null {
+  return typeof loaded === "object" && loaded !== null && "wording" in loaded && typeof loaded.wording === "string"
+    ? loaded.wording
+    : null;
+}
+
 export default function App() {
-  return <Outlet />;
+  const named = useMatches().map((match) => wordingOf(match.loaderData));
+  return (
+    <WordingContext value={findWording(named.findLast((each) => each !== null))}>
+      <Outlet />
+    </WordingContext>
+  );
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {

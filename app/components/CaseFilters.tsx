@@ -1,9 +1,10 @@
 import { Form, useSubmit } from "react-router";
 import { languages } from "../../core/languages/languages.ts";
+import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import type { CaseFilter } from "../../server/cases/listStore.ts";
 
 export type FilterChoices = {
-  courses: Array<{ key: string; name: string; students: Array<{ key: string; label: string }> }>;
+  courses: Array<{ key: string; name: string; wording: string; students: Array<{ key: string; label: string }> }>;
   states: Array<{ value: string; words: string }>;
 };
 
@@ -54,6 +55,9 @@ export function CaseFilters({
       </select>
     </label>
   );
+  // The words of the chosen course; of all together the plain ones.
+  const wording = findWording(choices.courses.find((course) => course.key === filter.course)?.wording);
+  const classChoices = classes.map(({ value, words }) => ({ value, words: inCourseWords(wording, words) }));
   const narrowed = Object.values(filter).some((value) => value);
   return (
     <Form className="mb-3 flex flex-wrap items-center gap-2" role="search" aria-label="Find cases">
@@ -84,7 +88,7 @@ export function CaseFilters({
         "all languages",
         languages.map((language) => ({ value: language.id, words: language.name })),
       )}
-      {withState && choose("class", "Which class", "all classes", classes)}
+      {withState && choose("class", "Which class", "all classes", classChoices)}
       {withState && choose("state", "Which state", "any state", choices.states)}
       <button className="press" type="submit">
         Find

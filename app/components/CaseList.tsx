@@ -1,7 +1,8 @@
 import { Form, Link } from "react-router";
 import { findLanguage } from "../../core/languages/languages.ts";
+import { findWording } from "../../core/wording/wordings.ts";
 import type { CaseListRow } from "../../server/cases/listStore.ts";
-import { ClassMark, StraightNail } from "./marks.tsx";
+import { ClassMark, StraightNail, WordingContext } from "./marks.tsx";
 
 const dates = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
 
@@ -21,7 +22,9 @@ export function CaseList({
             {row.judged_at && row.outcome !== null && row.outcome !== "fault" ? (
               <span className="font-semibold text-graphite">{row.outcome}</span>
             ) : (
-              <ClassMark of={row.judged_at ? row.class : null} kind={row.kind} words={!narrow} />
+              <WordingContext value={findWording(row.wording)}>
+                <ClassMark of={row.judged_at ? row.class : null} kind={row.kind} words={!narrow} />
+              </WordingContext>
             )}
             {row.judged_at && row.class !== null && !row.confirmed && !narrow && (
               <span className="note-small block">suggested, not confirmed</span>

@@ -1,6 +1,6 @@
 import { createContext, type ReactNode, useContext } from "react";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
-import { className, findWording, type Wording } from "../../core/wording/wordings.ts";
+import { className, findWording, inCourseWords, type Wording } from "../../core/wording/wordings.ts";
 
 /** A drawn mark; `label` is its text for screen readers, none if words stand beside it. */
 function Mark({ label, className: classes, children }: { label?: string; className?: string; children: ReactNode }) {
@@ -82,6 +82,12 @@ export const WordingContext = createContext<Wording>(findWording("three"));
 export function useClassWords(): (of: FaultClass | null, kind?: "form" | "meaning" | null) => string {
   const wording = useContext(WordingContext);
   return (of, kind) => (of === null ? "not decided yet" : className(wording, of, kind));
+}
+
+/** Sentences of ours in the words of this page's course; never for what a person wrote. */
+export function useCourseWords(): (text: string) => string {
+  const wording = useContext(WordingContext);
+  return (text) => inCourseWords(wording, text);
 }
 
 /** The mark of a class with its words beside it. */

@@ -31,6 +31,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   return {
     key: found.key,
     title: found.title,
+    wording: found.wording,
     intent: found.intent,
     proposals: proposeNames(language, [main?.text ?? "", found.intent].join("\n"), main?.name ?? "", labels),
     lines: (main?.text ?? "").split(/\r\n|\n|\r/),

@@ -8,6 +8,7 @@ import type { Database } from "../../server/database/database.ts";
 import { findExercise } from "../../server/exercises/exerciseStore.ts";
 import { listSheets } from "../../server/sheets/sheetStore.ts";
 import { act, readAnewWhenStale } from "../actions.ts";
+import { useCourseWords } from "../components/marks.tsx";
 import { Said } from "../components/Said.tsx";
 import { Script } from "../components/Script.tsx";
 import { partsOf } from "../tasks/list.ts";
@@ -30,6 +31,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     revision: exercise.revision,
     title: exercise.title,
     fromCase: exercise.faulty_case,
+    wording: exercise.wording,
     intro: content.intro,
     fileName: content.fileName,
     lines: lineTexts(content.program),
@@ -63,6 +65,7 @@ export const shouldRevalidate = readAnewWhenStale;
 
 export default function ExercisePage({ loaderData: view, actionData }: Route.ComponentProps) {
   const [query] = useSearchParams();
+  const inWords = useCourseWords();
   const surprises = query.getAll("surprise");
   const revision = <input type="hidden" name="revision" value={view.revision} />;
   return (
@@ -72,7 +75,7 @@ export default function ExercisePage({ loaderData: view, actionData }: Route.Com
           <h1>{view.title}</h1>
           <p className="note-small">
             Exercise of {view.total} marks, level {view.level.level} of 5 (
-            {view.level.reasons.map((reason) => reason.words).join("; ") || "nothing makes it harder"})
+            {view.level.reasons.map((reason) => inWords(reason.words)).join("; ") || "nothing makes it harder"})
             {view.fromCase && (
               <>
                 {" · "}
@@ -86,7 +89,7 @@ export default function ExercisePage({ loaderData: view, actionData }: Route.Com
         {surprises.length > 0 && (
           <ul role="alert" className="border-l-4 border-ochre pl-3">
             {surprises.map((surprise) => (
-              <li key={surprise}>{surprise}</li>
+              <li key={surprise}>{inWords(surprise)}</li>
             ))}
           </ul>
         )}
@@ -142,14 +145,14 @@ export default function ExercisePage({ loaderData: view, actionData }: Route.Com
             <h3>
               {index + 1}. {task.title}
             </h3>
-            <p className="note-small">Students are told: {task.rule}</p>
+            <p className="note-small">Students are told: {inWords(task.rule)}</p>
             <ul>
               {task.scheme.map((item) => (
                 <li key={item.item}>
                   <strong>
                     {item.item} ({item.marks}):
                   </strong>{" "}
-                  <span className="whitespace-pre-wrap">{item.words}</span>
+                  <span className="whitespace-pre-wrap">{inWords(item.words)}</span>
                 </li>
               ))}
             </ul>

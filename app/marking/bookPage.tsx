@@ -68,7 +68,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     const total = columns.reduce((sum, column) => sum + column.marks, 0);
     return [{ number, released: released_at !== null, columns, rows, total }];
   });
-  return { sheet, again, tables, editions: heads.length };
+  return { sheet, wording: sheet.wording, again, tables, editions: heads.length };
 }
 
 type Column = { key: string; exercise: number; title: string; marks: number };

@@ -1,6 +1,8 @@
 import { data, Link, useFetcher } from "react-router";
 import { type MarkedSitting, type MarkedTask, markedSitting } from "../../server/results/markedSitting.ts";
+import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { act, type Reply } from "../actions.ts";
+import { useCourseWords } from "../components/marks.tsx";
 import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/page.ts";
@@ -8,10 +10,14 @@ import { sittingActions } from "./actions/list.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Marks of a student · Bent Nail" }];
 
-export async function loader({ params, context }: Route.LoaderArgs): Promise<MarkedSitting & { sheet: string }> {
+export async function loader({
+  params,
+  context,
+}: Route.LoaderArgs): Promise<MarkedSitting & { sheet: string; wording: string }> {
   const marked = await markedSitting(context.services, params.sittingKey);
   if (!marked) throw data("There is no such sitting.", { status: 404 });
-  return { ...marked, sheet: params.sheetKey };
+  const sheet = await findSheet(context.services.database, params.sheetKey);
+  return { ...marked, sheet: params.sheetKey, wording: sheet?.wording ?? "three" };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -75,6 +81,7 @@ export default function MarkSitting({ loaderData }: Route.ComponentProps) {
 
 function ItemForm({ task, item }: { task: MarkedTask; item: MarkedTask["items"][number] }) {
   const fetcher = useFetcher<Reply>();
+  const inWords = useCourseWords();
   const scheme = task.scheme.find((each) => each.item === item.item);
   const waits = item.earned === null;
   return (
@@ -90,9 +97,9 @@ function ItemForm({ task, item }: { task: MarkedTask; item: MarkedTask["items"][
           <span className="note-small"> by you{item.former > 0 ? ", the former mark is kept" : ""}</span>
         )}
       </p>
-      <p className="note-small">{item.reason}</p>
+      <p className="note-small">{item.marker === "teacher" ? item.reason : inWords(item.reason)}</p>
       {waits && item.suggested !== null && <p className="note-small">Suggested: {item.suggested}</p>}
-      {scheme && <p className="note-small whitespace-pre-wrap">Scheme: {scheme.words}</p>}
+      {scheme && <p className="note-small whitespace-pre-wrap">Scheme: {inWords(scheme.words)}</p>}
       <details open={waits}>
         <summary className="cursor-pointer text-sm text-steel-deep">{waits ? "Give the mark" : "Overrule"}</summary>
         <div className="flex items-end gap-2">

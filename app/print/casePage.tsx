@@ -21,6 +21,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const start = startVersion(found);
   return {
     view,
+    wording: found.wording,
     first: lineTexts(start ? (versionOf(found, start.key).files[0]?.text ?? "") : ""),
   };
 }

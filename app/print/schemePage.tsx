@@ -4,6 +4,7 @@ import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { editionOfAddress, editionToPrint } from "../../server/sheets/editionToPrint.ts";
 import { findSheet } from "../../server/sheets/sheetStore.ts";
+import { useCourseWords } from "../components/marks.tsx";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/schemePage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
@@ -17,6 +18,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   if (!printed) throw data("There is no such edition of this sheet.", { status: 404 });
   return {
     title: sheet.title,
+    wording: sheet.wording,
     edition: printed.numbers.length > 1 ? printed.number : null,
     exercises: printed.exercises.map(({ key, title, content }) => ({
       key,
@@ -37,6 +39,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 }
 
 export default function PrintScheme({ loaderData }: Route.ComponentProps) {
+  const inWords = useCourseWords();
   const total = loaderData.exercises.reduce((sum, exercise) => sum + exercise.total, 0);
   return (
     <PrintPage
@@ -61,12 +64,12 @@ export default function PrintScheme({ loaderData }: Route.ComponentProps) {
                     <strong>
                       {item.item} ({item.marks}):
                     </strong>{" "}
-                    {item.words}
+                    {inWords(item.words)}
                   </li>
                 ))}
               </ul>
               <KeyOf kind={task.kind} ownKey={task.ownKey} />
-              <p className="text-[9.5pt]">Rule told to students: {task.rule}</p>
+              <p className="text-[9.5pt]">Rule told to students: {inWords(task.rule)}</p>
             </div>
           ))}
         </section>

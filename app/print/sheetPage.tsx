@@ -17,6 +17,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   if (!printed) throw data("There is no such edition of this sheet.", { status: 404 });
   return {
     title: sheet.title,
+    wording: sheet.wording,
     course: sheet.course_name,
     edition: printed.numbers.length > 1 ? printed.number : null,
     exercises: printed.exercises.map(({ key, title, content }) => ({

@@ -4,6 +4,7 @@ import { levelOf } from "../../core/exercises/level.ts";
 import { listExercises } from "../../server/exercises/exerciseStore.ts";
 import { findLastEdition, findSheet, listPlaced } from "../../server/sheets/sheetStore.ts";
 import { act } from "../actions.ts";
+import { useCourseWords } from "../components/marks.tsx";
 import type { Route } from "./+types/sheetPage.ts";
 import { sheetActions } from "./actions/list.ts";
 import { stateWords } from "./stateWords.ts";
@@ -22,6 +23,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const here = new Set(placed.map((each) => each.key));
   return {
     sheet,
+    wording: sheet.wording,
     address: `${new URL(request.url).origin}/s/${sheet.code}`,
     edition: edition?.number ?? null,
     exercises: placed.map((each) => ({
@@ -44,6 +46,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 
 export default function SheetPage({ loaderData, actionData }: Route.ComponentProps) {
   const { sheet, address, exercises, others, edition } = loaderData;
+  const inWords = useCourseWords();
   const total = exercises.reduce((sum, exercise) => sum + exercise.marks, 0);
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_24rem]">
@@ -127,7 +130,7 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
                   <button className="press press-quiet text-sm" name="intent" value="level" type="submit">
                     Keep
                   </button>
-                  <span>{exercise.suggested.reasons.map((reason) => reason.words).join("; ")}</span>
+                  <span>{exercise.suggested.reasons.map((reason) => inWords(reason.words)).join("; ")}</span>
                 </Form>
               </li>
             ))}

@@ -20,7 +20,13 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
       context.address,
       "There is no sheet with this code. Look at the code again, or ask your teacher.",
     );
-  if (open) return { view: await studentView(context.services, open), code: sheet.code, title: sheet.title };
+  if (open)
+    return {
+      view: await studentView(context.services, open),
+      code: sheet.code,
+      title: sheet.title,
+      wording: sheet.wording,
+    };
   const labels = (await listStudents(context.services.database, sheet.course)).map((student) => student.label);
   return { view: null, code: sheet.code, title: sheet.title, labels };
 }

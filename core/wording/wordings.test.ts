@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { className, findWording, wordings } from "./wordings.ts";
+import { className, findWording, inCourseWords, wordings } from "./wordings.ts";
 
 test.each(wordings.map((wording) => [wording.words, wording] as const))(
   "%s names every class and kind, differently where the set tells them apart",
@@ -13,4 +13,12 @@ test.each(wordings.map((wording) => [wording.words, wording] as const))(
 
 test("an unknown set speaks plainly", () => {
   expect(className(findWording("of another program"), "runtime")).toBe("runtime error");
+});
+
+test("sentences of ours speak the course's words, with the article that they take", () => {
+  const said = "It is a runtime error. A logic error: no message leads to it. Runtime errors, syntax error";
+  expect(inCourseWords(findWording("syntactic"), said)).toBe(
+    "It is an exception. A logical error: no message leads to it. Exceptions, syntactic error",
+  );
+  expect(inCourseWords(findWording("three"), said)).toBe(said);
 });

@@ -83,3 +83,18 @@ export function findWording(id: string | null | undefined): Wording {
 export function className(wording: Wording, of: FaultClass, kind?: "form" | "meaning" | null): string {
   return (kind && of === "syntax" ? wording.kinds?.[kind] : undefined) ?? wording.labels[of];
 }
+
+const plainNames = /\b(an? )?(syntax|runtime|logic) error(s?)\b/gi;
+
+/**
+ * A sentence of ours with the course's names for the classes in place of the plain ones. Never for what a person wrote.
+ */
+export function inCourseWords(wording: Wording, text: string): string {
+  return text.replace(plainNames, (_, article: string | undefined, of: string, many: string) => {
+    const label = wording.labels[of.toLowerCase() as FaultClass];
+    const named = /^[A-Z]/.test(of) ? `${label[0]?.toUpperCase() ?? ""}${label.slice(1)}` : label;
+    if (many !== "") return named.includes("error") ? named.replace("error", "errors") : `${named}s`;
+    if (article === undefined) return named;
+    return `${article[0]}${/^[aeiou]/i.test(named) ? "n" : ""} ${named}`;
+  });
+}

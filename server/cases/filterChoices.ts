@@ -6,9 +6,10 @@ import { type CaseFilter, caseStates } from "./listStore.ts";
 export async function filterChoices(database: Database) {
   const [courses, students] = await Promise.all([listCourses(database), listLabels(database)]);
   return {
-    courses: courses.map(({ key, name }) => ({
+    courses: courses.map(({ key, name, wording }) => ({
       key,
       name,
+      wording,
       students: students.filter((student) => student.course === key).map(({ key, label }) => ({ key, label })),
     })),
     states: Object.entries(caseStates).map(([value, { words }]) => ({ value, words })),

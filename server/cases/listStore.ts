@@ -9,6 +9,7 @@ const listRow = z.object({
   language: z.string(),
   label: z.string().nullable(),
   course_name: z.string().nullable(),
+  wording: z.string(),
   created_at: timeColumn,
   judged_at: timeColumn.nullable(),
   verified_at: timeColumn.nullable(),
@@ -44,7 +45,7 @@ export const caseStates: Readonly<Record<string, { words: string; condition: str
   verified: { words: "mended and verified", condition: "f.verified_at is not null" },
 };
 
-const columns = `f.key, f.title, f.language, s.label, c.name as course_name, f.created_at, f.judged_at, f.verified_at,
+const columns = `f.key, f.title, f.language, s.label, c.name as course_name, coalesce(c.wording, 'three') as wording, f.created_at, f.judged_at, f.verified_at,
   case when first.decided is null and first.version_after is not null then first.suggested_class else first.decided_class end as class,
   case when first.decided is null and first.version_after is not null then first.suggested_kind else first.decided_kind end as kind,
   case when first.decided is not null or first.version_after is not null then first.outcome end as outcome,

@@ -7,13 +7,16 @@ import { newKey } from "../keys.ts";
 const exerciseRow = z.object({
   key: z.string(),
   faulty_case: z.string().nullable(),
+  /** The wording of the course of its case. */
+  wording: z.string(),
   title: z.string(),
   content: jsonColumn(exerciseContentSchema),
   revision: z.number(),
   created_at: timeColumn,
 });
 export type Exercise = z.infer<typeof exerciseRow>;
-const columns = "key, faulty_case, title, content, revision, created_at";
+const columns = `e.key, e.faulty_case, e.title, e.content, e.revision, e.created_at,
+  coalesce((select c.wording from faulty_case f join course c on c.key = f.course where f.key = e.faulty_case), 'three') as wording`;
 
 export async function addExercise(
   database: Database,
@@ -34,7 +37,7 @@ export async function addExercise(
 export async function findExercise(database: Database, key: string): Promise<Exercise | null> {
   return oneRow(
     exerciseRow,
-    await database.query(`select ${columns} from exercise where key = $1 and deleted_at is null`, [key]),
+    await database.query(`select ${columns} from exercise e where e.key = $1 and e.deleted_at is null`, [key]),
   );
 }
 

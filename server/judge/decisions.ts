@@ -1,5 +1,6 @@
 import type { Decision, JudgingOutcome, KeptVerdict, LinePlace } from "../../core/cases/case.ts";
 import type { Judgement } from "../../core/verdict/judge.ts";
+import { className, findWording } from "../../core/wording/wordings.ts";
 import { noteJudged, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { type Change, type Changed, changeCase } from "../cases/changeCase.ts";
 import {
@@ -54,18 +55,19 @@ export async function decideClass(
   if (judged.unknown !== null) return { ok: false, message: judged.unknown };
   const { judgement, outcome } = judged.deciding;
   const suggested = judgement.class;
+  const wording = findWording(found.wording);
   // A fault of logic may show as a crash, never as a refusal to start.
   if (decision.class === "logic" && outcome?.stoppedBy === "refused")
     return {
       ok: false,
-      message: `${outcome.translator} refuses this program before any of its lines runs, so it is not an error of logic. Mend what is refused first: such an error may then show as the next layer.`,
+      message: `${outcome.translator} refuses this program before any of its lines runs, so it is not a ${className(wording, "logic")}. Mend what is refused first: such an error may then show as the next layer.`,
     };
   // A stop on purpose looks like any other: that it is one says why.
   const agrees = decision.outcome === "stops on purpose" ? suggested !== "syntax" : suggested === decision.class;
   if (!agrees && decision.reason.trim() === "")
     return {
       ok: false,
-      message: `The evidence says ${suggested ?? "nothing decided"}. Overruling it needs a reason, so that it can be understood later.`,
+      message: `The evidence says ${suggested ? className(wording, suggested) : "nothing decided"}. Overruling it needs a reason, so that it can be understood later.`,
     };
   const reason = decision.reason;
   return changeCase(services.database, { ...change, reason, key: found.key }, async ({ query, keep }) => {

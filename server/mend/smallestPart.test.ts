@@ -107,7 +107,7 @@ test("what is refused is no error of logic; no fault and a stop on purpose are d
   const logic = { class: "logic" as const, kind: null, reason: "I say so" };
   expect(await decideClass(services, refused, byTeacher(refused), logic)).toMatchObject({
     ok: false,
-    message: expect.stringContaining("not an error of logic"),
+    message: expect.stringContaining("not a logic error"),
   });
   // A kind that the page does not send stays as it was suggested.
   const unknown = await collect("int main(void) { return deck; }\n", "", "deck.c", "c");

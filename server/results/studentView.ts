@@ -1,6 +1,7 @@
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
+import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import { listMarks } from "../marks/markStore.ts";
 import type { Services } from "../services.ts";
 import { listEditions } from "../sheets/sheetStore.ts";
@@ -21,6 +22,7 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
   const own = editions.find((each) => each.key === edition.key);
   const released = (own?.released_at ?? null) !== null && sitting.handed_in_at !== null;
   const marks = released ? await listMarks(services.database, [sitting.key]) : [];
+  const inWords = (text: string) => inCourseWords(findWording(sheet.wording), text);
   return {
     title: edition.content.title,
     edition: edition.number,
@@ -54,11 +56,16 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
           title: kind.title,
           marks: task.marks,
           onProgram: kind.answeredOnProgram,
-          rule: kind.rule(task),
+          rule: inWords(kind.rule(task)),
           view: kind.view(task, content),
           marked: inOrderOf(kind.scheme(task, content), marks)
             .filter((mark) => mark.task === task.key)
-            .map((mark) => ({ item: mark.item, earned: mark.earned, possible: mark.possible, reason: mark.reason })),
+            .map((mark) => ({
+              item: mark.item,
+              earned: mark.earned,
+              possible: mark.possible,
+              reason: mark.marker === "teacher" ? mark.reason : inWords(mark.reason),
+            })),
         };
       }),
     })),

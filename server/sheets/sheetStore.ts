@@ -8,6 +8,7 @@ const sheetRow = z.object({
   key: z.string(),
   course: z.string(),
   course_name: z.string(),
+  wording: z.string(),
   title: z.string(),
   code: z.string(),
   state: z.enum(["draft", "set", "closed"]),
@@ -17,7 +18,7 @@ const sheetRow = z.object({
 });
 export type Sheet = z.infer<typeof sheetRow>;
 const sheetSelect =
-  "select s.key, s.course, c.name as course_name, s.title, s.code, s.state, s.released_at, s.revision, s.created_at from sheet s join course c on c.key = s.course";
+  "select s.key, s.course, c.name as course_name, c.wording, s.title, s.code, s.state, s.released_at, s.revision, s.created_at from sheet s join course c on c.key = s.course";
 
 const placedRow = z.object({
   key: z.string(),

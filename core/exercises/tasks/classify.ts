@@ -67,7 +67,7 @@ export const classify = defineTaskKind({
     const fault = exercise.faults[0];
     const forReason = Math.floor(task.marks / 2);
     return [
-      { item: "kind", marks: task.marks - forReason, words: `${fault?.class ?? "no"} error` },
+      { item: "kind", marks: task.marks - forReason, words: fault ? `${fault.class} error` : "no error" },
       {
         item: "reason",
         marks: forReason,
