@@ -86,6 +86,8 @@ export async function caseView(
     found.course ? listStudents(services.database, found.course) : [],
     listWarningDecisions(services.database.query, found.key),
   ]);
+  const linesOf = (name: string | undefined) =>
+    lineTexts((current.files.find((file) => file.name === name) ?? main)?.text ?? "");
   // A fragment keeps the numbers that its lines have where it comes from.
   const numbered = (text: string) =>
     found.first_line === 1
@@ -156,7 +158,7 @@ export async function caseView(
         text: file ? (lineTexts(current.files.find((each) => each.name === file)?.text ?? "")[line - 1] ?? "") : "",
       })),
       message: diagnostic ? [diagnostic.errorName, diagnostic.message].filter((part) => part).join(": ") : null,
-      meaning: diagnostic ? (explain(language, diagnostic)?.says ?? null) : null,
+      meaning: diagnostic ? (explain(language, diagnostic, linesOf(diagnostic.file))?.says ?? null) : null,
       otherClasses: judged.otherClasses,
     },
     openLayer: open

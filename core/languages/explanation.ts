@@ -7,6 +7,11 @@ import type { MessageKind, WordRole } from "../reading/kinds.ts";
  */
 export type Explanation = {
   pattern: RegExp;
+  /**
+   * Holds only where the line that the message names is like this; where the line is not known, it does not hold. %1 and
+   * so on stand for what it caught; a group named `same` must have caught $1, in any letter case.
+   */
+  line?: RegExp;
   kind: MessageKind;
   words?: readonly WordRole[];
   /** What the message says, in one plain sentence. */

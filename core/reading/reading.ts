@@ -74,8 +74,14 @@ export function takeApart(
   diagnostics: readonly Diagnostic[],
   program?: Readonly<Record<string, string>>,
 ): ReadMessage[] {
-  const explained = diagnostics.map((diagnostic) => ({ diagnostic, meaning: explain(language, diagnostic) }));
   const parts = programParts(language, program);
+  const names = Object.keys(program ?? {});
+  // A message that names another file than there is, is about the only one.
+  const linesFor = (file: string | undefined) => (parts(file) ?? (names.length === 1 ? parts(undefined) : null))?.lines;
+  const explained = diagnostics.map((diagnostic, index) => ({
+    diagnostic,
+    meaning: explain(language, diagnostic, index < 50 ? linesFor(diagnostic.file) : undefined),
+  }));
   const standing = standings(language, explained, parts);
   return explained.map(({ diagnostic, meaning }, index): ReadMessage => {
     const { file, line, column } = diagnostic;

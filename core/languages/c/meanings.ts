@@ -51,6 +51,19 @@ export const cExplanations: readonly Explanation[] = [
     usually: "An operator has nothing on one of its sides, or a bracket is too many.",
   },
   {
+    pattern: /expected (?:[‘'][=,][’'], )*[‘'],[’'](?:,)? or [‘'];['’]/,
+    kind: "sign missing",
+    says: "A declaration goes on by a comma or ends by a semicolon, and here stands neither.",
+    usually: "The semicolon is missing before the sign that is named, often at the end of the line above.",
+    unsaid: "Which of the signs is meant; nearly always it is the semicolon.",
+  },
+  {
+    pattern: /expected (?:[‘'][^’']+['’], )+(?:[‘'][^’']+['’],? )?or [‘']([^’']+)['’]/,
+    kind: "sign missing",
+    says: "One of several signs was expected here or just before, and none of them stands there.",
+    unsaid: "Which of them is meant; they are what the reader would have liked.",
+  },
+  {
     pattern: /expected [‘']([^’']+)['’]/,
     kind: "sign missing",
     words: ["sign"],

@@ -144,8 +144,7 @@ export const csharpExplanations: readonly Explanation[] = [
     usually: "It is misspelt, or a using line is missing.",
   },
   {
-    pattern:
-      /[`']([^']+)' does not contain a definition for [`'](\w+)'|Type [`']([^']+)' does not contain a definition for [`'](\w+)'/,
+    pattern: /[`']([^'`]+)' does not contain a definition for [`'](\w+)'/,
     kind: "unknown member",
     words: ["type", "name"],
     says: "“$1” has nothing called “$2”.",

@@ -74,6 +74,14 @@ export const javaExplanations: readonly Explanation[] = [
     usually: "A constructor's name is not that of its class, or void is missing.",
   },
   {
+    pattern: /: '\.class' expected/,
+    kind: "word misplaced",
+    says: "The name of a type stands where a value is needed.",
+    usually:
+      "A value is converted by the type in brackets before it, “(int) 4.5”; or a type was written once more before a name that is declared already.",
+    misleads: "It asks for “.class”, which is nearly never what is missing.",
+  },
+  {
     pattern: /: '([^']+)' expected/,
     kind: "sign missing",
     words: ["sign"],
@@ -300,6 +308,14 @@ export const javaExplanations: readonly Explanation[] = [
     kind: "division by zero",
     says: "A whole number was divided by zero.",
     usually: "Ask where the zero came from: a count, an input, a start value.",
+  },
+  {
+    pattern: /NullPointerException: Cannot .*because "<(?:local|parameter)(\d+)>" is null/,
+    kind: "empty reference",
+    says: "Something was asked of a local variable or parameter that holds no object (null).",
+    usually: "It was never given one, or a method gave null back.",
+    unsaid:
+      "Its name: the program was translated without names of variables. Number $1 counts parameters first, then variables as they are declared.",
   },
   {
     pattern: /NullPointerException: Cannot \w+ .*because "([^"]+)" is null/,

@@ -12,6 +12,22 @@ export const pascalExplanations: readonly Explanation[] = [
     misleads: "It asks for a semicolon where one is too many: a statement before else has none of its own.",
   },
   {
+    pattern: /";" expected but "identifier (\w+)" found/,
+    line: /(?<=(?::=|\()[^;]{0,200}[\w)\]]\s{1,8})(?<same>[A-Za-z_]\w*)/,
+    kind: "sign missing",
+    words: ["name"],
+    says: "Before “$1” a sign is missing: two values stand beside each other.",
+    usually: "An operator is missing or is no sign of Pascal (multiplied is *), or a comma between two values.",
+    misleads: "It asks for a semicolon because a statement could end there.",
+  },
+  {
+    pattern: /";" expected but "\." found|"?;"? expected but "?end of file"? found/,
+    kind: "block not closed",
+    says: "The program ends while a block is still open: an end is missing above.",
+    usually: "Every begin, case and record needs an end of its own; count them upwards from here.",
+    misleads: "It asks for a semicolon, and names the last line; the missing end belongs further up.",
+  },
+  {
     pattern: /(?:Syntax error, )?["']?;["']? expected but "?'?([^"']+?)"?'? found/,
     kind: "sign missing",
     words: ["sign"],
@@ -79,6 +95,20 @@ export const pascalExplanations: readonly Explanation[] = [
     words: ["name", "name"],
     says: "The unit $1$2 is not there.",
     usually: "Its name is misspelt.",
+  },
+  {
+    pattern: /Illegal expression|Expression expected/,
+    line: /^\s*(\w+)(?:\[[^\]]*\])?\s*=\s*[^=]/,
+    kind: "sign missing",
+    says: "A name is given a value by := in Pascal; = alone only compares.",
+    usually: "Write “%1 := …”.",
+  },
+  {
+    pattern: /Illegal expression|Expression expected/,
+    line: /^\s*([A-Za-z_]\w*)\s+[\w'"]/,
+    kind: "sign missing",
+    says: "Between “%1” and what follows a sign is missing.",
+    usually: "Where “%1” is to get a value that is := .",
   },
   {
     pattern: /Illegal expression|Expression expected/,

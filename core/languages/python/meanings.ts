@@ -45,6 +45,14 @@ export const pythonExplanations: readonly Explanation[] = [
     misleads: "The named line is the last one. The slip may lie far above.",
   },
   {
+    pattern: /SyntaxError: (?:expected ':'|invalid syntax)/,
+    line: /^\s*else\s+if\b/,
+    kind: "word misplaced",
+    says: "After else a colon must come at once: “else if” is written “elif” in Python.",
+    usually: "Write elif, with its condition and a colon.",
+    misleads: "It asks for a colon where the two words else and if should be one.",
+  },
+  {
     pattern: /SyntaxError: expected ':'/,
     kind: "sign missing",
     says: "A line that opens a block needs a colon at its end.",
@@ -223,6 +231,20 @@ export const pythonExplanations: readonly Explanation[] = [
     says: "The call of “$1” gives other values than the function takes.",
     usually: "Compare the call with the function's first line: how many, and in which order.",
     unsaid: "It does not say whether the call or the function is the wrong one.",
+  },
+  {
+    pattern: /TypeError: 'NoneType' object is not callable/,
+    kind: "empty reference",
+    says: "None, which is nothing, is called as if it were a function.",
+    usually:
+      "What stands before the second pair of brackets gave nothing back, as print() or a function without return.",
+  },
+  {
+    pattern: /TypeError: 'NoneType' object is not (iterable|subscriptable)/,
+    kind: "empty reference",
+    words: ["value"],
+    says: "The value is None, which is nothing, where something $1 is needed.",
+    usually: "A function without return gave it, or a method that changes a list in place.",
   },
   {
     pattern: /TypeError: '([^']+)' object is not (callable|subscriptable|iterable)/,
