@@ -4,7 +4,8 @@ import type { Language } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import { stateOf } from "../core/reading/reading.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
-import { type Judged, judgeProgram } from "../server/judge/judge.ts";
+import { type OwnWarning, ownWarnings } from "../core/warnings/ownWarning.ts";
+import { fileTexts, type Judged, judgeProgram } from "../server/judge/judge.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { type BatchCheck, checksSchema, programFiles, runBatch } from "./batch.ts";
 import { chooseLanguage, MaterialProblem, readMaterial, readProgram, readText } from "./material.ts";
@@ -20,7 +21,7 @@ type Material = {
   checks?: BatchCheck[];
 };
 
-function resultOf({ judgement, outcome, notRun }: Judged) {
+function resultOf({ judgement, outcome, notRun }: Judged, noticed: readonly OwnWarning[]) {
   const warned = outcome?.diagnostics ?? [];
   return {
     gates: judgement.gates.map(({ gate, passes, evidence }) => ({ gate, passes, evidence })),
@@ -34,6 +35,8 @@ function resultOf({ judgement, outcome, notRun }: Judged) {
     warnings: warned
       .filter((each) => each.severity === "warning")
       .map(({ line, message }) => ({ line: line ?? null, message })),
+    /** What we notice where the translator is silent. */
+    noticed: noticed.map(({ line, kind, says }) => ({ line, kind, message: says })),
     leads: leadsOf(judgement.leads),
     console: outcome?.console ?? [],
   };
@@ -75,7 +78,10 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
   const others = [...new Set(judged.filter((each) => each !== deciding).map((each) => each.judgement.class))].filter(
     (each): each is FaultClass => each !== null && each !== deciding.judgement.class,
   );
-  return { ...resultOf(deciding), ...(material.checks ? { otherClasses: others } : {}) };
+  return {
+    ...resultOf(deciding, ownWarnings(language, fileTexts(material.files)[material.files[0]?.name ?? ""] ?? "")),
+    ...(material.checks ? { otherClasses: others } : {}),
+  };
 }
 
 async function optionalText(path: string | undefined): Promise<string | undefined> {

@@ -18,6 +18,14 @@ const kinds = {
   meaning: "meaning: a name or a type is refused",
 } as const;
 
+/** What a translator says of a whole text; that it says nothing is no proof of anything. */
+const stateSays = {
+  errors: "errors",
+  "warnings only": "warnings only",
+  clean: "nothing (which does not make it right)",
+  unknown: "something that is not recognised",
+} as const;
+
 /** The three gates with their evidence, the suggested class, and the teacher's decision. */
 export function VerdictStrip({ view }: { view: CaseView }) {
   const fetcher = useFetcher<Reply>();
@@ -44,6 +52,11 @@ export function VerdictStrip({ view }: { view: CaseView }) {
               <span className="note-small">{questions[gate.gate - 1]}</span> <strong>{answers(gate.passes)}</strong>
             </li>
           ))}
+          {view.textState && (
+            <li>
+              <span className="note-small">The translator says</span> <strong>{stateSays[view.textState]}</strong>
+            </li>
+          )}
         </ol>
         <ul className="mt-1 list-none">
           {view.verdict.reasons.map((reason) => (

@@ -4,6 +4,7 @@ import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { runnableLines } from "../../core/languages/runnable.ts";
 import { explain } from "../../core/reading/explain.ts";
+import { stateOf } from "../../core/reading/reading.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { preparedParts } from "../../core/source/preparedParts.ts";
 import { structureOf } from "../../core/source/structure.ts";
@@ -145,6 +146,8 @@ export async function caseView(
     notRun: judged.notRun,
     verified: found.verified_at !== null,
     wasVerified: wasVerified(found),
+    /** What the translator says of the text as a whole; null where it was not run. */
+    textState: judged.deciding.outcome ? stateOf(judged.deciding.outcome.diagnostics) : null,
     verdict: {
       class: judgement.class,
       kind: judgement.kind,

@@ -1,5 +1,6 @@
 import type { Language } from "../../core/languages/language.ts";
 import { consoleText, type Outcome } from "../../core/outcome/outcome.ts";
+import { messageKinds } from "../../core/reading/kinds.ts";
 import {
   type Reading,
   type ReadMessage,
@@ -10,6 +11,7 @@ import {
 } from "../../core/reading/reading.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { ownLines } from "../../core/verdict/judge.ts";
+import { type OwnWarning, ownWarnings } from "../../core/warnings/ownWarning.ts";
 import type { WholeCase } from "../../server/cases/caseStore.ts";
 import type { Version } from "../../server/cases/versionStore.ts";
 import type { WarningDecision } from "../../server/cases/warningStore.ts";
@@ -161,5 +163,20 @@ export function messagesView(
     if (same) same.title = `${same.title}; the run here says the same`;
     else sources.push(view);
   }
+  const own = ownWarnings(language, version.files[0]?.text ?? "");
+  if (own.length > 0) {
+    const said = own.map(({ line, says }) => `line ${line}: ${says}`).join("\n");
+    sources.push(sourceView("Noticed by us", said, readingOf(language, own.map(asRead)), version, depth, decisions));
+  }
   return sources;
+}
+
+/** What we noticed, in the form of a message taken apart. */
+function asRead({ line, kind, says, usually }: OwnWarning): ReadMessage {
+  return {
+    diagnostic: { severity: "warning", line, message: says, stage: "translation", primary: false, tool: "Bent Nail" },
+    meaning: { kind, kindWords: messageKinds[kind], words: [], says, usually },
+    standing: { group: "own", why: "The translator says nothing of it." },
+    ...{ tokens: null, chain: [], folded: 0 },
+  };
 }

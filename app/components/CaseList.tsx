@@ -40,6 +40,7 @@ export function CaseList({
                 findLanguage(row.language)?.name,
                 row.course_name,
                 dates.format(new Date(row.created_at)),
+                row.text_state === "warnings only" ? "warnings only" : null,
                 row.layers > 1 ? `${row.layers} layers` : null,
               ]
                 .filter((part) => part)

@@ -1,4 +1,5 @@
 import type { Diagnostic } from "../outcome/outcome.ts";
+import type { OwnWarningRule } from "../warnings/ownWarning.ts";
 import type { Explanation } from "./explanation.ts";
 import { type OutputRead, type PrimaryRule, readOutputWith, type ToolFamily } from "./messageReader.ts";
 import { problemList } from "./problemList.ts";
@@ -150,6 +151,8 @@ export type Language = MessageReading & {
    * past it comes in again at the other end.
    */
   numberRanges: NumberRanges;
+  /** What we notice in its programs where its translator says nothing. */
+  ownWarnings?: readonly OwnWarningRule[];
   /** Words that leave a loop from inside. */
   loopExits: readonly string[];
   /** Words that belong to the language or its library, never a person's name. */

@@ -16,6 +16,7 @@ import { indentation } from "./indentation.ts";
 import type { Lead, LeadContext, LeadRule } from "./lead.ts";
 import { lineAbove } from "./lineAbove.ts";
 import { neverRan } from "./neverRan.ts";
+import { noticed } from "./noticed.ts";
 import { reportedLine } from "./reportedLine.ts";
 import { siblings } from "./siblings.ts";
 import { similarNames } from "./similarNames.ts";
@@ -36,6 +37,7 @@ const rules: readonly LeadRule[] = [
   callers,
   firstWrongOutput,
   warnings,
+  noticed,
   endlessLoop,
   foundPlace,
   neverRan,
@@ -43,7 +45,7 @@ const rules: readonly LeadRule[] = [
 ];
 
 /** What is worth a look where no fault is shown. */
-const remarks: readonly LeadRule[] = [changedSince, warnings, endlessLoop, neverRan, chance];
+const remarks: readonly LeadRule[] = [changedSince, warnings, noticed, endlessLoop, neverRan, chance];
 
 /** The suspected lines of a program in ranked order, one entry a line with all its reasons, at most `limit`. */
 export function findLeads(

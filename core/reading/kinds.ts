@@ -35,6 +35,8 @@ export const messageKinds = {
   "changed while looping": "a list is changed while a loop goes through it",
   "result differs": "a test got another result than intended",
   unused: "something is never used",
+  "import not meant": "an import that was probably not meant",
+  "unsuppressed output": "a result is shown that was not asked for",
   "format mismatch": "a format does not fit its value",
   "suspicious condition": "a condition or comparison that is probably not meant",
   "misleading layout": "the layout does not show what belongs together",

@@ -12,3 +12,6 @@ alter table layer add column explanation bytea not null default ''::bytea;
 -- Marks are released by edition: a new edition takes none of an earlier one back.
 alter table sheet_edition add column released_at timestamptz;
 update sheet_edition e set released_at = s.released_at from sheet s where s.key = e.sheet;
+
+-- What the translator said of the text as it was handed in, as a whole; known once it was run here.
+alter table faulty_case add column text_state text check (text_state in ('errors', 'warnings only', 'clean'));

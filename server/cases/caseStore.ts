@@ -279,6 +279,11 @@ export async function setCurrentVersion(query: Query, key: string, version: stri
   await query("update faulty_case set current_version = $2, verified_at = null where key = $1", [key, version]);
 }
 
+/** Keeps what the translator said of the text as it was handed in, as a whole. */
+export async function setTextState({ query }: { query: Query }, key: string, state: string): Promise<void> {
+  await query("update faulty_case set text_state = $2 where key = $1 and text_state is distinct from $2", [key, state]);
+}
+
 /** Says that a case was judged; when it was first judged stays. */
 export async function noteJudged(query: Query, key: string): Promise<void> {
   await query("update faulty_case set judged_at = coalesce(judged_at, now()) where key = $1", [key]);

@@ -19,6 +19,7 @@ const listRow = z.object({
   /** False where the class is what the evidence suggests and no teacher has said so. */
   confirmed: z.boolean(),
   layers: z.number(),
+  text_state: z.string().nullable(),
 });
 export type CaseListRow = z.infer<typeof listRow>;
 
@@ -42,6 +43,7 @@ export type CaseFilter = {
 export const caseStates: Readonly<Record<string, { words: string; condition: string }>> = {
   open: { words: "not judged yet", condition: "f.judged_at is null" },
   judged: { words: "judged, not mended", condition: "f.judged_at is not null and f.verified_at is null" },
+  warned: { words: "the translator only warns", condition: "f.text_state = 'warnings only'" },
   verified: { words: "mended and verified", condition: "f.verified_at is not null" },
 };
 
@@ -50,7 +52,7 @@ const columns = `f.key, f.title, f.language, s.label, c.name as course_name, coa
   case when first.decided is null and first.version_after is not null then first.suggested_kind else first.decided_kind end as kind,
   case when first.decided is not null or first.version_after is not null then first.outcome end as outcome,
   first.decided is not null as confirmed,
-  (select count(*)::int from layer l where l.faulty_case = f.key) as layers`;
+  (select count(*)::int from layer l where l.faulty_case = f.key) as layers, f.text_state`;
 const tables = `faulty_case f left join student s on s.key = f.student left join course c on c.key = f.course
   left join layer first on first.faulty_case = f.key and first.position = 1`;
 

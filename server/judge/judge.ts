@@ -2,12 +2,20 @@ import { z } from "zod";
 import type { Language } from "../../core/languages/language.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
+import { stateOf } from "../../core/reading/reading.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Trace } from "../../core/trace/trace.ts";
 import { type Judgement, judge, wantsTrace } from "../../core/verdict/judge.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import type { ProgramCheck } from "../assignments/checkStore.ts";
-import { findCase, startVersion, type WholeCase, withAllFiles, workedBefore } from "../cases/caseStore.ts";
+import {
+  findCase,
+  setTextState,
+  startVersion,
+  type WholeCase,
+  withAllFiles,
+  workedBefore,
+} from "../cases/caseStore.ts";
 import type { Version, VersionHead } from "../cases/versionStore.ts";
 import type { Services } from "../services.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
@@ -197,8 +205,11 @@ export async function judgeVersion(services: Services, found: WholeCase, version
     identity
       ? {
           found: runs?.get(check.key) ?? null,
-          keep: (outcome) =>
-            saveRun(services.database, { ...identity, check: check.key, edition: check.edition }, outcome),
+          keep: async (outcome) => {
+            await saveRun(services.database, { ...identity, check: check.key, edition: check.edition }, outcome);
+            if (check.handed_in && isFirst(found, version))
+              await setTextState(services.database, found.key, stateOf(outcome.diagnostics));
+          },
         }
       : undefined;
   const results = await Promise.all(

@@ -1,3 +1,4 @@
+import { startValue } from "../../warnings/startValue.ts";
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
 import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
@@ -95,6 +96,7 @@ export const c: Language = {
   mainIsFunction: true,
   chanceWords: new Set("rand random time clock gettimeofday".split(" ")),
   unseenWords: new Set(["scanf", "getchar", "fgets"]),
+  ownWarnings: [startValue],
   quietFunctions,
   needsFile: (program, stem) =>
     new RegExp(`^[ \\t]*#[ \\t]*include[ \\t]*"(?:[^"]*/)?${stem}\\.[hc]"`, "m").test(program),

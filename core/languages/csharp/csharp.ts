@@ -1,3 +1,5 @@
+import { danglingElse, emptyBody, misleadingIndentation } from "../../warnings/layout.ts";
+import { endlessRecursion } from "../../warnings/recursion.ts";
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
 import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
@@ -88,6 +90,7 @@ export const csharp: Language = {
   mainIsFunction: true,
   chanceWords: new Set("Random Now UtcNow Today Stopwatch Guid NewGuid GetHashCode TickCount".split(" ")),
   unseenWords: new Set(["ReadLine", "ReadKey", "Read", "Random", "foreach", "yield"]),
+  ownWarnings: [misleadingIndentation, danglingElse, emptyBody, endlessRecursion],
   quietFunctions,
   needsFile: (program, stem) =>
     new RegExp(`\\b(?:new|:)[ \\t]+${stem}\\b|\\b${stem}[ \\t]*\\.|\\b${stem}[ \\t]+\\w+[ \\t]*[=;]`).test(program),

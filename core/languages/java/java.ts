@@ -1,3 +1,6 @@
+import { imports } from "../../warnings/imports.ts";
+import { danglingElse, emptyBody, misleadingIndentation } from "../../warnings/layout.ts";
+import { endlessRecursion } from "../../warnings/recursion.ts";
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
 import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
@@ -84,6 +87,7 @@ export const java: Language = {
     "Random random Instant now currentTimeMillis nanoTime identityHashCode UUID randomUUID".split(" "),
   ),
   unseenWords: new Set(["next", "nextInt", "nextLine", "nextDouble", "hasNext", "Random"]),
+  ownWarnings: [misleadingIndentation, danglingElse, emptyBody, endlessRecursion, imports],
   quietFunctions,
   needsFile: (program, stem) =>
     new RegExp(

@@ -1,3 +1,4 @@
+import { unsuppressedOutput } from "../../warnings/unsuppressed.ts";
 import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
@@ -159,6 +160,7 @@ export const octave: Language = {
   definesFunction: (line) => line[0]?.text === "function",
   chanceWords: new Set("rand randn randi randperm clock tic toc now time date cputime".split(" ")),
   unseenWords: new Set(["input", "rand", "randi", "fgetl", "toc", "clock"]),
+  ownWarnings: [unsuppressedOutput],
   quietFunctions,
   keepsWorkspace: true,
   needsFile: (program, stem) => new RegExp(`(?:^|[^\\w.])${stem}[ \\t]*(?:\\(|;|$)`, "m").test(program),

@@ -1,0 +1,35 @@
+import type { Language, Token } from "../languages/language.ts";
+import type { MessageKind } from "../reading/kinds.ts";
+
+/**
+ * Something that we notice in a program where its translator says nothing. `line` is 1-based. It never decides a class;
+ * `style`: it is seldom a fault, so it is no lead.
+ */
+export type OwnWarning = { line: number; kind: MessageKind; says: string; usually: string; style?: true };
+
+/** What a rule looks at: the tokens without comments. */
+export type WarningContext = { language: Language; code: readonly Token[] };
+
+/** A rule that notices one kind; each language names its own (languages/language.ts). */
+export type OwnWarningRule = (context: WarningContext) => OwnWarning[];
+
+/** Everything that is noticed in a program, in the order of its lines. */
+export function ownWarnings(language: Language, program: string): OwnWarning[] {
+  const rules = language.ownWarnings ?? [];
+  if (rules.length === 0) return [];
+  const code = language.tokens(program).filter((token) => token.kind !== "comment");
+  return rules.flatMap((rule) => rule({ language, code })).sort((one, other) => one.line - other.line);
+}
+
+/** The index of the partner of the bracket at `at`; the last token's where it has none. */
+export function partnerOf(code: readonly Token[], at: number): number {
+  const opening = code[at]?.text ?? "";
+  const closing = { "(": ")", "[": "]", "{": "}" }[opening] ?? "";
+  let depth = 0;
+  for (let index = at; index < code.length; index++) {
+    if (code[index]?.text === opening) depth += 1;
+    if (code[index]?.text === closing) depth -= 1;
+    if (depth === 0) return index;
+  }
+  return code.length - 1;
+}
