@@ -5,6 +5,7 @@ const port = 4317;
 /** The real interface over the real server, database and translators; one server with fresh demo data for all files. */
 export default defineConfig({
   testDir: "e2e",
+  globalSetup: "./e2e/demoLoaded.ts",
   timeout: 120_000,
   // A run may take its five seconds of wall time, and be recorded after that.
   expect: { timeout: 20_000 },

@@ -55,7 +55,7 @@ export async function benchPages(): Promise<Measure[]> {
     query = await emptyQuery(database);
   };
   process.env.BENT_NAIL_LOG = "silent";
-  await serve({ port, host: "127.0.0.1", folder, prepare: fill });
+  await serve({ port, host: "127.0.0.1", folder, load: fill });
   const base = `http://127.0.0.1:${port}`;
   const pages = {
     "case page": `/cases/${keys[2500]}`,

@@ -15,6 +15,6 @@ export function addDemoCommand(program: Command): void {
         import("../demo/load.ts"),
       ]);
       const folder = process.env.BENT_NAIL_DEMO_DATA ?? join(productFolder, ".data/demo");
-      await serve({ port: options.port, host: "127.0.0.1", folder, fresh: true, prepare: loadDemo });
+      await serve({ port: options.port, host: "127.0.0.1", folder, fresh: true, load: loadDemo });
     });
 }

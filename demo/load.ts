@@ -28,6 +28,9 @@ import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
 import { type DemoAnswers, demoPlaces, demoSheet, demoSittings } from "./sheet.ts";
 
+/** An hour, in milliseconds. */
+const hour = 3600 * 1000;
+
 const who: Who = { role: "teacher", teacher: firstTeacher };
 
 async function whole(services: Services, key: string): Promise<WholeCase> {
@@ -39,7 +42,13 @@ async function whole(services: Services, key: string): Promise<WholeCase> {
 /**
  * Collects a case with the error output that its own run gives, and takes it through verdict, faulty lines and fixes.
  */
-async function loadCase(services: Services, demo: DemoCase, course: string, student: string | null): Promise<string> {
+async function loadCase(
+  services: Services,
+  demo: DemoCase,
+  course: string,
+  student: string | null,
+  collectedAt?: string,
+): Promise<string> {
   const files = [{ name: demo.name, bytes: Buffer.from(demo.program, "utf8") }];
   const language = demo.language ?? "python";
   const { outcome } = await runProgram(services.toolchains, {
@@ -59,6 +68,7 @@ async function loadCase(services: Services, demo: DemoCase, course: string, stud
     expected: demo.expected,
     actual: outcome ? consoleText(outcome.console, ["out"]).slice(0, 500) : "",
     symptom: demo.symptom ?? null,
+    ...(collectedAt ? { collectedAt } : {}),
   };
   const key = await collectCase(services.database, given);
   if (outcome === null) return key;
@@ -105,9 +115,11 @@ async function loadClassSet(services: Services): Promise<void> {
     Array.from({ length: 24 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`),
   );
   await setHandIn(database, course, { open: true, statement: deckTask });
+  // It was collected before the cases that are worked through, which stand before it in every list.
+  const yesterday = new Date(Date.now() - 24 * hour).toISOString();
   const taken = await takeSet(database, course, await classSet(services.toolchains));
   const collection = taken.ok ? await findCollection(database, taken.key) : null;
-  const cases = collection && (await keepCollection(database, collection));
+  const cases = collection && (await keepCollection(database, collection, yesterday));
   if (!collection || !cases) throw new Error("demo: the class set cannot be taken in");
   await startJudging(services, collection.key, cases);
 }
@@ -135,24 +147,9 @@ function answerTo(kind: string, written: DemoAnswers[string], program: string, t
   };
 }
 
-/**
- * Loads the demo: one course, its cases, a sheet of five exercises and some sittings. Only programs, inputs, intended
- * outputs and answers are written down here; every run, verdict, trace and mark is made by the functions that serve
- * users.
- */
-export async function loadDemo(services: Services): Promise<void> {
-  const { database } = services;
-  // The set comes first, so that the cases that are worked through stand before it in every list.
-  await loadClassSet(services);
-  const course = await addCourse(database, "Kittiwake Crossing, group 1", "python");
-  await addStudents(
-    database,
-    course,
-    Array.from({ length: 10 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`),
-  );
-  const students = await listStudents(database, course);
-  const studentKey = (label: string | undefined) => students.find((student) => student.label === label)?.key ?? null;
-
+/** A course whose cases are in all the other languages. */
+async function loadLanguages(services: Services): Promise<void> {
+  const { database, loading } = services;
   const languageCourse = await addCourse(database, "Kittiwake Crossing, many languages", "java");
   await addStudents(
     database,
@@ -165,20 +162,52 @@ export async function loadDemo(services: Services): Promise<void> {
   const byLanguage = [...new Set(languageCases.map((demo) => demo.language))].map((language) =>
     languageCases.filter((demo) => demo.language === language),
   );
+  const begun = Date.now() - hour;
   await Promise.all(
     byLanguage.map(async (group) => {
-      for (const demo of group)
-        await loadCase(
-          services,
-          demo,
-          languageCourse,
-          others.find((student) => student.label === demo.student)?.key ?? null,
-        );
+      for (const demo of group) {
+        const student = others.find((each) => each.label === demo.student)?.key ?? null;
+        const collectedAt = new Date(begun + languageCases.indexOf(demo) * 1000).toISOString();
+        await loadCase(services, demo, languageCourse, student, collectedAt);
+        loading.end(demo.name);
+      }
     }),
   );
+}
+
+/**
+ * Loads the demo: one course, its cases, a sheet of five exercises and some sittings. Only programs, inputs, intended
+ * outputs and answers are written down here; every run, verdict, trace and mark is made by the functions that serve
+ * users.
+ */
+export async function loadDemo(services: Services): Promise<void> {
+  services.loading.begin(
+    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 1,
+  );
+  // What is looked at first comes first; what comes later was collected before it, and stands below it in every list.
+  await loadFirstCourse(services);
+  await loadLanguages(services);
+  await loadClassSet(services);
+  services.loading.end("a whole class");
+}
+
+/** The course whose cases are worked through, with its sheet, exercises and sittings. */
+async function loadFirstCourse(services: Services): Promise<void> {
+  const { database, loading } = services;
+  const course = await addCourse(database, "Kittiwake Crossing, group 1", "python");
+  await addStudents(
+    database,
+    course,
+    Array.from({ length: 10 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`),
+  );
+  const students = await listStudents(database, course);
+  const studentKey = (label: string | undefined) => students.find((student) => student.label === label)?.key ?? null;
 
   const cases = new Map<string, string>();
-  for (const demo of demoCases) cases.set(demo.name, await loadCase(services, demo, course, studentKey(demo.student)));
+  for (const demo of demoCases) {
+    cases.set(demo.name, await loadCase(services, demo, course, studentKey(demo.student)));
+    loading.end(demo.name);
+  }
   const ready = await services.toolchains.find("python")?.available();
   if (!ready?.ready) return;
 
@@ -201,6 +230,7 @@ export async function loadDemo(services: Services): Promise<void> {
     const key = await addExercise(database, found.key, found.title, made.content);
     names.set(key, name);
     await placeExercise(database, sheet, key);
+    loading.end(found.title);
   }
   const placed = await findSheet(database, sheet);
   const set = placed ? await setForStudents(services, placed, true) : null;
@@ -216,5 +246,6 @@ export async function loadDemo(services: Services): Promise<void> {
       }
     }
     if (demo.handsIn) await handInSitting(services, { key: sitting });
+    loading.end(`the sheet of ${demo.student}`);
   }
 }

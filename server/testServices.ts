@@ -1,13 +1,14 @@
-import { createHash } from "node:crypto";
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync } from "node:fs";
+import { existsSync, mkdirSync, renameSync } from "node:fs";
 import { join } from "node:path";
 import { openDatabase } from "./database/database.ts";
+import { emptyDatabaseName } from "./database/emptyFolder.ts";
 import { createTraceCache } from "./judge/traceCache.ts";
 import { firstTeacher } from "./people/teacherStore.ts";
 import { productFolder } from "./productFolder.ts";
 import type { Services } from "./services.ts";
 import { createToolchains } from "./toolchains/toolchains.ts";
 import { allJobs } from "./work/jobs.ts";
+import { createLoading } from "./work/loading.ts";
 import { openQueue } from "./work/queue.ts";
 
 /**
@@ -15,11 +16,8 @@ import { openQueue } from "./work/queue.ts";
  * kept between runs.
  */
 export async function openTestServices(): Promise<Services & { close: () => Promise<void> }> {
-  const migrations = join(productFolder, "db/migrations");
-  const hash = createHash("sha256");
-  for (const name of readdirSync(migrations).sort()) hash.update(readFileSync(join(migrations, name)));
   const folder = join(productFolder, "node_modules/.cache/bent-nail");
-  const template = join(folder, `empty-${hash.digest("hex").slice(0, 16)}.tar`);
+  const template = join(folder, `${emptyDatabaseName()}.tar`);
   if (!existsSync(template)) {
     mkdirSync(folder, { recursive: true });
     const fresh = await openDatabase(null);
@@ -30,7 +28,10 @@ export async function openTestServices(): Promise<Services & { close: () => Prom
   }
   const database = await openDatabase(null, template);
   const queue = await openQueue(database);
-  const services: Services = { database, toolchains: createToolchains(), traces: createTraceCache(), queue };
+  const services: Services = {
+    ...{ database, toolchains: createToolchains(), traces: createTraceCache(), queue },
+    loading: createLoading(),
+  };
   await queue.start(allJobs(services));
   return {
     ...services,

@@ -1,7 +1,9 @@
 import { NavLink, Outlet } from "react-router";
 import { KeysDialog } from "../components/KeysDialog.tsx";
 import { BentNail } from "../components/marks.tsx";
+import { LoadingStrip } from "../loading/LoadingStrip.tsx";
 import { RunStrip } from "../runs/RunStrip.tsx";
+import type { Route } from "./+types/layout.ts";
 
 const places = [
   { to: "/", words: "Tray" },
@@ -12,8 +14,12 @@ const places = [
   { to: "/languages", words: "Languages" },
 ];
 
+export function loader({ context }: Route.LoaderArgs) {
+  return { loading: context.services.loading.now() };
+}
+
 /** The frame of the teacher's pages. */
-export default function Teacher() {
+export default function Teacher({ loaderData }: Route.ComponentProps) {
   return (
     <>
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:bg-sheet focus:p-2">
@@ -41,6 +47,7 @@ export default function Teacher() {
           </span>
         </nav>
       </header>
+      <LoadingStrip loading={loaderData.loading} />
       <main id="main" className="mx-auto max-w-[90rem] px-5 py-4">
         <Outlet />
       </main>

@@ -99,6 +99,8 @@ export type NewCase = {
   onlyRead?: boolean;
   /** Where it comes from: a class, a paper, a book of the school. */
   source?: string;
+  /** When it was collected, where that was not now (ISO 8601). */
+  collectedAt?: string;
   receipt?: string;
   assignment?: string;
 };

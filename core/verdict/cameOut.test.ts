@@ -53,7 +53,9 @@ test("a message in place of an output is read as a message", () => {
 test("of a run that was cut off, what came out may be the beginning; typed text and messages may stand in it", () => {
   const endless = run("boat\nboat\nboat\n", { finished: false, stoppedBy: "output" });
   expect(isOutputOf("boat\nboat\n", endless)).toBe(true);
+  expect(isOutputOf("boat\nbo", endless)).toBe(true);
   expect(isOutputOf("boat\ncar\n", endless)).toBe(false);
+  expect(isOutputOf("bo\nboat\n", endless)).toBe(false);
   const typed = run("", {
     console: [
       { kind: "out", text: "Stops? " },

@@ -18,7 +18,15 @@ export function isOutputOf(cameOut: string, outcome: Outcome): boolean {
   if (given.length === all.length && given.every((line, index) => line === all[index])) return true;
   if (outcome.finished) return false;
   const printed = comparableLines(consoleText(outcome.console, ["out"]));
-  return given.length > 0 && given.length <= printed.length && given.every((line, index) => line === printed[index]);
+  // What was copied from a screen may end within a line.
+  const isLast = (index: number) => index === given.length - 1;
+  return (
+    given.length > 0 &&
+    given.length <= printed.length &&
+    given.every(
+      (line, index) => line === printed[index] || (isLast(index) && printed[index]?.startsWith(line) === true),
+    )
+  );
 }
 
 const quoted = (text: string | null) => (text === null ? "nothing more" : `“${text}”`);

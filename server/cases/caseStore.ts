@@ -118,13 +118,14 @@ export async function insertCase(query: Query, given: NewCase): Promise<string> 
   const key = newKey();
   await query(
     `insert into faulty_case (key, course, student, language, title, intent, changed_last, instead, user_actions, first_line,
-       receipt, symptom, assignment, came_out, only_read, source)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
+       receipt, symptom, assignment, came_out, only_read, source, created_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, coalesce($17, clock_timestamp()))`,
     [
       ...[key, given.course, given.student, given.language, given.title, asBytes(given.intent)],
       ...[asBytes(given.changedLast), asBytes(given.instead ?? ""), asBytes((given.userActions ?? []).join("\n"))],
       ...[given.firstLine ?? 1, given.receipt ?? null, given.symptom, given.assignment ?? null],
       ...[asBytes(given.actual ?? ""), given.onlyRead ?? (given.firstLine ?? 1) > 1, given.source ?? ""],
+      given.collectedAt ?? null,
     ],
   );
   const before = given.worked

@@ -38,9 +38,13 @@ export async function arrangeCollection(
 /**
  * Takes a set in: every program that is not left out becomes a case, or the next version of one. All of it or nothing;
  * new labels are added to the course. Returns the keys of the cases in the order of the table, or null if the set was
- * taken in already.
+ * taken in already. `collectedAt`: when its programs were collected, if that was not now (ISO 8601).
  */
-export async function keepCollection(database: Database, collection: Collection): Promise<string[] | null> {
+export async function keepCollection(
+  database: Database,
+  collection: Collection,
+  collectedAt?: string,
+): Promise<string[] | null> {
   if (collection.state !== "open" || collection.course === null) return null;
   const course = collection.course;
   const { arrangement, entries } = await arrangeCollection(database, collection);
@@ -54,6 +58,8 @@ export async function keepCollection(database: Database, collection: Collection)
     await addStudentsWith(query, course, labels);
     const students = new Map((await listStudents({ query }, course)).map((student) => [student.label, student.key]));
     const keys = new Map<string, string>();
+    // One after another, as they would be without a time of their own.
+    const at = (place: number) => collectedAt && new Date(Date.parse(collectedAt) + place).toISOString();
     // Lists show the newest first, so the last of the table comes first; what joins another program of the set comes
     // after it.
     for (const program of [...taken]
@@ -67,7 +73,10 @@ export async function keepCollection(database: Database, collection: Collection)
       const target = program.joins?.kind === "case" ? program.joins.key : keys.get(program.joins?.id ?? "");
       const student = students.get(program.student) ?? null;
       if (target) await insertHandIn(query, target, files, outputs);
-      keys.set(program.id, target ?? (await insertPlanned(query, course, program, files, outputs, student)));
+      keys.set(
+        program.id,
+        target ?? (await insertPlanned(query, course, program, files, outputs, student, at(keys.size))),
+      );
     }
     const inOrder = [...new Set(taken.map((program) => keys.get(program.id) ?? ""))];
     await finishCollection(query, collection.key, inOrder);
@@ -86,6 +95,7 @@ async function insertPlanned(
   files: Array<{ name: string; bytes: Uint8Array }>,
   outputs: readonly ToolOutput[],
   student: string | null,
+  collectedAt: string | undefined,
 ): Promise<string> {
   const plain = program.atEnd && !program.atEnd.commented ? program.atEnd : null;
   const key = await insertCase(query, {
@@ -99,6 +109,7 @@ async function insertPlanned(
     moreOutputs: plain ? [] : outputs,
     input: "",
     symptom: null,
+    ...(collectedAt ? { collectedAt } : {}),
   });
   if (plain) {
     const [main, ...rest] = files;

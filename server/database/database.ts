@@ -1,5 +1,6 @@
 import { AsyncLocalStorage } from "node:async_hooks";
 import { type Connection, connect, saysDiskFull } from "./connection.ts";
+import { copyEmptyFolder } from "./emptyFolder.ts";
 import { NestedQuery } from "./errors.ts";
 import { prepareFolder, StartProblem } from "./folder.ts";
 import { migrate } from "./migrate.ts";
@@ -28,7 +29,10 @@ export class CannotKeep extends Error {
  * soon as there is room.
  */
 export async function openDatabase(folder: string | null, template: string | null = null): Promise<Database> {
-  if (folder !== null) prepareFolder(folder);
+  if (folder !== null) {
+    prepareFolder(folder);
+    copyEmptyFolder(folder);
+  }
   let connection = await connect(folder, template).catch((problem: unknown) => {
     throw StartProblem.ofOpening(folder ?? "", problem);
   });

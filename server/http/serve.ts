@@ -23,6 +23,7 @@ import { productFolder } from "../productFolder.ts";
 import type { Services } from "../services.ts";
 import { createToolchains } from "../toolchains/toolchains.ts";
 import { allJobs } from "../work/jobs.ts";
+import { createLoading, type LoadingState } from "../work/loading.ts";
 import { openQueue } from "../work/queue.ts";
 import { guardTeacher } from "./guard.ts";
 import { type TeacherPassword, teacherPassword } from "./password.ts";
@@ -43,7 +44,8 @@ export type ServeOptions = {
   host: string;
   folder?: string /** Throw away what the folder holds. */;
   fresh?: boolean;
-  prepare?: (services: Services) => Promise<void>;
+  /** What is loaded behind the pages, once it answers. */
+  load?: (services: Services) => Promise<void>;
 };
 
 /** Where data is kept if BENT_NAIL_DATA does not say: the user's data folder (XDG Base Directory). */
@@ -132,7 +134,7 @@ function listen(app: express.Express, { port, host }: ServeOptions): Promise<Ser
 }
 
 /**
- * Starts the server; resolves when it listens. Where it cannot start, it says why in one sentence and sets the
+ * Starts the server; resolves when it listens and what is to be loaded is there. Where it cannot start, it says why in one sentence and sets the
  * process's exit code.
  */
 export async function serve(options: ServeOptions): Promise<void> {
@@ -169,9 +171,11 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
   if (options.fresh) await rm(join(folder, "database"), { recursive: true, force: true });
   const database = answering(await openDatabase(join(folder, "database")));
   const queue = await openQueue(database);
-  const services: Services = { database, toolchains: createToolchains(), traces: createTraceCache(), queue };
+  const services: Services = {
+    ...{ database, toolchains: createToolchains(), traces: createTraceCache(), queue },
+    loading: createLoading(tellLoading),
+  };
   await queue.start(allJobs(services));
-  await options.prepare?.(services);
   await resumeJudging(services);
   await resumeMarking(services);
   await queue.add(sweepOldRuns, [{}]);
@@ -196,4 +200,23 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
   };
   // Only now can whoever reads this stop it as it should be stopped.
   process.stdout.write(`Bent Nail is at http://${options.host}:${port}/\n`);
+  const { load } = options;
+  if (!load) return;
+  try {
+    await load(services);
+    services.loading.finish();
+  } catch (problem) {
+    if (asked) return;
+    log.error({ err: problem }, "loading broke off");
+    services.loading.fail(problem instanceof Error ? problem.message : String(problem));
+  }
+}
+
+/** On a terminal one line that is written over; elsewhere a line when all is there. */
+function tellLoading({ what, done, total, failed }: LoadingState): void {
+  const line = failed
+    ? `Loading broke off: ${failed}`
+    : `Loading the demo: ${done} of ${total}${what ? ` (${what})` : ""}`;
+  if (process.stdout.isTTY) process.stdout.write(`\r\u001b[K${line}${done === total || failed ? "\n" : ""}`);
+  else if ((done === total && what === "") || failed) process.stdout.write(`${line}\n`);
 }
