@@ -60,6 +60,7 @@ async function openRoom(count: number): Promise<Room> {
     language: "python",
     fileName: "deck.py",
     intro: "",
+    userActions: [],
     program,
     mended,
     faults: [fault],

@@ -39,7 +39,7 @@ export function CaseScript({ view }: { view: CaseView }) {
       .filter((lead) => lead.file === null && lead.why !== "The tool names this line.")
       .map((lead) => ({
         line: lead.line,
-        kind: "lead" as const,
+        kind: lead === view.verdict.leads[0] ? ("first lead" as const) : ("lead" as const),
         text: lead.why.replace("The tool names this line. ", ""),
       })),
     ...view.messages.flatMap((source) =>

@@ -30,6 +30,10 @@ export function ChecksLeaf({ view }: { view: CaseView }) {
   );
 }
 
+const when = new Intl.DateTimeFormat("en-GB", {
+  ...{ day: "numeric", month: "short", year: "numeric", hour: "2-digit", minute: "2-digit", timeZone: "UTC" },
+});
+
 function CheckCard({ check }: { check: CheckView }) {
   const classWords = useClassWords();
   const [editing, setEditing] = useState(false);
@@ -76,6 +80,12 @@ function CheckCard({ check }: { check: CheckView }) {
           </pre>
         </div>
       )}
+      {check.former.map((each) => (
+        <p key={each.at} className="note-small border-l-4 border-ochre pl-2">
+          The intended output was changed on {when.format(new Date(each.at))} by the {each.who}, when a run had shown
+          the actual one. Before: {each.expected === null ? "none was recorded" : `“${each.expected.trimEnd()}”`}.
+        </p>
+      ))}
       <p className="note-small">{check.reason}</p>
       {check.onlyPromptsDiffer && (
         <fetcher.Form method="post">

@@ -4,6 +4,7 @@ import { FixSlip } from "../components/FixSlip.tsx";
 import { ClassMark, StraightNail } from "../components/marks.tsx";
 import { Said } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
+import { FaultWords } from "./FaultWords.tsx";
 import { Revision } from "./Revision.tsx";
 
 /**
@@ -37,7 +38,10 @@ function distanceWords(reported: number | null, faulty: readonly number[]): stri
   if (faulty.length === 0) return `reported at line ${reported}`;
   const distance = faulty.map((line) => reported - line).sort((one, other) => Math.abs(one) - Math.abs(other))[0] ?? 0;
   if (distance === 0) return "the fault is on the reported line";
-  return `reported at line ${reported}, ${Math.abs(distance)} ${Math.abs(distance) === 1 ? "line" : "lines"} ${distance > 0 ? "below" : "above"} the fault`;
+  const lines = `${Math.abs(distance)} ${Math.abs(distance) === 1 ? "line" : "lines"}`;
+  return distance > 0
+    ? `reported at line ${reported}, ${lines} below the fault`
+    : `reported at line ${reported}, ${lines} above the fault: the rule “on that line or above it” does not hold here`;
 }
 
 /** The faults of a case in the order in which they showed, each with its fix. */
@@ -61,6 +65,7 @@ export function LayerList({ view }: { view: CaseView }) {
             </p>
             {layer.fix && <FixSlip hunks={layer.fix} />}
             <Intention layer={layer} />
+            <FaultWords layer={layer} />
           </li>
         ))}
       </ol>

@@ -14,10 +14,16 @@ import { Revision } from "./Revision.tsx";
  */
 export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWithComponents<Reply> }) {
   const draftPlace = `bent-nail mend ${view.key} ${view.versionNumber}`;
-  const [text, setText] = useState(view.text);
-  const [start] = useState(() =>
+  const [start, setStart] = useState(() =>
     typeof localStorage === "undefined" ? view.text : (localStorage.getItem(draftPlace) ?? view.text),
   );
+  const [text, setText] = useState(start);
+  const isDraft = start !== view.text;
+  const forgetDraft = () => {
+    localStorage.removeItem(draftPlace);
+    setStart(view.text);
+    setText(view.text);
+  };
   const hunks = findHunks(view.text, text);
   const change = (next: string) => {
     setText(next);
@@ -31,7 +37,16 @@ export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWi
         Edit a copy. Make the smallest change that mends one fault, then run it again; what the next run shows is the
         next layer.
       </p>
+      {isDraft && (
+        <p className="flex items-baseline gap-3 border-l-4 border-ochre bg-slip px-3 py-1" role="status">
+          This is a draft of yours that was not run yet.
+          <button type="button" className="press press-quiet text-sm" onClick={forgetDraft}>
+            Start from the version as it is
+          </button>
+        </p>
+      )}
       <ProgramEditor
+        key={isDraft ? "draft" : "version"}
         name="text"
         initial={start}
         label="Copy of the program"

@@ -1,5 +1,6 @@
 import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
+import { Console } from "../components/Console.tsx";
 import { FixSlip } from "../components/FixSlip.tsx";
 import { Said } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
@@ -76,6 +77,14 @@ export function VersionsLeaf({ view }: { view: CaseView }) {
               )}
             </div>
             {version.changes.length > 0 && <FixSlip hunks={version.changes} />}
+            {version.output && (
+              <details>
+                <summary className="cursor-pointer text-sm font-semibold text-steel-deep">
+                  What this version printed
+                </summary>
+                <Console view={version.output.console} label={`Console of version ${version.number}`} />
+              </details>
+            )}
           </li>
         ))}
       </ol>

@@ -1,8 +1,10 @@
+import { z } from "zod";
 import type { LinePlace } from "../../core/cases/case.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { runnableLines } from "../../core/languages/runnable.ts";
+import type { Outcome } from "../../core/outcome/outcome.ts";
 import { explain } from "../../core/reading/explain.ts";
 import { stateOf } from "../../core/reading/reading.ts";
 import { lineTexts } from "../../core/source/lines.ts";
@@ -11,11 +13,13 @@ import { structureOf } from "../../core/source/structure.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
+import { listFormerOfCase } from "../../server/cases/formerStore.ts";
 import type { VersionHead } from "../../server/cases/versionStore.ts";
 import { listWarningDecisions } from "../../server/cases/warningStore.ts";
 import { wasVerified } from "../../server/judge/checks.ts";
 import { openLayer } from "../../server/judge/decisions.ts";
 import { type CheckResult, judgeVersion, languageOf, recordVersion } from "../../server/judge/judge.ts";
+import { listRunsOfVersions } from "../../server/judge/runStore.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
@@ -28,8 +32,34 @@ const outputShown = 60_000;
 /** Rows of a trace table sent to the page at once. */
 export const rowsShown = 1000;
 
-function checkView(result: CheckResult) {
+type FormerCheck = Awaited<ReturnType<typeof listFormerOfCase>>[number];
+
+/** What should have come out by a check's former editions, where that was changed: a trace of it stays. */
+function formerExpected(check: CheckResult["check"], former: readonly FormerCheck[]) {
+  let now = check.expected;
+  return former.flatMap((each) => {
+    const before = z.object({ expected: z.string().nullable() }).safeParse(each.former);
+    if (each.about_key !== check.key || !before.success || before.data.expected === now) return [];
+    now = before.data.expected;
+    return [{ expected: now, at: each.changed_at, who: each.name ?? each.who }];
+  });
+}
+
+/** The output of a version's run, with how it ended, short. */
+function outputView(outcome: Outcome | undefined) {
+  return outcome ? { console: shortConsole(outcome.console), stoppedBy: outcome.stoppedBy } : null;
+}
+
+/** What the run says of a check: why it fails, else the last that is said. */
+function reasonOf({ judgement }: CheckResult): string {
+  const failed = judgement.gates.find((gate) => gate.passes === false);
+  const spoken = failed?.evidence.findLast((each) => each.speaks === "fails" && each.source === "run");
+  return spoken?.text ?? judgement.reasons.at(-1) ?? "";
+}
+
+function checkView(result: CheckResult, former: readonly FormerCheck[]) {
   return {
+    former: formerExpected(result.check, former),
     key: result.check.key,
     handedIn: result.check.handed_in,
     input: result.check.input,
@@ -40,7 +70,7 @@ function checkView(result: CheckResult) {
     passes: result.passes,
     class: result.judgement.class,
     symptom: result.judgement.symptom,
-    reason: result.judgement.reasons.at(-1) ?? "",
+    reason: reasonOf(result),
     onlyPromptsDiffer:
       result.judgement.comparison !== null &&
       !result.judgement.comparison.same &&
@@ -83,9 +113,11 @@ export async function caseView(
   const main = current.files[0];
   const diagnostic = judgement.diagnostic;
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
-  const [students, decisions] = await Promise.all([
+  const [students, decisions, former, outputs] = await Promise.all([
     found.course ? listStudents(services.database, found.course) : [],
     listWarningDecisions(services.database.query, found.key),
+    listFormerOfCase(services.database.query, "check", found.key),
+    wanted.leaf === "versions" ? listRunsOfVersions(services.database, found.key) : null,
   ]);
   const linesOf = (name: string | undefined) =>
     lineTexts((current.files.find((file) => file.name === name) ?? main)?.text ?? "");
@@ -171,6 +203,9 @@ export async function caseView(
           decided: open.decided,
           faultyLines: faulty.map((place) => place.line),
           intention: open.intention,
+          place: open.place,
+          placeReason: open.place_reason,
+          explanation: open.explanation,
         }
       : null,
     layers: found.layers.map((layer) => ({
@@ -187,9 +222,13 @@ export async function caseView(
       verified: layer.verified,
       intention: layer.intention,
       mended: layer.version_after !== null,
+      place: layer.place,
+      placeReason: layer.place_reason,
+      explanation: layer.explanation,
     })),
-    checks: judged.results.map(checkView),
+    checks: judged.results.map((result) => checkView(result, former)),
     versions: found.versions.map((version) => ({
+      output: outputView(outputs?.get(version.key)),
       key: version.key,
       number: version.number,
       origin: version.origin,

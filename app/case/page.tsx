@@ -12,6 +12,7 @@ import { caseActions } from "./actions/list.ts";
 import { CaseScript } from "./CaseScript.tsx";
 import { ChecksLeaf } from "./ChecksLeaf.tsx";
 import { type CaseView, caseView, type Leaf } from "./caseView.ts";
+import { FaultWords } from "./FaultWords.tsx";
 import { HandedIn } from "./HandedIn.tsx";
 import { LayerList } from "./LayerList.tsx";
 import { MendLeaf } from "./MendLeaf.tsx";
@@ -156,6 +157,11 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
                 </section>
               ) : (
                 <CaseScript view={view} />
+              )}
+              {view.openLayer && (
+                <section className="leaf p-3" aria-label="The fault in words">
+                  <FaultWords key={view.revision} layer={view.openLayer} />
+                </section>
               )}
               <LayerList view={view} />
               <HandedIn view={view} />

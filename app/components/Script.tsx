@@ -5,7 +5,7 @@ import { BentNail, Chevron, PaperTab, PenNib } from "./marks.tsx";
 /** A note pinned to a line (1-based). */
 export type LineNote = {
   line: number;
-  kind: "tool" | "lead" | "faulty" | "run" | "hidden" | "structure";
+  kind: "tool" | "first lead" | "lead" | "faulty" | "run" | "hidden" | "structure";
   text: string /** An address that tells more. */;
   to?: string;
 };
@@ -183,6 +183,7 @@ export function Script({
 
 const noteWords: Record<LineNote["kind"], string> = {
   tool: "tool says",
+  "first lead": "look here first",
   lead: "look here",
   faulty: "faulty line",
   run: "in the run",

@@ -22,17 +22,38 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   return {
     view,
     wording: found.wording,
+    collected: found.created_at,
     first: lineTexts(start ? (versionOf(found, start.key).files[0]?.text ?? "") : ""),
   };
 }
 
-export default function PrintCase({ loaderData: { view, first } }: Route.ComponentProps) {
+const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric", timeZone: "UTC" });
+
+export default function PrintCase({ loaderData: { view, first, collected } }: Route.ComponentProps) {
+  const verifiedAt = view.layers.at(-1)?.verified?.at;
   return (
     <PrintPage
       title={view.title}
       under={[view.language, view.studentLabel, view.courseName].filter((part) => part).join(" · ")}
     >
+      <p>
+        Collected on {day.format(new Date(collected))}
+        {view.source && `, from ${view.source}`}
+        {view.textState && `. The translator says ${view.textState === "clean" ? "nothing" : view.textState}`}.
+      </p>
       {view.intent && <p>What it is for: {view.intent}</p>}
+      {view.instead && <p>What it did instead: {view.instead}</p>}
+      {view.changedLast && <p>Changed last: {view.changedLast}</p>}
+      {view.userActions.length > 0 && (
+        <div>
+          <p>What the user did:</p>
+          <ol className="ml-6 list-decimal">
+            {view.userActions.map((step, at) => (
+              <li key={`${at}${step}`}>{step}</li>
+            ))}
+          </ol>
+        </div>
+      )}
       <PrintedProgram lines={first} />
       {view.outputs[0] && (
         <section className="keep-together">
@@ -40,6 +61,37 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
           <pre className="text-[10pt] whitespace-pre-wrap">{view.outputs[0].text}</pre>
         </section>
       )}
+      {view.cameOut && (
+        <section className="keep-together">
+          <h2>What came out, by the word of who handed it in</h2>
+          <pre className="text-[10pt] whitespace-pre-wrap">{view.cameOut}</pre>
+        </section>
+      )}
+      <section>
+        <h2>Checks</h2>
+        <table className="w-full text-[10pt]">
+          <thead>
+            <tr className="border-b border-black text-left">
+              <th>Check</th>
+              <th>Typed in</th>
+              <th>Should come out</th>
+              <th>Version {view.versionNumber}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {view.checks.map((check) => (
+              <tr key={check.key} className="border-b border-black/30 align-top">
+                <td>{check.handedIn ? "as handed in" : check.kind}</td>
+                <td className="font-mono whitespace-pre-wrap">{check.input.trimEnd() || "nothing"}</td>
+                <td className="font-mono whitespace-pre-wrap">
+                  {check.expected === null ? "not recorded" : check.expected.trimEnd() || "nothing"}
+                </td>
+                <td>{check.passes === null ? "open" : check.passes ? "passes" : `fails: ${check.reason}`}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
       <section>
         <h2>What was found</h2>
         {view.layers.length === 0 ? (
@@ -61,11 +113,26 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
                   </strong>
                   {layer.message && `, ${layer.message}`}
                 </p>
+                {layer.decided && layer.decided.outcome !== "fault" && <p>Decided: {layer.decided.outcome}.</p>}
+                {layer.decided && layer.decided.suggested !== layer.decided.class && (
+                  <p>
+                    The evidence suggested{" "}
+                    {layer.decided.suggested
+                      ? className(findWording(view.wording), layer.decided.suggested)
+                      : "no class"}
+                    ; decided otherwise{layer.decided.reason && `: ${layer.decided.reason}`}
+                  </p>
+                )}
+                {layer.explanation && <p className="whitespace-pre-wrap">{layer.explanation}</p>}
+                {layer.intention && <p>The fix is meant to {layer.intention}</p>}
                 <p>
                   {layer.reportedLine
                     ? `The tool named line ${layer.reportedLine}${layer.reportedFile ? ` of ${layer.reportedFile}` : ""}. `
                     : "No line was named. "}
-                  {layer.faultyLines.length > 0 && `Faulty: line ${layer.faultyLines.join(", ")}.`}
+                  {layer.faultyLines.length > 0 &&
+                    `Faulty: ${layer.place === "after the line" ? "something is missing after " : ""}line ${layer.faultyLines.join(", ")}.`}
+                  {layer.place === "outside" && " The fault lies outside of the program."}
+                  {layer.placeReason && ` Why: ${layer.placeReason}`}
                 </p>
                 {layer.fix?.map((hunk) => (
                   <div key={`${hunk.start} ${hunk.after.join("")}`} className="font-mono text-[10pt]">
@@ -86,7 +153,12 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
             ))}
           </ol>
         )}
-        {view.verified && <p>Verified: all checks pass on version {view.versionNumber}.</p>}
+        {view.verified && (
+          <p>
+            Verified: all checks pass on version {view.versionNumber}
+            {verifiedAt && `, ${day.format(new Date(verifiedAt))}`}.
+          </p>
+        )}
       </section>
     </PrintPage>
   );

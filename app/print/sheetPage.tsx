@@ -4,6 +4,7 @@ import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { editionOfAddress, editionToPrint } from "../../server/sheets/editionToPrint.ts";
 import { findSheet } from "../../server/sheets/sheetStore.ts";
+import { useCourseWords } from "../components/marks.tsx";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/sheetPage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
@@ -26,18 +27,23 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
       intro: content.intro,
       lines: lineTexts(content.program),
       total: totalMarks(content),
+      faults: content.faults.length,
+      userActions: content.userActions,
+      files: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
       tasks: content.tasks.map((task) => ({
         key: task.key,
         kind: task.kind,
         title: kindOfTask(task).title,
         marks: task.marks,
         view: kindOfTask(task).view(task, content),
+        rule: kindOfTask(task).rule(task),
       })),
     })),
   };
 }
 
 export default function PrintSheet({ loaderData }: Route.ComponentProps) {
+  const inWords = useCourseWords();
   const { title, course, edition, exercises } = loaderData;
   const total = exercises.reduce((sum, exercise) => sum + exercise.total, 0);
   return (
@@ -49,7 +55,24 @@ export default function PrintSheet({ loaderData }: Route.ComponentProps) {
             {index + 1}. {exercise.title} <span className="float-right">({exercise.total})</span>
           </h2>
           {exercise.intro && <p>{exercise.intro}</p>}
+          {exercise.userActions.length > 0 && (
+            <div>
+              <p>What the user does:</p>
+              <ol className="ml-6 list-decimal">
+                {exercise.userActions.map((step, at) => (
+                  <li key={`${at}${step}`}>{step}</li>
+                ))}
+              </ol>
+            </div>
+          )}
+          <p>{exercise.faults === 1 ? "There is one fault in it." : `There are ${exercise.faults} faults in it.`}</p>
           <PrintedProgram lines={exercise.lines} />
+          {exercise.files.map((file) => (
+            <div key={file.name} className="keep-together">
+              <p>{file.text === null ? `There is no file ${file.name}.` : `Beside the program lies ${file.name}:`}</p>
+              {file.text !== null && <pre className="text-[10pt] whitespace-pre-wrap">{file.text}</pre>}
+            </div>
+          ))}
           {exercise.tasks.map((task, at) => {
             const { Paper, partsOnPaper } = partsOf(task.kind);
             return (
@@ -58,6 +81,7 @@ export default function PrintSheet({ loaderData }: Route.ComponentProps) {
                   {String.fromCharCode(97 + at)}) {task.title}{" "}
                   <span className="float-right font-normal">({task.marks})</span>
                 </h3>
+                <p className="text-[9.5pt]">{inWords(task.rule)}</p>
                 <Paper view={task.view} />
               </div>
             );

@@ -53,6 +53,16 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
                 {number + 1}. {exercise.title} <span className="note-small font-normal">{exercise.total} marks</span>
               </h2>
               {exercise.intro && <p>{exercise.intro}</p>}
+              {exercise.userActions.length > 0 && (
+                <div>
+                  <p>What the user does:</p>
+                  <ol className="ml-6 list-decimal">
+                    {exercise.userActions.map((step, at) => (
+                      <li key={`${at}${step}`}>{step}</li>
+                    ))}
+                  </ol>
+                </div>
+              )}
               {!showsOwnScript && (
                 <div className="border border-rule bg-sheet py-2">
                   <Script lines={exercise.lines} label={`Program ${exercise.fileName}`} />

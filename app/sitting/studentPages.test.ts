@@ -26,6 +26,7 @@ const content: ExerciseContent = {
   language: "python",
   fileName: "deck.py",
   intro: "",
+  userActions: [],
   program,
   mended,
   faults: [

@@ -7,6 +7,13 @@ export const linePlaceSchema = z.object({ file: z.string().optional(), line: z.n
 export type LinePlace = z.infer<typeof linePlaceSchema>;
 
 /**
+ * Where a fault lies: on its lines; between them, where something is missing after the marked line; or outside of the
+ * program, in its input, its files or its surroundings.
+ */
+export const faultPlaceSchema = z.enum(["lines", "after the line", "outside"]);
+export type FaultPlace = z.infer<typeof faultPlaceSchema>;
+
+/**
  * What judging came to: a fault of one of the three classes; none that anybody knows of; or a stop that the program makes
  * on purpose, which is none either.
  */

@@ -37,6 +37,8 @@ export const exerciseContentSchema = z.object({
   language: z.string(),
   fileName: z.string(),
   intro: z.string(),
+  /** What the user does, step by step, where the program waits for that. */
+  userActions: z.array(z.string()).default([]),
   program: z.string(),
   mended: z.string().nullable(),
   faults: z.array(exerciseFaultSchema),

@@ -9,6 +9,7 @@ function textsOf(title: string, content: ExerciseContent): Array<[place: string,
   return [
     ["the title", title, false],
     ["the introduction", content.intro, false],
+    ["the user’s steps", content.userActions.join("\n"), true],
     ["the file name", content.fileName, false],
     ["the program", content.program, true],
     ["the mended program", content.mended ?? "", true],

@@ -13,6 +13,7 @@ const exercise: ExerciseContent = {
   language: "python",
   fileName: "deck.py",
   intro: "Is the deck full?",
+  userActions: [],
   program,
   mended,
   faults: [

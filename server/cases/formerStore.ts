@@ -44,6 +44,17 @@ export async function listFormer(query: Query, about: Former["about"], aboutKey:
   return z.array(rowSchema).parse(rows);
 }
 
+/** What the things of a kind that belong to a case were before, newest first, each with the key of its thing. */
+export async function listFormerOfCase(query: Query, about: Former["about"], faultyCase: string) {
+  const rows = await query(
+    `select v.about_key, v.former, v.who, t.name, v.reason, v.changed_at from former_value v
+       left join teacher t on t.key = v.teacher
+     where v.about = $1 and v.faulty_case = $2 order by v.changed_at desc limit 200`,
+    [about, faultyCase],
+  );
+  return z.array(rowSchema.extend({ about_key: z.string() })).parse(rows);
+}
+
 /** How many former values each thing of a kind has whose key begins with `${keyStart} `, by its key. */
 export async function countFormer(
   query: Query,

@@ -2,6 +2,8 @@ import { z } from "zod";
 import {
   type Decision,
   decisionSchema,
+  type FaultPlace,
+  faultPlaceSchema,
   hunkSchema,
   type KeptVerdict,
   keptVerdictSchema,
@@ -36,6 +38,9 @@ const row = z.object({
   first_fix: jsonColumn(z.array(hunkSchema)).nullable(),
   intention: textBytes.nullable(),
   verified: jsonColumn(verificationSchema).nullable(),
+  place: faultPlaceSchema,
+  place_reason: textBytes,
+  explanation: textBytes,
 });
 
 /** One fault of a case: what the evidence suggests, what the teacher decided, the lines, the fix. */
@@ -104,6 +109,16 @@ export async function setFaultyLines(query: Query, layer: string, lines: readonl
 /** What the fix is meant to do, since several can be right. */
 export async function setIntention(query: Query, layer: string, intention: string): Promise<void> {
   await query("update layer set intention = $2 where key = $1", [layer, asBytes(intention)]);
+}
+
+/** What a person says of a fault beside its class and lines. */
+export type FaultWords = { place: FaultPlace; placeReason: string; explanation: string };
+
+/** Writes where a fault lies, why it is not where the tool said, and what it is. */
+export async function setFaultWords(query: Query, layer: string, words: FaultWords): Promise<void> {
+  await query("update layer set place = $2, place_reason = $3, explanation = $4 where key = $1", [
+    ...[layer, words.place, asBytes(words.placeReason), asBytes(words.explanation)],
+  ]);
 }
 
 /** Closes a layer: its fix, the same carried back to the first version (null if it cannot be), and what verifies it. */

@@ -115,6 +115,10 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
     language: found.language,
     fileName: rename(first?.files[0]?.name ?? language.mainName),
     intro: rename(order.intro),
+    userActions: found.user_actions
+      .split("\n")
+      .filter((step) => step !== "")
+      .map(rename),
     program,
     mended,
     faults: faultsOf(found, program, mended, rename),

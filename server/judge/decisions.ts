@@ -4,9 +4,11 @@ import { className, findWording } from "../../core/wording/wordings.ts";
 import { noteJudged, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { type Change, type Changed, changeCase } from "../cases/changeCase.ts";
 import {
+  type FaultWords,
   insertLayer,
   type Layer,
   setDecision,
+  setFaultWords,
   setFaultyLines,
   setIntention,
   setSuggestion,
@@ -97,6 +99,34 @@ export async function markFaultyLines(
     const layer = await layerToDecide(query, found, judged);
     if (former.length > 0) await keep("layer", layer, { faulty_lines: former });
     await setFaultyLines(query, layer, lines);
+    return undefined;
+  });
+}
+
+/** Keeps where a fault lies, why it is not where the tool said, and what it is, in words. */
+export async function describeFault(
+  services: Services,
+  found: WholeCase,
+  change: Omit<Change, "key" | "text">,
+  layerKey: string | null,
+  words: FaultWords,
+): Promise<Changed> {
+  const layer = layerKey === null ? openLayer(found) : found.layers.find((each) => each.key === layerKey);
+  if (layerKey !== null && !layer)
+    return { ok: false, message: "This fault is not one of this case any more. Nothing was changed." };
+  if (words.place === "outside" && words.placeReason.trim() === "")
+    return { ok: false, message: "A fault outside of the program needs a reason: say where it lies." };
+  const judged = layer ? null : await judgeVersion(services, found, versionOf(found, found.current_version));
+  if (judged?.unknown) return { ok: false, message: judged.unknown };
+  const text = {
+    yours: words.explanation,
+    theirs: (now: WholeCase) => now.layers.find((each) => each.key === layer?.key)?.explanation ?? "",
+  };
+  return changeCase(services.database, { ...change, text, key: found.key }, async ({ query, keep }) => {
+    const key = layer?.key ?? (judged ? await layerToDecide(query, found, judged) : "");
+    const { place, place_reason, explanation } = layer ?? {};
+    if (explanation || place_reason) await keep("layer", key, { place, place_reason, explanation });
+    await setFaultWords(query, key, words);
     return undefined;
   });
 }

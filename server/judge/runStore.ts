@@ -28,6 +28,25 @@ export async function listRuns(
   );
 }
 
+/** The newest kept run of each version of a case with the check that was handed in, by version. */
+export async function listRunsOfVersions(
+  database: Database,
+  faultyCase: string,
+): Promise<ReadonlyMap<string, Outcome>> {
+  const rows = await database.query(
+    `select distinct on (r.version) r.version, r.outcome from run r
+       join program_check c on c.key = r.program_check and c.edition = r.check_edition
+     where c.faulty_case = $1 and c.handed_in order by r.version, r.created_at desc`,
+    [faultyCase],
+  );
+  return new Map(
+    z
+      .array(z.object({ version: z.string(), outcome: jsonColumn(outcomeSchema) }))
+      .parse(rows)
+      .map((row) => [row.version, row.outcome]),
+  );
+}
+
 /** Keeps a run, unless its check was changed or its version taken away while it ran. */
 export async function saveRun(database: Database, run: RunIdentity, outcome: Outcome): Promise<void> {
   await database.query(

@@ -36,6 +36,7 @@ const exercise: ExerciseContent = {
   language: "python",
   fileName: "loads.py",
   intro: "",
+  userActions: [],
   program,
   mended,
   faults: fixes.map((fix) => ({

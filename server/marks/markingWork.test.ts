@@ -36,6 +36,7 @@ const content = (tasks: ExerciseContent["tasks"]): ExerciseContent => ({
   language: "python",
   fileName: "deck.py",
   intro: "",
+  userActions: [],
   program,
   mended,
   faults: [fault],

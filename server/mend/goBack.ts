@@ -1,12 +1,47 @@
+import { z } from "zod";
+import { surroundingsSchema } from "../../core/cases/surroundings.ts";
+import { checkKindSchema, insertCheck, updateCheck } from "../assignments/checkStore.ts";
 import { setCurrentVersion, type WholeCase } from "../cases/caseStore.ts";
 import { type Change, type Changed, changeCase } from "../cases/changeCase.ts";
+import { listFormerOfCase } from "../cases/formerStore.ts";
 import { deleteLayer, reopenLayer } from "../cases/layerStore.ts";
 import type { VersionHead } from "../cases/versionStore.ts";
 import type { Services } from "../services.ts";
 
+const formerCheck = z.object({
+  input: z.string(),
+  expected: z.string().nullable(),
+  kind: checkKindSchema,
+  ignore_prompts: z.boolean(),
+  handed_in: z.boolean(),
+  surroundings: surroundingsSchema,
+});
+
+/** When a version was left: when the first one was made from it. Undefined where none was. */
+function leftAt(found: WholeCase, version: VersionHead): string | undefined {
+  return found.versions
+    .filter((each) => each.parent === version.key)
+    .map((each) => each.created_at)
+    .sort()[0];
+}
+
+/**
+ * The checks that were changed or taken away since a time, as they were then, by their keys: input, intended output and
+ * what lay beside the program. Former values come newest first, so the last one since then is the oldest.
+ */
+function checksAt(former: Awaited<ReturnType<typeof listFormerOfCase>>, time: string) {
+  const then = new Map<string, z.infer<typeof formerCheck>>();
+  for (const each of former) {
+    const check = formerCheck.safeParse(each.former);
+    if (check.success && each.changed_at > time) then.set(each.about_key, check.data);
+  }
+  return then;
+}
+
 /**
  * Goes back to an earlier version: layers mended after it open again, those that began after it are put aside (kept as
- * former values).
+ * former values). Checks that were changed or taken away after the version was left are as they were then; those that
+ * were added stay.
  */
 export async function goBackTo(
   services: Pick<Services, "database">,
@@ -27,6 +62,16 @@ export async function goBackTo(
       await keep("layer", layer.key, layer);
       if (layer.version_before === target.key) await reopenLayer(query, layer.key);
       else await deleteLayer(query, layer.key);
+    }
+    const left = leftAt(found, target);
+    const then = left === undefined ? new Map() : checksAt(await listFormerOfCase(query, "check", found.key), left);
+    for (const [key, was] of then) {
+      const now = found.checks.find((check) => check.key === key);
+      const input = { ...was, ignorePrompts: was.ignore_prompts };
+      if (now) {
+        await keep("check", key, now);
+        await updateCheck(query, found.key, key, input);
+      } else if (!was.handed_in) await insertCheck(query, found.key, input);
     }
     await setCurrentVersion(query, found.key, target.key);
     return undefined;

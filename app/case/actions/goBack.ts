@@ -9,6 +9,8 @@ export const goBack = defineCaseAction({
   fields: { key: field.text(100) },
   does: async ({ services, found }, change, { key }) => {
     const went = await goBackTo(services, found, change, key);
-    return went.ok ? done("This version is the current one again.") : refused(went);
+    return went.ok
+      ? done("This version is the current one again; checks that were changed since are as they were then.")
+      : refused(went);
   },
 });

@@ -3,6 +3,7 @@ import type { CaseContext } from "./caseAction.ts";
 import { dropCheck, keepCheck, verify } from "./checks.ts";
 import { decide } from "./decide.ts";
 import { anotherOutput, describe, note, warning, worked } from "./describe.ts";
+import { describeFault } from "./describeFault.ts";
 import { goBack } from "./goBack.ts";
 import { intention } from "./intention.ts";
 import { markLines } from "./markLines.ts";
@@ -12,7 +13,7 @@ import { switchOn } from "./switchOn.ts";
 
 /** Everything that the page of a case can be asked for. */
 export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
-  ...[decide, markLines, mend, goBack, intention],
+  ...[decide, markLines, mend, goBack, intention, describeFault],
   ...[keepCheck, dropCheck, verify],
   ...[describe, note, worked, warning, anotherOutput],
   ...[switchOn, putAway, takeBack],

@@ -8,6 +8,12 @@ export function Paper({ view }: { view: PredictView }) {
     <>
       <PrintedRun text={view.text} input={view.input} />
       <WritingLines count={5} />
+      <p>
+        How does the run end? (1 mark){" "}
+        {view.endings.map((ending) => (
+          <span key={ending}>☐ it {ending}&emsp;</span>
+        ))}
+      </p>
     </>
   );
 }
