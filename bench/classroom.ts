@@ -61,6 +61,7 @@ async function openRoom(count: number): Promise<Room> {
     fileName: "deck.py",
     intro: "",
     userActions: [],
+    handTable: "",
     program,
     mended,
     faults: [fault],

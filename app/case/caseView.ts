@@ -25,7 +25,7 @@ import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
 import { messagesView } from "./messagesView.ts";
 
-export type Leaf = "messages" | "checks" | "trace" | "mend" | "versions";
+export type Leaf = "messages" | "checks" | "trace" | "table" | "mend" | "versions";
 
 /** Characters of a pasted output that a page shows. */
 const outputShown = 60_000;
@@ -167,6 +167,7 @@ export async function caseView(
     switched: current.origin.endsWith("switched on"),
     onlyRead: found.only_read,
     cameOut: found.came_out,
+    handTable: found.hand_table,
     source: found.source,
     newer: found.versions.some((version) => version.handed_in && version.number > current.number),
     deleted: found.deleted_at !== null,

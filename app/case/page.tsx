@@ -14,6 +14,7 @@ import { ChecksLeaf } from "./ChecksLeaf.tsx";
 import { type CaseView, caseView, type Leaf } from "./caseView.ts";
 import { FaultWords } from "./FaultWords.tsx";
 import { HandedIn } from "./HandedIn.tsx";
+import { HandTableLeaf } from "./HandTableLeaf.tsx";
 import { LayerList } from "./LayerList.tsx";
 import { MendLeaf } from "./MendLeaf.tsx";
 import { MessagesLeaf } from "./MessagesLeaf.tsx";
@@ -26,7 +27,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` },
 ];
 
-const leafSchema = z.enum(["messages", "checks", "trace", "mend", "versions"]).catch("checks");
+const leafSchema = z.enum(["messages", "checks", "trace", "table", "mend", "versions"]).catch("checks");
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const query = new URL(request.url).searchParams;
@@ -58,6 +59,7 @@ const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
   { leaf: "messages", words: "Messages" },
   { leaf: "checks", words: "Runs and checks" },
   { leaf: "trace", words: "Dry run" },
+  { leaf: "table", words: "Table" },
   { leaf: "mend", words: "Mend" },
   { leaf: "versions", words: "Versions" },
 ];
@@ -65,6 +67,7 @@ const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
 export default function CasePage({ loaderData: view }: Route.ComponentProps) {
   const [query] = useSearchParams();
   const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
+  const isRun = view.runs && !view.onlyRead;
   const away = useFetcher<Reply>();
   const mending = useFetcher<Reply>();
   const [standing, setStanding] = useState<number | null>(null);
@@ -169,7 +172,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
             <section className="leaf" aria-label="Facing page">
               <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
                 {leaves
-                  .filter((each) => view.runs || !["trace", "mend"].includes(each.leaf))
+                  .filter(({ leaf: each }) => (isRun ? each !== "table" : each !== "trace" && each !== "mend"))
                   .map((each) => (
                     <Link
                       key={each.leaf}
@@ -187,6 +190,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
                 {leaf === "checks" && <ChecksLeaf view={view} />}
                 {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
                 {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} />}
+                {leaf === "table" && <HandTableLeaf view={view} />}
                 {leaf === "versions" && <VersionsLeaf view={view} />}
               </div>
             </section>

@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { readHandTable } from "../../core/trace/handTable.ts";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { caseView } from "../case/caseView.ts";
 import type { Route } from "./+types/tablePage.ts";
@@ -8,6 +9,8 @@ export const meta: Route.MetaFunction = () => [{ title: "Blank trace table, for 
 
 /** Most rows of a blank table on paper. */
 const most = 60;
+/** Rows of a blank table whose key is not written yet. */
+const blank = 16;
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await findCase(context.services.database, params.caseKey);
@@ -20,7 +23,16 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     rows: query.get("rows") === "change" ? "change" : "line",
     from: 0,
   });
-  if (!view.trace) throw data("This program cannot be run here, so there is no table to print.", { status: 409 });
+  const byHand = readHandTable(found.hand_table);
+  if (!view.trace && byHand.ok)
+    return {
+      ...{ title: view.title, input: "", lines: view.lines, count: Math.min(most, byHand.table.rows.length || blank) },
+      columns: byHand.table.columns.map((name) => ({ key: name, title: name })),
+    };
+  if (!view.trace)
+    throw data("This program is not run here, so there is no table to print. Write its columns under Table first.", {
+      status: 409,
+    });
   const input = view.checks.find((check) => check.key === view.trace?.check)?.input ?? "";
   return {
     title: view.title,

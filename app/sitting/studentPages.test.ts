@@ -27,6 +27,7 @@ const content: ExerciseContent = {
   fileName: "deck.py",
   intro: "",
   userActions: [],
+  handTable: "",
   program,
   mended,
   faults: [

@@ -39,6 +39,8 @@ export const exerciseContentSchema = z.object({
   intro: z.string(),
   /** What the user does, step by step, where the program waits for that. */
   userActions: z.array(z.string()).default([]),
+  /** A trace table that the teacher wrote (core/trace/handTable.ts), where nothing runs; "" where there is none. */
+  handTable: z.string().default(""),
   program: z.string(),
   mended: z.string().nullable(),
   faults: z.array(exerciseFaultSchema),

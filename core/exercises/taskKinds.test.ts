@@ -14,6 +14,7 @@ const exercise: ExerciseContent = {
   fileName: "deck.py",
   intro: "Is the deck full?",
   userActions: [],
+  handTable: "",
   program,
   mended,
   faults: [

@@ -15,3 +15,6 @@ update sheet_edition e set released_at = s.released_at from sheet s where s.key 
 
 -- What the translator said of the text as it was handed in, as a whole; known once it was run here.
 alter table faulty_case add column text_state text check (text_state in ('errors', 'warnings only', 'clean'));
+
+-- A trace table that the teacher wrote, for what no translator runs.
+alter table faulty_case add column hand_table bytea not null default ''::bytea;

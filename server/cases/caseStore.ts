@@ -36,6 +36,7 @@ const caseRow = z.object({
   changed_last: textBytes,
   instead: textBytes,
   came_out: textBytes,
+  hand_table: textBytes,
   user_actions: textBytes,
   first_line: z.number(),
   only_read: z.boolean(),
@@ -71,7 +72,7 @@ export type WholeCase = CaseRow & {
 };
 
 const caseSelect = `select f.key, f.course, f.student, f.assignment, f.language, f.title, f.intent, f.changed_last, f.instead,
-    f.came_out, f.user_actions, f.first_line, f.only_read, f.source, f.note, f.receipt, f.symptom, f.current_version, f.revision, f.created_at, f.judged_at,
+    f.came_out, f.hand_table, f.user_actions, f.first_line, f.only_read, f.source, f.note, f.receipt, f.symptom, f.current_version, f.revision, f.created_at, f.judged_at,
     f.verified_at, f.deleted_at, s.label as student_label, c.name as course_name,
     coalesce(c.endless_class, 'logic') as endless_class, coalesce(c.wording, 'three') as wording,
     coalesce(c.depth, 'full') as depth
@@ -256,20 +257,23 @@ export type CaseFields = {
   source?: string;
   only_read?: boolean;
   user_actions?: string;
+  hand_table?: string;
 };
 
 /** Writes fields of a case and makes the text it is searched by anew. */
 export async function setCaseFields(query: Query, key: string, fields: CaseFields): Promise<void> {
-  const { title, intent, note, student, language, source, only_read, user_actions } = fields;
+  const { title, intent, note, student, language, source, only_read, user_actions, hand_table } = fields;
   await query(
     `update faulty_case set title = coalesce($2, title), intent = coalesce($3, intent), note = coalesce($4, note),
        student = case when $5 then $6 else student end, language = coalesce($7, language),
-       source = coalesce($8, source), only_read = coalesce($9, only_read), user_actions = coalesce($10, user_actions)
+       source = coalesce($8, source), only_read = coalesce($9, only_read), user_actions = coalesce($10, user_actions),
+       hand_table = coalesce($11, hand_table)
      where key = $1`,
     [
       ...[key, title ?? null, intent === undefined ? null : asBytes(intent), note === undefined ? null : asBytes(note)],
       ...[student !== undefined, student ?? null, language ?? null, source ?? null, only_read ?? null],
       user_actions === undefined ? null : asBytes(user_actions),
+      hand_table === undefined ? null : asBytes(hand_table),
     ],
   );
   await refreshSearchText(query, key);

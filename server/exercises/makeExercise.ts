@@ -115,6 +115,7 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
     language: found.language,
     fileName: rename(first?.files[0]?.name ?? language.mainName),
     intro: rename(order.intro),
+    handTable: rename(found.hand_table),
     userActions: found.user_actions
       .split("\n")
       .filter((step) => step !== "")

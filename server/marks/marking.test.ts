@@ -37,6 +37,7 @@ const exercise: ExerciseContent = {
   fileName: "loads.py",
   intro: "",
   userActions: [],
+  handTable: "",
   program,
   mended,
   faults: fixes.map((fix) => ({

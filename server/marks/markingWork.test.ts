@@ -37,6 +37,7 @@ const content = (tasks: ExerciseContent["tasks"]): ExerciseContent => ({
   fileName: "deck.py",
   intro: "",
   userActions: [],
+  handTable: "",
   program,
   mended,
   faults: [fault],

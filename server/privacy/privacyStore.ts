@@ -63,7 +63,7 @@ export async function replaceName(database: Database, student: string, name: str
       }
     };
     for (const key of await casesOf(query, student)) {
-      for (const name of ["intent", "changed_last", "instead", "came_out", "user_actions", "note"])
+      for (const name of ["intent", "changed_last", "instead", "came_out", "hand_table", "user_actions", "note"])
         await column("faulty_case", name, "key", key);
       await textColumn("faulty_case", "title", "key", key);
       await textColumn("faulty_case", "source", "key", key);

@@ -5,6 +5,7 @@ import { decide } from "./decide.ts";
 import { anotherOutput, describe, note, warning, worked } from "./describe.ts";
 import { describeFault } from "./describeFault.ts";
 import { goBack } from "./goBack.ts";
+import { handTable } from "./handTable.ts";
 import { intention } from "./intention.ts";
 import { markLines } from "./markLines.ts";
 import { mend } from "./mend.ts";
@@ -16,5 +17,5 @@ export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
   ...[decide, markLines, mend, goBack, intention, describeFault],
   ...[keepCheck, dropCheck, verify],
   ...[describe, note, worked, warning, anotherOutput],
-  ...[switchOn, putAway, takeBack],
+  ...[switchOn, putAway, takeBack, handTable],
 ];

@@ -5,7 +5,15 @@ import type { MakeContext } from "../taskKind.ts";
 import { define, suggestDefinitionMark } from "./define.ts";
 
 const exercise = (faultClass: FaultClass, tasks: ExerciseContent["tasks"] = []): ExerciseContent => ({
-  ...{ language: "python", fileName: "deck.py", intro: "", userActions: [], program: "print(deck)\n", mended: null },
+  ...{
+    language: "python",
+    fileName: "deck.py",
+    intro: "",
+    userActions: [],
+    handTable: "",
+    program: "print(deck)\n",
+    mended: null,
+  },
   faults: [{ class: faultClass, symptom: "", message: "", reportedLine: 1, faultyLines: [1], hunks: [] }],
   ...{ checks: [], tasks },
 });

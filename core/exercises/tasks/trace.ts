@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { readHandTable } from "../../trace/handTable.ts";
 import { stepSchema } from "../../trace/stepSchema.ts";
 import { buildTable } from "../../trace/table.ts";
 import { askedProgram } from "../askedProgram.ts";
@@ -99,6 +100,7 @@ async function recorded({ exercise, record }: MakeContext, wanted: Wanted): Prom
   const text = wanted.program === "faulty" ? exercise.program : exercise.mended;
   if (text === null) return "The trace table cannot be asked: the program is not mended yet.";
   const run = await record(text, exercise.checks[wanted.check]);
+  if ("notRun" in run && exercise.handTable !== "") return byHand(exercise.handTable, wanted);
   if ("notRun" in run) return `The trace table cannot be asked: ${run.notRun}`;
   const table = buildTable(run.trace);
   if (table.rows.length === 0) return "The trace table cannot be asked: no line ran.";
@@ -114,6 +116,23 @@ async function recorded({ exercise, record }: MakeContext, wanted: Wanted): Prom
   const given = cellsOf(rows, columns).filter((cell) => cell.startsWith(`${first} `));
   const { key, marks, program, check, linesGiven } = wanted;
   return { key, kind: "trace", marks, program, check, linesGiven, columns, steps, rows: [], given };
+}
+
+/** A task with the table that the teacher wrote as its key. */
+function byHand(text: string, wanted: Wanted): TraceTask | string {
+  const read = readHandTable(text);
+  if (!read.ok) return `The trace table cannot be asked: ${read.message}`;
+  const rows = read.table.rows.slice(0, longestTable).map(({ line, cells, output }) => ({
+    ...{ line, cells: { ...cells, ...(output === "" ? {} : { output }) } },
+  }));
+  if (rows.length === 0) return "The trace table cannot be asked: the table has no row yet.";
+  const columns = read.table.columns
+    .filter((name) => !wanted.columns || wanted.columns.includes(name))
+    .map((name) => ({ key: name, title: name }));
+  const first = rows.findIndex((row) => Object.keys(row.cells).length > 0);
+  const given = cellsOf(rows, columns).filter((cell) => cell.startsWith(`${first} `));
+  const { key, marks, program, check, linesGiven } = wanted;
+  return { key, kind: "trace", marks, program, check, linesGiven, columns, steps: [], rows, given };
 }
 
 /** The cells of a table that hold something, as "row column". */
