@@ -53,6 +53,8 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 
 export const shouldRevalidate = readAnewWhenStale;
 
+const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
+
 const noLines: ReadonlySet<number> = new Set();
 
 const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
@@ -109,6 +111,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
                 view.studentLabel,
                 view.courseName,
                 `version ${view.versionNumber} of ${view.versions.length}`,
+                `collected ${day.format(new Date(view.collected))}`,
                 view.encoding === "utf-8" ? null : `was ${view.encoding.toUpperCase()}`,
               ]
                 .filter((part) => part)

@@ -22,14 +22,13 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   return {
     view,
     wording: found.wording,
-    collected: found.created_at,
     first: lineTexts(start ? (versionOf(found, start.key).files[0]?.text ?? "") : ""),
   };
 }
 
 const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric", timeZone: "UTC" });
 
-export default function PrintCase({ loaderData: { view, first, collected } }: Route.ComponentProps) {
+export default function PrintCase({ loaderData: { view, first } }: Route.ComponentProps) {
   const verifiedAt = view.layers.at(-1)?.verified?.at;
   return (
     <PrintPage
@@ -37,7 +36,7 @@ export default function PrintCase({ loaderData: { view, first, collected } }: Ro
       under={[view.language, view.studentLabel, view.courseName].filter((part) => part).join(" · ")}
     >
       <p>
-        Collected on {day.format(new Date(collected))}
+        Collected on {day.format(new Date(view.collected))}
         {view.source && `, from ${view.source}`}
         {view.textState && `. The translator says ${view.textState === "clean" ? "nothing" : view.textState}`}.
       </p>

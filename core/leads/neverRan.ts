@@ -1,21 +1,25 @@
 import { runnableLines } from "../languages/runnable.ts";
-import type { Lead, LeadRule } from "./lead.ts";
+import type { Lead, LeadContext, LeadRule } from "./lead.ts";
 
+/** Headers whose blocks are looked at. */
+const mostHeaders = 200;
 /** Stretches that are named. */
 const most = 4;
 
 /** Where a whole run shows no fault: lines that it never came to, by stretches. A fault in them is not seen yet. */
-export const neverRan: LeadRule = ({ verdict, trace, language, text }) => {
+export const neverRan: LeadRule = (context) => {
+  const { verdict, trace, language, text } = context;
   if (verdict.class !== null || !trace?.outcome.finished || trace.cut) return [];
   const ran = new Set(trace.steps.filter((step) => step.file === 0).map((step) => step.line));
   if (ran.size === 0) return [];
   const runnable = runnableLines(language, text.join("\n"));
+  const inside = linesInside(context, ran);
   const leads: Lead[] = [];
   let before = false;
   let from = 0;
   for (const line of [...runnable, Number.POSITIVE_INFINITY]) {
     // What only declares is recorded by no language's recorder; a line counts if the lines around it were recorded.
-    const idle = line !== Number.POSITIVE_INFINITY && !ran.has(line) && insideRun(line, ran, language, text);
+    const idle = line !== Number.POSITIVE_INFINITY && !ran.has(line) && inside.has(line);
     if (idle && !before) from = line;
     if (!idle && before) {
       const last = runnable.filter((each) => each >= from && each < line && !ran.has(each)).at(-1) ?? from;
@@ -27,13 +31,18 @@ export const neverRan: LeadRule = ({ verdict, trace, language, text }) => {
   return leads.slice(0, most);
 };
 
-/** True for a line of a block whose header ran: it might have run, too. */
-function insideRun(
-  line: number,
-  ran: ReadonlySet<number>,
-  language: Parameters<LeadRule>[0]["language"],
-  text: readonly string[],
-): boolean {
+/** Lines of the blocks whose headers ran: they might have run, too. */
+function linesInside({ language, codeLines, text }: LeadContext, ran: ReadonlySet<number>): ReadonlySet<number> {
   const program = text.join("\n");
-  return [...ran].some((header) => header < line && language.blockLines(program, header).includes(line));
+  const heads = (line: number) =>
+    (codeLines.get(line) ?? []).some(
+      (token) =>
+        language.decisionWords.has(token.text.toLowerCase()) || language.loopWords.has(token.text.toLowerCase()),
+    );
+  const headers = [...ran].filter(heads).sort((one, other) => one - other);
+  return new Set(
+    headers
+      .slice(0, mostHeaders)
+      .flatMap((header) => language.blockLines(program, header).filter((line) => line > header)),
+  );
 }
