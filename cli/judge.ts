@@ -1,10 +1,10 @@
 import type { Command } from "commander";
 import { z } from "zod";
-import type { Language } from "../core/languages/language.ts";
+import type { Language, OwnWarning } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import { stateOf } from "../core/reading/reading.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
-import { type OwnWarning, ownWarnings } from "../core/warnings/ownWarning.ts";
+import { ownWarnings } from "../core/warnings/ownWarning.ts";
 import { fileTexts, type Judged, judgeProgram } from "../server/judge/judge.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { type BatchCheck, checksSchema, programFiles, runBatch } from "./batch.ts";

@@ -10,4 +10,4 @@ if (!existsSync(target) || statSync(target).mtimeMs < newest(sources)) {
   execFileSync("npx", ["react-router", "build"], { stdio: ["ignore", "ignore", "inherit"] });
 }
 // An empty database is kept, so that a new data folder is there at once.
-await runSource("server/database/prepareEmpty.ts");
+await runSource("server/http/prepareEmpty.ts");

@@ -1,4 +1,4 @@
-import type { Language } from "../../core/languages/language.ts";
+import type { Language, OwnWarning } from "../../core/languages/language.ts";
 import { consoleText, type Outcome } from "../../core/outcome/outcome.ts";
 import { messageKinds } from "../../core/reading/kinds.ts";
 import {
@@ -11,7 +11,7 @@ import {
 } from "../../core/reading/reading.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { ownLines } from "../../core/verdict/judge.ts";
-import { type OwnWarning, ownWarnings } from "../../core/warnings/ownWarning.ts";
+import { ownWarnings } from "../../core/warnings/ownWarning.ts";
 import type { WholeCase } from "../../server/cases/caseStore.ts";
 import type { Version } from "../../server/cases/versionStore.ts";
 import type { WarningDecision } from "../../server/cases/warningStore.ts";

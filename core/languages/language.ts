@@ -1,5 +1,5 @@
 import type { Diagnostic } from "../outcome/outcome.ts";
-import type { OwnWarningRule } from "../warnings/ownWarning.ts";
+import type { MessageKind } from "../reading/kinds.ts";
 import type { Explanation } from "./explanation.ts";
 import { type OutputRead, type PrimaryRule, readOutputWith, type ToolFamily } from "./messageReader.ts";
 import { problemList } from "./problemList.ts";
@@ -82,6 +82,18 @@ export function messageReading(
     readMessages: (output, program) => readOutput(output, program).diagnostics,
   };
 }
+
+/**
+ * Something that we notice in a program where its translator says nothing. `line` is 1-based. It never decides a class;
+ * `style`: it is seldom a fault, so it is no lead.
+ */
+export type OwnWarning = { line: number; kind: MessageKind; says: string; usually: string; style?: true };
+
+/** What a rule looks at: the tokens without comments. */
+export type WarningContext = { language: Language; code: readonly Token[] };
+
+/** A rule that notices one kind; each language names its own (languages/language.ts). */
+export type OwnWarningRule = (context: WarningContext) => OwnWarning[];
 
 /** What the rest of the program asks about a language. Nothing outside a language's folder tests its id. */
 export type Language = MessageReading & {

@@ -4,20 +4,11 @@ import type { LastState } from "../trace/lastState.ts";
 import { type CameOut, readCameOut } from "./cameOut.ts";
 import { compareOutput, type OutputComparison } from "./compareOutput.ts";
 import { type EndlessFinding, isToGoOn } from "./endless.ts";
+import type { Evidence, GateNumber } from "./evidence.ts";
+
+export type { Evidence, GateNumber };
 
 export type FaultClass = "syntax" | "runtime" | "logic";
-/** 1: does it start? 2: does it finish? 3: is the result as intended? */
-export type GateNumber = 1 | 2 | 3;
-
-/** One observation that speaks to a gate. `line` is 1-based in the main file. */
-export type Evidence = {
-  gate: GateNumber;
-  source: "run" | "pasted output" | "reading" | "teacher";
-  speaks: "passes" | "fails" | "open";
-  text: string;
-  line?: number;
-};
-
 /** A gate: true passed, false failed, null open or not reached. */
 export type Gate = { gate: GateNumber; passes: boolean | null; evidence: Evidence[] };
 

@@ -1,4 +1,4 @@
-import type { OwnWarning, OwnWarningRule } from "./ownWarning.ts";
+import type { OwnWarning, OwnWarningRule } from "../languages/language.ts";
 
 /** Packages that an editor offers and that a first program hardly ever means. */
 const seldomMeant =

@@ -1,17 +1,4 @@
-import type { Language, Token } from "../languages/language.ts";
-import type { MessageKind } from "../reading/kinds.ts";
-
-/**
- * Something that we notice in a program where its translator says nothing. `line` is 1-based. It never decides a class;
- * `style`: it is seldom a fault, so it is no lead.
- */
-export type OwnWarning = { line: number; kind: MessageKind; says: string; usually: string; style?: true };
-
-/** What a rule looks at: the tokens without comments. */
-export type WarningContext = { language: Language; code: readonly Token[] };
-
-/** A rule that notices one kind; each language names its own (languages/language.ts). */
-export type OwnWarningRule = (context: WarningContext) => OwnWarning[];
+import type { Language, OwnWarning, Token } from "../languages/language.ts";
 
 /** Everything that is noticed in a program, in the order of its lines. */
 export function ownWarnings(language: Language, program: string): OwnWarning[] {

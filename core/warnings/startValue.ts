@@ -1,5 +1,5 @@
-import type { Token } from "../languages/language.ts";
-import { type OwnWarning, type OwnWarningRule, partnerOf } from "./ownWarning.ts";
+import type { OwnWarning, OwnWarningRule, Token } from "../languages/language.ts";
+import { partnerOf } from "./ownWarning.ts";
 
 const types = new Set([
   "int",

@@ -1,5 +1,5 @@
+import type { OwnWarning, OwnWarningRule } from "../languages/language.ts";
 import { tokensByLine } from "../languages/lexical.ts";
-import type { OwnWarning, OwnWarningRule } from "./ownWarning.ts";
 
 /** Statements of the matrix language that give a value to a name and show it, since no semicolon ends them. */
 export const unsuppressedOutput: OwnWarningRule = ({ language, code }) => {

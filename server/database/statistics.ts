@@ -12,6 +12,8 @@ const grown = z.array(z.object({ name: z.string() }));
  * names of those tables.
  */
 export async function refreshStatistics({ query, exec }: Database): Promise<string[]> {
+  // What was written a moment ago counts, too.
+  await query("select pg_stat_force_next_flush()");
   const tables = grown.parse(
     await query(
       `select format('%I.%I', schemaname, relname) as name from pg_stat_user_tables
