@@ -58,11 +58,7 @@ export function LayerList({ view }: { view: CaseView }) {
               <StraightNail label="mended" />
               <strong>Layer {layer.position}</strong> <ClassMark of={layer.class} />
               <span className="note-small">
-                {[
-                  `${layer.symptom}${layer.moment ? `, ${layer.moment}` : ""}`,
-                  layer.message,
-                  distanceWords(layer.reportedLine, layer.faultyLines),
-                ]
+                {[layer.symptom, layer.message, distanceWords(layer.reportedLine, layer.faultyLines)]
                   .filter((part) => part)
                   .join(" · ")}
               </span>

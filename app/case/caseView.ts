@@ -32,13 +32,6 @@ const outputShown = 60_000;
 /** Rows of a trace table sent to the page at once. */
 export const rowsShown = 1000;
 
-/** When a fault shows, by the gate that fails. */
-const moments: Readonly<Record<number, string>> = {
-  1: "before anything runs",
-  2: "while it runs",
-  3: "in its result",
-};
-
 type FormerCheck = Awaited<ReturnType<typeof listFormerOfCase>>[number];
 
 /** What should have come out by a check's former editions, where that was changed: a trace of it stays. */
@@ -224,7 +217,6 @@ export async function caseView(
       decided: layer.decided,
       message: layer.verdict.message,
       symptom: layer.verdict.symptom,
-      moment: layer.verdict.gate === null ? null : moments[layer.verdict.gate],
       reportedLine: layer.verdict.reportedLine,
       reportedFile: layer.verdict.reportedFile ?? null,
       faultyLines: layer.faulty_lines.map((place) => place.line),

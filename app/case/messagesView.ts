@@ -175,7 +175,7 @@ export function messagesView(
 function asRead({ line, kind, says, usually }: OwnWarning): ReadMessage {
   return {
     diagnostic: { severity: "warning", line, message: says, stage: "translation", primary: false, tool: "Bent Nail" },
-    meaning: { kind, kindWords: messageKinds[kind], words: [], says, usually },
+    meaning: { kind, kindWords: messageKinds[kind], words: [], says: usually },
     standing: { group: "own", why: "The translator says nothing of it." },
     ...{ tokens: null, chain: [], folded: 0 },
   };

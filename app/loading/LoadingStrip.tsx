@@ -23,7 +23,12 @@ export function LoadingStrip({ loading }: { loading: LoadingState | null }) {
         </p>
       ) : (
         <>
-          <progress className="h-2 w-48" value={loading.done} max={loading.total} aria-label="Loaded so far" />
+          <progress
+            className="h-2 w-48 accent-steel-deep"
+            value={loading.done}
+            max={loading.total}
+            aria-label="Loaded so far"
+          />
           <p>
             The demo is being loaded: {loading.done} of {loading.total} parts. The pages fill up as it comes in.
           </p>

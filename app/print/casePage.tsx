@@ -38,7 +38,10 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
       <p>
         Collected on {day.format(new Date(view.collected))}
         {view.source && `, from ${view.source}`}
-        {view.textState && `. The translator says ${view.textState === "clean" ? "nothing" : view.textState}`}.
+        {view.textState &&
+          view.versions.length === 1 &&
+          `. The translator says ${view.textState === "clean" ? "nothing" : view.textState}`}
+        .
       </p>
       {view.intent && <p>What it is for: {view.intent}</p>}
       {view.instead && <p>What it did instead: {view.instead}</p>}
