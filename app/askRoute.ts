@@ -1,7 +1,10 @@
-import type { AppLoadContext, data } from "react-router";
+import { createElement } from "react";
+import { renderToStaticMarkup } from "react-dom/server";
+import { type AppLoadContext, createMemoryRouter, type data, RouterProvider } from "react-router";
 import { firstTeacher } from "../server/people/teacherStore.ts";
 import type { Services } from "../server/services.ts";
 import type { Reply } from "./actions.ts";
+import Root from "./root.tsx";
 
 let held: Services | null = null;
 
@@ -57,4 +60,29 @@ export async function answered(given: Promise<Response | ReturnType<typeof data<
     location: answer.headers.get("location") ?? "",
     cookie: (answer.headers.get("set-cookie") ?? "").split(";")[0] ?? "",
   };
+}
+
+/**
+ * What a page shows within the product's frame, as markup: its component with what its loader gave, and where it looks
+ * at the address, that address.
+ */
+export function markupOf(component: unknown, loaderData: unknown, path = "/"): string {
+  const page = {
+    path: new URL(path, "http://127.0.0.1").pathname,
+    id: "page",
+    element: createElement(component as never, { loaderData } as never),
+    loader: () => null,
+  };
+  const router = createMemoryRouter([{ id: "root", Component: Root, children: [page] }], {
+    initialEntries: [path],
+    hydrationData: { loaderData: { page: loaderData } },
+  });
+  return renderToStaticMarkup(createElement(RouterProvider, { router }));
+}
+
+/** The same as text, with one blank where markup or blanks are. */
+export function textOfPage(component: unknown, loaderData: unknown, path = "/"): string {
+  return markupOf(component, loaderData, path)
+    .replace(/<[^>]+>/g, " ")
+    .replace(/\s+/g, " ");
 }

@@ -1,6 +1,3 @@
-import { createElement } from "react";
-import { renderToStaticMarkup } from "react-dom/server";
-import { createMemoryRouter, type RouteObject, RouterProvider } from "react-router";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { collectCase, findCase } from "../server/cases/caseStore.ts";
 import { listExercises } from "../server/exercises/exerciseStore.ts";
@@ -8,14 +5,13 @@ import { decideClass } from "../server/judge/decisions.ts";
 import { addCourse, addStudents, listStudents, setCoursePolicy } from "../server/people/courseStore.ts";
 import { addSheet, findSheet, placeExercise } from "../server/sheets/sheetStore.ts";
 import { byTeacher, openTestServices } from "../server/testServices.ts";
-import { asked, provideServices } from "./askRoute.ts";
+import { asked, provideServices, textOfPage } from "./askRoute.ts";
 import * as casebook from "./casebook/page.tsx";
 import * as make from "./exercise/makePage.tsx";
 import * as exercise from "./exercise/page.tsx";
 import * as marking from "./marking/page.tsx";
 import * as scheme from "./print/schemePage.tsx";
 import * as paper from "./print/sheetPage.tsx";
-import * as root from "./root.tsx";
 import * as sheet from "./sheets/sheetPage.tsx";
 import * as sit from "./sitting/page.tsx";
 import * as save from "./sitting/save.ts";
@@ -26,20 +22,6 @@ beforeAll(async () => {
   provideServices(services);
 });
 afterAll(() => services.close());
-
-/** What a page shows within the product's frame, as text. */
-async function shown(component: unknown, loaderData: unknown): Promise<string> {
-  const leaf: RouteObject = {
-    index: true,
-    id: "page",
-    element: createElement(component as never, { loaderData } as never),
-    loader: () => null,
-  };
-  const router = createMemoryRouter([{ id: "root", path: "/", Component: root.default, children: [leaf] }], {
-    hydrationData: { loaderData: { page: loaderData } },
-  });
-  return renderToStaticMarkup(createElement(RouterProvider, { router })).replace(/<[^>]+>/g, " ");
-}
 
 test("a course's words are spoken in the Casebook, on exercises, sheets, schemes, marks and students' pages", async () => {
   const { database } = services;
@@ -76,18 +58,22 @@ test("a course's words are spoken in the Casebook, on exercises, sheets, schemes
   const { listSittings } = await import("../server/sittings/sittingStore.ts");
   const sittingKey = (await listSittings(database, sheetKey))[0]?.key ?? "";
 
-  const pages: Array<[string, Promise<string>, string]> = [
-    ["Casebook", shown(casebook.default, await casebook.loader(asked({}))), "exception"],
-    ["exercise", shown(exercise.default, await exercise.loader(asked({ exerciseKey }))), "exception"],
-    ["sheet", shown(sheet.default, await sheet.loader(asked({ sheetKey }))), "an exception: it shows only"],
-    ["scheme", shown(scheme.default, await scheme.loader(asked({ sheetKey }))), "exception"],
-    ["paper", shown(paper.default, await paper.loader(asked({ sheetKey }))), "☐ logical error"],
-    ["student", shown(sit.default, sitting), "logical error"],
-    ["marks", shown(marking.default, await marking.loader(asked({ sheetKey, sittingKey }))), "It is an exception."],
+  const pages: Array<[string, string, string]> = [
+    ["Casebook", textOfPage(casebook.default, await casebook.loader(asked({}))), "exception"],
+    ["exercise", textOfPage(exercise.default, await exercise.loader(asked({ exerciseKey }))), "exception"],
+    ["sheet", textOfPage(sheet.default, await sheet.loader(asked({ sheetKey }))), "an exception: it shows only"],
+    ["scheme", textOfPage(scheme.default, await scheme.loader(asked({ sheetKey }))), "exception"],
+    ["paper", textOfPage(paper.default, await paper.loader(asked({ sheetKey }))), "☐ logical error"],
+    ["student", textOfPage(sit.default, sitting), "logical error"],
+    [
+      "marks",
+      textOfPage(marking.default, await marking.loader(asked({ sheetKey, sittingKey }))),
+      "It is an exception.",
+    ],
   ];
   for (const [page, text, words] of pages) {
-    expect(`${page}: ${await text}`).toContain(words);
-    expect(`${page}: ${(await text).replaceAll("all classes", "")}`).not.toMatch(
+    expect(`${page}: ${text}`).toContain(words);
+    expect(`${page}: ${text.replaceAll("all classes", "")}`).not.toMatch(
       page === "Casebook" ? /runtime error\b/ : /(?:runtime|logic|syntax) error/,
     );
   }

@@ -2,7 +2,7 @@ import type { Command } from "commander";
 import { z } from "zod";
 import type { Language, OwnWarning } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
-import { stateOf } from "../core/reading/reading.ts";
+import { textStateOf } from "../core/reading/reading.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
 import { ownWarnings } from "../core/warnings/ownWarning.ts";
 import { fileTexts, type Judged, judgeProgram } from "../server/judge/judge.ts";
@@ -31,7 +31,7 @@ function resultOf({ judgement, outcome, notRun }: Judged, noticed: readonly OwnW
     reasons: notRun ? [...judgement.reasons, `Nothing was run: ${notRun}.`] : judgement.reasons,
     reportedLine: judgement.reportedLine,
     ...(judgement.reportedFile ? { reportedFile: judgement.reportedFile } : {}),
-    state: stateOf(warned),
+    state: outcome ? textStateOf(outcome) : "unknown",
     warnings: warned
       .filter((each) => each.severity === "warning")
       .map(({ line, message }) => ({ line: line ?? null, message })),

@@ -23,7 +23,6 @@ const stateSays = {
   errors: "errors",
   "warnings only": "warnings only",
   clean: "nothing (which does not make it right)",
-  unknown: "something that is not recognised",
 } as const;
 
 /** The three gates with their evidence, the suggested class, and the teacher's decision. */

@@ -6,7 +6,7 @@ import { languages } from "../../core/languages/languages.ts";
 import { runnableLines } from "../../core/languages/runnable.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
 import { explain } from "../../core/reading/explain.ts";
-import { stateOf } from "../../core/reading/reading.ts";
+import { textStateOf } from "../../core/reading/reading.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { preparedParts } from "../../core/source/preparedParts.ts";
 import { structureOf } from "../../core/source/structure.ts";
@@ -181,7 +181,7 @@ export async function caseView(
     verified: found.verified_at !== null,
     wasVerified: wasVerified(found),
     /** What the translator says of the text as a whole; null where it was not run. */
-    textState: judged.deciding.outcome ? stateOf(judged.deciding.outcome.diagnostics) : null,
+    textState: judged.deciding.outcome ? textStateOf(judged.deciding.outcome) : null,
     verdict: {
       class: judgement.class,
       kind: judgement.kind,

@@ -1,11 +1,8 @@
-import { createElement } from "react";
-import { renderToStaticMarkup } from "react-dom/server";
-import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { collectCase, findCase, type WholeCase } from "../../server/cases/caseStore.ts";
 import { listExercises } from "../../server/exercises/exerciseStore.ts";
 import { openTestServices } from "../../server/testServices.ts";
-import { answered, asked, provideServices } from "../askRoute.ts";
+import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
 import * as make from "../exercise/makePage.tsx";
 import * as exercise from "../exercise/page.tsx";
 import * as printed from "../print/casePage.tsx";
@@ -36,15 +33,7 @@ const act = async (caseKey: string, form: Record<string, string>) => {
   return answered(page.action(asked({ caseKey }, { form: { revision, ...form } })));
 };
 const view = (caseKey: string, leaf: string) => page.loader(asked({ caseKey }, { path: `/?leaf=${leaf}` }));
-async function onPaper(caseKey: string): Promise<string> {
-  const loaderData = await printed.loader(asked({ caseKey }));
-  const router = createMemoryRouter([
-    { path: "/", element: createElement(printed.default as never, { loaderData } as never) },
-  ]);
-  return renderToStaticMarkup(createElement(RouterProvider, { router }))
-    .replace(/<[^>]+>/g, " ")
-    .replace(/\s+/g, " ");
-}
+const onPaper = async (caseKey: string) => textOfPage(printed.default, await printed.loader(asked({ caseKey })));
 
 test("what should come out leaves a trace when it is changed after a run had shown what does", async () => {
   const caseKey = await collect("python", "deck.py", "print(4 + 8)\n");

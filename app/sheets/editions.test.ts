@@ -1,6 +1,3 @@
-import { createElement } from "react";
-import { renderToStaticMarkup } from "react-dom/server";
-import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { collectCase, findCase } from "../../server/cases/caseStore.ts";
 import { addExercise, findExercise } from "../../server/exercises/exerciseStore.ts";
@@ -10,7 +7,7 @@ import { addCourse, addStudents, listStudents } from "../../server/people/course
 import { addSheet, findSheet, placeExercise } from "../../server/sheets/sheetStore.ts";
 import { sittingCookie } from "../../server/sittings/access.ts";
 import { byTeacher, openTestServices } from "../../server/testServices.ts";
-import { answered, asked, provideServices } from "../askRoute.ts";
+import { answered, asked, markupOf, provideServices } from "../askRoute.ts";
 import * as book from "../marking/bookPage.tsx";
 import * as scheme from "../print/schemePage.tsx";
 import * as paper from "../print/sheetPage.tsx";
@@ -119,13 +116,7 @@ test("a new edition takes no marks from the Mark book, the student or the scheme
   expect(await printed(paper, "1")).toContain("deck[2]");
   await expect(printed(scheme, "9")).rejects.toMatchObject({ init: { status: 404 } });
 
-  const markBook = createMemoryRouter([
-    {
-      path: "/",
-      element: createElement(book.default as never, { loaderData: await book.loader(asked({ sheetKey })) } as never),
-    },
-  ]);
-  const shown = renderToStaticMarkup(createElement(RouterProvider, { router: markBook }));
+  const shown = markupOf(book.default, await book.loader(asked({ sheetKey })));
   expect(shown).toContain("Edition 1");
   expect(shown).toContain("Marks of all students, edition 2");
 });

@@ -22,13 +22,12 @@ export function braceLoopCondition(line: readonly Token[], quiet: ReadonlySet<st
 /** Lines of the block after `header`: up to the partner of its brace, or the one statement that follows. */
 export function braceBlockLines(tokens: readonly Token[], header: number): number[] {
   const code = tokens.filter((token) => token.kind !== "comment");
-  const start = code.findIndex(
-    (token) => token.line >= header && (token.text === "while" || token.text === "for" || token.text === "do"),
-  );
+  const start = code.findIndex((token) => token.line >= header && braceDecisions.has(token.text));
   if (start < 0 || code[start]?.line !== header) return [];
-  let at = start + 1;
+  // What has no condition, as do and else, begins its block at once.
+  let at = code[start + 1]?.text === "(" ? start + 1 : start;
   let depth = 0;
-  for (; at < code.length; at++) {
+  for (; at > start && at < code.length; at++) {
     if (code[at]?.text === "(") depth += 1;
     if (code[at]?.text === ")") depth -= 1;
     if (depth === 0) break;

@@ -1,6 +1,6 @@
 import type { Language } from "../languages/language.ts";
 import type { OutputPart } from "../languages/messageReader.ts";
-import type { Diagnostic, StackFrame } from "../outcome/outcome.ts";
+import type { Diagnostic, Outcome, StackFrame } from "../outcome/outcome.ts";
 import { lineTexts } from "../source/lines.ts";
 import { explain, type MessageMeaning } from "./explain.ts";
 import { type Standing, standings } from "./grouping.ts";
@@ -33,6 +33,12 @@ export type TextState = "errors" | "warnings only" | "clean" | "unknown";
 export function stateOf(diagnostics: readonly Pick<Diagnostic, "severity">[]): TextState {
   const has = (severity: Diagnostic["severity"]) => diagnostics.some((each) => each.severity === severity);
   return has("error") ? "errors" : has("warning") ? "warnings only" : "clean";
+}
+
+/** The state of a program's text by what its translator said of it; what stopped a run is none of it. */
+export function textStateOf(outcome: Pick<Outcome, "diagnostics">): Exclude<TextState, "unknown"> {
+  const state = stateOf(outcome.diagnostics.filter((each) => each.stage === "translation"));
+  return state === "unknown" ? "clean" : state;
 }
 
 /**

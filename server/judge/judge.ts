@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { Language } from "../../core/languages/language.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
-import { stateOf } from "../../core/reading/reading.ts";
+import { textStateOf } from "../../core/reading/reading.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Trace } from "../../core/trace/trace.ts";
 import { type Judgement, judge, wantsTrace } from "../../core/verdict/judge.ts";
@@ -208,7 +208,7 @@ export async function judgeVersion(services: Services, found: WholeCase, version
           keep: async (outcome) => {
             await saveRun(services.database, { ...identity, check: check.key, edition: check.edition }, outcome);
             if (check.handed_in && isFirst(found, version))
-              await setTextState(services.database, found.key, stateOf(outcome.diagnostics));
+              await setTextState(services.database, found.key, textStateOf(outcome));
           },
         }
       : undefined;

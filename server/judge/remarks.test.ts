@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
+import { textStateOf } from "../../core/reading/reading.ts";
 import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
 import { judgeProgram } from "./judge.ts";
 
@@ -25,11 +26,32 @@ test("where a run shows no fault, lines that never ran are said, by stretches", 
   expect(await leadsOf("python", "deck.py", python, "room\n4\n")).toEqual([
     "3: Lines 3 to 4 never ran in this run, so nothing is known of it yet.",
   ]);
-  const c =
-    '#include <stdio.h>\nint main(void) {\n  int load = 4;\n  if (load > 9) {\n    printf("full\\n");\n  }\n  printf("%d\\n", load);\n}\n';
-  expect(await leadsOf("c", "deck.c", c, "4\n")).toEqual([
-    "5: This line never ran in this run, so nothing is known of it yet.",
-  ]);
+  const idle = ["This line never ran in this run, so nothing is known of it yet."];
+  const others: Array<[string, string, string]> = [
+    [
+      "c",
+      "deck.c",
+      '#include <stdio.h>\nint main(void) {\n  int load = 4;\n  if (load > 9)\n    puts("full");\n  printf("%d\\n", load);\n}\n',
+    ],
+    [
+      "java",
+      "Deck.java",
+      'class Deck {\n  public static void main(String[] a) {\n    int load = 4;\n    if (load > 9) {\n      System.out.println("full"); }\n    System.out.println(load);\n  }\n}\n',
+    ],
+    [
+      "csharp",
+      "Deck.cs",
+      'class Deck {\n  static void Main() {\n    int load = 4;\n    if (load > 9) {\n      System.Console.WriteLine("full"); }\n    System.Console.WriteLine(load);\n  }\n}\n',
+    ],
+    [
+      "pascal",
+      "deck.pas",
+      "program Deck;\nvar load: integer;\nbegin load := 4;\n  if load > 9 then\n    writeln('full');\n  writeln(load);\nend.\n",
+    ],
+    ["octave", "deck.m", 'load_now = 4;\n\n\nif load_now > 9\n  disp("full");\nend\ndisp(load_now)\n'],
+  ];
+  for (const [id, name, text] of others)
+    expect([id, await leadsOf(id, name, text, "4\n")]).toEqual([id, idle.map((words) => `5: ${words}`)]);
 });
 
 test("chance and the clock are said: another run may give another result", async () => {
@@ -43,4 +65,24 @@ test("chance and the clock are said: another run may give another result", async
 test("a long program is looked through without delay", async () => {
   const blocks = Array.from({ length: 400 }, (_, index) => `if load > ${index + 9}:\n    print(${index})\n`).join("");
   expect(await leadsOf("python", "deck.py", `load = 4\n${blocks}print(load)\n`, "4\n")).toHaveLength(4);
+});
+
+test("the state of a text is what its translator says: a stop while it runs is none of it", async () => {
+  const stateOf = async (id: string, name: string, text: string) => {
+    const language = findLanguage(id);
+    if (!language) throw new Error(id);
+    const request = {
+      language,
+      files: [{ name, bytes: Buffer.from(text) }],
+      policies: { endlessClass: "logic" as const },
+    };
+    const { outcome } = await judgeProgram(toolchains, request);
+    return outcome && textStateOf(outcome);
+  };
+  expect(await stateOf("python", "deck.py", "print(1 / 0)\n")).toBe("clean");
+  expect(await stateOf("python", "deck.py", "print(1 is 1)\n")).toBe("warnings only");
+  expect(await stateOf("python", "deck.py", "print(1\n")).toBe("errors");
+  const c = (body: string) => `#include <stdio.h>\nint main(void) { ${body} }\n`;
+  expect(await stateOf("c", "deck.c", c('int n = 4; if (n = 3) puts("deck");'))).toBe("warnings only");
+  expect(await stateOf("c", "deck.c", c("int *p = 0; return *p;"))).toBe("clean");
 });
