@@ -7,7 +7,7 @@ export default defineConfig({
     include: ["{core,server,cli,demo,app,tools}/**/*.test.ts"],
     testTimeout: 600_000,
     hookTimeout: 600_000,
-    maxWorkers: 2,
+    maxWorkers: 3,
     // Where something else keeps the machine busy, a run may be stopped by its wall time.
     retry: 1,
   },

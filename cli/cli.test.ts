@@ -105,8 +105,12 @@ test("trace as a table, as CSV and as JSON, with chosen columns", async () => {
     "| line | age | output |\n| --- | --- | --- |\n| 1 | 15 |  |\n| 2 |  |  |\n| 5 |  | 12 |\n",
   );
   expect((await bentNail(["trace", "deck.py", "--format", "csv", "--rows", "change", "--columns", "cars"])).out).toBe(
-    "line,cars,output\r\n1,3,\r\n2,,Cars 3\r\n3,,\r\n",
+    "line,cars,output\r\n1,3,\r\n2,,Cars 3\r\n3,,NameError: name 'crs' is not defined. Did you mean: 'cars'?\r\n",
   );
+  expect(await bentNail(["trace", "deck.py", "--columns", "cars,crates"])).toMatchObject({
+    ...{ code: 1, err: expect.stringContaining("there is no column crates; there are cars") },
+  });
+  expect((await bentNail(["trace", "deck.py"])).err).toContain("stopped by NameError: name 'crs' is not defined");
   const { table, trace } = JSON.parse(
     (await bentNail(["trace", "fare.py", "--input", "fifteen", "--format", "json"])).out,
   );

@@ -1,5 +1,5 @@
 import { type Command, InvalidArgumentError, Option } from "commander";
-import { traceFormats } from "../core/formats/traceFormats.ts";
+import { traceFormats, uncaughtError } from "../core/formats/traceFormats.ts";
 import { unknownBecause } from "../core/outcome/outcome.ts";
 import { buildTable, type TraceTable } from "../core/trace/table.ts";
 import { readLimits } from "../server/limits.ts";
@@ -10,6 +10,24 @@ function wholeNumber(text: string): number {
   const number = Number(text);
   if (!Number.isInteger(number) || number < 1) throw new InvalidArgumentError("a whole number from 1 is needed");
   return number;
+}
+
+/**
+ * The columns that are meant by names: "total" is every column of a variable with that name, whatever function it is of,
+ * "load: total" the one of the function load. Throws MaterialProblem with the names that there are.
+ */
+function keysOf(table: TraceTable, names: readonly string[]): string[] {
+  const fullName = (column: TraceTable["columns"][number]) =>
+    column.functionName ? `${column.functionName}: ${column.title}` : column.title;
+  return names.flatMap((given) => {
+    const name = given.trim();
+    const found = table.columns.filter((column) => [column.key, column.title, fullName(column)].includes(name));
+    if (found.length === 0)
+      throw new MaterialProblem(
+        `there is no column ${name || "without a name"}; there are ${table.columns.map(fullName).join(", ") || "none"}`,
+      );
+    return found.map((column) => column.key);
+  });
 }
 
 /** Adds `bent-nail trace`. */
@@ -60,10 +78,13 @@ export function addTraceCommand(program: Command): void {
             throw new MaterialProblem(
               `the program was refused before any line ran: ${trace.outcome.diagnostics[0]?.message ?? ""}`,
             );
-          const columns = options.columns?.split(",").map((name) => name.trim());
-          const table: TraceTable = buildTable(trace, { rows: options.rows, columns });
+          const all = buildTable(trace, { rows: options.rows });
+          const columns = options.columns && keysOf(all, options.columns.split(","));
+          const table = columns ? buildTable(trace, { rows: options.rows, columns }) : all;
           process.stdout.write((traceFormats[options.format] ?? traceFormats.md)(table, trace));
           if (trace.cut) process.stderr.write(`bent-nail: ${trace.cut}\n`);
+          const error = uncaughtError(trace);
+          if (error) process.stderr.write(`bent-nail: the program was stopped by ${error}\n`);
         } finally {
           await toolchains.close();
         }

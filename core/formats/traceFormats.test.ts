@@ -29,6 +29,23 @@ test.each([
   expect(written("csv", value).split("\r\n")[1]).toBe(`1,${cell},`);
 });
 
+test("what ended the run stands in the last row, after what was printed there; a run that ended by itself has none", () => {
+  const table: TraceTable = {
+    columns: [{ key: "deck", title: "deck", scope: "global" }],
+    rows: [1, 2].map((line) => ({ step: line, line, file: 0, depth: 0, cells: {}, output: `${line}\n` })),
+  };
+  const message = "list index out of range";
+  const error = { severity: "error" as const, errorName: "IndexError", message, stage: "run" as const, primary: true };
+  const outcome = { ...trace.outcome, stoppedBy: "fault" as const, diagnostics: [error] };
+  const lines = (ended: typeof trace.outcome) =>
+    traceFormats
+      .md(table, { ...trace, outcome: ended })
+      .trim()
+      .split("\n");
+  expect(lines(outcome).slice(2)).toEqual(["| 1 |  | 1 |", "| 2 |  | 2<br>IndexError: list index out of range |"]);
+  expect(lines({ ...outcome, stoppedBy: "none" }).at(-1)).toBe("| 2 |  | 2 |");
+});
+
 test("output that begins like a formula is text too", () => {
   expect(written("csv", "1", "=cmd\n").split("\r\n")[1]).toBe("1,1,'=cmd");
 });

@@ -3,7 +3,15 @@ import type { Trace } from "../trace/trace.ts";
 
 type Writer = (table: TraceTable, trace: Trace) => string;
 
-function grid(table: TraceTable): string[][] {
+/** The message of an error that nobody caught, as its tool says it; "" where none ended the run. */
+export function uncaughtError({ outcome }: Pick<Trace, "outcome">): string {
+  const primary = outcome.stoppedBy === "fault" ? outcome.diagnostics.find((each) => each.primary) : undefined;
+  return primary ? [primary.errorName, primary.message].filter((part) => part).join(": ") : "";
+}
+
+/** The table as cells; what ended the run stands in the last row, where the output does. */
+function grid(table: TraceTable, trace: Pick<Trace, "outcome">): string[][] {
+  const error = uncaughtError(trace);
   const head = [
     "line",
     ...table.columns.map((column) => (column.functionName ? `${column.functionName}: ${column.title}` : column.title)),
@@ -11,10 +19,12 @@ function grid(table: TraceTable): string[][] {
   ];
   return [
     head,
-    ...table.rows.map((row) => [
+    ...table.rows.map((row, index) => [
       String(row.line),
       ...table.columns.map((column) => row.cells[column.key] ?? ""),
-      row.output.replace(/\n$/, ""),
+      [row.output.replace(/\n$/, ""), index === table.rows.length - 1 ? error : ""]
+        .filter((part) => part !== "")
+        .join("\n"),
     ]),
   ];
 }
@@ -28,8 +38,8 @@ function noFormula(cell: string): string {
 }
 
 /** RFC 4180: a field with a comma, quote or line break is quoted, quotes are doubled. */
-const csv: Writer = (table) =>
-  grid(table)
+const csv: Writer = (table, trace) =>
+  grid(table, trace)
     .map((row) =>
       row
         .map((cell) => noFormula(cell))
@@ -50,8 +60,8 @@ function plainCell(cell: string): string {
 }
 
 /** A table in Markdown (GitHub Flavored Markdown, tables). */
-const markdown: Writer = (table) => {
-  const rows = grid(table).map((row) => `| ${row.map(plainCell).join(" | ")} |`);
+const markdown: Writer = (table, trace) => {
+  const rows = grid(table, trace).map((row) => `| ${row.map(plainCell).join(" | ")} |`);
   const [head = "", ...body] = rows;
   return [head, `|${" --- |".repeat(table.columns.length + 2)}`, ...body].join("\n").concat("\n");
 };

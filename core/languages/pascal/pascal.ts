@@ -71,7 +71,9 @@ function pascalLoopCondition(line: readonly Token[]): LoopCondition | null {
 function pascalBlockLines(program: string, header: number): number[] {
   const code = tokens(program).filter((token) => token.kind !== "comment");
   const lines = [...tokensByLine(code).keys()];
-  const start = code.findIndex((token) => token.line === header && is(token, "while", "for", "repeat", "until", "if", "else", "case"));
+  const start = code.findIndex(
+    (token) => token.line === header && is(token, "while", "for", "repeat", "until", "if", "else", "case"),
+  );
   if (start < 0) return [];
   if (is(code[start], "until")) {
     let depth = 0;
