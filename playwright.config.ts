@@ -36,7 +36,6 @@ export default defineConfig({
     env: {
       BENT_NAIL_DEMO_DATA: "test-results/demo-data",
       BENT_NAIL_LOG: "warn",
-      BENT_NAIL_LIMITS: '{"wallSeconds":12}',
     },
     gracefulShutdown: { signal: "SIGTERM", timeout: 5000 },
   },
