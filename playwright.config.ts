@@ -10,8 +10,6 @@ export default defineConfig({
   // A run may take its five seconds of wall time, and be recorded after that.
   expect: { timeout: 20_000 },
   workers: 2,
-  // Where something else keeps the machine busy, a run may be stopped by its wall time.
-  retries: 1,
   reporter: [["list"], ["json", { outputFile: ".reports/browser.json" }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

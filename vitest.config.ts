@@ -8,7 +8,5 @@ export default defineConfig({
     testTimeout: 600_000,
     hookTimeout: 600_000,
     maxWorkers: 3,
-    // Where something else keeps the machine busy, a run may be stopped by its wall time.
-    retry: 1,
   },
 });

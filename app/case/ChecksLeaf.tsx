@@ -82,8 +82,9 @@ function CheckCard({ check }: { check: CheckView }) {
       )}
       {check.former.map((each) => (
         <p key={each.at} className="note-small border-l-4 border-ochre pl-2">
-          The intended output was changed on {when.format(new Date(each.at))} by the {each.who}, when a run had shown
-          the actual one. Before: {each.expected === null ? "none was recorded" : `“${each.expected.trimEnd()}”`}.
+          The intended output was changed on {when.format(new Date(each.at))} by the {each.who}
+          {check.console && ", when a run had shown the actual one"}. Before:{" "}
+          {each.expected === null ? "none was recorded" : `“${each.expected.trimEnd()}”`}.
         </p>
       ))}
       <p className="note-small">{check.reason}</p>

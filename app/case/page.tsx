@@ -1,10 +1,8 @@
 import { useState } from "react";
 import { data, Link, useFetcher, useSearchParams } from "react-router";
 import { z } from "zod";
-import { findWording } from "../../core/wording/wordings.ts";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { act, type Reply, readAnewWhenStale } from "../actions.ts";
-import { WordingContext } from "../components/marks.tsx";
 import { Script } from "../components/Script.tsx";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
@@ -100,106 +98,104 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
     );
   };
   return (
-    <WordingContext value={findWording(view.wording)}>
-      <CaseRevision value={view.revision}>
-        <article>
-          <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
-            <h1>{view.title}</h1>
-            <p className="note-small">
-              {[
-                view.language,
-                view.studentLabel,
-                view.courseName,
-                `version ${view.versionNumber} of ${view.versions.length}`,
-                `collected ${day.format(new Date(view.collected))}`,
-                view.encoding === "utf-8" ? null : `was ${view.encoding.toUpperCase()}`,
-              ]
-                .filter((part) => part)
-                .join(" · ")}
-            </p>
-            <span className="ml-auto flex items-baseline gap-4">
-              <Link className="link" to={`/cases/${view.key}/exercise`}>
-                Make an exercise
-              </Link>
-              <Link className="link" to={`/print/cases/${view.key}`}>
-                Print
-              </Link>
-              <away.Form method="post">
-                <button className="press press-quiet" name="intent" value="delete" type="submit">
-                  Put away
-                </button>
-              </away.Form>
-            </span>
-          </header>
-          {view.deleted && (
-            <away.Form method="post" className="mb-3 border border-rule-strong bg-slip px-3 py-2">
-              This case is put away.{" "}
-              <button className="press" name="intent" value="restore" type="submit">
-                Take it back
+    <CaseRevision value={view.revision}>
+      <article>
+        <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
+          <h1>{view.title}</h1>
+          <p className="note-small">
+            {[
+              view.language,
+              view.studentLabel,
+              view.courseName,
+              `version ${view.versionNumber} of ${view.versions.length}`,
+              `collected ${day.format(new Date(view.collected))}`,
+              view.encoding === "utf-8" ? null : `was ${view.encoding.toUpperCase()}`,
+            ]
+              .filter((part) => part)
+              .join(" · ")}
+          </p>
+          <span className="ml-auto flex items-baseline gap-4">
+            <Link className="link" to={`/cases/${view.key}/exercise`}>
+              Make an exercise
+            </Link>
+            <Link className="link" to={`/print/cases/${view.key}`}>
+              Print
+            </Link>
+            <away.Form method="post">
+              <button className="press press-quiet" name="intent" value="delete" type="submit">
+                Put away
               </button>
             </away.Form>
-          )}
-          {view.newer && (
-            <p className="mb-3 border border-rule-strong bg-slip px-3 py-2">
-              A newer version was handed in; it stands under Versions.
-            </p>
-          )}
-          <VerdictStrip key={`${view.revision} ${view.openLayer?.key}`} view={view} />
-          <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
-            <div className="grid gap-4">
-              {leaf === "trace" && view.trace ? (
-                <section className="leaf py-3" aria-label="The program">
-                  <Script
-                    lines={view.trace.lines}
-                    label="The program in the dry run"
-                    next={standing}
-                    tabs={tabs}
-                    onPick={toggleTab}
-                    pickHint="Set a breakpoint here, or take it away"
-                  />
-                  <p className="note-small px-3" role="status">
-                    {tabNote || "Press a line to set a breakpoint (arrow keys and Enter do the same)."}
-                  </p>
-                </section>
-              ) : (
-                <CaseScript view={view} />
-              )}
-              {view.openLayer && (
-                <section className="leaf p-3" aria-label="The fault in words">
-                  <FaultWords key={view.revision} layer={view.openLayer} />
-                </section>
-              )}
-              <LayerList view={view} />
-              <HandedIn view={view} />
-            </div>
-            <section className="leaf" aria-label="Facing page">
-              <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
-                {leaves
-                  .filter(({ leaf: each }) => (isRun ? each !== "table" : each !== "trace" && each !== "mend"))
-                  .map((each) => (
-                    <Link
-                      key={each.leaf}
-                      to={`?leaf=${each.leaf}`}
-                      preventScrollReset
-                      aria-current={each.leaf === leaf ? "page" : undefined}
-                      className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
-                    >
-                      {each.words}
-                    </Link>
-                  ))}
-              </nav>
-              <div className="p-3">
-                {leaf === "messages" && <MessagesLeaf view={view} />}
-                {leaf === "checks" && <ChecksLeaf view={view} />}
-                {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
-                {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} />}
-                {leaf === "table" && <HandTableLeaf view={view} />}
-                {leaf === "versions" && <VersionsLeaf view={view} />}
-              </div>
-            </section>
+          </span>
+        </header>
+        {view.deleted && (
+          <away.Form method="post" className="mb-3 border border-rule-strong bg-slip px-3 py-2">
+            This case is put away.{" "}
+            <button className="press" name="intent" value="restore" type="submit">
+              Take it back
+            </button>
+          </away.Form>
+        )}
+        {view.newer && (
+          <p className="mb-3 border border-rule-strong bg-slip px-3 py-2">
+            A newer version was handed in; it stands under Versions.
+          </p>
+        )}
+        <VerdictStrip key={`${view.revision} ${view.openLayer?.key}`} view={view} />
+        <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
+          <div className="grid gap-4">
+            {leaf === "trace" && view.trace ? (
+              <section className="leaf py-3" aria-label="The program">
+                <Script
+                  lines={view.trace.lines}
+                  label="The program in the dry run"
+                  next={standing}
+                  tabs={tabs}
+                  onPick={toggleTab}
+                  pickHint="Set a breakpoint here, or take it away"
+                />
+                <p className="note-small px-3" role="status">
+                  {tabNote || "Press a line to set a breakpoint (arrow keys and Enter do the same)."}
+                </p>
+              </section>
+            ) : (
+              <CaseScript view={view} />
+            )}
+            {view.openLayer && (
+              <section className="leaf p-3" aria-label="The fault in words">
+                <FaultWords key={view.revision} layer={view.openLayer} />
+              </section>
+            )}
+            <LayerList view={view} />
+            <HandedIn view={view} />
           </div>
-        </article>
-      </CaseRevision>
-    </WordingContext>
+          <section className="leaf" aria-label="Facing page">
+            <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
+              {leaves
+                .filter(({ leaf: each }) => (isRun ? each !== "table" : each !== "trace" && each !== "mend"))
+                .map((each) => (
+                  <Link
+                    key={each.leaf}
+                    to={`?leaf=${each.leaf}`}
+                    preventScrollReset
+                    aria-current={each.leaf === leaf ? "page" : undefined}
+                    className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
+                  >
+                    {each.words}
+                  </Link>
+                ))}
+            </nav>
+            <div className="p-3">
+              {leaf === "messages" && <MessagesLeaf view={view} />}
+              {leaf === "checks" && <ChecksLeaf view={view} />}
+              {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
+              {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} />}
+              {leaf === "table" && <HandTableLeaf view={view} />}
+              {leaf === "versions" && <VersionsLeaf view={view} />}
+            </div>
+          </section>
+        </div>
+      </article>
+    </CaseRevision>
   );
 }

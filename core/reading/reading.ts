@@ -30,15 +30,14 @@ export type ReadMessage = {
 export type TextState = "errors" | "warnings only" | "clean" | "unknown";
 
 /** The state that messages tell of. */
-export function stateOf(diagnostics: readonly Pick<Diagnostic, "severity">[]): TextState {
+function stateOf(diagnostics: readonly Pick<Diagnostic, "severity">[]): Exclude<TextState, "unknown"> {
   const has = (severity: Diagnostic["severity"]) => diagnostics.some((each) => each.severity === severity);
   return has("error") ? "errors" : has("warning") ? "warnings only" : "clean";
 }
 
 /** The state of a program's text by what its translator said of it; what stopped a run is none of it. */
 export function textStateOf(outcome: Pick<Outcome, "diagnostics">): Exclude<TextState, "unknown"> {
-  const state = stateOf(outcome.diagnostics.filter((each) => each.stage === "translation"));
-  return state === "unknown" ? "clean" : state;
+  return stateOf(outcome.diagnostics.filter((each) => each.stage === "translation"));
 }
 
 /**

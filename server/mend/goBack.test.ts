@@ -48,7 +48,10 @@ test("going back brings checks, input and files back as they were when the versi
   await saveCheck(services, found, byTeacher(found), null, { ...normal, input: "7\n", expected: "7\n" });
 
   found = await whole();
-  expect(await goBackTo(services, found, byTeacher(found), found.versions[0]?.key ?? "")).toEqual({ ok: true });
+  expect(await goBackTo(services, found, byTeacher(found), found.versions[0]?.key ?? "")).toEqual({
+    ok: true,
+    checks: 2,
+  });
   expect((await checks()).sort((one, other) => one.input.localeCompare(other.input))).toEqual([
     ...then.slice(0, 1),
     { input: "7\n", expected: "7\n", surroundings: {} },

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { surroundingsSchema } from "../../core/cases/surroundings.ts";
 import { checkKindSchema, insertCheck, updateCheck } from "../assignments/checkStore.ts";
 import { setCurrentVersion, type WholeCase } from "../cases/caseStore.ts";
-import { type Change, type Changed, changeCase } from "../cases/changeCase.ts";
+import { type Change, changeCase, type Refused } from "../cases/changeCase.ts";
 import { listFormerOfCase } from "../cases/formerStore.ts";
 import { deleteLayer, reopenLayer } from "../cases/layerStore.ts";
 import type { VersionHead } from "../cases/versionStore.ts";
@@ -41,14 +41,14 @@ function checksAt(former: Awaited<ReturnType<typeof listFormerOfCase>>, time: st
 /**
  * Goes back to an earlier version: layers mended after it open again, those that began after it are put aside (kept as
  * former values). Checks that were changed or taken away after the version was left are as they were then; those that
- * were added stay.
+ * were added stay. `checks`: how many came back so.
  */
 export async function goBackTo(
   services: Pick<Services, "database">,
   found: WholeCase,
   change: Omit<Change, "key" | "reason">,
   versionKey: string,
-): Promise<Changed> {
+): Promise<Refused | { ok: true; checks: number }> {
   const target = found.versions.find((version) => version.key === versionKey);
   if (!target) return { ok: false, message: "There is no such version of this case. Nothing was changed." };
   const reason = `went back to version ${target.number}`;
@@ -57,23 +57,30 @@ export async function goBackTo(
   for (let at: VersionHead | undefined = target; at; at = found.versions.find((each) => each.key === at?.parent))
     way.add(at.key);
   const undone = found.layers.filter((layer) => layer.version_after === null || !way.has(layer.version_after));
-  return changeCase(services.database, { ...change, reason, key: found.key }, async ({ query, keep }) => {
-    for (const layer of undone) {
-      await keep("layer", layer.key, layer);
-      if (layer.version_before === target.key) await reopenLayer(query, layer.key);
-      else await deleteLayer(query, layer.key);
-    }
-    const left = leftAt(found, target);
-    const then = left === undefined ? new Map() : checksAt(await listFormerOfCase(query, "check", found.key), left);
-    for (const [key, was] of then) {
-      const now = found.checks.find((check) => check.key === key);
-      const input = { ...was, ignorePrompts: was.ignore_prompts };
-      if (now) {
-        await keep("check", key, now);
-        await updateCheck(query, found.key, key, input);
-      } else if (!was.handed_in) await insertCheck(query, found.key, input);
-    }
-    await setCurrentVersion(query, found.key, target.key);
-    return undefined;
-  });
+  let checks = 0;
+  const changed = await changeCase(
+    services.database,
+    { ...change, reason, key: found.key },
+    async ({ query, keep }) => {
+      for (const layer of undone) {
+        await keep("layer", layer.key, layer);
+        if (layer.version_before === target.key) await reopenLayer(query, layer.key);
+        else await deleteLayer(query, layer.key);
+      }
+      const left = leftAt(found, target);
+      const then = left === undefined ? new Map() : checksAt(await listFormerOfCase(query, "check", found.key), left);
+      for (const [key, was] of then) {
+        const now = found.checks.find((check) => check.key === key);
+        const input = { ...was, ignorePrompts: was.ignore_prompts };
+        if (now) {
+          await keep("check", key, now);
+          await updateCheck(query, found.key, key, input);
+        } else if (!was.handed_in) await insertCheck(query, found.key, input);
+      }
+      checks = then.size;
+      await setCurrentVersion(query, found.key, target.key);
+      return undefined;
+    },
+  );
+  return changed.ok ? { ok: true, checks } : changed;
 }

@@ -9,8 +9,9 @@ export const goBack = defineCaseAction({
   fields: { key: field.text(100) },
   does: async ({ services, found }, change, { key }) => {
     const went = await goBackTo(services, found, change, key);
-    return went.ok
-      ? done("This version is the current one again; checks that were changed since are as they were then.")
-      : refused(went);
+    if (!went.ok) return refused(went);
+    const checks =
+      went.checks === 1 ? "a check that was changed since is" : `${went.checks} checks that were changed since are`;
+    return done(`This version is the current one again${went.checks > 0 ? `; ${checks} as then` : ""}.`);
   },
 });
