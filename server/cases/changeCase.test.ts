@@ -131,7 +131,7 @@ test("a fix that is being tried does not overwrite going back that another windo
   } finally {
     python.run = run;
   }
-  expect(wentBack).toEqual({ ok: true });
+  expect(wentBack).toEqual({ ok: true, checks: 0 });
   const after = await whole(first.key);
   expect([after.current_version, after.layers.map((layer) => layer.version_after)]).toEqual([
     after.versions[0]?.key,
