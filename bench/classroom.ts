@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout } from "node:timers/promises";
-import { findHunks } from "../core/fixes/hunks.ts";
+import { deckMended, testExercise } from "../core/exercises/testExercise.ts";
 import { findFirstAssignment, setHandIn } from "../server/assignments/assignmentStore.ts";
 import { openDatabase } from "../server/database/database.ts";
 import { addCourse, addStudents, listStudents } from "../server/people/courseStore.ts";
@@ -17,8 +17,6 @@ const seconds = 60;
  * The first seconds, in which the class comes in and the server loads what it needs, are not counted; in milliseconds.
  */
 const coming = 5000;
-const program = "deck = 4\nprint('Deck load:', deck - 3)\n";
-const mended = program.replace("-", "+");
 const endless = "while True:\n    pass\n";
 const bomb = "import os\nwhile True:\n    os.fork()\n";
 const hoarder = "deck = []\nwhile True:\n    deck.append(bytearray(1 << 20))\n";
@@ -46,28 +44,8 @@ async function openRoom(count: number): Promise<Room> {
     label: student.label,
     code: student.personal_code,
   }));
-  const fault = {
-    class: "logic" as const,
-    symptom: "",
-    message: "",
-    reportedLine: null,
-    faultyLines: [2],
-    hunks: findHunks(program, mended),
-  };
-  const check = { input: "", expected: "Deck load: 7\n", kind: "normal" as const, ignorePrompts: false, files: {} };
   const tasks = [{ key: "mend", kind: "mend", marks: 2, allowedExtraLines: 1, extraCost: 0 }];
-  const content = {
-    language: "python",
-    fileName: "deck.py",
-    intro: "",
-    userActions: [],
-    handTable: "",
-    program,
-    mended,
-    faults: [fault],
-    checks: [check],
-    tasks,
-  };
+  const content = testExercise({ tasks });
   const sheet = await addSheet(database, course, "Deck loads");
   await setSheet(database, sheet, { title: "Deck loads", exercises: [{ key: "e", title: "Deck", level: 1, content }] });
   const code = (await findSheet(database, sheet))?.code ?? "";
@@ -122,7 +100,7 @@ async function enter(room: Room, { label, code }: { label: string; code: string 
       const { time, reply } = await timed("save", {
         task: "mend",
         revision,
-        content: { text: `${mended}# ${revision}\n`.repeat(10) },
+        content: { text: `${deckMended}# ${revision}\n`.repeat(10) },
       });
       if (JSON.stringify(reply) !== '{"result":"saved","message":""}')
         throw new Error(`not saved: ${JSON.stringify(reply)}`);
@@ -163,7 +141,7 @@ async function lesson(
     while (performance.now() < until) {
       const time = await student.save();
       if (performance.now() > from) saves.push(time);
-      if (Math.random() < 0.2) tries.push((await student.attempt(`${mended}# ${Math.random()}\n`)).time);
+      if (Math.random() < 0.2) tries.push((await student.attempt(`${deckMended}# ${Math.random()}\n`)).time);
       await setTimeout(800 + Math.random() * 1400);
     }
   });

@@ -1,6 +1,5 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
-import type { ExerciseContent } from "../../core/exercises/exercise.ts";
-import { findHunks } from "../../core/fixes/hunks.ts";
+import { deckMended, deckProgram, testExercise } from "../../core/exercises/testExercise.ts";
 import { findFirstAssignment, setHandIn } from "../../server/assignments/assignmentStore.ts";
 import { listMarks } from "../../server/marks/markStore.ts";
 import { addCourse, addStudents, listStudents, type Student } from "../../server/people/courseStore.ts";
@@ -20,27 +19,8 @@ import * as sit from "./page.tsx";
 import * as sitSave from "./save.ts";
 import * as sitTry from "./try.ts";
 
-const program = "deck = 4\nprint('Deck load:', deck - 3)\n";
-const mended = program.replace("-", "+");
-const content: ExerciseContent = {
-  language: "python",
-  fileName: "deck.py",
-  intro: "",
-  userActions: [],
-  handTable: "",
-  program,
-  mended,
-  faults: [
-    {
-      class: "logic",
-      symptom: "",
-      message: "",
-      reportedLine: null,
-      faultyLines: [2],
-      hunks: findHunks(program, mended),
-    },
-  ],
-  checks: [{ input: "", expected: "Deck load: 7\n", kind: "normal", ignorePrompts: false, files: {} }],
+const mended = deckMended;
+const content = testExercise({
   tasks: [
     {
       key: "predict",
@@ -52,7 +32,7 @@ const content: ExerciseContent = {
     },
     { key: "mend", kind: "mend", marks: 2, allowedExtraLines: 1, extraCost: 0 },
   ],
-};
+});
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 let courseKey = "";
@@ -334,7 +314,13 @@ test("labels that are there already are not added twice, whatever stands between
   await expect(course.loader(asked({ courseKey: "none" }))).rejects.toMatchObject({ init: { status: 404 } });
 });
 
-const answers = { student: "S-01", intent: "adds the loads", instead: "prints 1", program, fileName: "deck.py" };
+const answers = {
+  student: "S-01",
+  intent: "adds the loads",
+  instead: "prints 1",
+  program: deckProgram,
+  fileName: "deck.py",
+};
 
 test("a program is handed in by the page, added to by its receipt, and refused with words where something is missing", async () => {
   const personal = students[0]?.personal_code ?? "";

@@ -1,20 +1,16 @@
 import { expect, test } from "vitest";
 import { findHunks } from "../fixes/hunks.ts";
-import type { ExerciseContent } from "./exercise.ts";
 import { totalMarks } from "./exercise.ts";
 import { levelOf } from "./level.ts";
 import type { MarkContext } from "./taskKind.ts";
 import { kindOfTask, taskKinds } from "./taskKinds.ts";
 import { suggestReasonMark } from "./tasks/classify.ts";
+import { testExercise } from "./testExercise.ts";
 
 const program = "deck = 20\ncar = 3\nif deck < car * 7\n    print('Full')\n";
 const mended = "deck = 20\ncar = 3\nif deck < car * 7:\n    print('Full')\n";
-const exercise: ExerciseContent = {
-  language: "python",
-  fileName: "deck.py",
+const exercise = testExercise({
   intro: "Is the deck full?",
-  userActions: [],
-  handTable: "",
   program,
   mended,
   faults: [
@@ -60,7 +56,7 @@ const exercise: ExerciseContent = {
     },
     { key: "m", kind: "mend", marks: 2, allowedExtraLines: 1, extraCost: 1 },
   ],
-};
+});
 /** Stands in for the sandbox only where no task under test runs anything. */
 const noRuns: MarkContext = { exercise, run: async () => ({ notRun: "no sandbox", unknown: false }) };
 const task = (key: string) => exercise.tasks.find((each) => each.key === key) ?? { key, kind: "", marks: 0 };

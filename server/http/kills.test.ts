@@ -4,8 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout } from "node:timers/promises";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import type { ExerciseContent } from "../../core/exercises/exercise.ts";
-import { findHunks } from "../../core/fixes/hunks.ts";
+import { deckMended, testExercise } from "../../core/exercises/testExercise.ts";
 import { openDatabase } from "../database/database.ts";
 import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
 import { productFolder } from "../productFolder.ts";
@@ -20,32 +19,13 @@ let folder = "";
 let code = "";
 let students: Array<{ label: string; code: string }> = [];
 
-const program = "deck = 4\nprint('Deck load:', deck - 3)\n";
-const mended = program.replace("-", "+");
-const content: ExerciseContent = {
-  language: "python",
-  fileName: "deck.py",
-  intro: "",
-  userActions: [],
-  handTable: "",
-  program,
-  mended,
-  faults: [
-    {
-      class: "logic",
-      symptom: "",
-      message: "",
-      reportedLine: null,
-      faultyLines: [2],
-      hunks: findHunks(program, mended),
-    },
-  ],
-  checks: [{ input: "", expected: "Deck load: 7\n", kind: "normal", ignorePrompts: false, files: {} }],
+const mended = deckMended;
+const content = testExercise({
   tasks: [
     { key: "point", kind: "point", marks: 1 },
     { key: "mend", kind: "mend", marks: 2, allowedExtraLines: 1, extraCost: 0 },
   ],
-};
+});
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), "bent-nail-"));

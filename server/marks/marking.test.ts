@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import type { ItemMark } from "../../core/exercises/taskKind.ts";
 import { mend } from "../../core/exercises/tasks/mend.ts";
+import { testExercise } from "../../core/exercises/testExercise.ts";
 import { findHunks } from "../../core/fixes/hunks.ts";
 import { runForCheck } from "../exercises/runForCheck.ts";
 import { openTestServices } from "../testServices.ts";
@@ -32,12 +32,8 @@ const fixes: Array<[string, string]> = [
 const apply = (text: string, ...changes: ReadonlyArray<readonly [string, string]>) =>
   changes.reduce((result, [before, after]) => result.replace(before, after), text);
 const mended = apply(program, ...fixes);
-const exercise: ExerciseContent = {
-  language: "python",
+const exercise = testExercise({
   fileName: "loads.py",
-  intro: "",
-  userActions: [],
-  handTable: "",
   program,
   mended,
   faults: fixes.map((fix) => ({
@@ -49,8 +45,7 @@ const exercise: ExerciseContent = {
     hunks: findHunks(program, apply(program, fix)),
   })),
   checks: [{ input: "", expected: "Heaviest: 9\nBoats: 3\n", kind: "normal", ignorePrompts: false, files: {} }],
-  tasks: [],
-};
+});
 const task = { key: "m", kind: "mend", marks: 8, allowedExtraLines: 1, extraCost: 2 };
 
 async function mark(text: string): Promise<ItemMark[]> {

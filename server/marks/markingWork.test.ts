@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from "vitest";
 import { z } from "zod";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
-import { findHunks } from "../../core/fixes/hunks.ts";
+import { deckMended, testExercise } from "../../core/exercises/testExercise.ts";
 import { listFormer } from "../cases/formerStore.ts";
 import { asBytes } from "../database/rows.ts";
 import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
@@ -19,31 +19,10 @@ beforeAll(async () => {
 });
 afterAll(() => services.close());
 
-const program = "deck = 4\nprint('Deck load:', deck - 3)\n";
-const mended = program.replace("-", "+");
-const fault = {
-  class: "logic" as const,
-  symptom: "",
-  message: "",
-  reportedLine: null,
-  faultyLines: [2],
-  hunks: findHunks(program, mended),
-};
 const mend = { key: "mend", kind: "mend", marks: 2, allowedExtraLines: 1, extraCost: 0 };
 /** As a task could be that an older version had set: what its kind needs is missing. */
 const unreadable = { key: "old", kind: "mend", marks: 3 };
-const content = (tasks: ExerciseContent["tasks"]): ExerciseContent => ({
-  language: "python",
-  fileName: "deck.py",
-  intro: "",
-  userActions: [],
-  handTable: "",
-  program,
-  mended,
-  faults: [fault],
-  checks: [{ input: "", expected: "Deck load: 7\n", kind: "normal", ignorePrompts: false, files: {} }],
-  tasks,
-});
+const content = (tasks: ExerciseContent["tasks"]) => testExercise({ tasks });
 
 let sheet: Sheet;
 let sittings: string[];
@@ -61,7 +40,7 @@ async function sit(tasks: ExerciseContent["tasks"]): Promise<void> {
   sittings = await Promise.all(
     (await listStudents(database, course)).map((student) => beginSitting(database, edition, student.key)),
   );
-  for (const sitting of sittings.slice(0, 2)) await saveAnswer(database, sitting, "mend", 1, { text: mended });
+  for (const sitting of sittings.slice(0, 2)) await saveAnswer(database, sitting, "mend", 1, { text: deckMended });
   const found = await findSheet(database, key);
   if (!found) throw new Error("no sheet");
   sheet = found;
@@ -138,7 +117,7 @@ test("closing a sheet hands in and marks every student although one sitting cann
   // When its answer is whole again, it can be marked as any other.
   await services.database.query("update answer set content = $2 where sitting = $1", [
     sittings[0],
-    asBytes(JSON.stringify({ text: mended })),
+    asBytes(JSON.stringify({ text: deckMended })),
   ]);
   await markBehind(services, await sittingsToMarkAgain(services, sheet.key));
   await expect.poll(() => earned(0), { timeout: 20_000 }).toEqual([["mend", "fault 1", 2]]);

@@ -2,21 +2,14 @@ import { describe, expect, test } from "vitest";
 import type { FaultClass } from "../../verdict/verdict.ts";
 import type { ExerciseContent } from "../exercise.ts";
 import type { MakeContext } from "../taskKind.ts";
+import { testExercise } from "../testExercise.ts";
 import { define, suggestDefinitionMark } from "./define.ts";
 
-const exercise = (faultClass: FaultClass, tasks: ExerciseContent["tasks"] = []): ExerciseContent => ({
-  ...{
-    language: "python",
-    fileName: "deck.py",
-    intro: "",
-    userActions: [],
-    handTable: "",
-    program: "print(deck)\n",
-    mended: null,
-  },
-  faults: [{ class: faultClass, symptom: "", message: "", reportedLine: 1, faultyLines: [1], hunks: [] }],
-  ...{ checks: [], tasks },
-});
+const exercise = (faultClass: FaultClass, tasks: ExerciseContent["tasks"] = []) =>
+  testExercise({
+    ...{ program: "print(deck)\n", mended: null, checks: [], tasks },
+    faults: [{ class: faultClass, symptom: "", message: "", reportedLine: 1, faultyLines: [1], hunks: [] }],
+  });
 /** Nothing of this kind runs a program. */
 const context = (content: ExerciseContent): MakeContext => ({
   exercise: content,
