@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout } from "node:timers/promises";
-import { deckMended, testExercise } from "../core/exercises/testExercise.ts";
+import { deckMended, deckProgram, testExercise } from "../core/exercises/testExercise.ts";
 import { findFirstAssignment, setHandIn } from "../server/assignments/assignmentStore.ts";
 import { openDatabase } from "../server/database/database.ts";
 import { addCourse, addStudents, listStudents } from "../server/people/courseStore.ts";
@@ -168,7 +168,7 @@ export async function benchClassroom(): Promise<Measure[]> {
       body: JSON.stringify({
         student: students.at(-1)?.label,
         code: students.at(-1)?.code,
-        program,
+        program: deckProgram,
         intent: "x",
         fileName: `${Math.random()}.py`,
         output: "NameError: name 'deck' is not defined\n".repeat(10_000),
