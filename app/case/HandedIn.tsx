@@ -1,6 +1,7 @@
 import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { Said } from "../components/Said.tsx";
+import { UserSteps } from "../components/UserSteps.tsx";
 import type { CaseView } from "./caseView.ts";
 import { Revision } from "./Revision.tsx";
 
@@ -20,16 +21,7 @@ export function HandedIn({ view }: { view: CaseView }) {
           <strong>{title}:</strong> {text}
         </p>
       ))}
-      {view.userActions.length > 0 && (
-        <div>
-          <strong>What the user did:</strong>
-          <ol className="ml-6 list-decimal">
-            {view.userActions.map((step, index) => (
-              <li key={`${index}${step}`}>{step}</li>
-            ))}
-          </ol>
-        </div>
-      )}
+      <UserSteps title={<strong>What the user did:</strong>} steps={view.userActions} />
       {view.cameOut && (
         <div>
           <strong>What came out, by the word of who handed it in:</strong>

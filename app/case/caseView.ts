@@ -12,6 +12,7 @@ import { preparedParts } from "../../core/source/preparedParts.ts";
 import { structureOf } from "../../core/source/structure.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
+import { messageOf } from "../../core/verdict/words.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
 import { listFormerOfCase } from "../../server/cases/formerStore.ts";
 import type { VersionHead } from "../../server/cases/versionStore.ts";
@@ -194,7 +195,7 @@ export async function caseView(
         ...{ file: file ?? null, line, why: numbered(why) },
         text: file ? (lineTexts(current.files.find((each) => each.name === file)?.text ?? "")[line - 1] ?? "") : "",
       })),
-      message: diagnostic ? [diagnostic.errorName, diagnostic.message].filter((part) => part).join(": ") : null,
+      message: diagnostic ? messageOf(diagnostic) : null,
       meaning: diagnostic ? (explain(language, diagnostic, linesOf(diagnostic.file))?.says ?? null) : null,
       otherClasses: judged.otherClasses,
     },

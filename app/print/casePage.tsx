@@ -3,6 +3,7 @@ import { lineTexts } from "../../core/source/lines.ts";
 import { className, findWording } from "../../core/wording/wordings.ts";
 import { findCase, startVersion, versionOf } from "../../server/cases/caseStore.ts";
 import { caseView } from "../case/caseView.ts";
+import { UserSteps } from "../components/UserSteps.tsx";
 import type { Route } from "./+types/casePage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
 
@@ -46,16 +47,7 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
       {view.intent && <p>What it is for: {view.intent}</p>}
       {view.instead && <p>What it did instead: {view.instead}</p>}
       {view.changedLast && <p>Changed last: {view.changedLast}</p>}
-      {view.userActions.length > 0 && (
-        <div>
-          <p>What the user did:</p>
-          <ol className="ml-6 list-decimal">
-            {view.userActions.map((step, at) => (
-              <li key={`${at}${step}`}>{step}</li>
-            ))}
-          </ol>
-        </div>
-      )}
+      <UserSteps title="What the user did:" steps={view.userActions} />
       <PrintedProgram lines={first} />
       {view.outputs[0] && (
         <section className="keep-together">

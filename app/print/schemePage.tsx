@@ -1,26 +1,19 @@
-import { data } from "react-router";
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
-import { editionOfAddress, editionToPrint } from "../../server/sheets/editionToPrint.ts";
-import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { useCourseWords } from "../components/marks.tsx";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/schemePage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
+import { printedSheet } from "./printedSheet.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Mark scheme, for print" }];
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
-  const sheet = await findSheet(context.services.database, params.sheetKey);
-  if (!sheet) throw data("There is no such sheet.", { status: 404 });
-  const printed = await editionToPrint(context.services.database, sheet, editionOfAddress(request.url));
-  if (!printed) throw data("There is no such edition of this sheet.", { status: 404 });
+  const { head, exercises } = await printedSheet(context.services.database, params.sheetKey, request.url);
   return {
-    title: sheet.title,
-    wording: sheet.wording,
-    edition: printed.numbers.length > 1 ? printed.number : null,
-    exercises: printed.exercises.map(({ key, title, content }) => ({
+    ...head,
+    exercises: exercises.map(({ key, title, content }) => ({
       key,
       title,
       lines: lineTexts(content.program),

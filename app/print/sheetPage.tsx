@@ -1,27 +1,20 @@
-import { data } from "react-router";
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
-import { editionOfAddress, editionToPrint } from "../../server/sheets/editionToPrint.ts";
-import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { useCourseWords } from "../components/marks.tsx";
+import { UserSteps } from "../components/UserSteps.tsx";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/sheetPage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
+import { printedSheet } from "./printedSheet.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sheet, for print" }];
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
-  const sheet = await findSheet(context.services.database, params.sheetKey);
-  if (!sheet) throw data("There is no such sheet.", { status: 404 });
-  const printed = await editionToPrint(context.services.database, sheet, editionOfAddress(request.url));
-  if (!printed) throw data("There is no such edition of this sheet.", { status: 404 });
+  const { head, exercises } = await printedSheet(context.services.database, params.sheetKey, request.url);
   return {
-    title: sheet.title,
-    wording: sheet.wording,
-    course: sheet.course_name,
-    edition: printed.numbers.length > 1 ? printed.number : null,
-    exercises: printed.exercises.map(({ key, title, content }) => ({
+    ...head,
+    exercises: exercises.map(({ key, title, content }) => ({
       key,
       title,
       intro: content.intro,
@@ -55,16 +48,7 @@ export default function PrintSheet({ loaderData }: Route.ComponentProps) {
             {index + 1}. {exercise.title} <span className="float-right">({exercise.total})</span>
           </h2>
           {exercise.intro && <p>{exercise.intro}</p>}
-          {exercise.userActions.length > 0 && (
-            <div>
-              <p>What the user does:</p>
-              <ol className="ml-6 list-decimal">
-                {exercise.userActions.map((step, at) => (
-                  <li key={`${at}${step}`}>{step}</li>
-                ))}
-              </ol>
-            </div>
-          )}
+          <UserSteps title="What the user does:" steps={exercise.userActions} />
           <p>{exercise.faults === 1 ? "There is one fault in it." : `There are ${exercise.faults} faults in it.`}</p>
           <PrintedProgram lines={exercise.lines} />
           {exercise.files.map((file) => (

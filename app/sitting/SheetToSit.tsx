@@ -1,6 +1,7 @@
 import { Form } from "react-router";
 import type { StudentView } from "../../server/results/studentView.ts";
 import { Script } from "../components/Script.tsx";
+import { UserSteps } from "../components/UserSteps.tsx";
 import { partsOf } from "../tasks/list.ts";
 import { type SaveState, useAnswers } from "./useAnswers.ts";
 
@@ -53,16 +54,7 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
                 {number + 1}. {exercise.title} <span className="note-small font-normal">{exercise.total} marks</span>
               </h2>
               {exercise.intro && <p>{exercise.intro}</p>}
-              {exercise.userActions.length > 0 && (
-                <div>
-                  <p>What the user does:</p>
-                  <ol className="ml-6 list-decimal">
-                    {exercise.userActions.map((step, at) => (
-                      <li key={`${at}${step}`}>{step}</li>
-                    ))}
-                  </ol>
-                </div>
-              )}
+              <UserSteps title="What the user does:" steps={exercise.userActions} />
               {!showsOwnScript && (
                 <div className="border border-rule bg-sheet py-2">
                   <Script lines={exercise.lines} label={`Program ${exercise.fileName}`} />

@@ -7,6 +7,7 @@ import { listCases, listLength } from "../../server/cases/listStore.ts";
 import { act } from "../actions.ts";
 import { CaseFilters } from "../components/CaseFilters.tsx";
 import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
+import { CodeField } from "../components/CodeField.tsx";
 import { Said } from "../components/Said.tsx";
 import { useDraft } from "../components/useDraft.ts";
 import { wholeNumber } from "../forms.ts";
@@ -145,56 +146,15 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
               {problems.program ?? (refused || encoding)}
             </p>
           </div>
-          <div>
-            <label htmlFor="errorOutput">Error output, as it was shown</label>{" "}
-            <span className="note-small">if there was one</span>
-            <textarea
-              id="errorOutput"
-              name="errorOutput"
-              className="field field-code overflow-auto"
-              rows={2}
-              spellCheck={false}
-              wrap="off"
-            />
-          </div>
+          <CodeField name="errorOutput" label="Error output, as it was shown" note="if there was one" />
           <div>
             <label htmlFor="intent">What is the program for?</label>
             <textarea id="intent" name="purpose" className="field" rows={1} />
           </div>
           <div className="grid gap-3 sm:grid-cols-3">
-            <div>
-              <label htmlFor="input">Typed in</label>
-              <textarea
-                id="input"
-                name="input"
-                className="field field-code overflow-auto"
-                rows={2}
-                spellCheck={false}
-                wrap="off"
-              />
-            </div>
-            <div>
-              <label htmlFor="expected">Should come out</label>
-              <textarea
-                id="expected"
-                name="expected"
-                className="field field-code overflow-auto"
-                rows={2}
-                spellCheck={false}
-                wrap="off"
-              />
-            </div>
-            <div>
-              <label htmlFor="actual">Came out instead</label>
-              <textarea
-                id="actual"
-                name="actual"
-                className="field field-code overflow-auto"
-                rows={2}
-                spellCheck={false}
-                wrap="off"
-              />
-            </div>
+            <CodeField name="input" label="Typed in" />
+            <CodeField name="expected" label="Should come out" />
+            <CodeField name="actual" label="Came out instead" />
           </div>
           <fieldset className="flex flex-wrap gap-x-5">
             <legend className="sr-only">Or in a word</legend>
@@ -272,17 +232,7 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
                 <label htmlFor="changedLast">What was changed last?</label>
                 <input id="changedLast" name="changedLast" className="field" />
               </div>
-              <div>
-                <label htmlFor="worked">The last version that worked</label>
-                <textarea
-                  id="worked"
-                  name="worked"
-                  className="field field-code overflow-auto"
-                  rows={2}
-                  spellCheck={false}
-                  wrap="off"
-                />
-              </div>
+              <CodeField name="worked" label="The last version that worked" />
               <div>
                 <label htmlFor="userActions">What the user did, a step a line</label>
                 <textarea

@@ -1,12 +1,13 @@
 import type { TraceTable } from "../trace/table.ts";
 import type { Trace } from "../trace/trace.ts";
+import { messageOf } from "../verdict/words.ts";
 
 type Writer = (table: TraceTable, trace: Trace) => string;
 
 /** The message of an error that nobody caught, as its tool says it; "" where none ended the run. */
 export function uncaughtError({ outcome }: Pick<Trace, "outcome">): string {
   const primary = outcome.stoppedBy === "fault" ? outcome.diagnostics.find((each) => each.primary) : undefined;
-  return primary ? [primary.errorName, primary.message].filter((part) => part).join(": ") : "";
+  return primary ? messageOf(primary) : "";
 }
 
 /** The table as cells; what ended the run stands in the last row, where the output does. */

@@ -1,4 +1,4 @@
-import { outputLine } from "../verdict/verdict.ts";
+import { outputLine } from "../verdict/runEvidence.ts";
 import type { Lead, LeadRule } from "./lead.ts";
 
 /** How many steps back along the values are followed. */

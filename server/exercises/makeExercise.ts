@@ -5,6 +5,7 @@ import type { MakeContext } from "../../core/exercises/taskKind.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import { decodeText } from "../../core/source/decode.ts";
+import { messageOf } from "../../core/verdict/words.ts";
 import { versionOf, type WholeCase, withAllFiles } from "../cases/caseStore.ts";
 import { judgeProgram, languageOf } from "../judge/judge.ts";
 import { recordProgram } from "../judge/run.ts";
@@ -145,9 +146,7 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
       surprises.push(
         `The tool names line ${now.reportedLine ?? "none"} now, not ${firstFault.reportedLine ?? "none"}.`,
       );
-    firstFault.message = now.diagnostic
-      ? [now.diagnostic.errorName, now.diagnostic.message].filter((part) => part).join(": ")
-      : firstFault.message;
+    firstFault.message = now.diagnostic ? messageOf(now.diagnostic) : firstFault.message;
     firstFault.reportedLine = now.reportedLine;
   }
   if (mended !== null) {

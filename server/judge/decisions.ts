@@ -1,5 +1,6 @@
 import type { Decision, JudgingOutcome, KeptVerdict, LinePlace } from "../../core/cases/case.ts";
 import type { Judgement } from "../../core/verdict/judge.ts";
+import { messageOf } from "../../core/verdict/words.ts";
 import { className, findWording } from "../../core/wording/wordings.ts";
 import { noteJudged, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { type Change, type Changed, changeCase } from "../cases/changeCase.ts";
@@ -34,7 +35,7 @@ export function keptVerdict(judgement: Judgement): KeptVerdict {
     reasons: judgement.reasons,
     reportedLine: judgement.reportedLine,
     ...(judgement.reportedFile ? { reportedFile: judgement.reportedFile } : {}),
-    message: diagnostic ? [diagnostic.errorName, diagnostic.message].filter((part) => part).join(": ") : "",
+    message: diagnostic ? messageOf(diagnostic) : "",
   };
 }
 

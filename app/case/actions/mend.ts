@@ -1,6 +1,6 @@
 import type { KeptVerdict } from "../../../core/cases/case.ts";
 import type { FaultRelation } from "../../../core/fixes/compareFaults.ts";
-import { placeWords } from "../../../core/verdict/verdict.ts";
+import { placeWords } from "../../../core/verdict/words.ts";
 import { tryFix } from "../../../server/mend/tryFix.ts";
 import { done, notReached, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
