@@ -150,6 +150,8 @@ export type Language = MessageReading & {
   mainIsFunction?: boolean;
   /** Names by which a program draws on chance, the clock or addresses: another run may give another result. */
   chanceWords: ReadonlySet<string>;
+  /** True where variables without a value hold a mark of ours in a recording, and whatever was in memory in a plain run. */
+  recordingMarksUnset?: true;
   /** True where a session keeps its variables from one run of a program to the next. */
   keepsWorkspace?: true;
   /** Words in a loop whose state a recording does not show (iterators, generators). */

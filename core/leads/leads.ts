@@ -21,6 +21,7 @@ import { reportedLine } from "./reportedLine.ts";
 import { siblings } from "./siblings.ts";
 import { similarNames } from "./similarNames.ts";
 import { unpairedSigns } from "./unpairedSigns.ts";
+import { unsetValue } from "./unsetValue.ts";
 import { warnings } from "./warnings.ts";
 
 /** Every rule; a new one is one file and one line here. */
@@ -41,11 +42,12 @@ const rules: readonly LeadRule[] = [
   endlessLoop,
   foundPlace,
   neverRan,
+  unsetValue,
   chance,
 ];
 
 /** What is worth a look where no fault is shown. */
-const remarks: readonly LeadRule[] = [changedSince, warnings, noticed, endlessLoop, neverRan, chance];
+const remarks: readonly LeadRule[] = [changedSince, warnings, noticed, endlessLoop, neverRan, unsetValue, chance];
 
 /** The suspected lines of a program in ranked order, one entry a line with all its reasons, at most `limit`. */
 export function findLeads(

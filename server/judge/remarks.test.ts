@@ -54,6 +54,22 @@ test("where a run shows no fault, lines that never ran are said, by stretches", 
     expect([id, await leadsOf(id, name, text, "4\n")]).toEqual([id, idle.map((words) => `5: ${words}`)]);
 });
 
+test("a value that is read before it was set is seen in the recording, where no translator and no text tells it", async () => {
+  const words = "What is printed here comes from a value that was read before it was set";
+  const c =
+    '#include <stdio.h>\nint main(void) {\n  int deck[3];\n  deck[0] = 4;\n  printf("%d\\n", deck[0]);\n  printf("%d\\n", deck[2] == -16843010);\n}\n';
+  expect((await leadsOf("c", "deck.c", c, "4\n0\n")).join("\n")).toContain(`6: ${words}`);
+  const set = c.replace("deck[0] = 4;", "deck[0] = 4; deck[2] = 5;");
+  expect((await leadsOf("c", "deck.c", set, "4\n0\n")).join("\n")).not.toContain(words);
+  const pascal =
+    "program Deck;\nprocedure Show;\nvar deck: array[1..3] of longint;\nbegin\n  deck[1] := 4;\n  writeln(deck[1]);\n  writeln(deck[3] = -16843010);\nend;\nbegin\n  Show;\nend.\n";
+  expect((await leadsOf("pascal", "deck.pas", pascal, "4\nFALSE\n")).join("\n")).toContain(`7: ${words}`);
+  // Two runs of a program that draws on chance differ anyway.
+  const random =
+    '#include <stdio.h>\n#include <stdlib.h>\nint main(void) {\n  void *deck = malloc(4);\n  printf("%d\\n", (int) (rand() == -1));\n  free(deck);\n}\n';
+  expect((await leadsOf("c", "deck.c", random, "0\n")).join("\n")).not.toContain(words);
+});
+
 test("chance and the clock are said: another run may give another result", async () => {
   const python = "import random\nrandom.seed(1)\nload = random.randint(4, 4)\nprint(load)\n";
   expect((await leadsOf("python", "deck.py", python, "4\n")).join("\n")).toContain(

@@ -97,6 +97,7 @@ export const c: Language = {
   chanceWords: new Set("rand random time clock gettimeofday".split(" ")),
   unseenWords: new Set(["scanf", "getchar", "fgets"]),
   ownWarnings: [startValue],
+  recordingMarksUnset: true,
   quietFunctions,
   needsFile: (program, stem) =>
     new RegExp(`^[ \\t]*#[ \\t]*include[ \\t]*"(?:[^"]*/)?${stem}\\.[hc]"`, "m").test(program),

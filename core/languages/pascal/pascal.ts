@@ -140,6 +140,7 @@ export const pascal: Language = {
   definesFunction: (line) => is(line[0], "function", "procedure"),
   chanceWords: new Set("random Random Now Time Date GetTickCount GetTickCount64".split(" ")),
   unseenWords: new Set(["read", "readln", "random", "Random"]),
+  recordingMarksUnset: true,
   quietFunctions,
   needsFile: (program, stem) => new RegExp(`\\buses\\b[^;]{0,500}\\b${stem}\\b`, "i").test(program),
   blockWords: {
