@@ -196,7 +196,10 @@ function LineNotes({ notes }: { notes: readonly LineNote[] }) {
   const [first, second, ...rest] = notes;
   if (!first) return <span />;
   const one = (note: LineNote) => (
-    <p className="border-l-2 border-rule-strong pl-2 font-sans text-[0.82rem] leading-5" key={note.kind + note.text}>
+    <p
+      className="border-l-2 border-rule-strong pr-2 pl-2 font-sans text-[0.82rem] leading-5"
+      key={note.kind + note.text}
+    >
       <span className="font-semibold">{noteWords[note.kind]}:</span> {note.text}{" "}
       {note.to && (
         <Link className="link" to={note.to} preventScrollReset>

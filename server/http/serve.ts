@@ -217,6 +217,7 @@ function tellLoading({ what, done, total, failed }: LoadingState): void {
   const line = failed
     ? `Loading broke off: ${failed}`
     : `Loading the demo: ${done} of ${total}${what ? ` (${what})` : ""}`;
-  if (process.stdout.isTTY) process.stdout.write(`\r\u001b[K${line}${done === total || failed ? "\n" : ""}`);
-  else if ((done === total && what === "") || failed) process.stdout.write(`${line}\n`);
+  const isOver = failed !== null || (done === total && what === "");
+  if (process.stdout.isTTY) process.stdout.write(`\r\u001b[K${line}${isOver ? "\n" : ""}`);
+  else if (isOver) process.stdout.write(`${line}\n`);
 }

@@ -32,7 +32,7 @@ export function createLoading(tell: (state: LoadingState) => void = () => undefi
       if (state) change({ ...state, what, done: state.done + 1 });
     },
     finish: () => {
-      if (state) tell({ ...state, done: state.total });
+      if (state) tell({ ...state, what: "", done: state.total });
       state = null;
     },
     fail: (why) => {
