@@ -1,16 +1,15 @@
-import { data, Form, Link, redirect } from "react-router";
-import { proposeNames, replaceNames } from "../../core/exercises/names.ts";
+import { data, Form, Link } from "react-router";
+import { proposeNames } from "../../core/exercises/names.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import { refusedSymptom } from "../../core/verdict/verdict.ts";
 import { findCase, startVersion, versionOf } from "../../server/cases/caseStore.ts";
 import type { Database } from "../../server/database/database.ts";
-import { addExercise } from "../../server/exercises/exerciseStore.ts";
-import { makeExercise } from "../../server/exercises/makeExercise.ts";
 import { languageOf } from "../../server/judge/judge.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
+import { act } from "../actions.ts";
 import { Script } from "../components/Script.tsx";
-import { formText, readForm, wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/makePage.ts";
+import { make } from "./actions/make.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Make an exercise · Bent Nail" }];
 
@@ -52,44 +51,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 
 export async function action({ params, request, context }: Route.ActionArgs) {
   const { found } = await loadCase(context.services.database, params.caseKey);
-  const form = await readForm(request);
-  const ticked = new Set(form.getAll("name").map(String));
-  const replacements = [...ticked].map((word) => ({
-    word,
-    replacement: formText(form, `replacement ${word}`).trim() || "Person",
-  }));
-  const more = formText(form, "more")
-    .split(/[\n,;]/)
-    .map((word) => word.trim())
-    .filter((word) => word !== "");
-  for (const [index, word] of more.entries())
-    replacements.push({ word, replacement: `Person${String.fromCharCode(80 + (index % 10))}` });
-  const marks = Object.fromEntries(
-    taskKinds.map((kind) => [
-      kind.kind,
-      form.get(`with ${kind.kind}`) === null
-        ? 0
-        : wholeNumber(form.get(`marks ${kind.kind}`), { from: 0, to: 100, otherwise: 0 }),
-    ]),
-  );
-  if (Object.values(marks).every((mark) => mark === 0))
-    return { message: "Tick at least one task and give it a mark." };
-  const made = await makeExercise(context.services, found, {
-    title: formText(form, "title"),
-    intro: formText(form, "intro"),
-    replacements,
-    marks,
-  });
-  if (made.content.tasks.length === 0) return { message: made.surprises.join(" ") };
-  const key = await addExercise(
-    context.services.database,
-    found.key,
-    replaceNames(formText(form, "title"), replacements),
-    made.content,
-  );
-  return redirect(
-    `/exercises/${key}${made.surprises.length > 0 ? `?${new URLSearchParams(made.surprises.map((surprise) => ["surprise", surprise]))}` : ""}`,
-  );
+  return act([make], request, { services: context.services, found });
 }
 
 export default function ExerciseFromCase({ loaderData: view, actionData }: Route.ComponentProps) {
@@ -109,6 +71,7 @@ export default function ExerciseFromCase({ loaderData: view, actionData }: Route
         <div>
           <label htmlFor="title">Title, as students see it</label>
           <input id="title" name="title" className="field" defaultValue={view.title} required />
+          {actionData?.problems?.title && <p role="alert">{actionData.problems.title}</p>}
         </div>
         <div>
           <label htmlFor="intro">What the program should do</label>
@@ -178,13 +141,13 @@ export default function ExerciseFromCase({ loaderData: view, actionData }: Route
             <input name="more" className="field" />
           </label>
         </fieldset>
-        {actionData && (
+        {actionData?.message && (
           <p role="alert" className="font-semibold">
             {actionData.message}
           </p>
         )}
         <div>
-          <button className="press press-main" type="submit">
+          <button className="press press-main" type="submit" name="intent" value="make">
             Make the exercise
           </button>
           <p className="note-small mt-1">The changed program is run, and all keys come from that run.</p>

@@ -1,18 +1,14 @@
-import { Form, redirect } from "react-router";
-import { slowing } from "../../server/people/slowGuessing.ts";
-import { findSheetByCode } from "../../server/sheets/sheetStore.ts";
-import { formText, readForm } from "../forms.ts";
+import { Form } from "react-router";
+import { act } from "../actions.ts";
 import { slowGuessing } from "../unknownAddress.ts";
 import type { Route } from "./+types/enterPage.ts";
+import { lookUp } from "./actions/lookUp.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sit a sheet" }];
 
 export async function action({ request, context }: Route.ActionArgs) {
   await slowGuessing(context.address);
-  const sheet = await findSheetByCode(context.services.database, formText(await readForm(request), "code"));
-  if (sheet && sheet.state !== "draft") return redirect(`/s/${sheet.code}`);
-  slowing.unknown(context.address);
-  return { message: "There is no sheet with this code. Look at it once more: letters and digits, two groups of four." };
+  return act([lookUp], request, { services: context.services, address: context.address });
 }
 
 export default function SitEnter({ actionData }: Route.ComponentProps) {
@@ -30,7 +26,7 @@ export default function SitEnter({ actionData }: Route.ComponentProps) {
           </p>
         )}
         <div>
-          <button className="press press-main" type="submit">
+          <button className="press press-main" type="submit" name="intent" value="look up">
             Go on
           </button>
         </div>

@@ -81,12 +81,10 @@ test("the page to enter names the labels and nothing of the exercises; a wrong c
 });
 
 test("the code of a sheet leads to it, and an unknown one gets words", async () => {
-  const found = await sitEnter.action(asked({}, { form: { code: code.toLowerCase() } }));
-  expect(found).toBeInstanceOf(Response);
-  expect(found instanceof Response && found.headers.get("location")).toBe(`/s/${code}`);
-  expect(await sitEnter.action(asked({}, { form: { code: "NONE-0000" } }))).toMatchObject({
-    message: expect.stringContaining("no sheet"),
-  });
+  const lookUp = (typed: string) => answered(sitEnter.action(asked({}, { form: { intent: "look up", code: typed } })));
+  expect((await lookUp(code.toLowerCase())).location).toBe(`/s/${code}`);
+  expect(await lookUp("NONE-0000")).toMatchObject({ status: 422, message: expect.stringContaining("no sheet") });
+  expect(await lookUp("x".repeat(101))).toMatchObject({ status: 400 });
 });
 
 test("a cookie that is not encoded, or nobody's, is a student who has not entered", async () => {

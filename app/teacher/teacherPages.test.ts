@@ -177,18 +177,22 @@ test("an exercise is made with marks within bounds, placed on a sheet, and a sta
   const key = await collect();
   await act(key, { intent: "decide", class: "runtime" });
   await act(key, { intent: "mend", text: mended });
-  const form = {
-    title: "Load",
-    intro: "Mend it.",
-    "with classify": "on",
-    "marks classify": "1e9",
-    "with mend": "on",
-    "marks mend": "-4",
-    "with point": "on",
-    "marks point": "three",
-  };
-  const made = await exerciseFromCase.action(asked({ caseKey: key }, { form }));
-  expect(made).toBeInstanceOf(Response);
+  const form = { intent: "make", title: "Load", intro: "Mend it.", "with classify": "on", "marks classify": "100" };
+  const make = (more: Record<string, string>) =>
+    answered(exerciseFromCase.action(asked({ caseKey: key }, { form: { ...form, ...more } })));
+  for (const [more, words] of [
+    [{ "marks classify": "1e9" }, "whole numbers from 0 to 100"],
+    [{ "marks classify": "-4" }, "whole numbers from 0 to 100"],
+    [{ "with point": "on", "marks point": "three" }, "whole numbers from 0 to 100"],
+    [{ "with point": "on" }, "whole numbers from 0 to 100"],
+    [{ "marks classify": "0" }, "Tick at least one task"],
+  ] as const)
+    expect(await make(more)).toMatchObject({ status: 422, message: expect.stringContaining(words) });
+  expect(await make({ title: " " })).toMatchObject({ status: 422, problems: { title: expect.any(String) } });
+  expect(await make({ intent: "bake" })).toMatchObject({ status: 400 });
+  expect(await listExercises(services.database)).toEqual([]);
+  // Marks of a kind that is not ticked are nobody's business.
+  expect((await make({ "marks mend": "three" })).location).toMatch(/^\/exercises\//);
   const [own] = await listExercises(services.database);
   const exerciseKey = own?.key ?? "";
   const page = await exercise.loader(asked({ exerciseKey }));

@@ -1,4 +1,5 @@
 import { spawn } from "node:child_process";
+import { once } from "node:events";
 import { mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -18,16 +19,16 @@ function startServer(): Promise<{ kill: () => Promise<void>; said: string; ended
     env: { ...process.env, BENT_NAIL_DATA: folder, BENT_NAIL_LOG: "silent" },
   });
   let said = "";
+  const exited = once(child, "exit");
   return new Promise((resolve) => {
     const done = (ended: boolean) =>
       resolve({
         said,
         ended,
-        kill: () =>
-          new Promise((gone) => {
-            child.once("exit", () => gone());
-            child.kill("SIGKILL");
-          }),
+        kill: async () => {
+          child.kill("SIGKILL");
+          await exited;
+        },
       });
     child.stdout.on("data", (part) => {
       said += String(part);
@@ -61,6 +62,7 @@ test("within one process the folder is owned once and can be let go", async () =
 
 test("a server killed in the middle of saving keeps everything that it had confirmed", async () => {
   const server = await startServer();
+  expect([server.ended, server.said]).toEqual([false, expect.stringContaining("Bent Nail is at")]);
   const base = /http:\/\/[^/\s]+/.exec(server.said)?.[0] ?? "";
   const confirmed: string[] = [];
   const save = async (name: string) => {

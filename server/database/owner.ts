@@ -5,14 +5,25 @@ import { join } from "node:path";
 /** Raised when another running process has the data folder; its message is for the person. */
 export class FolderInUse extends Error {}
 
+/** How long an owner may take to answer, in milliseconds; one that has not said a word by then is taken for alive. */
+const patience = 10_000;
+
+/**
+ * Whether an owner answers, by ending what was begun. Of one that was killed a child that it was just starting may hold
+ * the socket a moment longer: nobody answers there, and the connection breaks.
+ */
 function isAlive(path: string): Promise<boolean> {
   return new Promise((resolve) => {
     const socket = connect(path);
-    socket.once("connect", () => {
+    const is = (alive: boolean) => {
+      resolve(alive);
       socket.destroy();
-      resolve(true);
-    });
-    socket.once("error", () => resolve(false));
+    };
+    socket.resume();
+    socket.setTimeout(patience, () => is(true));
+    socket.once("end", () => is(true));
+    socket.once("error", () => is(false));
+    socket.once("close", () => is(false));
   });
 }
 

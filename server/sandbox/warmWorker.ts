@@ -1,3 +1,4 @@
+import { setTimeout as sleep } from "node:timers/promises";
 import { z } from "zod";
 import type { Limits, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { findBubblewrap, type SandboxProcess, type SandboxSpecification, startInSandbox } from "./bubblewrap.ts";
@@ -92,6 +93,10 @@ const tries = 3;
 const readySchema = z.object({ ready: z.literal(true), version: z.string() });
 /** Time that a sandbox may take beyond a job's own limit before it counts as broken, in milliseconds. */
 const grace = 5000;
+/** Time that a sandbox may take to come up before it is ended all the same, in milliseconds. */
+const longestStart = 10_000;
+/** Times its wall time limit after which the host ends a job that others keep from the processors (MOST in own_time.py). */
+const mostHeldUp = 12;
 
 type Waiting = { resolve: (message: Message) => void; reject: (reason: Error) => void };
 export type Message = { head: unknown; body: Buffer };
@@ -168,13 +173,18 @@ export function startServant(specification: SandboxSpecification, limits: Limits
   readMessages(child, (message) => queue.shift()?.resolve(message));
   const next = () => new Promise<Message>((resolve, reject) => (over ? reject(over) : queue.push({ resolve, reject })));
   const version = next().then((message) => readySchema.parse(message.head).version);
-  version.catch(() => undefined);
+  // A sandbox that is killed while the kernel makes its namespaces leaves half of itself behind: it is let come up first.
+  const up = version.then(
+    () => undefined,
+    () => undefined,
+  );
   return {
     version,
     exited,
     gone: exited.then(() => group?.remove()),
     stop: () => {
-      child.kill("SIGKILL");
+      child.stdin?.end();
+      void Promise.race([up, sleep(longestStart, undefined, { ref: false })]).then(() => child.kill("SIGKILL"));
     },
     ask: async (head, body, milliseconds) => {
       const headBytes = Buffer.from(JSON.stringify(head));
@@ -212,7 +222,7 @@ export function startWarmWorker(specification: SandboxSpecification, limits: Lim
         const message = await servant.ask(
           head,
           body,
-          (job.limits.wallSeconds + (job.commands?.buildLimits.wallSeconds ?? 0)) * 1000 + grace,
+          (job.limits.wallSeconds + (job.commands?.buildLimits.wallSeconds ?? 0)) * mostHeldUp * 1000 + grace,
         );
         const { failure, raw, blockBytes, ...answer } = answerHeadSchema.parse(message.head);
         const block = message.body.subarray(0, blockBytes);

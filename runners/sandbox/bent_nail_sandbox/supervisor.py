@@ -15,6 +15,7 @@ import traceback
 
 from .first import be_the_first
 from .namespaces import fork_into_namespaces
+from .own_time import OwnTime
 
 POLL = 0.02
 PAGE = os.sysconf("SC_PAGE_SIZE")
@@ -51,7 +52,7 @@ def processes_of(first):
 
 
 def measure(first):
-    """(CPU seconds, bytes of memory, processes) of everything that the job started."""
+    """(CPU seconds, bytes of memory, process numbers) of everything that the job started."""
     ticks = pages = 0
     processes = processes_of(first)
     for pid, fields in processes.items():
@@ -62,7 +63,7 @@ def measure(first):
             pages += int(resident) - int(shared)
         except (OSError, ValueError):
             continue
-    return ticks / TICK, pages * PAGE, len(processes)
+    return ticks / TICK, pages * PAGE, processes.keys()
 
 
 def proportional_memory(first):
@@ -157,8 +158,9 @@ class Job:
         # Building has its own limits; when it is over, the run begins with fresh ones.
         self.building = numbers["buildLimits"] is not None
         self.phase_limits = {**self.limits, **(numbers["buildLimits"] or {})}
-        self.started_at = self.phase_at = time.monotonic()
+        self.started_at = time.monotonic()
         self.cpu_before = 0.0
+        self.own_time = OwnTime(self.started_at, 0.0)
         self.soft = 0.0
         self.stopped = "none"
         self.raw = []
@@ -176,7 +178,7 @@ class Job:
             self.building = False
             self.phase_limits = self.limits
             self.cpu_before = measure(self.first)[0]
-            self.phase_at = time.monotonic()
+            self.own_time = OwnTime(time.monotonic(), self.cpu_before)
         elif message[:1] == b"@":
             self.wanted.append(message[1:].decode())
         elif message[:1] == b"!":
@@ -209,7 +211,7 @@ class Job:
         """Compares what the job has taken with its limits."""
         cpu, memory, processes = measure(self.first)
         self.peak_memory = max(self.peak_memory, memory)
-        self.peak_processes = max(self.peak_processes, processes - 1)
+        self.peak_processes = max(self.peak_processes, len(processes) - 1)
         most = self.phase_limits["memoryBytes"] + self.limits.get("overheadBytes", 24 << 20)
         if memory > most:
             # The quick sum counts pages that forks share once for each; look closely before saying so.
@@ -217,7 +219,8 @@ class Job:
             if shared_once is None or shared_once > most:
                 self.stopped = "memory"
                 return
-        if cpu - self.cpu_before > self.phase_limits["cpuSeconds"] or now - self.phase_at > self.phase_limits["wallSeconds"]:
+        self.own_time.look(now, cpu, processes)
+        if cpu - self.cpu_before > self.phase_limits["cpuSeconds"] or self.own_time.is_over(now, self.phase_limits["wallSeconds"]):
             if self.mode != "trace" or self.by_commands:
                 self.stopped = "time"
             elif not self.soft:

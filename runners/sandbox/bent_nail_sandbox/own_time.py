@@ -1,0 +1,50 @@
+"""The wall time of a job, less the time in which it was ready to run and others had the processors.
+
+A program that a slow or busy machine holds up is no program that hangs. A moment counts if some thread of the job ran in it, or if none was
+ready to. The kernel counts for each thread how long it was ready without a processor (/proc/PID/schedstat, second field, nanoseconds); where
+it does not, every moment counts.
+"""
+import os
+
+EVERY = 0.1  # seconds between two looks at the threads
+MOST = 12  # times its wall time limit after which a job ends, whoever had the processors
+
+
+def delay_of(processes):
+    """Seconds for which the threads of these processes have been ready to run and had no processor, all together."""
+    nanoseconds = 0
+    for pid in processes:
+        try:
+            for thread in os.listdir("/proc/%d/task" % pid):
+                with open("/proc/%d/task/%s/schedstat" % (pid, thread), "rb") as source:
+                    nanoseconds += int(source.read().split()[1])
+        except (OSError, ValueError, IndexError):
+            continue
+    return nanoseconds / 1e9
+
+
+class OwnTime:
+    """Counts from `now` (seconds of the monotonic clock) on, for a job that has had `cpu` seconds of the processors by then."""
+
+    def __init__(self, now, cpu):
+        self.began = self.at = now
+        self.cpu = cpu
+        self.delay = None
+        self.held_up = 0.0
+
+    def look(self, now, cpu, processes):
+        """To be called again and again with all CPU seconds so far and the process numbers of the job."""
+        if now - self.at < EVERY:
+            return
+        delay = delay_of(processes)
+        # Before the first look nothing is known of single moments, but all of it was since the beginning.
+        waited = delay if self.delay is None else delay - self.delay
+        ran = max(0.0, cpu - self.cpu)
+        ready = min(now - self.at, ran + max(0.0, waited))
+        self.held_up += max(0.0, ready - ran)
+        self.at, self.cpu, self.delay = now, cpu, delay
+
+    def is_over(self, now, seconds):
+        """Whether the job has had `seconds` of wall time of its own."""
+        passed = now - self.began
+        return passed > seconds * MOST or passed - self.held_up > seconds
