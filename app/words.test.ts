@@ -39,7 +39,7 @@ test("a course's words are spoken in the Casebook, on exercises, sheets, schemes
     await decideClass(services, found, byTeacher(found), { class: "syntax", kind: null, reason: "" }),
   ).toMatchObject({ message: expect.stringContaining("The evidence says exception") });
   await decideClass(services, found, byTeacher(found), { class: "runtime", kind: null, reason: "" });
-  const form = { title: "Deck", intro: "", "with classify": "on", "marks classify": "2" };
+  const form = { intent: "make", title: "Deck", intro: "", "with classify": "on", "marks classify": "2" };
   await make.action(asked({ caseKey }, { form }));
   const exerciseKey = (await listExercises(database))[0]?.key ?? "";
   const sheetKey = await addSheet(database, course, "Loads");

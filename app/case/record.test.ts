@@ -93,7 +93,7 @@ test("steps in words have a table by hand: refused with its row, printed blank, 
   expect(await printedTable.loader(asked({ caseKey }))).toMatchObject({
     ...{ count: 4, columns: [{ title: "boats" }, { title: "trips" }] },
   });
-  const form = { title: "Trips", intro: "", "with trace": "on", "marks trace": "4" };
+  const form = { intent: "make", title: "Trips", intro: "", "with trace": "on", "marks trace": "4" };
   expect(await make.action(asked({ caseKey }, { form }))).toBeInstanceOf(Response);
   const exerciseKey = (await listExercises(services.database))[0]?.key ?? "";
   const [task] = (await exercise.loader(asked({ exerciseKey }))).tasks;

@@ -29,7 +29,7 @@ const printed = (outcome: Outcome) => consoleText(outcome.console, ["out"]);
 
 /** Programs that go on until they are stopped, or until they have filled what they may fill. */
 const endless =
-  /bomb|flood|wait_for_ever|stop_itself|ignore_signals|hang_at_exit|hold_everything|thread_that_stays|late_child|become_another|leave_child/;
+  /bomb|flood|wait_for_ever|stop_itself|ignore_signals|hang_at_exit|hold_everything|close_streams|thread_that_stays|late_child|become_another|leave_child/;
 
 /** What is typed into those that look at their input. */
 const typed = "one\ntwo\nsix\nten\n";

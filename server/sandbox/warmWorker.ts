@@ -96,7 +96,7 @@ const grace = 5000;
 /** Time that a sandbox may take to come up before it is ended all the same, in milliseconds. */
 const longestStart = 10_000;
 /** Times its wall time limit after which the host ends a job that others keep from the processors (MOST in own_time.py). */
-const mostHeldUp = 12;
+const mostHeldUp = 20;
 
 type Waiting = { resolve: (message: Message) => void; reject: (reason: Error) => void };
 export type Message = { head: unknown; body: Buffer };

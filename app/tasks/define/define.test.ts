@@ -46,7 +46,7 @@ const shown = (element: ReturnType<typeof createElement>) =>
 
 test("a definition is asked for, changed, printed, sat and marked, each by the pages that serve every kind of task", async () => {
   const { database } = services;
-  const form = { title: "Deck", intro: "", "with define": "on", "marks define": "2" };
+  const form = { intent: "make", title: "Deck", intro: "", "with define": "on", "marks define": "2" };
   expect(await make.action(asked({ caseKey }, { form }))).toBeInstanceOf(Response);
   const exerciseKey = (await listExercises(database))[0]?.key ?? "";
   const made = await exercise.loader(asked({ exerciseKey }));

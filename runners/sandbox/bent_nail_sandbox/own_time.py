@@ -7,7 +7,7 @@ it does not, every moment counts.
 import os
 
 EVERY = 0.1  # seconds between two looks at the threads
-MOST = 12  # times its wall time limit after which a job ends, whoever had the processors
+MOST = 20  # times its wall time limit after which a job ends, whoever had the processors
 
 
 def delay_of(processes):
@@ -28,20 +28,20 @@ class OwnTime:
 
     def __init__(self, now, cpu):
         self.began = self.at = now
-        self.cpu = cpu
-        self.delay = None
-        self.held_up = 0.0
+        self.cpu_before = self.cpu = cpu
+        self.delay = self.waited = self.waits = self.held_up = 0.0
 
     def look(self, now, cpu, processes):
-        """To be called again and again with all CPU seconds so far and the process numbers of the job."""
+        """To be called again and again with all CPU seconds so far and the job's processes, {pid: fields of its stat from the state on}."""
         if now - self.at < EVERY:
             return
         delay = delay_of(processes)
-        # Before the first look nothing is known of single moments, but all of it was since the beginning.
-        waited = delay if self.delay is None else delay - self.delay
-        ran = max(0.0, cpu - self.cpu)
-        ready = min(now - self.at, ran + max(0.0, waited))
-        self.held_up += max(0.0, ready - ran)
+        # A thread's wait is counted by the kernel when it is over; one that is not over yet is seen by this: ready, and nothing done.
+        ready = any(fields[0] == b"R" for fields in processes.values())
+        self.waits = self.waits + now - self.at if ready and cpu == self.cpu and delay <= self.delay else 0.0
+        self.waited += max(0.0, delay - self.delay)
+        # Threads that waited beside one another, or while another one ran, did not hold the job up more than once.
+        self.held_up = min(max(0.0, now - self.began - (cpu - self.cpu_before)), self.waited + self.waits)
         self.at, self.cpu, self.delay = now, cpu, delay
 
     def is_over(self, now, seconds):

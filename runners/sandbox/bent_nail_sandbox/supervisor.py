@@ -52,7 +52,7 @@ def processes_of(first):
 
 
 def measure(first):
-    """(CPU seconds, bytes of memory, process numbers) of everything that the job started."""
+    """(CPU seconds, bytes of memory, processes as processes_of gives them) of everything that the job started."""
     ticks = pages = 0
     processes = processes_of(first)
     for pid, fields in processes.items():
@@ -63,7 +63,7 @@ def measure(first):
             pages += int(resident) - int(shared)
         except (OSError, ValueError):
             continue
-    return ticks / TICK, pages * PAGE, processes.keys()
+    return ticks / TICK, pages * PAGE, processes
 
 
 def proportional_memory(first):
