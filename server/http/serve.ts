@@ -199,6 +199,7 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
     process.exit(0);
   };
   // Only now can whoever reads this stop it as it should be stopped.
+  void services.toolchains.prepare();
   process.stdout.write(`Bent Nail is at http://${options.host}:${port}/\n`);
   const { load } = options;
   if (!load) return;

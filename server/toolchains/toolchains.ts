@@ -30,6 +30,8 @@ export type Toolchains = {
   find: (language: string) => Toolchain | undefined;
   all: readonly Toolchain[];
   desk: Desk;
+  /** Starts a sandbox of each kind, so that nobody's first run waits for that. What cannot start says so when it is used. */
+  prepare: () => Promise<void>;
   close: () => Promise<void>;
 };
 
@@ -92,10 +94,14 @@ export function createToolchains(desk: Desk = createDesk()): Toolchains {
     return workbench;
   };
   const all = makers.map((make) => atDesk(make(getWorkbench), desk));
+  const python = all.find((toolchain) => toolchain.language === "python");
   return {
     all,
     desk,
     find: (language) => all.find((toolchain) => toolchain.language === language),
+    prepare: async () => {
+      await Promise.allSettled([python?.available(), (async () => getWorkbench().version())()]);
+    },
     close: async () => {
       await Promise.all([...all.map((toolchain) => toolchain.close()), workbench?.close()]);
     },
