@@ -1,4 +1,4 @@
-import { createObjectStore } from "./table.ts";
+import { createObjectStore } from "./objectStore.ts";
 import type { Trace, Value } from "./trace.ts";
 
 /** Names shown at most. */

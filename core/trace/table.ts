@@ -1,3 +1,4 @@
+import { createObjectStore } from "./objectStore.ts";
 import type { Step, Trace, Value, Write } from "./trace.ts";
 
 /** A column: a name in a frame kind. `key` is stable within one table; `title` is what stands over it. */
@@ -26,148 +27,97 @@ export type TraceSteps = Pick<Trace, "steps" | "cut"> & Partial<Trace>;
 /** "line": a row for every executed line. "change": only rows in which a column changes or something is printed. */
 export type RowPolicy = "line" | "change";
 
-type Stored = {
-  type: string;
-  shape: NonNullable<Value["shape"]>;
-  items: Array<{ key?: string; value: Value }>;
-  length?: number;
+type Cell = { value: Value | null; text: string };
+
+/** What stands in a cell: blank where there is no value yet. */
+const textOf = (store: ReturnType<typeof createObjectStore>, value: Value | null): string => {
+  if (value === null) return "(gone)";
+  return store.isUnset(value) ? "" : store.write(value);
 };
-
-/** Remembers the contents of every changeable object as a run goes on, and writes values as a person does. */
-export function createObjectStore() {
-  const objects = new Map<number, Stored>();
-
-  function learn(value: Value): void {
-    for (const item of value.items ?? []) learn(item.value);
-    if (value.id !== undefined && value.shape && value.items) {
-      objects.set(value.id, {
-        type: value.type,
-        shape: value.shape,
-        items: [...value.items],
-        ...(value.length === undefined ? {} : { length: value.length }),
-      });
-    }
-  }
-
-  function apply(write: Write): void {
-    if (write.value) learn(write.value);
-    if (write.scope !== "object") return;
-    const target = objects.get(write.owner);
-    const [part] = write.path;
-    if (!target || part === undefined) return;
-    if (target.shape === "list") {
-      if (part === "length") target.length = Number(write.value?.text ?? target.items.length);
-      else if (typeof part === "number" && write.value) target.items[part] = { value: write.value };
-      else if (typeof part === "number") target.items.splice(part, 1);
-    } else {
-      const at = target.items.findIndex((item) => item.key === String(part));
-      if (!write.value) target.items.splice(at, at < 0 ? 0 : 1);
-      else if (at < 0) target.items.push({ key: String(part), value: write.value });
-      else target.items[at] = { key: String(part), value: write.value };
-    }
-  }
-
-  function write(value: Value, open: ReadonlySet<number> = new Set()): string {
-    if (value.text !== undefined) return value.text;
-    const stored: Stored | undefined =
-      value.id !== undefined
-        ? objects.get(value.id)
-        : value.shape && value.items
-          ? { type: value.type, shape: value.shape, items: [...value.items] }
-          : undefined;
-    if (!stored) return "…";
-    if (value.id !== undefined && open.has(value.id)) return "…";
-    const inside = value.id === undefined ? open : new Set([...open, value.id]);
-    const parts = stored.items.map((item) => {
-      const text = write(item.value, inside);
-      return item.key === undefined ? text : stored.shape === "object" ? `${item.key}=${text}` : `${item.key}: ${text}`;
-    });
-    const total = stored.length ?? value.length;
-    if (total !== undefined && total > stored.items.length) parts.push(`… ${total} in all`);
-    const joined = parts.join(", ");
-    if (stored.shape === "list") return stored.type === "list" ? `[${joined}]` : `${stored.type}([${joined}])`;
-    if (stored.shape === "tuple") return `(${joined}${parts.length === 1 ? "," : ""})`;
-    if (stored.shape === "set") return parts.length === 0 ? "set()" : `{${joined}}`;
-    if (stored.shape === "dictionary") return `{${joined}}`;
-    return `${stored.type}(${joined})`;
-  }
-
-  return { learn, apply, write };
-}
 
 /**
  * The trace table of a recorded run: a column per variable in the order of the first value, an output column, blank
- * where nothing changed. A variable of a function has one column for all its calls. `columns` limits and orders the
- * variables by key.
+ * where nothing changed. A variable of a function has one column for all its calls. An object shows what it holds in
+ * every column of the program and of the call whose line ran; a call that waits shows what was changed meanwhile when it
+ * goes on. `columns` limits and orders the variables by key.
  */
 export function buildTable(
   trace: TraceSteps,
   options: { rows?: RowPolicy; columns?: readonly string[] } = {},
 ): TraceTable {
   const store = createObjectStore();
-  const columns: TableColumn[] = [];
-  const known = new Map<string, { column: TableColumn; value: Value | null; text: string }>();
+  const columns = new Map<string, TableColumn>();
   const frameNames = new Map<number, string>();
-  const live = new Map<string, Map<number, { value: Value | null; text: string }>>();
+  /** Cells by their owner (0 for the program, else the call) and column. */
+  const live = new Map<number, Map<string, Cell>>();
+  /** How many changes of objects there were, and how many of them each call has seen. */
+  let changes = 0;
+  const seen = new Map<number, number>();
   const rows: TableRow[] = [];
   const chosen = options.columns ? new Set(options.columns) : null;
 
-  const columnKey = (write: Write): string =>
-    write.scope === "global" ? String(write.path[0]) : `${frameNames.get(write.owner) ?? "?"}.${String(write.path[0])}`;
+  function columnOf({ scope, owner, path }: Write): string {
+    const title = String(path[0]);
+    if (scope === "global") return title;
+    return `${frameNames.get(owner) ?? "?"}.${title}`;
+  }
+
+  function show(cells: Record<string, string>, key: string, text: string, write?: Write): void {
+    cells[key] = text;
+    if (columns.has(key) || text === "") return;
+    const name = write ? String(write.path[0]) : key.slice(key.indexOf(".") + 1);
+    const isGlobal = write ? write.scope === "global" : !key.includes(".");
+    columns.set(
+      key,
+      isGlobal
+        ? { key, title: name, scope: "global" }
+        : { key, title: name, scope: "function", functionName: key.slice(0, key.length - name.length - 1) },
+    );
+  }
+
+  /** Everything of an owner that holds others is written again. */
+  function refresh(owner: number, cells: Record<string, string>): void {
+    for (const [key, cell] of live.get(owner) ?? []) {
+      if (!cell.value || cell.value.text !== undefined) continue;
+      const text = textOf(store, cell.value);
+      if (text === cell.text) continue;
+      cell.text = text;
+      show(cells, key, text);
+    }
+  }
 
   for (const step of trace.steps) {
     if (step.call !== undefined) frameNames.set(step.frame, step.call);
     const cells: Record<string, string> = {};
-    let objectsChanged = false;
+    const before = changes;
     for (const write of step.writes) {
       store.apply(write);
       if (write.scope === "object") {
-        objectsChanged = true;
+        changes += 1;
         continue;
       }
-      const key = columnKey(write);
-      if (!known.has(key)) {
-        const column: TableColumn =
-          write.scope === "global"
-            ? { key, title: String(write.path[0]), scope: "global" }
-            : {
-                key,
-                title: String(write.path[0]),
-                scope: "function",
-                functionName: frameNames.get(write.owner) ?? "?",
-              };
-        columns.push(column);
-        known.set(key, { column, value: null, text: "" });
-      }
-      const byFrame = live.get(key) ?? new Map<number, { value: Value | null; text: string }>();
-      live.set(key, byFrame);
-      const before = byFrame.get(write.owner)?.text;
-      const text = write.value ? store.write(write.value) : "(gone)";
-      byFrame.set(write.owner, { value: write.value, text });
-      if (text !== before) cells[key] = text;
+      const key = columnOf(write);
+      const own = live.get(write.owner) ?? new Map<string, Cell>();
+      live.set(write.owner, own);
+      const text = textOf(store, write.value);
+      const former = own.get(key)?.text ?? "";
+      own.set(key, { value: write.value, text });
+      if (text !== former && (write.value !== null || former !== "")) show(cells, key, text, write);
     }
-    if (objectsChanged) {
-      // An object may be named in several columns: every one that shows it changes.
-      for (const [key, byFrame] of live) {
-        for (const [owner, cell] of byFrame) {
-          if (!cell.value || cell.value.text !== undefined) continue;
-          const visible = owner === 0 || owner === step.frame;
-          const text = store.write(cell.value);
-          if (text !== cell.text && visible) {
-            cell.text = text;
-            cells[key] = text;
-          }
-        }
-      }
-    }
+    if (changes !== before) refresh(0, cells);
+    if (changes !== (seen.get(step.frame) ?? before)) refresh(step.frame, cells);
+    seen.set(step.frame, changes);
     rows.push(rowOf(step, cells, chosen));
   }
-  const shown = chosen ? columns.filter((column) => chosen.has(column.key)) : columns;
-  const kept =
-    options.rows === "change"
-      ? rows.filter((row) => Object.keys(row.cells).length > 0 || row.output !== "" || row.raised !== undefined)
-      : rows;
-  return { columns: shown, rows: kept, ...(trace.cut === undefined ? {} : { cut: trace.cut }) };
+  const all = [...columns.values()];
+  const shown = chosen ? all.filter((column) => chosen.has(column.key)) : all;
+  const changed = (row: TableRow) =>
+    Object.keys(row.cells).length > 0 || row.output !== "" || row.raised !== undefined || row.input !== undefined;
+  return {
+    columns: shown,
+    rows: options.rows === "change" ? rows.filter(changed) : rows,
+    ...(trace.cut === undefined ? {} : { cut: trace.cut }),
+  };
 }
 
 function rowOf(step: Step, cells: Record<string, string>, chosen: ReadonlySet<string> | null): TableRow {

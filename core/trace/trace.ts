@@ -17,6 +17,9 @@ export type Value = {
   length?: number;
 };
 
+/** The text of what holds no value yet, in recordings of languages that know such a thing. */
+export const unsetText = "not set yet";
+
 /**
  * One changed name or element. `owner` is the frame's or object's number (0 for globals); `value` null means it is
  * gone.

@@ -1,6 +1,6 @@
 import type { Language, LoopCondition } from "../languages/language.ts";
 import { tokensByLine } from "../languages/lexical.ts";
-import { createObjectStore } from "../trace/table.ts";
+import { createObjectStore } from "../trace/objectStore.ts";
 import type { Step, Trace } from "../trace/trace.ts";
 
 /**

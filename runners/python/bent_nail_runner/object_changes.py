@@ -4,6 +4,7 @@ from operator import is_
 from .values import ITEM_LIMIT
 
 MISSING = object()
+MOST_BEHIND = 3  # changes behind the items that are recorded: so many are told, the last ones
 GONE = ["-"]
 
 
@@ -31,18 +32,26 @@ def object_changes(values, entry, emit):
             emit(["o", number, [i], values.token(after[i], 1)])
         for i in range(min(len(before), ITEM_LIMIT) - 1, len(after) - 1, -1):
             emit(["o", number, [i], GONE])
-        if len(after) > ITEM_LIMIT and len(after) != len(before):
+        if len(after) != len(before) and max(len(after), len(before)) > ITEM_LIMIT:
             emit(["o", number, ["length"], len(after)])
+        if len(after) > ITEM_LIMIT:
+            behind = [i for i in range(ITEM_LIMIT, len(after)) if i >= len(before) or before[i] is not after[i]]
+            for i in behind[-MOST_BEHIND:]:
+                emit(["o", number, [i], values.token(after[i], 1)])
         return
     as_text = values.key_text if shape == "d" else str
     for key in before:
         if key not in after:
             emit(["o", number, [as_text(key)], GONE])
+    if shape == "d" and len(after) > ITEM_LIMIT and len(after) != len(before):
+        emit(["o", number, ["length"], len(after)])
+    told = 0
     for position, key in enumerate(after):
-        if position >= ITEM_LIMIT:
+        if told == MOST_BEHIND:
             break
         if before.get(key, MISSING) is not after[key]:
             emit(["o", number, [as_text(key)], values.token(after[key], 1)])
+            told += position >= ITEM_LIMIT
 
 
 def is_same(values, entry):

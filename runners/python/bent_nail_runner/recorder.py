@@ -195,9 +195,12 @@ def start_recording(console, files, texts, step_limit, on_limit):
         own_columns = columns[scope]
         cells = code.co_cellvars and not is_main
         plan = NOTHING
+        # The body of a class, run like a function: it begins with a line of the interpreter's own, and nobody called it.
+        body = number != 0 and not code.co_flags & 1
+        begins = body
 
         def on_event(frame, event, argument):
-            nonlocal plan, count, shown, resumed
+            nonlocal plan, count, shown, resumed, begins
             if plan is not NOTHING and event != "exception":
                 names, global_names, watched, deep = plan
                 if names:
@@ -226,6 +229,9 @@ def start_recording(console, files, texts, step_limit, on_limit):
                 if cells and resumed == number:
                     check_all(known, frame.f_locals, scope)
             if event == "line":
+                if begins:
+                    begins = False
+                    return frame.f_trace
                 line = frame.f_lineno
                 try:
                     plan = plans[line]
@@ -244,7 +250,9 @@ def start_recording(console, files, texts, step_limit, on_limit):
                     append(["v", token(argument)])
                 if stack and stack[-1][0] is frame:
                     stack.pop()
-                    if stack:
+                    if body:
+                        resumed = stack[-1][1] if stack else -1
+                    elif stack:
                         caller, resumed, caller_file, caller_depth = stack[-1]
                         line = caller.f_lineno
                         if line is not None:

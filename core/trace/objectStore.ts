@@ -1,0 +1,115 @@
+import { unsetText, type Value, type Write } from "./trace.ts";
+
+type Stored = {
+  type: string;
+  shape: NonNullable<Value["shape"]>;
+  items: Array<{ key?: string; value: Value }>;
+  length?: number;
+  /** What changed last behind the items that are recorded, by place or key. */
+  behind?: Map<string, Value>;
+};
+
+/** Changes behind the recorded items that are shown at most. */
+const mostBehind = 3;
+/** What stands for an element that holds no value yet. */
+const unsetElement = "?";
+
+/** Remembers the contents of every changeable object as a run goes on, and writes values as a person does. */
+export function createObjectStore() {
+  const objects = new Map<number, Stored>();
+
+  function learn(value: Value): void {
+    for (const item of value.items ?? []) learn(item.value);
+    if (value.id !== undefined && value.shape && value.items) {
+      objects.set(value.id, {
+        type: value.type,
+        shape: value.shape,
+        items: [...value.items],
+        ...(value.length === undefined ? {} : { length: value.length }),
+      });
+    }
+  }
+
+  function apply(write: Write): void {
+    if (write.value) learn(write.value);
+    if (write.scope !== "object") return;
+    const target = objects.get(write.owner);
+    const [part] = write.path;
+    if (!target || part === undefined) return;
+    if (part === "length" && (target.shape === "list" || typeof write.value?.text === "string")) {
+      const length = Number(write.value?.text ?? target.items.length);
+      target.length = length;
+      if (target.shape === "list")
+        for (const place of target.behind?.keys() ?? []) if (Number(place) >= length) target.behind?.delete(place);
+    } else if (target.shape === "list") {
+      if (typeof part === "number") changeItem(target, part, write.value);
+    } else {
+      changeKey(target, String(part), write.value);
+    }
+  }
+
+  function changeItem(target: Stored, place: number, value: Value | null): void {
+    if (place > target.items.length || (place === target.items.length && (target.length ?? 0) > place))
+      changeBehind(target, String(place), value);
+    else if (value) target.items[place] = { value };
+    else target.items.splice(place, 1);
+  }
+
+  function changeKey(target: Stored, key: string, value: Value | null): void {
+    const at = target.items.findIndex((item) => item.key === key);
+    if (at < 0 && (target.length ?? 0) > target.items.length) changeBehind(target, key, value);
+    else if (!value) target.items.splice(at, at < 0 ? 0 : 1);
+    else if (at < 0) target.items.push({ key, value });
+    else target.items[at] = { key, value };
+  }
+
+  function changeBehind(target: Stored, place: string, value: Value | null): void {
+    target.behind ??= new Map();
+    target.behind.delete(place);
+    if (value) target.behind.set(place, value);
+    for (const each of [...target.behind.keys()].slice(0, -mostBehind)) target.behind.delete(each);
+  }
+
+  /** What a value holds, as far as it is known by now; undefined for plain values and unknown objects. */
+  function contentsOf(value: Value): Stored | undefined {
+    if (value.id !== undefined) return objects.get(value.id);
+    return value.shape && value.items ? { type: value.type, shape: value.shape, items: [...value.items] } : undefined;
+  }
+
+  /** True for what holds no value yet: a variable before its first value, or a whole array of such. */
+  function isUnset(value: Value, open: readonly number[] = []): boolean {
+    if (value.text !== undefined) return value.text === unsetText;
+    if (value.id !== undefined && open.includes(value.id)) return false;
+    const items = contentsOf(value)?.items ?? [];
+    const inside = value.id === undefined ? open : [...open, value.id];
+    return items.length > 0 && items.every((item) => isUnset(item.value, inside));
+  }
+
+  /** A value as a person writes it; `open`: the objects inside of which it stands. */
+  function write(value: Value, open: ReadonlySet<number> = new Set(), isInside = false): string {
+    if (value.text !== undefined) return isInside && value.text === unsetText ? unsetElement : value.text;
+    const stored = contentsOf(value);
+    if (!stored) return "…";
+    if (value.id !== undefined && open.has(value.id)) return "…";
+    const inside = value.id === undefined ? open : new Set([...open, value.id]);
+    const parts = stored.items.map((item) => {
+      const text = write(item.value, inside, true);
+      return item.key === undefined ? text : stored.shape === "object" ? `${item.key}=${text}` : `${item.key}: ${text}`;
+    });
+    const total = stored.length ?? value.length;
+    if (total !== undefined && total > stored.items.length) {
+      const behind = [...(stored.behind ?? [])].map(([place, item]) => `${place}: ${write(item, inside, true)}`);
+      parts.push([`… ${total} in all`, ...behind].join("; "));
+    }
+    const joined = parts.join(", ");
+    if (stored.shape === "list") return stored.type === "list" ? `[${joined}]` : `${stored.type}([${joined}])`;
+    if (stored.shape === "tuple") return `(${joined}${parts.length === 1 ? "," : ""})`;
+    if (stored.shape === "set" && stored.type === "frozenset")
+      return parts.length === 0 ? "frozenset()" : `frozenset({${joined}})`;
+    if (stored.shape === "set") return parts.length === 0 ? "set()" : `{${joined}}`;
+    if (stored.shape === "dictionary") return `{${joined}}`;
+    return `${stored.type}(${joined})`;
+  }
+
+  return { learn, apply, write, isUnset };
+}

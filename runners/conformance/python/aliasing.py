@@ -1,0 +1,8 @@
+deck = [4, 9]  #> deck=[4, 9]
+same = deck  #> same=[4, 9]
+same.append(2)  #> deck=[4, 9, 2] & same=[4, 9, 2]
+copy = deck[:]  #> copy=[4, 9, 2]
+copy[0] = 7  #> copy=[7, 9, 2]
+deck += [1]  #> deck=[4, 9, 2, 1] & same=[4, 9, 2, 1]
+deck = deck + [3]  #> deck=[4, 9, 2, 1, 3]
+same.clear()  #> same=[]

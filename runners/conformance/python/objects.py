@@ -1,0 +1,15 @@
+class Boat:  #> - ; -
+    def __init__(self, cars):  #> - ; __init__.self=Boat() & __init__.cars=3
+        self.cars = cars  #> __init__.self=Boat(cars=3)
+        self.log = []  #> __init__.self=Boat(cars=3, log=[])
+
+    def load(self, more):  #> - ; load.self=Boat(cars=3, log=[]) & load.more=2
+        self.cars += more  #> load.self=Boat(cars=5, log=[]) & tern=Boat(cars=5, log=[])
+        self.log.append(more)  #> load.self=Boat(cars=5, log=[2]) & tern=Boat(cars=5, log=[2])
+        return self  #> -
+
+
+tern = Boat(3)  #> - ; tern=Boat(cars=3, log=[])
+tern.load(2)  #> - ; -
+fleet = [tern]  #> fleet=[Boat(cars=5, log=[2])]
+tern.cars = 1  #> fleet=[Boat(cars=1, log=[2])] & tern=Boat(cars=1, log=[2])

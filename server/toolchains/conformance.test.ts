@@ -1,0 +1,86 @@
+import { existsSync, readdirSync, readFileSync } from "node:fs";
+import { extname, join } from "node:path";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { findLanguage } from "../../core/languages/languages.ts";
+import { lineTexts } from "../../core/source/lines.ts";
+import { buildTable, type TraceTable } from "../../core/trace/table.ts";
+import { usualLimits } from "../judge/run.ts";
+import { productFolder } from "../productFolder.ts";
+import { createToolchains, type Toolchains } from "./toolchains.ts";
+
+let toolchains: Toolchains;
+beforeAll(() => {
+  toolchains = createToolchains();
+});
+afterAll(() => toolchains.close());
+
+const folder = join(productFolder, "runners/conformance");
+
+/** What a program says of its own rows: behind "#>", "//>" or "%>" of a line, row after row between " ; ". */
+const truth = /(?:#|\/\/|%)>\s*(.*)$/;
+
+/** Text as it stands in a truth: line ends, tabs and a blank at the end are seen. */
+const seen = (text: string) =>
+  text.replaceAll("\\", "\\\\").replaceAll("\n", "\\n").replaceAll("\t", "\\t").replace(/ $/, "\\s");
+
+/** The rows of each line, in the order in which they come: cells by column, then what was typed, printed and raised. */
+function rowsByLine(table: TraceTable, lines: number): string[] {
+  return Array.from({ length: lines }, (_, index) =>
+    table.rows
+      .filter((row) => row.line === index + 1)
+      .map((row) => {
+        const cells = table.columns.flatMap(({ key }) =>
+          key in row.cells ? [`${key}=${seen(row.cells[key] ?? "")}`] : [],
+        );
+        const rest = [
+          ...(row.input === undefined ? [] : [`in=${seen(row.input.replace(/\n$/, ""))}`]),
+          ...(row.output === "" ? [] : [`out=${seen(row.output)}`]),
+          ...(row.raised === undefined ? [] : [`raised=${row.raised}`]),
+        ];
+        return [...cells.sort(), ...rest].join(" & ") || "-";
+      })
+      .join(" ; "),
+  );
+}
+
+/** The truth in the same form. */
+function truthByLine(text: string): string[] {
+  return lineTexts(text).map((line) =>
+    (truth.exec(line)?.[1] ?? "")
+      .trim()
+      .split(" ; ")
+      .map((row) => {
+        const cells = row.trim().split(" & ");
+        const isRest = (cell: string) => /^(?:in|out|raised)=/.test(cell);
+        return [...cells.filter((cell) => !isRest(cell)).sort(), ...cells.filter(isRest)].join(" & ");
+      })
+      .join(" ; "),
+  );
+}
+
+/** Lines with what stands beside them, so that a difference shows which line it is. */
+const numbered = (rows: readonly string[]) =>
+  rows.flatMap((row, index) => (row === "" ? [] : [`${index + 1}: ${row}`]));
+
+describe.each(readdirSync(folder))("%s", (language) => {
+  const extension = findLanguage(language)?.extension ?? "";
+  const programs = readdirSync(join(folder, language)).filter((name) => extname(name) === extension);
+
+  test("the set is whole", () => {
+    expect(programs.length).toBeGreaterThanOrEqual(25);
+  });
+
+  test.concurrent.each(programs)("%s", async (name) => {
+    const path = join(folder, language, name);
+    const text = readFileSync(path, "utf8");
+    const typed = path.slice(0, -extension.length).concat(".in");
+    const trace = await toolchains.find(language)?.trace({
+      files: [{ name: language === "java" ? "Main.java" : name, bytes: Buffer.from(text) }],
+      input: existsSync(typed) ? readFileSync(typed, "utf8") : "",
+      limits: usualLimits,
+    });
+    if (!trace) throw new Error(`${language} is not recorded`);
+    const rows = rowsByLine(buildTable(trace), lineTexts(text).length);
+    expect(numbered(rows), trace.cut).toEqual(numbered(truthByLine(text)));
+  });
+});
