@@ -75,7 +75,7 @@ describe.each(readdirSync(folder))("%s", (language) => {
     const text = readFileSync(path, "utf8");
     const typed = path.slice(0, -extension.length).concat(".in");
     const trace = await toolchains.find(language)?.trace({
-      files: [{ name: language === "java" ? "Main.java" : name, bytes: Buffer.from(text) }],
+      files: [{ name, bytes: Buffer.from(text) }],
       input: existsSync(typed) ? readFileSync(typed, "utf8") : "",
       limits: usualLimits,
     });
