@@ -1,4 +1,4 @@
-import type { TraceTable } from "../../core/trace/table.ts";
+import { outputCell, type TraceTable } from "../../core/trace/table.ts";
 import { TraceHead } from "./TraceHead.tsx";
 
 /** A trace table like a ruled exercise-book page; `until` shows rows up to that many, the last one marked. */
@@ -20,7 +20,7 @@ export function TraceTableView({ table, until, caption }: { table: TraceTable; u
                 </td>
               );
             })}
-            <td className={row.output ? "changed" : undefined}>{row.raised ?? row.output.replace(/\n$/, "")}</td>
+            <td className={row.output ? "changed" : undefined}>{row.raised ?? outputCell(row)}</td>
           </tr>
         ))}
       </tbody>

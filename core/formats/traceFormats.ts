@@ -1,4 +1,4 @@
-import type { TraceTable } from "../trace/table.ts";
+import { outputCell, type TraceTable } from "../trace/table.ts";
 import type { Trace } from "../trace/trace.ts";
 import { messageOf } from "../verdict/words.ts";
 
@@ -23,9 +23,7 @@ function grid(table: TraceTable, trace: Pick<Trace, "outcome">): string[][] {
     ...table.rows.map((row, index) => [
       String(row.line),
       ...table.columns.map((column) => row.cells[column.key] ?? ""),
-      [row.output.replace(/\n$/, ""), index === table.rows.length - 1 ? error : ""]
-        .filter((part) => part !== "")
-        .join("\n"),
+      [outputCell(row), index === table.rows.length - 1 ? error : ""].filter((part) => part !== "").join("\n"),
     ]),
   ];
 }

@@ -40,13 +40,18 @@ function present(token: unknown): Value {
  * Reads the chunks of one recording in order. `read` gives the steps of a chunk, or null if it is not in the recorder's
  * form.
  */
-export type RecordingReader = { read: (json: string) => Step[] | null };
+export type RecordingReader = {
+  read: (json: string) => Step[] | null;
+  /** The text that the program held back after a step, by the step's index; after the others it was as before. */
+  held: ReadonlyMap<number, string>;
+};
 
 /**
  * Reads the recorder's stream of tokens, described in runners/python/bent_nail_runner/recorder.py. Programs may
  * scribble over their recording, so nothing is trusted: a chunk with anything else in it is refused.
  */
 export function createRecordingReader(): RecordingReader {
+  const held = new Map<number, string>();
   const columns = new Map<number, { scope: "global" | "frame"; name: string }>();
   let [frame, file, depth] = [0, 0, 0];
   let next = 0;
@@ -90,6 +95,7 @@ export function createRecordingReader(): RecordingReader {
     } else if (kind === "d")
       columns.set(Number(rest[0]), { scope: rest[1] === 0 ? "global" : "frame", name: String(rest[2]) });
     else if (kind === "v") need().returned = present(rest[0]);
+    else if (kind === "p") held.set(need().index, String(rest[0]));
     else if (kind === "k") need().condition = rest[0] === true;
     else if (kind === "x") need().raised = { errorName: String(rest[0]), message: String(rest[1]) };
     else if (kind === "o") {
@@ -125,6 +131,7 @@ export function createRecordingReader(): RecordingReader {
   }
 
   return {
+    held,
     read: (json) => {
       try {
         const tokens: unknown = JSON.parse(json);

@@ -36,4 +36,5 @@ export const stepSchema: z.ZodType<Step> = z.object({
   out: z.string().optional(),
   err: z.string().optional(),
   in: z.string().optional(),
+  unseen: z.string().optional(),
 });

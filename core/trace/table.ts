@@ -17,6 +17,8 @@ export type TableRow = {
   cells: Readonly<Record<string, string>>;
   output: string;
   input?: string;
+  /** The end of `output` that never reached the screen. */
+  unseen?: string;
 };
 
 export type TraceTable = { columns: TableColumn[]; rows: TableRow[]; cut?: string };
@@ -132,5 +134,12 @@ function rowOf(step: Step, cells: Record<string, string>, chosen: ReadonlySet<st
     ...(step.call === undefined ? {} : { call: step.call }),
     ...(step.raised === undefined ? {} : { raised: `${step.raised.errorName}: ${step.raised.message}` }),
     ...(step.in === undefined ? {} : { input: step.in }),
+    ...(step.unseen === undefined ? {} : { unseen: step.unseen }),
   };
+}
+
+/** What stands in the cell of the output: without its last line end, and with a word where it was never seen. */
+export function outputCell({ output, unseen }: Pick<TableRow, "output" | "unseen">): string {
+  const text = output.replace(/\n$/, "");
+  return unseen === undefined ? text : `${text} (never reached the screen)`;
 }

@@ -48,9 +48,12 @@ export type Step = {
   raised?: { errorName: string; message: string };
   returned?: Value;
   writes: readonly Write[];
+  /** What the line printed, even if its text came to the screen later. */
   out?: string;
   err?: string;
   in?: string;
+  /** The end of `out` that never reached the screen: the program was stopped while it held it back. */
+  unseen?: string;
 };
 
 /** A recorded run. `cut` says in words what is missing, if anything is. */

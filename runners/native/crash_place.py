@@ -9,8 +9,9 @@ import struct
 
 import machine as control
 from debug_information import read_program
-from dwarf import BROKEN, Elf
+from dwarf import BROKEN
 from native_types import Aggregate, Types
+from unprinted import held_back, place_of_output
 
 MOST_FRAMES = 40
 MOST_VALUES = 40
@@ -41,21 +42,8 @@ def text_of(value):
 
 def unprinted(pid, memory):
     """Text in the buffer of the C library's standard output that was not handed to the system yet."""
-    try:
-        with open("/proc/%d/maps" % pid) as source:
-            for line in source:
-                fields = line.split()
-                if len(fields) >= 6 and os.path.basename(fields[5]).startswith("libc.so") and fields[2] == "00000000":
-                    with open(fields[5], "rb") as library:
-                        found = Elf(library.read()).symbol(b"_IO_2_1_stdout_")
-                    if found is None:
-                        return ""
-                    at = int(fields[0].split("-")[0], 16) + found
-                    start, end = struct.unpack("<QQ", memory.read(at + 32, 16))
-                    return (memory.read(start, end - start) or b"").decode("utf-8", "replace") if 0 < end - start < 1 << 16 else ""
-    except (OSError, TypeError, *BROKEN):
-        pass
-    return ""
+    place = place_of_output(pid)
+    return "" if place is None else held_back(memory, place)
 
 
 def find(pid, memory, registers, program, files, place):

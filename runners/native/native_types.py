@@ -206,7 +206,7 @@ class Type:
             return shortest(extended(data), 18)
         if self.encoding == 2:
             return "true" if any(data) else "false"
-        if self.encoding in (6, 8) and len(data) == 1 and ("char" in self.name.lower()):
+        if len(data) == 1 and "char" in self.name.lower() and (self.encoding == 6 or self.encoding == 8 and self.name != "unsigned char"):
             return quoted(data if data[0] < 128 else bytes("\ufffd", "utf-8"), "'")
         form = INTEGERS.get((len(data), self.encoding in (5, 6, 13)))
         return str(struct.unpack(form, data)[0]) if form else str(int.from_bytes(data, "little"))

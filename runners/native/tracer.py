@@ -16,6 +16,7 @@ import struct
 import machine as control
 from debug_information import read_program
 from native_types import Aggregate, Types
+from unprinted import held_back, place_of_output
 
 HEADER = struct.Struct("<IIII")
 CHUNK = 128
@@ -94,6 +95,8 @@ class Recorder:
         self.names = ()
         self.last = None  # the frame whose step is not closed yet
         self.memory = None
+        self.output = None  # where the library keeps what is printed but not handed on, once the program runs
+        self.held = ""
         self.registers = control.Registers()
 
     # What native_types asks.
@@ -240,6 +243,11 @@ class Recorder:
         self.compare_globals()
         if result is not None:
             self.recording.tokens.append(["v", result])
+        if self.output is not None:
+            held = held_back(self.memory, self.output)
+            if held != self.held:
+                self.held = held
+                self.recording.tokens.append(["p", held])
         self.last = None
 
     def step(self, frame, file, line):
@@ -264,6 +272,8 @@ class Recorder:
         entered = self.functions.get(address)
         tokens = self.recording.tokens
         if entered is not None:
+            if self.frames == 0:
+                self.output = place_of_output(thread)
             base = registers[control.RSP] + 8
             self.drop(base + 1)
             caller = self.last
@@ -314,11 +324,13 @@ class Recorder:
             tokens.append(["r", frame.number, file, self.stack.index(frame), frame.line])
             self.recording.begin(frame.line)
             self.last = frame
+        at_end = address == frame.function.last
         going_on = line == frame.line and address > frame.address and self.last is frame
         if going_on:
             frame.address = address
+            if at_end:
+                self.close(self.result_of(frame, registers, thread))
             return
-        at_end = address == frame.function.last
         if self.last is frame:
             self.close(self.result_of(frame, registers, thread) if at_end else None)
         elif self.last is not None:

@@ -35,6 +35,7 @@ function rowsByLine(table: TraceTable, lines: number): string[] {
         const rest = [
           ...(row.input === undefined ? [] : [`in=${seen(row.input.replace(/\n$/, ""))}`]),
           ...(row.output === "" ? [] : [`out=${seen(row.output)}`]),
+          ...(row.unseen === undefined ? [] : [`unseen=${seen(row.unseen)}`]),
           ...(row.raised === undefined ? [] : [`raised=${row.raised}`]),
         ];
         return [...cells.sort(), ...rest].join(" & ") || "-";
@@ -51,7 +52,7 @@ function truthByLine(text: string): string[] {
       .split(" ; ")
       .map((row) => {
         const cells = row.trim().split(" & ");
-        const isRest = (cell: string) => /^(?:in|out|raised)=/.test(cell);
+        const isRest = (cell: string) => /^(?:in|out|unseen|raised)=/.test(cell);
         return [...cells.filter((cell) => !isRest(cell)).sort(), ...cells.filter(isRest)].join(" & ");
       })
       .join(" ; "),

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { ConsolePiece, Effect } from "../../core/outcome/outcome.ts";
+import { printedByStep } from "../../core/trace/heldBack.ts";
 import { createRecordingReader } from "../../core/trace/readRecording.ts";
 import type { Step } from "../../core/trace/trace.ts";
 
@@ -96,7 +97,7 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
   addRaw(Number.MAX_SAFE_INTEGER);
   return {
     console: stretches.map(toPiece),
-    steps: withConsole(steps, stretches),
+    steps: withConsole(steps, stretches, recording.held),
     messages: Buffer.concat(messages).toString("utf8"),
     effects,
     built,
@@ -121,11 +122,12 @@ function toPiece(stretch: Stretch): ConsolePiece {
 }
 
 /** Puts what each step printed and read on the step. */
-function withConsole(steps: Step[], stretches: readonly Stretch[]): Step[] {
+function withConsole(steps: Step[], stretches: readonly Stretch[], held: ReadonlyMap<number, string>): Step[] {
   for (const stretch of stretches) {
     const step = stretch.step > 0 ? steps[stretch.step - 1] : undefined;
     if (!step) continue;
     step[stretch.kind] = (step[stretch.kind] ?? "") + Buffer.concat(stretch.bytes).toString("utf8");
   }
+  printedByStep(steps, held);
   return steps;
 }

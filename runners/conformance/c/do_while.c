@@ -1,0 +1,9 @@
+int main(void)  //> -
+{
+    int cars = 0;  //> main.cars=0
+    do
+    {
+        cars += 2;  //> main.cars=2 ; main.cars=4
+    } while (cars < 3);  //> - ; -
+    return 0;  //> -
+}
