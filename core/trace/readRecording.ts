@@ -95,7 +95,11 @@ export function createRecordingReader(): RecordingReader {
     } else if (kind === "d")
       columns.set(Number(rest[0]), { scope: rest[1] === 0 ? "global" : "frame", name: String(rest[2]) });
     else if (kind === "v") need().returned = present(rest[0]);
-    else if (kind === "p") held.set(need().index, String(rest[0]));
+    else if (kind === "e") {
+      const column = columns.get(Number(rest[0]));
+      if (!column) throw new NotARecording();
+      need().ended = [...(need().ended ?? []), column.name];
+    } else if (kind === "p") held.set(need().index, String(rest[0]));
     else if (kind === "k") need().condition = rest[0] === true;
     else if (kind === "x") need().raised = { errorName: String(rest[0]), message: String(rest[1]) };
     else if (kind === "o") {

@@ -33,6 +33,7 @@ export const stepSchema: z.ZodType<Step> = z.object({
   raised: z.object({ errorName: z.string(), message: z.string() }).optional(),
   returned: valueSchema.optional(),
   writes: z.array(writeSchema),
+  ended: z.array(z.string()).optional(),
   out: z.string().optional(),
   err: z.string().optional(),
   in: z.string().optional(),

@@ -109,6 +109,12 @@ export function buildTable(
     if (changes !== before) refresh(0, cells);
     if (changes !== (seen.get(step.frame) ?? before)) refresh(step.frame, cells);
     seen.set(step.frame, changes);
+    for (const name of step.ended ?? []) {
+      const cell = live
+        .get(step.frame)
+        ?.get(columnOf({ scope: "frame", owner: step.frame, path: [name], value: null }));
+      if (cell) cell.value = null;
+    }
     rows.push(rowOf(step, cells, chosen));
   }
   const all = [...columns.values()];

@@ -48,6 +48,8 @@ export type Step = {
   raised?: { errorName: string; message: string };
   returned?: Value;
   writes: readonly Write[];
+  /** Names of the frame whose scope ended after the line: what becomes of their objects later is not theirs any more. */
+  ended?: readonly string[];
   /** What the line printed, even if its text came to the screen later. */
   out?: string;
   err?: string;

@@ -204,6 +204,7 @@ export function createPythonToolchain(): Toolchain {
         };
       }
     },
+    prepare: async () => void (await getPool().version()),
     check: async (request) => (await perform("check", request)).outcome,
     run: async (request) => (await perform("run", request)).outcome,
     trace: async (request) => {

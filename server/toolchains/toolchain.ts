@@ -11,6 +11,8 @@ export type Toolchain = {
   means: string;
   packages: readonly string[];
   available: () => Promise<{ ready: true; version: string } | { ready: false; reason: string }>;
+  /** Starts what a first run would wait for, where the language has such a thing. Throws if it does not start. */
+  prepare?: () => Promise<void>;
   /** Translates only; nothing is run. */
   check: (request: RunRequest) => Promise<Outcome>;
   run: (request: RunRequest) => Promise<Outcome>;

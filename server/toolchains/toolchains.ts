@@ -94,13 +94,15 @@ export function createToolchains(desk: Desk = createDesk()): Toolchains {
     return workbench;
   };
   const all = makers.map((make) => atDesk(make(getWorkbench), desk));
-  const python = all.find((toolchain) => toolchain.language === "python");
   return {
     all,
     desk,
     find: (language) => all.find((toolchain) => toolchain.language === language),
     prepare: async () => {
-      await Promise.allSettled([python?.available(), (async () => getWorkbench().version())()]);
+      await Promise.allSettled([
+        ...all.map((toolchain) => toolchain.prepare?.()),
+        (async () => getWorkbench().version())(),
+      ]);
     },
     close: async () => {
       await Promise.all([...all.map((toolchain) => toolchain.close()), workbench?.close()]);

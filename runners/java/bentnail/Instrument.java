@@ -170,6 +170,8 @@ final class Instrument {
         JumpInsnNode jump = (JumpInsnNode) each;
         Integer target = places.get(jump.label);
         boolean back = target != null && target < places.get(each) && jump.getOpcode() == Opcodes.GOTO;
+        int header = back ? lineAt(all, target) : 0;
+        if (header > 0 && header != line) method.instructions.insertBefore(each, lineCall(frame, header));
         if (back && !onlyBrace(file, line) && onOneLine(all, target, places.get(each), line)) method.instructions.insert(passBegin(all, target, places.get(each)), lineCall(frame, line));
       } else if (each instanceof VarInsnNode && each.getOpcode() >= Opcodes.ISTORE && each.getOpcode() <= Opcodes.ASTORE) {
         LocalVariableNode variable = variableAt(variables, ((VarInsnNode) each).var, places.get(each), places);
@@ -187,7 +189,28 @@ final class Instrument {
         method.instructions.insertBefore(each, returnCall(method, each.getOpcode(), frame));
       }
     }
+    for (LocalVariableNode variable : variables) ended(method, frame, variable);
     enter(node, method, file, first, frame, begin, variables);
+  }
+
+  /** The line of a loop's top that a jump back comes to without passing its number, as in a loop over a collection; 0 where the number is passed. */
+  private static int lineAt(AbstractInsnNode[] all, int target) {
+    for (int at = target; at < all.length && all[at].getOpcode() < 0; at++) if (all[at] instanceof LineNumberNode) return 0;
+    for (int at = target; at >= 0; at--) if (all[at] instanceof LineNumberNode) return ((LineNumberNode) all[at]).line;
+    return 0;
+  }
+
+  /** Says where the scope of a variable that can hold an object ends: what becomes of the object later is not the variable's any more. */
+  private static void ended(MethodNode method, int frame, LocalVariableNode variable) {
+    if (variable.desc.length() == 1 || variable.name.equals("this")) return;
+    AbstractInsnNode at = variable.end;
+    while (at.getNext() != null && at.getNext().getOpcode() < 0) at = at.getNext();
+    if (at.getNext() == null) return;
+    InsnList call = new InsnList();
+    call.add(new VarInsnNode(Opcodes.ILOAD, frame));
+    call.add(new LdcInsnNode(variable.name));
+    call.add(recorder("ended", "(ILjava/lang/String;)V"));
+    method.instructions.insert(at, call);
   }
 
   /** In a constructor a label after the call of the parent's or of another constructor; null elsewhere. */
@@ -217,7 +240,7 @@ final class Instrument {
     int slot = (method.access & Opcodes.ACC_STATIC) != 0 ? 0 : 1;
     for (LocalVariableNode variable : variables) {
       boolean parameter = variable.index >= slot && variable.index < parameters && isStart(method, variable.start);
-      boolean own = variable.name.equals("this") && slot == 1 && !method.name.equals("<init>");
+      boolean own = variable.name.equals("this") && slot == 1;
       if ((parameter || own) && !(method.name.equals("main") && variable.desc.equals("[Ljava/lang/String;"))) entry.add(localCall(frame, variable));
     }
     LabelNode from = new LabelNode();

@@ -47,6 +47,8 @@ public final class Recorder {
     int file;
     int line;
     boolean waiting;
+    /** The row of its header is the one of its first line, too. */
+    boolean begins;
   }
 
   private Recorder() {}
@@ -113,6 +115,7 @@ public final class Recorder {
     frame.number = ++frames;
     frame.file = file;
     frame.line = line;
+    frame.begins = name.equals("static");
     STACK.add(frame);
     begin(line);
     token("[\"c\"," + frame.number + "," + file + "," + (STACK.size() - 1) + "," + line + "," + Json.quote(name) + "]");
@@ -139,10 +142,25 @@ public final class Recorder {
     inside = true;
     if (current(number)) {
       sweep();
-      begin(line);
-      token(Integer.toString(line));
-      STACK.get(STACK.size() - 1).line = line;
+      Frame frame = STACK.get(STACK.size() - 1);
+      if (!frame.begins || frame.line != line) {
+        begin(line);
+        token(Integer.toString(line));
+      }
+      frame.begins = false;
+      frame.line = line;
     }
+    inside = false;
+  }
+
+  /** The scope of a variable is over. */
+  public static void ended(int number, String name) {
+    if (number < 0 || off()) return;
+    Integer column = COLUMNS.get("1" + name);
+    if (column == null || STACK.isEmpty() || STACK.get(STACK.size() - 1).number != number || STACK.get(STACK.size() - 1).waiting) return;
+    inside = true;
+    sweep();
+    token("[\"e\"," + column + "]");
     inside = false;
   }
 
@@ -179,7 +197,7 @@ public final class Recorder {
   public static void element(Object array, int index, Object value, int number) {
     if (number < 0 || off()) return;
     inside = true;
-    if (current(number) && IDS.containsKey(array) && index < MOST_ITEMS) token("[\"o\"," + IDS.get(array) + ",[" + index + "]," + value(value, 0) + "]");
+    if (current(number) && IDS.containsKey(array)) token("[\"o\"," + IDS.get(array) + ",[" + index + "]," + value(value, 0) + "]");
     inside = false;
   }
 

@@ -12,6 +12,7 @@ leaves in chunks, JSON lists that are one flat stream of tokens:
     ["d", column, scope, name]  column: scope 0 global, 1 local to the frame that writes
     ["v", value]    the last step returned a value that is not None
     ["x", name, message]        the last step raised
+    ["e", column]   the scope of a name of the last step's frame is over (Java's recorder and C#'s)
     ["p", text]     text that was printed and is still held back by the program after the last step (C's recorder only)
     ["k", true or false]        the condition of the last step's line held or not (Octave's recorder only)
     ["o", object, path, value]  an element or field of an object changed; path [] is all of it
