@@ -144,13 +144,21 @@ final class Instrument {
     for (TryCatchBlockNode block : method.tryCatchBlocks) handlers.add(block.handler);
 
     boolean started = begin == null;
+    int header = headerLine(node, method, file, first);
     int line = 0;
     AbstractInsnNode[] all = method.instructions.toArray();
+    Map<JumpInsnNode, LabelNode> jumps = new HashMap<>();
+    Map<AbstractInsnNode, LabelNode> tops = topsOfOneLineLoops(all, places, jumps);
     for (AbstractInsnNode each : all) {
       if (each == begin) started = true;
       if (each instanceof LineNumberNode) {
         line = ((LineNumberNode) each).line;
-        if (started && each != begin && !onlyBrace(file, line)) method.instructions.insert(each, lineCall(frame, line));
+        boolean counts = started ? each != begin : line != header;
+        if (counts && !onlyBrace(file, line)) {
+          InsnList call = lineCall(frame, line);
+          if (tops.containsKey(each)) call.add(tops.get(each));
+          method.instructions.insert(each, call);
+        }
         continue;
       }
       if (!started) continue;
@@ -170,8 +178,8 @@ final class Instrument {
         JumpInsnNode jump = (JumpInsnNode) each;
         Integer target = places.get(jump.label);
         boolean back = target != null && target < places.get(each) && jump.getOpcode() == Opcodes.GOTO;
-        int header = back ? lineAt(all, target) : 0;
-        if (header > 0 && header != line) method.instructions.insertBefore(each, lineCall(frame, header));
+        int top = back ? lineAt(all, target) : 0;
+        if (top > 0 && top != line) method.instructions.insertBefore(each, lineCall(frame, top));
         if (back && !onlyBrace(file, line) && onOneLine(all, target, places.get(each), line)) method.instructions.insert(passBegin(all, target, places.get(each)), lineCall(frame, line));
       } else if (each instanceof VarInsnNode && each.getOpcode() >= Opcodes.ISTORE && each.getOpcode() <= Opcodes.ASTORE) {
         LocalVariableNode variable = variableAt(variables, ((VarInsnNode) each).var, places.get(each), places);
@@ -189,8 +197,29 @@ final class Instrument {
         method.instructions.insertBefore(each, returnCall(method, each.getOpcode(), frame));
       }
     }
+    jumps.forEach((jump, label) -> {
+      if (method.instructions.contains(label)) jump.label = label;
+    });
     for (LocalVariableNode variable : variables) ended(method, frame, variable);
-    enter(node, method, file, first, frame, begin, variables);
+    enter(node, method, file, header, frame, begin, variables);
+  }
+
+  /**
+   * The line numbers at the tops of loops that are written on one line, each with a new label behind: such a line begins once and then each
+   * pass, so the jumps back go to the label.
+   */
+  private static Map<AbstractInsnNode, LabelNode> topsOfOneLineLoops(AbstractInsnNode[] all, Map<AbstractInsnNode, Integer> places, Map<JumpInsnNode, LabelNode> jumps) {
+    Map<AbstractInsnNode, LabelNode> tops = new HashMap<>();
+    for (AbstractInsnNode each : all) {
+      if (each.getOpcode() != Opcodes.GOTO) continue;
+      Integer target = places.get(((JumpInsnNode) each).label);
+      if (target == null || target >= places.get(each)) continue;
+      for (int at = target; at < all.length && all[at].getOpcode() < 0; at++) {
+        if (!(all[at] instanceof LineNumberNode) || !onOneLine(all, at, places.get(each), ((LineNumberNode) all[at]).line)) continue;
+        jumps.put((JumpInsnNode) each, tops.computeIfAbsent(all[at], top -> new LabelNode()));
+      }
+    }
+    return tops;
   }
 
   /** The line of a loop's top that a jump back comes to without passing its number, as in a loop over a collection; 0 where the number is passed. */
@@ -228,27 +257,29 @@ final class Instrument {
     return null;
   }
 
-  private void enter(ClassNode node, MethodNode method, int file, int first, int frame, AbstractInsnNode begin, List<LocalVariableNode> variables) {
+  /** The method's entry. A constructor is entered before its parent's, and has its object after that. */
+  private void enter(ClassNode node, MethodNode method, int file, int header, int frame, AbstractInsnNode begin, List<LocalVariableNode> variables) {
     InsnList entry = new InsnList();
     push(entry, file);
-    push(entry, headerLine(node, method, file, first));
+    push(entry, header);
     entry.add(new LdcInsnNode(shownName(node, method)));
     entry.add(recorder("enter", "(IILjava/lang/String;)I"));
     entry.add(new VarInsnNode(Opcodes.ISTORE, frame));
+    InsnList body = begin == null ? entry : new InsnList();
     int parameters = (method.access & Opcodes.ACC_STATIC) != 0 ? 0 : 1;
     for (Type type : Type.getArgumentTypes(method.desc)) parameters += type.getSize();
     int slot = (method.access & Opcodes.ACC_STATIC) != 0 ? 0 : 1;
     for (LocalVariableNode variable : variables) {
       boolean parameter = variable.index >= slot && variable.index < parameters && isStart(method, variable.start);
-      boolean own = variable.name.equals("this") && slot == 1;
-      if ((parameter || own) && !(method.name.equals("main") && variable.desc.equals("[Ljava/lang/String;"))) entry.add(localCall(frame, variable));
+      if (variable.name.equals("this") && slot == 1) body.add(localCall(frame, variable));
+      else if (parameter && !(method.name.equals("main") && variable.desc.equals("[Ljava/lang/String;"))) entry.add(localCall(frame, variable));
     }
     LabelNode from = new LabelNode();
     LabelNode to = new LabelNode();
     LabelNode handler = new LabelNode();
-    entry.add(from);
-    if (begin == null) method.instructions.insert(entry);
-    else method.instructions.insertBefore(begin, entry);
+    body.add(from);
+    if (begin != null) method.instructions.insertBefore(begin, body);
+    method.instructions.insert(entry);
     InsnList end = new InsnList();
     end.add(to);
     end.add(handler);
