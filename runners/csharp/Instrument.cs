@@ -17,7 +17,7 @@ namespace BentNail
     public static class Instrument
     {
         static ModuleDefinition module;
-        static MethodReference enter, line, local, global, field, element, returned, caught;
+        static MethodReference enter, line, local, global, field, element, returned, caught, through, ended;
         static List<string> files;
         static readonly List<string[]> Texts = new List<string[]>();
         static bool severalClasses;
@@ -37,13 +37,14 @@ namespace BentNail
             public string File;
             public List<Point> Points = new List<Point>();
             public LocalVariableEntry[] Locals;
+            public CodeBlockEntry[] Blocks;
         }
 
         public static void Rewrite(string[] arguments)
         {
             Texts.Clear();
             files = arguments.Skip(2).ToList();
-            foreach (string file in files) Texts.Add(File.ReadAllText(file).Split(new[] { "\r\n", "\n", "\r" }, StringSplitOptions.None));
+            foreach (string file in files) Texts.Add(File.ReadAllText(file).Split(new[] { "\r\n", "\n", "\r" }, StringSplitOptions.None).Select(WithoutComment).ToArray());
             module = ModuleDefinition.ReadModule(arguments[0], new ReaderParameters { ReadingMode = ReadingMode.Immediate });
             Type recorder = typeof(Recorder);
             enter = module.ImportReference(recorder.GetMethod("Enter"));
@@ -54,14 +55,16 @@ namespace BentNail
             element = module.ImportReference(recorder.GetMethod("Element"));
             returned = module.ImportReference(recorder.GetMethod("Returned"));
             caught = module.ImportReference(recorder.GetMethod("Caught"));
+            through = module.ImportReference(recorder.GetMethod("Through"));
+            ended = module.ImportReference(recorder.GetMethod("Ended"));
             severalClasses = module.Types.Count(type => type.Name != "<Module>") > 1;
             MonoSymbolFile symbols = MonoSymbolFile.ReadSymbolFile(arguments[0] + ".mdb");
             var all = new List<Work>();
             foreach (MethodEntry entry in symbols.Methods)
             {
                 var method = module.LookupToken(entry.Token) as MethodDefinition;
-                if (method == null || !method.HasBody) continue;
-                var work = new Work { Method = method, File = Path.GetFileName(entry.CompileUnit.SourceFile.FileName), Locals = entry.GetLocals() };
+                if (method == null || !method.HasBody || IsMade(method)) continue;
+                var work = new Work { Method = method, File = Path.GetFileName(entry.CompileUnit.SourceFile.FileName), Locals = entry.GetLocals(), Blocks = entry.GetCodeBlocks() };
                 var byOffset = method.Body.Instructions.ToDictionary(each => each.Offset);
                 foreach (LineNumberEntry row in entry.GetLineNumberTable().LineNumbers)
                 {
@@ -73,6 +76,14 @@ namespace BentNail
             foreach (Work work in all) Rewrite(work);
             module.Write(arguments[1]);
             WriteSymbols(arguments[1], all);
+        }
+
+        /// <summary>A line up to its comment. A comment begins behind an even number of quotation marks.</summary>
+        static string WithoutComment(string text)
+        {
+            for (int at = text.IndexOf("//", StringComparison.Ordinal); at >= 0; at = text.IndexOf("//", at + 1, StringComparison.Ordinal))
+                if (text.Substring(0, at).Count(each => each == '"') % 2 == 0) return text.Substring(0, at);
+            return text;
         }
 
         static void WriteSymbols(string path, List<Work> all)
@@ -115,6 +126,25 @@ namespace BentNail
             return method.Name.StartsWith("<", StringComparison.Ordinal) ? "lambda" : method.Name;
         }
 
+        /// <summary>True for a property's way in or out that the translator has written.</summary>
+        static bool IsMade(MethodDefinition method)
+        {
+            return (method.IsGetter || method.IsSetter) && method.CustomAttributes.Any(each => each.AttributeType.Name == "CompilerGeneratedAttribute");
+        }
+
+        /// <summary>The line on which a constructor is written, by the lines that belong to it; 0 if it is written nowhere.</summary>
+        static int ConstructorLine(MethodDefinition method, int file, IEnumerable<int> lines)
+        {
+            var pattern = new Regex("(?<![.\\w])" + Regex.Escape(method.DeclaringType.Name) + "\\s*\\(");
+            foreach (int first in lines.Distinct().OrderByDescending(each => each))
+                for (int at = Math.Min(first, Texts[file].Length); at > 0; at--)
+                {
+                    if (Regex.IsMatch(Texts[file][at - 1], "\\b(class|struct)\\s+" + Regex.Escape(method.DeclaringType.Name) + "\\b")) break;
+                    if (pattern.IsMatch(Texts[file][at - 1]) && !Regex.IsMatch(Texts[file][at - 1], "\\bnew\\s+" + Regex.Escape(method.DeclaringType.Name))) return at;
+                }
+            return 0;
+        }
+
         static int HeaderLine(MethodDefinition method, int file, int first)
         {
             string name = method.Name == ".ctor" ? method.DeclaringType.Name : method.Name;
@@ -146,6 +176,29 @@ namespace BentNail
             return point.Column <= text.Length && (text[point.Column - 1] == '{' || text[point.Column - 1] == '}');
         }
 
+        /// <summary>Lines on which nothing is done but what stands for itself: a catch has its row when something is caught.</summary>
+        static bool OnlyLeadsOn(int file, int number)
+        {
+            return number <= Texts[file].Length && Regex.IsMatch(Texts[file][number - 1], "^\\s*\\}?\\s*(catch\\b|finally\\b|else\\s*\\{?\\s*(//.*)?$)");
+        }
+
+        /// <summary>A foreach whose body stands on other lines: all places of its line are one step.</summary>
+        static bool IsForeachHeader(int file, int number)
+        {
+            return number <= Texts[file].Length && Regex.IsMatch(Texts[file][number - 1], "^\\s*foreach\\s*\\((?:[^()]|\\([^()]*\\))*\\)\\s*\\{?\\s*(//.*)?$");
+        }
+
+        /// <summary>The line of the switch whose opening brace is at a point, since that is where its value is made ready; 0 elsewhere.</summary>
+        static int SwitchLine(int file, Point point)
+        {
+            string text = point.Line <= Texts[file].Length ? Texts[file][point.Line - 1] : "";
+            if (point.Column < 1 || point.Column > text.Length || text[point.Column - 1] != '{') return 0;
+            int at = point.Line;
+            string before = text.Substring(0, point.Column - 1);
+            while (before.Trim() == "" && at > 1) before = Texts[file][--at - 1];
+            return Regex.IsMatch(before, "\\bswitch\\s*\\(") ? at : 0;
+        }
+
         /// <summary>Puts instructions before one, in such a way that jumps to it come to them first. Returns the instruction's new object.</summary>
         static Instruction Before(MethodBody body, Instruction at, params Instruction[] added)
         {
@@ -173,6 +226,8 @@ namespace BentNail
             int file = files.FindIndex(each => Path.GetFileName(each) == work.File);
             List<Point> shown = work.Points.Where(point => !point.Hidden).ToList();
             if (file < 0 || shown.Count == 0) return;
+            int header = method.Name == ".ctor" ? ConstructorLine(method, file, shown.Select(point => point.Line)) : 0;
+            if (header == 0) header = HeaderLine(method, file, shown[0].Line);
             foreach (Instruction each in body.Instructions)
             {
                 OpCode longer;
@@ -182,7 +237,9 @@ namespace BentNail
             var frame = new VariableDefinition(module.TypeSystem.Int32);
             body.Variables.Add(frame);
             var names = new Dictionary<int, string>();
-            foreach (LocalVariableEntry each in work.Locals) names[each.Index] = each.Name;
+            foreach (LocalVariableEntry each in work.Locals)
+                if (!Regex.IsMatch(each.Name, "^[$<]|\\$")) names[each.Index] = each.Name;
+            var byOffset = body.Instructions.ToDictionary(each => each.Offset);
 
             // Stores first: the instructions they follow keep their objects.
             foreach (Instruction each in body.Instructions.ToArray()) Store(body, each, frame, names);
@@ -214,28 +271,45 @@ namespace BentNail
             var starts = new HashSet<Instruction>(body.ExceptionHandlers.Where(handler => handler.HandlerType == ExceptionHandlerType.Catch).Select(handler => handler.HandlerStart));
             foreach (Point point in shown)
             {
-                if (OnlyBrace(file, point.Line) || AtBrace(file, point)) continue;
+                int number = SwitchLine(file, point);
+                if (number == 0 && (OnlyBrace(file, point.Line) || AtBrace(file, point) || OnlyLeadsOn(file, point.Line))) continue;
+                if (number == 0) number = point.Line;
+                // What a constructor does on its own line is to call its parent's.
+                if (method.Name == ".ctor" && point.Line == header && !Regex.IsMatch(Texts[file][header - 1], "\\{.*;")) continue;
                 Instruction at = point.At;
                 // A handler begins by taking note of what it caught; its line comes after that.
                 if (starts.Contains(at)) at = body.Instructions[body.Instructions.IndexOf(at) + 4];
                 while (at.Previous != null && at.Previous.OpCode.OpCodeType == OpCodeType.Prefix) at = at.Previous;
-                Before(body, at, Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldc_I4, point.Line), Instruction.Create(OpCodes.Ldc_I4, point.Offset), Instruction.Create(OpCodes.Call, line));
+                Before(body, at, Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldc_I4, number), Instruction.Create(OpCodes.Ldc_I4, IsForeachHeader(file, point.Line) ? -1 : point.Offset), Instruction.Create(OpCodes.Call, line));
             }
-            Entry(work, body, frame, file, shown[0].Line);
+            foreach (LocalVariableEntry each in work.Locals) Ended(work, body, frame, names, each, byOffset);
+            Entry(work, body, frame, file, header);
         }
 
-        static void Entry(Work work, MethodBody body, VariableDefinition frame, int file, int first)
+        /// <summary>Says where the scope of a variable that can hold an object ends: what becomes of the object later is not the variable's any more.</summary>
+        static void Ended(Work work, MethodBody body, VariableDefinition frame, Dictionary<int, string> names, LocalVariableEntry variable, Dictionary<int, Instruction> byOffset)
+        {
+            string name;
+            Instruction at;
+            CodeBlockEntry block = work.Blocks.FirstOrDefault(each => each.Index == variable.BlockIndex - 1);
+            if (block == null || !names.TryGetValue(variable.Index, out name) || variable.Index >= body.Variables.Count || body.Variables[variable.Index].VariableType.IsPrimitive) return;
+            if (!byOffset.TryGetValue(block.EndOffset, out at) || at.OpCode == OpCodes.Ret || !body.Instructions.Contains(at)) return;
+            if (at.Previous != null && at.Previous.OpCode.OpCodeType == OpCodeType.Prefix) return;
+            Before(body, at, Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldstr, name), Instruction.Create(OpCodes.Call, ended));
+        }
+
+        static void Entry(Work work, MethodBody body, VariableDefinition frame, int file, int header)
         {
             MethodDefinition method = work.Method;
             var added = new List<Instruction>
             {
                 Instruction.Create(OpCodes.Ldc_I4, file),
-                Instruction.Create(OpCodes.Ldc_I4, HeaderLine(method, file, first)),
+                Instruction.Create(OpCodes.Ldc_I4, header),
                 Instruction.Create(OpCodes.Ldstr, ShownName(method)),
                 Instruction.Create(OpCodes.Call, enter),
                 Instruction.Create(OpCodes.Stloc, frame),
             };
-            bool plain = !method.IsConstructor && !method.DeclaringType.Name.StartsWith("<", StringComparison.Ordinal) && !method.Name.StartsWith("<", StringComparison.Ordinal);
+            bool plain = method.Name != ".cctor" && !method.DeclaringType.Name.StartsWith("<", StringComparison.Ordinal) && !method.Name.StartsWith("<", StringComparison.Ordinal);
             if (method.HasThis && plain && !method.DeclaringType.IsValueType)
                 added.AddRange(new[] { Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldarg, body.ThisParameter), Instruction.Create(OpCodes.Ldstr, "this"), Instruction.Create(OpCodes.Call, local) });
             foreach (ParameterDefinition parameter in method.Parameters)
@@ -289,6 +363,7 @@ namespace BentNail
             {
                 if (code == Code.Stfld) StoreField(body, each, frame);
                 ByAddress(body, each, frame, names);
+                if (GoesThrough(each)) After(body, each, Through(frame));
             }
             else if (code == Code.Stsfld)
             {
@@ -301,7 +376,28 @@ namespace BentNail
                 After(body, each, added);
             }
             else if (code >= Code.Stelem_I && code <= Code.Stelem_Ref || code == Code.Stelem_Any) StoreElement(body, each, frame);
-            else if (code >= Code.Stind_Ref && code <= Code.Stind_R8 || code == Code.Stobj) ByReference(body, each, frame);
+            else if (code >= Code.Stind_Ref && code <= Code.Stind_R8 || code == Code.Stobj)
+            {
+                ByReference(body, each, frame);
+                After(body, each, Through(frame));
+            }
+        }
+
+        /// <summary>True for what may change an element or a field in a way that is not followed: by its address, or by a property that the translator wrote.</summary>
+        static bool GoesThrough(Instruction each)
+        {
+            var target = each.Operand as FieldReference;
+            if (target != null) return target.DeclaringType.IsValueType;
+            var called = each.Operand as MethodReference;
+            if (called == null) return each.OpCode == OpCodes.Initobj;
+            if (called.DeclaringType is ArrayType) return called.Name == "Set";
+            var own = called.Module == module ? called.Resolve() : null;
+            return own != null && own.Module == module && own.IsSetter && IsMade(own);
+        }
+
+        static Instruction[] Through(VariableDefinition frame)
+        {
+            return new[] { Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Call, through) };
         }
 
         /// <summary>Variables whose addresses were put on the stack for a call may have got a value in it; they are told after it.</summary>
@@ -332,7 +428,6 @@ namespace BentNail
             if (target.DeclaringType.IsValueType || target.FieldType.IsGenericParameter) return;
             bool captured = Regex.IsMatch(target.DeclaringType.Name, "^<.*>c__(AnonStorey|Iterator)");
             if (captured && target.Name.StartsWith("$", StringComparison.Ordinal)) return;
-            if (!captured && body.Method.IsConstructor && each.Previous != null && BeforeParent(body, each)) return;
             var held = new VariableDefinition(target.FieldType);
             body.Variables.Add(held);
             Before(body, each, Instruction.Create(OpCodes.Stloc, held), Instruction.Create(OpCodes.Dup), Instruction.Create(OpCodes.Ldloc, held));
@@ -353,17 +448,6 @@ namespace BentNail
                 added.Add(Instruction.Create(OpCodes.Call, field));
             }
             After(body, store, added);
-        }
-
-        /// <summary>True for a field's starting value, which is stored before the parent's constructor is called.</summary>
-        static bool BeforeParent(MethodBody body, Instruction each)
-        {
-            for (Instruction next = each.Next; next != null; next = next.Next)
-            {
-                var called = next.Operand as MethodReference;
-                if (next.OpCode == OpCodes.Call && called != null && called.Name == ".ctor") return true;
-            }
-            return false;
         }
 
         static void StoreElement(MethodBody body, Instruction each, VariableDefinition frame)

@@ -22,6 +22,8 @@ namespace BentNail
         const int MostDepth = 6;
         const int MostObjects = 20000;
         const long Bytes = 64L << 20;
+        /// <summary>Stands for all places of a line that is one step whatever is done there.</summary>
+        const int HeaderPoint = -2;
 
         static IntPtr memory;
         static int used = Header;
@@ -34,6 +36,9 @@ namespace BentNail
         static readonly Dictionary<string, int> Columns = new Dictionary<string, int>();
         static readonly Dictionary<object, int> Ids = new Dictionary<object, int>(new Same());
         static readonly Dictionary<object, string> Library = new Dictionary<object, string>(new Same());
+        /// <summary>What arrays and objects of the program held when they were last written whole.</summary>
+        static readonly Dictionary<object, string> Held = new Dictionary<object, string>(new Same());
+        static bool changedThrough;
         static Exception told;
         static bool inside;
 
@@ -44,6 +49,8 @@ namespace BentNail
             public int Line;
             public int Point = -1;
             public bool Waiting;
+            /// <summary>The row that was begun is the one of its line's next place, too.</summary>
+            public bool Begun;
         }
 
         sealed class Same : IEqualityComparer<object>
@@ -119,7 +126,7 @@ namespace BentNail
             inside = true;
             Sweep();
             if (Stack.Count > 0) Stack[Stack.Count - 1].Waiting = true;
-            var frame = new Frame { Number = ++frames, File = file, Line = line };
+            var frame = new Frame { Number = ++frames, File = file, Line = line, Begun = name == "static" };
             Stack.Add(frame);
             Begin(line);
             Token("[\"c\"," + frame.Number + "," + file + "," + (Stack.Count - 1) + "," + line + "," + Quote(name) + "]");
@@ -141,7 +148,8 @@ namespace BentNail
             return true;
         }
 
-        /// <summary>The place `point` (its offset) of a line is about to run; the same line further on is the same step.</summary>
+        /// <summary>The place `point` (its offset) of a line is about to run; the same line further on is the same step. A point below 0: all places of
+        /// the line are.</summary>
         public static void Line(int number, int line, int point)
         {
             if (number < 0 || Off()) return;
@@ -149,14 +157,16 @@ namespace BentNail
             if (Current(number))
             {
                 Frame frame = Stack[Stack.Count - 1];
-                if (frame.Line != line || point <= frame.Point || frame.Point < 0)
+                bool sameStep = frame.Line == line && (frame.Begun || (point < 0 ? frame.Point == HeaderPoint : point > frame.Point && frame.Point >= 0));
+                if (!sameStep)
                 {
                     Sweep();
                     Begin(line);
                     Token(line.ToString(CultureInfo.InvariantCulture));
                     frame.Line = line;
                 }
-                frame.Point = point;
+                frame.Begun = false;
+                frame.Point = point < 0 ? HeaderPoint : point;
             }
             inside = false;
         }
@@ -191,7 +201,24 @@ namespace BentNail
             if (number < 0 || Off() || array == null) return;
             inside = true;
             int id;
-            if (Current(number) && index < MostItems && Ids.TryGetValue(array, out id)) Token("[\"o\"," + id + ",[" + index + "]," + Value(array.GetValue(index), 0) + "]");
+            if (Current(number) && Ids.TryGetValue(array, out id)) Token("[\"o\"," + id + ",[" + index + "]," + Value(array.GetValue(index), 0) + "]");
+            inside = false;
+        }
+
+        /// <summary>Something was changed by its address: what the program's arrays and objects hold is looked at when the line is over.</summary>
+        public static void Through(int number)
+        {
+            if (number >= 0 && !Off()) changedThrough = true;
+        }
+
+        /// <summary>The scope of a variable is over.</summary>
+        public static void Ended(int number, string name)
+        {
+            int column;
+            if (number < 0 || Off() || Stack.Count == 0 || Stack[Stack.Count - 1].Number != number || Stack[Stack.Count - 1].Waiting || !Columns.TryGetValue("1" + name, out column)) return;
+            inside = true;
+            Sweep();
+            Token("[\"e\"," + column + "]");
             inside = false;
         }
 
@@ -220,7 +247,7 @@ namespace BentNail
             {
                 Frame frame = Stack[Stack.Count - 1];
                 frame.Waiting = false;
-                frame.Point = int.MaxValue;
+                frame.Begun = true;
                 Token("[\"f\"," + frame.Number + "," + frame.File + "," + (Stack.Count - 1) + "]");
                 Begin(line);
                 Token(line.ToString(CultureInfo.InvariantCulture));
@@ -256,14 +283,20 @@ namespace BentNail
         /// <summary>What methods of the library changed in collections that were met before.</summary>
         static void Sweep()
         {
-            if (Library.Count == 0) return;
-            foreach (var each in new List<KeyValuePair<object, string>>(Library))
+            if (changedThrough) Sweep(Held);
+            changedThrough = false;
+            if (Library.Count > 0) Sweep(Library);
+        }
+
+        static void Sweep(Dictionary<object, string> held)
+        {
+            foreach (var each in new List<KeyValuePair<object, string>>(held))
             {
                 string items;
                 try { items = Items(each.Key, 0); }
                 catch (InvalidOperationException) { continue; }
                 if (items == each.Value) continue;
-                Library[each.Key] = items;
+                held[each.Key] = items;
                 Token("[\"o\"," + Ids[each.Key] + ",[]," + Whole(each.Key, items) + "]");
             }
         }
@@ -285,9 +318,10 @@ namespace BentNail
             if (type.IsEnum) return Plain(type.Name, Enum.GetName(type, value) ?? Convert.ToInt64(value).ToString(CultureInfo.InvariantCulture));
             if (value is Delegate) return Plain("function", "(function)");
             if (value is Exception) return Plain(type.Name, type.Name + (IsLibrary(type) ? ": " + Cut(((Exception)value).Message) : ""));
+            if (IsTuple(type)) return "[" + Quote("tuple") + ",null,0," + Items(value, depth) + ",\"t\"]";
             if (IsLibrary(type) && value is IFormattable && type.IsValueType) return Plain(type.Name, Convert.ToString(value, CultureInfo.InvariantCulture));
             bool library = IsLibrary(type) && !type.IsArray;
-            bool holds = library ? value is StringBuilder || (value is ICollection && type.IsGenericType) || value is ArrayList : true;
+            bool holds = library ? value is StringBuilder || (value is ICollection && type.IsGenericType) || value is ArrayList || IsSet(type) : true;
             if (!holds || depth > MostDepth) return Plain(Title(type), "(" + Title(type) + ")");
             if (type.IsValueType) return "[" + Quote(Title(type)) + ",null,0," + Items(value, depth) + ",\"o\"]";
             int id;
@@ -295,7 +329,7 @@ namespace BentNail
             if (Ids.Count >= MostObjects) return Plain(Title(type), "…");
             Ids[value] = Ids.Count + 1;
             string items = Items(value, depth);
-            if (library) Library[value] = items;
+            (library ? Library : Held)[value] = items;
             return Whole(value, items);
         }
 
@@ -314,11 +348,18 @@ namespace BentNail
             return mark < 0 ? type.Name : type.Name.Substring(0, mark);
         }
 
+        static bool IsTuple(Type type)
+        {
+            return type.IsGenericType && IsLibrary(type) && (Title(type) == "ValueTuple" || Title(type) == "Tuple" || Title(type) == "KeyValuePair");
+        }
+
+        static bool IsSet(Type type) { return IsLibrary(type) && (Title(type) == "HashSet" || Title(type) == "SortedSet"); }
+
         static string Shape(object value)
         {
             if (value is StringBuilder) return "o";
             if (value is IDictionary) return "d";
-            if (Title(value.GetType()) == "HashSet" || Title(value.GetType()) == "SortedSet") return "s";
+            if (IsSet(value.GetType())) return "s";
             return value is Array || (value is ICollection && IsLibrary(value.GetType())) ? "l" : "o";
         }
 
@@ -345,7 +386,12 @@ namespace BentNail
                     found.Add("[\"list\",null,0,[" + string.Join(",", cells.ToArray()) + "],\"l\"]");
                 }
             }
-            else if (value is Array || (value is ICollection && IsLibrary(value.GetType())))
+            else if (IsTuple(value.GetType()))
+            {
+                foreach (FieldInfo field in value.GetType().GetFields(BindingFlags.Instance | BindingFlags.Public | BindingFlags.NonPublic))
+                    found.Add(Value(field.GetValue(value), depth + 1));
+            }
+            else if (value is Array || IsSet(value.GetType()) || (value is ICollection && IsLibrary(value.GetType())))
             {
                 foreach (object item in (IEnumerable)value)
                 {

@@ -52,7 +52,9 @@ final class Instrument {
     Instrument work = new Instrument(classes);
     for (Translator.Source source : sources) {
       work.files.put(source.getName().replaceAll(".*/", ""), work.texts.size());
-      work.texts.add(source.text.split("\r\n|\n|\r", -1));
+      String[] lines = source.text.split("\r\n|\n|\r", -1);
+      for (int at = 0; at < lines.length; at++) lines[at] = withoutComment(lines[at]);
+      work.texts.add(lines);
     }
     for (Map.Entry<String, byte[]> each : classes.entrySet()) {
       ClassNode node = new ClassNode();
@@ -63,6 +65,14 @@ final class Instrument {
     Map<String, byte[]> made = new LinkedHashMap<>();
     for (String name : classes.keySet()) made.put(name, work.instrument(work.nodes.get(name)));
     return made;
+  }
+
+  /** A line up to its comment. A comment begins behind an even number of quotation marks. */
+  private static String withoutComment(String text) {
+    for (int at = text.indexOf("//"); at >= 0; at = text.indexOf("//", at + 1)) {
+      if (text.substring(0, at).chars().filter(each -> each == '"').count() % 2 == 0) return text.substring(0, at);
+    }
+    return text;
   }
 
   private byte[] instrument(ClassNode node) {
