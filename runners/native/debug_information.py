@@ -13,6 +13,7 @@ class Function:
         self.declared = 0  # the line with its name, where the compiler tells it
         self.last = 0
         self.variables = []  # Variable
+        self.results = []  # two names of what it returns, where a language has two
         self.is_main = False
 
 
@@ -117,6 +118,8 @@ def read_scope(program, die, function, types, own_files, file, low=0, high=0):
             inner.declared = number_of(child, "decl_line")
             program.functions.append(inner)
             read_scope(program, child, inner, types, own_files, file)
+            results = [variable for variable in inner.variables if not variable.parameter and variable.name in (name, "RESULT")]
+            inner.results = results if len(results) == 2 else []
         elif tag == "lexical_block":
             start, end = bounds(child)
             read_scope(program, child, function, types, own_files, file, start or low, end or high)

@@ -81,6 +81,8 @@ class Type:
         self.bounds = []
         self.data_location = None
         self.own = True
+        self.managed = False  # the language's own library looks after it: a text or an array that grows
+        self.strides = []  # bytes from one element to the next, by dimension; 0: not told
         self.indirect = False  # what it shows can change without its own bytes changing
 
     def fill(self, die):
@@ -91,6 +93,7 @@ class Type:
             self.target = types.of(die)
         if tag in ("typedef", "const_type", "volatile_type", "restrict_type"):
             self.size = self.target.size if self.target else 0
+            self.managed = self.target.managed if self.target else False
         elif tag == "subrange_type":
             self.size = self.size or (self.target.size if self.target else 0)
         elif tag in ("pointer_type", "reference_type"):
@@ -105,18 +108,22 @@ class Type:
                 if child.tag == "member" and text_of(child, "name"):
                     self.members.append((text_of(child, "name"), self.offset(child), types.of(child), number_of(child, "bit_size"), number_of(child, "data_bit_offset", -1)))
             self.indirect = any(kind is None or kind.indirect for _, _, kind, _, _ in self.members)
+            self.managed = any(kind is None or kind.managed for _, _, kind, _, _ in self.members)
         elif tag == "array_type":
             location = die.attributes.get("data_location")
             if location is not None:
                 self.data_location = types.expression(location.value)
                 self.indirect = True
-                self.size = 8
+                self.managed = any(name == "DW_OP_deref" for name, _ in self.data_location)
+                # A short text lies where it is, with its length before it; two bytes of it there are for sure.
+                self.size = self.size or (8 if self.managed else 2)
             for child in die.children:
                 if child.tag != "subrange_type":
                     continue
                 upper = child.attributes.get("upper_bound")
                 count = child.attributes.get("count")
                 low = number_of(child, "lower_bound")
+                self.strides.append(number_of(child, "byte_stride"))
                 if upper is not None and isinstance(upper.value, list):
                     self.bounds.append((low, types.expression(upper.value)))
                 elif upper is not None and isinstance(upper.value, int):
@@ -129,8 +136,11 @@ class Type:
                 size = self.target.size
                 for low, high in self.bounds:
                     size *= max(0, high - low + 1) if isinstance(high, int) else 0
+                if self.strides and self.strides[0] and len(self.bounds) == 1 and isinstance(self.bounds[0][1], int):
+                    size = self.strides[0] * max(0, self.bounds[0][1] - self.bounds[0][0] + 1)
                 self.size = self.size or size
                 self.indirect = self.target.indirect
+                self.managed = self.target.managed
 
     def offset(self, member):
         location = member.attributes.get("data_member_location")
@@ -217,6 +227,8 @@ class Type:
         while element is not None and element.tag == "subrange_type" and element.target is not None:
             element = element.target.plain()
         names = element.names if element is not None else {}
+        if element is not None and element.tag == "base_type" and "char" in element.name.lower():
+            names = {bit: quoted(bytes([bit]) if bit < 128 else "\ufffd".encode(), self.types.quote) for bit in range(256)}
         return "[" + ", ".join(names.get(bit, str(bit)) for bit in range(len(data) * 8) if bits >> bit & 1) + "]"
 
     def pointer(self, address, depth):
@@ -283,18 +295,20 @@ class Type:
                 return [title or "text", "not set yet"]
             if types.habits["textsEndByZero"]:
                 whole = whole.split(b"\0")[0]
+            if types.trash:
+                whole = whole.replace(types.trash, b"?")
             return [title or "text", quoted(whole, types.quote)]
         return self.rows(start, element, 0, depth, title or element.title(), high)
 
     def rows(self, start, element, dimension, depth, title, high):
         low = self.bounds[dimension][0] if self.bounds else 0
         count = 0 if start is None or not isinstance(high, int) else max(0, min(high - low + 1, 1 << 20))
-        stride = element.size
+        stride = self.strides[dimension] if dimension < len(self.strides) and self.strides[dimension] else element.size
         for below_low, below_high in self.bounds[dimension + 1:]:
             stride *= max(0, below_high - below_low + 1) if isinstance(below_high, int) else 0
         shown = min(count, MOST_ITEMS if depth < 2 else 20)
         if start is None or count == 0:
-            return Aggregate(title, (start or 0, title, dimension), "l", [])
+            return Aggregate(title, (start or 0, title, dimension, depth), "l", [])
         if depth > MOST_DEPTH:
             return [title, "…"]
         data = self.types.machine.read(start, stride * shown)
@@ -306,8 +320,9 @@ class Type:
             if dimension + 1 < len(self.bounds):
                 items.append((None, self.rows(at, element, dimension + 1, depth + 1, title, self.bounds[dimension + 1][1])))
             else:
-                items.append((None, element.read(at, data[index * stride:(index + 1) * stride], depth + 1)))
-        return Aggregate(title, (start, title, dimension), "l", items, count if count > shown else None)
+                items.append((None, element.read(at, data[index * stride:index * stride + element.size], depth + 1)))
+        # An array and its first row lie at the same place.
+        return Aggregate(title, (start, title, dimension, depth), "l", items, count if count > shown else None)
 
 
 def extended(data):

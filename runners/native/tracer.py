@@ -16,6 +16,7 @@ import struct
 import machine as control
 from debug_information import read_program
 from native_types import Aggregate, Types
+from one_line_loops import pass_places
 from unprinted import held_back, place_of_output
 
 HEADER = struct.Struct("<IIII")
@@ -60,7 +61,7 @@ class Recording:
 class Frame:
     """One call that is going on."""
 
-    __slots__ = ("number", "function", "base", "known", "line", "address", "registers", "waiting", "seen")
+    __slots__ = ("number", "function", "base", "known", "line", "address", "registers", "waiting", "seen", "passes")
 
     def __init__(self, number, function, base):
         self.number, self.function, self.base = number, function, base
@@ -70,6 +71,7 @@ class Frame:
         self.registers = None
         self.waiting = False
         self.seen = 0
+        self.passes = set()  # the beginnings of passes that its line has come to
 
 
 class Recorder:
@@ -82,9 +84,12 @@ class Recorder:
         for name in files:
             with open(name, "rb") as source:
                 self.texts.append(source.read().decode("utf-8", "replace").splitlines())
+        self.passes = pass_places(path, self.program, self.file_line, habits["oneLineLoop"])
         self.functions = {}
         for function in self.program.functions:
             self.functions[function.low] = function
+            if function.results:
+                self.keep_one_result(function)
         self.stack = []
         self.frames = 0
         self.columns = {}
@@ -93,11 +98,21 @@ class Recorder:
         self.ids = {}
         self.next_id = 1
         self.names = ()
+        self.given = ()  # addresses of what a parameter that stands for it was given
         self.last = None  # the frame whose step is not closed yet
         self.memory = None
         self.output = None  # where the library keeps what is printed but not handed on, once the program runs
         self.held = ""
         self.registers = control.Registers()
+
+    def keep_one_result(self, function):
+        """Of the two names of a result the one stays that the program uses."""
+        lines = {place for address, place in self.program.rows.items() if function.low <= address < function.high}
+        used = any("result" in self.assigned.get("%d:%d" % place, ()) for place in lines)
+        gone = next(variable for variable in function.results if (variable.name == "RESULT") != used)
+        function.variables.remove(gone)
+        for variable in function.results:
+            variable.name = "Result" if variable.name == "RESULT" else variable.name
 
     # What native_types asks.
     def read(self, address, size):
@@ -193,7 +208,7 @@ class Recorder:
             return
         before = known.get(variable)
         names = self.names
-        if before is not None and before[0] == raw and before[2] == address and not plain.indirect and (before[3] or variable.name.lower() not in names):
+        if before is not None and before[0] == raw and before[2] == address and not plain.indirect and (before[3] or variable.name.lower() not in names and address not in self.given):
             return
         self.types.open_high = None
         if variable.last_index is not None:
@@ -201,7 +216,7 @@ class Recorder:
             data = self.memory.read(at, 8) if at is not None else None
             self.types.open_high = int.from_bytes(data, "little", signed=True) if data is not None else None
         value = kind.read(address, raw)
-        given = variable.name.lower() in names
+        given = variable.name.lower() in names or address in self.given
         if before is None and scope == 0 and self.habits["globalsBeginUnset"] and not given:
             # A global holds 0 from the start; it has a value of its own from the first line that gives it one.
             known[variable] = (raw, value, address, False)
@@ -215,6 +230,12 @@ class Recorder:
             return
         self.recording.tokens.append(self.column(scope, variable.name))
         self.recording.tokens.append(self.token(value))
+
+    def given_by(self, frame):
+        """Addresses of variables that the line gives a value by a parameter that stands for them."""
+        if not self.habits["globalsBeginUnset"]:
+            return ()
+        return [self.place(variable, frame) for variable in frame.function.variables if variable.parameter and variable.name.lower() in self.names]
 
     def compare_globals(self):
         for variable in self.program.globals:
@@ -240,7 +261,12 @@ class Recorder:
         self.names = self.assigned.get("%d:%d" % (frame.function.file, frame.line), ())
         if frame.registers is not None:
             self.compare_frame(frame, calling=calling)
+            self.given = self.given_by(frame)
+        if calling:
+            # What the line gives a value comes from the call: it has it when the line goes on.
+            self.names = self.given = ()
         self.compare_globals()
+        self.given = ()
         if result is not None:
             self.recording.tokens.append(["v", result])
         if self.output is not None:
@@ -254,7 +280,23 @@ class Recorder:
         self.recording.begin(line)
         self.recording.tokens.append(line)
         frame.line = line
+        frame.passes = set()
         self.last = frame
+
+    def at_pass(self, address, registers):
+        """Another pass of a loop begins that is written on one line; the first one belongs to the line's own step."""
+        frame = self.stack[-1] if self.stack else None
+        file, line = self.passes[address]
+        if frame is None or frame.base != registers[control.RBP] + 16 or frame.line != line:
+            return
+        if frame.waiting:
+            self.at_return(registers)
+        if address in frame.passes:
+            frame.registers = registers
+            self.close()
+            self.step(frame, file, line)
+        frame.passes.add(address)
+        frame.address = address
 
     def result_of(self, frame, registers, thread):
         kind = frame.function.result.plain() if frame.function.result is not None else None
@@ -372,7 +414,7 @@ class Recorder:
             kind = variable.kind.plain() if variable.kind is not None else None
             if variable.parameter or kind is None or not 0 < kind.size <= 1 << 16 or len(variable.location) != 1:
                 continue
-            if variable.location[0][0] not in ("DW_OP_fbreg", "DW_OP_breg6", "DW_OP_breg7") or self.habits["libraryOwnsIndirect"] and kind.indirect:
+            if variable.location[0][0] not in ("DW_OP_fbreg", "DW_OP_breg6", "DW_OP_breg7") or self.habits["libraryOwnsIndirect"] and kind.managed:
                 continue
             self.memory.write(self.place(variable, frame), self.types.trash * kind.size)
 
@@ -420,7 +462,7 @@ class Recorder:
     def go(self):
         pid = control.launch([self.path])
         self.memory = control_memory = control.Memory(pid)
-        saved = self.saved = {address: control_memory.read(address, 1) for address in self.program.rows}
+        saved = self.saved = {address: control_memory.read(address, 1) for address in [*self.program.rows, *self.passes]}
         for address in saved:
             control_memory.write(address, b"\xcc")
         thread = pid
@@ -460,6 +502,8 @@ class Recorder:
             if thread == pid:
                 if address in self.program.rows:
                     self.at_line(address, registers, thread)
+                elif address in self.passes:
+                    self.at_pass(address, registers)
                 else:
                     self.at_return(registers)
                 if self.recording.count > self.recording.limit:

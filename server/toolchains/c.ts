@@ -32,6 +32,7 @@ const habits: Habits = {
   globalsBeginUnset: false,
   resultInRegister: true,
   libraryOwnsIndirect: false,
+  oneLineLoop: null,
   header: null,
   stops: null,
 };

@@ -58,6 +58,8 @@ export type Habits = {
   globalsBeginUnset: boolean;
   resultInRegister: boolean;
   libraryOwnsIndirect: boolean;
+  /** A line that is a whole loop, as a regular expression, where the compiler tells one place for all of its passes. */
+  oneLineLoop: string | null;
   header: string | null;
   stops: { from: number; to: number; words: string } | null;
 };

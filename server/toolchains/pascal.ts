@@ -45,6 +45,7 @@ const habits: Habits = {
   globalsBeginUnset: true,
   resultInRegister: false,
   libraryOwnsIndirect: true,
+  oneLineLoop: String.raw`\b(?:for|while)\b.*\bdo\b\s*(?!begin\s*(?:\{.*\}\s*|//.*)?$)[^\s{/]|\brepeat\b.*\buntil\b`,
   header: String.raw`^\s*(?:class\s+)?(?:function|procedure|constructor|destructor|operator)\s+(?:\w+\.)*NAME\b`,
   // The run-time library's own exit codes (its documentation of run-time errors).
   stops: { from: 200, to: 231, words: "Runtime error %d" },

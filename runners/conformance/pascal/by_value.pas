@@ -9,10 +9,10 @@ begin
 end;
 
 var
-  deck: TLoads;
+  carried: TLoads;
   sum: longint;
 begin
-  deck[1] := 1;  //> deck=[1, ?]
-  deck[2] := 2;  //> deck=[1, 2]
-  sum := Heavier(deck);  //> - ; sum=11
+  carried[1] := 1;  //> carried=[1, 0]
+  carried[2] := 2;  //> carried=[1, 2]
+  sum := Heavier(carried);  //> - ; sum=11
 end.

@@ -5,7 +5,7 @@ var
 
 procedure Board(name: longint);  //> Board.name=7 ; Board.name=8
 begin
-  names[count] := name;  //> names=[7, ?] ; names=[7, 8]
+  names[count] := name;  //> names=[7, 0] ; names=[7, 8]
   count := count + 1;  //> count=1 ; count=2
 end;
 

@@ -8,12 +8,14 @@ type
 
 procedure Work;  //> -
 var
+  last: TNode;
   first: PNode;
 begin
-  new(first);  //> -
-  first^.load := 4;
-  first^.next := nil;  //> Work.first=TNODE(LOAD=4, NEXT=nil)
-  first^.load := 5;  //> Work.first=TNODE(LOAD=5, NEXT=nil)
+  last.load := 4;  //> Work.last=TNode(load=4, next=?)
+  last.next := nil;  //> Work.last=TNode(load=4, next=nil)
+  first := @last;  //> Work.first=TNode(load=4, next=nil)
+  first^.load := 5;  //> Work.first=TNode(load=5, next=nil) & Work.last=TNode(load=5, next=nil)
+  first := nil;  //> Work.first=nil
 end;
 
 begin

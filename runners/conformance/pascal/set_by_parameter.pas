@@ -1,13 +1,13 @@
 program Deck;
 
-procedure Zero(var load: longint);  //> -
+procedure Zero(var load: longint);  //> Zero.load=0
 begin
-  load := 0;  //> Zero.load=0
+  load := 0;  //> first=0
 end;
 
 var
   first: longint;
 begin
-  Zero(first);  //> - ; first=0
+  Zero(first);  //> - ; -
   first := first + 1;  //> first=1
 end.

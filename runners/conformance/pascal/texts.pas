@@ -6,7 +6,7 @@ var
   letter: char;
   whole: ansistring;
 begin
-  ship := 'Tern';  //> Work.ship='Tern'
+  ship := 'Tern';  //> Work.ship='Tern' & Work.whole=''
   ship := ship + '''s';  //> Work.ship='Tern''s'
   letter := ship[2];  //> Work.letter='e'
   ship[1] := 'F';  //> Work.ship='Fern''s'
