@@ -22,6 +22,7 @@ function result = __bent_nail__ (kind, file, line, names, value)
   persistent frames = 0;
   persistent columns = struct ();
   persistent column_count = 0;
+  persistent maps = {};
 
   if (kind == 9)
     if (fid >= 0)
@@ -74,6 +75,16 @@ function result = __bent_nail__ (kind, file, line, names, value)
     look = {};
     if (phase == 1 && kind != 3)
       look = pending{end};
+      if (! isempty (maps))
+        ## Maps are shared: a call may have changed them.
+        of_map = strncmp (struct2cell (known{end}), "[\"Map\"", 6);
+        shared = fieldnames (known{end})(of_map)';
+        look = [look, shared(! ismember (shared, look))];
+      endif
+      if (kind == 2)
+        ## The counter has the value of the pass that begins.
+        look(strcmp (look, names{1})) = [];
+      endif
     elseif (phase == 2)
       if (kind == 4)
         pending{end} = {};
@@ -121,11 +132,16 @@ function result = __bent_nail__ (kind, file, line, names, value)
       endif
       held = evalin ("caller", name);
       shown = value_token (held, 0);
-      if (isfield (known{end}, name) && strcmp (known{end}.(name), shown))
+      scope = double (depth > 1 && ! evalin ("caller", ["isglobal(\"" name "\")"]));
+      ## What is global belongs to the program, whoever changes it.
+      frame = 1 + scope * (numel (known) - 1);
+      if (isfield (known{frame}, name) && strcmp (known{frame}.(name), shown))
         continue;
       endif
-      known{end}.(name) = shown;
-      scope = double (depth > 1);
+      known{frame}.(name) = shown;
+      if (strncmp (shown, "[\"Map\"", 6))
+        maps = {name};
+      endif
       key = [name "_" char("0" + scope)];
       if (! isfield (columns, key))
         column_count++;
@@ -168,13 +184,13 @@ function text = value_token (held, depth)
     if (isrow (held) && isreal (held))
       shown = held(1:min (end, 200));
       parts = arrayfun (@(each) ["[\"" class(held) "\",\"" number_text(each) "\"]"], shown, "UniformOutput", false);
-      text = ["[\"list\",null,0,[" strjoin(parts, ",") "],\"l\"" length_text(held) "]"];
+      text = ["[\"list\",null,0,[" strjoin(parts, ",") "],\"l\"" length_text(held, 200) "]"];
       return;
     endif
     text = plain (class (held), matrix_text (held));
   elseif (ischar (held))
     if (rows (held) <= 1)
-      text = plain ("char", ["\"" held(1:min (end, 200)) "\""]);
+      text = plain ("char", ["\"" cut_text(held) "\""]);
     else
       text = plain ("char", sprintf ("(%dx%d char)", rows (held), columns (held)));
     endif
@@ -185,6 +201,14 @@ function text = value_token (held, depth)
     else
       text = ["[\"cell\",null,0,[" strjoin(parts(:)', ",") "],\"s\"]"];
     endif
+  elseif (isstruct (held) && ! isscalar (held) && isvector (held) && depth < 4)
+    parts = arrayfun (@(each) value_token (each, depth + 1), held(1:min (end, 100)), "UniformOutput", false);
+    text = ["[\"list\",null,0,[" strjoin(parts(:)', ",") "],\"l\"" length_text(held, 100) "]"];
+  elseif (isobject (held) && isa (held, "containers.Map") && depth < 4)
+    names = keys (held);
+    names = names(1:min (end, 100));
+    parts = cellfun (@(name) ["[" quoted(key_text (name)) "," value_token(held(name), depth + 1) "]"], names, "UniformOutput", false);
+    text = ["[\"Map\",null,0,[" strjoin(parts(:)', ",") "],\"d\"" length_text(held, 100) "]"];
   elseif (isstruct (held) && isscalar (held) && depth < 4)
     names = fieldnames (held);
     parts = cellfun (@(name) ["[" quoted(name) "," value_token(held.(name), depth + 1) "]"], names, "UniformOutput", false);
@@ -196,9 +220,24 @@ function text = value_token (held, depth)
   endif
 endfunction
 
-function text = length_text (held)
-  text = "";
+function text = cut_text (held)
+  text = held(1:min (end, 200));
   if (numel (held) > 200)
+    text = [text "…"];
+  endif
+endfunction
+
+function text = key_text (key)
+  if (ischar (key))
+    text = ["\"" cut_text(key) "\""];
+  else
+    text = number_text (key);
+  endif
+endfunction
+
+function text = length_text (held, most)
+  text = "";
+  if (numel (held) > most)
     text = sprintf (",%d", numel (held));
   endif
 endfunction

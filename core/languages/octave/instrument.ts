@@ -38,6 +38,8 @@ const parts: ReadonlySet<string> = new Set([
   "catch",
   "unwind_protect_cleanup",
 ]);
+/** Words that only begin a block: what is done there begins with the statement behind. */
+const begins: ReadonlySet<string> = new Set(["do", "try", "unwind_protect"]);
 const tested: ReadonlySet<string> = new Set(["while", "until", "if", "elseif"]);
 
 type Insertion = { line: number; offset: number; text: string; order: number };
@@ -151,10 +153,12 @@ export function instrumentOctave(text: string, file: number, isScript: boolean):
       at = Math.max(at, to);
       continue;
     }
+    if (!parts.has(word) && !begins.has(word) && token.line !== lastLine) {
+      lastLine = token.line;
+      insert(token.line, token.offset, `__bent_nail__(0,${file},${token.line},${list(namesOf(token.line))}); `);
+    }
+    // The call is over once the line with the word has its row.
     if (word === "return") insert(token.line, token.offset, "__bent_nail__(4); ");
-    if (parts.has(word) || token.line === lastLine) continue;
-    lastLine = token.line;
-    insert(token.line, token.offset, `__bent_nail__(0,${file},${token.line},${list(namesOf(token.line))}); `);
   }
   const changed = [...lines];
   for (const { line, offset, text: inserted } of insertions.sort(
@@ -221,6 +225,8 @@ function conditionRange(
     if (!token || !before) break;
     if (depth === 0 && next > first && token.line > before.endLine && !continued(before, token)) break;
     if (depth === 0 && (token.text === ";" || token.text === ",")) break;
+    // A value right behind a value begins the first statement: "if n == 0 n = 5; end".
+    if (depth === 0 && next > first && endsValue(before) && beginsValue(token)) break;
     if (token.kind === "bracket") depth += "([{".includes(token.text) ? 1 : -1;
     last = next;
     // "(...)" is the whole condition unless an operator goes on.
@@ -237,6 +243,19 @@ function conditionRange(
     }
   }
   return [first, last];
+}
+
+function endsValue(token: Token): boolean {
+  return (
+    ["name", "number", "text"].includes(token.kind) ||
+    [")", "]", "}", "'", ".'", "++", "--"].includes(token.text) ||
+    token.text === "end"
+  );
+}
+
+/** True for what cannot go on with the value before it: a round bracket would be its index. */
+function beginsValue(token: Token): boolean {
+  return ["name", "number", "text", "keyword"].includes(token.kind) || token.text === "[";
 }
 
 /** True if the bracket at `open` is closed at `close` and not before. */

@@ -1,0 +1,6 @@
+ship = "Tern";  %> ship="Tern"
+ship = [ship "'s"];  %> ship="Tern's"
+letter = ship(2);  %> letter="e"
+ship(1) = 'F';  %> ship="Fern's"
+line = sprintf("%s %02d", ship, 3);  %> line="Fern's 03"
+empty = "";  %> empty=""
