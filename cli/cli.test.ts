@@ -102,7 +102,7 @@ test("read takes an error output apart without running anything", async () => {
 
 test("trace as a table, as CSV and as JSON, with chosen columns", async () => {
   expect((await bentNail(["trace", "fare.py", "--input", "fifteen"])).out).toBe(
-    "| line | age | output |\n| --- | --- | --- |\n| 1 | 15 |  |\n| 2 |  |  |\n| 5 |  | 12 |\n",
+    "| line | age | input | output |\n| --- | --- | --- | --- |\n| 1 | 15 | 15 |  |\n| 2 |  |  |  |\n| 5 |  |  | 12 |\n",
   );
   expect((await bentNail(["trace", "deck.py", "--format", "csv", "--rows", "change", "--columns", "cars"])).out).toBe(
     "line,cars,output\r\n1,3,\r\n2,,Cars 3\r\n3,,NameError: name 'crs' is not defined. Did you mean: 'cars'?\r\n",

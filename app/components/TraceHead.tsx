@@ -1,10 +1,13 @@
 /**
- * The header of a trace table: the line, a column for each variable with the function it belongs to, and the output.
+ * The header of a trace table: the line, a column for each variable with the function it belongs to, what was typed in
+ * (`input`), and the output.
  */
 export function TraceHead({
   columns,
+  input = false,
 }: {
   columns: ReadonlyArray<{ key: string; title: string; functionName?: string }>;
+  input?: boolean;
 }) {
   return (
     <thead>
@@ -18,6 +21,7 @@ export function TraceHead({
             {column.title}
           </th>
         ))}
+        {input && <th scope="col">input</th>}
         <th scope="col">output</th>
       </tr>
     </thead>

@@ -1,13 +1,14 @@
-import { outputCell, type TraceTable } from "../../core/trace/table.ts";
+import { hasInput, inputCell, outputCell, type TraceTable } from "../../core/trace/table.ts";
 import { TraceHead } from "./TraceHead.tsx";
 
 /** A trace table like a ruled exercise-book page; `until` shows rows up to that many, the last one marked. */
 export function TraceTableView({ table, until, caption }: { table: TraceTable; until?: number; caption: string }) {
   const rows = until === undefined ? table.rows : table.rows.slice(0, until);
+  const typed = hasInput(table);
   return (
     <table className="trace-table">
       <caption className="sr-only">{caption}</caption>
-      <TraceHead columns={table.columns} />
+      <TraceHead columns={table.columns} input={typed} />
       <tbody>
         {rows.map((row) => (
           <tr key={row.step}>
@@ -20,6 +21,7 @@ export function TraceTableView({ table, until, caption }: { table: TraceTable; u
                 </td>
               );
             })}
+            {typed && <td className={row.input === undefined ? undefined : "changed"}>{inputCell(row)}</td>}
             <td className={row.output ? "changed" : undefined}>{row.raised ?? outputCell(row)}</td>
           </tr>
         ))}

@@ -1,4 +1,4 @@
-import { outputCell, type TraceTable } from "../trace/table.ts";
+import { hasInput, inputCell, outputCell, type TraceTable } from "../trace/table.ts";
 import type { Trace } from "../trace/trace.ts";
 import { messageOf } from "../verdict/words.ts";
 
@@ -13,9 +13,11 @@ export function uncaughtError({ outcome }: Pick<Trace, "outcome">): string {
 /** The table as cells; what ended the run stands in the last row, where the output does. */
 function grid(table: TraceTable, trace: Pick<Trace, "outcome">): string[][] {
   const error = uncaughtError(trace);
+  const typed = hasInput(table);
   const head = [
     "line",
     ...table.columns.map((column) => (column.functionName ? `${column.functionName}: ${column.title}` : column.title)),
+    ...(typed ? ["input"] : []),
     "output",
   ];
   return [
@@ -23,6 +25,7 @@ function grid(table: TraceTable, trace: Pick<Trace, "outcome">): string[][] {
     ...table.rows.map((row, index) => [
       String(row.line),
       ...table.columns.map((column) => row.cells[column.key] ?? ""),
+      ...(typed ? [inputCell(row)] : []),
       [outputCell(row), index === table.rows.length - 1 ? error : ""].filter((part) => part !== "").join("\n"),
     ]),
   ];
@@ -60,9 +63,9 @@ function plainCell(cell: string): string {
 
 /** A table in Markdown (GitHub Flavored Markdown, tables). */
 const markdown: Writer = (table, trace) => {
-  const rows = grid(table, trace).map((row) => `| ${row.map(plainCell).join(" | ")} |`);
-  const [head = "", ...body] = rows;
-  return [head, `|${" --- |".repeat(table.columns.length + 2)}`, ...body].join("\n").concat("\n");
+  const cells = grid(table, trace);
+  const [head = "", ...body] = cells.map((row) => `| ${row.map(plainCell).join(" | ")} |`);
+  return [head, `|${" --- |".repeat(cells[0]?.length ?? 0)}`, ...body].join("\n").concat("\n");
 };
 
 const json: Writer = (table, trace) => `${JSON.stringify({ table, trace }, null, 1)}\n`;

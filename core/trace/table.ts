@@ -149,3 +149,13 @@ export function outputCell({ output, unseen }: Pick<TableRow, "output" | "unseen
   const text = output.replace(/\n$/, "");
   return unseen === undefined ? text : `${text} (never reached the screen)`;
 }
+
+/** Whether anything was typed in while the table's rows ran. */
+export function hasInput(table: Pick<TraceTable, "rows">): boolean {
+  return table.rows.some((row) => row.input !== undefined);
+}
+
+/** What was typed in, without its last line end; "" where nothing was. */
+export function inputCell({ input = "" }: Pick<TableRow, "input">): string {
+  return input.replace(/\n$/, "");
+}

@@ -183,8 +183,13 @@ function text = value_token (held, depth)
     endif
     if (isrow (held) && isreal (held))
       shown = held(1:min (end, 200));
-      parts = arrayfun (@(each) ["[\"" class(held) "\",\"" number_text(each) "\"]"], shown, "UniformOutput", false);
-      text = ["[\"list\",null,0,[" strjoin(parts, ",") "],\"l\"" length_text(held, 200) "]"];
+      if (islogical (shown) || isinteger (shown) || all (shown == fix (shown) & abs (shown) < 1e15))
+        ## Whole numbers, all at once.
+        parts = sprintf (["[\"" class(held) "\",\"%d\"],"], shown)(1:end-1);
+      else
+        parts = strjoin (arrayfun (@(each) ["[\"" class(held) "\",\"" number_text(each) "\"]"], shown, "UniformOutput", false), ",");
+      endif
+      text = ["[\"list\",null,0,[" parts "],\"l\"" length_text(held, 200) "]"];
       return;
     endif
     text = plain (class (held), matrix_text (held));

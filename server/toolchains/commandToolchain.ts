@@ -16,6 +16,7 @@ import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import type { Commands, Job, JobAnswer } from "../sandbox/warmWorker.ts";
 import { prepareRunners } from "./builtRunners.ts";
+import { cutRecording } from "./cut.ts";
 import { type Block as AnyBlock, readBlock } from "./readBlock.ts";
 import { signalDiagnostic } from "./signals.ts";
 import { isThere } from "./systemNeeds.ts";
@@ -315,11 +316,11 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     run: async (request) => (await go("run", request)).outcome,
     trace: async (request) => {
       const { outcome, block } = await go("trace", request);
-      const cut = cutOf(block, outcome, request.limits);
+      const { steps, cut } = cutRecording(block, outcome, request.limits);
       return {
         outcome,
         files: request.files.map((file) => file.name),
-        steps: withStop(block?.steps ?? [], outcome),
+        steps: withStop(steps, outcome),
         ...(cut === undefined ? {} : { cut }),
       };
     },
@@ -337,15 +338,4 @@ function withStop(steps: Step[], outcome: Outcome): Step[] {
   if (last.raised === undefined && primary.line !== undefined && primary.line !== last.line) return steps;
   last.raised = { errorName: primary.errorName ?? "error", message: primary.message };
   return steps;
-}
-
-/** Why a recording is not whole, in words, or undefined. */
-function cutOf(block: CommandBlock | undefined, outcome: Outcome, limits: Limits): string | undefined {
-  if (!block) return undefined;
-  if (block.damaged) return "The program disturbed its own recording; what could still be read is shown.";
-  if (outcome.stoppedBy === "steps" || block.steps.length >= limits.steps)
-    return `The first ${block.steps.length} steps; the program went on. The limit is ${limits.steps} steps.`;
-  if (outcome.stoppedBy === "time" || outcome.stoppedBy === "memory" || outcome.stoppedBy === "output")
-    return `The first ${block.steps.length} steps, up to the ${outcome.stoppedBy} limit.`;
-  return undefined;
 }

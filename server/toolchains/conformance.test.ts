@@ -63,9 +63,24 @@ function truthByLine(text: string): string[] {
 const numbered = (rows: readonly string[]) =>
   rows.flatMap((row, index) => (row === "" ? [] : [`${index + 1}: ${row}`]));
 
-describe.each(readdirSync(folder))("%s", (language) => {
+const languages = readdirSync(folder, { withFileTypes: true }).filter((entry) => entry.isDirectory());
+
+describe.each(languages.map((entry) => entry.name))("%s", (language) => {
   const extension = findLanguage(language)?.extension ?? "";
   const programs = readdirSync(join(folder, language)).filter((name) => extname(name) === extension);
+
+  test("a limit of steps is that many, and a program of just so many is whole", async () => {
+    const name = `break_continue${extension}`;
+    const bytes = readFileSync(join(folder, language, name));
+    const recorded = (steps: number) =>
+      toolchains.find(language)?.trace({ files: [{ name, bytes }], input: "", limits: { ...usualLimits, steps } });
+    const whole = await recorded(usualLimits.steps);
+    const count = whole?.steps.length ?? 0;
+    const [seven, just] = await Promise.all([recorded(7), recorded(count)]);
+    expect([whole?.cut, just?.steps.length, just?.cut]).toEqual([undefined, count, undefined]);
+    expect([seven?.steps.length, seven?.cut]).toEqual([7, expect.stringContaining("The first 7 steps")]);
+    expect(seven?.steps).toEqual(whole?.steps.slice(0, 7));
+  });
 
   test("the set is whole", () => {
     expect(programs.length).toBeGreaterThanOrEqual(25);

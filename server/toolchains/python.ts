@@ -9,6 +9,7 @@ import { productFolder } from "../productFolder.ts";
 import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
 import { type Job, type JobAnswer, startWarmWorker } from "../sandbox/warmWorker.ts";
+import { cutRecording } from "./cut.ts";
 import { type Block as AnyBlock, readBlock } from "./readBlock.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
@@ -158,16 +159,6 @@ function outcomeOf(
   };
 }
 
-/** Why a recording is not whole, in words, or undefined. */
-function cutOf(block: Block, outcome: Outcome, limit: number): string | undefined {
-  if (block.damaged) return "The program disturbed its own recording; what could still be read is shown.";
-  if (outcome.stoppedBy === "steps")
-    return `The first ${block.steps.length} steps; the program went on. The limit is ${limit} steps.`;
-  if (outcome.stoppedBy === "time" || outcome.stoppedBy === "memory" || outcome.stoppedBy === "output")
-    return `The first ${block.steps.length} steps, up to the ${outcome.stoppedBy} limit.`;
-  return undefined;
-}
-
 /** CPython of this machine, kept warm inside the sandbox. */
 export function createPythonToolchain(): Toolchain {
   const interpreter = interpreters.find((path) => existsSync(path));
@@ -209,11 +200,11 @@ export function createPythonToolchain(): Toolchain {
     run: async (request) => (await perform("run", request)).outcome,
     trace: async (request) => {
       const { block, outcome } = await perform("trace", request);
-      const cut = cutOf(block, outcome, request.limits.steps);
+      const { steps, cut } = cutRecording(block, outcome, request.limits);
       return {
         outcome,
         files: request.files.map((file) => file.name),
-        steps: block.steps,
+        steps,
         ...(cut === undefined ? {} : { cut }),
       };
     },
