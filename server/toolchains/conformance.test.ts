@@ -63,7 +63,7 @@ function truthByLine(text: string): string[] {
 const numbered = (rows: readonly string[]) =>
   rows.flatMap((row, index) => (row === "" ? [] : [`${index + 1}: ${row}`]));
 
-const languages = readdirSync(folder, { withFileTypes: true }).filter((entry) => entry.isDirectory());
+const languages = readdirSync(folder, { withFileTypes: true }).filter((entry) => findLanguage(entry.name) !== undefined);
 
 describe.each(languages.map((entry) => entry.name))("%s", (language) => {
   const extension = findLanguage(language)?.extension ?? "";
