@@ -17,7 +17,7 @@ namespace BentNail
     public static class Instrument
     {
         static ModuleDefinition module;
-        static MethodReference enter, line, local, global, field, element, returned, caught, through, ended;
+        static MethodReference enter, line, local, global, field, element, returned, caught, through, ended, top;
         static List<string> files;
         static readonly List<string[]> Texts = new List<string[]>();
         static bool severalClasses;
@@ -57,6 +57,7 @@ namespace BentNail
             caught = module.ImportReference(recorder.GetMethod("Caught"));
             through = module.ImportReference(recorder.GetMethod("Through"));
             ended = module.ImportReference(recorder.GetMethod("Ended"));
+            top = module.ImportReference(recorder.GetMethod("Top"));
             severalClasses = module.Types.Count(type => type.Name != "<Module>") > 1;
             MonoSymbolFile symbols = MonoSymbolFile.ReadSymbolFile(arguments[0] + ".mdb");
             var all = new List<Work>();
@@ -74,6 +75,7 @@ namespace BentNail
                 all.Add(work);
             }
             foreach (Work work in all) Rewrite(work);
+            foreach (MethodDefinition method in module.GetTypes().SelectMany(type => type.Methods).Where(method => method.IsSetter && method.HasBody && IsMade(method))) RewriteMade(method);
             module.Write(arguments[1]);
             WriteSymbols(arguments[1], all);
         }
@@ -123,6 +125,8 @@ namespace BentNail
             if (method.Name == ".cctor") return "static";
             Match made = Regex.Match(method.DeclaringType.Name, "^<(\\w+)>c__Iterator");
             if (made.Success) return made.Groups[1].Value;
+            if (method.IsGetter) return method.Name.Substring(4);
+            if (method.IsSetter) return method.Name.Substring(4) + " (set)";
             return method.Name.StartsWith("<", StringComparison.Ordinal) ? "lambda" : method.Name;
         }
 
@@ -219,6 +223,18 @@ namespace BentNail
             foreach (Instruction each in added) body.Instructions.Insert(index++, each);
         }
 
+        /// <summary>A property's way in that the translator wrote: what it stores is told by the line that uses it.</summary>
+        static void RewriteMade(MethodDefinition method)
+        {
+            MethodBody body = method.Body;
+            body.InitLocals = true;
+            var frame = new VariableDefinition(module.TypeSystem.Int32);
+            body.Variables.Add(frame);
+            foreach (Instruction each in body.Instructions.ToArray()) Store(body, each, frame, new Dictionary<int, string>());
+            body.Instructions.Insert(0, Instruction.Create(OpCodes.Call, top));
+            body.Instructions.Insert(1, Instruction.Create(OpCodes.Stloc, frame));
+        }
+
         static void Rewrite(Work work)
         {
             MethodDefinition method = work.Method;
@@ -269,8 +285,11 @@ namespace BentNail
                 Before(body, start, Instruction.Create(OpCodes.Dup), Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldc_I4, catchLine), Instruction.Create(OpCodes.Call, caught));
             }
             var starts = new HashSet<Instruction>(body.ExceptionHandlers.Where(handler => handler.HandlerType == ExceptionHandlerType.Catch).Select(handler => handler.HandlerStart));
+            List<ExceptionHandler> finals = body.ExceptionHandlers.Where(handler => handler.HandlerType == ExceptionHandlerType.Finally).ToList();
             foreach (Point point in shown)
             {
+                // A foreach that is left puts its work away: nothing that anybody wrote.
+                if (IsForeachHeader(file, point.Line) && finals.Any(handler => handler.HandlerStart.Offset <= point.Offset && (handler.HandlerEnd == null || point.Offset < handler.HandlerEnd.Offset))) continue;
                 int number = SwitchLine(file, point);
                 if (number == 0 && (OnlyBrace(file, point.Line) || AtBrace(file, point) || OnlyLeadsOn(file, point.Line))) continue;
                 if (number == 0) number = point.Line;
@@ -391,8 +410,9 @@ namespace BentNail
             var called = each.Operand as MethodReference;
             if (called == null) return each.OpCode == OpCodes.Initobj;
             if (called.DeclaringType is ArrayType) return called.Name == "Set";
-            var own = called.Module == module ? called.Resolve() : null;
-            return own != null && own.Module == module && own.IsSetter && IsMade(own);
+            // The library may sort, fill or copy an array that it is given.
+            if (called.DeclaringType.Scope == module) return false;
+            return called.DeclaringType.FullName == "System.Array" || called.Parameters.Any(given => given.ParameterType.IsArray || given.ParameterType.FullName == "System.Array");
         }
 
         static Instruction[] Through(VariableDefinition frame)

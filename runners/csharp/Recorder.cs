@@ -211,6 +211,9 @@ namespace BentNail
             if (number >= 0 && !Off()) changedThrough = true;
         }
 
+        /// <summary>The call that is going on, for what is done in its name.</summary>
+        public static int Top() { return Off() || Stack.Count == 0 ? -1 : Stack[Stack.Count - 1].Number; }
+
         /// <summary>The scope of a variable is over.</summary>
         public static void Ended(int number, string name)
         {

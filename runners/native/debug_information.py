@@ -13,6 +13,7 @@ class Function:
         self.declared = 0  # the line with its name, where the compiler tells it
         self.last = 0
         self.variables = []  # Variable
+        self.makes = False  # makes its own object after it was entered
         self.results = []  # two names of what it returns, where a language has two
         self.is_main = False
 
@@ -120,6 +121,9 @@ def read_scope(program, die, function, types, own_files, file, low=0, high=0):
             read_scope(program, child, inner, types, own_files, file)
             results = [variable for variable in inner.variables if not variable.parameter and variable.name in (name, "RESULT")]
             inner.results = results if len(results) == 2 else []
+        elif tag in ("class_type", "structure_type"):
+            # Methods stand in their class.
+            read_scope(program, child, None, types, own_files, file)
         elif tag == "lexical_block":
             start, end = bounds(child)
             read_scope(program, child, function, types, own_files, file, start or low, end or high)
@@ -130,6 +134,8 @@ def read_scope(program, die, function, types, own_files, file, low=0, high=0):
                 for variable in function.variables:
                     if variable.name.upper() == name[5:]:
                         variable.last_index = types.expression(location.value)
+            if name == "$vmt" and function is not None:
+                function.makes = True
             if not name or name.startswith("$") or location is None or not isinstance(location.value, list):
                 continue
             declared = number_of(child, "decl_file", -1)
@@ -138,6 +144,8 @@ def read_scope(program, die, function, types, own_files, file, low=0, high=0):
             operations = types.expression(location.value)
             if function is not None and name == function.name.upper() and name != function.name and tag == "variable":
                 name = function.name  # a Pascal function's own result
+            if function is not None and name == "this" and child.attributes.get("artificial") is not None:
+                name = "Self"
             variable = Variable(name, operations, types.of(child), tag == "formal_parameter", low, high, number_of(child, "decl_line"))
             if function is None:
                 program.globals.append(variable)

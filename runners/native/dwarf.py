@@ -10,7 +10,7 @@ TAGS = {0x01: "array_type", 0x02: "class_type", 0x04: "enumeration_type", 0x05: 
         0x21: "subrange_type", 0x24: "base_type", 0x26: "const_type", 0x28: "enumerator", 0x2E: "subprogram", 0x34: "variable", 0x35: "volatile_type",
         0x37: "restrict_type"}
 ATTRIBUTES = {0x02: "location", 0x03: "name", 0x0B: "byte_size", 0x0D: "bit_size", 0x10: "stmt_list", 0x11: "low_pc", 0x12: "high_pc", 0x1C: "const_value",
-              0x22: "lower_bound", 0x2F: "upper_bound", 0x37: "count", 0x38: "data_member_location", 0x3A: "decl_file", 0x3B: "decl_line", 0x3E: "encoding",
+              0x22: "lower_bound", 0x2F: "upper_bound", 0x37: "count", 0x34: "artificial", 0x38: "data_member_location", 0x3A: "decl_file", 0x3B: "decl_line", 0x3E: "encoding",
               0x49: "type", 0x50: "data_location", 0x51: "byte_stride", 0x6B: "data_bit_offset"}
 ADDRESS, BLOCK2, BLOCK4, DATA2, DATA4, DATA8, STRING, BLOCK, BLOCK1, DATA1, FLAG, SDATA, STRP, UDATA = 1, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15
 REF_ADDR, REF1, REF2, REF4, REF8, REF_UDATA, INDIRECT, SEC_OFFSET, EXPRLOC, FLAG_PRESENT, REF_SIG8 = 16, 17, 18, 19, 20, 21, 22, 23, 24, 25, 32

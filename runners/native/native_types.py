@@ -139,7 +139,8 @@ class Type:
                 if self.strides and self.strides[0] and len(self.bounds) == 1 and isinstance(self.bounds[0][1], int):
                     size = self.strides[0] * max(0, self.bounds[0][1] - self.bounds[0][0] + 1)
                 self.size = self.size or size
-                self.indirect = self.target.indirect
+                # Of an open array only the place is told; what it holds is looked at each time.
+                self.indirect = self.target.indirect or self.size == 0
                 self.managed = self.target.managed
 
     def offset(self, member):

@@ -245,7 +245,7 @@ class Recorder:
         address = frame.address
         scope = 0 if frame.function.is_main else 1
         for variable in frame.function.variables:
-            if entering and not variable.parameter or calling and variable not in frame.known:
+            if entering and (not variable.parameter or frame.function.makes and variable.name == "Self") or calling and variable not in frame.known:
                 continue
             if variable.high and not variable.low <= address < variable.high:
                 continue

@@ -63,7 +63,9 @@ function truthByLine(text: string): string[] {
 const numbered = (rows: readonly string[]) =>
   rows.flatMap((row, index) => (row === "" ? [] : [`${index + 1}: ${row}`]));
 
-const languages = readdirSync(folder, { withFileTypes: true }).filter((entry) => findLanguage(entry.name) !== undefined);
+const languages = readdirSync(folder, { withFileTypes: true }).filter(
+  (entry) => findLanguage(entry.name) !== undefined,
+);
 
 describe.each(languages.map((entry) => entry.name))("%s", (language) => {
   const extension = findLanguage(language)?.extension ?? "";

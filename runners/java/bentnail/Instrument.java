@@ -201,6 +201,11 @@ final class Instrument {
         putStatic(method, (FieldInsnNode) each, frame);
       } else if (each instanceof FieldInsnNode && each.getOpcode() == Opcodes.PUTFIELD) {
         putField(method, (FieldInsnNode) each, frame, temporary);
+      } else if (each instanceof MethodInsnNode && takesArray((MethodInsnNode) each)) {
+        InsnList call = new InsnList();
+        call.add(new VarInsnNode(Opcodes.ILOAD, frame));
+        call.add(recorder("through", "(I)V"));
+        method.instructions.insert(each, call);
       } else if (each.getOpcode() >= Opcodes.IASTORE && each.getOpcode() <= Opcodes.SASTORE) {
         arrayStore(method, each, frame, temporary, index);
       } else if (each.getOpcode() >= Opcodes.IRETURN && each.getOpcode() <= Opcodes.RETURN) {
@@ -237,6 +242,12 @@ final class Instrument {
     for (int at = target; at < all.length && all[at].getOpcode() < 0; at++) if (all[at] instanceof LineNumberNode) return 0;
     for (int at = target; at >= 0; at--) if (all[at] instanceof LineNumberNode) return ((LineNumberNode) all[at]).line;
     return 0;
+  }
+
+  /** True for a call of the library that is given an array: it may sort, fill or copy into it. */
+  private boolean takesArray(MethodInsnNode call) {
+    if (nodes.containsKey(call.owner)) return false;
+    return call.desc.substring(0, call.desc.indexOf(')')).contains("[") || call.name.equals("arraycopy");
   }
 
   /** Says where the scope of a variable that can hold an object ends: what becomes of the object later is not the variable's any more. */

@@ -39,6 +39,9 @@ public final class Recorder {
   private static final Map<String, Integer> COLUMNS = new HashMap<>();
   private static final IdentityHashMap<Object, Integer> IDS = new IdentityHashMap<>();
   private static final Map<Object, String> LIBRARY = new IdentityHashMap<>();
+  /** What arrays held when they were last written whole. */
+  private static final Map<Object, String> HELD = new IdentityHashMap<>();
+  private static boolean changedThrough;
   private static Throwable told;
   private static boolean inside;
 
@@ -151,6 +154,11 @@ public final class Recorder {
       frame.line = line;
     }
     inside = false;
+  }
+
+  /** The library was given an array, which it may have changed. */
+  public static void through(int number) {
+    if (number >= 0 && !off()) changedThrough = true;
   }
 
   /** The scope of a variable is over. */
@@ -292,8 +300,13 @@ public final class Recorder {
 
   /** What methods of the library changed in collections and texts that were met before. */
   private static void sweep() {
-    if (LIBRARY.isEmpty()) return;
-    for (Map.Entry<Object, String> each : new ArrayList<>(LIBRARY.entrySet())) {
+    if (changedThrough) sweep(HELD);
+    changedThrough = false;
+    if (!LIBRARY.isEmpty()) sweep(LIBRARY);
+  }
+
+  private static void sweep(Map<Object, String> held) {
+    for (Map.Entry<Object, String> each : new ArrayList<>(held.entrySet())) {
       String items;
       try {
         items = items(each.getKey(), 0);
@@ -301,7 +314,7 @@ public final class Recorder {
         continue;
       }
       if (items.equals(each.getValue())) continue;
-      LIBRARY.put(each.getKey(), items);
+      held.put(each.getKey(), items);
       token("[\"o\"," + IDS.get(each.getKey()) + ",[]," + whole(each.getKey(), items) + "]");
     }
   }
@@ -329,7 +342,8 @@ public final class Recorder {
     if (IDS.size() >= MOST_OBJECTS) return plain(title(type), "…");
     IDS.put(value, IDS.size() + 1);
     String items = items(value, depth);
-    if (library && !type.isArray()) LIBRARY.put(value, items);
+    if (type.isArray()) HELD.put(value, items);
+    else if (library) LIBRARY.put(value, items);
     return whole(value, items);
   }
 
