@@ -85,7 +85,9 @@ test("the whole job, from a pasted program to a released mark", async ({ page, b
   await expect(page.getByText("about to run: line 9")).toBeVisible();
   await page.keyboard.press("n");
   await expect(page.getByText("about to run: line 10")).toBeVisible();
-  await expect(table.getByRole("cell", { name: "3", exact: true })).toBeVisible();
+  // What was typed in stands in its own column, and in that of the variable.
+  await expect(table.getByRole("columnheader", { name: "input" })).toBeVisible();
+  await expect(table.getByRole("cell", { name: "3", exact: true })).toHaveCount(2);
   await page.keyboard.press("b");
   await expect(page.getByText("about to run: line 9")).toBeVisible();
   await noBarriers(page);
