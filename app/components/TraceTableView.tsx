@@ -1,4 +1,4 @@
-import { hasInput, inputCell, outputCell, type TraceTable } from "../../core/trace/table.ts";
+import { hasInput, inputCell, type TraceTable } from "../../core/trace/table.ts";
 import { TraceHead } from "./TraceHead.tsx";
 
 /** A trace table like a ruled exercise-book page; `until` shows rows up to that many, the last one marked. */
@@ -22,7 +22,14 @@ export function TraceTableView({ table, until, caption }: { table: TraceTable; u
               );
             })}
             {typed && <td className={row.input === undefined ? undefined : "changed"}>{inputCell(row)}</td>}
-            <td className={row.output ? "changed" : undefined}>{row.raised ?? outputCell(row)}</td>
+            <td className={row.output ? "changed" : undefined}>
+              {row.raised ?? row.output.replace(/\n$/, "")}
+              {row.unseen !== undefined && (
+                <span className="block max-w-28 whitespace-normal font-sans text-xs font-normal">
+                  never reached the screen
+                </span>
+              )}
+            </td>
           </tr>
         ))}
       </tbody>

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { createRecordingReader } from "./readRecording.ts";
-import { buildTable } from "./table.ts";
-import type { Trace } from "./trace.ts";
+import { buildTable, hasInput, inputCell, outputCell } from "./table.ts";
+import type { Step, Trace, Value, Write } from "./trace.ts";
 
 const outcome: Trace["outcome"] = {
   started: true,
@@ -127,6 +127,165 @@ test("any tokens are read or refused, never a fault", () => {
     fc.property(fc.array(token), (tokens) => {
       const steps = createRecordingReader().read(JSON.stringify(tokens));
       if (steps) expect(buildTable({ outcome, files: ["a.py"], steps }).rows).toHaveLength(steps.length);
+    }),
+  );
+});
+
+/** Steps by their frame and writes; everything else is as in a program without calls. */
+function steps(...given: Array<Partial<Step>>): { steps: Step[] } {
+  return {
+    steps: given.map((step, index) => ({ index, line: index + 1, file: 0, frame: 0, depth: 0, writes: [], ...step })),
+  };
+}
+const number = (text: string): Value => ({ type: "int", text });
+const listOf = (id: number, ...items: string[]): Value => ({
+  ...{ type: "list", id, shape: "list" as const },
+  items: items.map((text) => ({ value: number(text) })),
+});
+const again = (id: number): Value => ({ type: "list", id });
+const unset: Value = { type: "int", text: "not set yet" };
+const name = (owner: number, path: string, value: Value | null): Write => ({
+  ...{ scope: "frame" as const, owner, path: [path], value },
+});
+const part = (owner: number, place: string | number, value: Value | null): Write => ({
+  ...{ scope: "object" as const, owner, path: [place], value },
+});
+const cells = (trace: { steps: Step[] }) => buildTable(trace).rows.map((row) => row.cells);
+
+test("what a call changes in its caller's list is shown where the caller goes on, not before and not later", () => {
+  const trace = steps(
+    { frame: 1, call: "main" },
+    { frame: 1, writes: [name(1, "deck", listOf(7, "4"))], calls: true },
+    { frame: 2, call: "fill", depth: 1, writes: [name(2, "loads", again(7))] },
+    { frame: 2, depth: 1, writes: [part(7, 1, number("9"))] },
+    { frame: 1, resumes: true },
+    { frame: 1 },
+  );
+  expect(cells(trace)).toEqual([
+    {},
+    { "main.deck": "[4]" },
+    { "fill.loads": "[4]" },
+    { "fill.loads": "[4, 9]" },
+    { "main.deck": "[4, 9]" },
+    {},
+  ]);
+});
+
+test("a call that is over shows nothing more, and the next call of the same function begins anew", () => {
+  const trace = steps(
+    { frame: 1, call: "load", writes: [name(1, "cars", listOf(7, "4"))] },
+    { frame: 0, writes: [part(7, 0, number("5"))] },
+    { frame: 2, call: "load", writes: [name(2, "cars", again(7))] },
+  );
+  expect(cells(trace)).toEqual([{ "load.cars": "[4]" }, {}, { "load.cars": "[5]" }]);
+});
+
+test("a column begins with the first value: what is not set yet is blank, and a question mark inside of something", () => {
+  const row: Value = { ...listOf(3), items: [{ value: unset }, { value: unset }] };
+  const trace = steps(
+    { frame: 1, call: "main", writes: [name(1, "late", unset), name(1, "row", row), name(1, "soon", number("1"))] },
+    { frame: 1, writes: [part(3, 1, number("8"))] },
+    { frame: 1, writes: [name(1, "late", number("2"))] },
+    { frame: 1, writes: [part(3, 0, number("7"))] },
+  );
+  expect(buildTable(trace).columns.map((column) => column.title)).toEqual(["soon", "row", "late"]);
+  expect(cells(trace)).toEqual([
+    { "main.soon": "1" },
+    { "main.row": "[?, 8]" },
+    { "main.late": "2" },
+    { "main.row": "[7, 8]" },
+  ]);
+  // What never had a value has none to lose.
+  expect(
+    cells(steps({ frame: 1, call: "main", writes: [name(1, "x", unset)] }, { writes: [name(1, "x", null)] })),
+  ).toEqual([{}, {}]);
+});
+
+test("when a name's scope is over, its column says nothing of what becomes of its object", () => {
+  const trace = steps(
+    { frame: 1, call: "main", writes: [name(1, "deck", listOf(7, "4")), name(1, "inner", again(7))], ended: ["inner"] },
+    { frame: 1, writes: [part(7, 1, number("5"))] },
+    { frame: 1, writes: [name(1, "inner", listOf(8, "4"))] },
+    { frame: 1, writes: [name(1, "inner", listOf(9, "6"))] },
+  );
+  expect(cells(trace)).toEqual([
+    { "main.deck": "[4]", "main.inner": "[4]" },
+    { "main.deck": "[4, 5]" },
+    {},
+    { "main.inner": "[6]" },
+  ]);
+});
+
+test("a change behind the shown part of a long list is told with its place; what is cut off is forgotten", () => {
+  const long: Value = { ...listOf(7, "1", "2"), length: 200 };
+  const global = (value: Value): Write => ({ scope: "global", owner: 0, path: ["loads"], value });
+  const trace = steps(
+    { writes: [global(long)] },
+    { writes: [part(7, 150, number("9"))] },
+    { writes: [part(7, 0, number("5")), part(7, 2, number("3"))] },
+    { writes: [part(7, 160, number("4")), part(7, 170, number("6"))] },
+    { writes: [part(7, "length", number("165"))] },
+    { writes: [part(7, "length", number("2"))] },
+  );
+  expect(buildTable(trace, { rows: "change" }).rows.map((row) => row.cells.loads)).toEqual([
+    "[1, 2, … 200 in all]",
+    "[1, 2, … 200 in all; 150: 9]",
+    "[5, 2, … 200 in all; 150: 9; 2: 3]",
+    "[5, 2, … 200 in all; 2: 3; 160: 4; 170: 6]",
+    "[5, 2, … 165 in all; 2: 3; 160: 4]",
+    "[5, 2]",
+  ]);
+});
+
+test("a row in which something was typed in counts as a change, and what never reached the screen is said", () => {
+  const { rows } = buildTable(steps({ in: "4\n" }, {}, { out: "Load ", unseen: "ad " }), { rows: "change" });
+  expect(rows.map((row) => [inputCell(row), outputCell(row)])).toEqual([
+    ["4", ""],
+    ["", "Load (never reached the screen)"],
+  ]);
+  expect([hasInput({ rows }), hasInput({ rows: rows.slice(1) })]).toEqual([true, false]);
+});
+
+test("whatever is appended, put in, taken out and replaced: the cell is the list", () => {
+  const change = fc.oneof(
+    fc.record({ kind: fc.constant("append" as const), value: fc.nat(9) }),
+    fc.record({ kind: fc.constant("set" as const), at: fc.nat(20), value: fc.nat(9) }),
+    fc.record({ kind: fc.constant("pop" as const) }),
+    fc.record({ kind: fc.constant("all" as const), values: fc.array(fc.nat(9), { maxLength: 5 }) }),
+  );
+  fc.assert(
+    fc.property(fc.array(change, { maxLength: 15 }), (changes) => {
+      let list = [1];
+      const given: Array<Partial<Step>> = [
+        { writes: [{ scope: "global", owner: 0, path: ["deck"], value: listOf(1, "1") }] },
+      ];
+      const expected = ["[1]"];
+      for (const each of changes) {
+        const writes: Write[] = [];
+        if (each.kind === "append") writes.push(part(1, list.length, number(String(each.value))));
+        if (each.kind === "append") list = [...list, each.value];
+        if (each.kind === "set" && list.length > 0) {
+          const at = each.at % list.length;
+          writes.push(part(1, at, number(String(each.value))));
+          list = list.with(at, each.value);
+        }
+        if (each.kind === "pop" && list.length > 0) {
+          writes.push(part(1, list.length - 1, null));
+          list = list.slice(0, -1);
+        }
+        if (each.kind === "all") {
+          writes.push({ scope: "object", owner: 1, path: [], value: listOf(1, ...each.values.map(String)) });
+          list = each.values;
+        }
+        given.push({ writes });
+        expected.push(`[${list.join(", ")}]`);
+      }
+      let shown = "";
+      const seen = cells(steps(...given)).map((row) => {
+        shown = row.deck ?? shown;
+        return shown;
+      });
+      expect(seen).toEqual(expected);
     }),
   );
 });

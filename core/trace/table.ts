@@ -147,7 +147,7 @@ function rowOf(step: Step, cells: Record<string, string>, chosen: ReadonlySet<st
 /** What stands in the cell of the output: without its last line end, and with a word where it was never seen. */
 export function outputCell({ output, unseen }: Pick<TableRow, "output" | "unseen">): string {
   const text = output.replace(/\n$/, "");
-  return unseen === undefined ? text : `${text} (never reached the screen)`;
+  return unseen === undefined ? text : `${text.trimEnd()} (never reached the screen)`;
 }
 
 /** Whether anything was typed in while the table's rows ran. */
