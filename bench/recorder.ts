@@ -8,17 +8,17 @@ const steps = 100_000;
 const programs = [
   {
     work: "record 100 000 steps, integers",
-    atMost: 15,
+    atMost: 10,
     text: "low = 0\nhigh = 0\ntide = 1\nfor hour in range(25000):\n    low = low + tide\n    high = high + low % 7\n    tide = hour % 5\n",
   },
   {
     work: "record 100 000 steps, a 50-element list changed in place",
-    atMost: 35,
+    atMost: 22,
     text: "loads = list(range(50))\ntotal = 0\nfor hour in range(25000):\n    place = hour % 50\n    loads[place] = loads[place] + hour\n    total = total + loads[place]\n",
   },
   {
     work: "record 100 000 steps, recursion with objects",
-    atMost: 35,
+    atMost: 30,
     text: "class Boat:\n    def __init__(self, load, next):\n        self.load = load\n        self.next = next\ndef chain(n):\n    if n == 0:\n        return None\n    rest = chain(n - 1)\n    return Boat(n, rest)\ndef total(boat):\n    if boat is None:\n        return 0\n    return boat.load + total(boat.next)\nfor hour in range(650):\n    boats = chain(12)\n    load = total(boats)\n",
   },
 ];

@@ -197,12 +197,11 @@ def start_recording(console, files, texts, step_limit, on_limit):
         own_columns = columns[scope]
         cells = code.co_cellvars and not is_main
         plan = NOTHING
-        # The body of a class, run like a function: it begins with a line of the interpreter's own, and nobody called it.
+        # The body of a class is run like a function, and nobody called it.
         body = number != 0 and not code.co_flags & 1
-        begins = body
 
         def on_event(frame, event, argument):
-            nonlocal plan, count, shown, resumed, begins
+            nonlocal plan, count, shown, resumed
             if plan is not NOTHING and event != "exception":
                 names, global_names, watched, deep = plan
                 if names:
@@ -231,9 +230,6 @@ def start_recording(console, files, texts, step_limit, on_limit):
                 if cells and resumed == number:
                     check_all(known, frame.f_locals, scope)
             if event == "line":
-                if begins:
-                    begins = False
-                    return frame.f_trace
                 line = frame.f_lineno
                 try:
                     plan = plans[line]
@@ -270,6 +266,13 @@ def start_recording(console, files, texts, step_limit, on_limit):
             return frame.f_trace
 
         return on_event
+
+    def after_first_line(handler):
+        """A class begins with a line of the interpreter's own, which is none of the program's."""
+        def on_first(frame, event, argument):
+            return handler if event == "line" else handler(frame, event, argument)
+
+        return on_first
 
     def on_call(frame, event, argument):
         nonlocal next_frame, count, shown
@@ -309,7 +312,7 @@ def start_recording(console, files, texts, step_limit, on_limit):
                         append(value)
                     elif value is not known.get(name, MISSING):
                         write(known, name, value, 1)
-        return handler
+        return handler if number == 0 or code.co_flags & 1 else after_first_line(handler)
 
     def end():
         sys.settrace(None)
