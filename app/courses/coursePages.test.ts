@@ -1,0 +1,106 @@
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { findFirstAssignment } from "../../server/assignments/assignmentStore.ts";
+import { addCourse, addStudents, findCourse, listStudents } from "../../server/people/courseStore.ts";
+import { openTestServices } from "../../server/testServices.ts";
+import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
+import * as coursePage from "./coursePage.tsx";
+import * as courses from "./page.tsx";
+import * as studentPage from "./studentPage.tsx";
+
+let services: Awaited<ReturnType<typeof openTestServices>>;
+let courseKey = "";
+beforeAll(async () => {
+  services = await openTestServices();
+  provideServices(services);
+  courseKey = await addCourse(services.database, "Kittiwake Crossing", "python");
+});
+afterAll(() => services.close());
+
+const act = (form: Record<string, string>) => answered(coursePage.action(asked({ courseKey }, { form })));
+const labels = async () => (await listStudents(services.database, courseKey)).map((student) => student.label);
+
+test.each([
+  [{ intent: "begin", name: "  ", language: "python" }, 422, "A course needs a name."],
+  [{ intent: "begin", name: "Tides", language: "klingon" }, 422, "A course needs a name."],
+  [{ intent: "begin", name: "x".repeat(201), language: "python" }, 400, "could not be read: name"],
+  [{ intent: "burn", name: "Tides", language: "python" }, 400, "does not know"],
+])("a course is not begun by %j", async (form, status, words) => {
+  const before = (await courses.loader(asked({}))).courses.length;
+  expect(await answered(courses.action(asked({}, { form })))).toMatchObject({
+    ...{ status, message: expect.stringContaining(words) },
+  });
+  expect((await courses.loader(asked({}))).courses).toHaveLength(before);
+});
+
+test("a course is begun and leads to its page, which says that it has no students", async () => {
+  const begun = await answered(
+    courses.action(asked({}, { form: { intent: "begin", name: " Tides in C ", language: "c" } })),
+  );
+  const key = begun.location?.split("/").at(-1) ?? "";
+  expect(await findCourse(services.database, key)).toMatchObject({ name: "Tides in C", language: "c" });
+  const shown = textOfPage(coursePage.default, await coursePage.loader(asked({ courseKey: key })));
+  expect(shown).toContain("Tides in C");
+  expect(shown).toContain("No students yet.");
+});
+
+test("labels are added one a line or with commas between; a long one is refused and adds nobody", async () => {
+  expect(await act({ intent: "students", labels: "S-01, S-02\n\n S-03 ;" })).toMatchObject({ message: "3 added." });
+  expect(await act({ intent: "students", labels: "S-03\nS-04" })).toMatchObject({
+    message: "1 added; 1 were in the course already.",
+  });
+  expect(await act({ intent: "students", labels: `S-05\n${"x".repeat(81)}` })).toMatchObject({
+    ...{ status: 422, message: expect.stringContaining("1 to 80 characters") },
+  });
+  expect(await labels()).toEqual(["S-01", "S-02", "S-03", "S-04"]);
+});
+
+test("how a course speaks and decides is kept; words that are none change nothing", async () => {
+  const policy = { intent: "policy", wording: "syntax", endless: "runtime", depth: "short" };
+  const known = (await findCourse(services.database, courseKey))?.wording ?? "";
+  expect(await act({ ...policy, wording: "pirate" })).toMatchObject({ status: 422 });
+  expect(await act({ ...policy, wording: known, endless: "sometimes" })).toMatchObject({ status: 400 });
+  expect(await act({ ...policy, wording: known, depth: "bottomless" })).toMatchObject({ status: 400 });
+  expect((await findCourse(services.database, courseKey))?.endless_class).toBe("logic");
+  expect(await act({ ...policy, wording: known })).toMatchObject({ ok: true });
+  expect(await findCourse(services.database, courseKey)).toMatchObject({ endless_class: "runtime" });
+});
+
+test("the page to hand in is opened with its task and closed again; its code stays", async () => {
+  expect(await act({ intent: "hand-in", open: "on", task: "Sum the loads of a deck." })).toMatchObject({ ok: true });
+  const open = await findFirstAssignment(services.database, courseKey);
+  expect(open).toMatchObject({ hand_in_open: true, statement: "Sum the loads of a deck." });
+  const shown = textOfPage(coursePage.default, await coursePage.loader(asked({ courseKey })));
+  expect(shown).toContain(String(open?.hand_in_code));
+  expect(await act({ intent: "hand-in", task: "Sum the loads." })).toMatchObject({ ok: true });
+  expect(await findFirstAssignment(services.database, courseKey)).toMatchObject({
+    ...{ hand_in_open: false, hand_in_code: open?.hand_in_code, statement: "Sum the loads." },
+  });
+});
+
+test("a course and a student that are not there are said to be not there", async () => {
+  for (const page of [
+    coursePage.loader(asked({ courseKey: "nothing" })),
+    studentPage.loader(asked({ courseKey, studentKey: "nothing" })),
+  ])
+    await expect(page).rejects.toMatchObject({ init: { status: 404 } });
+});
+
+test("a student is renamed everywhere, not to a label that is taken or none; deleting asks for the label", async () => {
+  await addStudents(services.database, courseKey, ["T-01", "T-02"]);
+  const key = (await listStudents(services.database, courseKey)).find((each) => each.label === "T-01")?.key ?? "";
+  const ask = (form: Record<string, string>) =>
+    answered(studentPage.action(asked({ courseKey, studentKey: key }, { form })));
+  for (const label of ["T-02", " ", "x".repeat(81)])
+    expect(await ask({ intent: "rename", label })).toMatchObject({ status: 422, ok: false });
+  expect(await ask({ intent: "rename", label: "T-07" })).toMatchObject({ ok: true });
+  expect(await ask({ intent: "replace", name: "M", by: "" })).toMatchObject({ status: 422 });
+  expect(await ask({ intent: "replace", name: "Merrin", by: "" })).toMatchObject({
+    ...{ ok: false, message: expect.stringContaining("stands nowhere") },
+  });
+  expect(await ask({ intent: "delete", sure: "T-01" })).toMatchObject({
+    ...{ status: 422, message: expect.stringContaining("Type the label T-07") },
+  });
+  expect(await labels()).toContain("T-07");
+  expect(await ask({ intent: "delete", sure: " T-07 " })).toMatchObject({ location: `/courses/${courseKey}` });
+  expect(await labels()).not.toContain("T-07");
+});
