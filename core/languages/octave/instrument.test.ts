@@ -84,3 +84,25 @@ test("no text gets more lines than it had, and what stood in a line still stands
     }),
   );
 });
+
+test.each([
+  ["while k > 0 k--; end", 'while __bent_nail__(1,0,1,{"k"},k > 0) k--; end'],
+  ["if n == 0 n = 5; end", 'if __bent_nail__(1,0,1,{"n"},n == 0) n = 5; end'],
+  ["if 3 > 2 disp(1), end", "if __bent_nail__(1,0,1,{},3 > 2) disp(1), end"],
+  ["if isempty (x) y = 1; end", 'if __bent_nail__(1,0,1,{"y"},isempty (x)) y = 1; end'],
+  ["if a(1) == b{2} c = 1; end", 'if __bent_nail__(1,0,1,{"c"},a(1) == b{2}) c = 1; end'],
+  ["if x' [p, q] = size(x); end", "if __bent_nail__(1,0,1,"],
+  ["while ~done done = true; end", 'while __bent_nail__(1,0,1,{"done"},~done) done = true; end'],
+])("a condition ends where a value follows a value: %s", (text, begin) => {
+  expect(lines(`${text}\n`)[0]?.startsWith(begin)).toBe(true);
+});
+
+test("the row of a return comes before the call is over; words that only begin a block have none", () => {
+  const made = lines("function f()\n  return;\nend\n");
+  expect(made[1]).toBe("  __bent_nail__(0,0,2,{}); __bent_nail__(4); return;");
+  expect(lines("try\n  x = 1;\ncatch\n  x = 2;\nend\n")[0]).toBe("try");
+  expect(lines("do\n  x++;\nuntil x > 3\n")[0]).toBe("do");
+  expect(lines("do x++; until x > 3\n")[0]).toBe(
+    'do __bent_nail__(0,0,1,{"x"}); x++; until __bent_nail__(1,0,1,{"x"},x > 3)',
+  );
+});
