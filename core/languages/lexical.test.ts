@@ -54,9 +54,12 @@ const pieces = [
 ];
 const texts = fc.array(fc.constantFrom(...pieces), { maxLength: 40 }).map((all) => all.join(""));
 
+/** The lines of a text, and the empty one behind its last line end. */
+const linesOf = (text: string) => (/[\r\n]$/.test(text) || text === "" ? [...lineTexts(text), ""] : lineTexts(text));
+
 /** The text from a token's place on. */
 function at(text: string, token: Token): string {
-  const lines = lineTexts(text);
+  const lines = linesOf(text);
   return [lines[token.line - 1]?.slice(token.offset) ?? "", ...lines.slice(token.line)].join("\n");
 }
 
@@ -76,7 +79,7 @@ describe.each(languages.map((language) => language.id))("%s", (id) => {
           line = token.endLine;
           offset = token.endLine === token.line ? token.offset + token.text.length : 0;
         }
-        expect(line).toBeLessThanOrEqual(Math.max(1, lineTexts(text).length));
+        expect(line).toBeLessThanOrEqual(linesOf(text).length);
       }),
     );
   });

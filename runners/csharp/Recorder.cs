@@ -39,6 +39,9 @@ namespace BentNail
         /// <summary>What arrays and objects of the program held when they were last written whole.</summary>
         static readonly Dictionary<object, string> Held = new Dictionary<object, string>(new Same());
         static bool changedThrough;
+        /// <summary>All that long lists held when they were last looked at, of which only the beginning is written.</summary>
+        static readonly Dictionary<object, object[]> Long = new Dictionary<object, object[]>(new Same());
+        const int MostBehind = 3;
         static Exception told;
         static bool inside;
 
@@ -298,10 +301,45 @@ namespace BentNail
                 string items;
                 try { items = Items(each.Key, 0); }
                 catch (InvalidOperationException) { continue; }
-                if (items == each.Value) continue;
+                if (items == each.Value)
+                {
+                    if (each.Key is IList && !(each.Key is Array)) TellBehind((IList)each.Key);
+                    continue;
+                }
+                KeepLong(each.Key);
                 held[each.Key] = items;
                 Token("[\"o\"," + Ids[each.Key] + ",[]," + Whole(each.Key, items) + "]");
             }
+        }
+
+        static void KeepLong(object value)
+        {
+            var list = value as IList;
+            if (list == null || value is Array || list.Count <= MostItems) return;
+            var all = new object[list.Count];
+            list.CopyTo(all, 0);
+            Long[value] = all;
+        }
+
+        /// <summary>What changed behind the written part of a list: its length, and the last few places.</summary>
+        static void TellBehind(IList list)
+        {
+            object[] before;
+            bool isKnown = Long.TryGetValue(list, out before);
+            if (list.Count <= MostItems && !isKnown) return;
+            int known = isKnown ? before.Length : MostItems;
+            var changed = new List<int>();
+            for (int at = MostItems; at < list.Count; at++) if (at >= known || !Equal(before[at], list[at])) changed.Add(at);
+            if (list.Count <= MostItems) Long.Remove(list);
+            KeepLong(list);
+            if (list.Count != known) Token("[\"o\"," + Ids[list] + ",[\"length\"]," + list.Count + "]");
+            for (int at = Math.Max(0, changed.Count - MostBehind); at < changed.Count; at++)
+                Token("[\"o\"," + Ids[list] + ",[" + changed[at] + "]," + Value(list[changed[at]], 1) + "]");
+        }
+
+        static bool Equal(object one, object other)
+        {
+            return ReferenceEquals(one, other) || (one != null && (one is string || one.GetType().IsPrimitive || one is decimal) && one.Equals(other));
         }
 
         static string Plain(string type, string text) { return "[" + Quote(type) + "," + Quote(text) + "]"; }
@@ -333,6 +371,7 @@ namespace BentNail
             Ids[value] = Ids.Count + 1;
             string items = Items(value, depth);
             (library ? Library : Held)[value] = items;
+            KeepLong(value);
             return Whole(value, items);
         }
 

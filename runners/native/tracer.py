@@ -21,6 +21,7 @@ from unprinted import held_back, place_of_output
 
 HEADER = struct.Struct("<IIII")
 CHUNK = 128
+MOST_BEHIND = 3  # changes behind the written part of a long array: so many are told, the last ones
 ONLY_END = re.compile(r"^\s*(?:[{}]+;?|begin|end[;.]?)\s*(?://.*|/\*.*\*/)?$", re.I)
 SIGNALS = {4: "SIGILL", 6: "SIGABRT", 7: "SIGBUS", 8: "SIGFPE", 11: "SIGSEGV"}
 WORDS = {4: "Illegal instruction", 6: "Aborted", 7: "Bus error", 8: "Floating point exception", 11: "Segmentation fault"}
@@ -223,6 +224,8 @@ class Recorder:
             return
         told = before is None or before[3] or not given
         if before is not None and before[1] == value and told:
+            if isinstance(value, Aggregate) and value.length and before[0] != raw and plain.target is not None:
+                self.tell_behind(plain, before[0], raw, address, value)
             known[variable] = (raw, value, address, before[3])
             return
         known[variable] = (raw, value, address, True)
@@ -230,6 +233,16 @@ class Recorder:
             return
         self.recording.tokens.append(self.column(scope, variable.name))
         self.recording.tokens.append(self.token(value))
+
+    def tell_behind(self, kind, before, raw, address, value):
+        """What changed behind the written part of a long array: the last few places."""
+        size = kind.target.size
+        number = self.ids.get(value.key)
+        if number is None or not size or len(before) != len(raw):
+            return
+        changed = [at for at in range(len(value.items), len(raw) // size) if before[at * size:(at + 1) * size] != raw[at * size:(at + 1) * size]]
+        for at in changed[-MOST_BEHIND:]:
+            self.recording.tokens.append(["o", number, [at], self.token(kind.target.read(address + at * size, raw[at * size:(at + 1) * size], 1))])
 
     def given_by(self, frame):
         """Addresses of variables that the line gives a value by a parameter that stands for them."""

@@ -42,6 +42,9 @@ public final class Recorder {
   /** What arrays held when they were last written whole. */
   private static final Map<Object, String> HELD = new IdentityHashMap<>();
   private static boolean changedThrough;
+  /** All that long lists held when they were last looked at, of which only the beginning is written. */
+  private static final Map<Object, Object[]> LONG = new IdentityHashMap<>();
+  private static final int MOST_BEHIND = 3;
   private static Throwable told;
   private static boolean inside;
 
@@ -313,10 +316,36 @@ public final class Recorder {
       } catch (RuntimeException changing) {
         continue;
       }
-      if (items.equals(each.getValue())) continue;
+      if (items.equals(each.getValue())) {
+        if (each.getKey() instanceof List) tellBehind((List<?>) each.getKey());
+        continue;
+      }
+      keepLong(each.getKey());
       held.put(each.getKey(), items);
       token("[\"o\"," + IDS.get(each.getKey()) + ",[]," + whole(each.getKey(), items) + "]");
     }
+  }
+
+  private static void keepLong(Object value) {
+    if (value instanceof List && ((List<?>) value).size() > MOST_ITEMS) LONG.put(value, ((List<?>) value).toArray());
+  }
+
+  /** What changed behind the written part of a list: its length, and the last few places. */
+  private static void tellBehind(List<?> list) {
+    Object[] before = LONG.get(list);
+    if (list.size() <= MOST_ITEMS && before == null) return;
+    Object[] now = list.toArray();
+    int known = before == null ? MOST_ITEMS : before.length;
+    List<Integer> changed = new ArrayList<>();
+    for (int at = MOST_ITEMS; at < now.length; at++) if (at >= known || !same(before[at], now[at])) changed.add(at);
+    LONG.put(list, now);
+    if (now.length != known) token("[\"o\"," + IDS.get(list) + ",[\"length\"]," + now.length + "]");
+    for (int at : changed.subList(Math.max(0, changed.size() - MOST_BEHIND), changed.size()))
+      token("[\"o\"," + IDS.get(list) + ",[" + at + "]," + value(now[at], 1) + "]");
+  }
+
+  private static boolean same(Object one, Object other) {
+    return one == other || one != null && (one instanceof Number || one instanceof String || one instanceof Character || one instanceof Boolean) && one.equals(other);
   }
 
   private static String plain(String type, String text) {
@@ -344,6 +373,7 @@ public final class Recorder {
     String items = items(value, depth);
     if (type.isArray()) HELD.put(value, items);
     else if (library) LIBRARY.put(value, items);
+    keepLong(value);
     return whole(value, items);
   }
 
