@@ -23,6 +23,7 @@ HEADER = struct.Struct("<IIII")
 CHUNK = 128
 MOST_BEHIND = 3  # changes behind the written part of a long array: so many are told, the last ones
 ONLY_END = re.compile(r"^\s*(?:[{}]+;?|begin|end[;.]?)\s*(?://.*|/\*.*\*/)?$", re.I)
+CALLS = re.compile(r"\b(?!(?:if|for|while|switch|return|sizeof)\b)[A-Za-z_]\w*\s*\(|\)\s*\(")
 SIGNALS = {4: "SIGILL", 6: "SIGABRT", 7: "SIGBUS", 8: "SIGFPE", 11: "SIGSEGV"}
 WORDS = {4: "Illegal instruction", 6: "Aborted", 7: "Bus error", 8: "Floating point exception", 11: "Segmentation fault"}
 
@@ -104,6 +105,7 @@ class Recorder:
         self.memory = None
         self.output = None  # where the library keeps what is printed but not handed on, once the program runs
         self.held = ""
+        self.calling = {}  # (file number, line): whether it calls anything
         self.registers = control.Registers()
 
     def keep_one_result(self, function):
@@ -282,12 +284,22 @@ class Recorder:
         self.given = ()
         if result is not None:
             self.recording.tokens.append(["v", result])
-        if self.output is not None:
+        if self.output is not None and self.may_print(frame):
             held = held_back(self.memory, self.output)
             if held != self.held:
                 self.held = held
                 self.recording.tokens.append(["p", held])
         self.last = None
+
+    def may_print(self, frame):
+        """Whether the line that ran calls anything."""
+        place = (frame.function.file, frame.line)
+        known = self.calling.get(place)
+        if known is None:
+            # A statement may go on over the next lines.
+            text = " ".join(self.file_line(place[0], place[1] + more) for more in range(4))
+            known = self.calling[place] = CALLS.search(text) is not None
+        return known
 
     def step(self, frame, file, line):
         self.recording.begin(line)

@@ -4,7 +4,6 @@ import {
   consoleText,
   type Diagnostic,
   type Found,
-  type Limits,
   limitsSchema,
   type Outcome,
   type ProgramFiles,
