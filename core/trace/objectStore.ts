@@ -73,7 +73,9 @@ export function createObjectStore() {
   /** What a value holds, as far as it is known by now; undefined for plain values and unknown objects. */
   function contentsOf(value: Value): Stored | undefined {
     if (value.id !== undefined) return objects.get(value.id);
-    return value.shape && value.items ? { type: value.type, shape: value.shape, items: [...value.items] } : undefined;
+    if (!value.shape || !value.items) return undefined;
+    const behind = value.behind && new Map(value.behind.map((item) => [item.key, item.value]));
+    return { type: value.type, shape: value.shape, items: [...value.items], ...(behind ? { behind } : {}) };
   }
 
   /** True for what holds no value yet: a variable before its first value, or a whole array of such. */

@@ -6,13 +6,13 @@ const noWrites: readonly Write[] = [];
 /** Raised inside when a token is not of the recorder's form. */
 class NotARecording extends Error {}
 
-/** A value token: a JSON atom, or [type, text], or [type, null, id, items?, shape?, length?]; ["-"] is null: gone. */
+/** A value token: a JSON atom, or [type, text], or [type, null, id, items?, shape?, length?, behind?]; ["-"] is null: gone. */
 function readValue(token: unknown): Value | null {
   if (typeof token === "number") return { type: "int", text: String(token) };
   if (token === true || token === false) return { type: "bool", text: token ? "True" : "False" };
   if (token === null) return { type: "NoneType", text: "None" };
   if (!Array.isArray(token) || typeof token[0] !== "string") throw new NotARecording();
-  const [type, text, id, items, shapeLetter, length]: unknown[] = token;
+  const [type, text, id, items, shapeLetter, length, behind]: unknown[] = token;
   if (type === "-" && token.length === 1) return null;
   if (typeof text === "string") return { type: String(type), text };
   const value: Value = { type: String(type) };
@@ -26,6 +26,11 @@ function readValue(token: unknown): Value | null {
       return { key: String(item[0]), value: present(item[1]) };
     });
     if (typeof length === "number") value.length = length;
+    if (Array.isArray(behind))
+      value.behind = behind.map((item: unknown) => {
+        if (!Array.isArray(item)) throw new NotARecording();
+        return { key: String(item[0]), value: present(item[1]) };
+      });
   }
   return value;
 }

@@ -10,6 +10,7 @@ const valueSchema: z.ZodType<Value> = z.lazy(() =>
     shape: z.enum(["list", "tuple", "set", "dictionary", "object"]).optional(),
     items: z.array(z.object({ key: z.string().optional(), value: valueSchema })).optional(),
     length: z.number().optional(),
+    behind: z.array(z.object({ key: z.string(), value: valueSchema })).optional(),
   }),
 );
 

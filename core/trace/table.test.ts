@@ -289,3 +289,19 @@ test("whatever is appended, put in, taken out and replaced: the cell is the list
     }),
   );
 });
+
+test("a long list without an identity says itself what changed behind its shown part", () => {
+  const list: Value = { ...listOf(0, "1", "2"), length: 9, behind: [{ key: "7", value: number("4") }] };
+  const { id: _, ...value } = list;
+  expect(cells(steps({ writes: [{ scope: "global", owner: 0, path: ["deck"], value }] }))).toEqual([
+    { deck: "[1, 2, … 9 in all; 7: 4]" },
+  ]);
+  const read = createRecordingReader().read(
+    JSON.stringify([1, ["d", 1, 0, "deck"], -1, ["list", null, 0, [1], "l", 9, [["7", 4]]]]),
+  );
+  expect(read?.[0]?.writes[0]?.value?.behind).toEqual([{ key: "7", value: { type: "int", text: "4" } }]);
+  for (const bad of [[7], ["7"], [["7", ["-"]]], [null]])
+    expect(
+      createRecordingReader().read(JSON.stringify([1, ["d", 1, 0, "d"], -1, ["list", null, 0, [1], "l", 9, bad]])),
+    ).toBeNull();
+});

@@ -15,6 +15,8 @@ export type Value = {
   shape?: Shape;
   items?: ReadonlyArray<{ key?: string; value: Value }>;
   length?: number;
+  /** Of those that are not, what changed last, by place; only where a value has no `id`. */
+  behind?: ReadonlyArray<{ key: string; value: Value }>;
 };
 
 /** The text of what holds no value yet, in recordings of languages that know such a thing. */

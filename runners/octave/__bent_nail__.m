@@ -23,6 +23,7 @@ function result = __bent_nail__ (kind, file, line, names, value)
   persistent columns = struct ();
   persistent column_count = 0;
   persistent maps = {};
+  persistent longs = struct ();
 
   if (kind == 9)
     if (fid >= 0)
@@ -132,6 +133,9 @@ function result = __bent_nail__ (kind, file, line, names, value)
       endif
       held = evalin ("caller", name);
       shown = value_token (held, 0);
+      if (numel (held) > 200 && isrow (held) && (isnumeric (held) || islogical (held)))
+        [shown, longs] = with_behind (shown, longs, sprintf ("f%d_%s", numbers(end), name), held);
+      endif
       scope = double (depth > 1 && ! evalin ("caller", ["isglobal(\"" name "\")"]));
       ## What is global belongs to the program, whoever changes it.
       frame = 1 + scope * (numel (known) - 1);
@@ -152,6 +156,28 @@ function result = __bent_nail__ (kind, file, line, names, value)
       tokens{end+1} = shown;
     endfor
   endfor
+endfunction
+
+## A long list as a token, with what changed last behind the part that is written: its places and values. `longs` remembers what lists held.
+function [shown, longs] = with_behind (shown, longs, key, held)
+  places = [];
+  if (isfield (longs, key))
+    old = longs.(key).held;
+    places = longs.(key).places(longs.(key).places <= numel (held));
+    both = min (numel (old), numel (held));
+    [was, is] = deal (old(201:both), held(201:both));
+    changed = [find(! (was == is | (isnan (was) & isnan (is)))) + 200, max(both, 200)+1:numel(held)];
+    for place = changed(max (1, end - 2):end)
+      places(places == place) = [];
+      places(end+1) = place;
+    endfor
+    places = places(max (1, end - 2):end);
+  endif
+  longs.(key) = struct ("held", held, "places", places);
+  if (! isempty (places))
+    parts = arrayfun (@(place) sprintf ("[\"%d\",[\"%s\",\"%s\"]]", place, class (held), number_text (held(place))), places, "UniformOutput", false);
+    shown = [shown(1:end-1) ",[" strjoin(parts, ",") "]]"];
+  endif
 endfunction
 
 ## The line and step for the keeper of the console.
