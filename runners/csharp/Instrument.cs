@@ -119,9 +119,12 @@ namespace BentNail
             .Where(each => each.Long != null && each.Short.OperandType == OperandType.ShortInlineBrTarget)
             .ToDictionary(each => each.Short, each => (OpCode)each.Long.GetValue(null));
 
+        /// <summary>A type's name as it is written; one with parameters has their number behind a sign in its own.</summary>
+        static string NameOf(TypeReference type) { return Regex.Replace(type.Name, "`\\d+$", ""); }
+
         static string ShownName(MethodDefinition method)
         {
-            if (method.Name == ".ctor") return method.DeclaringType.Name;
+            if (method.Name == ".ctor") return NameOf(method.DeclaringType);
             if (method.Name == ".cctor") return "static";
             Match made = Regex.Match(method.DeclaringType.Name, "^<(\\w+)>c__Iterator");
             if (made.Success) return made.Groups[1].Value;
@@ -139,19 +142,19 @@ namespace BentNail
         /// <summary>The line on which a constructor is written, by the lines that belong to it; 0 if it is written nowhere.</summary>
         static int ConstructorLine(MethodDefinition method, int file, IEnumerable<int> lines)
         {
-            var pattern = new Regex("(?<![.\\w])" + Regex.Escape(method.DeclaringType.Name) + "\\s*\\(");
+            var pattern = new Regex("(?<![.\\w])" + Regex.Escape(NameOf(method.DeclaringType)) + "\\s*\\(");
             foreach (int first in lines.Distinct().OrderByDescending(each => each))
                 for (int at = Math.Min(first, Texts[file].Length); at > 0; at--)
                 {
-                    if (Regex.IsMatch(Texts[file][at - 1], "\\b(class|struct)\\s+" + Regex.Escape(method.DeclaringType.Name) + "\\b")) break;
-                    if (pattern.IsMatch(Texts[file][at - 1]) && !Regex.IsMatch(Texts[file][at - 1], "\\bnew\\s+" + Regex.Escape(method.DeclaringType.Name))) return at;
+                    if (Regex.IsMatch(Texts[file][at - 1], "\\b(class|struct)\\s+" + Regex.Escape(NameOf(method.DeclaringType)) + "\\b")) break;
+                    if (pattern.IsMatch(Texts[file][at - 1]) && !Regex.IsMatch(Texts[file][at - 1], "\\bnew\\s+" + Regex.Escape(NameOf(method.DeclaringType)))) return at;
                 }
             return 0;
         }
 
         static int HeaderLine(MethodDefinition method, int file, int first)
         {
-            string name = method.Name == ".ctor" ? method.DeclaringType.Name : method.Name;
+            string name = method.Name == ".ctor" ? NameOf(method.DeclaringType) : method.Name;
             if (name.StartsWith("<", StringComparison.Ordinal) || name == ".cctor") return first;
             name = Regex.Replace(name, "^(get_|set_)", "");
             var pattern = new Regex("(?<![.\\w])" + Regex.Escape(name) + "\\s*(<[^>]*>)?\\s*(\\(|\\{|$)");
