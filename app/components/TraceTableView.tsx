@@ -1,3 +1,4 @@
+import { neverSeen } from "../../core/formats/traceFormats.ts";
 import { hasInput, inputCell, type TraceTable } from "../../core/trace/table.ts";
 import { TraceHead } from "./TraceHead.tsx";
 
@@ -25,9 +26,7 @@ export function TraceTableView({ table, until, caption }: { table: TraceTable; u
             <td className={row.output ? "changed" : undefined}>
               {row.raised ?? row.output.replace(/\n$/, "")}
               {row.unseen !== undefined && (
-                <span className="block max-w-28 whitespace-normal font-sans text-xs font-normal">
-                  never reached the screen
-                </span>
+                <span className="block max-w-28 whitespace-normal font-sans text-xs font-normal">{neverSeen}</span>
               )}
             </td>
           </tr>

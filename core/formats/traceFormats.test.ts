@@ -77,3 +77,21 @@ test("whatever a program prints, no cell of CSV begins a formula and no cell of 
     ),
   );
 });
+
+test("what was typed in has a column where anything was; what was held back for ever is marked", () => {
+  const row = { step: 0, file: 0, depth: 0, cells: {}, output: "" };
+  const table: TraceTable = {
+    columns: [],
+    rows: [
+      { ...row, line: 1, input: "=4\n" },
+      { ...row, line: 2, output: "Load ", unseen: "ad " },
+    ],
+  };
+  expect(traceFormats.csv?.(table, trace)).toBe(
+    "line,input,output\r\n1,'=4,\r\n2,,Load (never reached the screen)\r\n",
+  );
+  const silent = { ...table, rows: table.rows.slice(1) };
+  expect(traceFormats.md(silent, trace)).toBe(
+    "| line | output |\n| --- | --- |\n| 2 | Load (never reached the screen) |\n",
+  );
+});

@@ -1,4 +1,4 @@
-import { hasInput, inputCell, outputCell, type TraceTable } from "../trace/table.ts";
+import { hasInput, inputCell, type TableRow, type TraceTable } from "../trace/table.ts";
 import type { Trace } from "../trace/trace.ts";
 import { messageOf } from "../verdict/words.ts";
 
@@ -8,6 +8,15 @@ type Writer = (table: TraceTable, trace: Trace) => string;
 export function uncaughtError({ outcome }: Pick<Trace, "outcome">): string {
   const primary = outcome.stoppedBy === "fault" ? outcome.diagnostics.find((each) => each.primary) : undefined;
   return primary ? messageOf(primary) : "";
+}
+
+/** Beside text that a program held back when it was stopped. */
+export const neverSeen = "never reached the screen";
+
+/** What stands in the cell of the output: without its last line end, and with a word where it was never seen. */
+function outputCell({ output, unseen }: TableRow): string {
+  const text = output.replace(/\n$/, "");
+  return unseen === undefined ? text : `${text.trimEnd()} (${neverSeen})`;
 }
 
 /** The table as cells; what ended the run stands in the last row, where the output does. */

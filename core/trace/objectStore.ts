@@ -36,7 +36,8 @@ export function createObjectStore() {
     const target = objects.get(write.owner);
     const [part] = write.path;
     if (!target || part === undefined) return;
-    if (part === "length" && (target.shape === "list" || typeof write.value?.text === "string")) {
+    // Keys of dictionaries are written with their quotes; an object may well have a field of this name.
+    if (part === "length" && (target.shape === "list" || target.shape === "dictionary")) {
       const length = Number(write.value?.text ?? target.items.length);
       target.length = length;
       if (target.shape === "list")

@@ -29,13 +29,19 @@ export type TraceSteps = Pick<Trace, "steps" | "cut"> & Partial<Trace>;
 /** "line": a row for every executed line. "change": only rows in which a column changes or something is printed. */
 export type RowPolicy = "line" | "change";
 
-type Cell = { value: Value | null; text: string };
+type Cell = { column: TableColumn; value: Value | null; text: string };
 
 /** What stands in a cell: blank where there is no value yet. */
 const textOf = (store: ReturnType<typeof createObjectStore>, value: Value | null): string => {
   if (value === null) return "(gone)";
   return store.isUnset(value) ? "" : store.write(value);
 };
+
+/** The column of a variable; `functionName` undefined for one of the program. */
+function columnOf(title: string, functionName: string | undefined): TableColumn {
+  if (functionName === undefined) return { key: title, title, scope: "global" };
+  return { key: `${functionName}.${title}`, title, scope: "function", functionName };
+}
 
 /**
  * The trace table of a recorded run: a column per variable in the order of the first value, an output column, blank
@@ -50,7 +56,7 @@ export function buildTable(
   const store = createObjectStore();
   const columns = new Map<string, TableColumn>();
   const frameNames = new Map<number, string>();
-  /** Cells by their owner (0 for the program, else the call) and column. */
+  /** Cells by their owner (0 for the program, else the call) and the name in it. */
   const live = new Map<number, Map<string, Cell>>();
   /** How many changes of objects there were, and how many of them each call has seen. */
   let changes = 0;
@@ -58,33 +64,19 @@ export function buildTable(
   const rows: TableRow[] = [];
   const chosen = options.columns ? new Set(options.columns) : null;
 
-  function columnOf({ scope, owner, path }: Write): string {
-    const title = String(path[0]);
-    if (scope === "global") return title;
-    return `${frameNames.get(owner) ?? "?"}.${title}`;
-  }
-
-  function show(cells: Record<string, string>, key: string, text: string, write?: Write): void {
-    cells[key] = text;
-    if (columns.has(key) || text === "") return;
-    const name = write ? String(write.path[0]) : key.slice(key.indexOf(".") + 1);
-    const isGlobal = write ? write.scope === "global" : !key.includes(".");
-    columns.set(
-      key,
-      isGlobal
-        ? { key, title: name, scope: "global" }
-        : { key, title: name, scope: "function", functionName: key.slice(0, key.length - name.length - 1) },
-    );
+  function show(cells: Record<string, string>, { column, text }: Cell): void {
+    cells[column.key] = text;
+    if (text !== "" && !columns.has(column.key)) columns.set(column.key, column);
   }
 
   /** Everything of an owner that holds others is written again. */
   function refresh(owner: number, cells: Record<string, string>): void {
-    for (const [key, cell] of live.get(owner) ?? []) {
+    for (const cell of live.get(owner)?.values() ?? []) {
       if (!cell.value || cell.value.text !== undefined) continue;
       const text = textOf(store, cell.value);
       if (text === cell.text) continue;
       cell.text = text;
-      show(cells, key, text);
+      show(cells, cell);
     }
   }
 
@@ -98,21 +90,20 @@ export function buildTable(
         changes += 1;
         continue;
       }
-      const key = columnOf(write);
+      const name = String(write.path[0]);
       const own = live.get(write.owner) ?? new Map<string, Cell>();
       live.set(write.owner, own);
-      const text = textOf(store, write.value);
-      const former = own.get(key)?.text ?? "";
-      own.set(key, { value: write.value, text });
-      if (text !== former && (write.value !== null || former !== "")) show(cells, key, text, write);
+      const column = columnOf(name, write.scope === "global" ? undefined : (frameNames.get(write.owner) ?? "?"));
+      const cell = { column, value: write.value, text: textOf(store, write.value) };
+      const former = own.get(name)?.text ?? "";
+      own.set(name, cell);
+      if (cell.text !== former && (write.value !== null || former !== "")) show(cells, cell);
     }
     if (changes !== before) refresh(0, cells);
     if (changes !== (seen.get(step.frame) ?? before)) refresh(step.frame, cells);
     seen.set(step.frame, changes);
     for (const name of step.ended ?? []) {
-      const cell = live
-        .get(step.frame)
-        ?.get(columnOf({ scope: "frame", owner: step.frame, path: [name], value: null }));
+      const cell = live.get(step.frame)?.get(name);
       if (cell) cell.value = null;
     }
     rows.push(rowOf(step, cells, chosen));
@@ -142,12 +133,6 @@ function rowOf(step: Step, cells: Record<string, string>, chosen: ReadonlySet<st
     ...(step.in === undefined ? {} : { input: step.in }),
     ...(step.unseen === undefined ? {} : { unseen: step.unseen }),
   };
-}
-
-/** What stands in the cell of the output: without its last line end, and with a word where it was never seen. */
-export function outputCell({ output, unseen }: Pick<TableRow, "output" | "unseen">): string {
-  const text = output.replace(/\n$/, "");
-  return unseen === undefined ? text : `${text.trimEnd()} (never reached the screen)`;
 }
 
 /** Whether anything was typed in while the table's rows ran. */

@@ -186,13 +186,13 @@ namespace BentNail
         /// <summary>Lines on which nothing is done but what stands for itself: a catch has its row when something is caught.</summary>
         static bool OnlyLeadsOn(int file, int number)
         {
-            return number <= Texts[file].Length && Regex.IsMatch(Texts[file][number - 1], "^\\s*\\}?\\s*(catch\\b|finally\\b|else\\s*\\{?\\s*(//.*)?$)");
+            return number <= Texts[file].Length && Regex.IsMatch(Texts[file][number - 1], "^\\s*\\}?\\s*(catch\\b|finally\\b|else\\s*\\{?\\s*$)");
         }
 
         /// <summary>A foreach whose body stands on other lines: all places of its line are one step.</summary>
         static bool IsForeachHeader(int file, int number)
         {
-            return number <= Texts[file].Length && Regex.IsMatch(Texts[file][number - 1], "^\\s*foreach\\s*\\((?:[^()]|\\([^()]*\\))*\\)\\s*\\{?\\s*(//.*)?$");
+            return number <= Texts[file].Length && Regex.IsMatch(Texts[file][number - 1], "^\\s*foreach\\s*\\((?:[^()]|\\([^()]*\\))*\\)\\s*\\{?\\s*$");
         }
 
         /// <summary>The line of the switch whose opening brace is at a point, since that is where its value is made ready; 0 elsewhere.</summary>

@@ -22,7 +22,7 @@ function result = __bent_nail__ (kind, file, line, names, value)
   persistent frames = 0;
   persistent columns = struct ();
   persistent column_count = 0;
-  persistent maps = {};
+  persistent has_maps = false;
   persistent longs = struct ();
 
   if (kind == 9)
@@ -76,7 +76,7 @@ function result = __bent_nail__ (kind, file, line, names, value)
     look = {};
     if (phase == 1 && kind != 3)
       look = pending{end};
-      if (! isempty (maps))
+      if (has_maps)
         ## Maps are shared: a call may have changed them.
         of_map = strncmp (struct2cell (known{end}), "[\"Map\"", 6);
         shared = fieldnames (known{end})(of_map)';
@@ -144,7 +144,7 @@ function result = __bent_nail__ (kind, file, line, names, value)
       endif
       known{frame}.(name) = shown;
       if (strncmp (shown, "[\"Map\"", 6))
-        maps = {name};
+        has_maps = true;
       endif
       key = [name "_" char("0" + scope)];
       if (! isfield (columns, key))

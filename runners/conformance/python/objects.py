@@ -13,3 +13,12 @@ tern = Boat(3)  #> - ; tern=Boat(cars=3, log=[])
 tern.load(2)  #> - ; -
 fleet = [tern]  #> fleet=[Boat(cars=5, log=[2])]
 tern.cars = 1  #> fleet=[Boat(cars=1, log=[2])] & tern=Boat(cars=1, log=[2])
+
+
+class Rope:  #> - ; -
+    def __init__(self):  #> - ; __init__.self=Rope()
+        self.length = 4  #> __init__.self=Rope(length=4)
+
+
+rope = Rope()  #> - ; rope=Rope(length=4)
+rope.length = 9  #> rope=Rope(length=9)

@@ -1,6 +1,5 @@
 """An independent stepper for Python: runs PROGRAM and prints, as JSON, every step with all that its frame and the program's globals held after
 it, each value as the interpreter writes it. It looks at everything after every line and knows nothing of the recorder."""
-import copyreg  # noqa: F401  loaded before anything is traced
 import json
 import sys
 
