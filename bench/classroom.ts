@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout } from "node:timers/promises";
 import { deckMended, deckProgram, testExercise } from "../core/exercises/testExercise.ts";
-import { findFirstAssignment, setHandIn } from "../server/assignments/assignmentStore.ts";
+import { findFirstAssignment, insertAssignment, setHandIn } from "../server/assignments/assignmentStore.ts";
 import { openDatabase } from "../server/database/database.ts";
 import { addCourse, addStudents, listStudents } from "../server/people/courseStore.ts";
 import { productFolder } from "../server/productFolder.ts";
@@ -39,7 +39,7 @@ async function openRoom(count: number): Promise<Room> {
     course,
     Array.from({ length: count }, (_, index) => `S-${index + 1}`),
   );
-  await setHandIn(database, course, { open: true, statement: "" });
+  await setHandIn(database, await insertAssignment(database.query, course, { title: "Deck loads" }), true);
   const students = (await listStudents(database, course)).map((student) => ({
     label: student.label,
     code: student.personal_code,

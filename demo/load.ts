@@ -3,7 +3,7 @@ import { proposeNames } from "../core/exercises/names.ts";
 import { rowsOf, traceTaskSchema } from "../core/exercises/tasks/trace.ts";
 import { python } from "../core/languages/python/python.ts";
 import { consoleText } from "../core/outcome/outcome.ts";
-import { setHandIn } from "../server/assignments/assignmentStore.ts";
+import { insertAssignment, setHandIn } from "../server/assignments/assignmentStore.ts";
 import { collectCase, findCase, versionOf, type WholeCase } from "../server/cases/caseStore.ts";
 import { findCollection } from "../server/collect/collectionStore.ts";
 import { keepCollection } from "../server/collect/collections.ts";
@@ -114,7 +114,9 @@ async function loadClassSet(services: Services): Promise<void> {
     course,
     Array.from({ length: 24 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`),
   );
-  await setHandIn(database, course, { open: true, statement: deckTask });
+  const asked = { title: "The deck of the Kittiwake", statement: deckTask, languages: ["python"] };
+  const assignment = await insertAssignment(database.query, course, asked);
+  await setHandIn(database, assignment, true);
   // It was collected before the cases that are worked through, which stand before it in every list.
   const yesterday = new Date(Date.now() - 24 * hour).toISOString();
   const taken = await takeSet(database, course, await classSet(services.toolchains));

@@ -66,7 +66,7 @@ function checkView(result: CheckResult, former: readonly FormerCheck[]) {
     input: result.check.input,
     expected: result.check.expected,
     kind: result.check.kind,
-    ignorePrompts: result.check.ignore_prompts,
+    ignorePrompts: result.check.comparison.prompts === "ignored",
     surroundings: result.check.surroundings,
     passes: result.passes,
     class: result.judgement.class,

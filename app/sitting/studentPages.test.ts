@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { deckMended, deckProgram, testExercise } from "../../core/exercises/testExercise.ts";
-import { findFirstAssignment, setHandIn } from "../../server/assignments/assignmentStore.ts";
+import { findFirstAssignment, insertAssignment, setHandIn } from "../../server/assignments/assignmentStore.ts";
 import { listMarks } from "../../server/marks/markStore.ts";
 import { addCourse, addStudents, listStudents, type Student } from "../../server/people/courseStore.ts";
 import { addSheet, findSheet, setSheet, setSheetState } from "../../server/sheets/sheetStore.ts";
@@ -46,7 +46,8 @@ beforeAll(async () => {
   const { database } = services;
   courseKey = await addCourse(database, "Kittiwake Crossing", "python");
   await addStudents(database, courseKey, ["S-01", "S-02", "S-03", "S-04"]);
-  await setHandIn(database, courseKey, { open: true, statement: "Add the loads." });
+  const assignment = await insertAssignment(database.query, courseKey, { title: "Deck", statement: "Add the loads." });
+  await setHandIn(database, assignment, true);
   students = await listStudents(database, courseKey);
   handInCode = (await findFirstAssignment(database, courseKey))?.hand_in_code ?? "";
   sheetKey = await addSheet(database, courseKey, "Deck loads");

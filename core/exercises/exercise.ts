@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { comparisonSchema } from "../assignments/comparison.ts";
+import { intendedPieceSchema } from "../assignments/intended.ts";
 import { faultClassSchema, hunkSchema } from "../cases/case.ts";
 import { surroundingsSchema } from "../cases/surroundings.ts";
 
@@ -6,7 +8,11 @@ export const exerciseCheckSchema = z.object({
   input: z.string(),
   expected: z.string().nullable(),
   kind: z.enum(["normal", "boundary", "erroneous"]),
-  ignorePrompts: z.boolean(),
+  /** What editions of before there were other rules of comparing say; `comparison` stands before it. */
+  ignorePrompts: z.boolean().default(false),
+  comparison: comparisonSchema.optional(),
+  /** The intended output as a model gave it, where one did. */
+  pieces: z.array(intendedPieceSchema).optional(),
   /** What lies beside the program. */
   files: surroundingsSchema.default({}),
 });

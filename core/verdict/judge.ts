@@ -1,3 +1,5 @@
+import type { Comparison } from "../assignments/comparison.ts";
+import type { IntendedPiece } from "../assignments/intended.ts";
 import type { Language } from "../languages/language.ts";
 import { wrongLanguageWords } from "../languages/recognise.ts";
 import type { Lead } from "../leads/lead.ts";
@@ -20,7 +22,9 @@ export type JudgeInput = {
   mainName: string;
   files: Readonly<Record<string, string>>;
   expected?: string;
-  ignorePrompts?: boolean;
+  /** The intended output as a model gave it, where one did. */
+  intended?: readonly IntendedPiece[];
+  comparison?: Comparison;
   pastedText?: string;
   cameOut?: CameOut;
   symptom?: "never ends" | "nothing appears";
@@ -79,7 +83,8 @@ export function judge(input: JudgeInput): Judgement {
     language,
     outcome,
     expected: input.expected,
-    ignorePrompts: input.ignorePrompts,
+    intended: input.intended,
+    comparison: input.comparison,
     pasted,
     pastedText,
     cameOut: isMessage ? undefined : input.cameOut,

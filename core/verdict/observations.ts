@@ -1,3 +1,5 @@
+import type { Comparison } from "../assignments/comparison.ts";
+import type { IntendedPiece } from "../assignments/intended.ts";
 import type { Language } from "../languages/language.ts";
 import type { Diagnostic, Outcome } from "../outcome/outcome.ts";
 import type { LastState } from "../trace/lastState.ts";
@@ -10,7 +12,9 @@ export type Observations = {
   outcome?: Outcome;
   /** Intended standard output; "" means that nothing is to be printed, undefined that it is not known. */
   expected?: string;
-  ignorePrompts?: boolean;
+  /** The same as a model gave it, where one did. */
+  intended?: readonly IntendedPiece[];
+  comparison?: Comparison;
   /** What was read in the pasted error output, and that text itself. */
   pasted?: readonly Diagnostic[];
   pastedText?: string;

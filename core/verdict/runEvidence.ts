@@ -1,5 +1,5 @@
 import type { Outcome } from "../outcome/outcome.ts";
-import { compareOutput, type OutputComparison } from "./compareOutput.ts";
+import { compareOutput, type OutputComparison } from "../assignments/compareOutput.ts";
 import { isToGoOn } from "./endless.ts";
 import type { Evidence, GateNumber } from "./evidence.ts";
 import type { Observations } from "./observations.ts";
@@ -150,7 +150,11 @@ export function judgeRun(
     add(3, "open", "No intended output is recorded. Give a case with a known answer to decide this.");
     return { evidence, comparison: null };
   }
-  const comparison = compareOutput(outcome.console, observations.expected, observations.ignorePrompts);
+  const comparison = compareOutput(
+    outcome.console,
+    observations.intended ?? observations.expected,
+    observations.comparison,
+  );
   if (comparison.same)
     add(
       3,

@@ -139,7 +139,7 @@ export async function insertCase(query: Query, given: NewCase): Promise<string> 
     ...(given.moreOutputs ?? []),
   ];
   for (const output of outputs) await insertOutput(query, version, output);
-  await insertCheck(query, key, { input: given.input, expected: given.expected ?? null, kind: "normal" }, true);
+  await insertCheck(query, { faultyCase: key }, { input: given.input, expected: given.expected ?? null, kind: "normal" }, true);
   const programs = [...(given.worked ?? []), ...given.files].map((file) => decodeText(file.bytes).text);
   await setSearchText(query, key, [
     ...[given.title, given.intent, given.instead ?? "", given.changedLast, given.actual ?? "", given.source ?? ""],

@@ -40,6 +40,20 @@ class TakenBack extends Error {
   }
 }
 
+/** A transaction that leaves nothing behind where its work is refused. */
+export async function refusable(database: Database, work: (query: Query) => Promise<Changed>): Promise<Changed> {
+  try {
+    return await database.transaction(async (query) => {
+      const done = await work(query);
+      if (!done.ok) throw new TakenBack(done);
+      return done;
+    });
+  } catch (problem) {
+    if (problem instanceof TakenBack) return problem.refused;
+    throw problem;
+  }
+}
+
 /**
  * The one way in which a case is changed by a person: the case is locked, a stale revision is refused with both texts,
  * former values are kept with who and why, and the revision goes up. `write` gives words where it finds that the change
@@ -51,24 +65,18 @@ export async function changeCase(
   write: (writer: CaseWriter) => Promise<Refused | undefined>,
 ): Promise<Changed> {
   const { key, revision, who, reason, text } = change;
-  try {
-    return await database.transaction(async (query): Promise<Changed> => {
-      if (!(await takeRevision(query, key, revision))) {
-        const now = text ? await findCase({ query }, key) : null;
-        const theirs = text && now ? text.theirs(now) : "";
-        return text && theirs !== text.yours
-          ? { ok: false, stale: true, message: staleWords, both: { yours: text.yours, theirs } }
-          : { ok: false, stale: true, message: staleWords };
-      }
-      const refused = await write({
-        query,
-        keep: (about, aboutKey, former) => keepFormer(query, { about, aboutKey, former, who, reason, faultyCase: key }),
-      });
-      if (refused) throw new TakenBack(refused);
-      return { ok: true };
+  return refusable(database, async (query) => {
+    if (!(await takeRevision(query, key, revision))) {
+      const now = text ? await findCase({ query }, key) : null;
+      const theirs = text && now ? text.theirs(now) : "";
+      return text && theirs !== text.yours
+        ? { ok: false, stale: true, message: staleWords, both: { yours: text.yours, theirs } }
+        : { ok: false, stale: true, message: staleWords };
+    }
+    const refused = await write({
+      query,
+      keep: (about, aboutKey, former) => keepFormer(query, { about, aboutKey, former, who, reason, faultyCase: key }),
     });
-  } catch (problem) {
-    if (problem instanceof TakenBack) return problem.refused;
-    throw problem;
-  }
+    return refused ?? { ok: true };
+  });
 }

@@ -6,22 +6,24 @@ import type { Who } from "../people/teacherStore.ts";
 
 /** What a decision was before it changed. `faultyCase`: the case that it is about, if it is about one; it goes with it. */
 export type Former = {
-  about: "case" | "layer" | "mark" | "exercise" | "check" | "warning";
+  about: "case" | "layer" | "mark" | "exercise" | "check" | "warning" | "assignment";
   aboutKey: string;
   former: unknown;
   who: Who;
   reason: string;
   faultyCase?: string;
+  /** The assignment that it is about, if it is about one; it goes with it. */
+  assignment?: string;
 };
 
 /** Keeps what a decision was before it changed. */
 export async function keepFormer(query: Query, former: Former): Promise<void> {
   const teacher = former.who.role === "teacher" ? former.who.teacher : null;
   await query(
-    "insert into former_value (key, about, about_key, former, who, teacher, reason, faulty_case) values ($1, $2, $3, $4, $5, $6, $7, $8)",
+    "insert into former_value (key, about, about_key, former, who, teacher, reason, faulty_case, assignment) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)",
     [
       ...[newKey(), former.about, former.aboutKey, asJson(former.former)],
-      ...[former.who.role, teacher, former.reason, former.faultyCase ?? null],
+      ...[former.who.role, teacher, former.reason, former.faultyCase ?? null, former.assignment ?? null],
     ],
   );
 }
@@ -51,6 +53,17 @@ export async function listFormerOfCase(query: Query, about: Former["about"], fau
        left join teacher t on t.key = v.teacher
      where v.about = $1 and v.faulty_case = $2 order by v.changed_at desc limit 200`,
     [about, faultyCase],
+  );
+  return z.array(rowSchema.extend({ about_key: z.string() })).parse(rows);
+}
+
+/** What the checks of an assignment were before, newest first, each with its key. */
+export async function listFormerOfAssignment(query: Query, about: Former["about"], assignment: string) {
+  const rows = await query(
+    `select v.about_key, v.former, v.who, t.name, v.reason, v.changed_at from former_value v
+       left join teacher t on t.key = v.teacher
+     where v.about = $1 and v.assignment = $2 order by v.changed_at desc limit 200`,
+    [about, assignment],
   );
   return z.array(rowSchema.extend({ about_key: z.string() })).parse(rows);
 }

@@ -4,6 +4,7 @@ import {
   type Assignment,
   findAssignmentByHandIn,
   findFirstAssignment,
+  insertAssignment,
   setHandIn,
 } from "../assignments/assignmentStore.ts";
 import { findCase } from "../cases/caseStore.ts";
@@ -23,7 +24,8 @@ async function openCourse(labels: readonly string[] = ["Tern"]): Promise<{
 }> {
   const key = await addCourse(services.database, `course ${Math.random()}`, "python");
   await addStudents(services.database, key, labels);
-  await setHandIn(services.database, key, { open: true, statement: "Count the cars." });
+  const asked = { title: "Cars", statement: "Count the cars." };
+  await setHandIn(services.database, await insertAssignment(services.database.query, key, asked), true);
   const [course, assignment] = await Promise.all([
     findCourse(services.database, key),
     findFirstAssignment(services.database, key),
@@ -119,7 +121,7 @@ test("a wrong code says no more than that, guessing is slowed down, a closed cou
     problems: { "": expect.stringContaining("Too many wrong codes") },
   });
   expect(await from("Tern", "1.2.3.5")).toMatchObject({ ok: true });
-  await setHandIn(services.database, course.course.key, { open: false, statement: "" });
+  await setHandIn(services.database, course.assignment.key, false);
   const closed = await findAssignmentByHandIn(services.database, course.assignment.hand_in_code ?? "");
   if (!closed) throw new Error("no assignment");
   const to = { course: course.course, assignment: closed };

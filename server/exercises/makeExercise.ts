@@ -104,7 +104,9 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
     input: rename(check.input),
     expected: check.expected === null ? null : rename(check.expected),
     kind: check.kind,
-    ignorePrompts: check.ignore_prompts,
+    ignorePrompts: check.comparison.prompts === "ignored",
+    comparison: check.comparison,
+    ...(check.pieces ? { pieces: check.pieces.map(({ kind, text }) => ({ kind, text: rename(text) })) } : {}),
     // Other files of the case and what the check changes beside the program; texts are anonymised as everything else.
     files: Object.fromEntries(
       withSurroundings(first?.files ?? [], check.surroundings)
@@ -135,7 +137,8 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
       ...runOfText(content, program, checks[0]),
       policies: { endlessClass: found.endless_class },
       expected: checks[0].expected ?? undefined,
-      ignorePrompts: checks[0].ignorePrompts,
+      intended: checks[0].pieces,
+      comparison: checks[0].comparison,
     });
     const now = judged.judgement;
     if (now.class !== null && now.class !== firstFault.class && !found.layers[0]?.decided)

@@ -13,6 +13,17 @@ import { setVerified } from "../cases/layerStore.ts";
 import type { Services } from "../services.ts";
 import { judgeVersion, type VersionJudgement } from "./judge.ts";
 
+/** What a check that is one of the assignment's says to whoever would change it in a case. */
+const ofAssignment: Changed = {
+  ok: false,
+  message: "This check is one of the assignment's. Change it there: it judges every program.",
+};
+
+/** A check as it was recorded, without what its assignment says. */
+function recordedCheck(check: ProgramCheck | undefined) {
+  return check && { ...check, expected: check.recorded, comparison: check.ownComparison };
+}
+
 /** A check as a person reads it, for two texts beside each other. */
 function wordsOf(check: Pick<ProgramCheck, "input" | "expected"> | CheckInput | undefined): string {
   return check ? `${check.input}\n→\n${check.expected ?? "(not said)"}` : "(taken away)";
@@ -27,6 +38,7 @@ export async function saveCheck(
   check: CheckInput,
 ): Promise<Changed> {
   const former = found.checks.find((each) => each.key === key);
+  if (former?.of_assignment) return ofAssignment;
   if (key !== null && !former) return { ok: false, message: "This check is not there any more. Nothing was changed." };
   const text =
     key === null
@@ -36,10 +48,10 @@ export async function saveCheck(
           theirs: (now: WholeCase) => wordsOf(now.checks.find((each) => each.key === key)),
         };
   const done = await changeCase(services.database, { ...change, text, key: found.key }, async ({ query, keep }) => {
-    if (key === null) await insertCheck(query, found.key, check);
+    if (key === null) await insertCheck(query, { faultyCase: found.key }, check);
     else {
-      await keep("check", key, former);
-      await updateCheck(query, found.key, key, check);
+      await keep("check", key, recordedCheck(former));
+      await updateCheck(query, { faultyCase: found.key }, key, check);
     }
     await noteVerified(query, found.key, false);
     return undefined;
@@ -57,10 +69,11 @@ export async function removeCheck(
 ): Promise<Changed> {
   const former = found.checks.find((each) => each.key === key);
   if (!former) return { ok: false, message: "This check is not there any more. Nothing was changed." };
+  if (former.of_assignment) return ofAssignment;
   if (former.handed_in) return { ok: false, message: "The check that was handed in stays. Change it instead." };
   const done = await changeCase(services.database, { ...change, key: found.key }, async ({ query, keep }) => {
-    await keep("check", key, former);
-    await deleteCheck(query, found.key, key);
+    await keep("check", key, recordedCheck(former));
+    await deleteCheck(query, { faultyCase: found.key }, key);
     await noteVerified(query, found.key, false);
     return undefined;
   });

@@ -1,4 +1,6 @@
 import { z } from "zod";
+import type { Comparison } from "../../core/assignments/comparison.ts";
+import type { IntendedPiece } from "../../core/assignments/intended.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
@@ -41,7 +43,8 @@ export type Policies = { endlessClass: "logic" | "runtime" };
 export type JudgeRequest = ProgramRun & {
   policies: Policies;
   expected?: string;
-  ignorePrompts?: boolean;
+  intended?: readonly IntendedPiece[];
+  comparison?: Comparison;
   pastedText?: string;
   symptom?: "never ends" | "nothing appears";
   /** What came out, by the word of who handed it in. */
@@ -184,7 +187,8 @@ export function requestFor(found: WholeCase, version: Version, check: ProgramChe
     ...runOf(check),
     policies: { endlessClass: found.endless_class },
     expected: check.expected ?? undefined,
-    ignorePrompts: check.ignore_prompts,
+    intended: check.pieces ?? undefined,
+    comparison: check.comparison,
     pastedText: pasted?.content,
     firstLine: found.first_line,
     working: workedBefore(found, version)?.files[0]?.text,
@@ -225,10 +229,11 @@ export async function judgeVersion(services: Services, found: WholeCase, version
       return { ...judged, check, passes };
     }),
   );
-  const handedIn = results.find((result) => result.check.handed_in && result.judgement.class !== null);
-  const deciding = handedIn ?? results.find((result) => result.judgement.class !== null) ?? results[0];
+  const telling = results.filter((result) => !saysNothing(found, result));
+  const handedIn = telling.find((result) => result.check.handed_in && result.judgement.class !== null);
+  const deciding = handedIn ?? telling.find((result) => result.judgement.class !== null) ?? telling[0] ?? results[0];
   if (!deciding) throw new Error("a case without checks");
-  const others = results.filter((result) => result !== deciding).map((result) => result.judgement.class);
+  const others = telling.filter((result) => result !== deciding).map((result) => result.judgement.class);
   return {
     version,
     results,
@@ -238,6 +243,16 @@ export async function judgeVersion(services: Services, found: WholeCase, version
     ),
     notRun: results[0]?.notRun ?? null,
     unknown: results.find((each) => each.unknown !== null)?.unknown ?? null,
-    allPass: results.every((result) => result.passes === true),
+    allPass: telling.length > 0 && telling.every((result) => result.passes === true),
   };
+}
+
+/**
+ * True for the run as handed in where its assignment has checks and nobody said what was typed in or meant to come out:
+ * it judges nothing if it asked for more input than nobody gave, or ended well.
+ */
+export function saysNothing(found: WholeCase, { check, outcome, passes }: CheckResult): boolean {
+  if (!check.handed_in || check.recorded !== null || check.expected !== null) return false;
+  if (!found.checks.some((each) => each.of_assignment)) return false;
+  return passes === null || (check.input === "" && outcome?.inputRanOut === true);
 }

@@ -38,14 +38,12 @@ test("the same program in two surroundings: one outcome is as intended, the othe
     input: "",
     expected: "",
     kind: "erroneous",
-    ignorePrompts: false,
     surroundings: { "loads.txt": null },
   });
   await saveCheck(services, await whole(), byTeacher(await whole()), null, {
     input: "",
     expected: "Deck load: 7\n",
     kind: "normal",
-    ignorePrompts: false,
     surroundings: { "loads.txt": "7\n" },
   });
   const found = await whole();

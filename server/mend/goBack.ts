@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { comparisonSchema } from "../../core/assignments/comparison.ts";
 import { surroundingsSchema } from "../../core/cases/surroundings.ts";
 import { checkKindSchema, insertCheck, updateCheck } from "../assignments/checkStore.ts";
 import { setCurrentVersion, type WholeCase } from "../cases/caseStore.ts";
@@ -12,7 +13,9 @@ const formerCheck = z.object({
   input: z.string(),
   expected: z.string().nullable(),
   kind: checkKindSchema,
-  ignore_prompts: z.boolean(),
+  comparison: comparisonSchema.optional(),
+  /** What former values of before there were other rules of comparing say. */
+  ignore_prompts: z.boolean().optional(),
   handed_in: z.boolean(),
   surroundings: surroundingsSchema,
 });
@@ -69,13 +72,14 @@ export async function goBackTo(
       }
       const left = leftAt(found, target);
       const then = left === undefined ? new Map() : checksAt(await listFormerOfCase(query, "check", found.key), left);
+      const owner = { faultyCase: found.key };
       for (const [key, was] of then) {
         const now = found.checks.find((check) => check.key === key);
-        const input = { ...was, ignorePrompts: was.ignore_prompts };
+        const input = { ...was, comparison: was.comparison ?? (was.ignore_prompts ? { prompts: "ignored" as const } : {}) };
         if (now) {
-          await keep("check", key, now);
-          await updateCheck(query, found.key, key, input);
-        } else if (!was.handed_in) await insertCheck(query, found.key, input);
+          await keep("check", key, { ...now, expected: now.recorded, comparison: now.ownComparison });
+          await updateCheck(query, owner, key, input);
+        } else if (!was.handed_in) await insertCheck(query, owner, input);
       }
       checks = then.size;
       await setCurrentVersion(query, found.key, target.key);

@@ -165,7 +165,6 @@ test("a new check takes 'verified' away until it passes; the class of another ch
     input: "0\n",
     expected: "none\n",
     kind: "erroneous",
-    ignorePrompts: false,
   });
   const withCheck = await whole(key);
   const judged = await judgeVersion(services, withCheck, versionOf(withCheck, withCheck.current_version));
@@ -179,7 +178,6 @@ test("a new check takes 'verified' away until it passes; the class of another ch
     input: "0\n",
     expected: "nothing\n",
     kind: "erroneous",
-    ignorePrompts: false,
   });
   expect((await whole(key)).verified_at).toBeNull();
   const again = await whole(key);

@@ -167,14 +167,12 @@ test("a deleted student leaves no former mark and no former check, also none of 
       input: `typed by ${student?.label}`,
       expected: "x",
       kind: "normal",
-      ignorePrompts: false,
     });
     const added = (await whole(key)).checks[1];
     await saveCheck(services, await whole(key), byTeacher(await whole(key)), added?.key ?? "", {
       input: "typed anew",
       expected: "x",
       kind: "normal",
-      ignorePrompts: false,
     });
     await removeCheck(services, await whole(key), byTeacher(await whole(key)), added?.key ?? "");
     const sitting = await beginSitting(database, edition, student?.key ?? "");

@@ -120,7 +120,6 @@ test("labels, checks, intentions and fixes of a teacher's case are in no program
     input: sign("second input"),
     expected: sign("second expected"),
     kind: "normal",
-    ignorePrompts: false,
   });
   const before = await whole();
   await judgeVersion(services, before, versionOf(before, before.current_version));

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { testExercise } from "../../core/exercises/testExercise.ts";
-import { findAssignmentByHandIn, findFirstAssignment, setHandIn } from "../assignments/assignmentStore.ts";
+import { findAssignmentByHandIn, findFirstAssignment, insertAssignment, setHandIn } from "../assignments/assignmentStore.ts";
 import { collectCase } from "../cases/caseStore.ts";
 import { addExercise } from "../exercises/exerciseStore.ts";
 import { addCourse, addStudents, listStudents, type Student } from "../people/courseStore.ts";
@@ -212,10 +212,11 @@ test("a course's hand-in address is made when it is first opened, and stays", as
   const { database } = services;
   const fresh = await addCourse(database, "Tides", "c");
   expect(await findFirstAssignment(database, fresh)).toBeNull();
-  await setHandIn(database, fresh, { open: true, statement: "Say when it is high." });
+  const key = await insertAssignment(database.query, fresh, { title: "Tides", statement: "Größe “4”" });
+  await setHandIn(database, key, true);
   const made = await findFirstAssignment(database, fresh);
-  expect(made).toMatchObject({ hand_in_open: true, statement: "Say when it is high.", title: "Tides" });
-  await setHandIn(database, fresh, { open: false, statement: "Größe “4”" });
+  expect(made).toMatchObject({ hand_in_open: true, statement: "Größe “4”", title: "Tides" });
+  await setHandIn(database, key, false);
   const closed = await findAssignmentByHandIn(database, made?.hand_in_code?.toLowerCase() ?? "");
   expect(closed).toMatchObject({ key: made?.key, hand_in_open: false, statement: "Größe “4”" });
   expect(await findAssignmentByHandIn(database, "nothing")).toBeNull();

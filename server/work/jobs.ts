@@ -1,3 +1,4 @@
+import { judgeProgramOf } from "../classwork/judgeAssignment.ts";
 import { judgeCase } from "../collect/judging.ts";
 import { goOn } from "../judge/judge.ts";
 import { sweepOldRuns } from "../judge/sweep.ts";
@@ -8,5 +9,8 @@ import type { Worker } from "./queue.ts";
 
 /** Every kind of work that is done behind the pages; a new one is one file and one line here. */
 export function allJobs(services: Services): Worker[] {
-  return [bound(services, judgeCase), bound(services, markWork), bound(services, goOn), bound(services, sweepOldRuns)];
+  return [
+    ...[bound(services, judgeCase), bound(services, judgeProgramOf), bound(services, markWork)],
+    ...[bound(services, goOn), bound(services, sweepOldRuns)],
+  ];
 }

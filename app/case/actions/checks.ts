@@ -35,9 +35,13 @@ export const keepCheck = defineCaseAction({
         "A file's name is empty, leads out of the case's folder, or its text is too long. Nothing was changed.",
       );
     const { input, kind, ignorePrompts, expectsNothing } = given;
+    const former = found.checks.find((check) => check.key === given.key);
+    const own = former?.ownComparison ?? {};
+    const asBefore = former && ignorePrompts === (former.comparison.prompts === "ignored");
     const expected = given.expected === "" && !expectsNothing ? null : given.expected;
     const saved = await saveCheck(services, found, { ...change, reason: "changed" }, given.key || null, {
-      ...{ input, expected, kind, ignorePrompts, surroundings },
+      ...{ input, expected, kind, surroundings },
+      comparison: asBefore ? own : { ...own, prompts: ignorePrompts ? "ignored" : "compared" },
     });
     return saved.ok ? done("Check kept and run.") : refused(saved);
   },

@@ -18,8 +18,8 @@ test("an intended text may hold the typed values where they were echoed", () => 
 
 test("if only the prompts differ, that is said, and prompts can be ignored", () => {
   expect(compareOutput(run, "Minutes: 45\n")).toMatchObject({ same: false, onlyPromptsDiffer: true });
-  expect(compareOutput(run, "Minutes: 45\n", true)).toEqual({ same: true, promptsIgnored: true });
-  expect(compareOutput(run, "Minutes: 40\n", true).same).toBe(false);
+  expect(compareOutput(run, "Minutes: 45\n", { prompts: "ignored" })).toEqual({ same: true, promptsIgnored: true });
+  expect(compareOutput(run, "Minutes: 40\n", { prompts: "ignored" }).same).toBe(false);
 });
 
 test("the place of the first difference", () => {

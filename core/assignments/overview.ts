@@ -1,0 +1,128 @@
+import { z } from "zod";
+import { faultClassSchema } from "../cases/case.ts";
+import type { Outcome } from "../outcome/outcome.ts";
+import type { Judgement } from "../verdict/judge.ts";
+
+/** What a program did under a check; "open": not decided, "not run": no run told anything. */
+export const cellResults = ["passes", "syntax", "runtime", "logic", "does not end", "open", "not run"] as const;
+export type CellResult = (typeof cellResults)[number];
+
+/** Where an output first differs from what is intended, with both lines; null where there are no more lines. */
+export const firstDifferenceSchema = z.object({
+  line: z.number().int().positive(),
+  intended: z.string().nullable(),
+  actual: z.string().nullable(),
+});
+export type FirstDifference = z.infer<typeof firstDifferenceSchema>;
+
+/**
+ * One cell of an overview. `alike` is equal where two programs fail alike: the first line that differs with its numbers
+ * masked, or the kind of message.
+ */
+export const cellSchema = z.object({
+  check: z.string(),
+  edition: z.number().int(),
+  result: z.enum(cellResults),
+  alike: z.string().default(""),
+  firstDifference: firstDifferenceSchema.optional(),
+  /** What the program's translator or run said, in short. */
+  message: z.string().optional(),
+});
+export type Cell = z.infer<typeof cellSchema>;
+
+/** A line with its numbers masked, so that "Load: 19" and "Load: 23" are one. */
+export function masked(line: string): string {
+  return line.replace(/\d+(?:[.,]\d+)*/g, "#").slice(0, 200);
+}
+
+/** The cell of a judged run. */
+export function cellOf(
+  check: { key: string; edition: number },
+  judgement: Judgement,
+  outcome: Outcome | null,
+): Cell {
+  const base = { check: check.key, edition: check.edition };
+  if (!outcome) return { ...base, result: "not run", alike: "" };
+  if (judgement.class === null) {
+    const passes = judgement.gates.every((gate) => gate.passes === true);
+    return { ...base, result: passes ? "passes" : "open", alike: "" };
+  }
+  const ended = !["time", "steps", "output"].includes(outcome.stoppedBy);
+  const said = judgement.diagnostic;
+  if (judgement.class === "logic" && judgement.comparison && !judgement.comparison.same) {
+    const { line, intended, actual } = judgement.comparison;
+    const firstDifference = { line, intended: short(intended), actual: short(actual) };
+    const shown = actual === null ? "nothing more" : masked(actual.trim());
+    return { ...base, result: "logic", alike: `line ${line}: ${shown}`, firstDifference };
+  }
+  if (!ended) return { ...base, result: "does not end", alike: "" };
+  const message = said ? [said.errorName, said.message].filter(Boolean).join(": ").slice(0, 200) : "";
+  return {
+    ...{ ...base, result: judgement.class, alike: said ? (said.errorName ?? masked(said.message)) : "" },
+    ...(message ? { message } : {}),
+  };
+}
+
+function short(line: string | null): string | null {
+  return line === null ? null : line.length > 200 ? `${line.slice(0, 199)}…` : line;
+}
+
+/** A program of an overview. `class` null: no fault is shown, or it is not decided. */
+export type JudgedProgram = {
+  key: string;
+  class: z.infer<typeof faultClassSchema> | null;
+  cells: readonly Cell[];
+};
+
+/** Programs that fail alike: the same class, the same checks, the same first difference or message. */
+export type Group = {
+  class: z.infer<typeof faultClassSchema> | null;
+  /** Keys of the checks that fail. */
+  checks: string[];
+  /** What the first failing check shows, in words with numbers masked. */
+  shows: string;
+  programs: string[];
+};
+
+const failing: readonly CellResult[] = ["syntax", "runtime", "logic", "does not end"];
+
+/** True for a cell that shows a fault. */
+export function isFailing(cell: Pick<Cell, "result">): boolean {
+  return failing.includes(cell.result);
+}
+
+/** Programs that fail, put together by how they do, the largest group first. `checks`: the keys in their order. */
+export function groupAlike(programs: readonly JudgedProgram[], checks: readonly string[]): Group[] {
+  const groups = new Map<string, Group>();
+  for (const program of programs) {
+    const wrong = program.cells.filter(isFailing);
+    // A refused program fails every check in the same way; which of them says nothing.
+    const first = wrong[0];
+    if (!first) continue;
+    const own = wrong.map((cell) => cell.check);
+    const named = program.class === "syntax" ? [...checks] : checks.filter((check) => own.includes(check));
+    const shows = [first.result === "does not end" ? "does not end" : "", first.alike].filter(Boolean).join(" ");
+    const signature = JSON.stringify([program.class, named, shows]);
+    const known = groups.get(signature);
+    if (known) known.programs.push(program.key);
+    else groups.set(signature, { class: program.class, checks: named, shows, programs: [program.key] });
+  }
+  return [...groups.values()].sort((one, other) => other.programs.length - one.programs.length);
+}
+
+/** True if a program shows no fault in any check of an assignment and passes at least one. */
+export function passesAll(program: Pick<JudgedProgram, "cells">): boolean {
+  const told = program.cells.filter((cell) => cell.result !== "open");
+  return told.length > 0 && told.every((cell) => cell.result === "passes");
+}
+
+/** How many programs of each class there are; "no fault shown" where all pass, "open" for the rest. */
+export function countClasses(programs: readonly JudgedProgram[]) {
+  const counts = { syntax: 0, runtime: 0, logic: 0, "no fault shown": 0, open: 0 };
+  for (const program of programs) {
+    if (program.class !== null) counts[program.class] += 1;
+    else if (passesAll(program)) counts["no fault shown"] += 1;
+    else counts.open += 1;
+  }
+  return counts;
+}

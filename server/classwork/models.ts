@@ -1,0 +1,146 @@
+import { compareOutput } from "../../core/assignments/compareOutput.ts";
+import { type Comparison, mergeComparison } from "../../core/assignments/comparison.ts";
+import { type IntendedPiece, intendedOf } from "../../core/assignments/intended.ts";
+import type { Surroundings } from "../../core/cases/surroundings.ts";
+import { consoleText, type Outcome } from "../../core/outcome/outcome.ts";
+import type { Assignment } from "../assignments/assignmentStore.ts";
+import { type KeptCheck, listAssignmentChecks } from "../assignments/checkStore.ts";
+import {
+  findModelAnswer,
+  listModelRuns,
+  listModels,
+  type Model,
+  type ModelRun,
+  saveModelRun,
+  settingOf,
+} from "../assignments/modelStore.ts";
+import { fileTexts, languageOf } from "../judge/judge.ts";
+import { recordProgram, runProgram } from "../judge/run.ts";
+import type { Services } from "../services.ts";
+
+/** What is typed in and what lies beside the program. */
+export type Setting = { input: string; surroundings: Surroundings };
+
+/** The pieces that follow from a run of a model; null where it did not end well, so that nothing follows. */
+function isAnswer(outcome: Outcome): boolean {
+  return outcome.finished && outcome.stoppedBy === "none" && !outcome.inputRanOut;
+}
+
+/**
+ * Runs a model under a setting and keeps what it did. It is recorded as well, since a recording tells which line wrote
+ * and which one read, and so what is a prompt. Words for a person where it does not run here.
+ */
+async function runModel(
+  services: Services,
+  model: Model,
+  setting: Setting,
+): Promise<{ run: ModelRun } | { notRun: string }> {
+  const program = { language: languageOf(model), files: model.files, ...setting };
+  const { outcome, notRun, unknown } = await runProgram(services.toolchains, program);
+  if (!outcome || unknown !== null) return { notRun: unknown ?? notRun ?? "It was not run." };
+  let pieces: IntendedPiece[] | null = null;
+  if (isAnswer(outcome)) {
+    const recorded = await recordProgram(services.toolchains, program);
+    const written = (console: Outcome["console"]) => consoleText(console, ["out", "in"]);
+    const console =
+      "trace" in recorded && written(recorded.trace.outcome.console) === written(outcome.console)
+        ? recorded.trace.outcome.console
+        : outcome.console;
+    pieces = intendedOf(console, Object.values(fileTexts(model.files)).join("\n"));
+  }
+  const run = { model: model.key, setting: settingOf(setting), translator: outcome.translator, outcome, pieces };
+  await saveModelRun(services.database, run);
+  return { run };
+}
+
+/** Every model of an assignment with its runs; `notRun`: why it has none, in words. */
+export type RunModel = Model & { runs: ReadonlyMap<string, ModelRun>; notRun: string | null };
+
+/** Runs all models of an assignment under settings, but for what is kept already. */
+export async function runModels(
+  services: Services,
+  assignment: string,
+  settings: readonly Setting[],
+): Promise<RunModel[]> {
+  const [models, kept] = await Promise.all([
+    listModels(services.database, assignment),
+    listModelRuns(services.database, assignment),
+  ]);
+  return Promise.all(
+    models.map(async (model): Promise<RunModel> => {
+      const runs = new Map(kept.filter((run) => run.model === model.key).map((run) => [run.setting, run]));
+      const missing = settings.filter((setting) => !runs.has(settingOf(setting)));
+      const made = await Promise.all(missing.map((setting) => runModel(services, model, setting)));
+      for (const each of made) if ("run" in each) runs.set(each.run.setting, each.run);
+      const failed = made.find((each) => "notRun" in each);
+      return { ...model, runs, notRun: failed && "notRun" in failed ? failed.notRun : null };
+    }),
+  );
+}
+
+/** How a model does under a check. `passes` null: nothing is intended yet, or it was not run. `words`: what is wrong. */
+export type ModelCell = { check: string; passes: boolean | null; words: string };
+
+/** Why a model gives no intended output under a setting, in words. */
+export function whyNoAnswer(outcome: Outcome): string {
+  if (outcome.inputRanOut) return "it asks for more input than is typed in";
+  if (outcome.stoppedBy === "refused") return "its translator refuses it";
+  if (outcome.stoppedBy !== "none" && outcome.stoppedBy !== "fault") return "it does not end within the limits";
+  const told = outcome.diagnostics.find((each) => each.primary)?.message;
+  return told ? `it stops: ${told}` : "it stops";
+}
+
+/** How a model does under each check of its assignment. */
+export function proofOf(
+  model: RunModel,
+  checks: readonly KeptCheck[],
+  rules: Comparison,
+): ModelCell[] {
+  return checks.map((check): ModelCell => {
+    const run = model.runs.get(settingOf(check));
+    if (!run) return { check: check.key, passes: null, words: model.notRun ?? "not run yet" };
+    if (!isAnswer(run.outcome)) return { check: check.key, passes: false, words: whyNoAnswer(run.outcome) };
+    const intended = check.pieces ?? check.expected;
+    if (intended === null) return { check: check.key, passes: null, words: "nothing is intended yet" };
+    const compared = compareOutput(run.outcome.console, intended, mergeComparison(rules, check.comparison));
+    if (compared.same) return { check: check.key, passes: true, words: "" };
+    const show = (text: string | null) => (text === null ? "nothing more" : `“${text}”`);
+    return {
+      check: check.key,
+      passes: false,
+      words: `line ${compared.line} is ${show(compared.actual)}; intended is ${show(compared.intended)}`,
+    };
+  });
+}
+
+/** The models of an assignment, run under its checks, each with how it does. */
+export async function proveModels(
+  services: Services,
+  assignment: Assignment,
+): Promise<{ checks: KeptCheck[]; models: Array<RunModel & { cells: ModelCell[]; usable: boolean }> }> {
+  const checks = await listAssignmentChecks(services.database, assignment.key);
+  const models = await runModels(services, assignment.key, checks);
+  const fixed = new Set(checks.filter((check) => check.confirmed).map((check) => check.key));
+  return {
+    checks,
+    models: models.map((model) => {
+      const cells = proofOf(model, checks, assignment.comparison);
+      // What is only proposed proves nothing against a model.
+      const usable = model.notRun === null && cells.every((cell) => cell.passes !== false || !fixed.has(cell.check));
+      return { ...model, cells, usable };
+    }),
+  };
+}
+
+/**
+ * Has the intended output for the input that came with a case worked out, if nobody said it and the assignment has a
+ * model that passes all its checks. True where there is one now that was not there before.
+ */
+export async function workOutAnswer(services: Services, assignment: Assignment, setting: Setting): Promise<boolean> {
+  if (await findModelAnswer(services.database, assignment.key, settingOf(setting))) return false;
+  const { models } = await proveModels(services, assignment);
+  const usable = models.find((model) => model.usable);
+  if (!usable) return false;
+  const made = await runModel(services, usable, setting);
+  return "run" in made && made.run.pieces !== null;
+}
