@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { Said } from "../components/Said.tsx";
@@ -10,15 +10,23 @@ export function CaseScript({ view }: { view: CaseView }) {
   const fetcher = useFetcher<Reply>();
   const kept = view.openLayer?.faultyLines ?? [];
   const sent = fetcher.formData?.get("lines");
-  const faulty = new Set<number>(typeof sent === "string" ? (JSON.parse(sent) as number[]) : kept);
+  // A press while the one before is on its way waits for it: it would carry a revision that is not the newest any more.
+  const [waiting, setWaiting] = useState<readonly number[] | null>(null);
+  const faulty = new Set<number>(waiting ?? (typeof sent === "string" ? (JSON.parse(sent) as number[]) : kept));
   const canPick = view.verdict.class !== null || view.openLayer !== null;
 
   const pick = (line: number) => {
     const next = faulty.has(line)
       ? [...faulty].filter((each) => each !== line)
       : [...faulty, line].sort((one, other) => one - other);
-    void fetcher.submit({ intent: "faulty", lines: JSON.stringify(next), revision: view.revision }, { method: "post" });
+    setWaiting(next);
   };
+  useEffect(() => {
+    if (waiting === null || fetcher.state !== "idle") return;
+    const { revision } = view;
+    void fetcher.submit({ intent: "faulty", lines: JSON.stringify(waiting), revision }, { method: "post" });
+    setWaiting(null);
+  }, [waiting, fetcher, view]);
   const [paired, setPaired] = useState(false);
   const pairs: LineNote[] = view.structure.lines.flatMap((line) => {
     const words = [

@@ -1,16 +1,16 @@
+import type { ReactNode } from "react";
 import { data, Form, Link } from "react-router";
 import { findWording, wordings } from "../../core/wording/wordings.ts";
-import { findFirstAssignment } from "../../server/assignments/assignmentStore.ts";
+import { type ListedAssignment, listAssignments } from "../../server/assignments/assignmentStore.ts";
 import { findCourse, listStudents } from "../../server/people/courseStore.ts";
 import { codeGuesses, labelOfCourse } from "../../server/people/guesses.ts";
 import { act } from "../actions.ts";
-import { HandInPanel } from "../handIn/HandInPanel.tsx";
 import type { Route } from "./+types/coursePage.ts";
 import { courseActions } from "./actions/courseActions.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Course · Bent Nail" }];
 
-export async function loader({ params, request, context }: Route.LoaderArgs) {
+export async function loader({ params, context }: Route.LoaderArgs) {
   const course = await findCourse(context.services.database, params.courseKey);
   if (!course) throw data("There is no such course.", { status: 404 });
   const students = (await listStudents(context.services.database, course.key)).map((student) => ({
@@ -21,17 +21,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
       minutes: Math.max(1, Math.ceil((until.getTime() - Date.now()) / 60_000)),
     })),
   }));
-  const assignment = await findFirstAssignment(context.services.database, course.key);
-  return {
-    course,
-    students,
-    assignment: {
-      handInCode: assignment?.hand_in_code ?? null,
-      open: assignment?.hand_in_open ?? false,
-      statement: assignment?.statement ?? "",
-    },
-    origin: new URL(request.url).origin,
-  };
+  return { course, students, assignments: await listAssignments(context.services.database, course.key) };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -39,7 +29,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 export default function Course({ loaderData, actionData }: Route.ComponentProps) {
-  const { course, students, assignment, origin } = loaderData;
+  const { course, students, assignments } = loaderData;
   const spoken = findWording(course.wording);
   const said = (about: string) =>
     actionData?.intent === about && (
@@ -129,14 +119,50 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
             {said("policy")}
           </div>
         </Form>
-        <HandInPanel
-          assignment={assignment}
-          origin={origin}
-          said={said("hand-in")}
-          withStudents={students.length > 0}
-        />
+        <AssignmentList assignments={assignments} said={said("begin assignment")} />
       </div>
     </div>
+  );
+}
+
+/** What the course asks for: its assignments, and a new one. */
+function AssignmentList({ assignments, said }: { assignments: readonly ListedAssignment[]; said: ReactNode }) {
+  const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
+  return (
+    <section className="leaf grid gap-3 p-3" aria-label="Assignments">
+      <h2 className="text-base">Assignments</h2>
+      {assignments.length === 0 ? (
+        <p>
+          An assignment says once what programs are to do: its checks judge every program that is handed in for it. Begin
+          one, then take a set in or open its hand-in page.
+        </p>
+      ) : (
+        <ul className="grid gap-2">
+          {assignments.map((each) => (
+            <li key={each.key}>
+              <Link className="link font-semibold" to={`/assignments/${each.key}`}>
+                {each.title}
+              </Link>
+              <p className="note-small">
+                {counted(each.cases, "program", "programs")}, {counted(each.checks, "check", "checks")},{" "}
+                {counted(each.models, "model", "models")}
+                {each.hand_in_open && "; students hand in"}
+              </p>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Form method="post" className="flex flex-wrap items-end gap-3">
+        <label>
+          Title of a new one
+          <input name="title" className="field" required maxLength={200} />
+        </label>
+        <button className="press" type="submit" name="intent" value="begin assignment">
+          Begin it
+        </button>
+        {said}
+      </Form>
+    </section>
   );
 }
 

@@ -1,6 +1,7 @@
 import type { Diagnostic } from "../outcome/outcome.ts";
 import type { MessageKind } from "../reading/kinds.ts";
 import type { Explanation } from "./explanation.ts";
+import type { InputForms } from "./inputReads.ts";
 import { type OutputRead, type PrimaryRule, readOutputWith, type ToolFamily } from "./messageReader.ts";
 import { problemList } from "./problemList.ts";
 
@@ -111,6 +112,8 @@ export type Language = MessageReading & {
   namesCheckedAt: "run" | "translation";
   profile: LanguageProfile;
   tokens: (text: string) => Token[];
+  /** How its programs read what is typed in; absent where nothing runs that reads. */
+  inputForms?: InputForms;
   /**
    * "form" for a refusal because of grammar, "meaning" for one because of a name, a type, a missing entry point or the
    * like.

@@ -10,13 +10,13 @@ import {
   updateCheck,
 } from "../assignments/checkStore.ts";
 import { settingOf } from "../assignments/modelStore.ts";
-import type { Changed } from "../cases/changeCase.ts";
+import type { Changed, Refused } from "../cases/changeCase.ts";
 import type { Services } from "../services.ts";
 import { type AssignmentChange, changeAssignment } from "./changeAssignment.ts";
 import { startJudgingAssignment } from "./judgeAssignment.ts";
 import { proveModels, runModels, whyNoAnswer } from "./models.ts";
 
-const gone: Changed = { ok: false, message: "This check is not there any more. Nothing was changed." };
+const gone: Refused = { ok: false, message: "This check is not there any more. Nothing was changed." };
 
 /** More checks than this are not taken for an assignment. */
 export const mostChecks = 200;

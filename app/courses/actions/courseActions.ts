@@ -1,7 +1,8 @@
+import { redirect } from "react-router";
 import { z } from "zod";
 import { wordings } from "../../../core/wording/wordings.ts";
-import { setHandIn } from "../../../server/assignments/assignmentStore.ts";
-import { addStudents, setCoursePolicy } from "../../../server/people/courseStore.ts";
+import { insertAssignment } from "../../../server/assignments/assignmentStore.ts";
+import { addStudents, findCourse, setCoursePolicy } from "../../../server/people/courseStore.ts";
 import { codeGuesses, labelOfCourse } from "../../../server/people/guesses.ts";
 import type { Services } from "../../../server/services.ts";
 import { defineAction, done, refused, type Said } from "../../actions.ts";
@@ -40,13 +41,17 @@ const letIn = courseAction("let in", z.object({ label: field.text(200) }), async
   return done(`${label} can try again.`);
 });
 
-/** Opens or closes the hand-in page, with the task. */
-const handIn = courseAction(
-  "hand-in",
-  z.object({ open: field.ticked(), task: field.text(20_000) }),
-  async ({ services, course }, { open, task }) => {
-    await setHandIn(services.database, course, { open, statement: task });
-    return done("Kept.");
+/** Begins an assignment and goes to it. */
+const beginAssignment = courseAction(
+  "begin assignment",
+  z.object({ title: field.text(200) }),
+  async ({ services, course }, given) => {
+    const title = given.title.trim();
+    if (title === "") return refused("An assignment needs a title.");
+    const found = await findCourse(services.database, course);
+    if (!found) return refused("This course is not there any more.");
+    const languages = [found.language];
+    return redirect(`/assignments/${await insertAssignment(services.database.query, course, { title, languages })}`);
   },
 );
 
@@ -68,4 +73,4 @@ const students = courseAction(
 );
 
 /** Everything that the page of a course can be asked for. */
-export const courseActions = [policy, letIn, handIn, students];
+export const courseActions = [policy, letIn, beginAssignment, students];

@@ -4,6 +4,7 @@ import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { cInput } from "./input.ts";
 import { cExplanations } from "./meanings.ts";
 import { cCompilers, isCSummary, kindOfCRefusal } from "./messages.ts";
 import { cStops } from "./stops.ts";
@@ -72,6 +73,7 @@ export const c: Language = {
     usualDistance:
       "a missing semicolon is reported on its line's end or on the next line; a missing brace at the end of the file; a crash names no line",
   },
+  inputForms: cInput,
   tokens,
   ...messageReading([cCompilers, cStops], "first", isCSummary),
   kindOfRefusal: kindOfCRefusal,

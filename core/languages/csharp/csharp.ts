@@ -5,6 +5,7 @@ import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { csharpInput } from "./input.ts";
 import { csharpExplanations } from "./meanings.ts";
 import { dotnetCSharp, isCSharpSummary, kindOfCSharpRefusal } from "./messages.ts";
 import { csharpWords } from "./words.ts";
@@ -67,6 +68,7 @@ export const csharp: Language = {
     usualDistance:
       "a missing semicolon is reported on the next sign, often on the next line; a missing brace at the end of the file",
   },
+  inputForms: csharpInput,
   tokens,
   ...messageReading([dotnetCSharp], "first refusal", isCSharpSummary),
   kindOfRefusal: kindOfCSharpRefusal,

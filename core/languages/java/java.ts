@@ -6,6 +6,7 @@ import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { javaInput } from "./input.ts";
 import { javaExplanations } from "./meanings.ts";
 import { countingCompiler, isJavaSummary, jdk, kindOfJavaRefusal } from "./messages.ts";
 import { javaWords } from "./words.ts";
@@ -67,6 +68,7 @@ export const java: Language = {
     usualDistance:
       "a missing semicolon is reported on its own line; a missing brace at the next method or at the end of the file",
   },
+  inputForms: javaInput,
   tokens,
   ...messageReading([jdk, countingCompiler], "first refusal", isJavaSummary),
   kindOfRefusal: kindOfJavaRefusal,

@@ -2,6 +2,7 @@ import { unsuppressedOutput } from "../../warnings/unsuppressed.ts";
 import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
+import { octaveInput } from "./input.ts";
 import { octaveExplanations } from "./meanings.ts";
 import { gnuOctave, isOctaveSummary, kindOfOctaveRefusal, otherMatrix } from "./messages.ts";
 import { octaveKeywords, octaveTokens } from "./tokens.ts";
@@ -141,6 +142,7 @@ export const octave: Language = {
     strictness: "warnings are shown; every run starts with an empty workspace",
     usualDistance: "on the reported line or above; a missing end is reported at the end of the file",
   },
+  inputForms: octaveInput,
   tokens: octaveTokens,
   ...messageReading([gnuOctave, otherMatrix], "last", isOctaveSummary),
   kindOfRefusal: kindOfOctaveRefusal,

@@ -2,6 +2,7 @@ import { type Language, type LoopCondition, messageReading, type Token } from ".
 import { createTokenizer, tokensByLine } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, conditionOf, type StatementRules, usedNames } from "../statements.ts";
+import { pascalInput } from "./input.ts";
 import { pascalExplanations } from "./meanings.ts";
 import { freePascal, isPascalSummary, kindOfPascalRefusal, otherPascal } from "./messages.ts";
 import { pascalWords } from "./words.ts";
@@ -125,6 +126,7 @@ export const pascal: Language = {
       "warnings, notes and hints are asked for; range checks (-Cr) and overflow checks (-Co) are on only if the text asks for them",
     usualDistance: "a missing semicolon is reported on the next line; a missing end at the end of the file",
   },
+  inputForms: pascalInput,
   tokens,
   ...messageReading([freePascal, otherPascal], "first", isPascalSummary),
   kindOfRefusal: kindOfPascalRefusal,

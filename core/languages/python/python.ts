@@ -1,5 +1,6 @@
 import { lineTexts } from "../../source/lines.ts";
 import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
+import { pythonInput } from "./input.ts";
 import { pythonExplanations } from "./meanings.ts";
 import { cpython, isPythonSummary } from "./messages.ts";
 import { keywords, pythonTokens } from "./tokens.ts";
@@ -111,6 +112,7 @@ export const python: Language = {
     strictness: "warnings of the reader are shown",
     usualDistance: "on the reported line or the one above; an unclosed bracket is reported where it was opened",
   },
+  inputForms: pythonInput,
   tokens: pythonTokens,
   ...messageReading([cpython], "last", isPythonSummary),
   kindOfRefusal: () => "form",
