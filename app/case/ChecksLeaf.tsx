@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useFetcher } from "react-router";
+import { Link, useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { Console } from "../components/Console.tsx";
 import { useClassWords } from "../components/marks.tsx";
@@ -13,6 +13,15 @@ export function ChecksLeaf({ view }: { view: CaseView }) {
   const [adding, setAdding] = useState(false);
   return (
     <div className="grid gap-4">
+      {view.assignment !== null && (
+        <p className="note-small">
+          {view.checks.filter((check) => check.ofAssignment).length} checks come from the assignment{" "}
+          <Link className="link" to={`/assignments/${view.assignment}`}>
+            {view.assignments.find((each) => each.key === view.assignment)?.title ?? "it belongs to"}
+          </Link>
+          .
+        </p>
+      )}
       {view.checks.map((check) => (
         <CheckCard key={check.key + view.versionNumber} check={check} />
       ))}
@@ -42,7 +51,7 @@ function CheckCard({ check }: { check: CheckView }) {
   return (
     <section className="grid gap-1">
       <h2 className="flex items-baseline gap-2 text-base">
-        {check.handedIn ? "As handed in" : `Check: ${check.kind}`}
+        {check.handedIn ? "As handed in" : check.ofAssignment ? check.name || "A check" : `Check: ${check.kind}`}
         <span className="note-small font-normal">
           {check.passes === null
             ? "open"
@@ -50,9 +59,13 @@ function CheckCard({ check }: { check: CheckView }) {
               ? "passes"
               : `fails${check.class ? `: ${classWords(check.class)}` : ""}`}
         </span>
-        <button type="button" className="press press-quiet ml-auto text-sm" onClick={() => setEditing(true)}>
-          Change
-        </button>
+        {check.ofAssignment ? (
+          <span className="note-small ml-auto font-normal">of the assignment</span>
+        ) : (
+          <button type="button" className="press press-quiet ml-auto text-sm" onClick={() => setEditing(true)}>
+            Change
+          </button>
+        )}
       </h2>
       {check.console && (
         <Console
@@ -80,6 +93,14 @@ function CheckCard({ check }: { check: CheckView }) {
           </pre>
         </div>
       )}
+      {check.from === "model" && (
+        <p className="note-small">What is intended was worked out by the assignment’s model.</p>
+      )}
+      {check.conflict !== null && (
+        <p className="note-small border-l-4 border-ochre pl-2">
+          Recorded here is another output: “{check.conflict.trimEnd()}”. For this input the assignment’s counts.
+        </p>
+      )}
       {check.former.map((each) => (
         <p key={each.at} className="note-small border-l-4 border-ochre pl-2">
           The intended output was changed on {when.format(new Date(each.at))} by the {each.who}
@@ -88,13 +109,13 @@ function CheckCard({ check }: { check: CheckView }) {
         </p>
       ))}
       <p className="note-small">{check.reason}</p>
-      {check.onlyPromptsDiffer && (
+      {check.onlyPromptsDiffer && !check.ofAssignment && (
         <fetcher.Form method="post">
           <input type="hidden" name="intent" value="check" />
           <Revision />
           <input type="hidden" name="key" value={check.key} />
           <input type="hidden" name="input" value={check.input} />
-          <input type="hidden" name="expected" value={check.expected ?? ""} />
+          <input type="hidden" name="expected" value={check.recorded ?? ""} />
           <input type="hidden" name="kind" value={check.kind} />
           {Object.entries(check.surroundings).map(([name, text], index) => (
             <span key={name}>
@@ -255,7 +276,7 @@ function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void })
             name="expected"
             className="field field-code"
             rows={4}
-            defaultValue={check?.expected ?? ""}
+            defaultValue={check?.recorded ?? ""}
             spellCheck={false}
             wrap="off"
           />
@@ -275,7 +296,7 @@ function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void })
         matter
       </label>
       <label className="font-normal">
-        <input type="checkbox" name="expectsNothing" defaultChecked={check?.expected === ""} /> nothing should come out
+        <input type="checkbox" name="expectsNothing" defaultChecked={check?.recorded === ""} /> nothing should come out
       </label>
       <div className="flex gap-3">
         <button

@@ -73,6 +73,7 @@ export function HandedIn({ view }: { view: CaseView }) {
         </fetcher.Form>
       </details>
       <Description view={view} />
+      {view.assignments.length > 0 && <WrittenFor view={view} />}
       <fetcher.Form method="post" className="grid gap-1">
         <input type="hidden" name="intent" value="note" />
         <Revision />
@@ -90,6 +91,35 @@ export function HandedIn({ view }: { view: CaseView }) {
       </fetcher.Form>
       <Said reply={fetcher.data} />
     </section>
+  );
+}
+
+/** Which assignment the program was written for. */
+function WrittenFor({ view }: { view: CaseView }) {
+  const fetcher = useFetcher<Reply>();
+  return (
+    <fetcher.Form method="post">
+      <input type="hidden" name="intent" value="assignment" />
+      <Revision />
+      <label>
+        Written for
+        <select
+          key={view.revision}
+          name="assignment"
+          className="field"
+          defaultValue={view.assignment ?? ""}
+          onChange={(event) => event.target.form?.requestSubmit()}
+        >
+          <option value="">no assignment</option>
+          {view.assignments.map((each) => (
+            <option key={each.key} value={each.key}>
+              {each.title}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Said reply={fetcher.data} />
+    </fetcher.Form>
   );
 }
 

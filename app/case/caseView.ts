@@ -13,6 +13,7 @@ import { structureOf } from "../../core/source/structure.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
 import { messageOf } from "../../core/verdict/words.ts";
+import { listAssignments } from "../../server/assignments/assignmentStore.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
 import { listFormerOfCase } from "../../server/cases/formerStore.ts";
 import type { VersionHead } from "../../server/cases/versionStore.ts";
@@ -63,6 +64,11 @@ function checkView(result: CheckResult, former: readonly FormerCheck[]) {
     former: formerExpected(result.check, former),
     key: result.check.key,
     handedIn: result.check.handed_in,
+    name: result.check.name,
+    ofAssignment: result.check.of_assignment,
+    from: result.check.from,
+    conflict: result.check.conflict ? result.check.recorded : null,
+    recorded: result.check.recorded,
     input: result.check.input,
     expected: result.check.expected,
     kind: result.check.kind,
@@ -114,8 +120,9 @@ export async function caseView(
   const main = current.files[0];
   const diagnostic = judgement.diagnostic;
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
-  const [students, decisions, former, outputs] = await Promise.all([
+  const [students, assignments, decisions, former, outputs] = await Promise.all([
     found.course ? listStudents(services.database, found.course) : [],
+    found.course ? listAssignments(services.database, found.course) : [],
     listWarningDecisions(services.database.query, found.key),
     listFormerOfCase(services.database.query, "check", found.key),
     wanted.leaf === "versions" ? listRunsOfVersions(services.database, found.key) : null,
@@ -140,6 +147,8 @@ export async function caseView(
     extension: language.extension,
     student: found.student ?? "",
     students: students.map(({ key, label }) => ({ key, label })),
+    assignment: found.assignment,
+    assignments: assignments.map(({ key, title }) => ({ key, title })),
     languages: languages.map(({ id, name }) => ({ id, name })),
     studentLabel: found.student_label,
     courseName: found.course_name,

@@ -10,6 +10,7 @@ type JudgingView = {
   name: string;
   progress: JudgingProgress | null;
   cases: CaseListRow[];
+  assignment: string | null;
   refused: Array<{ path: string; reason: string }>;
 };
 
@@ -78,6 +79,11 @@ export function JudgingList({ view }: { view: JudgingView }) {
           <button type="button" className="press" onClick={() => void fetch(address, { method: "POST" })}>
             Stop
           </button>
+        )}
+        {view.assignment !== null && (
+          <Link className="link" to={`/assignments/${view.assignment}/overview`}>
+            Overview of the assignment
+          </Link>
         )}
         <p className="ml-auto">
           All of them are in the{" "}

@@ -3,6 +3,7 @@ import { data, Form, useFetcher, useNavigation } from "react-router";
 import type { PlannedCase } from "../../core/collecting/arrange.ts";
 import { sharedFolder, studentRules } from "../../core/collecting/studentRules.ts";
 import { languages } from "../../core/languages/languages.ts";
+import { listAssignments } from "../../server/assignments/assignmentStore.ts";
 import { listCasesByKey } from "../../server/cases/listStore.ts";
 import { findCollection } from "../../server/collect/collectionStore.ts";
 import { arrangeCollection } from "../../server/collect/collections.ts";
@@ -32,6 +33,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       open: false as const,
       progress: await judgingProgress(context.services, collection.key),
       cases: await listCasesByKey(database, collection.cases),
+      assignment: collection.assignment,
     };
   const { arrangement, entries } = await arrangeCollection(database, collection);
   const students = await listStudents(database, collection.course ?? "");
@@ -49,6 +51,8 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     programs: arrangement.programs.map(short),
     unpaired: arrangement.unpaired.map((each) => ({ ...each, text: each.text.slice(0, outputShown) })),
     labels: students.map((student) => student.label),
+    assignment: collection.assignment ?? "",
+    assignments: await listAssignments(database, collection.course ?? ""),
   };
 }
 
@@ -122,6 +126,25 @@ function PairingTable({ view }: { view: OpenView }) {
             placeholder="a name or a label"
           />
         </label>
+        {view.assignments.length > 0 && (
+          <label>
+            Written for
+            <select
+              className="field"
+              value={view.assignment}
+              onChange={(event) =>
+                void correct.submit({ intent: "assignment", key: event.target.value }, { method: "post" })
+              }
+            >
+              <option value="">no assignment</option>
+              {view.assignments.map((each) => (
+                <option key={each.key} value={each.key}>
+                  {each.title}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         <p className="note-small pb-2">A label that the course does not have yet is added when the set is taken in.</p>
       </section>
       <datalist id="labels">

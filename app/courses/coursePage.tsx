@@ -133,8 +133,8 @@ function AssignmentList({ assignments, said }: { assignments: readonly ListedAss
       <h2 className="text-base">Assignments</h2>
       {assignments.length === 0 ? (
         <p>
-          An assignment says once what programs are to do: its checks judge every program that is handed in for it. Begin
-          one, then take a set in or open its hand-in page.
+          An assignment says once what programs are to do: its checks judge every program that is handed in for it.
+          Begin one, then take a set in or open its hand-in page.
         </p>
       ) : (
         <ul className="grid gap-2">

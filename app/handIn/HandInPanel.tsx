@@ -1,5 +1,8 @@
-import { type ReactNode, useState } from "react";
-import { Form } from "react-router";
+import { useState } from "react";
+import type { useFetcher } from "react-router";
+import type { Reply } from "../actions.ts";
+import { Revision } from "../assignment/Revision.tsx";
+import { Said } from "../components/Said.tsx";
 
 /** A line that is ready to be copied. */
 function Copied({ label, text }: { label: string; text: string }) {
@@ -22,43 +25,36 @@ function Copied({ label, text }: { label: string; text: string }) {
   );
 }
 
-/** Opens the hand-in page of a course and shows how it is reached: by page, by curl, by our own command. */
+/** Opens the hand-in page of an assignment and shows how it is reached: by page, by curl, by our own command. */
 export function HandInPanel({
-  assignment,
-  origin,
-  said,
-  withStudents,
+  handIn: { code, open, origin, withStudents },
+  fetcher,
 }: {
-  assignment: { handInCode: string | null; open: boolean; statement: string };
-  origin: string;
-  said: ReactNode;
-  withStudents: boolean;
+  handIn: { code: string | null; open: boolean; origin: string; withStudents: boolean };
+  fetcher: ReturnType<typeof useFetcher<Reply>>;
 }) {
   const who = withStudents ? " -F student=S-01 -F code=YOUR-CODE" : "";
   const whoOption = withStudents ? " --student S-01 --code YOUR-CODE" : "";
-  const page = `${origin}/s/hand-in/${assignment.handInCode}`;
+  const page = `${origin}/s/hand-in/${code}`;
   return (
-    <Form method="post" className="leaf grid gap-3 p-3">
+    <fetcher.Form method="post" className="leaf grid gap-3 p-3">
+      <Revision />
       <h2 className="text-base">Students hand in</h2>
       <label className="font-normal">
-        <input type="checkbox" name="open" defaultChecked={assignment.open} /> the hand-in page is open
-      </label>
-      <label>
-        The task, for whoever cannot say what the program was meant to do
-        <textarea name="task" className="field" rows={3} defaultValue={assignment.statement} />
+        <input type="checkbox" name="open" defaultChecked={open} /> the hand-in page is open
       </label>
       <div>
         <button className="press" type="submit" name="intent" value="hand-in">
           Keep
         </button>
-        {said}
+        <Said reply={fetcher.data} className="mt-1" />
       </div>
-      {assignment.handInCode && (
+      {code && (
         <div className="grid gap-2">
           <Copied label="Address for students" text={page} />
           <Copied
             label="From a terminal, with what it says"
-            text={`python3 deck.py 2>&1 | curl -F program=@deck.py -F output=@-${who} ${origin}/api/hand-in/${assignment.handInCode}`}
+            text={`python3 deck.py 2>&1 | curl -F program=@deck.py -F output=@-${who} ${origin}/api/hand-in/${code}`}
           />
           <Copied
             label="The same by our own command"
@@ -73,6 +69,6 @@ export function HandInPanel({
           </p>
         </div>
       )}
-    </Form>
+    </fetcher.Form>
   );
 }

@@ -10,6 +10,8 @@ import { useDraft } from "../components/useDraft.ts";
 import { formText, readForm } from "../forms.ts";
 import { slowGuessing, unknownAddress } from "../unknownAddress.ts";
 import type { Route } from "./+types/page.ts";
+import { AssignmentForStudents } from "./AssignmentForStudents.tsx";
+import { studentView } from "./studentView.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Hand in a program" }];
 
@@ -27,7 +29,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   return {
     open: assignment.hand_in_open,
     name: course.name,
-    task: assignment.statement,
+    title: assignment.title,
+    task: assignment.statement.trim(),
+    ...(await studentView(context.services.database, assignment.key)),
     labels: (await listStudents(context.services.database, course.key)).map((student) => student.label),
   };
 }
@@ -60,7 +64,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 
 /** The page on which a student hands in: three questions first, then the program and what was shown. */
 export default function HandInPage({ loaderData, actionData }: Route.ComponentProps) {
-  const { name, task, labels, open } = loaderData;
+  const { name, title, task, labels, open, starter, checks } = loaderData;
   const problems: Record<string, string> = actionData?.problems ?? {};
   const form = useRef<HTMLFormElement>(null);
   const [answered, setAnswered] = useState(false);
@@ -74,7 +78,7 @@ export default function HandInPage({ loaderData, actionData }: Route.ComponentPr
   const goOn = () => {
     const fields = new FormData(form.current ?? undefined);
     const intent = String(fields.get("intent") ?? "").trim();
-    if (intent === "" && fields.get("cannotSay") === null) {
+    if (task === "" && intent === "" && fields.get("cannotSay") === null) {
       // Whoever cannot say what it should do is best helped by the task itself.
       setAskedAgain(true);
       return setMissing("No hurry. Read the task once more and try to say in one sentence what should come out.");
@@ -106,7 +110,10 @@ export default function HandInPage({ loaderData, actionData }: Route.ComponentPr
   return (
     <main className="mx-auto max-w-xl p-4">
       <h1>Hand in a program</h1>
-      <p className="note-small mb-3">{name}</p>
+      <p className="note-small mb-3">
+        {name}: {title}
+      </p>
+      {task !== "" && <AssignmentForStudents task={task} starter={starter} checks={checks} />}
       <Form
         method="post"
         encType="multipart/form-data"
@@ -114,18 +121,16 @@ export default function HandInPage({ loaderData, actionData }: Route.ComponentPr
         className="grid gap-4"
         onSubmit={() => setTimeout(forget, 0)}
       >
-        <section className="leaf grid gap-3 p-4" aria-label="Three questions first">
-          <label>
-            What was it meant to do?
-            <textarea name="intent" className="field" rows={2} aria-describedby="questions-note" />
-          </label>
+        <section className="leaf grid gap-3 p-4" aria-label="Questions first">
+          {task === "" && (
+            <label>
+              What was it meant to do?
+              <textarea name="intent" className="field" rows={2} aria-describedby="questions-note" />
+            </label>
+          )}
           {askedAgain && (
             <div className="border-l-4 border-steel bg-slip px-3 py-2">
-              {task === "" ? (
-                <p>Look at your task sheet again: what does it ask for, and for which input?</p>
-              ) : (
-                <p className="whitespace-pre-wrap">{task}</p>
-              )}
+              <p>Look at your task sheet again: what does it ask for, and for which input?</p>
               <label className="mt-2 font-normal">
                 <input type="checkbox" name="cannotSay" /> I have read it again and still cannot say
               </label>

@@ -1,6 +1,6 @@
 import type { Surroundings } from "../cases/surroundings.ts";
-import type { Comparison } from "./comparison.ts";
 import { comparableLines } from "./compareOutput.ts";
+import type { Comparison } from "./comparison.ts";
 import { type IntendedPiece, textOfResults } from "./intended.ts";
 
 /** What combining needs of a check. `expected` null: what is intended is not known. */
@@ -47,7 +47,8 @@ export function combineChecks<Check extends CombinedCheck>(
     if (same) {
       const { expected, pieces, comparison } = same;
       const conflict =
-        check.expected !== null && comparableLines(check.expected).join("\n") !== comparableLines(expected ?? "").join("\n");
+        check.expected !== null &&
+        comparableLines(check.expected).join("\n") !== comparableLines(expected ?? "").join("\n");
       return { ...check, expected, pieces, comparison, from: "assignment", conflict };
     }
     if (check.handed_in && check.expected === null && answer)

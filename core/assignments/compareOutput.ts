@@ -82,7 +82,13 @@ function intendedItems(intended: Intended, comparison: Comparison): Item[] {
       for (const part of piece.text.split(/(?<=\n)/)) {
         if (part === "") continue;
         if (!begun) {
-          begun = { text: "", line: 1, column: 1, skipTo: piece.kind === "prompt" ? items.length + 1 : null, joins: false };
+          begun = {
+            text: "",
+            line: 1,
+            column: 1,
+            skipTo: piece.kind === "prompt" ? items.length + 1 : null,
+            joins: false,
+          };
           items.push(begun);
         }
         if (piece.kind === "out") begun.skipTo = null;
@@ -137,16 +143,23 @@ function partingInOrder(printed: readonly Item[], wanted: readonly Item[], compa
       reach(at + 2, intended + 1);
   }
   const want = wanted[furthest.at] ?? null;
-  return { printed: mostLike(furthest.ends.map((at) => printed[at] ?? null), want), wanted: want };
+  return {
+    printed: mostLike(
+      furthest.ends.map((at) => printed[at] ?? null),
+      want,
+    ),
+    wanted: want,
+  };
 }
 
 /** The line that was most likely written in the place of the wanted one; of equal ones the later. */
 function mostLike(items: ReadonlyArray<Item | null>, want: Item | null): Item | null {
-  const found = items.filter((item) => item !== null).sort((one, other) => one.line - other.line || one.column - other.column);
+  const found = items
+    .filter((item) => item !== null)
+    .sort((one, other) => one.line - other.line || one.column - other.column);
   if (!want) return found.find((item) => item.skipTo === null) ?? found[0] ?? null;
   let best: Item | null = null;
-  for (const item of found)
-    if (!best || likeness(item.text, want.text) >= likeness(best.text, want.text)) best = item;
+  for (const item of found) if (!best || likeness(item.text, want.text) >= likeness(best.text, want.text)) best = item;
   return best;
 }
 

@@ -77,8 +77,7 @@ function isNear(first: string, second: string, most: number): boolean {
 }
 
 function prepared(line: string, { blanks, letterCase }: Comparison): string {
-  const spaced =
-    blanks === "exact" ? line : blanks === "ignored" ? line.trim().replace(/\s+/g, " ") : line.trimEnd();
+  const spaced = blanks === "exact" ? line : blanks === "ignored" ? line.trim().replace(/\s+/g, " ") : line.trimEnd();
   return letterCase === "ignored" ? spaced.toLowerCase() : spaced;
 }
 

@@ -21,8 +21,11 @@ function joined(tokens: readonly Token[]): Token[] {
   for (const token of tokens) {
     const last = all.at(-1);
     const sticks =
-      last?.kind === "operator" && token.kind === "operator" && last.line === token.line &&
-      last.offset + last.text.length === token.offset && `${last.text}${token.text}` in operators;
+      last?.kind === "operator" &&
+      token.kind === "operator" &&
+      last.line === token.line &&
+      last.offset + last.text.length === token.offset &&
+      `${last.text}${token.text}` in operators;
     if (last && sticks) all[all.length - 1] = { ...last, text: last.text + token.text };
     else all.push(token);
   }
@@ -30,9 +33,13 @@ function joined(tokens: readonly Token[]): Token[] {
 }
 
 /** The value of a written number or text that begins at a place, with how many tokens it takes; null if it is neither. */
-function writtenAt(tokens: readonly Token[], at: number): { number: number | null; text: string | null; length: number } | null {
+function writtenAt(
+  tokens: readonly Token[],
+  at: number,
+): { number: number | null; text: string | null; length: number } | null {
   const [token, next] = [tokens[at], tokens[at + 1]];
-  if (token?.kind === "number") return { number: Number(token.text.replace(/[_fFdDlLuUmM]+$/g, "")), text: null, length: 1 };
+  if (token?.kind === "number")
+    return { number: Number(token.text.replace(/[_fFdDlLuUmM]+$/g, "")), text: null, length: 1 };
   if (token?.text === "-" && next?.kind === "number") return { number: -Number(next.text), text: null, length: 2 };
   if (token?.kind === "text") return { number: null, text: token.text.replace(/^[^"']*["']+|["']+$/g, ""), length: 1 };
   return null;

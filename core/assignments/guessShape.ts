@@ -58,7 +58,9 @@ function repeatOf(
 
 /** The limits of a number by what the program compares it with: the least and the greatest written one. */
 function limitsOf(name: string, comparisons: readonly WrittenComparison[]): Pick<InputValue, "from" | "to"> {
-  const own = comparisons.filter((each) => each.name === name && each.number !== null && !"=!=".includes(each.operator));
+  const own = comparisons.filter(
+    (each) => each.name === name && each.number !== null && !"=!=".includes(each.operator),
+  );
   const sorted = own.sort((one, other) => (one.number ?? 0) - (other.number ?? 0));
   const [least, greatest] = [sorted[0], sorted.at(-1)];
   if (!least || !greatest || least.number === null || greatest.number === null) return { from: null, to: null };
@@ -82,7 +84,13 @@ export function guessShape(language: Language, program: string): InputShape {
   for (const [at, line] of lines.entries()) {
     if (line.trim().startsWith(language.lineComment)) continue;
     for (const { name, kind } of readsOfLine(forms, line, program)) {
-      const repeat = repeatOf(name, lines, at, shape.map((each) => each.name), comparisons);
+      const repeat = repeatOf(
+        name,
+        lines,
+        at,
+        shape.map((each) => each.name),
+        comparisons,
+      );
       const known = shape.find((each) => each.name === name);
       if (known) {
         if (repeat !== "1") known.repeat = repeat;

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { faultClassSchema } from "../cases/case.ts";
+import type { faultClassSchema } from "../cases/case.ts";
 import type { Outcome } from "../outcome/outcome.ts";
 import type { Judgement } from "../verdict/judge.ts";
 
@@ -36,11 +36,7 @@ export function masked(line: string): string {
 }
 
 /** The cell of a judged run. */
-export function cellOf(
-  check: { key: string; edition: number },
-  judgement: Judgement,
-  outcome: Outcome | null,
-): Cell {
+export function cellOf(check: { key: string; edition: number }, judgement: Judgement, outcome: Outcome | null): Cell {
   const base = { check: check.key, edition: check.edition };
   if (!outcome) return { ...base, result: "not run", alike: "" };
   if (judgement.class === null) {

@@ -1,7 +1,14 @@
 import type { InputShape, InputValue } from "./inputShape.ts";
 
 /** An input that is worth trying, with its kind of test data and its purpose in words. */
-export type ProposedInput = { name: string; input: string; kind: "normal" | "boundary" | "erroneous"; purpose: string };
+export type ProposedInput = {
+  name: string;
+  input: string;
+  kind: "normal" | "boundary" | "erroneous";
+  purpose: string;
+  /** The same with a valid value after what is not valid, for programs that ask again. */
+  askedAgain?: string;
+};
 
 /** One value to try in place of the usual one. */
 type Candidate = Omit<ProposedInput, "input" | "name"> & { value: string };
@@ -11,13 +18,17 @@ function usualValue(value: InputValue, index = 0): string {
   if (value.kind === "choice") return value.choices[index % Math.max(1, value.choices.length)] ?? "";
   if (value.kind === "text") return ["Tern", "Gannet", "Puffin", "Skua"][index % 4] ?? "Tern";
   const { from, to } = value;
-  const middle = from !== null && to !== null ? Math.floor((from + to) / 2) : from !== null ? from + 5 : to !== null ? to - 5 : 7;
-  const moved = middle + [0, 2, -1, 1][index % 4]!;
+  const middle =
+    from !== null && to !== null ? Math.floor((from + to) / 2) : from !== null ? from + 5 : to !== null ? to - 5 : 7;
+  const moved = middle + ([0, 2, -1, 1][index % 4] ?? 0);
   const inside = Math.min(to ?? moved, Math.max(from ?? moved, moved));
-  return value.kind === "decimal" && Number.isInteger(inside) && (to === null || inside < to) ? `${inside}.5` : String(inside);
+  return value.kind === "decimal" && Number.isInteger(inside) && (to === null || inside < to)
+    ? `${inside}.5`
+    : String(inside);
 }
 
-const longText = "The Kittiwake crosses to the outer islands at every tide and comes back with whoever waits there, twice a day";
+const longText =
+  "The Kittiwake crosses to the outer islands at every tide and comes back with whoever waits there, twice a day";
 
 function textCandidates(): Candidate[] {
   return [
@@ -30,10 +41,14 @@ function textCandidates(): Candidate[] {
 }
 
 function choiceCandidates({ choices }: InputValue): Candidate[] {
-  const other = choices.map((choice) => (choice === choice.toUpperCase() ? choice.toLowerCase() : choice.toUpperCase()));
+  const other = choices.map((choice) =>
+    choice === choice.toUpperCase() ? choice.toLowerCase() : choice.toUpperCase(),
+  );
   return [
     ...choices.map((value): Candidate => ({ value, kind: "normal", purpose: `the choice ${value}` })),
-    ...other.slice(0, 1).map((value): Candidate => ({ value, kind: "erroneous", purpose: "a choice in other letter case" })),
+    ...other
+      .slice(0, 1)
+      .map((value): Candidate => ({ value, kind: "erroneous", purpose: "a choice in other letter case" })),
     { value: "zzz", kind: "erroneous", purpose: "none of the choices" },
     { value: "", kind: "erroneous", purpose: "nothing is entered" },
   ].filter((each, index, all) => all.findIndex((other) => other.value === each.value) === index) as Candidate[];
@@ -89,7 +104,7 @@ function timesOf(value: InputValue, typed: ReadonlyMap<string, string>): number 
 }
 
 /** What a value has typed for it: a single one in place of the usual, or all of a repeated one. */
-type Special = { value?: string; at?: "first" | "last"; all?: readonly string[] };
+type Special = { value?: string; again?: boolean; at?: "first" | "last"; all?: readonly string[] };
 
 /** The whole input, with the values of one name replaced. */
 function inputOf(shape: InputShape, name: string | null, special: Special): string {
@@ -104,8 +119,10 @@ function inputOf(shape: InputShape, name: string | null, special: Special): stri
     const usual = Array.from({ length: times }, (_, index) => few ?? usualValue(value, index));
     const all = own.all ?? usual;
     const place = own.at === "last" ? all.length - 1 : 0;
-    const given = own.value === undefined ? all : all.map((each, index) => (index === place ? (own.value ?? each) : each));
-    typed.set(value.name, given[0] ?? "");
+    const withAgain = (each: string) => (own.again ? [own.value ?? each, each] : [own.value ?? each]);
+    const given =
+      own.value === undefined ? all : all.flatMap((each, index) => (index === place ? withAgain(each) : [each]));
+    typed.set(value.name, (own.again ? given[1] : given[0]) ?? "");
     lines.push(...given);
     if (value.repeat.startsWith("until ")) lines.push(value.repeat.slice("until ".length));
   }
@@ -156,11 +173,16 @@ export function proposeInputs(shape: InputShape, limits: ReadonlyMap<string, rea
   ];
   for (const value of shape) {
     const own = [...new Set([...(limits.get(value.name) ?? []), ...(limits.get("") ?? [])])].slice(0, 8);
-    for (const { value: text, kind, purpose } of candidatesOf(value, own))
+    const isCount = shape.some((each) => each.repeat === value.name);
+    for (const { value: text, kind, purpose } of candidatesOf(value, own)) {
+      // So many values more would have to be typed that nobody could follow them.
+      if (isCount && Number(text) > 20) continue;
       all.push({
         name: `${value.name}: ${text === "" ? "nothing" : text.length > 20 ? "long" : text}`,
         ...{ input: inputOf(shape, value.name, { value: text }), kind, purpose: `${value.name}: ${purpose}` },
+        ...(kind === "erroneous" ? { askedAgain: inputOf(shape, value.name, { value: text, again: true }) } : {}),
       });
+    }
   }
   all.push(...aboutRepeats(shape));
   const seen = new Set<string>();

@@ -36,19 +36,19 @@ export function problemOfOutput(output: string): string | null {
 }
 
 /**
- * What keeps a hand-in from being taken, as words for the student by field; empty if nothing does. From a terminal the
- * questions are not asked.
+ * What keeps a hand-in from being taken, as words for the student by field; empty if nothing does. `asked`:
+ * which questions are; from a terminal none, and not the purpose that an assignment states.
  */
 export function problemsOfHandIn(
   given: HandIn,
   program: Uint8Array,
-  questions: boolean,
+  asked: { intent: boolean; instead: boolean },
 ): Partial<Record<"intent" | "instead" | "program" | "output", string>> {
   const problems: ReturnType<typeof problemsOfHandIn> = {};
-  if (questions && given.intent.trim() === "" && !given.cannotSay)
+  if (asked.intent && given.intent.trim() === "" && !given.cannotSay)
     problems.intent =
       "Say in your own words what it was meant to do. If you are not sure, read the task once more; that often helps.";
-  if (questions && given.instead.trim() === "")
+  if (asked.instead && given.instead.trim() === "")
     problems.instead = "Say what it did instead: stopped, printed something else, never ended …";
   if (program.length === 0) problems.program = "The program is missing: choose its file or paste it.";
   else if (program.length > largestHandIn)

@@ -1,6 +1,7 @@
 import { hasInput, inputCell, type TableRow, type TraceTable } from "../trace/table.ts";
 import type { Trace } from "../trace/trace.ts";
 import { messageOf } from "../verdict/words.ts";
+import { csvOf } from "./csv.ts";
 
 type Writer = (table: TraceTable, trace: Trace) => string;
 
@@ -40,25 +41,8 @@ function grid(table: TraceTable, trace: Pick<Trace, "outcome">): string[][] {
   ];
 }
 
-/**
- * A cell that a spreadsheet would take for a formula gets an apostrophe before it, which makes it text there; numbers
- * stay numbers. Signs by which programs begin a formula: OWASP, "CSV Injection".
- */
-function noFormula(cell: string): string {
-  return /^[=+\-@\t\r]/.test(cell) && !/^[-+]?\d+(?:\.\d+)?(?:[eE][-+]?\d+)?$/.test(cell) ? `'${cell}` : cell;
-}
-
-/** RFC 4180: a field with a comma, quote or line break is quoted, quotes are doubled. */
-const csv: Writer = (table, trace) =>
-  grid(table, trace)
-    .map((row) =>
-      row
-        .map((cell) => noFormula(cell))
-        .map((cell) => (/[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell))
-        .join(","),
-    )
-    .join("\r\n")
-    .concat("\r\n");
+/** As comma-separated values. */
+const csv: Writer = (table, trace) => csvOf(grid(table, trace));
 
 /** A cell in which nothing is markup but the line breaks: what a program printed is shown and does nothing. */
 function plainCell(cell: string): string {

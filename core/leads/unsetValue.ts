@@ -1,6 +1,6 @@
+import { compareOutput } from "../assignments/compareOutput.ts";
 import { consoleText } from "../outcome/outcome.ts";
 import { isSameRun } from "../trace/sameRun.ts";
-import { compareOutput } from "../assignments/compareOutput.ts";
 import { outputLine } from "../verdict/runEvidence.ts";
 import type { LeadRule } from "./lead.ts";
 

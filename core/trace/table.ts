@@ -1,5 +1,5 @@
 import { createObjectStore } from "./objectStore.ts";
-import type { Step, Trace, Value, Write } from "./trace.ts";
+import type { Step, Trace, Value } from "./trace.ts";
 
 /** A column: a name in a frame kind. `key` is stable within one table; `title` is what stands over it. */
 export type TableColumn = { key: string; title: string; scope: "global" | "function"; functionName?: string };

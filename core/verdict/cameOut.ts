@@ -1,5 +1,5 @@
-import { consoleText, type Outcome } from "../outcome/outcome.ts";
 import { comparableLines, compareOutput } from "../assignments/compareOutput.ts";
+import { consoleText, type Outcome } from "../outcome/outcome.ts";
 import type { Evidence } from "./evidence.ts";
 
 /** What came out by the word of who handed the program in, and whether a run here fits it. */

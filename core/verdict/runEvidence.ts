@@ -1,5 +1,5 @@
-import type { Outcome } from "../outcome/outcome.ts";
 import { compareOutput, type OutputComparison } from "../assignments/compareOutput.ts";
+import type { Outcome } from "../outcome/outcome.ts";
 import { isToGoOn } from "./endless.ts";
 import type { Evidence, GateNumber } from "./evidence.ts";
 import type { Observations } from "./observations.ts";

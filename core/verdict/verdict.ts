@@ -1,6 +1,6 @@
+import type { OutputComparison } from "../assignments/compareOutput.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import { readCameOut } from "./cameOut.ts";
-import type { OutputComparison } from "../assignments/compareOutput.ts";
 import type { Evidence, GateNumber } from "./evidence.ts";
 import type { Observations } from "./observations.ts";
 import { judgePasted } from "./pastedEvidence.ts";

@@ -108,8 +108,21 @@ export async function listAssignmentChecks({ query }: { query: Query }, assignme
   return z
     .array(checkRow)
     .parse(
-      await query(`select ${checkColumns} from program_check c where c.assignment = $1 order by c.position`, [assignment]),
+      await query(`select ${checkColumns} from program_check c where c.assignment = $1 order by c.position`, [
+        assignment,
+      ]),
     );
+}
+
+/** What students may see of an assignment's checks: those that are said to be visible and judge, without their rules. */
+export async function listVisibleChecks({ query }: { query: Query }, assignment: string) {
+  const rows = await query(
+    "select name, purpose, input, expected from program_check where assignment = $1 and visible and confirmed order by position",
+    [assignment],
+  );
+  return z
+    .array(z.object({ name: z.string(), purpose: z.string(), input: textBytes, expected: textBytes.nullable() }))
+    .parse(rows);
 }
 
 /** A check of an assignment, or null. */

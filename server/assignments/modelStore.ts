@@ -14,15 +14,13 @@ const modelRow = z.object({ key: z.string(), language: z.string(), name: z.strin
 
 /** The models of an assignment in their order, each with its files. */
 export async function listModels({ query }: { query: Query }, assignment: string): Promise<Model[]> {
-  const rows = z
-    .array(modelRow)
-    .parse(
-      await query(
-        `select m.key, m.language, f.name, f.bytes from model_program m join model_file f on f.model = m.key
+  const rows = z.array(modelRow).parse(
+    await query(
+      `select m.key, m.language, f.name, f.bytes from model_program m join model_file f on f.model = m.key
          where m.assignment = $1 order by m.position, m.created_at, m.key, f.position`,
-        [assignment],
-      ),
-    );
+      [assignment],
+    ),
+  );
   const keys = [...new Set(rows.map((row) => row.key))];
   return keys.map((key) => {
     const own = rows.filter((row) => row.key === key);
@@ -58,7 +56,9 @@ export async function deleteModel(query: Query, assignment: string, key: string)
 /** What a model's run depends on beside the model: what is typed in and what lies beside it, as a digest. */
 export function settingOf(setting: { input: string; surroundings: Surroundings }): string {
   const beside = Object.entries(setting.surroundings).sort(([one], [other]) => (one < other ? -1 : 1));
-  return createHash("sha256").update(JSON.stringify([setting.input, beside])).digest("base64url");
+  return createHash("sha256")
+    .update(JSON.stringify([setting.input, beside]))
+    .digest("base64url");
 }
 
 const runRow = z.object({
@@ -73,15 +73,13 @@ export type ModelRun = z.infer<typeof runRow>;
 
 /** The kept runs of all models of an assignment. */
 export async function listModelRuns({ query }: { query: Query }, assignment: string): Promise<ModelRun[]> {
-  return z
-    .array(runRow)
-    .parse(
-      await query(
-        `select r.model, r.setting, r.translator, r.outcome, coalesce(r.pieces, 'null') as pieces
+  return z.array(runRow).parse(
+    await query(
+      `select r.model, r.setting, r.translator, r.outcome, coalesce(r.pieces, 'null') as pieces
          from model_run r join model_program m on m.key = r.model where m.assignment = $1`,
-        [assignment],
-      ),
-    );
+      [assignment],
+    ),
+  );
 }
 
 /** Keeps a run of a model, unless the model was taken away while it ran. */

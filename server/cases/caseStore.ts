@@ -139,7 +139,12 @@ export async function insertCase(query: Query, given: NewCase): Promise<string> 
     ...(given.moreOutputs ?? []),
   ];
   for (const output of outputs) await insertOutput(query, version, output);
-  await insertCheck(query, { faultyCase: key }, { input: given.input, expected: given.expected ?? null, kind: "normal" }, true);
+  await insertCheck(
+    query,
+    { faultyCase: key },
+    { input: given.input, expected: given.expected ?? null, kind: "normal" },
+    true,
+  );
   const programs = [...(given.worked ?? []), ...given.files].map((file) => decodeText(file.bytes).text);
   await setSearchText(query, key, [
     ...[given.title, given.intent, given.instead ?? "", given.changedLast, given.actual ?? "", given.source ?? ""],
@@ -204,18 +209,19 @@ export async function findByReceipt(database: Database, receipt: string): Promis
   return oneRow(keyRow, rows)?.key ?? null;
 }
 
-/** Unjudged hand-ins of a student in a language, newest first, with the name of their main file. */
+/** Unjudged hand-ins of a student for an assignment in a language, newest first, with the name of their main file. */
 export async function listOpenHandIns(
   database: Database,
   student: string,
+  assignment: string,
   language: string,
 ): Promise<Array<{ key: string; receipt: string; name: string }>> {
   const rows = await database.query(
     `select f.key, f.receipt, vf.name from faulty_case f
        join version_file vf on vf.version = f.current_version and vf.position = 0
-     where f.student = $1 and f.language = $2 and f.receipt is not null and f.judged_at is null and f.deleted_at is null
+     where f.student = $1 and f.language = $2 and f.assignment = $3 and f.receipt is not null and f.judged_at is null and f.deleted_at is null
      order by f.created_at desc limit 50`,
-    [student, language],
+    [student, language, assignment],
   );
   return z.array(z.object({ key: z.string(), receipt: z.string(), name: z.string() })).parse(rows);
 }

@@ -148,3 +148,21 @@ export async function lastHandedIn(query: Query, faultyCase: string): Promise<st
 export async function setWorked(query: Query, faultyCase: string, version: string, worked: boolean): Promise<void> {
   await query("update version set worked = $3 where key = $2 and faulty_case = $1", [faultyCase, version, worked]);
 }
+
+/** The main files of the newest programs that were handed in for an assignment, as text. */
+export async function listNewestTexts(
+  { query }: { query: Query },
+  assignment: string,
+  most: number,
+): Promise<Array<{ language: string; text: string }>> {
+  const rows = await query(
+    `select f.language, c.bytes from faulty_case f
+       join version_file vf on vf.version = f.current_version and vf.position = 0 join content c on c.hash = vf.hash
+     where f.assignment = $1 and f.deleted_at is null order by f.created_at desc limit $2`,
+    [assignment, most],
+  );
+  return z
+    .array(z.object({ language: z.string(), bytes: bytesColumn }))
+    .parse(rows)
+    .map(({ language, bytes }) => ({ language, text: decodeText(bytes).text }));
+}

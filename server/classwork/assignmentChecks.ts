@@ -1,5 +1,5 @@
 import { textOfResults } from "../../core/assignments/intended.ts";
-import { type Assignment, askVerifiedAgain, findAssignment } from "../assignments/assignmentStore.ts";
+import { type Assignment, askVerifiedAgain } from "../assignments/assignmentStore.ts";
 import {
   type CheckInput,
   deleteCheck,
@@ -36,7 +36,9 @@ async function withIntended(
     return { problem: "Say what should come out, or add a model program that works it out. Nothing was kept." };
   const usable = models.find((model) => model.usable);
   if (!usable)
-    return { problem: "No model passes the checks that there are, so none is used to work anything out. Nothing was kept." };
+    return {
+      problem: "No model passes the checks that there are, so none is used to work anything out. Nothing was kept.",
+    };
   const setting = { input: check.input, surroundings: check.surroundings ?? {} };
   const [ran] = (await runModels(services, assignment.key, [setting])).filter((model) => model.key === usable.key);
   const run = ran?.runs.get(settingOf(setting));
@@ -45,7 +47,13 @@ async function withIntended(
     return {
       problem: `The model gives no intended output for this: ${whyNoAnswer(run.outcome)}. Say what should come out. Nothing was kept.`,
     };
-  return { ...check, expected: textOfResults(run.pieces), pieces: run.pieces, workedOutBy: usable.key, confirmed: false };
+  return {
+    ...check,
+    expected: textOfResults(run.pieces),
+    pieces: run.pieces,
+    workedOutBy: usable.key,
+    confirmed: false,
+  };
 }
 
 /** Adds a check to an assignment, or changes the one with `key`; then every program of it is judged anew. */
@@ -58,21 +66,25 @@ export async function saveAssignmentCheck(
 ): Promise<Changed> {
   const check = await withIntended(services, assignment, given);
   if ("problem" in check) return { ok: false, message: check.problem };
-  const done = await changeAssignment(services.database, { ...change, key: assignment.key }, async ({ query, keep }) => {
-    const owner = { assignment: assignment.key };
-    if (key === null) {
-      if ((await listAssignmentChecks({ query }, assignment.key)).length >= mostChecks)
-        return { ok: false, message: `An assignment has ${mostChecks} checks at most.` };
-      await insertCheck(query, owner, check);
-    } else {
-      const former = await findAssignmentCheck(query, assignment.key, key);
-      if (!former) return gone;
-      await keep("check", key, former);
-      await updateCheck(query, owner, key, check);
-    }
-    await askVerifiedAgain(query, assignment.key);
-    return undefined;
-  });
+  const done = await changeAssignment(
+    services.database,
+    { ...change, key: assignment.key },
+    async ({ query, keep }) => {
+      const owner = { assignment: assignment.key };
+      if (key === null) {
+        if ((await listAssignmentChecks({ query }, assignment.key)).length >= mostChecks)
+          return { ok: false, message: `An assignment has ${mostChecks} checks at most.` };
+        await insertCheck(query, owner, check);
+      } else {
+        const former = await findAssignmentCheck(query, assignment.key, key);
+        if (!former) return gone;
+        await keep("check", key, former);
+        await updateCheck(query, owner, key, check);
+      }
+      await askVerifiedAgain(query, assignment.key);
+      return undefined;
+    },
+  );
   if (done.ok) await startJudgingAssignment(services, assignment.key);
   return done;
 }
@@ -108,44 +120,11 @@ export async function confirmChecks(
       const former = await findAssignmentCheck(query, assignment, key);
       if (!former) return gone;
       if (former.expected === null) return { ok: false, message: "Nothing is intended yet. Say what should come out." };
-      if (!former.confirmed)
-        await updateCheck(query, { assignment }, key, { ...inputOf(former), confirmed: true });
+      if (!former.confirmed) await updateCheck(query, { assignment }, key, { ...inputOf(former), confirmed: true });
     }
     await askVerifiedAgain(query, assignment);
     return undefined;
   });
   if (done.ok) await startJudgingAssignment(services, assignment);
   return done;
-}
-
-/**
- * Adds several checks whose intended outputs a model works out, as proposals. Those for which it gives none are left
- * out. `added`: how many there are now.
- */
-export async function addProposed(
-  services: Services,
-  assignmentKey: string,
-  change: Omit<AssignmentChange, "key" | "text">,
-  proposals: readonly CheckInput[],
-): Promise<Changed & { added?: number }> {
-  const assignment = await findAssignment(services.database, assignmentKey);
-  if (!assignment) return { ok: false, message: "This assignment is not there any more. Nothing was changed." };
-  const { models } = await proveModels(services, assignment);
-  const usable = models.find((model) => model.usable);
-  if (!usable) return { ok: false, message: "A model that passes the checks is needed to work the outputs out." };
-  const settings = proposals.map(({ input, surroundings }) => ({ input, surroundings: surroundings ?? {} }));
-  const ran = (await runModels(services, assignmentKey, settings)).find((model) => model.key === usable.key);
-  let added = 0;
-  const done = await changeAssignment(services.database, { ...change, key: assignmentKey }, async ({ query }) => {
-    const there = (await listAssignmentChecks({ query }, assignmentKey)).length;
-    for (const [index, proposal] of proposals.entries()) {
-      const pieces = ran?.runs.get(settingOf(settings[index] ?? { input: "", surroundings: {} }))?.pieces;
-      if (!pieces || there + added >= mostChecks) continue;
-      const intended = { expected: textOfResults(pieces), pieces, workedOutBy: usable.key, confirmed: false };
-      await insertCheck(query, { assignment: assignmentKey }, { ...proposal, ...intended });
-      added += 1;
-    }
-    return undefined;
-  });
-  return { ...done, added };
 }

@@ -56,19 +56,27 @@ async function runModel(
 /** Every model of an assignment with its runs; `notRun`: why it has none, in words. */
 export type RunModel = Model & { runs: ReadonlyMap<string, ModelRun>; notRun: string | null };
 
+/** The models of an assignment with the runs that are kept of them; nothing is run. */
+export async function keptModels(services: Pick<Services, "database">, assignment: string): Promise<RunModel[]> {
+  const [models, kept] = await Promise.all([
+    listModels(services.database, assignment),
+    listModelRuns(services.database, assignment),
+  ]);
+  return models.map((model) => {
+    const own = kept.filter((run) => run.model === model.key);
+    return { ...model, runs: new Map(own.map((run) => [run.setting, run])), notRun: null };
+  });
+}
+
 /** Runs all models of an assignment under settings, but for what is kept already. */
 export async function runModels(
   services: Services,
   assignment: string,
   settings: readonly Setting[],
 ): Promise<RunModel[]> {
-  const [models, kept] = await Promise.all([
-    listModels(services.database, assignment),
-    listModelRuns(services.database, assignment),
-  ]);
   return Promise.all(
-    models.map(async (model): Promise<RunModel> => {
-      const runs = new Map(kept.filter((run) => run.model === model.key).map((run) => [run.setting, run]));
+    (await keptModels(services, assignment)).map(async (model): Promise<RunModel> => {
+      const runs = new Map(model.runs);
       const missing = settings.filter((setting) => !runs.has(settingOf(setting)));
       const made = await Promise.all(missing.map((setting) => runModel(services, model, setting)));
       for (const each of made) if ("run" in each) runs.set(each.run.setting, each.run);
@@ -91,11 +99,7 @@ export function whyNoAnswer(outcome: Outcome): string {
 }
 
 /** How a model does under each check of its assignment. */
-export function proofOf(
-  model: RunModel,
-  checks: readonly KeptCheck[],
-  rules: Comparison,
-): ModelCell[] {
+export function proofOf(model: RunModel, checks: readonly KeptCheck[], rules: Comparison): ModelCell[] {
   return checks.map((check): ModelCell => {
     const run = model.runs.get(settingOf(check));
     if (!run) return { check: check.key, passes: null, words: model.notRun ?? "not run yet" };

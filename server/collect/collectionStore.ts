@@ -20,6 +20,7 @@ const correctionsSchema = z.object({
 const collectionRow = z.object({
   key: z.string(),
   course: z.string().nullable(),
+  assignment: z.string().nullable(),
   name: z.string(),
   corrections: jsonColumn(correctionsSchema),
   refused: jsonColumn(refusedSchema),
@@ -65,7 +66,7 @@ export async function findCollection(database: Database, key: string): Promise<C
   return oneRow(
     collectionRow,
     await database.query(
-      "select key, course, name, corrections, refused, state, cases from collection where key = $1",
+      "select key, course, assignment, name, corrections, refused, state, cases from collection where key = $1",
       [key],
     ),
   );
@@ -146,6 +147,19 @@ export async function correctCollection(database: Database, key: string, correct
     key,
     asJson(corrections),
   ]);
+}
+
+/** Says which assignment the programs of a set were written for, or that it is none. One of its course counts. */
+export async function setCollectionAssignment(
+  database: Database,
+  key: string,
+  assignment: string | null,
+): Promise<void> {
+  await database.query(
+    `update collection c set assignment = (select a.key from assignment a where a.key = $2 and a.course = c.course)
+     where c.key = $1 and c.state = 'open'`,
+    [key, assignment],
+  );
 }
 
 /** Puts a set away that was not taken in. */

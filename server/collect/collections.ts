@@ -2,6 +2,7 @@ import type { ToolOutput } from "../../core/cases/case.ts";
 import { type Arrangement, arrange, type PlannedCase } from "../../core/collecting/arrange.ts";
 import type { Entry } from "../../core/collecting/entries.ts";
 import { baseName } from "../../core/languages/messageReader.ts";
+import { setAssignmentOfCases } from "../assignments/assignmentStore.ts";
 import { insertCase, insertHandIn, setCurrentVersion } from "../cases/caseStore.ts";
 import { insertOutput, insertVersion, lastHandedIn } from "../cases/versionStore.ts";
 import type { Database, Query } from "../database/database.ts";
@@ -72,10 +73,13 @@ export async function keepCollection(
       }));
       const target = program.joins?.kind === "case" ? program.joins.key : keys.get(program.joins?.id ?? "");
       const student = students.get(program.student) ?? null;
-      if (target) await insertHandIn(query, target, files, outputs);
+      if (target) {
+        await insertHandIn(query, target, files, outputs);
+        if (collection.assignment !== null) await setAssignmentOfCases(query, [target], collection.assignment);
+      }
       keys.set(
         program.id,
-        target ?? (await insertPlanned(query, course, program, files, outputs, student, at(keys.size))),
+        target ?? (await insertPlanned(query, collection, program, files, outputs, student, at(keys.size))),
       );
     }
     const inOrder = [...new Set(taken.map((program) => keys.get(program.id) ?? ""))];
@@ -90,7 +94,7 @@ export async function keepCollection(
  */
 async function insertPlanned(
   query: Query,
-  course: string,
+  { course, assignment }: Pick<Collection, "course" | "assignment">,
   program: PlannedCase,
   files: Array<{ name: string; bytes: Uint8Array }>,
   outputs: readonly ToolOutput[],
@@ -101,6 +105,7 @@ async function insertPlanned(
   const key = await insertCase(query, {
     language: program.language ?? "",
     course,
+    ...(assignment === null ? {} : { assignment }),
     student,
     title: program.files[0]?.name ?? "",
     intent: "",

@@ -7,6 +7,7 @@ import type { Assignment } from "../assignments/assignmentStore.ts";
 import { collectCase, findByReceipt, findCase, insertHandIn, listOpenHandIns } from "../cases/caseStore.ts";
 import { refreshSearchText } from "../cases/searchStore.ts";
 import { insertAddition, insertOutput } from "../cases/versionStore.ts";
+import { startJudgingAssignment } from "../classwork/judgeAssignment.ts";
 import { newCode } from "../keys.ts";
 import { createAttempts } from "../people/attempts.ts";
 import { type Course, listStudents, type Student } from "../people/courseStore.ts";
@@ -57,7 +58,9 @@ export async function handIn(
     if (!known.ok) return refuse(known.message);
     student = known.student;
   }
-  const problems = problemsOfHandIn(given, program, from.questions);
+  // What the assignment says nobody is asked for.
+  const states = assignment.statement.trim() !== "";
+  const problems = problemsOfHandIn(given, program, { intent: from.questions && !states, instead: from.questions });
   if (Object.keys(problems).length > 0) return { ok: false, problems };
   if (!handIns.allowed(student ? student.key : `${course.key} ${from.address}`))
     return refuse("That is a lot in a short time. Wait a few minutes.");
@@ -67,11 +70,12 @@ export async function handIn(
   const name = given.fileName.replace(/[\\/\0]/g, "_").trim() || language.mainName;
   const files = [{ name, bytes: program }];
   const outputs = given.output.trim() === "" ? [] : [{ origin: "", text: given.output }];
-  const earlier = student ? await earlierHandIn(services, student.key, language.id, name) : null;
+  const earlier = student ? await earlierHandIn(services, student.key, assignment.key, language.id, name) : null;
   if (earlier) {
     await oneAfterAnother(() =>
       services.database.transaction((query) => insertHandIn(query, earlier.key, files, outputs)),
     );
+    await startJudgingAssignment(services, assignment.key, [earlier.key]);
     return { ok: true, receipt: earlier.receipt, again: true };
   }
   const receipt = newCode(8);
@@ -92,7 +96,8 @@ export async function handIn(
     userActions: given.userActions.split("\n").filter((step) => step.trim() !== ""),
     receipt,
   };
-  await oneAfterAnother(() => collectCase(services.database, handedIn));
+  const key = await oneAfterAnother(() => collectCase(services.database, handedIn));
+  await startJudgingAssignment(services, assignment.key, [key]);
   return { ok: true, receipt, again: false };
 }
 
@@ -102,8 +107,8 @@ function titleOf(intent: string, name: string): string {
 }
 
 /** An unjudged case that the same student handed in under the same name (tries numbered or not), or null. */
-async function earlierHandIn(services: Services, student: string, language: string, name: string) {
-  const open = await listOpenHandIns(services.database, student, language);
+async function earlierHandIn(services: Services, student: string, assignment: string, language: string, name: string) {
+  const open = await listOpenHandIns(services.database, student, assignment, language);
   return open.find((each) => withoutTry(each.name).stem === withoutTry(name).stem) ?? null;
 }
 

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { findCase, versionOf } from "../cases/caseStore.ts";
+import { judgeOfAssignment } from "../classwork/judgeAssignment.ts";
 import { judgeVersion } from "../judge/judge.ts";
 import { listCasesWithRuns } from "../judge/runStore.ts";
 import type { Services } from "../services.ts";
@@ -22,8 +23,9 @@ export const judgeCase = defineJob({
   work: async (services, data) => {
     await services.toolchains.desk.behind("collection", async () => {
       const found = await findCase(services.database, data.case);
-      if (found && found.deleted_at === null)
-        await judgeVersion(services, found, versionOf(found, found.current_version));
+      if (!found || found.deleted_at !== null) return;
+      if (found.assignment === null) await judgeVersion(services, found, versionOf(found, found.current_version));
+      else await judgeOfAssignment(services, found.key);
     });
   },
 });

@@ -1,6 +1,6 @@
+import { compareOutput } from "../../core/assignments/compareOutput.ts";
 import type { ExerciseCheck, ExerciseContent } from "../../core/exercises/exercise.ts";
 import type { CheckRun } from "../../core/exercises/taskKind.ts";
-import { compareOutput } from "../../core/assignments/compareOutput.ts";
 import { languageOf } from "../judge/judge.ts";
 import { type ProgramRun, runProgram } from "../judge/run.ts";
 import type { Services } from "../services.ts";
@@ -34,7 +34,6 @@ export async function runForCheck(
   if (!ran.outcome) return { notRun: ran.notRun ?? "It was not run.", unknown: false };
   const { outcome } = ran;
   const rules = check.comparison ?? (check.ignorePrompts ? { prompts: "ignored" as const } : {});
-  const same =
-    check.expected === null || compareOutput(outcome.console, check.pieces ?? check.expected, rules).same;
+  const same = check.expected === null || compareOutput(outcome.console, check.pieces ?? check.expected, rules).same;
   return { outcome, passes: outcome.finished && same };
 }

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { type Limits, type Outcome, outcomeSchema } from "../../core/outcome/outcome.ts";
 import type { Database } from "../database/database.ts";
-import { asJson, jsonColumn, keyRow } from "../database/rows.ts";
+import { asJson, jsonColumn, keyRow, oneRow } from "../database/rows.ts";
 import { newKey } from "../keys.ts";
 
 /** What a run is kept by: the same five give the same run. */
@@ -45,6 +45,19 @@ export async function listRunsOfVersions(
       .parse(rows)
       .map((row) => [row.version, row.outcome]),
   );
+}
+
+/** The newest kept run of a version with an edition of a check, or null. */
+export async function findKeptRun(
+  database: Database,
+  run: Pick<RunIdentity, "version" | "check" | "edition">,
+): Promise<Outcome | null> {
+  const rows = await database.query(
+    `select program_check, outcome from run where version = $1 and program_check = $2 and check_edition = $3
+     order by created_at desc limit 1`,
+    [run.version, run.check, run.edition],
+  );
+  return oneRow(runRow, rows)?.outcome ?? null;
 }
 
 /** Keeps a run, unless its check was changed or its version taken away while it ran. */

@@ -75,7 +75,10 @@ export async function goBackTo(
       const owner = { faultyCase: found.key };
       for (const [key, was] of then) {
         const now = found.checks.find((check) => check.key === key);
-        const input = { ...was, comparison: was.comparison ?? (was.ignore_prompts ? { prompts: "ignored" as const } : {}) };
+        const input = {
+          ...was,
+          comparison: was.comparison ?? (was.ignore_prompts ? { prompts: "ignored" as const } : {}),
+        };
         if (now) {
           await keep("check", key, { ...now, expected: now.recorded, comparison: now.ownComparison });
           await updateCheck(query, owner, key, input);

@@ -1,7 +1,12 @@
 import fc from "fast-check";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { testExercise } from "../../core/exercises/testExercise.ts";
-import { findAssignmentByHandIn, findFirstAssignment, insertAssignment, setHandIn } from "../assignments/assignmentStore.ts";
+import {
+  findAssignmentByHandIn,
+  findFirstAssignment,
+  insertAssignment,
+  setHandIn,
+} from "../assignments/assignmentStore.ts";
 import { collectCase } from "../cases/caseStore.ts";
 import { addExercise } from "../exercises/exerciseStore.ts";
 import { addCourse, addStudents, listStudents, type Student } from "../people/courseStore.ts";

@@ -11,11 +11,12 @@ import { markLines } from "./markLines.ts";
 import { mend } from "./mend.ts";
 import { putAway, takeBack } from "./putAway.ts";
 import { switchOn } from "./switchOn.ts";
+import { writtenFor } from "./writtenFor.ts";
 
 /** Everything that the page of a case can be asked for. */
 export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
   ...[decide, markLines, mend, goBack, intention, describeFault],
   ...[keepCheck, dropCheck, verify],
-  ...[describe, note, worked, warning, anotherOutput],
+  ...[describe, writtenFor, note, worked, warning, anotherOutput],
   ...[switchOn, putAway, takeBack, handTable],
 ];

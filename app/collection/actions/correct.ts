@@ -1,6 +1,10 @@
 import { z } from "zod";
 import type { Corrections } from "../../../core/collecting/arrange.ts";
-import { type Collection, correctCollection } from "../../../server/collect/collectionStore.ts";
+import {
+  type Collection,
+  correctCollection,
+  setCollectionAssignment,
+} from "../../../server/collect/collectionStore.ts";
 import type { Services } from "../../../server/services.ts";
 import { defineAction, done } from "../../actions.ts";
 import { field } from "../../forms.ts";
@@ -28,6 +32,16 @@ export const correct = defineAction<CollectionContext, Given>({
   schema,
   does: async ({ services, collection }, given) => {
     await correctCollection(services.database, collection.key, corrected(collection.corrections, given));
+    return done();
+  },
+});
+
+/** Says which assignment the programs of the set were written for. */
+export const writtenFor = defineAction<CollectionContext, { key: string }>({
+  intent: "assignment",
+  schema: z.object({ key: field.text(100) }),
+  does: async ({ services, collection }, { key }) => {
+    await setCollectionAssignment(services.database, collection.key, key === "" ? null : key);
     return done();
   },
 });

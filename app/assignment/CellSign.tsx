@@ -1,0 +1,45 @@
+import type { CellResult } from "../../core/assignments/overview.ts";
+
+/** The words of a cell's result on a page and for screen readers. */
+export const resultWords: Readonly<Record<CellResult, string>> = {
+  passes: "passes",
+  syntax: "does not start",
+  runtime: "stops",
+  logic: "another result",
+  "does not end": "does not end",
+  open: "open",
+  "not run": "not run",
+};
+
+const signs: Readonly<Record<CellResult, { colour: string; path: string; dashes?: string }>> = {
+  passes: { colour: "text-graphite", path: "M5 13l4.5 5L19 6" },
+  syntax: { colour: "text-indigo", path: "M19 5H5v14h14" },
+  runtime: { colour: "text-ochre", path: "M2 17h7l1.6-4.5M13.4 11.5L15 7h7" },
+  logic: { colour: "text-teal", path: "M11 4a8 8 0 0 0 0 16M14 5a8 8 0 0 1 0 14" },
+  "does not end": { colour: "text-plum", path: "M3 12h3c3-9 6-9 6 0s3 9 6 0M20 12h2" },
+  open: { colour: "text-graphite", path: "M5 5h14v14H5z", dashes: "1 4" },
+  "not run": { colour: "text-graphite", path: "M7 12h2M11 12h2M15 12h2" },
+};
+
+/** The sign of what a program did under a check: told by its shape, and by its colour besides. */
+export function CellSign({ result, words = false }: { result: CellResult; words?: boolean }) {
+  const { colour, path, dashes } = signs[result];
+  return (
+    <span className={`inline-flex items-center gap-1.5 ${colour}`}>
+      <svg
+        viewBox="0 0 24 24"
+        className="inline-block h-5 w-5 shrink-0"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="2.3"
+        strokeLinecap="round"
+        strokeLinejoin="round"
+        strokeDasharray={dashes}
+        aria-hidden
+      >
+        <path d={path} />
+      </svg>
+      {words && resultWords[result]}
+    </span>
+  );
+}

@@ -1,0 +1,17 @@
+import { overviewCsv } from "../../core/formats/overviewCsv.ts";
+import { findAssignment } from "../../server/assignments/assignmentStore.ts";
+import { overviewOf } from "../../server/classwork/overview.ts";
+import type { Route } from "./+types/overviewFile.ts";
+
+/** The overview of an assignment as comma-separated values. */
+export async function loader({ params, context }: Route.LoaderArgs): Promise<Response> {
+  const assignment = await findAssignment(context.services.database, params.assignmentKey);
+  if (!assignment) return new Response("There is no such assignment.", { status: 404 });
+  const text = overviewCsv(await overviewOf(context.services, assignment));
+  return new Response(text, {
+    headers: {
+      "Content-Type": "text/csv; charset=utf-8",
+      "Content-Disposition": 'attachment; filename="overview.csv"',
+    },
+  });
+}

@@ -1,0 +1,103 @@
+import {
+  type Cell,
+  countClasses,
+  type Group,
+  groupAlike,
+  isFailing,
+  passesAll,
+} from "../../core/assignments/overview.ts";
+import type { Assignment } from "../assignments/assignmentStore.ts";
+import { listAssignmentChecks } from "../assignments/checkStore.ts";
+import type { Services } from "../services.ts";
+import { countToJudge } from "./judgeAssignment.ts";
+import { listOverview, type OverviewRow } from "./judgedStore.ts";
+
+/** A column of an overview: a check of the assignment, or the run as handed in (key ""). */
+export type OverviewColumn = { key: string; name: string; kind: string; purpose: string };
+
+/** A program of an overview. `cells` stand in the order of the columns; null: not judged by this check as it is now. */
+export type OverviewProgram = Pick<OverviewRow, "key" | "language" | "class" | "kind" | "number"> & {
+  /** The student's label, else the program's file or title. */
+  name: string;
+  file: string;
+  cells: Array<Cell | null>;
+  /** What the case's own checks show that no column does. */
+  ownFails: number;
+  passesAll: boolean;
+  judged: boolean;
+  /** Programs that the same student handed in before, the newest first. */
+  earlier: Array<{ key: string; file: string; class: OverviewRow["class"]; judged: boolean; passesAll: boolean }>;
+};
+
+/** Everything that the overview of an assignment shows. */
+export type Overview = {
+  columns: OverviewColumn[];
+  programs: OverviewProgram[];
+  groups: Group[];
+  counts: ReturnType<typeof countClasses>;
+  toJudge: number;
+};
+
+/** Draws the overview of an assignment from what judging has kept; nothing is run. */
+export async function overviewOf(services: Services, assignment: Assignment): Promise<Overview> {
+  const [rows, kept, toJudge] = await Promise.all([
+    listOverview(services.database, assignment.key),
+    listAssignmentChecks(services.database, assignment.key),
+    countToJudge(services, assignment.key),
+  ]);
+  const checks = kept.filter((check) => check.confirmed);
+  const editions = new Map(checks.map((check) => [check.key, check.edition]));
+  const newest = new Map<string, OverviewRow[]>();
+  for (const row of rows) {
+    const whose = row.student ?? row.key;
+    newest.set(whose, [...(newest.get(whose) ?? []), row]);
+  }
+  // The run as handed in has a column where somebody said what was typed in or meant to come out.
+  const isOwn = (cell: Cell) => !editions.has(cell.check);
+  const handedIn = (row: OverviewRow) => row.cells.find(isOwn);
+  const withHandedIn = rows.some((row) => (handedIn(row)?.result ?? "open") !== "open");
+  const columns: OverviewColumn[] = [
+    ...(withHandedIn
+      ? [{ key: "", name: "as handed in", kind: "", purpose: "the run that came with the program" }]
+      : []),
+    ...checks.map(({ key, name, kind, purpose }, index) => ({
+      key,
+      name: name || `check ${index + 1}`,
+      kind,
+      purpose,
+    })),
+  ];
+  const programs = [...newest.values()].flatMap((own) => {
+    const [row, ...before] = own;
+    if (!row) return [];
+    // A cell of a former edition of its check says nothing any more.
+    const current = row.cells.filter((cell) => isOwn(cell) || editions.get(cell.check) === cell.edition);
+    const find = (key: string) => current.find((cell) => (key === "" ? isOwn(cell) : cell.check === key)) ?? null;
+    const others = current.filter(isOwn).slice(1);
+    return {
+      ...{ key: row.key, language: row.language, class: row.class, kind: row.kind, number: row.number },
+      name: row.label ?? row.name ?? row.title,
+      file: row.name ?? row.title,
+      cells: columns.map((column) => find(column.key)),
+      ownFails: others.filter(isFailing).length,
+      passesAll: passesAll({ cells: current }),
+      judged: row.cells.length > 0,
+      earlier: before.map((each) => ({
+        ...{ key: each.key, file: each.name ?? each.title, class: each.class, judged: each.cells.length > 0 },
+        passesAll: passesAll(each),
+      })),
+    };
+  });
+  const judged = programs.map((program) => ({
+    ...{ key: program.key, class: program.class },
+    cells: program.cells.filter((cell) => cell !== null),
+  }));
+  return {
+    ...{ columns, programs, toJudge },
+    groups: groupAlike(
+      judged,
+      checks.map((check) => check.key),
+    ),
+    counts: countClasses(judged),
+  };
+}
