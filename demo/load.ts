@@ -23,6 +23,7 @@ import type { Services } from "../server/services.ts";
 import { setForStudents } from "../server/sheets/setSheet.ts";
 import { addSheet, findEdition, findSheet, placeExercise } from "../server/sheets/sheetStore.ts";
 import { beginSitting, saveAnswer } from "../server/sittings/sittingStore.ts";
+import { loadAssignments } from "./assignments/load.ts";
 import { type DemoCase, demoCases } from "./cases.ts";
 import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
@@ -184,13 +185,15 @@ async function loadLanguages(services: Services): Promise<void> {
  */
 export async function loadDemo(services: Services): Promise<void> {
   services.loading.begin(
-    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 1,
+    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 2,
   );
   // What is looked at first comes first; what comes later was collected before it, and stands below it in every list.
   await loadFirstCourse(services);
   await loadLanguages(services);
   await loadClassSet(services);
   services.loading.end("a whole class");
+  await loadAssignments(services, Date.now() - 48 * hour);
+  services.loading.end("assignments");
 }
 
 /** The course whose cases are worked through, with its sheet, exercises and sittings. */

@@ -36,7 +36,7 @@ export function GroupList({
       <ul className="leaf divide-y divide-rule">
         {groups.map((group) => (
           <li key={`${group.class} ${group.checks.join()} ${group.shows}`} className="grid gap-1 px-3 py-2">
-            <p className="flex flex-wrap items-baseline gap-x-3">
+            <p className="flex flex-wrap items-center gap-x-3">
               <ClassMark of={group.class} />
               <strong>
                 {group.programs.length} {group.programs.length === 1 ? "program" : "programs"}

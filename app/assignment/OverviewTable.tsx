@@ -51,7 +51,7 @@ export function OverviewTable({
             {columns.map((column, index) => (
               <th
                 key={column.key}
-                className="max-w-28 px-1 py-1 text-center font-semibold"
+                className="px-1 py-1 text-center font-semibold"
                 title={[column.name, column.kind, column.purpose].filter(Boolean).join(": ")}
               >
                 {column.key === "" ? (
@@ -69,7 +69,7 @@ export function OverviewTable({
             const program = programs[index];
             if (!program) return null;
             return (
-              <tr key={program.key} className="border-b border-rule" style={{ height: rowHeight }}>
+              <tr key={program.key} className="border-b border-rule align-middle" style={{ height: rowHeight }}>
                 <th scope="row" className="sticky left-0 bg-sheet px-3 text-left font-normal whitespace-nowrap">
                   <Link className="link" to={`/cases/${program.key}`}>
                     {program.name}
@@ -135,7 +135,7 @@ function ColumnName({ name, number }: { name: string; number: number }) {
   return (
     <span className="block">
       {number}
-      <span className="note-small block truncate font-normal">{name}</span>
+      <span className="note-small mx-auto block w-16 truncate font-normal">{name}</span>
     </span>
   );
 }

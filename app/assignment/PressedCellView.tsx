@@ -26,7 +26,7 @@ export function PressedCellView({ cell }: { cell: PressedCell }) {
         </p>
       )}
       {cell.message && <p className="text-ochre">{cell.message}</p>}
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid gap-3 sm:grid-cols-2 xl:grid-cols-1">
         <div className="grid content-start gap-1">
           <h3 className="note-small">What it did</h3>
           {cell.console ? <Console view={cell.console} label="What the program did" /> : <p>It was not run.</p>}

@@ -68,7 +68,7 @@ export async function assignmentView(services: Services, assignment: Assignment,
     proposals,
     toJudge,
     handIn: { code: assignment.hand_in_code, open: assignment.hand_in_open, origin, withStudents: students.length > 0 },
-    known: languages.filter((each) => each.runs !== false).map(({ id, name, mainName }) => ({ id, name, mainName })),
+    known: languages.filter((each) => each.inputForms).map(({ id, name, mainName }) => ({ id, name, mainName })),
   };
 }
 export type AssignmentView = Awaited<ReturnType<typeof assignmentView>>;

@@ -95,15 +95,15 @@ export default function OverviewPage({ loaderData: view }: Route.ComponentProps)
             </p>
           </div>
           <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_24rem]">
+            <OverviewTable columns={view.columns} programs={view.programs} pressed={pressed} />
             <div className="grid gap-4">
-              <OverviewTable columns={view.columns} programs={view.programs} pressed={pressed} />
               {view.pressed ? (
                 <PressedCellView cell={view.pressed} />
               ) : (
                 <p className="note-small">Press a sign to see that run beside what is intended.</p>
               )}
+              <GroupList groups={view.groups} programs={view.programs} columns={view.columns} />
             </div>
-            <GroupList groups={view.groups} programs={view.programs} columns={view.columns} />
           </div>
         </div>
       )}

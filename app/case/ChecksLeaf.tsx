@@ -53,11 +53,13 @@ function CheckCard({ check }: { check: CheckView }) {
       <h2 className="flex items-baseline gap-2 text-base">
         {check.handedIn ? "As handed in" : check.ofAssignment ? check.name || "A check" : `Check: ${check.kind}`}
         <span className="note-small font-normal">
-          {check.passes === null
-            ? "open"
-            : check.passes
-              ? "passes"
-              : `fails${check.class ? `: ${classWords(check.class)}` : ""}`}
+          {!check.tells
+            ? "judges nothing: nobody said what was typed in"
+            : check.passes === null
+              ? "open"
+              : check.passes
+                ? "passes"
+                : `fails${check.class ? `: ${classWords(check.class)}` : ""}`}
         </span>
         {check.ofAssignment ? (
           <span className="note-small ml-auto font-normal">of the assignment</span>
@@ -108,7 +110,7 @@ function CheckCard({ check }: { check: CheckView }) {
           {each.expected === null ? "none was recorded" : `“${each.expected.trimEnd()}”`}.
         </p>
       ))}
-      <p className="note-small">{check.reason}</p>
+      {check.tells && <p className="note-small">{check.reason}</p>}
       {check.onlyPromptsDiffer && !check.ofAssignment && (
         <fetcher.Form method="post">
           <input type="hidden" name="intent" value="check" />

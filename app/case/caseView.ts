@@ -20,7 +20,7 @@ import type { VersionHead } from "../../server/cases/versionStore.ts";
 import { listWarningDecisions } from "../../server/cases/warningStore.ts";
 import { wasVerified } from "../../server/judge/checks.ts";
 import { openLayer } from "../../server/judge/decisions.ts";
-import { type CheckResult, judgeVersion, languageOf, recordVersion } from "../../server/judge/judge.ts";
+import { type CheckResult, judgeVersion, languageOf, recordVersion, saysNothing } from "../../server/judge/judge.ts";
 import { listRunsOfVersions } from "../../server/judge/runStore.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
@@ -59,7 +59,7 @@ function reasonOf({ judgement }: CheckResult): string {
   return spoken?.text ?? judgement.reasons.at(-1) ?? "";
 }
 
-function checkView(result: CheckResult, former: readonly FormerCheck[]) {
+function checkView(result: CheckResult, former: readonly FormerCheck[], tells: boolean) {
   return {
     former: formerExpected(result.check, former),
     key: result.check.key,
@@ -74,7 +74,8 @@ function checkView(result: CheckResult, former: readonly FormerCheck[]) {
     kind: result.check.kind,
     ignorePrompts: result.check.comparison.prompts === "ignored",
     surroundings: result.check.surroundings,
-    passes: result.passes,
+    passes: tells ? result.passes : null,
+    tells,
     class: result.judgement.class,
     symptom: result.judgement.symptom,
     reason: reasonOf(result),
@@ -196,7 +197,12 @@ export async function caseView(
       class: judgement.class,
       kind: judgement.kind,
       symptom: judgement.symptom,
-      reasons: judgement.reasons.map(numbered),
+      reasons: [
+        ...(judged.deciding.check.of_assignment && judgement.class !== null
+          ? [`In the check “${judged.deciding.check.name}” of its assignment:`]
+          : []),
+        ...judgement.reasons.map(numbered),
+      ],
       reportedLine: judgement.reportedLine,
       reportedFile: judgement.reportedFile,
       gates: judgement.gates,
@@ -238,7 +244,10 @@ export async function caseView(
       placeReason: layer.place_reason,
       explanation: layer.explanation,
     })),
-    checks: judged.results.map((result) => checkView(result, former)),
+    // A run that judges nothing stands behind those that do.
+    checks: judged.results
+      .map((result) => checkView(result, former, !saysNothing(found, result)))
+      .sort((one, other) => Number(other.tells) - Number(one.tells)),
     versions: found.versions.map((version) => ({
       output: outputView(outputs?.get(version.key)),
       key: version.key,

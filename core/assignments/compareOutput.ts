@@ -5,7 +5,8 @@ import { type IntendedPiece, textWithPrompts } from "./intended.ts";
 
 /**
  * How a result compares with the intended one. `line` and `column` (1-based, UTF-16) are the place of the first
- * difference in what the program wrote on standard output.
+ * difference in what the program wrote on standard output; `resultLine` (1-based) is the line among the intended ones,
+ * prompts not counted, so that it is the same for programs that word their prompts differently.
  */
 export type OutputComparison =
   | { same: true; promptsIgnored: boolean }
@@ -13,6 +14,7 @@ export type OutputComparison =
       same: false;
       line: number;
       column: number;
+      resultLine: number;
       intended: string | null;
       actual: string | null;
       onlyPromptsDiffer: boolean;
@@ -110,6 +112,13 @@ function withoutEndingBlanks(items: Item[], { blanks }: Comparison): Item[] {
 
 /** Where two lists of lines part: the lines of either, null where there are no more. Null where they do not. */
 type Parting = { printed: Item | null; wanted: Item | null } | null;
+
+/** Which of the intended lines one is, prompts not counted, from 1; the one behind the last for null. */
+function resultLineOf(wanted: readonly Item[], item: Item | null): number {
+  const results = wanted.filter((each) => each.skipTo === null);
+  const at = item ? results.indexOf(item) : results.length;
+  return at >= 0 ? at + 1 : 1;
+}
 
 /** More states than this are not looked at: programs that write that much alike before their reads are not met. */
 const mostStates = 400_000;
@@ -212,14 +221,11 @@ export function compareOutput(
     const echoed = plainItems(consoleText(pieces, ["out", "in"]), comparison);
     if (!partingOf(echoed, wanted, comparison)) return { same: true, promptsIgnored: false };
   }
-  const bare = partingOf(
-    withoutEndingBlanks(printedItems(pieces), comparison),
-    withoutEndingBlanks(intendedItems(intended, comparison), comparison),
-    comparison,
-  );
+  const wantedItems = withoutEndingBlanks(intendedItems(intended, comparison), comparison);
+  const bare = partingOf(withoutEndingBlanks(printedItems(pieces), comparison), wantedItems, comparison);
   const ignored = comparison.prompts === "ignored";
   if (!bare && ignored) return { same: true, promptsIgnored: true };
-  const parting = ignored && bare ? bare : plain;
+  const [parting, among] = ignored && bare ? [bare, wantedItems] : [plain, wanted];
   const end = { line: written.split("\n").length - (written.endsWith("\n") || written === "" ? 1 : 0) + 1, column: 1 };
   const [actual, want] = [parting.printed?.text ?? "", parting.wanted?.text ?? ""];
   let column = 0;
@@ -228,6 +234,7 @@ export function compareOutput(
     same: false,
     line: parting.printed?.line ?? end.line,
     column: (parting.printed?.column ?? end.column) + (parting.printed ? column : 0),
+    resultLine: resultLineOf(among, parting.wanted),
     intended: parting.wanted?.text ?? null,
     actual: parting.printed?.text ?? null,
     onlyPromptsDiffer: !bare,

@@ -46,10 +46,10 @@ export function cellOf(check: { key: string; edition: number }, judgement: Judge
   const ended = !["time", "steps", "output"].includes(outcome.stoppedBy);
   const said = judgement.diagnostic;
   if (judgement.class === "logic" && judgement.comparison && !judgement.comparison.same) {
-    const { line, intended, actual } = judgement.comparison;
+    const { line, resultLine, intended, actual } = judgement.comparison;
     const firstDifference = { line, intended: short(intended), actual: short(actual) };
     const shown = actual === null ? "nothing more" : masked(actual.trim());
-    return { ...base, result: "logic", alike: `line ${line}: ${shown}`, firstDifference };
+    return { ...base, result: "logic", alike: `result line ${resultLine}: ${shown}`, firstDifference };
   }
   if (!ended) return { ...base, result: "does not end", alike: "" };
   const message = said ? [said.errorName, said.message].filter(Boolean).join(": ").slice(0, 200) : "";

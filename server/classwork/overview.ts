@@ -55,7 +55,9 @@ export async function overviewOf(services: Services, assignment: Assignment): Pr
   // The run as handed in has a column where somebody said what was typed in or meant to come out.
   const isOwn = (cell: Cell) => !editions.has(cell.check);
   const handedIn = (row: OverviewRow) => row.cells.find(isOwn);
-  const withHandedIn = rows.some((row) => (handedIn(row)?.result ?? "open") !== "open");
+  // What is refused is refused in every column; it tells nothing of that run.
+  const telling = (result: string | undefined) => result !== undefined && result !== "open" && result !== "syntax";
+  const withHandedIn = rows.some((row) => telling(handedIn(row)?.result));
   const columns: OverviewColumn[] = [
     ...(withHandedIn
       ? [{ key: "", name: "as handed in", kind: "", purpose: "the run that came with the program" }]
