@@ -70,6 +70,15 @@ export const field = {
     z.preprocess((values) => textsOf(values)[0], z.enum(words)),
   /** All values of a field, none if it is not there. */
   list: () => z.preprocess(textsOf, z.array(z.string().max(mostCharacters)).max(10_000)),
+  /** Files that were chosen, those that hold anything. */
+  files: () =>
+    z.preprocess(
+      (values) => (Array.isArray(values) ? values : []),
+      z
+        .array(z.union([z.instanceof(File), z.string()]))
+        .max(1000)
+        .transform((all) => all.filter((each): each is File => each instanceof File && each.size > 0)),
+    ),
   /** JSON of a shape. */
   json: <Shape extends z.ZodType>(shape: Shape) =>
     z.preprocess((values) => {

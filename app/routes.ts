@@ -28,6 +28,8 @@ export default [
   route("print/sheets/:sheetKey/slips", "print/slipsPage.tsx"),
   route("print/assignments/:assignmentKey", "print/overviewPage.tsx"),
   route("assignments/:assignmentKey/overview.csv", "assignment/overviewFile.ts"),
+  route("assignments/:assignmentKey/export/:file", "assignment/exportFile.ts"),
+  route("api/assignment.schema.json", "assignment/schemaFile.ts"),
   route("runs", "runs/runs.ts"),
   route("courses/:courseKey/students/:studentKey/export", "courses/studentExport.ts"),
   route("api/collect", "collect/call.ts"),

@@ -1,20 +1,21 @@
 import { createReadStream } from "node:fs";
 import { createInterface } from "node:readline";
 import { z } from "zod";
-import { surroundingsSchema } from "../core/cases/surroundings.ts";
+import { type FileCheck, readChecksOf } from "../core/formats/assignmentFile.ts";
 import type { Language } from "../core/languages/language.ts";
 import { findLanguage, languages } from "../core/languages/languages.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 
-const checkSchema = z.object({
-  input: z.string().default(""),
-  expected: z.string().optional(),
-  kind: z.enum(["normal", "boundary", "erroneous"]).default("normal"),
-  /** What lies beside the program: a file's text by its name, null for one that is to be absent. */
-  files: surroundingsSchema.default({}),
-});
-export type BatchCheck = z.infer<typeof checkSchema>;
-export const checksSchema = z.array(checkSchema);
+/** A check of a line or of a file: what is typed in, what should come out (absent: not known), what lies beside it. */
+export type BatchCheck = Pick<FileCheck, "input" | "surroundings" | "comparison"> &
+  Partial<Pick<FileCheck, "pieces">> & { expected?: string };
+
+/** Checks as JSON: an array, or an assignment with its checks. */
+export const checksSchema = z
+  .union([z.array(z.unknown()), z.looseObject({ checks: z.array(z.unknown()) })])
+  .transform((given): BatchCheck[] =>
+    readChecksOf(given).map(({ expected, ...check }) => ({ ...check, ...(expected === null ? {} : { expected }) })),
+  );
 
 /** One line of a batch: everything as text; an absent key is unknown, "" is intended empty. */
 export const batchLineSchema = z.object({

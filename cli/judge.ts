@@ -1,5 +1,7 @@
+import { stat } from "node:fs/promises";
 import type { Command } from "commander";
 import { z } from "zod";
+import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language, OwnWarning } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import { textStateOf } from "../core/reading/reading.ts";
@@ -7,6 +9,7 @@ import type { FaultClass } from "../core/verdict/verdict.ts";
 import { ownWarnings } from "../core/warnings/ownWarning.ts";
 import { fileTexts, type Judged, judgeProgram } from "../server/judge/judge.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
+import { judgeByAssignment, overviewTable, readAssignmentAt } from "./assignment.ts";
 import { type BatchCheck, checksSchema, programFiles, runBatch } from "./batch.ts";
 import { chooseLanguage, MaterialProblem, readMaterial, readProgram, readText } from "./material.ts";
 import { leadsOf } from "./read.ts";
@@ -51,7 +54,7 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
   const handedIn = material.input !== undefined || material.expected !== undefined || !material.checks?.length;
   const runs: BatchCheck[] = [
     ...(handedIn
-      ? [{ input: material.input ?? "", expected: material.expected, kind: "normal" as const, files: {} }]
+      ? [{ input: material.input ?? "", expected: material.expected, surroundings: {}, comparison: {} }]
       : []),
     ...(material.checks ?? []),
   ];
@@ -61,7 +64,9 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
       await judgeProgram(toolchains, {
         language,
         files: material.files,
-        surroundings: check.files,
+        surroundings: check.surroundings,
+        comparison: check.comparison,
+        intended: check.pieces ?? undefined,
         policies: { endlessClass: material.endlessClass ?? "logic" },
         input: check.input,
         expected: check.expected,
@@ -93,23 +98,28 @@ export function addJudgeCommand(program: Command): void {
   program
     .command("judge")
     .description("run a program and find out by evidence what kind of fault it has")
-    .argument("[program]", "the program file")
+    .argument("[programs...]", "the program file; with --assignment one or more")
     .option("--language <id>", "language of the program")
     .option("--input <file>", "what is typed in")
     .option("--expected <file>", "the intended output")
     .option("--output <file>", "the error output that was handed in")
-    .option("--checks <file>", "more checks, as JSON")
+    .option("--checks <file>", "more checks: JSON, or a folder or zip of NAME.in with NAME.out")
+    .option(
+      "--assignment <file>",
+      "judge programs by an assignment: its JSON, or a folder or zip of NAME.in with NAME.out",
+    )
     .option("--batch <list>", "one JSON object a line: {id, language, program, input?, expected?, output?, checks?}")
     .option("--json", "print JSON")
     .action(
       async (
-        path: string | undefined,
+        paths: string[],
         options: {
           language?: string;
           input?: string;
           expected?: string;
           output?: string;
           checks?: string;
+          assignment?: string;
           batch?: string;
           json?: boolean;
         },
@@ -131,9 +141,24 @@ export function addJudgeCommand(program: Command): void {
             });
             return;
           }
+          const say = (words: string) => void process.stderr.write(`bent-nail: ${words}\n`);
+          if (options.assignment !== undefined) {
+            if (paths.length === 0) command.error("error: name the programs that the assignment judges");
+            const assignment = await readAssignmentAt(options.assignment, say);
+            const language = options.language === undefined ? undefined : chooseLanguage(options.language, undefined);
+            const overview = await judgeByAssignment(toolchains, assignment, paths, {
+              ...(language ? { language } : {}),
+              say,
+            });
+            process.stdout.write(options.json ? `${JSON.stringify(overview, null, 2)}\n` : overviewTable(overview));
+            if (overview.rows.some((row) => "error" in row)) process.exitCode = 1;
+            return;
+          }
+          const [path, ...more] = paths;
           if (path === undefined) command.error("error: name a program or give --batch");
+          if (more.length > 0) command.error("error: several programs are judged with --assignment only");
           const language = chooseLanguage(options.language, path);
-          const checks = options.checks === undefined ? undefined : readChecks(await readText(options.checks));
+          const checks = options.checks === undefined ? undefined : await readChecksAt(options.checks, say);
           const result = await judgeMaterial(toolchains, language, {
             files: await readProgram(path),
             input: await optionalText(options.input),
@@ -148,6 +173,17 @@ export function addJudgeCommand(program: Command): void {
         }
       },
     );
+}
+
+/** Checks at a path: an array of them or an assignment as JSON, or files NAME.in with NAME.out. */
+async function readChecksAt(path: string, say: (words: string) => void): Promise<BatchCheck[]> {
+  const isFolder = (await stat(path).catch(() => null))?.isDirectory() ?? false;
+  if (!isFolder && !/\.zip$/i.test(path)) return readChecks(await readText(path));
+  const { checks, comparison } = await readAssignmentAt(path, say);
+  return checks.map(({ expected, ...check }) => ({
+    ...{ ...check, comparison: mergeComparison(comparison, check.comparison) },
+    ...(expected === null ? {} : { expected }),
+  }));
 }
 
 function readChecks(text: string): BatchCheck[] {

@@ -24,6 +24,9 @@ export function AssignmentHead({
         <NavLink to={`/assignments/${assignment.key}/overview`} className={place}>
           Overview
         </NavLink>
+        <a className="link" href={`/assignments/${assignment.key}/export/assignment.json`} download>
+          Save as a file
+        </a>
       </nav>
     </header>
   );

@@ -80,10 +80,30 @@ export function ChecksPart({ view }: { view: AssignmentView }) {
       {adding ? (
         <CheckForm withModel={withModel} onDone={() => setAdding(false)} />
       ) : (
-        <div>
+        <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
           <button type="button" className="press" onClick={() => setAdding(true)}>
             Add a check
           </button>
+          <fetcher.Form method="post" encType="multipart/form-data" className="flex flex-wrap items-end gap-2">
+            <Revision />
+            <input type="hidden" name="intent" value="take files" />
+            <label className="link cursor-pointer py-1 focus-within:outline-2">
+              Take checks from files
+              <input
+                type="file"
+                name="file"
+                multiple
+                className="sr-only"
+                onChange={(event) => event.target.files?.length && event.target.form?.requestSubmit()}
+              />
+            </label>
+            <span className="note-small py-1">NAME.in with NAME.out, a zip of such, or an assignment.json</span>
+          </fetcher.Form>
+          {view.checks.length > 0 && (
+            <a className="link ml-auto py-1" href={`/assignments/${view.key}/export/checks.zip`} download>
+              Checks as files
+            </a>
+          )}
         </div>
       )}
     </section>

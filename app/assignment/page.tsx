@@ -18,7 +18,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const assignment = await findAssignment(context.services.database, params.assignmentKey);
   if (!assignment) throw data("There is no such assignment. It may have been taken away.", { status: 404 });
   const view = await assignmentView(context.services, assignment, new URL(request.url).origin);
-  return { ...view, wording: view.course.wording };
+  const left = new URL(request.url).searchParams.get("left")?.slice(0, 2000) ?? "";
+  return { ...view, wording: view.course.wording, left };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -35,6 +36,11 @@ export default function AssignmentPage({ loaderData: view }: Route.ComponentProp
   return (
     <AssignmentRevision value={view.revision}>
       <AssignmentHead assignment={view} />
+      {view.left && (
+        <p role="status" className="leaf mb-4 border-l-4 border-l-ochre p-3">
+          Taken. Not known here and left out: {view.left}
+        </p>
+      )}
       <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
         <div className="grid content-start gap-6">
           <ChecksPart view={view} />

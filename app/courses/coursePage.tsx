@@ -119,14 +119,22 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
             {said("policy")}
           </div>
         </Form>
-        <AssignmentList assignments={assignments} said={said("begin assignment")} />
+        <AssignmentList assignments={assignments} said={said("begin assignment")} taken={said("take assignment")} />
       </div>
     </div>
   );
 }
 
 /** What the course asks for: its assignments, and a new one. */
-function AssignmentList({ assignments, said }: { assignments: readonly ListedAssignment[]; said: ReactNode }) {
+function AssignmentList({
+  assignments,
+  said,
+  taken,
+}: {
+  assignments: readonly ListedAssignment[];
+  said: ReactNode;
+  taken: ReactNode;
+}) {
   const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
   return (
     <section className="leaf grid gap-3 p-3" aria-label="Assignments">
@@ -161,6 +169,17 @@ function AssignmentList({ assignments, said }: { assignments: readonly ListedAss
           Begin it
         </button>
         {said}
+      </Form>
+      <Form method="post" encType="multipart/form-data" className="flex flex-wrap items-end gap-3">
+        <input type="hidden" name="intent" value="take assignment" />
+        <label>
+          Or take one from a file: assignment.json, or a zip of NAME.in with NAME.out
+          <input type="file" name="file" multiple className="field" required />
+        </label>
+        <button className="press" type="submit">
+          Take it
+        </button>
+        {taken}
       </Form>
     </section>
   );

@@ -161,14 +161,20 @@ function partingInOrder(printed: readonly Item[], wanted: readonly Item[], compa
   };
 }
 
-/** The line that was most likely written in the place of the wanted one; of equal ones the later. */
+/**
+ * The line that was most likely written in the place of the wanted one; null: none was. Of lines that are equally like it
+ * one that is no prompt counts before the end of the output, and that before a prompt.
+ */
 function mostLike(items: ReadonlyArray<Item | null>, want: Item | null): Item | null {
   const found = items
     .filter((item) => item !== null)
     .sort((one, other) => one.line - other.line || one.column - other.column);
-  if (!want) return found.find((item) => item.skipTo === null) ?? found[0] ?? null;
+  const plain = found.filter((item) => item.skipTo === null);
+  if (!want) return plain[0] ?? found[0] ?? null;
+  const likeIt = found.filter((item) => likeness(item.text, want.text) * 3 >= want.text.length);
+  const among = likeIt.length > 0 ? likeIt : plain.length > 0 ? plain : items.includes(null) ? [] : found;
   let best: Item | null = null;
-  for (const item of found) if (!best || likeness(item.text, want.text) >= likeness(best.text, want.text)) best = item;
+  for (const item of among) if (!best || likeness(item.text, want.text) >= likeness(best.text, want.text)) best = item;
   return best;
 }
 

@@ -17,6 +17,7 @@ import {
 import { fileTexts, languageOf } from "../judge/judge.ts";
 import { recordProgram, runProgram } from "../judge/run.ts";
 import type { Services } from "../services.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 
 /** What is typed in and what lies beside the program. */
 export type Setting = { input: string; surroundings: Surroundings };
@@ -27,20 +28,20 @@ function isAnswer(outcome: Outcome): boolean {
 }
 
 /**
- * Runs a model under a setting and keeps what it did. It is recorded as well, since a recording tells which line wrote
+ * Runs a model under a setting. It is recorded as well, since a recording tells which line wrote
  * and which one read, and so what is a prompt. Words for a person where it does not run here.
  */
-async function runModel(
-  services: Services,
-  model: Model,
+export async function answerOf(
+  toolchains: Toolchains,
+  model: Pick<Model, "language" | "files">,
   setting: Setting,
-): Promise<{ run: ModelRun } | { notRun: string }> {
+): Promise<{ outcome: Outcome; pieces: IntendedPiece[] | null } | { notRun: string }> {
   const program = { language: languageOf(model), files: model.files, ...setting };
-  const { outcome, notRun, unknown } = await runProgram(services.toolchains, program);
+  const { outcome, notRun, unknown } = await runProgram(toolchains, program);
   if (!outcome || unknown !== null) return { notRun: unknown ?? notRun ?? "It was not run." };
   let pieces: IntendedPiece[] | null = null;
   if (isAnswer(outcome)) {
-    const recorded = await recordProgram(services.toolchains, program);
+    const recorded = await recordProgram(toolchains, program);
     const written = (console: Outcome["console"]) => consoleText(console, ["out", "in"]);
     const console =
       "trace" in recorded && written(recorded.trace.outcome.console) === written(outcome.console)
@@ -48,6 +49,18 @@ async function runModel(
         : outcome.console;
     pieces = intendedOf(console, Object.values(fileTexts(model.files)).join("\n"));
   }
+  return { outcome, pieces };
+}
+
+/** The same for a model that is kept; what it did is kept, too. */
+async function runModel(
+  services: Services,
+  model: Model,
+  setting: Setting,
+): Promise<{ run: ModelRun } | { notRun: string }> {
+  const answer = await answerOf(services.toolchains, model, setting);
+  if ("notRun" in answer) return answer;
+  const { outcome, pieces } = answer;
   const run = { model: model.key, setting: settingOf(setting), translator: outcome.translator, outcome, pieces };
   await saveModelRun(services.database, run);
   return { run };

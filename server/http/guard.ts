@@ -22,6 +22,7 @@ export function isOpenPath(path: string): boolean {
     path.startsWith("/s/") ||
     path.startsWith("/api/hand-in/") ||
     path === "/api/openapi.json" ||
+    path === "/api/assignment.schema.json" ||
     path.startsWith("/assets/") ||
     path === "/nail.svg" ||
     path === "/__manifest" ||

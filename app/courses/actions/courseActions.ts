@@ -2,6 +2,8 @@ import { redirect } from "react-router";
 import { z } from "zod";
 import { wordings } from "../../../core/wording/wordings.ts";
 import { insertAssignment } from "../../../server/assignments/assignmentStore.ts";
+import { takeAssignment } from "../../../server/classwork/exchange.ts";
+import { readUpload } from "../../../server/collect/readUpload.ts";
 import { addStudents, findCourse, setCoursePolicy } from "../../../server/people/courseStore.ts";
 import { codeGuesses, labelOfCourse } from "../../../server/people/guesses.ts";
 import type { Services } from "../../../server/services.ts";
@@ -55,6 +57,23 @@ const beginAssignment = courseAction(
   },
 );
 
+/** Takes an assignment in that a file holds, and goes to it. */
+const takeAssignmentIn = courseAction(
+  "take assignment",
+  z.object({ file: field.files() }),
+  async ({ services, course }, { file }) => {
+    const entries = await Promise.all(
+      file.map(async (each) => ({ path: each.name, bytes: new Uint8Array(await each.arrayBuffer()) })),
+    );
+    const read = await readUpload(entries);
+    if (!read.ok) return refused(read.message);
+    const title = read.assignment.title || (file[0]?.name.replace(/\.[^.]*$/, "") ?? "");
+    const { key, leftOut } = await takeAssignment(services.database, course, { ...read.assignment, title });
+    const left = [...read.leftOut, ...leftOut].slice(0, 12);
+    return redirect(`/assignments/${key}${left.length > 0 ? `?left=${encodeURIComponent(left.join(", "))}` : ""}`);
+  },
+);
+
 /** Adds students by their labels, one a line or with commas between. */
 const students = courseAction(
   "students",
@@ -73,4 +92,4 @@ const students = courseAction(
 );
 
 /** Everything that the page of a course can be asked for. */
-export const courseActions = [policy, letIn, beginAssignment, students];
+export const courseActions = [policy, letIn, beginAssignment, takeAssignmentIn, students];
