@@ -162,8 +162,8 @@ function partingInOrder(printed: readonly Item[], wanted: readonly Item[], compa
 }
 
 /**
- * The line that was most likely written in the place of the wanted one; null: none was. Of lines that are equally like it
- * one that is no prompt counts before the end of the output, and that before a prompt.
+ * The line that was most likely written in the place of the wanted one, the first of those that are equally like it; null:
+ * none was. Where none is like it, one that is no prompt counts before the end of the output, and that before a prompt.
  */
 function mostLike(items: ReadonlyArray<Item | null>, want: Item | null): Item | null {
   const found = items
@@ -174,7 +174,7 @@ function mostLike(items: ReadonlyArray<Item | null>, want: Item | null): Item | 
   const likeIt = found.filter((item) => likeness(item.text, want.text) * 3 >= want.text.length);
   const among = likeIt.length > 0 ? likeIt : plain.length > 0 ? plain : items.includes(null) ? [] : found;
   let best: Item | null = null;
-  for (const item of among) if (!best || likeness(item.text, want.text) >= likeness(best.text, want.text)) best = item;
+  for (const item of among) if (!best || likeness(item.text, want.text) > likeness(best.text, want.text)) best = item;
   return best;
 }
 

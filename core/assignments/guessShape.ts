@@ -15,7 +15,7 @@ function loopAround(lines: readonly string[], at: number): { header: string; lin
   if (loop.test(lines[at] ?? "")) return { header: lines[at] ?? "", line: at };
   for (let line = at - 1; line >= 0; line--) {
     const text = lines[line] ?? "";
-    if (text.trim() === "" || /^\s*[{}]\s*$/.test(text)) continue;
+    if (/^\s*(?:[{}]|begin)?\s*$/i.test(text)) continue;
     if (indentOf(text) >= indent) continue;
     if (loop.test(text)) return { header: text, line };
     indent = indentOf(text);
