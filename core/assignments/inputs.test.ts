@@ -128,8 +128,8 @@ test("lists: none, one, the extreme ones first and last; a list that a word ends
     { name: "load", kind: "whole", from: 1, to: 40, repeat: "cars" },
   ]);
   const inputs = new Map(proposeInputs(shape, new Map()).map((each) => [each.name, each.input]));
-  expect(inputs.get("cars: 0")).toBe("0\n");
-  expect(inputs.get("load: 1")).toBe("3\n1\n22\n19\n");
+  expect(inputs.get("load: none")).toBe("0\n");
+  expect(inputs.get("load: one")).toBe("1\n20\n");
   expect(inputs.get("load: greatest last")).toBe("3\n20\n22\n40\n");
   for (const input of inputs.values()) {
     const [count = "", ...loads] = input.trimEnd().split("\n");

@@ -145,7 +145,7 @@ function aboutRepeats(shape: InputShape): ProposedInput[] {
     } else if (counted) {
       const count = (number: string, purpose: string) =>
         proposals.push({
-          ...{ name: `${value.name}: ${number}`, kind: "boundary", purpose },
+          ...{ name: `${value.name}: ${number === "0" ? "none" : "one"}`, kind: "boundary", purpose },
           input: inputOf(shape, counted.name, { value: number }),
         });
       count("0", "a repeat of none");
@@ -170,6 +170,7 @@ function aboutRepeats(shape: InputShape): ProposedInput[] {
 export function proposeInputs(shape: InputShape, limits: ReadonlyMap<string, readonly number[]>): ProposedInput[] {
   const all: ProposedInput[] = [
     { name: "usual values", input: inputOf(shape, null, {}), kind: "normal", purpose: "usual values, nothing special" },
+    ...aboutRepeats(shape),
   ];
   for (const value of shape) {
     const own = [...new Set([...(limits.get(value.name) ?? []), ...(limits.get("") ?? [])])].slice(0, 8);
@@ -184,7 +185,6 @@ export function proposeInputs(shape: InputShape, limits: ReadonlyMap<string, rea
       });
     }
   }
-  all.push(...aboutRepeats(shape));
   const seen = new Set<string>();
   return all.filter(({ input }) => !seen.has(input) && seen.add(input));
 }

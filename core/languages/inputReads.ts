@@ -25,9 +25,19 @@ export function readsOfLine(forms: InputForms, line: string, program: string): I
     if (!found) continue;
     const name = (found.groups?.name ?? "").replace(/[[({].*$/, "").replace(/^(?:self|this)\./, "");
     const converted = kind === "text" ? convertedTo(forms, name, program) : kind;
-    return [{ name: name || "value", kind: converted }];
+    return [{ name: name || promptOf(line) || "value", kind: converted }];
   }
   return [];
+}
+
+/** The words of a prompt on the line that reads, where the value goes to no name of its own. */
+function promptOf(line: string): string {
+  const text = /["']([^"'\\]*)/.exec(line)?.[1] ?? "";
+  return text
+    .replace(/[^\p{L}\p{N} ]+/gu, " ")
+    .trim()
+    .toLowerCase()
+    .slice(0, 40);
 }
 
 function convertedTo(forms: InputForms, name: string, program: string): InputRead["kind"] {

@@ -226,7 +226,8 @@ export async function judgeVersion(services: Services, found: WholeCase, version
       const judged = await judgeProgram(services.toolchains, requestFor(found, version, check), kept);
       const gates = judged.judgement.gates.map((gate) => gate.passes);
       const passes = gates.includes(false) ? false : gates.every((gate) => gate === true) ? true : null;
-      return { ...judged, check, passes };
+      const result = { ...judged, check, passes };
+      return saysNothing(found, result) ? { ...result, passes: null } : result;
     }),
   );
   const telling = results.filter((result) => !saysNothing(found, result));
