@@ -65,16 +65,15 @@ test("how a course speaks and decides is kept; words that are none change nothin
   expect(await findCourse(services.database, courseKey)).toMatchObject({ endless_class: "runtime" });
 });
 
-test("the page to hand in is opened with its task and closed again; its code stays", async () => {
-  expect(await act({ intent: "hand-in", open: "on", task: "Sum the loads of a deck." })).toMatchObject({ ok: true });
-  const open = await findFirstAssignment(services.database, courseKey);
-  expect(open).toMatchObject({ hand_in_open: true, statement: "Sum the loads of a deck." });
+test("an assignment is begun and listed; one without a title is not", async () => {
+  expect(await act({ intent: "begin assignment", title: "  " })).toMatchObject({ status: 422 });
+  const begun = await act({ intent: "begin assignment", title: " Deck loads " });
+  const found = await findFirstAssignment(services.database, courseKey);
+  expect(found).toMatchObject({ title: "Deck loads", languages: ["python"], comparison: { prompts: "ignored" } });
+  expect(begun.location).toBe(`/assignments/${found?.key}`);
   const shown = textOfPage(coursePage.default, await coursePage.loader(asked({ courseKey })));
-  expect(shown).toContain(String(open?.hand_in_code));
-  expect(await act({ intent: "hand-in", task: "Sum the loads." })).toMatchObject({ ok: true });
-  expect(await findFirstAssignment(services.database, courseKey)).toMatchObject({
-    ...{ hand_in_open: false, hand_in_code: open?.hand_in_code, statement: "Sum the loads." },
-  });
+  expect(shown).toContain("Deck loads");
+  expect(shown).toContain("0 programs, 0 checks, 0 models");
 });
 
 test("a course and a student that are not there are said to be not there", async () => {

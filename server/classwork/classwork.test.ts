@@ -40,7 +40,9 @@ const assignmentOf = async (key: string) => {
   return found;
 };
 const addModel = (key: string, text: string, language = "python") =>
-  insertModel(services.database.query, key, language, [{ name: language === "c" ? "deck.c" : "deck.py", bytes: Buffer.from(text) }]);
+  insertModel(services.database.query, key, language, [
+    { name: language === "c" ? "deck.c" : "deck.py", bytes: Buffer.from(text) },
+  ]);
 const change = async (key: string) => byTeacher(await assignmentOf(key));
 async function addCheck(key: string, input: string, rest: object = {}) {
   const check = { input, expected: null, kind: "normal" as const, ...rest };

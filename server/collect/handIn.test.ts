@@ -18,13 +18,16 @@ beforeAll(async () => {
 });
 afterAll(() => services.close());
 
-async function openCourse(labels: readonly string[] = ["Tern"]): Promise<{
+async function openCourse(
+  labels: readonly string[] = ["Tern"],
+  statement = "",
+): Promise<{
   course: { course: Course; assignment: Assignment };
   code: string;
 }> {
   const key = await addCourse(services.database, `course ${Math.random()}`, "python");
   await addStudents(services.database, key, labels);
-  const asked = { title: "Cars", statement: "Count the cars." };
+  const asked = { title: "Cars", statement };
   await setHandIn(services.database, await insertAssignment(services.database.query, key, asked), true);
   const [course, assignment] = await Promise.all([
     findCourse(services.database, key),
@@ -36,6 +39,17 @@ async function openCourse(labels: readonly string[] = ["Tern"]): Promise<{
 const given = (fields: Partial<HandIn>): HandIn => handInSchema.parse(fields);
 const page = { address: "page", questions: true };
 const program = Buffer.from("cars = 3\nprint(crs)\n");
+
+test("nobody is asked for a purpose that the assignment states", async () => {
+  const { course, code } = await openCourse(["Tern"], "Count the cars.");
+  const who = { student: "Tern", code };
+  expect(await handIn(services, course, given(who), program, page)).toEqual({
+    ok: false,
+    problems: { instead: expect.any(String) },
+  });
+  const taken = await handIn(services, course, given({ ...who, instead: "it stopped" }), program, page);
+  expect(taken).toMatchObject({ ok: true, again: false });
+});
 
 test("the three questions come first; whoever cannot say after reading again is taken all the same", async () => {
   const { course, code } = await openCourse();
