@@ -3,8 +3,9 @@ import { mkdtemp, readFile, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { promisify } from "node:util";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, test } from "@playwright/test";
 import { noBarriers } from "./axe.ts";
+import { drop, newCourse } from "./classPages.ts";
 
 const run = promisify(execFile);
 let folder = "";
@@ -14,32 +15,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => rm(folder, { recursive: true, force: true }));
 
-/** A course of its own with labels; gives the address of its page. */
-async function newCourse(page: Page, name: string, labels: string[]): Promise<string> {
-  await page.goto("/courses");
-  await page.getByLabel("Name").fill(name);
-  await page.getByRole("button", { name: /Add|Make/ }).click();
-  await page.waitForURL(/courses\/\w+/);
-  await page.getByLabel("Labels of more students, one a line").fill(labels.join("\n"));
-  await page.getByRole("button", { name: "Add them" }).click();
-  await expect(page.getByText(`${labels.length} added.`)).toBeVisible();
-  return page.url();
-}
-
 const labels = Array.from({ length: 24 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`);
-
-/** Drops a file on the page as a hand would. */
-async function drop(page: Page, name: string, bytes: Buffer): Promise<void> {
-  const transfer = await page.evaluateHandle(
-    ([file, base64]) => {
-      const data = new DataTransfer();
-      data.items.add(new File([Uint8Array.from(atob(base64 ?? ""), (sign) => sign.charCodeAt(0))], file ?? ""));
-      return data;
-    },
-    [name, bytes.toString("base64")],
-  );
-  await page.getByText("Drop it here").dispatchEvent("drop", { dataTransfer: transfer });
-}
 
 test("a zip of a class is dropped, looked through, corrected, taken in and judged", async ({ page }) => {
   await newCourse(page, "Kittiwake Crossing, dropped", labels);
@@ -130,19 +106,24 @@ test("a student hands in from a phone, adds to it, and hands in again with curl 
   baseURL,
 }) => {
   const course = await newCourse(page, "Kittiwake Crossing, handed in", ["Tern", "Gull"]);
+  const code = (await page.getByRole("row", { name: /Tern/ }).getByRole("cell").nth(1).textContent()) ?? "";
+  await page.getByLabel("Title of a new one").fill("Cars on the deck");
+  await page.getByRole("button", { name: "Begin it" }).click();
   await page.getByLabel("the hand-in page is open").check();
-  await page.getByLabel("The task, for whoever cannot say").fill("Print the number of cars on the deck.");
   await page.getByRole("button", { name: "Keep" }).last().click();
   await expect(page.getByText("Address for students")).toBeVisible();
   await noBarriers(page);
-  const address = (await page.locator("code").first().textContent()) ?? "";
-  const code = (await page.getByRole("row", { name: /Tern/ }).getByRole("cell").nth(1).textContent()) ?? "";
+  const address =
+    (await page
+      .getByText(/\/s\/hand-in\//)
+      .first()
+      .textContent()) ?? "";
 
   await page.setViewportSize({ width: 375, height: 740 });
   await page.goto(address);
   await expect(page.getByLabel("Program", { exact: true })).toHaveCount(0);
   await page.getByRole("button", { name: "Go on to the program" }).click();
-  await expect(page.getByText("Print the number of cars on the deck.")).toBeVisible();
+  await expect(page.getByText("Look at your task sheet again")).toBeVisible();
   await noBarriers(page);
   await page.getByLabel("What was it meant to do?").fill("Print how many cars there are.");
   await page.getByLabel("What did it do instead?").fill("It stopped.");

@@ -137,7 +137,9 @@ function CheckRow({
         {Object.keys(check.comparison).length > 0 && <p className="note-small">Compared by rules of its own.</p>}
       </td>
       <td className="px-3 py-2">
-        <pre className="max-h-40 overflow-auto text-[0.85rem] whitespace-pre-wrap">{check.input || "(nothing)"}</pre>
+        <pre className="max-h-40 overflow-auto text-[0.85rem] whitespace-pre-wrap" tabIndex={0}>
+          {check.input || "(nothing)"}
+        </pre>
       </td>
       <td className="px-3 py-2">
         <IntendedOutput check={check} />

@@ -1,6 +1,13 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { type Comparison, comparisonSchema, comparisonWords, mergeComparison, sameLine } from "./comparison.ts";
+import {
+  type Comparison,
+  comparisonSchema,
+  comparisonWords,
+  mergeComparison,
+  ownRules,
+  sameLine,
+} from "./comparison.ts";
 
 test("a check's own rules stand before those of its assignment; a rule that it does not name is the assignment's", () => {
   const assignment: Comparison = { prompts: "ignored", numbers: 0.01 };
@@ -9,6 +16,12 @@ test("a check's own rules stand before those of its assignment; a rule that it d
     ...{ prompts: "compared", numbers: 0.01, letterCase: "ignored" },
   });
   expect(mergeComparison(assignment, {})).toEqual(assignment);
+});
+
+test("rules that hold anyway are not written, and the sentences stay the same", () => {
+  const said: Comparison = { prompts: "ignored", blanks: "compared", numbers: null, order: "free" };
+  expect(ownRules(said)).toEqual({ prompts: "ignored", order: "free" });
+  expect(comparisonWords(ownRules(said))).toEqual(comparisonWords(said));
 });
 
 test("every rule that holds is said in a sentence", () => {

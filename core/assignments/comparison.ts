@@ -25,6 +25,18 @@ export function mergeComparison(assignment: Comparison, check: Comparison): Comp
   return { ...assignment, ...own };
 }
 
+/** What holds where nobody says a rule. */
+const otherwise: Required<Comparison> = {
+  ...{ prompts: "compared", blanks: "compared", letterCase: "compared", numbers: null },
+  ...{ order: "kept", otherLines: "counted" },
+};
+
+/** The rules of an assignment without those that would hold anyway, so that equal rules are written alike. */
+export function ownRules(comparison: Comparison): Comparison {
+  const differs = ([rule, value]: [string, unknown]) => otherwise[rule as keyof Comparison] !== value;
+  return Object.fromEntries(Object.entries(comparison).filter(differs));
+}
+
 /** Every rule that holds, one sentence each, for a person. */
 export function comparisonWords(comparison: Comparison): string[] {
   const { prompts, blanks, letterCase, numbers, order, otherLines } = comparison;

@@ -1,3 +1,4 @@
+import { ownRules } from "../../../core/assignments/comparison.ts";
 import { findLanguage } from "../../../core/languages/languages.ts";
 import {
   askVerifiedAgain,
@@ -20,11 +21,14 @@ export const about = defineAssignmentAction({
   does: async ({ services, assignment }, change, given) => {
     const title = given.title.trim();
     if (title === "") return refused("An assignment needs a title. Nothing was changed.");
-    const comparison = readComparison(given);
-    if ("problem" in comparison) return refused(comparison.problem);
+    const said = readComparison(given);
+    if ("problem" in said) return refused(said.problem);
+    const comparison = ownRules(said);
     const { statement } = given;
     const languages = given.languages.filter((id) => findLanguage(id));
-    const compares = JSON.stringify(comparison) !== JSON.stringify(assignment.comparison);
+    const compares =
+      JSON.stringify(Object.entries(comparison).sort()) !==
+      JSON.stringify(Object.entries(ownRules(assignment.comparison)).sort());
     const text = { yours: statement, theirs: async (now: typeof assignment) => now.statement };
     const saved = await changeAssignment(
       services.database,
