@@ -1,3 +1,4 @@
+import { benchAssignment } from "./assignment.ts";
 import { benchBatch } from "./batch.ts";
 import { benchClassroom } from "./classroom.ts";
 import { benchCollect } from "./collect.ts";
@@ -12,6 +13,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   // First, while nothing else lives in this process.
   reading: benchReading,
   batch: benchBatch,
+  assignment: benchAssignment,
   languages: benchLanguages,
   recorder: benchRecorder,
   pages: benchPages,

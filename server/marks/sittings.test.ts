@@ -29,7 +29,7 @@ beforeAll(async () => {
   services = await openTestServices();
   await loadDemo(services);
   await services.queue.settled();
-}, 120_000);
+});
 afterAll(() => services.close());
 
 const { who } = byTeacher({ revision: 0 });

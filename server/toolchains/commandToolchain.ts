@@ -58,7 +58,7 @@ export type CommandTranslator = {
     perform: (plan: Plan) => Promise<{ answer: JobAnswer; block: CommandBlock }>,
   ) => Promise<Found | null>;
   /** Takes note of a program that was built. */
-  keepBuilt?: (request: RunRequest, program: Buffer) => void;
+  keepBuilt?: (request: RunRequest, program: Buffer, said: string) => void;
   /** True if the console's error text says that memory ran out. */
   outOfMemory?: (errors: string) => boolean;
   close?: () => Promise<void>;
@@ -297,7 +297,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     if (!state.ready) throw new Error(state.reason);
     const plan = await translator.plan(request, mode);
     const done = plan.said?.refused ? null : await perform(mode, request, plan);
-    if (done?.block.built) translator.keepBuilt?.(request, done.block.built);
+    if (done?.block.built) translator.keepBuilt?.(request, done.block.built, done.block.messages);
     const outcome = { ...outcomeOf(mode, request, plan, done), translator: state.version };
     if (mode === "run" && outcome.exit.signal !== 0 && outcome.stoppedBy === "fault" && translator.findCrash && done) {
       const found = await translator.findCrash(request, done.block, (again) => perform("run", request, again));

@@ -40,8 +40,8 @@ const debuggerPath = "/usr/bin/gdb";
 const program = "/tmp/build/program";
 /** The byte that the recorder puts into locals that are not set, so that it can be seen when they are. */
 const trash = 0xfe;
-/** Programs kept so that a recording need not build them again. */
-const mostKept = 24;
+/** Programs kept so that another run or a recording of the same text need not build them again. */
+const mostKept = 48;
 
 /**
  * How a language that is translated to machine code goes about its values, for the recorder (runners/native): the quote
@@ -75,22 +75,29 @@ export function nativeTranslator(
   habits: Habits,
   build: (request: RunRequest, program: string) => string[],
 ): Pick<CommandTranslator, "plan" | "findCrash" | "keepBuilt"> {
-  const kept = new Map<string, Buffer>();
+  const kept = new Map<string, { built: Buffer; said: string }>();
   const names = (request: RunRequest) => request.files.map((file) => file.name);
   return {
-    keepBuilt: (request, built) => {
-      kept.set(textKey(request), built);
+    keepBuilt: (request, built, messages) => {
+      // What a place-finder told of a crash stands behind what the translator said.
+      const found = messages.lastIndexOf('{"frames"');
+      kept.set(textKey(request), { built, said: found < 0 ? messages : messages.slice(0, found) });
       const oldest = kept.keys().next().value;
       if (kept.size > mostKept && oldest !== undefined) kept.delete(oldest);
     },
     plan: async (request, mode) => {
-      const shared = { build: [build(request, program)], renamed: [["./", ""]] as const };
+      // Only a program of this very text is taken instead of a new build; what its translator said comes with it.
+      const ready = kept.get(textKey(request));
+      const shared = {
+        ...(ready ? { build: [], said: { text: ready.said, refused: false } } : { build: [build(request, program)] }),
+        files: ready ? [...request.files, { name: program, bytes: ready.built }] : request.files,
+        ...(ready ? {} : { keep: program }),
+        renamed: [["./", ""]] as const,
+      };
       if (mode !== "trace")
         return {
           ...shared,
-          files: request.files,
           run: [program],
-          keep: program,
           afterSignal: ["@crash_place", program, JSON.stringify(habits), ...names(request)],
         };
       const record = [
@@ -102,10 +109,7 @@ export function nativeTranslator(
         assignedByLine(language, request),
         ...names(request),
       ];
-      // Only a program of this very text is taken instead of a new build.
-      const built = kept.get(textKey(request));
-      const files = built ? [...request.files, { name: program, bytes: built }] : request.files;
-      return { ...shared, files, ...(built ? { build: [] } : { keep: program }), run: record, recording: true };
+      return { ...shared, run: record, recording: true };
     },
     /** Null where neither can tell, or where it does not crash again: no line is invented. */
     findCrash: async (request, first, perform) => {

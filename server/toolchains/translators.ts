@@ -4,6 +4,7 @@ import { readLimits } from "../limits.ts";
 import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
 import { createPool, type PoolOf } from "../sandbox/pool.ts";
 import { startServant } from "../sandbox/warmWorker.ts";
+import { textKey } from "./textKey.ts";
 
 /** Time in which a program must be translated, in milliseconds. */
 const patience = 20_000;
@@ -29,6 +30,33 @@ export type Translated = { ok: boolean; main: string; said: string; made: Progra
  * head of an answer is as `headSchema` says, its body the text and then the files made.
  */
 export function createTranslators(specification: SandboxSpecification, size = 2): PoolOf<Translation, Translated> {
+  return rememberingTranslations(createServants(specification, size));
+}
+
+/** Texts whose translation is remembered, and most bytes that the files of one may have. */
+const mostRemembered = 64;
+const mostBytes = 512 * 1024;
+
+/** The same with translations remembered by their text, so that a program that is run by ten checks is translated once. */
+function rememberingTranslations(pool: PoolOf<Translation, Translated>): PoolOf<Translation, Translated> {
+  const known = new Map<string, Translated>();
+  return {
+    ...pool,
+    run: async (translation, signal) => {
+      const key = `${translation.record} ${textKey(translation)}`;
+      const before = known.get(key);
+      if (before) return before;
+      const translated = await pool.run(translation, signal);
+      if (translated.made.reduce((sum, file) => sum + file.bytes.length, 0) > mostBytes) return translated;
+      known.set(key, translated);
+      const oldest = known.keys().next().value;
+      if (known.size > mostRemembered && oldest !== undefined) known.delete(oldest);
+      return translated;
+    },
+  };
+}
+
+function createServants(specification: SandboxSpecification, size: number): PoolOf<Translation, Translated> {
   const limits = readLimits();
   return createPool(() => {
     const servant = startServant(specification, limits);
