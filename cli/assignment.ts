@@ -4,7 +4,7 @@ import { combineJudged } from "../core/assignments/combineJudged.ts";
 import { compareOutput } from "../core/assignments/compareOutput.ts";
 import { mergeComparison } from "../core/assignments/comparison.ts";
 import { textOfResults } from "../core/assignments/intended.ts";
-import { type Cell, cellOf, groupAlike } from "../core/assignments/overview.ts";
+import { alikeOf, type Cell, cellOf, groupAlike } from "../core/assignments/overview.ts";
 import type { Entry } from "../core/collecting/entries.ts";
 import { type AssignmentContent, type FileCheck, readAssignmentFile } from "../core/formats/assignmentFile.ts";
 import { readCheckFiles } from "../core/formats/checkFiles.ts";
@@ -160,7 +160,7 @@ export async function judgeByAssignment(
   await Promise.all(Array.from({ length: atOnce }, worker));
   const judged = rows.flatMap((row) => ("error" in row ? [] : [row]));
   const groups = groupAlike(
-    judged.map((row) => ({ key: row.program, class: row.class, cells: row.cells })),
+    judged.map((row) => ({ key: row.program, class: row.class, cells: row.cells, alike: alikeOf(row.cells) })),
     names,
   );
   return {

@@ -43,3 +43,38 @@ export function CellSign({ result, words = false }: { result: CellResult; words?
     </span>
   );
 }
+
+/** The colour of a sign; its shape tells it as well. */
+export function signColour(result: CellResult): string {
+  return signs[result].colour;
+}
+
+/** The shapes of all signs, once for a page that shows thousands of them by `SharedSign`. */
+export function SharedSigns() {
+  return (
+    <svg className="hidden" aria-hidden>
+      {Object.entries(signs).map(([result, { path, dashes }]) => (
+        <symbol key={result} id={`sign-${result.replaceAll(" ", "-")}`} viewBox="0 0 24 24">
+          <path
+            d={path}
+            fill="none"
+            stroke="currentColor"
+            strokeWidth="2.3"
+            strokeLinecap="round"
+            strokeLinejoin="round"
+            strokeDasharray={dashes}
+          />
+        </symbol>
+      ))}
+    </svg>
+  );
+}
+
+/** A sign by the shapes of `SharedSigns`, in the colour of what holds it. */
+export function SharedSign({ result }: { result: CellResult }) {
+  return (
+    <svg className="h-5 w-5" aria-hidden>
+      <use href={`#sign-${result.replaceAll(" ", "-")}`} />
+    </svg>
+  );
+}

@@ -1,8 +1,10 @@
-import { Link } from "react-router";
 import type { Group } from "../../core/assignments/overview.ts";
 import type { OverviewColumn } from "../../server/classwork/overview.ts";
 import { ClassMark } from "../components/marks.tsx";
 import type { ShownProgram } from "./overviewView.ts";
+
+/** Names of a group that are shown; the table has all of them. */
+const namesShown = 40;
 
 /** Programs that fail alike, the largest group first, and those that pass everything. */
 export function GroupList({
@@ -17,16 +19,17 @@ export function GroupList({
   const byKey = new Map(programs.map((program) => [program.key, program]));
   const checks = columns.filter((column) => column.key !== "");
   const numberOf = (key: string) => checks.findIndex((column) => column.key === key) + 1;
-  const passing = programs.filter((program) => program.passesAll);
+  const passing = programs.filter((program) => program.class === null && program.state === "no fault shown");
   const labels = (keys: readonly string[]) => (
     <ul className="flex flex-wrap gap-x-3">
-      {keys.map((key) => (
+      {keys.slice(0, namesShown).map((key) => (
         <li key={key}>
-          <Link className="link" to={`/cases/${key}`}>
+          <a className="link" href={`/cases/${key}`}>
             {byKey.get(key)?.name ?? "a program"}
-          </Link>
+          </a>
         </li>
       ))}
+      {keys.length > namesShown && <li className="note-small">and {keys.length - namesShown} more</li>}
     </ul>
   );
   return (

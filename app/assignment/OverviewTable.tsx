@@ -1,9 +1,9 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type KeyboardEvent, useRef, useState } from "react";
-import { Link } from "react-router";
+import { readLetters } from "../../core/assignments/overview.ts";
 import type { OverviewColumn } from "../../server/classwork/overview.ts";
 import { ClassMark } from "../components/marks.tsx";
-import { CellSign, resultWords } from "./CellSign.tsx";
+import { resultWords, SharedSign, SharedSigns, signColour } from "./CellSign.tsx";
 import type { ShownProgram } from "./overviewView.ts";
 
 /** Height of a row in pixels; all rows are alike, so that only those in sight need to be there. */
@@ -25,8 +25,8 @@ export function OverviewTable({
     count: programs.length,
     getScrollElement: () => area.current,
     estimateSize: () => rowHeight,
-    overscan: 8,
-    initialRect: { width: 900, height: 620 },
+    overscan: 6,
+    initialRect: { width: 900, height: 520 },
   });
   const items = rows.getVirtualItems();
   const before = items[0]?.start ?? 0;
@@ -71,16 +71,13 @@ export function OverviewTable({
             return (
               <tr key={program.key} className="border-b border-rule align-middle" style={{ height: rowHeight }}>
                 <th scope="row" className="sticky left-0 bg-sheet px-3 text-left font-normal whitespace-nowrap">
-                  <Link className="link" to={`/cases/${program.key}`}>
+                  <a className="link" href={`/cases/${program.key}`}>
                     {program.name}
-                  </Link>
-                  {program.earlier.length > 0 && (
-                    <span
-                      className="note-small"
-                      title={`${program.earlier.length} handed in before; the newest counts`}
-                    >
+                  </a>
+                  {program.earlier > 0 && (
+                    <span className="note-small" title={`${program.earlier} handed in before; the newest counts`}>
                       {" "}
-                      +{program.earlier.length}
+                      +{program.earlier}
                     </span>
                   )}
                 </th>
@@ -90,32 +87,28 @@ export function OverviewTable({
                       of={program.class}
                       kind={program.kind === "form" || program.kind === "meaning" ? program.kind : null}
                     />
-                  ) : program.judged ? (
-                    <span className="text-graphite">{program.passesAll ? "no fault shown" : "open"}</span>
                   ) : (
-                    <span className="note-small">not judged yet</span>
+                    <span className="text-graphite">{program.state}</span>
                   )}
                 </td>
-                {program.results.map((result, column) => {
+                {readLetters(program.letters).map((result, column) => {
                   const check = columns[column];
                   if (!check) return null;
                   const isPressed = pressed?.program === program.key && pressed.check === check.key;
                   return (
                     <td key={check.key} className={`text-center ${isPressed ? "bg-slip" : ""}`}>
                       {result !== null && (
-                        <Link
-                          to={`?program=${program.key}&check=${check.key}`}
-                          preventScrollReset
-                          replace
+                        <a
+                          href={`?program=${program.key}&check=${check.key}`}
                           data-place={`${index} ${column}`}
                           tabIndex={place.row === index && place.column === column ? 0 : -1}
                           onFocus={() => setPlace({ row: index, column })}
                           aria-label={`${program.name}, ${check.name}: ${resultWords[result]}`}
                           aria-current={isPressed ? "true" : undefined}
-                          className="inline-flex px-1"
+                          className={`inline-flex px-1 ${signColour(result)}`}
                         >
-                          <CellSign result={result} />
-                        </Link>
+                          <SharedSign result={result} />
+                        </a>
                       )}
                     </td>
                   );

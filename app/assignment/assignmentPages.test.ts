@@ -199,10 +199,10 @@ test("the overview, a pressed cell, paper, values with commas, and the case with
   const [child, fifteen] = await checksOf(key);
   const at = (query: string) => overviewPage.loader(asked({ assignmentKey: key }, { path: `/${query}` }));
   const overview = await at("");
-  expect(overview.programs.map((each) => [each.key, each.class, each.results])).toEqual(
+  expect(overview.programs.map((each) => [each.key, each.class, each.letters])).toEqual(
     expect.arrayContaining([
-      [right, null, ["passes", "passes"]],
-      [wrong, "logic", ["passes", "logic"]],
+      [right, null, "pp"],
+      [wrong, "logic", "pl"],
     ]),
   );
   const text = textOfPage(overviewPage.default, overview);

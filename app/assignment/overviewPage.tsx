@@ -3,6 +3,7 @@ import { findAssignment } from "../../server/assignments/assignmentStore.ts";
 import { overviewOf } from "../../server/classwork/overview.ts";
 import { findCourse } from "../../server/people/courseStore.ts";
 import { act, type Reply } from "../actions.ts";
+import { PlainLinks } from "../components/PlainLinks.tsx";
 import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
 import type { Route } from "./+types/overviewPage.ts";
 import { AssignmentHead } from "./AssignmentHead.tsx";
@@ -94,17 +95,19 @@ export default function OverviewPage({ loaderData: view }: Route.ComponentProps)
               </Link>
             </p>
           </div>
-          <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_24rem]">
-            <OverviewTable columns={view.columns} programs={view.programs} pressed={pressed} />
-            <div className="grid gap-4">
-              {view.pressed ? (
-                <PressedCellView cell={view.pressed} />
-              ) : (
-                <p className="note-small">Press a sign to see that run beside what is intended.</p>
-              )}
-              <GroupList groups={view.groups} programs={view.programs} columns={view.columns} />
+          <PlainLinks>
+            <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_24rem]">
+              <OverviewTable columns={view.columns} programs={view.programs} pressed={pressed} />
+              <div className="grid gap-4">
+                {view.pressed ? (
+                  <PressedCellView cell={view.pressed} />
+                ) : (
+                  <p className="note-small">Press a sign to see that run beside what is intended.</p>
+                )}
+                <GroupList groups={view.groups} programs={view.programs} columns={view.columns} />
+              </div>
             </div>
-          </div>
+          </PlainLinks>
         </div>
       )}
     </>

@@ -1,5 +1,5 @@
 import { compareOutput } from "../../core/assignments/compareOutput.ts";
-import type { CellResult } from "../../core/assignments/overview.ts";
+import { lettersOf } from "../../core/assignments/overview.ts";
 import type { Assignment } from "../../server/assignments/assignmentStore.ts";
 import { findCase, versionOf } from "../../server/cases/caseStore.ts";
 import { lastHandedIn } from "../../server/classwork/judgeAssignment.ts";
@@ -10,17 +10,23 @@ import { findKeptRun } from "../../server/judge/runStore.ts";
 import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
 
-/** A program of the table: of its cells only what each shows. */
-export type ShownProgram = Omit<Overview["programs"][number], "cells"> & { results: Array<CellResult | null> };
+/** A program of the table: its results as a letter each (core/assignments/overview.ts), and what its row says. */
+export type ShownProgram = Pick<Overview["programs"][number], "key" | "name" | "file" | "class" | "kind"> & {
+  letters: string;
+  /** What the row says where there is no class. */
+  state: "no fault shown" | "open" | "not judged yet";
+  earlier: number;
+};
 
 /** What the page of an overview shows of it: cells without what only a pressed one tells. */
 export function shownOverview({ programs, ...rest }: Overview) {
   return {
     ...rest,
     programs: programs.map(
-      ({ cells, ...program }): ShownProgram => ({
-        ...program,
-        results: cells.map((cell) => cell?.result ?? null),
+      ({ key, name, file, class: faultClass, kind, ...program }): ShownProgram => ({
+        ...{ key, name, file, class: faultClass, kind, earlier: program.earlier.length },
+        letters: lettersOf(program.cells.map((cell) => cell?.result ?? null)),
+        state: program.passesAll ? "no fault shown" : program.judged ? "open" : "not judged yet",
       }),
     ),
   };

@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { readLetters } from "../../core/assignments/overview.ts";
 import { findAssignment } from "../../server/assignments/assignmentStore.ts";
 import { overviewOf } from "../../server/classwork/overview.ts";
 import { findCourse } from "../../server/people/courseStore.ts";
@@ -21,7 +22,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 /** The overview on paper: the same signs, with what each means below. */
 export default function PrintOverview({ loaderData: view }: Route.ComponentProps) {
   const classWords = useClassWords();
-  const used = [...new Set(view.programs.flatMap((program) => program.results))].flatMap((result) => result ?? []);
+  const used = [...new Set(view.programs.flatMap((program) => readLetters(program.letters)))].flatMap(
+    (result) => result ?? [],
+  );
   return (
     <PrintPage
       title={view.title}
@@ -43,10 +46,8 @@ export default function PrintOverview({ loaderData: view }: Route.ComponentProps
           {view.programs.map((program) => (
             <tr key={program.key} className="keep-together border-b border-neutral-400">
               <td className="pr-2">{program.name}</td>
-              <td className="pr-2">
-                {program.class ? classWords(program.class) : program.passesAll ? "no fault shown" : "open"}
-              </td>
-              {program.results.map((result, index) => (
+              <td className="pr-2">{program.class ? classWords(program.class) : program.state}</td>
+              {readLetters(program.letters).map((result, index) => (
                 <td key={view.columns[index]?.key} className="text-center">
                   {result && <CellSign result={result} />}
                 </td>

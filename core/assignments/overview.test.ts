@@ -1,6 +1,18 @@
 import { expect, test } from "vitest";
 import { type CombinedCheck, combineChecks } from "./combineChecks.ts";
-import { type Cell, countClasses, groupAlike, masked, passesAll } from "./overview.ts";
+import {
+  alikeOf,
+  type Cell,
+  cellResults,
+  countClasses,
+  glanceOf,
+  groupAlike,
+  lettersOf,
+  masked,
+  passesAll,
+  readGlance,
+  readLetters,
+} from "./overview.ts";
 
 const cell = (check: string, result: Cell["result"], alike = ""): Cell => ({ check, edition: 1, result, alike });
 
@@ -13,7 +25,10 @@ test("programs that fail alike are one group, whatever their numbers are; the la
     { key: "e", class: null, cells: [cell("1", "passes"), cell("2", "passes")] },
     { key: "f", class: "logic" as const, cells: [cell("1", "does not end"), cell("2", "passes")] },
   ];
-  const groups = groupAlike(programs, ["1", "2"]);
+  const groups = groupAlike(
+    programs.map((program) => ({ ...program, alike: alikeOf(program.cells) })),
+    ["1", "2"],
+  );
   expect(groups.map((group) => group.programs)).toEqual([["a", "c"], ["b"], ["d"], ["f"]]);
   expect(groups[3]).toMatchObject({ shows: "does not end", checks: ["1"] });
   expect(countClasses(programs)).toEqual({ syntax: 0, runtime: 1, logic: 4, "no fault shown": 1, open: 0 });
@@ -21,7 +36,7 @@ test("programs that fail alike are one group, whatever their numbers are; the la
 
 test("a refused program fails every check; what is open is no pass, and nothing at all is none", () => {
   const refused = { key: "a", class: "syntax" as const, cells: [cell("1", "syntax", "SyntaxError")] };
-  expect(groupAlike([refused], ["1", "2"])[0]?.checks).toEqual(["1", "2"]);
+  expect(groupAlike([{ ...refused, alike: alikeOf(refused.cells) }], ["1", "2"])[0]?.checks).toEqual(["1", "2"]);
   expect(passesAll({ cells: [] })).toBe(false);
   expect(passesAll({ cells: [cell("1", "open")] })).toBe(false);
   expect(passesAll({ cells: [cell("1", "open"), cell("2", "passes")] })).toBe(true);
@@ -63,4 +78,12 @@ test("what a run as handed in was to give comes from the model, if nobody said i
   expect(combineChecks([open], pieces)[0]).toMatchObject({ expected: "3 t\n", pieces, from: "model", recorded: null });
   const said = check({ handed_in: true, input: "3\n", expected: "4 t\n" });
   expect(combineChecks([said], pieces)[0]).toMatchObject({ expected: "4 t\n", from: null });
+});
+
+test("cells in short are read as they were; what is none is left out", () => {
+  const cells = cellResults.map((result, index) => ({ check: `key${index}`, edition: index + 1, result }));
+  expect(readGlance(glanceOf(cells))).toEqual(cells);
+  expect(readGlance("")).toEqual([]);
+  expect(readLetters(lettersOf([...cellResults, null]))).toEqual([...cellResults, null]);
+  expect(readGlance("key:1:z other")).toEqual([]);
 });

@@ -30,6 +30,49 @@ export const cellSchema = z.object({
 });
 export type Cell = z.infer<typeof cellSchema>;
 
+/** What an overview draws of a cell. */
+export type GlanceCell = Pick<Cell, "check" | "edition" | "result">;
+
+const letters = {
+  passes: "p",
+  syntax: "s",
+  runtime: "r",
+  logic: "l",
+  "does not end": "e",
+  open: "o",
+  "not run": "n",
+} as const;
+
+/** Cells in short: check, edition and a letter each, with blanks between; `readGlance` reads them. Keys hold no sign. */
+export function glanceOf(cells: readonly GlanceCell[]): string {
+  return cells.map((cell) => `${cell.check}:${cell.edition}:${letters[cell.result]}`).join(" ");
+}
+
+/** The cells that `glanceOf` has written; what is none is left out. */
+export function readGlance(glance: string): GlanceCell[] {
+  if (glance === "") return [];
+  return glance.split(" ").flatMap((written) => {
+    const [check, edition, letter] = written.split(":");
+    const result = cellResults.find((each) => letters[each] === letter);
+    return check && result ? [{ check, edition: Number(edition), result }] : [];
+  });
+}
+
+/** Results as one letter each, "-" where there is none; `readLetters` reads them. */
+export function lettersOf(results: ReadonlyArray<CellResult | null>): string {
+  return results.map((result) => (result === null ? "-" : letters[result])).join("");
+}
+
+/** The results that `lettersOf` has written. */
+export function readLetters(text: string): Array<CellResult | null> {
+  return [...text].map((letter) => cellResults.find((each) => letters[each] === letter) ?? null);
+}
+
+/** What the first failing cell shows; "" where none fails. */
+export function alikeOf(cells: readonly Cell[]): string {
+  return cells.find(isFailing)?.alike ?? "";
+}
+
 /** A line with its numbers masked, so that "Load: 19" and "Load: 23" are one. */
 export function masked(line: string): string {
   return line.replace(/\d+(?:[.,]\d+)*/g, "#").slice(0, 200);
@@ -67,7 +110,9 @@ function short(line: string | null): string | null {
 export type JudgedProgram = {
   key: string;
   class: z.infer<typeof faultClassSchema> | null;
-  cells: readonly Cell[];
+  cells: readonly GlanceCell[];
+  /** What the first failing cell shows. */
+  alike: string;
 };
 
 /** Programs that fail alike: the same class, the same checks, the same first difference or message. */
@@ -97,7 +142,7 @@ export function groupAlike(programs: readonly JudgedProgram[], checks: readonly 
     if (!first) continue;
     const own = wrong.map((cell) => cell.check);
     const named = program.class === "syntax" ? [...checks] : checks.filter((check) => own.includes(check));
-    const shows = [first.result === "does not end" ? "does not end" : "", first.alike].filter(Boolean).join(" ");
+    const shows = [first.result === "does not end" ? "does not end" : "", program.alike].filter(Boolean).join(" ");
     const signature = JSON.stringify([program.class, named, shows]);
     const known = groups.get(signature);
     if (known) known.programs.push(program.key);
@@ -113,7 +158,7 @@ export function passesAll(program: Pick<JudgedProgram, "cells">): boolean {
 }
 
 /** How many programs of each class there are; "no fault shown" where all pass, "open" for the rest. */
-export function countClasses(programs: readonly JudgedProgram[]) {
+export function countClasses(programs: ReadonlyArray<Omit<JudgedProgram, "alike">>) {
   const counts = { syntax: 0, runtime: 0, logic: 0, "no fault shown": 0, open: 0 };
   for (const program of programs) {
     if (program.class !== null) counts[program.class] += 1;

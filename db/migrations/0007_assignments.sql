@@ -55,7 +55,8 @@ alter table program_check add column confirmed boolean not null default true;
 create index program_check_worked_out_by on program_check (worked_out_by);
 
 -- What judging a version that was handed in came to, check by check, for the overview of its assignment. It can be made
--- again from the runs.
+-- again from the runs. `glance`: the cells in short (check, edition and a letter each), `alike`: what the first failing one
+-- shows, so that an overview of hundreds reads no more than it draws.
 create table judged_version (
   version text primary key references version (key) on delete cascade,
   assignment text not null references assignment (key) on delete cascade,
@@ -63,6 +64,8 @@ create table judged_version (
   class text,
   kind text,
   cells jsonb not null,
+  glance text not null,
+  alike text not null,
   judged_at timestamptz not null default now()
 );
 create index judged_version_assignment on judged_version (assignment);

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { type Cell, cellSchema } from "../../core/assignments/overview.ts";
+import { alikeOf, type Cell, cellSchema, glanceOf, readGlance } from "../../core/assignments/overview.ts";
 import { faultClassSchema } from "../../core/cases/case.ts";
 import type { Database } from "../database/database.ts";
 import { asJson, jsonColumn, keyRow, timeColumn } from "../database/rows.ts";
@@ -17,12 +17,15 @@ export type JudgedVersion = {
 /** Keeps what judging a version came to, unless it was taken away or moved to another assignment meanwhile. */
 export async function saveJudged(database: Database, judged: JudgedVersion): Promise<void> {
   await database.query(
-    `insert into judged_version (version, assignment, faulty_case, class, kind, cells)
-     select v.key, f.assignment, f.key, $4, $5, $6 from version v join faulty_case f on f.key = v.faulty_case
+    `insert into judged_version (version, assignment, faulty_case, class, kind, cells, glance, alike)
+     select v.key, f.assignment, f.key, $4, $5, $6, $7, $8 from version v join faulty_case f on f.key = v.faulty_case
      where v.key = $1 and f.assignment = $2 and f.key = $3
      on conflict (version) do update set assignment = excluded.assignment, class = excluded.class, kind = excluded.kind,
-       cells = excluded.cells, judged_at = now()`,
-    [judged.version, judged.assignment, judged.faultyCase, judged.class, judged.kind, asJson(judged.cells)],
+       cells = excluded.cells, glance = excluded.glance, alike = excluded.alike, judged_at = now()`,
+    [
+      ...[judged.version, judged.assignment, judged.faultyCase, judged.class, judged.kind, asJson(judged.cells)],
+      ...[glanceOf(judged.cells), alikeOf(judged.cells).replace(/[\0\ud800-\udfff]/gu, " ")],
+    ],
   );
 }
 
@@ -38,7 +41,8 @@ const programRow = z.object({
   created_at: timeColumn,
   class: faultClassSchema.nullable(),
   kind: z.string().nullable(),
-  cells: jsonColumn(z.array(cellSchema)),
+  cells: z.string().transform(readGlance),
+  alike: z.string(),
 });
 /** A program of an overview: the newest version that was handed in of a case, with its cells; none before it is judged. */
 export type OverviewRow = z.infer<typeof programRow>;
@@ -50,7 +54,7 @@ export type OverviewRow = z.infer<typeof programRow>;
 export async function listOverview(database: Database, assignment: string): Promise<OverviewRow[]> {
   const rows = await database.query(
     `select f.key, v.key as version, v.number, f.student, s.label, f.language, f.title, vf.name, v.created_at, j.class, j.kind,
-       coalesce(j.cells, '[]') as cells
+       coalesce(j.glance, '') as cells, coalesce(j.alike, '') as alike
      from faulty_case f
        join lateral (select v.key, v.number, v.created_at from version v
          where v.faulty_case = f.key and v.handed_in and not v.worked order by v.number desc limit 1) v on true
@@ -62,6 +66,17 @@ export async function listOverview(database: Database, assignment: string): Prom
     [assignment],
   );
   return z.array(programRow).parse(rows);
+}
+
+/** All that is kept of the cells of an assignment's judged versions, by version. */
+export async function listCells(database: Database, assignment: string): Promise<ReadonlyMap<string, Cell[]>> {
+  const rows = await database.query("select version, cells from judged_version where assignment = $1", [assignment]);
+  return new Map(
+    z
+      .array(z.object({ version: z.string(), cells: jsonColumn(z.array(cellSchema)) }))
+      .parse(rows)
+      .map((row) => [row.version, row.cells]),
+  );
 }
 
 /** The cases of an assignment that are there. */

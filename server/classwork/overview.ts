@@ -1,6 +1,6 @@
 import {
-  type Cell,
   countClasses,
+  type GlanceCell,
   type Group,
   groupAlike,
   isFailing,
@@ -16,11 +16,13 @@ import { listOverview, type OverviewRow } from "./judgedStore.ts";
 export type OverviewColumn = { key: string; name: string; kind: string; purpose: string };
 
 /** A program of an overview. `cells` stand in the order of the columns; null: not judged by this check as it is now. */
-export type OverviewProgram = Pick<OverviewRow, "key" | "language" | "class" | "kind" | "number"> & {
+export type OverviewProgram = Pick<OverviewRow, "key" | "version" | "language" | "class" | "kind" | "number"> & {
   /** The student's label, else the program's file or title. */
   name: string;
   file: string;
-  cells: Array<Cell | null>;
+  cells: Array<GlanceCell | null>;
+  /** What the first failing cell shows. */
+  alike: string;
   /** What the case's own checks show that no column does. */
   ownFails: number;
   passesAll: boolean;
@@ -53,7 +55,7 @@ export async function overviewOf(services: Services, assignment: Assignment): Pr
     newest.set(whose, [...(newest.get(whose) ?? []), row]);
   }
   // The run as handed in has a column where somebody said what was typed in or meant to come out.
-  const isOwn = (cell: Cell) => !editions.has(cell.check);
+  const isOwn = (cell: GlanceCell) => !editions.has(cell.check);
   const handedIn = (row: OverviewRow) => row.cells.find(isOwn);
   // What is refused is refused in every column; it tells nothing of that run.
   const telling = (result: string | undefined) => result !== undefined && result !== "open" && result !== "syntax";
@@ -77,7 +79,15 @@ export async function overviewOf(services: Services, assignment: Assignment): Pr
     const find = (key: string) => current.find((cell) => (key === "" ? isOwn(cell) : cell.check === key)) ?? null;
     const others = current.filter(isOwn).slice(1);
     return {
-      ...{ key: row.key, language: row.language, class: row.class, kind: row.kind, number: row.number },
+      alike: row.alike,
+      ...{
+        key: row.key,
+        version: row.version,
+        language: row.language,
+        class: row.class,
+        kind: row.kind,
+        number: row.number,
+      },
       name: row.label ?? row.name ?? row.title,
       file: row.name ?? row.title,
       cells: columns.map((column) => find(column.key)),
@@ -91,7 +101,7 @@ export async function overviewOf(services: Services, assignment: Assignment): Pr
     };
   });
   const judged = programs.map((program) => ({
-    ...{ key: program.key, class: program.class },
+    ...{ key: program.key, class: program.class, alike: program.alike },
     cells: program.cells.filter((cell) => cell !== null),
   }));
   return {
