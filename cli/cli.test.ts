@@ -79,6 +79,72 @@ test("judge with checks: the first failing one decides", async () => {
   });
 });
 
+const fareModel = 'age = int(input("Age? "))\nprint(6 if age < 15 else 12)\n';
+const fares = {
+  ...{ format: "bent-nail-assignment", version: 1, languages: ["python"] },
+  models: [{ language: "python", files: [{ path: "model.py", text: fareModel }] }],
+  checks: [
+    { name: "child", input: "14\n", expected: "6\n" },
+    { name: "limit", input: "15\n" },
+  ],
+};
+
+test("judge by an assignment: rows in their order, cells with the first difference, programs that fail alike", async () => {
+  await writeFile(join(folder, "fares.json"), JSON.stringify({ ...fares, colour: "blue" }));
+  await writeFile(join(folder, "right.py"), fareModel.replace("Age? ", "How old are you?\\n"));
+  await writeFile(join(folder, "edge.py"), fareModel.replace("< 15", "<= 15"));
+  await writeFile(join(folder, "open.py"), fareModel.replace("print(6", "print((6"));
+  const { code, out, err } = await bentNail([
+    ...["judge", "--assignment", "fares.json", "right.py", "edge.py", "open.py", "gone.py", "--json"],
+  ]);
+  // One program that is not there keeps none of the others from being judged.
+  expect(code).toBe(1);
+  expect(err).toContain("left out: colour");
+  const { rows, groups } = JSON.parse(out);
+  expect(rows).toMatchObject([
+    { program: "right.py", class: null, kind: null, passed: 2 },
+    {
+      ...{ program: "edge.py", class: "logic", passed: 1 },
+      cells: [
+        { check: "child", result: "passes", firstDifference: null },
+        { check: "limit", result: "logic", firstDifference: { line: 1, intended: "12", actual: "6" } },
+      ],
+    },
+    { program: "open.py", class: "syntax", kind: "form", passed: 0 },
+    { program: "gone.py", error: "there is no file gone.py" },
+  ]);
+  expect(groups).toMatchObject([
+    { class: "logic", checks: ["limit"], programs: ["edge.py"] },
+    { class: "syntax", checks: ["child", "limit"], programs: ["open.py"] },
+  ]);
+  const table = (await bentNail(["judge", "--assignment", "fares.json", "edge.py"])).out;
+  expect(table).toContain("edge.py  logic       + L  1 of 2");
+});
+
+test("a model that fails a check is told and works nothing out; files NAME.in with NAME.out judge as well", async () => {
+  const spoilt = { ...fares, models: [{ language: "python", files: [{ path: "model.py", text: "print(7)\n" }] }] };
+  await writeFile(join(folder, "spoilt.json"), JSON.stringify(spoilt));
+  const told = await bentNail(["judge", "--assignment", "spoilt.json", "fare.py", "--json"]);
+  expect(told.err).toContain("model.py fails child, so it is not used as a model");
+  expect(JSON.parse(told.out).rows[0].cells.map((cell: { result: string }) => cell.result)).toEqual(["passes", "open"]);
+  await mkdir(join(folder, "tests"), { recursive: true });
+  for (const [name, text] of Object.entries({ "1.in": "15\n", "1.out": "6\n", "2.in": "9\n", "2.ans": "6\n" }))
+    await writeFile(join(folder, "tests", name), text);
+  const byFiles = JSON.parse((await bentNail(["judge", "--assignment", "tests", "fare.py", "--json"])).out);
+  expect(byFiles.rows[0]).toMatchObject({ class: "logic", passed: 1, cells: [{ check: "1" }, { check: "2" }] });
+  expect(JSON.parse((await bentNail(["judge", "fare.py", "--checks", "tests", "--json"])).out).class).toBe("logic");
+  expect(JSON.parse((await bentNail(["judge", "fare.py", "--checks", "fares.json", "--json"])).out).class).toBe(null);
+});
+
+test.each([
+  [["judge", "--assignment", "fares.json"], 2, "name the programs"],
+  [["judge", "--assignment", "nowhere.json", "fare.py"], 1, "nowhere.json"],
+  [["judge", "--assignment", "fifteen", "fare.py"], 1, "no assignment"],
+  [["judge", "fare.py", "deck.py"], 2, "--assignment"],
+])("%j is refused with words", async (args, code, words) => {
+  expect(await bentNail(args)).toMatchObject({ code, err: expect.stringContaining(words) });
+});
+
 test("read takes an error output apart without running anything", async () => {
   const message =
     'Traceback (most recent call last):\n  File "deck.py", line 3, in <module>\n    print("Load", crs * 2)\nNameError: name \'crs\' is not defined\n';

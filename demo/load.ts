@@ -187,13 +187,18 @@ export async function loadDemo(services: Services): Promise<void> {
   services.loading.begin(
     demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 2,
   );
-  // What is looked at first comes first; what comes later was collected before it, and stands below it in every list.
-  await loadFirstCourse(services);
-  await loadLanguages(services);
+  await loadCases(services);
   await loadClassSet(services);
   services.loading.end("a whole class");
   await loadAssignments(services, Date.now() - 48 * hour);
   services.loading.end("assignments");
+}
+
+/** The cases of the demo: those that are worked through, with their sheet and sittings, and those in other languages. */
+export async function loadCases(services: Services): Promise<void> {
+  // What is looked at first comes first; what comes later was collected before it, and stands below it in every list.
+  await loadFirstCourse(services);
+  await loadLanguages(services);
 }
 
 /** The course whose cases are worked through, with its sheet, exercises and sittings. */

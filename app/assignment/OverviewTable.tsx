@@ -25,8 +25,8 @@ export function OverviewTable({
     count: programs.length,
     getScrollElement: () => area.current,
     estimateSize: () => rowHeight,
-    overscan: 6,
-    initialRect: { width: 900, height: 520 },
+    overscan: 4,
+    initialRect: { width: 900, height: 408 },
   });
   const items = rows.getVirtualItems();
   const before = items[0]?.start ?? 0;
@@ -43,6 +43,7 @@ export function OverviewTable({
   };
   return (
     <section ref={area} className="leaf max-h-[38rem] overflow-auto" aria-label="Programs and checks" onKeyDown={go}>
+      <SharedSigns />
       <table className="w-full border-collapse text-sm">
         <thead className="sticky top-0 z-10 bg-sheet">
           <tr className="border-b-2 border-rule-strong text-left align-bottom">

@@ -85,5 +85,15 @@ test("data of the version before is carried over: nothing is lost, what was deci
   ]);
   expect(await rows("select content from exercise")).toEqual([{ content: { tasks: [] } }]);
   expect(await rows("select cases from collection")).toEqual([{ cases: ["f"] }]);
+
+  // Rules of comparing have words of their own since; checks keep what they had, and judge as they did.
+  for (const number of ["0006", "0007"]) await database.exec(migration(number));
+  expect(await rows("select key, comparison, name, pieces, confirmed from program_check order by position")).toEqual([
+    { key: "k1", comparison: { prompts: "ignored" }, name: "", pieces: null, confirmed: true },
+    { key: "k2", comparison: {}, name: "", pieces: null, confirmed: true },
+  ]);
+  expect(await rows("select key, comparison, languages, input_shape, revision from assignment")).toEqual([
+    { key: "c-1", comparison: {}, languages: [], input_shape: [], revision: 1 },
+  ]);
   await database.close();
 });

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
-import { loadDemo } from "../../demo/load.ts";
+import { loadCases } from "../../demo/load.ts";
 import { findCase } from "../cases/caseStore.ts";
 import { listFormer } from "../cases/formerStore.ts";
 import { listCases } from "../cases/listStore.ts";
@@ -27,7 +27,7 @@ import { overrule } from "./overrule.ts";
 let services: Awaited<ReturnType<typeof openTestServices>>;
 beforeAll(async () => {
   services = await openTestServices();
-  await loadDemo(services);
+  await loadCases(services);
   await services.queue.settled();
 });
 afterAll(() => services.close());
