@@ -1,5 +1,6 @@
 import { readdir, readFile, stat } from "node:fs/promises";
 import { basename, join } from "node:path";
+import { contradictions } from "../core/assignments/combineChecks.ts";
 import { combineJudged } from "../core/assignments/combineJudged.ts";
 import { compareOutput } from "../core/assignments/compareOutput.ts";
 import { mergeComparison } from "../core/assignments/comparison.ts";
@@ -123,6 +124,11 @@ export async function judgeByAssignment(
   given: { language?: Language; say: (words: string) => void },
 ) {
   const checks = await workedOut(toolchains, assignment, given.say);
+  for (const [one, other] of contradictions(checks))
+    if (one < other)
+      given.say(
+        `checks ${one + 1} and ${other + 1} contradict one another: the same is typed in, another output is meant`,
+      );
   if (checks.length === 0) throw new MaterialProblem("this assignment has no checks");
   const names = checks.map((check, index) => check.name || `check ${index + 1}`);
   const judgeOne = async (path: string) => {

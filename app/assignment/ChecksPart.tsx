@@ -148,6 +148,11 @@ function CheckRow({
             Worked out by a model{check.confirmed ? ", confirmed by you" : "; it judges nothing before you confirm it"}.
           </p>
         )}
+        {check.contradicts !== null && (
+          <p className="border-l-4 border-ochre pl-2">
+            Check {check.contradicts + 1} has the same typed in and means another output: no program can pass both.
+          </p>
+        )}
         {check.former.map((each) => (
           <p key={each.at} className="note-small border-l-4 border-ochre pl-2">
             Changed on {when.format(new Date(each.at))} by the {each.who}. Before:{" "}

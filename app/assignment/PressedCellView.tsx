@@ -46,6 +46,20 @@ export function PressedCellView({ cell }: { cell: PressedCell }) {
           The student had said that something else should come out: “{cell.conflict.trimEnd()}”. The assignment counts.
         </p>
       )}
+      {cell.earlier.length > 0 && (
+        <p className="note-small">
+          Handed in before:{" "}
+          {cell.earlier.map((each, index) => (
+            <span key={each.key}>
+              {index > 0 && ", "}
+              <a className="link" href={`/cases/${each.key}`}>
+                {each.file}
+              </a>{" "}
+              ({each.class ?? (each.passesAll ? "no fault shown" : each.judged ? "open" : "not judged")})
+            </span>
+          ))}
+        </p>
+      )}
       <details>
         <summary className="cursor-pointer text-sm font-semibold text-steel-deep">Typed in</summary>
         <pre className="text-sm whitespace-pre-wrap">{cell.input || "(nothing)"}</pre>

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { contradictions } from "../../core/assignments/combineChecks.ts";
 import { comparisonWords } from "../../core/assignments/comparison.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { decodeText } from "../../core/source/decode.ts";
@@ -37,6 +38,7 @@ export async function assignmentView(services: Services, assignment: Assignment,
     countToJudge(services, assignment.key),
     proposalsFor(database, assignment),
   ]);
+  const against = contradictions(checks);
   const students = course ? await listStudents(database, course.key) : [];
   return {
     key: assignment.key,
@@ -49,7 +51,8 @@ export async function assignmentView(services: Services, assignment: Assignment,
     shape: assignment.input_shape,
     course: { key: assignment.course, name: course?.name ?? "", wording: course?.wording ?? "three" },
     starter: starter[0] ? { name: starter[0].name, text: decodeText(starter[0].bytes).text } : null,
-    checks: checks.map((check) => ({
+    checks: checks.map((check, index) => ({
+      contradicts: against.get(index) ?? null,
       ...{ key: check.key, name: check.name, purpose: check.purpose, kind: check.kind, input: check.input },
       ...{ expected: check.expected, pieces: check.pieces, visible: check.visible, confirmed: check.confirmed },
       ...{ comparison: check.comparison, surroundings: check.surroundings },

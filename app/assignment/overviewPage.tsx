@@ -21,11 +21,12 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   if (!assignment) throw data("There is no such assignment. It may have been taken away.", { status: 404 });
   const query = new URL(request.url).searchParams;
   const program = query.get("program");
-  const [course, overview, pressed] = await Promise.all([
+  const [course, overview] = await Promise.all([
     findCourse(services.database, assignment.course),
     overviewOf(services, assignment),
-    program === null ? null : pressedCell(services, assignment, program, query.get("check") ?? ""),
   ]);
+  const pressed =
+    program === null ? null : await pressedCell(services, assignment, overview, program, query.get("check") ?? "");
   return {
     ...shownOverview(overview),
     ...{ key: assignment.key, title: assignment.title, revision: assignment.revision, pressed },

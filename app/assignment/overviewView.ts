@@ -33,7 +33,13 @@ export function shownOverview({ programs, ...rest }: Overview) {
 }
 
 /** A pressed cell: the run beside what is intended. Null where the program or the check is not there any more. */
-export async function pressedCell(services: Services, assignment: Assignment, caseKey: string, checkKey: string) {
+export async function pressedCell(
+  services: Services,
+  assignment: Assignment,
+  { programs }: Pick<Overview, "programs">,
+  caseKey: string,
+  checkKey: string,
+) {
   const found = await findCase(services.database, caseKey, "all");
   if (!found || found.assignment !== assignment.key) return null;
   const head = lastHandedIn(found);
@@ -58,6 +64,8 @@ export async function pressedCell(services: Services, assignment: Assignment, ca
     message: outcome?.diagnostics.find((each) => each.primary)?.message ?? null,
     ended: outcome?.finished ?? false,
     difference: compared && !compared.same ? compared : null,
+    earlier: programs.find((program) => program.key === caseKey)?.earlier ?? [],
+    tries: version.number,
   };
 }
 export type PressedCell = NonNullable<Awaited<ReturnType<typeof pressedCell>>>;

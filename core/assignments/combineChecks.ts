@@ -33,6 +33,28 @@ export function sameSetting(
 }
 
 /**
+ * Checks that contradict one another: the same is typed in, and another output is intended. Each with the check that it
+ * contradicts first, by their places in the list; what nobody said contradicts nothing.
+ */
+export function contradictions(
+  checks: ReadonlyArray<Pick<CombinedCheck, "input" | "surroundings" | "expected">>,
+): Map<number, number> {
+  const found = new Map<number, number>();
+  for (const [place, check] of checks.entries()) {
+    const other = checks.findIndex(
+      (each) =>
+        each !== check &&
+        each.expected !== null &&
+        check.expected !== null &&
+        sameSetting(each, check) &&
+        comparableLines(each.expected).join("\n") !== comparableLines(check.expected).join("\n"),
+    );
+    if (other >= 0) found.set(place, other);
+  }
+  return found;
+}
+
+/**
  * The checks of a case in the order in which they judge: the run as handed in, those of its assignment, its own. Where
  * the same is typed in the assignment counts, and what was recorded otherwise is a conflict. What a run as handed in
  * was to give is taken from `answer`, what a model gives for its input, if nobody said.

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { type CombinedCheck, combineChecks } from "./combineChecks.ts";
+import { type CombinedCheck, combineChecks, contradictions } from "./combineChecks.ts";
 import {
   alikeOf,
   type Cell,
@@ -66,6 +66,22 @@ test("where the same is typed in the assignment counts, and another recorded out
   // Beside other files it is another run.
   const beside = check({ handed_in: true, input: "2\n", expected: "5\n", surroundings: { "tides.txt": "" } });
   expect(combineChecks([beside, assigned], null)[0]).toMatchObject({ expected: "5\n", conflict: false });
+});
+
+test("checks of one input and two intended outputs contradict one another; what nobody said does not", () => {
+  const checks = [
+    check({ input: "1\n", expected: "2\n" }),
+    check({ input: "1", expected: "2" }),
+    check({ input: "1\n", expected: "3\n" }),
+    check({ input: "1\n" }),
+    check({ input: "2\n", expected: "3\n" }),
+    check({ input: "1\n", expected: "4\n", surroundings: { "tides.txt": "1" } }),
+  ];
+  expect([...contradictions(checks)]).toEqual([
+    [0, 2],
+    [1, 2],
+    [2, 0],
+  ]);
 });
 
 test("what a run as handed in was to give comes from the model, if nobody said it", () => {

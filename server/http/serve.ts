@@ -1,3 +1,4 @@
+import { EventEmitter } from "node:events";
 import { existsSync } from "node:fs";
 import { rm } from "node:fs/promises";
 import type { Server } from "node:http";
@@ -73,6 +74,9 @@ function passwordFor(options: ServeOptions, folder: string): TeacherPassword {
   );
 }
 
+/** As many parts of a page may wait for its compressor. */
+const mostListeners = 500;
+
 /** The pages behind everything that guards them. */
 function createApp(
   options: ServeOptions,
@@ -84,6 +88,9 @@ function createApp(
   app.disable("x-powered-by");
   app.use(setSafeHeaders, refuseNonsense, refuseForgery(options.host), refuseFloods, refuseManyHandIns(), takeTheRest);
   if (!isLoopback(options.host)) app.use(guardTeacher(password));
+  // A page that is written in many parts waits for its compressor in each of them, and what waited is taken off only at the
+  // page's end: that many listeners are no leak.
+  EventEmitter.defaultMaxListeners = mostListeners;
   app.use(compression());
   app.use("/assets", express.static(join(productFolder, "build/client/assets"), { immutable: true, maxAge: "1y" }));
   app.use(express.static(join(productFolder, "build/client"), { maxAge: "1h" }));
