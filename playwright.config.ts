@@ -9,7 +9,7 @@ export default defineConfig({
   timeout: 120_000,
   // A run may take its five seconds of wall time, and be recorded after that.
   expect: { timeout: 20_000 },
-  workers: 3,
+  workers: 2,
   reporter: [["list"], ["json", { outputFile: ".reports/browser.json" }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

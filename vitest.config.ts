@@ -7,6 +7,6 @@ export default defineConfig({
     include: ["{core,server,cli,demo,app,tools}/**/*.test.ts"],
     testTimeout: 600_000,
     hookTimeout: 600_000,
-    maxWorkers: 4,
+    maxWorkers: 3,
   },
 });

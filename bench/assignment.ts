@@ -59,7 +59,7 @@ type Plan = {
 const plans: readonly Plan[] = [
   {
     ...{ language: "python", file: "deck.py", model: deckModel, programs: deckPrograms, inputs: inputs.deck },
-    ...{ shell: "for i in $(seq 0 9); do python3 deck.py < ../in$i; done", rounds: 2, atMost: 0.3 },
+    ...{ shell: "for i in $(seq 0 9); do /usr/bin/python3 deck.py < ../in$i; done", rounds: 2, atMost: 0.3 },
   },
   {
     ...{ language: "java", file: "Fares.java", model: fareModel, programs: farePrograms, inputs: inputs.fares },

@@ -12,10 +12,12 @@ import { readCheckFiles } from "../core/formats/checkFiles.ts";
 import type { Language } from "../core/languages/language.ts";
 import { findLanguage } from "../core/languages/languages.ts";
 import { languageOfName } from "../core/languages/recognise.ts";
+import type { Outcome } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 import { answerOf } from "../server/classwork/models.ts";
 import { unpack } from "../server/collect/archive.ts";
 import { type Judged, judgeProgram } from "../server/judge/judge.ts";
+import { holdsForAll } from "../server/judge/run.ts";
 import type { Toolchains } from "../server/toolchains/toolchains.ts";
 import { MaterialProblem, readMaterial } from "./material.ts";
 
@@ -137,15 +139,22 @@ export async function judgeByAssignment(
     const language = given.language ?? languageOfName(path) ?? findLanguage(assignment.languages[0] ?? "");
     if (!language) throw new MaterialProblem(`the language of ${path} is not clear; name it with --language`);
     const results: Judged[] = [];
-    for (const check of checks)
-      results.push(
-        await judgeProgram(toolchains, {
+    let refused: Outcome | null = null;
+    for (const check of checks) {
+      const known = Object.keys(check.surroundings).length === 0 ? refused : null;
+      const judged = await judgeProgram(
+        toolchains,
+        {
           ...{ language, files: [{ name: basename(path), bytes }], policies: { endlessClass: "logic" } },
           ...{ input: check.input, surroundings: check.surroundings, expected: check.expected ?? undefined },
           intended: check.pieces ?? undefined,
           comparison: mergeComparison(assignment.comparison, check.comparison),
-        }),
+        },
+        { run: { found: known, keep: async () => {} } },
       );
+      results.push(judged);
+      if (Object.keys(check.surroundings).length === 0) refused ??= holdsForAll(judged.outcome);
+    }
     const cells = results.map(
       (judged, index): Cell => cellOf({ key: names[index] ?? "", edition: 1 }, judged.judgement, judged.outcome),
     );

@@ -1,4 +1,7 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
+import { findAssignment, insertAssignment } from "../../server/assignments/assignmentStore.ts";
+import { insertCheck } from "../../server/assignments/checkStore.ts";
+import { overviewOf } from "../../server/classwork/overview.ts";
 import { takeSet } from "../../server/collect/takeSet.ts";
 import { addCourse, addStudents } from "../../server/people/courseStore.ts";
 import { openTestServices } from "../../server/testServices.ts";
@@ -141,4 +144,30 @@ test("the call for hand-ins is described, and the page of languages says what ru
   ]);
   const { rows } = await languagesPage.loader(asked({}));
   expect(rows.filter((row) => row.ready).length).toBeGreaterThanOrEqual(6);
+});
+
+test("a set that was written for an assignment is judged by it; one of another course is no choice", async () => {
+  const { database } = services;
+  const assignment = await insertAssignment(database.query, course, { title: "Deck" });
+  await insertCheck(database.query, { assignment }, { name: "deck", input: "", expected: "4\n", kind: "normal" });
+  const foreign = await insertAssignment(database.query, await addCourse(database, "Tern Line", "c"), {
+    title: "Tides",
+  });
+  const key = await opened();
+  expect((await openView(key)).assignments.map((each) => each.title)).toEqual(["Deck"]);
+  await post(key, { intent: "assignment", key: foreign });
+  expect((await openView(key)).assignment).toBe("");
+  await post(key, { intent: "assignment", key: assignment });
+  expect((await openView(key)).assignment).toBe(assignment);
+  await post(key, { intent: "keep" });
+  await services.queue.settled();
+  const found = await findAssignment(database, assignment);
+  if (!found) throw new Error("no assignment");
+  const { programs } = await overviewOf(services, found);
+  expect(programs.map((program) => [program.name, program.class])).toEqual([
+    ["Gull", null],
+    ["Tern", "runtime"],
+  ]);
+  const view = await collection.loader(asked({ collectionKey: key }));
+  expect(view).toMatchObject({ open: false, assignment });
 });

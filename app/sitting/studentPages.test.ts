@@ -57,7 +57,11 @@ beforeAll(async () => {
   });
   code = (await findSheet(database, sheetKey))?.code ?? "";
 });
-afterAll(() => services.close());
+afterAll(async () => {
+  // What was handed in is judged behind the page.
+  await services.queue.settled();
+  await services.close();
+});
 
 /** Lets a student in and gives the cookie of the sitting. */
 async function enter(at: number, address = `10.0.1.${at}`): Promise<string> {

@@ -9,6 +9,11 @@ export type InputRead = { name: string; kind: "whole" | "decimal" | "text" };
 export type InputForms = {
   reads: ReadonlyArray<{ form: RegExp; kind: InputRead["kind"] }>;
   conversions?: ReadonlyArray<{ form: RegExp; kind: InputRead["kind"] }>;
+  /**
+   * True where the language's machine may read on behind what the program asked for: that it asked for more than was typed
+   * in then tells nothing of a program that ended well.
+   */
+  readsAhead?: true;
   /** Takes the whole line where one form can read several values. */
   severalReads?: (line: string, program: string) => InputRead[];
 };

@@ -113,7 +113,7 @@ export type Language = MessageReading & {
   profile: LanguageProfile;
   tokens: (text: string) => Token[];
   /** How its programs read what is typed in; absent where nothing runs that reads. */
-  inputForms?: InputForms;
+  inputForms?: InputForms | undefined;
   /**
    * "form" for a refusal because of grammar, "meaning" for one because of a name, a type, a missing entry point or the
    * like.

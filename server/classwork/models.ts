@@ -2,6 +2,7 @@ import { compareOutput } from "../../core/assignments/compareOutput.ts";
 import { type Comparison, mergeComparison } from "../../core/assignments/comparison.ts";
 import { type IntendedPiece, intendedOf } from "../../core/assignments/intended.ts";
 import type { Surroundings } from "../../core/cases/surroundings.ts";
+import type { Language } from "../../core/languages/language.ts";
 import { consoleText, type Outcome } from "../../core/outcome/outcome.ts";
 import type { Assignment } from "../assignments/assignmentStore.ts";
 import { type KeptCheck, listAssignmentChecks } from "../assignments/checkStore.ts";
@@ -22,9 +23,10 @@ import type { Toolchains } from "../toolchains/toolchains.ts";
 /** What is typed in and what lies beside the program. */
 export type Setting = { input: string; surroundings: Surroundings };
 
-/** The pieces that follow from a run of a model; null where it did not end well, so that nothing follows. */
-function isAnswer(outcome: Outcome): boolean {
-  return outcome.finished && outcome.stoppedBy === "none" && !outcome.inputRanOut;
+/** True if a run of a model came to its end well, so that an intended output follows from it. */
+function isAnswer(language: Language, outcome: Outcome): boolean {
+  const ranOut = outcome.inputRanOut && !language.inputForms?.readsAhead;
+  return outcome.finished && outcome.stoppedBy === "none" && !ranOut;
 }
 
 /**
@@ -40,7 +42,7 @@ export async function answerOf(
   const { outcome, notRun, unknown } = await runProgram(toolchains, program);
   if (!outcome || unknown !== null) return { notRun: unknown ?? notRun ?? "It was not run." };
   let pieces: IntendedPiece[] | null = null;
-  if (isAnswer(outcome)) {
+  if (isAnswer(program.language, outcome)) {
     const recorded = await recordProgram(toolchains, program);
     const written = (console: Outcome["console"]) => consoleText(console, ["out", "in"]);
     const console =
@@ -116,7 +118,8 @@ export function proofOf(model: RunModel, checks: readonly KeptCheck[], rules: Co
   return checks.map((check): ModelCell => {
     const run = model.runs.get(settingOf(check));
     if (!run) return { check: check.key, passes: null, words: model.notRun ?? "not run yet" };
-    if (!isAnswer(run.outcome)) return { check: check.key, passes: false, words: whyNoAnswer(run.outcome) };
+    if (!isAnswer(languageOf(model), run.outcome))
+      return { check: check.key, passes: false, words: whyNoAnswer(run.outcome) };
     const intended = check.pieces ?? check.expected;
     if (intended === null) return { check: check.key, passes: null, words: "nothing is intended yet" };
     const compared = compareOutput(run.outcome.console, intended, mergeComparison(rules, check.comparison));

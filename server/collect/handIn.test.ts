@@ -16,7 +16,11 @@ let services: Awaited<ReturnType<typeof openTestServices>>;
 beforeAll(async () => {
   services = await openTestServices();
 });
-afterAll(() => services.close());
+afterAll(async () => {
+  // What was handed in is judged behind the page.
+  await services.queue.settled();
+  await services.close();
+});
 
 async function openCourse(
   labels: readonly string[] = ["Tern"],

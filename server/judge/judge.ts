@@ -3,7 +3,7 @@ import type { Comparison } from "../../core/assignments/comparison.ts";
 import type { IntendedPiece } from "../../core/assignments/intended.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
-import type { ProgramFiles } from "../../core/outcome/outcome.ts";
+import type { Outcome, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { textStateOf } from "../../core/reading/reading.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Trace } from "../../core/trace/trace.ts";
@@ -24,6 +24,7 @@ import type { Toolchains } from "../toolchains/toolchains.ts";
 import { defineJob } from "../work/job.ts";
 import { leftoversThatFit } from "./leftovers.ts";
 import {
+  holdsForAll,
   type KeptRun,
   type KeptTrace,
   longLimits,
@@ -216,30 +217,36 @@ export async function judgeVersion(services: Services, found: WholeCase, version
           },
         }
       : undefined;
-  const results = await Promise.all(
-    found.checks.map(async (check): Promise<CheckResult> => {
-      const kept = {
-        run: keptRun(check),
-        trace: keptTrace(services, version, check),
-        goOn: () => services.queue.add(goOn, [{ case: found.key, version: version.key, check: check.key }]),
-      };
-      const judged = await judgeProgram(services.toolchains, requestFor(found, version, check), kept);
-      const gates = judged.judgement.gates.map((gate) => gate.passes);
-      const passes = gates.includes(false) ? false : gates.every((gate) => gate === true) ? true : null;
-      const result = { ...judged, check, passes };
-      return saysNothing(found, result) ? { ...result, passes: null } : result;
-    }),
-  );
+  let refused: Outcome | null = null;
+  const judgeCheck = async (check: ProgramCheck): Promise<CheckResult> => {
+    const run = keptRun(check);
+    // Other files beside the program may change what is refused; what is typed in does not.
+    const known = Object.keys(check.surroundings).length === 0 ? refused : null;
+    const kept = {
+      run: run && { ...run, found: run.found ?? known },
+      trace: keptTrace(services, version, check),
+      goOn: () => services.queue.add(goOn, [{ case: found.key, version: version.key, check: check.key }]),
+    };
+    const judged = await judgeProgram(services.toolchains, requestFor(found, version, check), kept);
+    const gates = judged.judgement.gates.map((gate) => gate.passes);
+    const passes = gates.includes(false) ? false : gates.every((gate) => gate === true) ? true : null;
+    const result = { ...judged, check, passes };
+    return saysNothing(found, result) ? { ...result, passes: null } : result;
+  };
+  const [firstCheck, ...others] = found.checks;
+  if (!firstCheck) throw new Error("a case without checks");
+  const first = await judgeCheck(firstCheck);
+  if (Object.keys(firstCheck.surroundings).length === 0) refused = holdsForAll(first.outcome);
+  const results = [first, ...(await Promise.all(others.map(judgeCheck)))];
   const telling = results.filter((result) => !saysNothing(found, result));
   const handedIn = telling.find((result) => result.check.handed_in && result.judgement.class !== null);
-  const deciding = handedIn ?? telling.find((result) => result.judgement.class !== null) ?? telling[0] ?? results[0];
-  if (!deciding) throw new Error("a case without checks");
-  const others = telling.filter((result) => result !== deciding).map((result) => result.judgement.class);
+  const deciding = handedIn ?? telling.find((result) => result.judgement.class !== null) ?? telling[0] ?? first;
+  const otherResults = telling.filter((result) => result !== deciding).map((result) => result.judgement.class);
   return {
     version,
     results,
     deciding,
-    otherClasses: [...new Set(others)].filter(
+    otherClasses: [...new Set(otherResults)].filter(
       (each): each is FaultClass => each !== null && each !== deciding.judgement.class,
     ),
     notRun: results[0]?.notRun ?? null,

@@ -32,6 +32,14 @@ export type Ran = { outcome: Outcome | null; notRun: string | null; unknown: str
 /** Where runs that were made before are found and new ones kept; a run that tells nothing is never kept. */
 export type KeptRun = { found: Outcome | null; keep: (outcome: Outcome) => Promise<void> };
 
+/**
+ * What a run tells of all runs of the same text: where the translator refuses it before any of its lines runs, nothing that
+ * is typed in changes that. Null where another run may give something else.
+ */
+export function holdsForAll(outcome: Outcome | null): Outcome | null {
+  return outcome?.stoppedBy === "refused" && outcome.started === false ? outcome : null;
+}
+
 /** Where a recording is kept for a while. */
 export type KeptTrace = { traces: TraceCache; key: string };
 

@@ -199,14 +199,24 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
   },
 };
 
+/**
+ * What the sandbox alone stops, whatever runs in it: C and Java show it each time, the others in `npm run test:long`. What
+ * a language's own machine makes different (memory, recursion, threads, shared memory) is tried each time in each.
+ */
+const ofTheSandbox =
+  /^(?:signal_the_first|nested_folders|odd_names_left|take_terminals|write_files|flood_output|fork_bomb|open_sockets)$/;
+const always = new Set(["python", "c", "java"]);
+const isLong = process.env.BENT_NAIL_LONG !== undefined;
+
 describe.each(Object.keys(ends))("%s", (language) => {
   const extension = findLanguage(language)?.extension ?? "";
   const all = readdirSync(join(folder, language)).map((name) => name.slice(0, -extension.length));
   // The other programs in Python have a test of their own (hostile.test.ts).
-  const names = language === "python" ? all.filter((name) => name in (ends.python ?? {})) : all;
+  const own = language === "python" ? all.filter((name) => name in (ends.python ?? {})) : all;
+  const names = own.filter((name) => isLong || always.has(language) || !ofTheSandbox.test(name));
 
   test("every rule has its program", () => {
-    for (const name of Object.keys(ends[language] ?? {})) expect(names).toContain(name);
+    for (const name of Object.keys(ends[language] ?? {})) expect(own).toContain(name);
   });
 
   test.each(names)("%s ends within its limits, and the next run is right", async (name) => {
@@ -217,19 +227,26 @@ describe.each(Object.keys(ends))("%s", (language) => {
   });
 });
 
-test.each([
+const recorded: ReadonlyArray<readonly [language: string, name: string]> = [
   ["c", "bad_debug_information"],
-  ["c", "fork_bomb"],
   ["c", "fill_memory"],
-  ["c", "flood_output"],
   ["c", "leave_child"],
   ["java", "scribble_over_recording"],
   ["java", "fill_memory"],
   ["csharp", "flood_output"],
+];
+const recordedLong: typeof recorded = [
+  ["c", "fork_bomb"],
+  ["c", "flood_output"],
   ["pascal", "fork_bomb"],
   ["octave", "flood_output"],
-])("recording of %s %s breaks nothing", async (language, name) => {
-  const trace = await toolchain(language).trace(request(language, name));
-  expect(trace.outcome.started).toBe(true);
-  await nextRunIsRight(language);
-});
+];
+
+test.each([...recorded, ...(isLong ? recordedLong : [])])(
+  "recording of %s %s breaks nothing",
+  async (language, name) => {
+    const trace = await toolchain(language).trace(request(language, name));
+    expect(trace.outcome.started).toBe(true);
+    await nextRunIsRight(language);
+  },
+);

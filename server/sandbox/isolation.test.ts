@@ -3,7 +3,12 @@ import { join } from "node:path";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { consoleText, limitsSchema, type Outcome, type ProgramFiles } from "../../core/outcome/outcome.ts";
+import { findAssignment, insertAssignment, setAssignmentOfCases } from "../assignments/assignmentStore.ts";
+import { insertCheck } from "../assignments/checkStore.ts";
+import { insertModel } from "../assignments/modelStore.ts";
 import { collectCase, findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
+import { judgeOfAssignment } from "../classwork/judgeAssignment.ts";
+import { proveModels } from "../classwork/models.ts";
 import { saveCheck } from "../judge/checks.ts";
 import { sayIntention } from "../judge/decisions.ts";
 import { judgeVersion } from "../judge/judge.ts";
@@ -133,6 +138,21 @@ test("labels, checks, intentions and fixes of a teacher's case are in no program
   const now = await whole();
   const [layer] = now.layers;
   if (layer) await sayIntention(services, now, byTeacher(now), layer.key, sign("intention"));
+  // Nor is anything of an assignment: its model runs beside the students' programs, its checks are compared outside.
+  const assignment = await insertAssignment(database.query, course, { title: sign("assignment") });
+  const model = `x = input()\nprint(x, "${sign("model")}")\n`;
+  await insertModel(database.query, assignment, "python", filesOf("python", "model", model));
+  const kept = {
+    name: sign("check"),
+    purpose: sign("purpose"),
+    input: `${sign("check input")}\n`,
+    kind: "normal" as const,
+  };
+  await insertCheck(database.query, { assignment }, { ...kept, expected: sign("intended") });
+  await setAssignmentOfCases(database.query, [key], assignment);
+  const asked = await findAssignment(database, assignment);
+  if (asked) await proveModels(services, asked);
+  await judgeOfAssignment(services, key);
   for (const outcome of await Promise.all(Array.from({ length: 4 }, () => search("python"))))
     expect(consoleText(outcome.console, ["out", "err"])).toMatch(nothing);
 });

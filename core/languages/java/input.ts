@@ -2,6 +2,7 @@ import type { InputForms } from "../inputReads.ts";
 
 /** How Java programs read what is typed in: by a Scanner or a reader of lines. */
 export const javaInput: InputForms = {
+  readsAhead: true,
   reads: [
     { form: /(?<name>[\w.]+)(?:\s*\[[^\]]*\])?\s*=\s*\w+\.next(?:Int|Long|Short|Byte)\s*\(/u, kind: "whole" },
     { form: /(?<name>[\w.]+)(?:\s*\[[^\]]*\])?\s*=\s*\w+\.next(?:Double|Float)\s*\(/u, kind: "decimal" },

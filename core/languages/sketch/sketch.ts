@@ -33,6 +33,8 @@ const sketchExplanations: readonly Explanation[] = [
 /** Java-based drawing sketches: setup once, draw frame by frame; no such tool runs here. */
 export const sketch: Language = {
   ...java,
+  // Nothing is typed in to a drawing.
+  inputForms: undefined,
   id: "sketch",
   name: "Drawing sketch",
   extension: ".pde",
