@@ -17,7 +17,7 @@ export function AssignmentHead({
           {assignment.course.name}
         </Link>
       </p>
-      <nav aria-label="Pages of the assignment" className="flex gap-4">
+      <nav aria-label="Pages of the assignment" className="flex items-baseline gap-4">
         <NavLink to={`/assignments/${assignment.key}`} end className={place}>
           What it asks for
         </NavLink>

@@ -137,7 +137,8 @@ export default function HandInPage({ loaderData, actionData }: Route.ComponentPr
             </div>
           )}
           <label>
-            What did it do instead?
+            What did it do instead?{" "}
+            {task !== "" && <span className="note-small font-normal">“nothing, it works” is an answer, too</span>}
             <textarea name="instead" className="field" rows={2} />
           </label>
           <label>
