@@ -170,6 +170,22 @@ function CheckRow({
             </button>
           </fetcher.Form>
         )}
+        {number > 1 && (
+          <fetcher.Form method="post" className="inline">
+            <Revision />
+            <input type="hidden" name="key" value={check.key} />
+            <input type="hidden" name="by" value="up" />
+            <button
+              className="press press-quiet"
+              name="intent"
+              value="move check"
+              type="submit"
+              aria-label={`Move ${name} up`}
+            >
+              Up
+            </button>
+          </fetcher.Form>
+        )}
         <button type="button" className="press press-quiet" onClick={onChange} aria-label={`Change ${name}`}>
           Change
         </button>

@@ -150,6 +150,32 @@ test("a check is written by hand, changed with a trace, and taken away; bad ones
   expect(await checksOf(key)).toEqual([]);
 });
 
+test("checks stand in the teacher's order: the first that fails decides the class", async () => {
+  const key = await begin();
+  await act(key, { ...check, name: "letters", input: "seven\n", expected: "not a number\n", kind: "erroneous" });
+  await act(key, { ...check, name: "fifteen", input: "15\n", expected: "Adult fare 12\n" });
+  const caseKey = await program(key, model.replace("< 15", "<= 15"));
+  await act(key, { intent: "judge" });
+  const classOf = async () => {
+    await services.queue.settled();
+    const loaded = await overviewPage.loader(asked({ assignmentKey: key }));
+    return loaded.programs.find((each) => each.key === caseKey)?.class;
+  };
+  expect(await classOf()).toBe("runtime");
+  const [letters, fifteen] = await checksOf(key);
+  const move = (checkKey: string | undefined, by: string) =>
+    act(key, { intent: "move check", key: checkKey ?? "", by });
+  expect(await move(fifteen?.key, "sideways")).toMatchObject({ status: 400 });
+  expect(await move("gone", "up")).toMatchObject({ status: 422 });
+  expect(await move(fifteen?.key, "up")).toMatchObject({ ok: true });
+  expect((await checksOf(key)).map((each) => each.name)).toEqual(["fifteen", "letters"]);
+  expect(await classOf()).toBe("logic");
+  // At the top there is no further up; nothing is lost.
+  expect(await move(fifteen?.key, "up")).toMatchObject({ ok: true });
+  expect(await move(letters?.key, "up")).toMatchObject({ ok: true });
+  expect((await checksOf(key)).map((each) => each.name)).toEqual(["letters", "fifteen"]);
+});
+
 test("what is typed in is corrected row by row; what does not fit together is named", async () => {
   const key = await begin();
   const rows = (change: Record<string, readonly string[]> = {}) => ({

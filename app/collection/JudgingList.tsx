@@ -4,6 +4,7 @@ import type { CaseListRow } from "../../server/cases/listStore.ts";
 import type { JudgingProgress } from "../../server/collect/judging.ts";
 import { RefusedList } from "../collect/RefusedList.tsx";
 import { CaseList } from "../components/CaseList.tsx";
+import { WrittenFor } from "./WrittenFor.tsx";
 
 type JudgingView = {
   key: string;
@@ -11,6 +12,7 @@ type JudgingView = {
   progress: JudgingProgress | null;
   cases: CaseListRow[];
   assignment: string | null;
+  assignments: ReadonlyArray<{ key: string; title: string }>;
   refused: Array<{ path: string; reason: string }>;
 };
 
@@ -80,6 +82,7 @@ export function JudgingList({ view }: { view: JudgingView }) {
             Stop
           </button>
         )}
+        <WrittenFor assignment={view.assignment ?? ""} assignments={view.assignments} />
         {view.assignment !== null && (
           <Link className="link" to={`/assignments/${view.assignment}/overview`}>
             Overview of the assignment

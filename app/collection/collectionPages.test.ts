@@ -148,26 +148,33 @@ test("the call for hand-ins is described, and the page of languages says what ru
 
 test("a set that was written for an assignment is judged by it; one of another course is no choice", async () => {
   const { database } = services;
-  const assignment = await insertAssignment(database.query, course, { title: "Deck" });
+  const own = await addCourse(database, "Kittiwake Crossing, group 3", "python");
+  await addStudents(database, own, ["Tern", "Gull"]);
+  const assignment = await insertAssignment(database.query, own, { title: "Deck" });
   await insertCheck(database.query, { assignment }, { name: "deck", input: "", expected: "4\n", kind: "normal" });
-  const foreign = await insertAssignment(database.query, await addCourse(database, "Tern Line", "c"), {
-    title: "Tides",
-  });
-  const key = await opened();
+  const foreign = await insertAssignment(database.query, course, { title: "Tides" });
+  const taken = await takeSet(database, own, files);
+  const key = taken.ok ? taken.key : "";
   expect((await openView(key)).assignments.map((each) => each.title)).toEqual(["Deck"]);
-  await post(key, { intent: "assignment", key: foreign });
+  expect(await post(key, { intent: "assignment", key: foreign })).toMatchObject({ status: 422 });
   expect((await openView(key)).assignment).toBe("");
   await post(key, { intent: "assignment", key: assignment });
   expect((await openView(key)).assignment).toBe(assignment);
   await post(key, { intent: "keep" });
-  await services.queue.settled();
-  const found = await findAssignment(database, assignment);
-  if (!found) throw new Error("no assignment");
-  const { programs } = await overviewOf(services, found);
-  expect(programs.map((program) => [program.name, program.class])).toEqual([
+  const judged = async () => {
+    await services.queue.settled();
+    const found = await findAssignment(database, assignment);
+    return found ? (await overviewOf(services, found)).programs.map((each) => [each.name, each.class]) : null;
+  };
+  const both = [
     ["Gull", null],
     ["Tern", "runtime"],
-  ]);
-  const view = await collection.loader(asked({ collectionKey: key }));
-  expect(view).toMatchObject({ open: false, assignment });
+  ];
+  expect(await judged()).toEqual(both);
+  expect(await collection.loader(asked({ collectionKey: key }))).toMatchObject({ open: false, assignment });
+  // What was taken in already may be moved as a whole, out of the assignment and back.
+  expect(await post(key, { intent: "assignment", key: "" })).toMatchObject({ status: 200 });
+  expect(await judged()).toEqual([]);
+  expect(await post(key, { intent: "assignment", key: assignment })).toMatchObject({ status: 200 });
+  expect(await judged()).toEqual(both);
 });

@@ -16,6 +16,7 @@ import { collectionActions } from "./actions/list.ts";
 import { JudgingList } from "./JudgingList.tsx";
 import { ProgramRow } from "./ProgramRow.tsx";
 import type { PlannedView } from "./plannedView.ts";
+import { WrittenFor } from "./WrittenFor.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Collect a class · Bent Nail" }];
 
@@ -34,6 +35,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       progress: await judgingProgress(context.services, collection.key),
       cases: await listCasesByKey(database, collection.cases),
       assignment: collection.assignment,
+      assignments: await listAssignments(database, collection.course ?? ""),
     };
   const { arrangement, entries } = await arrangeCollection(database, collection);
   const students = await listStudents(database, collection.course ?? "");
@@ -126,25 +128,7 @@ function PairingTable({ view }: { view: OpenView }) {
             placeholder="a name or a label"
           />
         </label>
-        {view.assignments.length > 0 && (
-          <label>
-            Written for
-            <select
-              className="field"
-              value={view.assignment}
-              onChange={(event) =>
-                void correct.submit({ intent: "assignment", key: event.target.value }, { method: "post" })
-              }
-            >
-              <option value="">no assignment</option>
-              {view.assignments.map((each) => (
-                <option key={each.key} value={each.key}>
-                  {each.title}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
+        <WrittenFor assignment={view.assignment} assignments={view.assignments} />
         <p className="note-small pb-2">A label that the course does not have yet is added when the set is taken in.</p>
       </section>
       <datalist id="labels">

@@ -124,11 +124,6 @@ export async function setHandIn({ query }: { query: Query }, key: string, open: 
   ]);
 }
 
-/** Takes an assignment away with its checks and models; what was handed in for it stays, without an assignment. */
-export async function deleteAssignment(database: Database, key: string): Promise<void> {
-  await database.query("delete from assignment where key = $1", [key]);
-}
-
 const fileRow = z.object({ name: z.string(), bytes: bytesColumn });
 
 /** What students begin with; no files where they begin with nothing. */

@@ -7,6 +7,7 @@ import {
   inputOf,
   insertCheck,
   listAssignmentChecks,
+  orderChecks,
   updateCheck,
 } from "../assignments/checkStore.ts";
 import { settingOf } from "../assignments/modelStore.ts";
@@ -102,6 +103,27 @@ export async function removeAssignmentCheck(
     await keep("check", key, former);
     await deleteCheck(query, { assignment }, key);
     if (former.confirmed) await askVerifiedAgain(query, assignment);
+    return undefined;
+  });
+  if (done.ok) await startJudgingAssignment(services, assignment);
+  return done;
+}
+
+/** Moves a check of an assignment one place up or down: the first that fails decides a program's class. */
+export async function moveCheck(
+  services: Services,
+  assignment: string,
+  change: Omit<AssignmentChange, "key" | "text">,
+  key: string,
+  by: -1 | 1,
+): Promise<Changed> {
+  const done = await changeAssignment(services.database, { ...change, key: assignment }, async ({ query }) => {
+    const keys = (await listAssignmentChecks({ query }, assignment)).map((check) => check.key);
+    const at = keys.indexOf(key);
+    if (at < 0) return gone;
+    const to = Math.min(keys.length - 1, Math.max(0, at + by));
+    keys.splice(to, 0, ...keys.splice(at, 1));
+    await orderChecks(query, assignment, keys);
     return undefined;
   });
   if (done.ok) await startJudgingAssignment(services, assignment);

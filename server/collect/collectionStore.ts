@@ -149,17 +149,9 @@ export async function correctCollection(database: Database, key: string, correct
   ]);
 }
 
-/** Says which assignment the programs of a set were written for, or that it is none. One of its course counts. */
-export async function setCollectionAssignment(
-  database: Database,
-  key: string,
-  assignment: string | null,
-): Promise<void> {
-  await database.query(
-    `update collection c set assignment = (select a.key from assignment a where a.key = $2 and a.course = c.course)
-     where c.key = $1 and c.state = 'open'`,
-    [key, assignment],
-  );
+/** Says which assignment the programs of a set were written for. */
+export async function setCollectionAssignment(query: Query, key: string, assignment: string | null): Promise<void> {
+  await query("update collection set assignment = $2 where key = $1", [key, assignment]);
 }
 
 /** Puts a set away that was not taken in. */

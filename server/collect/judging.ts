@@ -1,12 +1,19 @@
 import { z } from "zod";
+import { findAssignment, setAssignmentOfCases } from "../assignments/assignmentStore.ts";
 import { findCase, versionOf } from "../cases/caseStore.ts";
-import { judgeOfAssignment } from "../classwork/judgeAssignment.ts";
+import { judgeOfAssignment, startJudgingAssignment } from "../classwork/judgeAssignment.ts";
 import { judgeVersion } from "../judge/judge.ts";
 import { listCasesWithRuns } from "../judge/runStore.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
 import { cancelPending, countPending } from "../work/jobStore.ts";
-import { findCollection, listKeptCollections, setJudgingState } from "./collectionStore.ts";
+import {
+  type Collection,
+  findCollection,
+  listKeptCollections,
+  setCollectionAssignment,
+  setJudgingState,
+} from "./collectionStore.ts";
 
 /** How far the judging of a set is. */
 export type JudgingProgress = { total: number; done: number; state: "running" | "stopped" | "done" };
@@ -68,4 +75,19 @@ export async function resumeJudging(services: Services): Promise<void> {
     const collection = await findCollection(services.database, key);
     if (collection) await startJudging(services, key, collection.cases);
   }
+}
+
+/**
+ * Says which assignment the programs of a set were written for, or that it is none; those that were taken in already belong
+ * to it from now on, and are judged by its checks. False where it is none of the set's course: nothing is changed.
+ */
+export async function setWrittenFor(services: Services, set: Collection, assignment: string | null): Promise<boolean> {
+  const found = assignment === null ? null : await findAssignment(services.database, assignment);
+  if (assignment !== null && (!found || found.course !== set.course)) return false;
+  await services.database.transaction(async (query) => {
+    await setCollectionAssignment(query, set.key, assignment);
+    await setAssignmentOfCases(query, set.cases, assignment);
+  });
+  if (assignment !== null) await startJudgingAssignment(services, assignment, set.cases);
+  return true;
 }

@@ -2,6 +2,7 @@ import { type Surroundings, surroundingsSchema } from "../../../core/cases/surro
 import { listAssignmentChecks } from "../../../server/assignments/checkStore.ts";
 import {
   confirmChecks,
+  moveCheck,
   removeAssignmentCheck,
   saveAssignmentCheck,
 } from "../../../server/classwork/assignmentChecks.ts";
@@ -64,6 +65,16 @@ export const keepCheck = defineAssignmentAction({
 function clean(text: string): string {
   return text.replace(/[\u0000-\u001f]/g, " ").trim();
 }
+
+/** Moves a check up or down in the order in which checks decide. */
+export const move = defineAssignmentAction({
+  intent: "move check",
+  fields: { key: field.text(100), by: field.one(["up", "down"]) },
+  does: async ({ services, assignment }, change, { key, by }) => {
+    const moved = await moveCheck(services, assignment.key, change, key, by === "up" ? -1 : 1);
+    return moved.ok ? done() : refused(moved);
+  },
+});
 
 /** Takes a check away. */
 export const dropCheck = defineAssignmentAction({

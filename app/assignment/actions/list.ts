@@ -1,13 +1,13 @@
 import type { PageAction } from "../../actions.ts";
 import { about, handIn, judgeAgain, starter, stop } from "./about.ts";
 import type { AssignmentContext } from "./assignmentAction.ts";
-import { confirm, dropCheck, keepCheck, propose } from "./checks.ts";
+import { confirm, dropCheck, keepCheck, move, propose } from "./checks.ts";
 import { addModel, dropModel, guess, runAgain, shape } from "./models.ts";
 import { takeFiles } from "./takeFiles.ts";
 
 /** Everything that the pages of an assignment can be asked for. */
 export const assignmentActions: ReadonlyArray<PageAction<AssignmentContext>> = [
   ...[about, starter, handIn, judgeAgain, stop],
-  ...[keepCheck, dropCheck, confirm, propose, takeFiles],
+  ...[keepCheck, dropCheck, move, confirm, propose, takeFiles],
   ...[addModel, dropModel, runAgain, shape, guess],
 ];

@@ -1,12 +1,9 @@
 import { z } from "zod";
 import type { Corrections } from "../../../core/collecting/arrange.ts";
-import {
-  type Collection,
-  correctCollection,
-  setCollectionAssignment,
-} from "../../../server/collect/collectionStore.ts";
+import { type Collection, correctCollection } from "../../../server/collect/collectionStore.ts";
+import { setWrittenFor } from "../../../server/collect/judging.ts";
 import type { Services } from "../../../server/services.ts";
-import { defineAction, done } from "../../actions.ts";
+import { defineAction, done, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
 
 /** What an action of a set's page works on. */
@@ -40,8 +37,8 @@ export const correct = defineAction<CollectionContext, Given>({
 export const writtenFor = defineAction<CollectionContext, { key: string }>({
   intent: "assignment",
   schema: z.object({ key: field.text(100) }),
-  does: async ({ services, collection }, { key }) => {
-    await setCollectionAssignment(services.database, collection.key, key === "" ? null : key);
-    return done();
-  },
+  does: async ({ services, collection }, { key }) =>
+    (await setWrittenFor(services, collection, key === "" ? null : key))
+      ? done()
+      : refused("This assignment is none of the set's course. Nothing was changed."),
 });
