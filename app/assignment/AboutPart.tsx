@@ -1,6 +1,6 @@
 import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import type { AssignmentView } from "./assignmentView.ts";
 import { ComparisonFields } from "./ComparisonFields.tsx";
 import { Revision } from "./Revision.tsx";
@@ -51,7 +51,7 @@ export function AboutPart({ view }: { view: AssignmentView }) {
           <button className="press press-main" type="submit">
             Keep
           </button>
-          <Said reply={fetcher.data} />
+          <Said reply={settled(fetcher)} />
         </div>
       </fetcher.Form>
       <details>
@@ -80,7 +80,7 @@ export function AboutPart({ view }: { view: AssignmentView }) {
             <button className="press" type="submit">
               Keep the starter
             </button>
-            <Said reply={starter.data} />
+            <Said reply={settled(starter)} />
           </div>
         </starter.Form>
       </details>

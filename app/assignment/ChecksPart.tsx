@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import type { AssignmentView, CheckShown } from "./assignmentView.ts";
 import { CheckForm } from "./CheckForm.tsx";
 import { IntendedOutput } from "./IntendedOutput.tsx";
@@ -35,7 +35,7 @@ export function ChecksPart({ view }: { view: AssignmentView }) {
           </fetcher.Form>
         )}
       </header>
-      <Said reply={fetcher.data} />
+      <Said reply={settled(fetcher)} />
       {view.checks.length === 0 && !adding && (
         <p className="leaf p-3">
           No checks yet. A check is one run: what is typed in, and what should come out. Add a model program first and

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { useFetcher } from "react-router";
 import type { InputValue } from "../../core/assignments/inputShape.ts";
 import type { Reply } from "../actions.ts";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import type { AssignmentView } from "./assignmentView.ts";
 import { Revision } from "./Revision.tsx";
 
@@ -32,7 +32,7 @@ export function InputsPart({ view }: { view: AssignmentView }) {
           </fetcher.Form>
         )}
       </header>
-      <Said reply={fetcher.data} />
+      <Said reply={settled(fetcher)} />
       <Shape view={view} />
       {shown.length === 0 ? (
         <p className="note-small">
@@ -161,7 +161,7 @@ function Shape({ view }: { view: AssignmentView }) {
               Guess it from the model again
             </button>
           )}
-          <Said reply={fetcher.data} />
+          <Said reply={settled(fetcher)} />
         </div>
       </fetcher.Form>
     </details>

@@ -1,5 +1,13 @@
 import type { Reply } from "../actions.ts";
 
+/**
+ * What an action answered, once the page shows what came of it: whoever reads "Kept." finds the newest revision in the
+ * page's other forms.
+ */
+export function settled(fetcher: { state: string; data?: Reply | undefined }): Reply | undefined {
+  return fetcher.state === "idle" ? fetcher.data : undefined;
+}
+
 /** What an action answered: words, and both texts side by side where somebody else wrote meanwhile. */
 export function Said({ reply, className = "" }: { reply: Reply | undefined; className?: string }) {
   if (!reply?.message) return null;

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { Revision } from "../assignment/Revision.tsx";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 
 /** A line that is ready to be copied. */
 function Copied({ label, text }: { label: string; text: string }) {
@@ -47,7 +47,7 @@ export function HandInPanel({
         <button className="press" type="submit" name="intent" value="hand-in">
           Keep
         </button>
-        <Said reply={fetcher.data} className="mt-1" />
+        <Said reply={settled(fetcher)} className="mt-1" />
       </div>
       {code && (
         <div className="grid gap-2">
