@@ -51,26 +51,17 @@ export function comparisonsIn(language: Language, program: string): WrittenCompa
   const found: WrittenComparison[] = [];
   for (const [index, token] of tokens.entries()) {
     const operator = token.kind === "operator" ? operators[token.text] : undefined;
-    if (!operator) continue;
+    if (!operator || (token.text === "=" && !language.inputForms?.oneEqualsCompares)) continue;
     const [before, after] = [tokens[index - 1], tokens[index + 1]];
     const right = writtenAt(tokens, index + 1);
-    // A sign that may be an assignment is none where a number stands to its left.
-    if (before?.kind === "name" && right && (token.text !== "=" || !isAssignment(tokens, index)))
+    if (before?.kind === "name" && right)
       found.push({ name: before.text, operator, number: right.number, text: right.text, line: token.line });
     const left = before && writtenAt(tokens, index - 1);
-    if (left && after?.kind === "name" && (token.text !== "=" || left.text === null)) {
+    if (left && after?.kind === "name") {
       const negative = tokens[index - 2]?.text === "-" && !["name", "number"].includes(tokens[index - 3]?.kind ?? "");
       const number = left.number === null ? null : negative ? -left.number : left.number;
       found.push({ name: after.text, operator: turned[operator], number, text: left.text, line: token.line });
     }
   }
   return found.filter(({ number }) => number === null || Number.isFinite(number));
-}
-
-/** A single "=" assigns unless it stands in a condition: after if, while, until, and, or on its line. */
-function isAssignment(tokens: readonly Token[], at: number): boolean {
-  const line = tokens[at]?.line;
-  for (let index = at - 1; index >= 0 && tokens[index]?.line === line; index--)
-    if (/^(?:if|elseif|elsif|while|until|and|or|not|case)$/i.test(tokens[index]?.text ?? "")) return false;
-  return true;
 }

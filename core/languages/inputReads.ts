@@ -14,6 +14,8 @@ export type InputForms = {
    * in then tells nothing of a program that ended well.
    */
   readsAhead?: true;
+  /** True where a single equals sign compares, since giving a value has a sign of its own. */
+  oneEqualsCompares?: true;
   /** Takes the whole line where one form can read several values. */
   severalReads?: (line: string, program: string) => InputRead[];
 };

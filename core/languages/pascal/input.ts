@@ -21,4 +21,4 @@ function readNames(line: string, program: string): InputRead[] {
 }
 
 /** How Object Pascal programs read what is typed in. */
-export const pascalInput: InputForms = { severalReads: readNames, reads: [] };
+export const pascalInput: InputForms = { severalReads: readNames, oneEqualsCompares: true, reads: [] };
