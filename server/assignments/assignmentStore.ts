@@ -57,15 +57,15 @@ const listedRow = z.object({
 /** An assignment as a list shows it, with how much belongs to it. */
 export type ListedAssignment = z.infer<typeof listedRow>;
 
-/** The assignments of a course, or of all courses, in their order. */
-export async function listAssignments(database: Database, course?: string): Promise<ListedAssignment[]> {
+/** The assignments of a course in their order. */
+export async function listAssignments(database: Database, course: string): Promise<ListedAssignment[]> {
   const rows = await database.query(
     `select a.key, a.course, a.title, a.hand_in_open,
        (select count(*)::int from program_check c where c.assignment = a.key and c.confirmed) as checks,
        (select count(*)::int from model_program m where m.assignment = a.key) as models,
        (select count(*)::int from faulty_case f where f.assignment = a.key and f.deleted_at is null) as cases
-     from assignment a where $1::text is null or a.course = $1 order by a.course, a.position, a.created_at`,
-    [course ?? null],
+     from assignment a where a.course = $1 order by a.position, a.created_at`,
+    [course],
   );
   return z.array(listedRow).parse(rows);
 }

@@ -7,9 +7,11 @@ import { listFormerOfAssignment } from "../cases/formerStore.ts";
 import { decideClass } from "../judge/decisions.ts";
 import { tryFix } from "../mend/tryFix.ts";
 import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
+import { replaceName } from "../privacy/privacyStore.ts";
 import { byTeacher, openTestServices } from "../testServices.ts";
 import { confirmChecks, removeAssignmentCheck, saveAssignmentCheck } from "./assignmentChecks.ts";
 import { startJudgingAssignment, stopJudgingAssignment } from "./judgeAssignment.ts";
+import { listCells } from "./judgedStore.ts";
 import { proveModels } from "./models.ts";
 import { overviewOf } from "./overview.ts";
 import { addProposals, guessedShape, proposalsFor } from "./proposals.ts";
@@ -232,6 +234,21 @@ test("the newest hand-in of a student counts, the earlier ones stand behind it; 
   expect(shown.programs[0]?.earlier).toMatchObject([{ key: first, class: "logic" }]);
   await setAssignmentOfCases(services.database.query, [second], await begin());
   expect((await overviewOf(services, await assignmentOf(key))).programs[0]).toMatchObject({ key: first, earlier: [] });
+});
+
+test("a name that is replaced is gone from the cells of the overview, too, and the program is judged anew", async () => {
+  const key = await ready();
+  const [, student = ""] = students;
+  const text = model.replace('print("Total:"', 'print("Petrel says"');
+  const program = await handIn(key, text, { student });
+  await overview(key);
+  const quoted = async () => JSON.stringify([...(await listCells(services.database, key)).values()]);
+  expect(await quoted()).toContain("Petrel");
+  expect(await replaceName(services.database, student, "Petrel", "S-02")).toBeGreaterThan(0);
+  expect(await quoted()).not.toContain("Petrel");
+  const shown = await overview(key);
+  expect(shown.programs.find((each) => each.key === program)).toMatchObject({ class: "logic", judged: true });
+  expect(await quoted()).toContain("S-02 says");
 });
 
 test("inputs are proposed from the model's text; those that matter come with what the model gives", async () => {

@@ -79,6 +79,18 @@ export async function listCells(database: Database, assignment: string): Promise
   );
 }
 
+/** The cases of a student that belong to an assignment, with it. */
+export async function listAssignedCases(
+  database: Database,
+  student: string,
+): Promise<Array<{ key: string; assignment: string }>> {
+  const rows = await database.query(
+    "select key, assignment from faulty_case where student = $1 and assignment is not null and deleted_at is null",
+    [student],
+  );
+  return z.array(z.object({ key: z.string(), assignment: z.string() })).parse(rows);
+}
+
 /** The cases of an assignment that are there. */
 export async function listCasesOf(database: Database, assignment: string): Promise<string[]> {
   const rows = await database.query(

@@ -1,11 +1,4 @@
-import {
-  countClasses,
-  type GlanceCell,
-  type Group,
-  groupAlike,
-  isFailing,
-  passesAll,
-} from "../../core/assignments/overview.ts";
+import { countClasses, type GlanceCell, type Group, groupAlike, passesAll } from "../../core/assignments/overview.ts";
 import type { Assignment } from "../assignments/assignmentStore.ts";
 import { listAssignmentChecks } from "../assignments/checkStore.ts";
 import type { Services } from "../services.ts";
@@ -16,15 +9,13 @@ import { listOverview, type OverviewRow } from "./judgedStore.ts";
 export type OverviewColumn = { key: string; name: string; kind: string; purpose: string };
 
 /** A program of an overview. `cells` stand in the order of the columns; null: not judged by this check as it is now. */
-export type OverviewProgram = Pick<OverviewRow, "key" | "version" | "language" | "class" | "kind" | "number"> & {
+export type OverviewProgram = Pick<OverviewRow, "key" | "version" | "class" | "kind" | "number"> & {
   /** The student's label, else the program's file or title. */
   name: string;
   file: string;
   cells: Array<GlanceCell | null>;
   /** What the first failing cell shows. */
   alike: string;
-  /** What the case's own checks show that no column does. */
-  ownFails: number;
   passesAll: boolean;
   judged: boolean;
   /** Programs that the same student handed in before, the newest first. */
@@ -77,13 +68,12 @@ export async function overviewOf(services: Services, assignment: Assignment): Pr
     // A cell of a former edition of its check says nothing any more.
     const current = row.cells.filter((cell) => isOwn(cell) || editions.get(cell.check) === cell.edition);
     const find = (key: string) => current.find((cell) => (key === "" ? isOwn(cell) : cell.check === key)) ?? null;
-    const others = current.filter(isOwn).slice(1);
     return {
       alike: row.alike,
       ...{
         key: row.key,
         version: row.version,
-        language: row.language,
+
         class: row.class,
         kind: row.kind,
         number: row.number,
@@ -91,7 +81,6 @@ export async function overviewOf(services: Services, assignment: Assignment): Pr
       name: row.label ?? row.name ?? row.title,
       file: row.name ?? row.title,
       cells: columns.map((column) => find(column.key)),
-      ownFails: others.filter(isFailing).length,
       passesAll: passesAll({ cells: current }),
       judged: row.cells.length > 0,
       earlier: before.map((each) => ({

@@ -23,7 +23,8 @@ function replaced(bytes: Uint8Array, name: NameReplacement): Uint8Array | null {
 /**
  * Replaces a person's name by other words in everything that belongs to a student: programs of all versions, file
  * names, outputs, answers to the questions, titles, notes, checks, verdicts, fixes, and what all these were before.
- * This is the one change that is made to what was handed in, for privacy's sake. Runs are forgotten and made again.
+ * This is the one change that is made to what was handed in, for privacy's sake. Runs, and what judging kept of
+ * them, are forgotten and made again.
  * Letter case does not count, nor what stands between its words; parts of longer words stay. Returns in how many places
  * it stood.
  */
@@ -81,6 +82,8 @@ export async function replaceName(database: Database, student: string, name: str
         await column("tool_output", "content", "version", version.key);
         places += await replaceInFiles(query, version.key, replacement);
         await query("delete from run where version = $1", [version.key]);
+        // What judging kept for an overview quotes what a run printed.
+        await query("delete from judged_version where version = $1", [version.key]);
         await query("update version set fingerprint = null where key = $1", [version.key]);
       }
       await query("update faulty_case set revision = revision + 1 where key = $1", [key]);

@@ -1,5 +1,7 @@
 import { redirect } from "react-router";
 import { z } from "zod";
+import { startJudgingAssignment } from "../../../server/classwork/judgeAssignment.ts";
+import { listAssignedCases } from "../../../server/classwork/judgedStore.ts";
 import type { Student } from "../../../server/people/courseStore.ts";
 import { renameStudent } from "../../../server/people/renameStudent.ts";
 import { deleteStudent, replaceName } from "../../../server/privacy/privacyStore.ts";
@@ -28,6 +30,8 @@ const replace = defineAction<StudentContext, { name: string; by: string }>({
     const name = given.name.trim();
     if (name.length < 2) return refused("Give the name as it stands in the texts.");
     const places = await replaceName(services.database, student.key, name, given.by.trim() || student.label);
+    for (const { key, assignment } of await listAssignedCases(services.database, student.key))
+      await startJudgingAssignment(services, assignment, [key]);
     return places === 0
       ? notReached(`“${name}” stands nowhere in what belongs to this student.`)
       : done(`Replaced in ${places} ${places === 1 ? "place" : "places"}.`);
