@@ -1,6 +1,6 @@
-import { useState } from "react";
 import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
+import { FilesBeside } from "../checks/FilesBeside.tsx";
 import { Said } from "../components/Said.tsx";
 import type { CheckShown } from "./assignmentView.ts";
 import { ComparisonFields } from "./ComparisonFields.tsx";
@@ -18,9 +18,6 @@ export function CheckForm({
   onDone: () => void;
 }) {
   const fetcher = useFetcher<Reply>();
-  const [files, setFiles] = useState(() =>
-    Object.entries(check?.surroundings ?? {}).map(([name, text], id) => ({ id, name, text: text ?? "" })),
-  );
   if (fetcher.state === "idle" && fetcher.data?.ok) setTimeout(onDone, 0);
   return (
     <fetcher.Form method="post" className="grid gap-2 border border-rule-strong bg-leaf p-3">
@@ -81,41 +78,7 @@ export function CheckForm({
         </summary>
         <div className="mt-2 grid gap-2">
           <ComparisonFields comparison={check?.comparison ?? {}} inCheck />
-          {files.map((file) => (
-            <div key={file.id} className="grid gap-1 border-l-2 border-rule pl-2">
-              <label className="text-sm">
-                File name
-                <input name="fileName" className="field font-mono" required defaultValue={file.name} />
-              </label>
-              <label className="text-sm">
-                Its text
-                <textarea
-                  name="fileText"
-                  className="field field-code"
-                  rows={3}
-                  wrap="off"
-                  spellCheck={false}
-                  defaultValue={file.text}
-                />
-              </label>
-              <button
-                type="button"
-                className="press press-quiet justify-self-start text-sm"
-                onClick={() => setFiles((all) => all.filter((each) => each.id !== file.id))}
-              >
-                Leave it out
-              </button>
-            </div>
-          ))}
-          <button
-            type="button"
-            className="press justify-self-start text-sm"
-            onClick={() =>
-              setFiles((all) => [...all, { id: Math.max(-1, ...all.map((each) => each.id)) + 1, name: "", text: "" }])
-            }
-          >
-            Add a file
-          </button>
+          <FilesBeside initial={check?.surroundings ?? {}} />
         </div>
       </details>
       <div className="flex flex-wrap items-baseline gap-3">

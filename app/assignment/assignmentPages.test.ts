@@ -140,8 +140,10 @@ test("a check is written by hand, changed with a trace, and taken away; bad ones
   expect(await act(key, { ...check, ...own })).toMatchObject({ ok: true });
   const [kept] = await checksOf(key);
   expect(kept).toMatchObject({ name: "a child", visible: true, confirmed: true, comparison: { numbers: null } });
-  const changed = { ...check, ...own, key: kept?.key ?? "", expected: "Child fare 7\n" };
+  const beside = { fileName: ["ages.txt", "gone.txt"], fileText: ["14\n", ""], fileAbsent: ["1"] };
+  const changed = { ...check, ...own, ...beside, key: kept?.key ?? "", expected: "Child fare 7\n" };
   expect(await act(key, changed)).toMatchObject({ ok: true });
+  expect((await checksOf(key))[0]?.surroundings).toEqual({ "ages.txt": "14\n", "gone.txt": null });
   const text = await shown(key);
   expect(text).toContain("Before: “Child fare 6”");
   expect(text).toContain("Compared by rules of its own.");

@@ -1,4 +1,3 @@
-import { type Surroundings, surroundingsSchema } from "../../../core/cases/surroundings.ts";
 import { listAssignmentChecks } from "../../../server/assignments/checkStore.ts";
 import {
   confirmChecks,
@@ -8,6 +7,7 @@ import {
 } from "../../../server/classwork/assignmentChecks.ts";
 import { addProposals } from "../../../server/classwork/proposals.ts";
 import { done, refused } from "../../actions.ts";
+import { readSurroundings, surroundingsFields } from "../../checks/surroundingsForm.ts";
 import { field } from "../../forms.ts";
 import { comparisonFields, readComparison } from "../comparisonForm.ts";
 import { defineAssignmentAction } from "./assignmentAction.ts";
@@ -27,17 +27,13 @@ export const keepCheck = defineAssignmentAction({
     expectsNothing: field.ticked(),
     kind: field.one(["normal", "boundary", "erroneous"]),
     visible: field.ticked(),
-    fileName: field.list(),
-    fileText: field.list(),
+    ...surroundingsFields,
     ...comparisonFields,
   },
   does: async ({ services, assignment }, change, given) => {
     const comparison = readComparison(given);
     if ("problem" in comparison) return refused(comparison.problem);
-    const files: Surroundings = Object.fromEntries(
-      given.fileName.map((name, index) => [name.trim(), given.fileText[index] ?? ""]),
-    );
-    const surroundings = surroundingsSchema.safeParse(files).data;
+    const surroundings = readSurroundings(given);
     if (!surroundings)
       return refused("A file's name is empty, leads out of the folder, or its text is too long. Nothing was changed.");
     const says = given.expected !== "" || given.expectsNothing;

@@ -1,20 +1,9 @@
 import { z } from "zod";
-import { type Surroundings, surroundingsSchema } from "../../../core/cases/surroundings.ts";
 import { removeCheck, saveCheck, verifyAgain } from "../../../server/judge/checks.ts";
 import { defineAction, done, notReached, refused } from "../../actions.ts";
+import { readSurroundings, surroundingsFields } from "../../checks/surroundingsForm.ts";
 import { field } from "../../forms.ts";
 import { type CaseContext, defineCaseAction } from "./caseAction.ts";
-
-const files = { fileName: field.list(), fileText: field.list(), fileAbsent: field.list() };
-
-/** The files of a check's form: names, texts and which of them are to be absent. Null if one cannot be taken. */
-function readSurroundings(given: z.output<z.ZodObject<typeof files>>): Surroundings | null {
-  const absent = new Set(given.fileAbsent);
-  const entries = given.fileName.map(
-    (name, index) => [name.trim(), absent.has(String(index)) ? null : (given.fileText[index] ?? "")] as const,
-  );
-  return surroundingsSchema.safeParse(Object.fromEntries(entries)).data ?? null;
-}
 
 /** Adds a check or changes one, and runs it. */
 export const keepCheck = defineCaseAction({
@@ -26,7 +15,7 @@ export const keepCheck = defineCaseAction({
     expectsNothing: field.ticked(),
     kind: field.one(["normal", "boundary", "erroneous"]),
     ignorePrompts: field.ticked(),
-    ...files,
+    ...surroundingsFields,
   },
   does: async ({ services, found }, change, given) => {
     const surroundings = readSurroundings(given);
