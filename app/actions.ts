@@ -1,7 +1,7 @@
 import { data } from "react-router";
-import type { z } from "zod";
+import { z } from "zod";
 import type { Refused } from "../server/cases/changeCase.ts";
-import { formFields, readForm } from "./forms.ts";
+import { field, formFields, readForm } from "./forms.ts";
 
 /**
  * What an action says to the page: whether it was done, and words for the person. `both`: what the person wanted to
@@ -63,6 +63,28 @@ export function defineAction<Context, Fields>(action: {
       return { ok: false, message, status: 400 };
     },
   };
+}
+
+/** An action whose form names the revision that the page had read; what it changes is refused where that is stale. */
+export function defineRevisedAction<Context, Fields extends z.ZodRawShape>(action: {
+  intent: string;
+  fields: Fields;
+  does: (context: Context, revision: number, fields: z.output<z.ZodObject<Fields>>) => Promise<Said>;
+}): PageAction<Context> {
+  const read = z.object({ revision: field.revision() });
+  const schema = z.object(action.fields);
+  return defineAction({
+    intent: action.intent,
+    schema: z.looseObject({}).transform((given, context) => {
+      const own = schema.safeParse(given);
+      const revision = read.safeParse(given);
+      if (own.success && revision.success) return { revision: revision.data.revision, fields: own.data };
+      for (const { issues } of [own.error, revision.error].flatMap((error) => (error ? [error] : [])))
+        for (const issue of issues) context.addIssue({ code: "custom", message: issue.message, path: issue.path });
+      return z.NEVER;
+    }),
+    does: (context, given) => action.does(context, given.revision, given.fields),
+  });
 }
 
 /**

@@ -1,9 +1,8 @@
-import { z } from "zod";
+import type { z } from "zod";
 import type { WholeCase } from "../../../server/cases/caseStore.ts";
 import type { Who } from "../../../server/people/teacherStore.ts";
 import type { Services } from "../../../server/services.ts";
-import { defineAction, type PageAction, type Said } from "../../actions.ts";
-import { field } from "../../forms.ts";
+import { defineRevisedAction, type PageAction, type Said } from "../../actions.ts";
 
 /** What an action of a case page works on: the case as it is now, and who asks. */
 export type CaseContext = { services: Services; who: Who; found: WholeCase };
@@ -17,18 +16,8 @@ export function defineCaseAction<Fields extends z.ZodRawShape>(action: {
   fields: Fields;
   does: (context: CaseContext, change: PageChange, fields: z.output<z.ZodObject<Fields>>) => Promise<Said>;
 }): PageAction<CaseContext> {
-  const revision = z.object({ revision: field.revision() });
-  const schema = z.object(action.fields);
-  return defineAction({
-    intent: action.intent,
-    schema: z.looseObject({}).transform((given, context) => {
-      const own = schema.safeParse(given);
-      const read = revision.safeParse(given);
-      if (own.success && read.success) return { revision: read.data.revision, fields: own.data };
-      for (const { issues } of [own.error, read.error].flatMap((error) => (error ? [error] : [])))
-        for (const issue of issues) context.addIssue({ code: "custom", message: issue.message, path: issue.path });
-      return z.NEVER;
-    }),
-    does: (context, given) => action.does(context, { who: context.who, revision: given.revision }, given.fields),
+  return defineRevisedAction<CaseContext, Fields>({
+    ...action,
+    does: (context, revision, fields) => action.does(context, { who: context.who, revision }, fields),
   });
 }
