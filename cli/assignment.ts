@@ -7,24 +7,18 @@ import { mergeComparison } from "../core/assignments/comparison.ts";
 import { textOfResults } from "../core/assignments/intended.ts";
 import { alikeOf, type Cell, cellOf, groupAlike } from "../core/assignments/overview.ts";
 import type { Entry } from "../core/collecting/entries.ts";
-import { type AssignmentContent, type FileCheck, readAssignmentFile } from "../core/formats/assignmentFile.ts";
-import { readCheckFiles } from "../core/formats/checkFiles.ts";
+import type { AssignmentContent, FileCheck } from "../core/formats/assignmentFile.ts";
 import type { Language } from "../core/languages/language.ts";
 import { findLanguage } from "../core/languages/languages.ts";
 import { languageOfName } from "../core/languages/recognise.ts";
 import type { Outcome } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 import { answerOf } from "../server/classwork/models.ts";
-import { unpack } from "../server/collect/archive.ts";
+import { readUpload } from "../server/collect/readUpload.ts";
 import { type Judged, judgeProgram } from "../server/judge/judge.ts";
 import { holdsForAll } from "../server/judge/run.ts";
 import type { Toolchains } from "../server/toolchains/toolchains.ts";
 import { MaterialProblem, readMaterial } from "./material.ts";
-
-const nothing: AssignmentContent = {
-  ...{ title: "", statement: "", languages: [], comparison: { prompts: "ignored" }, inputs: [] },
-  ...{ starter: [], models: [], checks: [] },
-};
 
 /** The files below a folder, by their paths in it; those deeper than a few folders are not looked for. */
 async function entriesBelow(folder: string, prefix = "", depth = 0): Promise<Entry[]> {
@@ -37,35 +31,17 @@ async function entriesBelow(folder: string, prefix = "", depth = 0): Promise<Ent
   return found;
 }
 
-/** The files at a path: of a folder, of a zip, or the one file. */
-async function entriesAt(path: string): Promise<Entry[]> {
-  const about = await stat(path).catch(() => null);
-  if (about?.isDirectory()) return entriesBelow(path);
-  const bytes = await readMaterial(path);
-  if (!/\.zip$/i.test(path)) return [{ path: basename(path), bytes }];
-  const unpacked = await unpack(bytes);
-  if (unpacked.whole) throw new MaterialProblem(`${path}: ${unpacked.whole}`);
-  return unpacked.entries;
-}
-
 /**
  * Reads an assignment: an assignment.json, or a folder or zip that holds one or NAME.in with NAME.out. `say` is told what
  * was left out.
  */
 export async function readAssignmentAt(path: string, say: (words: string) => void): Promise<AssignmentContent> {
-  const entries = await entriesAt(path);
-  const file =
-    entries.find((entry) => basename(entry.path) === "assignment.json") ??
-    (entries.length === 1 ? entries[0] : undefined);
-  if (file && !/\.(?:in|out|ans)$/i.test(file.path)) {
-    const read = readAssignmentFile(decodeText(file.bytes).text);
-    if (!read.ok) throw new MaterialProblem(`${path}: ${read.message}`);
-    if (read.leftOut.length > 0) say(`${path}: not known here and left out: ${read.leftOut.join(", ")}`);
-    return read.assignment;
-  }
-  const { checks } = readCheckFiles(entries);
-  if (checks.length === 0) throw new MaterialProblem(`${path} holds no assignment.json and no NAME.in with NAME.out`);
-  return { ...nothing, title: basename(path), checks };
+  const isFolder = (await stat(path).catch(() => null))?.isDirectory() ?? false;
+  const entries = isFolder ? await entriesBelow(path) : [{ path: basename(path), bytes: await readMaterial(path) }];
+  const read = await readUpload(entries);
+  if (!read.ok) throw new MaterialProblem(`${path}: ${read.message}`);
+  if (read.leftOut.length > 0) say(`${path}: not known here and left out: ${read.leftOut.join(", ")}`);
+  return read.assignment;
 }
 
 /** A check with its intended output said or worked out; null: nobody knows it. */

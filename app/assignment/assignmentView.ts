@@ -6,14 +6,14 @@ import { decodeText } from "../../core/source/decode.ts";
 import { type Assignment, listStarterFiles } from "../../server/assignments/assignmentStore.ts";
 import { type KeptCheck, listAssignmentChecks } from "../../server/assignments/checkStore.ts";
 import { settingOf } from "../../server/assignments/modelStore.ts";
-import { listFormerOfAssignment } from "../../server/cases/formerStore.ts";
+import { listFormerOf } from "../../server/cases/formerStore.ts";
 import { countToJudge } from "../../server/classwork/judgeAssignment.ts";
 import { keptModels, proofOf } from "../../server/classwork/models.ts";
 import { proposalsFor } from "../../server/classwork/proposals.ts";
 import { findCourse, listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
 
-type Former = Awaited<ReturnType<typeof listFormerOfAssignment>>;
+type Former = Awaited<ReturnType<typeof listFormerOf>>;
 
 /** What the intended output of a check was before, newest first; a confirmed one that changed is no secret. */
 function formerExpected(check: KeptCheck, former: Former) {
@@ -34,7 +34,7 @@ export async function assignmentView(services: Services, assignment: Assignment,
     listAssignmentChecks(database, assignment.key),
     keptModels(services, assignment.key),
     listStarterFiles(database, assignment.key),
-    listFormerOfAssignment(database.query, "check", assignment.key),
+    listFormerOf(database.query, "check", { assignment: assignment.key }),
     countToJudge(services, assignment.key),
     proposalsFor(database, assignment),
   ]);

@@ -15,7 +15,7 @@ import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/ta
 import { messageOf } from "../../core/verdict/words.ts";
 import { listAssignments } from "../../server/assignments/assignmentStore.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
-import { listFormerOfCase } from "../../server/cases/formerStore.ts";
+import { listFormerOf } from "../../server/cases/formerStore.ts";
 import type { VersionHead } from "../../server/cases/versionStore.ts";
 import { listWarningDecisions } from "../../server/cases/warningStore.ts";
 import { wasVerified } from "../../server/judge/checks.ts";
@@ -34,7 +34,7 @@ const outputShown = 60_000;
 /** Rows of a trace table sent to the page at once. */
 export const rowsShown = 1000;
 
-type FormerCheck = Awaited<ReturnType<typeof listFormerOfCase>>[number];
+type FormerCheck = Awaited<ReturnType<typeof listFormerOf>>[number];
 
 /** What should have come out by a check's former editions, where that was changed: a trace of it stays. */
 function formerExpected(check: CheckResult["check"], former: readonly FormerCheck[]) {
@@ -125,7 +125,7 @@ export async function caseView(
     found.course ? listStudents(services.database, found.course) : [],
     found.course ? listAssignments(services.database, found.course) : [],
     listWarningDecisions(services.database.query, found.key),
-    listFormerOfCase(services.database.query, "check", found.key),
+    listFormerOf(services.database.query, "check", { faultyCase: found.key }),
     wanted.leaf === "versions" ? listRunsOfVersions(services.database, found.key) : null,
   ]);
   const linesOf = (name: string | undefined) =>

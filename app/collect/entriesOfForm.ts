@@ -9,3 +9,8 @@ export async function entriesOfForm(form: FormData): Promise<Entry[]> {
       entries.push({ path: paths[index] || file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
   return entries;
 }
+
+/** Files that were chosen in a field, by their own names. */
+export function entriesOfFiles(files: readonly File[]): Promise<Entry[]> {
+  return Promise.all(files.map(async (file) => ({ path: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })));
+}

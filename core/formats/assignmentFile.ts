@@ -86,6 +86,14 @@ export type AssignmentContent = {
   checks: FileCheck[];
 };
 
+/** An assignment that says nothing but its checks. */
+export function checksAlone(checks: FileCheck[]): AssignmentContent {
+  return {
+    ...{ title: "", statement: "", languages: [], comparison: { prompts: "ignored" }, inputs: [] },
+    ...{ starter: [], models: [], checks },
+  };
+}
+
 /** What was read, with what of it is not known and was left out; or why nothing was taken, in words. */
 export type ReadAssignment =
   | { ok: true; assignment: AssignmentContent; leftOut: string[] }

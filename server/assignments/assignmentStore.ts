@@ -3,7 +3,7 @@ import { type Comparison, comparisonSchema } from "../../core/assignments/compar
 import { type InputShape, inputShapeSchema } from "../../core/assignments/inputShape.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
 import type { Database, Query } from "../database/database.ts";
-import { asBytes, asJson, bytesColumn, jsonColumn, oneRow, textBytes } from "../database/rows.ts";
+import { asBytes, asJson, asPlainText, bytesColumn, jsonColumn, oneRow, textBytes } from "../database/rows.ts";
 import { newCode, newKey } from "../keys.ts";
 
 const assignmentRow = z.object({
@@ -89,7 +89,7 @@ export async function insertAssignment(
     `insert into assignment (key, course, title, statement, languages, comparison, input_shape, position)
      values ($1, $2, $3, $4, $5, $6, $7, (select coalesce(max(position) + 1, 0) from assignment where course = $2))`,
     [
-      ...[key, course, given.title, asBytes(given.statement ?? ""), asJson(given.languages ?? [])],
+      ...[key, course, asPlainText(given.title), asBytes(given.statement ?? ""), asJson(given.languages ?? [])],
       ...[asJson(given.comparison ?? usualComparison), asJson(given.inputShape ?? [])],
     ],
   );
@@ -99,7 +99,7 @@ export async function insertAssignment(
 /** Writes what a person says of an assignment. */
 export async function setAssignmentFields(query: Query, key: string, given: AssignmentFields): Promise<void> {
   await query("update assignment set title = $2, statement = $3, languages = $4, comparison = $5 where key = $1", [
-    ...[key, given.title, asBytes(given.statement), asJson(given.languages), asJson(given.comparison)],
+    ...[key, asPlainText(given.title), asBytes(given.statement), asJson(given.languages), asJson(given.comparison)],
   ]);
 }
 

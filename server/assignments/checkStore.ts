@@ -5,7 +5,7 @@ import { type IntendedPiece, intendedPieceSchema } from "../../core/assignments/
 import type { CheckEdition } from "../../core/cases/case.ts";
 import { type Surroundings, surroundingsSchema } from "../../core/cases/surroundings.ts";
 import type { Query } from "../database/database.ts";
-import { asBytes, asJson, jsonColumn, oneRow, textBytes } from "../database/rows.ts";
+import { asBytes, asJson, asPlainText, jsonColumn, oneRow, textBytes } from "../database/rows.ts";
 import { newKey } from "../keys.ts";
 import { findModelAnswer, settingOf } from "./modelStore.ts";
 
@@ -136,7 +136,8 @@ export async function findAssignmentCheck(query: Query, assignment: string, key:
 function valuesOf(check: CheckInput): unknown[] {
   return [
     ...[asBytes(check.input), check.expected === null ? null : asBytes(check.expected), check.kind],
-    ...[asJson(check.comparison ?? {}), asJson(check.surroundings ?? {}), check.name ?? "", check.purpose ?? ""],
+    ...[asJson(check.comparison ?? {}), asJson(check.surroundings ?? {}), asPlainText(check.name ?? "")],
+    asPlainText(check.purpose ?? ""),
     ...[check.visible ?? false, check.pieces ? asJson(check.pieces) : null, check.workedOutBy ?? null],
     check.confirmed ?? true,
   ];

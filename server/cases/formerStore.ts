@@ -46,24 +46,18 @@ export async function listFormer(query: Query, about: Former["about"], aboutKey:
   return z.array(rowSchema).parse(rows);
 }
 
-/** What the things of a kind that belong to a case were before, newest first, each with the key of its thing. */
-export async function listFormerOfCase(query: Query, about: Former["about"], faultyCase: string) {
+/** What the things of a kind that belong to a case or an assignment were before, newest first, each with its key. */
+export async function listFormerOf(
+  query: Query,
+  about: Former["about"],
+  owner: { faultyCase: string } | { assignment: string },
+) {
+  const [column, key] = "faultyCase" in owner ? ["faulty_case", owner.faultyCase] : ["assignment", owner.assignment];
   const rows = await query(
     `select v.about_key, v.former, v.who, t.name, v.reason, v.changed_at from former_value v
        left join teacher t on t.key = v.teacher
-     where v.about = $1 and v.faulty_case = $2 order by v.changed_at desc limit 200`,
-    [about, faultyCase],
-  );
-  return z.array(rowSchema.extend({ about_key: z.string() })).parse(rows);
-}
-
-/** What the checks of an assignment were before, newest first, each with its key. */
-export async function listFormerOfAssignment(query: Query, about: Former["about"], assignment: string) {
-  const rows = await query(
-    `select v.about_key, v.former, v.who, t.name, v.reason, v.changed_at from former_value v
-       left join teacher t on t.key = v.teacher
-     where v.about = $1 and v.assignment = $2 order by v.changed_at desc limit 200`,
-    [about, assignment],
+     where v.about = $1 and v.${column} = $2 order by v.changed_at desc limit 200`,
+    [about, key],
   );
   return z.array(rowSchema.extend({ about_key: z.string() })).parse(rows);
 }

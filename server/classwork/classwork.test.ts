@@ -3,7 +3,7 @@ import { findAssignment, insertAssignment, setAssignmentOfCases } from "../assig
 import { listAssignmentChecks } from "../assignments/checkStore.ts";
 import { insertModel } from "../assignments/modelStore.ts";
 import { collectCase, findCase, insertHandIn } from "../cases/caseStore.ts";
-import { listFormerOfAssignment } from "../cases/formerStore.ts";
+import { listFormerOf } from "../cases/formerStore.ts";
 import { decideClass } from "../judge/decisions.ts";
 import { tryFix } from "../mend/tryFix.ts";
 import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
@@ -128,7 +128,7 @@ test("a confirmed output that is changed later leaves a visible trace, and stays
   await saveAssignmentCheck(services, await assignmentOf(key), await change(key), check?.key ?? "", {
     ...{ input: check?.input ?? "", expected: "Sum: 9\n", kind: "normal" },
   });
-  const former = await listFormerOfAssignment(services.database.query, "check", key);
+  const former = await listFormerOf(services.database.query, "check", { assignment: key });
   expect(former.map((each) => each.former)).toContainEqual(
     expect.objectContaining({ expected: "Total: 9\nMay sail\n", confirmed: true }),
   );

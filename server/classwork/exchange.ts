@@ -20,14 +20,9 @@ import { startJudgingAssignment } from "./judgeAssignment.ts";
 function inputOf(check: FileCheck): CheckInput {
   const { name, purpose, input, expected, pieces, kind, visible, comparison, surroundings } = check;
   return {
-    ...{ name: plain(name), purpose: plain(purpose), input, expected, pieces, kind, visible, comparison, surroundings },
+    ...{ name, purpose, input, expected, pieces, kind, visible, comparison, surroundings },
     confirmed: check.confirmed && expected !== null,
   };
-}
-
-/** A text for a column that holds no control characters. */
-function plain(text: string): string {
-  return text.replace(/[\u0000-\u001f]/g, " ").trim();
 }
 
 /** Makes an assignment of what a file holds, all of it or nothing. Returns its key. */
@@ -39,7 +34,7 @@ export async function takeAssignment(
   const unknown = content.models.filter((model) => !findLanguage(model.language));
   const key = await database.transaction(async (query) => {
     const made = await insertAssignment(query, course, {
-      ...{ title: plain(content.title) || "An assignment", statement: content.statement },
+      ...{ title: content.title.trim() || "An assignment", statement: content.statement },
       ...{ comparison: content.comparison, inputShape: content.inputs },
       languages: content.languages.filter((id) => findLanguage(id)),
     });

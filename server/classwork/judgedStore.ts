@@ -2,7 +2,7 @@ import { z } from "zod";
 import { alikeOf, type Cell, cellSchema, glanceOf, readGlance } from "../../core/assignments/overview.ts";
 import { faultClassSchema } from "../../core/cases/case.ts";
 import type { Database } from "../database/database.ts";
-import { asJson, jsonColumn, keyRow, timeColumn } from "../database/rows.ts";
+import { asJson, asPlainText, jsonColumn, keyRow, timeColumn } from "../database/rows.ts";
 
 /** What judging a version that was handed in came to, for the overview of its assignment. */
 export type JudgedVersion = {
@@ -24,7 +24,7 @@ export async function saveJudged(database: Database, judged: JudgedVersion): Pro
        cells = excluded.cells, glance = excluded.glance, alike = excluded.alike, judged_at = now()`,
     [
       ...[judged.version, judged.assignment, judged.faultyCase, judged.class, judged.kind, asJson(judged.cells)],
-      ...[glanceOf(judged.cells), alikeOf(judged.cells).replace(/[\0\ud800-\udfff]/gu, " ")],
+      ...[glanceOf(judged.cells), asPlainText(alikeOf(judged.cells))],
     ],
   );
 }

@@ -1,6 +1,6 @@
 import type { Entry } from "../../core/collecting/entries.ts";
 import {
-  type AssignmentContent,
+  checksAlone,
   largestAssignmentFile,
   type ReadAssignment,
   readAssignmentFile,
@@ -31,9 +31,5 @@ export async function readUpload(given: readonly Entry[]): Promise<ReadAssignmen
   const { checks, leftOver } = readCheckFiles(entries);
   if (checks.length === 0)
     return { ok: false, message: "There is no assignment.json in it, and no NAME.in with NAME.out or NAME.ans." };
-  const assignment: AssignmentContent = {
-    ...{ title: "", statement: "", languages: [], comparison: { prompts: "ignored" }, inputs: [] },
-    ...{ starter: [], models: [], checks },
-  };
-  return { ok: true, assignment, leftOut: leftOver };
+  return { ok: true, assignment: checksAlone(checks), leftOut: leftOver };
 }

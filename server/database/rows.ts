@@ -10,6 +10,11 @@ export function asBytes(text: string): Buffer {
   return Buffer.from(text, "utf8");
 }
 
+/** A short text for a text column, on one line: what such a column cannot hold is a blank. For names and titles. */
+export function asPlainText(text: string): string {
+  return text.replace(/[\u0000-\u001f\ud800-\udfff]/gu, " ").trim();
+}
+
 /**
  * The sign that stands before four hexadecimal digits for what a jsonb value cannot hold (NUL and surrogates without
  * their partner), and for itself. Programs of students may hold all of them, and nothing of a program may be lost.

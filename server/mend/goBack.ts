@@ -4,7 +4,7 @@ import { surroundingsSchema } from "../../core/cases/surroundings.ts";
 import { checkKindSchema, insertCheck, updateCheck } from "../assignments/checkStore.ts";
 import { setCurrentVersion, type WholeCase } from "../cases/caseStore.ts";
 import { type Change, changeCase, type Refused } from "../cases/changeCase.ts";
-import { listFormerOfCase } from "../cases/formerStore.ts";
+import { listFormerOf } from "../cases/formerStore.ts";
 import { deleteLayer, reopenLayer } from "../cases/layerStore.ts";
 import type { VersionHead } from "../cases/versionStore.ts";
 import type { Services } from "../services.ts";
@@ -32,7 +32,7 @@ function leftAt(found: WholeCase, version: VersionHead): string | undefined {
  * The checks that were changed or taken away since a time, as they were then, by their keys: input, intended output and
  * what lay beside the program. Former values come newest first, so the last one since then is the oldest.
  */
-function checksAt(former: Awaited<ReturnType<typeof listFormerOfCase>>, time: string) {
+function checksAt(former: Awaited<ReturnType<typeof listFormerOf>>, time: string) {
   const then = new Map<string, z.infer<typeof formerCheck>>();
   for (const each of former) {
     const check = formerCheck.safeParse(each.former);
@@ -71,7 +71,8 @@ export async function goBackTo(
         else await deleteLayer(query, layer.key);
       }
       const left = leftAt(found, target);
-      const then = left === undefined ? new Map() : checksAt(await listFormerOfCase(query, "check", found.key), left);
+      const then =
+        left === undefined ? new Map() : checksAt(await listFormerOf(query, "check", { faultyCase: found.key }), left);
       const owner = { faultyCase: found.key };
       for (const [key, was] of then) {
         const now = found.checks.find((check) => check.key === key);

@@ -49,18 +49,13 @@ export const keepCheck = defineAssignmentAction({
     const untouched = says && former?.pieces && former.expected === given.expected && former.input === input;
     const saved = await saveAssignmentCheck(services, assignment, { ...change, reason: "changed" }, key, {
       ...{ input, kind, visible, surroundings, comparison, expected: says ? given.expected : null },
-      ...{ name: clean(given.name), purpose: clean(given.purpose) },
+      ...{ name: given.name, purpose: given.purpose },
       ...(untouched ? { pieces: former.pieces, workedOutBy: former.worked_out_by, confirmed: former.confirmed } : {}),
     });
     if (!saved.ok) return refused(saved);
     return done(says ? "Kept. Every program is judged by it." : "Worked out by the model: look at it and confirm it.");
   },
 });
-
-/** A text for a column that holds no control characters. */
-function clean(text: string): string {
-  return text.replace(/[\u0000-\u001f]/g, " ").trim();
-}
 
 /** Moves a check up or down in the order in which checks decide. */
 export const move = defineAssignmentAction({

@@ -1,20 +1,16 @@
 import { takeChecks } from "../../../server/classwork/exchange.ts";
 import { readUpload } from "../../../server/collect/readUpload.ts";
 import { done, refused } from "../../actions.ts";
+import { entriesOfFiles } from "../../collect/entriesOfForm.ts";
 import { field } from "../../forms.ts";
 import { defineAssignmentAction } from "./assignmentAction.ts";
-
-/** The chosen files with their names, as bytes. */
-export async function entriesOf(files: readonly File[]) {
-  return Promise.all(files.map(async (file) => ({ path: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })));
-}
 
 /** Adds the checks that chosen files hold: NAME.in with NAME.out, a zip of such, or an assignment.json. */
 export const takeFiles = defineAssignmentAction({
   intent: "take files",
   fields: { file: field.files() },
   does: async ({ services, assignment }, change, { file }) => {
-    const read = await readUpload(await entriesOf(file));
+    const read = await readUpload(await entriesOfFiles(file));
     if (!read.ok) return refused(read.message);
     const { checks } = read.assignment;
     if (checks.length === 0) return refused("There are no checks in it. Nothing was added.");

@@ -8,6 +8,7 @@ import { addStudents, findCourse, setCoursePolicy } from "../../../server/people
 import { codeGuesses, labelOfCourse } from "../../../server/people/guesses.ts";
 import type { Services } from "../../../server/services.ts";
 import { defineAction, done, refused, type Said } from "../../actions.ts";
+import { entriesOfFiles } from "../../collect/entriesOfForm.ts";
 import { field } from "../../forms.ts";
 
 /** What an action of a course's page works on: the course's key. */
@@ -62,10 +63,7 @@ const takeAssignmentIn = courseAction(
   "take assignment",
   z.object({ file: field.files() }),
   async ({ services, course }, { file }) => {
-    const entries = await Promise.all(
-      file.map(async (each) => ({ path: each.name, bytes: new Uint8Array(await each.arrayBuffer()) })),
-    );
-    const read = await readUpload(entries);
+    const read = await readUpload(await entriesOfFiles(file));
     if (!read.ok) return refused(read.message);
     const title = read.assignment.title || (file[0]?.name.replace(/\.[^.]*$/, "") ?? "");
     const { key, leftOut } = await takeAssignment(services.database, course, { ...read.assignment, title });
