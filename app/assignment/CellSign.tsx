@@ -1,4 +1,4 @@
-import type { CellResult } from "../../core/assignments/overview.ts";
+import { type CellResult, cellResults } from "../../core/assignments/overview.ts";
 
 /** The words of a cell's result on a page and for screen readers. */
 export const resultWords: Readonly<Record<CellResult, string>> = {
@@ -21,26 +21,19 @@ const signs: Readonly<Record<CellResult, { colour: string; path: string; dashes?
   "not run": { colour: "text-graphite", path: "M7 12h2M11 12h2M15 12h2" },
 };
 
-/** The sign of what a program did under a check: told by its shape, and by its colour besides. */
-export function CellSign({ result, words = false }: { result: CellResult; words?: boolean }) {
-  const { colour, path, dashes } = signs[result];
+/** The shape of a sign, in the colour of what holds it. */
+function Shape({ result }: { result: CellResult }) {
+  const { path, dashes } = signs[result];
   return (
-    <span className={`inline-flex items-center gap-1.5 ${colour}`}>
-      <svg
-        viewBox="0 0 24 24"
-        className="inline-block h-5 w-5 shrink-0"
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="2.3"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-        strokeDasharray={dashes}
-        aria-hidden
-      >
-        <path d={path} />
-      </svg>
-      {words && resultWords[result]}
-    </span>
+    <path
+      d={path}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2.3"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      strokeDasharray={dashes}
+    />
   );
 }
 
@@ -49,21 +42,24 @@ export function signColour(result: CellResult): string {
   return signs[result].colour;
 }
 
+/** The sign of what a program did under a check: told by its shape, and by its colour besides. */
+export function CellSign({ result }: { result: CellResult }) {
+  return (
+    <svg viewBox="0 0 24 24" className={`inline-block h-5 w-5 ${signColour(result)}`} aria-hidden>
+      <Shape result={result} />
+    </svg>
+  );
+}
+
+const symbolOf = (result: CellResult) => `sign-${result.replaceAll(" ", "-")}`;
+
 /** The shapes of all signs, once for a page that shows thousands of them by `SharedSign`. */
 export function SharedSigns() {
   return (
     <svg className="hidden" aria-hidden>
-      {Object.entries(signs).map(([result, { path, dashes }]) => (
-        <symbol key={result} id={`sign-${result.replaceAll(" ", "-")}`} viewBox="0 0 24 24">
-          <path
-            d={path}
-            fill="none"
-            stroke="currentColor"
-            strokeWidth="2.3"
-            strokeLinecap="round"
-            strokeLinejoin="round"
-            strokeDasharray={dashes}
-          />
+      {cellResults.map((result) => (
+        <symbol key={result} id={symbolOf(result)} viewBox="0 0 24 24">
+          <Shape result={result} />
         </symbol>
       ))}
     </svg>
@@ -74,7 +70,7 @@ export function SharedSigns() {
 export function SharedSign({ result }: { result: CellResult }) {
   return (
     <svg className="h-5 w-5" aria-hidden>
-      <use href={`#sign-${result.replaceAll(" ", "-")}`} />
+      <use href={`#${symbolOf(result)}`} />
     </svg>
   );
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import { type LineNote, Script } from "../components/Script.tsx";
 import type { CaseView } from "./caseView.ts";
 
@@ -120,7 +120,7 @@ export function CaseScript({ view }: { view: CaseView }) {
           </ul>
         </section>
       )}
-      <Said reply={fetcher.data} className="px-3" />
+      <Said reply={settled(fetcher)} className="px-3" />
     </section>
   );
 }

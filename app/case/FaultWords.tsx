@@ -1,7 +1,7 @@
 import { useFetcher } from "react-router";
 import type { FaultPlace } from "../../core/cases/case.ts";
 import type { Reply } from "../actions.ts";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import { Revision } from "./Revision.tsx";
 
 const placeWords: Readonly<Record<FaultPlace, string>> = {
@@ -61,7 +61,7 @@ export function FaultWords({
               Keep
             </button>
           </div>
-          <Said reply={fetcher.data} />
+          <Said reply={settled(fetcher)} />
         </fetcher.Form>
       </details>
     </div>

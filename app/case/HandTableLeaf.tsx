@@ -1,7 +1,7 @@
 import { Link, useFetcher } from "react-router";
 import { readHandTable } from "../../core/trace/handTable.ts";
 import type { Reply } from "../actions.ts";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { Revision } from "./Revision.tsx";
 
@@ -43,7 +43,7 @@ export function HandTableLeaf({ view }: { view: CaseView }) {
             </Link>
           )}
         </div>
-        <Said reply={fetcher.data} />
+        <Said reply={settled(fetcher)} />
       </fetcher.Form>
       {read?.ok && (
         <section className="overflow-x-auto" aria-label="The table as it reads" tabIndex={0}>

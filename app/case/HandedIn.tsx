@@ -1,6 +1,6 @@
 import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
 import type { CaseView } from "./caseView.ts";
 import { Revision } from "./Revision.tsx";
@@ -89,7 +89,7 @@ export function HandedIn({ view }: { view: CaseView }) {
           />
         </label>
       </fetcher.Form>
-      <Said reply={fetcher.data} />
+      <Said reply={settled(fetcher)} />
     </section>
   );
 }
@@ -118,7 +118,7 @@ function WrittenFor({ view }: { view: CaseView }) {
           ))}
         </select>
       </label>
-      <Said reply={fetcher.data} />
+      <Said reply={settled(fetcher)} />
     </fetcher.Form>
   );
 }
@@ -186,7 +186,7 @@ function Description({ view }: { view: CaseView }) {
             Keep
           </button>
         </div>
-        <Said reply={fetcher.data} />
+        <Said reply={settled(fetcher)} />
       </fetcher.Form>
     </details>
   );

@@ -2,7 +2,7 @@ import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { FixSlip } from "../components/FixSlip.tsx";
 import { ClassMark, StraightNail } from "../components/marks.tsx";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { FaultWords } from "./FaultWords.tsx";
 import { Revision } from "./Revision.tsx";
@@ -27,7 +27,7 @@ function Intention({ layer }: { layer: CaseView["layers"][number] }) {
           onBlur={(event) => event.target.value !== (layer.intention ?? "") && void fetcher.submit(event.target.form)}
         />
       </label>
-      <Said reply={fetcher.data} />
+      <Said reply={settled(fetcher)} />
     </fetcher.Form>
   );
 }

@@ -4,7 +4,7 @@ import { findHunks } from "../../core/fixes/hunks.ts";
 import type { Reply } from "../actions.ts";
 import { FixSlip } from "../components/FixSlip.tsx";
 import { ProgramEditor } from "../components/ProgramEditor.tsx";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { Revision } from "./Revision.tsx";
 
@@ -63,7 +63,7 @@ export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWi
           </button>
         )}
       </div>
-      <Said reply={fetcher.data} />
+      <Said reply={settled(fetcher)} />
       {hunks.length > 0 && (
         <div>
           <h2 className="text-base">The fix so far: {hunks.length === 1 ? "one place" : `${hunks.length} places`}</h2>

@@ -2,7 +2,7 @@ import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { Console } from "../components/Console.tsx";
 import { FixSlip } from "../components/FixSlip.tsx";
-import { Said } from "../components/Said.tsx";
+import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { Revision } from "./Revision.tsx";
 
@@ -11,7 +11,7 @@ export function VersionsLeaf({ view }: { view: CaseView }) {
   const fetcher = useFetcher<Reply>();
   return (
     <>
-      <Said reply={fetcher.data} className="mb-2" />
+      <Said reply={settled(fetcher)} className="mb-2" />
       {view.prepared.length > 0 && (
         <section className="mb-4 grid gap-2" aria-label="Prepared parts">
           <h2 className="text-base">Parts that are commented out</h2>
