@@ -22,6 +22,9 @@ export function ChecksPart({ view }: { view: AssignmentView }) {
     <section className="grid gap-3" aria-label="Checks">
       <header className="flex flex-wrap items-baseline gap-3">
         <h2 className="mr-auto">Checks</h2>
+        <button type="button" className="press" disabled={adding} onClick={() => setAdding(true)}>
+          Add a check
+        </button>
         {proposed.length > 0 && (
           <fetcher.Form method="post" className="flex items-baseline gap-3">
             <Revision />
@@ -36,6 +39,7 @@ export function ChecksPart({ view }: { view: AssignmentView }) {
         )}
       </header>
       <Said reply={settled(fetcher)} />
+      {adding && <CheckForm withModel={withModel} onDone={() => setAdding(false)} />}
       {view.checks.length === 0 && !adding && (
         <p className="leaf p-3">
           No checks yet. A check is one run: what is typed in, and what should come out. Add a model program first and
@@ -77,35 +81,28 @@ export function ChecksPart({ view }: { view: AssignmentView }) {
           </table>
         </section>
       )}
-      {adding ? (
-        <CheckForm withModel={withModel} onDone={() => setAdding(false)} />
-      ) : (
-        <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
-          <button type="button" className="press" onClick={() => setAdding(true)}>
-            Add a check
-          </button>
-          <fetcher.Form method="post" encType="multipart/form-data" className="flex flex-wrap items-end gap-2">
-            <Revision />
-            <input type="hidden" name="intent" value="take files" />
-            <label className="link cursor-pointer py-1 focus-within:outline-2">
-              Take checks from files
-              <input
-                type="file"
-                name="file"
-                multiple
-                className="sr-only"
-                onChange={(event) => event.target.files?.length && event.target.form?.requestSubmit()}
-              />
-            </label>
-            <span className="note-small py-1">NAME.in with NAME.out, a zip of such, or an assignment.json</span>
-          </fetcher.Form>
-          {view.checks.length > 0 && (
-            <a className="link ml-auto py-1" href={`/assignments/${view.key}/export/checks.zip`} download>
-              Checks as files
-            </a>
-          )}
-        </div>
-      )}
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <fetcher.Form method="post" encType="multipart/form-data" className="flex flex-wrap items-end gap-2">
+          <Revision />
+          <input type="hidden" name="intent" value="take files" />
+          <label className="link cursor-pointer py-1 focus-within:outline-2">
+            Take checks from files
+            <input
+              type="file"
+              name="file"
+              multiple
+              className="sr-only"
+              onChange={(event) => event.target.files?.length && event.target.form?.requestSubmit()}
+            />
+          </label>
+          <span className="note-small py-1">NAME.in with NAME.out, a zip of such, or an assignment.json</span>
+        </fetcher.Form>
+        {view.checks.length > 0 && (
+          <a className="link ml-auto py-1" href={`/assignments/${view.key}/export/checks.zip`} download>
+            Checks as files
+          </a>
+        )}
+      </div>
     </section>
   );
 }

@@ -35,6 +35,9 @@ export function GroupList({
   return (
     <section className="grid gap-3" aria-label="Programs that fail alike">
       <h2>Fail alike</h2>
+      {groups.some((group) => group.shows.includes("#")) && (
+        <p className="note-small">What the first wrong line says; # stands for any number.</p>
+      )}
       {groups.length === 0 && <p className="note-small">Nothing fails so far.</p>}
       <ul className="leaf divide-y divide-rule">
         {groups.map((group) => (

@@ -82,7 +82,7 @@ export function OverviewTable({
                     </span>
                   )}
                 </th>
-                <td className="px-2 whitespace-nowrap">
+                <td className="px-2 leading-none whitespace-nowrap">
                   {program.class !== null ? (
                     <ClassMark
                       of={program.class}
@@ -106,7 +106,7 @@ export function OverviewTable({
                           onFocus={() => setPlace({ row: index, column })}
                           aria-label={`${program.name}, ${check.name}: ${resultWords[result]}`}
                           aria-current={isPressed ? "true" : undefined}
-                          className={`inline-flex px-1 ${signColour(result)}`}
+                          className={`flex justify-center px-1 ${signColour(result)}`}
                         >
                           <SharedSign result={result} />
                         </a>

@@ -43,8 +43,8 @@ export default function AssignmentPage({ loaderData: view }: Route.ComponentProp
       )}
       <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
         <div className="grid content-start gap-6">
-          <ChecksPart view={view} />
           <InputsPart view={view} />
+          <ChecksPart view={view} />
         </div>
         <div className="grid content-start gap-4">
           <ModelsPart view={view} />
