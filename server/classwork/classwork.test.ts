@@ -308,3 +308,26 @@ test("a stale page changes nothing; judging can be stopped, and a check that is 
   const shown = await overviewOf(services, await assignmentOf(key));
   expect(shown.programs.filter((program) => program.judged).length).toBeLessThan(6);
 });
+
+test("a program whose run did not get its turn is judged once more by itself, and stands in the overview", async () => {
+  const key = await ready();
+  const program = await handIn(key, model);
+  const python = services.toolchains.find("python");
+  if (!python) throw new Error("no Python");
+  const { run } = python;
+  let missed = 0;
+  python.run = async (request) => {
+    const outcome = await run(request);
+    if (missed >= 1) return outcome;
+    missed += 1;
+    return { ...outcome, stoppedBy: "not taken", trouble: "This run did not get its turn." };
+  };
+  try {
+    const { programs } = await overview(key);
+    expect(missed).toBe(1);
+    const found = programs.find((each) => each.key === program);
+    expect(results(found)).toEqual(["passes", "passes"]);
+  } finally {
+    python.run = run;
+  }
+});

@@ -29,9 +29,15 @@ export function cellsOf(found: WholeCase, judged: VersionJudgement) {
 
 /**
  * Judges what was handed in of a case by the checks of its assignment and keeps the cells. The suggestion of a layer that
- * is open is made anew; what was decided stays. A mended case is asked whether it is verified.
+ * is open is made anew; what was decided stays. A mended case is asked whether it is verified. Throws where a run told
+ * nothing this time, so that the queue has it judged once more.
  */
 export async function judgeOfAssignment(services: Services, key: string): Promise<void> {
+  let toldNothing: string | null = null;
+  /** A run that did not get its turn, or broke off; one that a person stopped is not made again. */
+  const hear = (judged: VersionJudgement | undefined) => {
+    toldNothing ??= judged?.results.find((each) => each.unknown !== null && each.outcome === null)?.unknown ?? null;
+  };
   let found = await findCase(services.database, key, "all");
   if (!found || found.deleted_at !== null) return;
   const assignment = found.assignment === null ? null : await findAssignment(services.database, found.assignment);
@@ -41,6 +47,7 @@ export async function judgeOfAssignment(services: Services, key: string): Promis
   const handedIn = lastHandedIn(found);
   const current = found.loaded.find((version) => version.key === found?.current_version);
   const judged = handedIn && (await judgeVersion(services, found, handedIn));
+  hear(judged);
   if (assignment && handedIn && judged && judged.unknown === null) {
     const { class: faultClass, kind } = judged.deciding.judgement;
     await saveJudged(services.database, {
@@ -51,10 +58,12 @@ export async function judgeOfAssignment(services: Services, key: string): Promis
   const layer = openLayer(found);
   if (layer && current && layer.version_before === current.key) {
     const now = current.key === handedIn?.key && judged ? judged : await judgeVersion(services, found, current);
+    hear(now);
     if (now.unknown === null)
       await setSuggestion(services.database.query, layer.key, keptVerdict(now.deciding.judgement));
   }
   if (found.layers.at(-1)?.version_after === found.current_version) await verifyAgain(services, key);
+  if (toldNothing !== null) throw new Error(toldNothing);
 }
 
 /** Judges one program of an assignment behind the pages. */
@@ -63,8 +72,8 @@ export const judgeProgramOf = defineJob({
   schema: z.object({ assignment: z.string(), case: z.string() }),
   about: (data) => `${data.assignment} ${data.case}`,
   atOnce: 3,
-  retries: 0,
-  retryAfter: 0,
+  retries: 2,
+  retryAfter: 2,
   work: async (services, data) => {
     await services.toolchains.desk.behind("assignment", () => judgeOfAssignment(services, data.case));
   },

@@ -25,8 +25,8 @@ export const judgeCase = defineJob({
   about: (data) => `${data.collection} ${data.case}`,
   atOnce: 3,
   // One program that cannot be judged keeps none of the others from it; its own page says why.
-  retries: 0,
-  retryAfter: 0,
+  retries: 2,
+  retryAfter: 2,
   work: async (services, data) => {
     await services.toolchains.desk.behind("collection", async () => {
       const found = await findCase(services.database, data.case);
