@@ -1,9 +1,11 @@
 import type { Diagnostic } from "../outcome/outcome.ts";
 import type { MessageKind } from "../reading/kinds.ts";
+import type { SyntaxReader } from "../syntax/tree.ts";
 import type { Explanation } from "./explanation.ts";
 import type { InputForms } from "./inputReads.ts";
 import { type OutputRead, type PrimaryRule, readOutputWith, type ToolFamily } from "./messageReader.ts";
 import { problemList } from "./problemList.ts";
+import type { Writing } from "./writing.ts";
 
 /** A piece of program text. Offsets are UTF-16, `line` is 1-based. `open` marks a literal that is not closed. */
 export type Token = {
@@ -112,6 +114,12 @@ export type Language = MessageReading & {
   namesCheckedAt: "run" | "translation";
   profile: LanguageProfile;
   tokens: (text: string) => Token[];
+  /** Its programs as trees; absent where nothing takes them apart. */
+  syntax?: SyntaxReader;
+  /** How small edits are written in it; goes with `syntax`. */
+  writing?: Writing;
+  /** Its reserved words, as they are written. */
+  keywords?: ReadonlySet<string>;
   /** How its programs read what is typed in; absent where nothing runs that reads. */
   inputForms?: InputForms | undefined;
   /**

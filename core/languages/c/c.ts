@@ -8,7 +8,9 @@ import { cInput } from "./input.ts";
 import { cExplanations } from "./meanings.ts";
 import { cCompilers, isCSummary, kindOfCRefusal } from "./messages.ts";
 import { cStops } from "./stops.ts";
+import { cSyntax } from "./syntax.ts";
 import { cWords } from "./words.ts";
+import { cWriting } from "./writing.ts";
 
 /** Keywords of C17 (ISO/IEC 9899:2018, 6.4.1). */
 const keywords: ReadonlySet<string> = new Set(
@@ -75,6 +77,9 @@ export const c: Language = {
   },
   inputForms: cInput,
   tokens,
+  syntax: cSyntax,
+  writing: cWriting,
+  keywords,
   ...messageReading([cCompilers, cStops], "first", isCSummary),
   kindOfRefusal: kindOfCRefusal,
   unknownName: (diagnostic) =>

@@ -2,22 +2,16 @@ import { danglingElse, emptyBody, misleadingIndentation } from "../../warnings/l
 import { endlessRecursion } from "../../warnings/recursion.ts";
 import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, braceLoops } from "../braces.ts";
 import { type Language, messageReading } from "../language.ts";
-import { createTokenizer } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
 import { csharpInput } from "./input.ts";
 import { csharpExplanations } from "./meanings.ts";
 import { dotnetCSharp, isCSharpSummary, kindOfCSharpRefusal } from "./messages.ts";
+import { csharpSyntax } from "./syntax.ts";
+import { csharpKeywords, csharpTokens } from "./tokens.ts";
 import { csharpWords } from "./words.ts";
+import { csharpWriting } from "./writing.ts";
 
-/** Keywords of C# (ECMA-334, 6.4.4). */
-const keywords: ReadonlySet<string> = new Set(
-  (
-    "abstract as base bool break byte case catch char checked class const continue decimal default delegate do double else enum event explicit extern false finally fixed " +
-    "float for foreach goto if implicit in int interface internal is lock long namespace new null object operator out override params private protected public readonly ref " +
-    "return sbyte sealed short sizeof stackalloc static string struct switch this throw true try typeof uint ulong unchecked unsafe ushort using virtual void volatile while"
-  ).split(" "),
-);
 const typeWords: ReadonlySet<string> = new Set(
   "bool byte char decimal double float int long object sbyte short string uint ulong ushort var void".split(" "),
 );
@@ -29,22 +23,6 @@ const rules: StatementRules = {
 const quietFunctions: ReadonlySet<string> = new Set(
   "WriteLine Write Length Count Abs Max Min Sqrt Pow ToString Format".split(" "),
 );
-
-const tokens = createTokenizer({
-  keywords,
-  name: /@?[\p{L}_][\p{L}\p{Nd}_]*/uy,
-  number:
-    /(?:0[xX][\da-fA-F_]+|0[bB][01_]+|\d[\d_]*(?:\.\d[\d_]*)?(?:[eE][+-]?\d+)?|\.\d[\d_]*(?:[eE][+-]?\d+)?)[uUlLfFdDmM]*/y,
-  operator:
-    /\?\?=|<<=|>>=|=>|\?\?|\?\.|->|::|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|[-+*/%&|^~!<>=?:;,.#]/y,
-  lineComment: /\/\//y,
-  blockComments: [{ open: "/*", close: "*/" }],
-  texts: [
-    { open: /(?:\$@|@\$|@)"/y, close: '"', escape: "double", lines: true },
-    { open: /\$?"/y, close: '"', escape: "\\" },
-    { open: /'/y, close: "'", escape: "\\" },
-  ],
-});
 
 /** C# as translated by the mono compiler. */
 export const csharp: Language = {
@@ -69,7 +47,10 @@ export const csharp: Language = {
       "a missing semicolon is reported on the next sign, often on the next line; a missing brace at the end of the file",
   },
   inputForms: csharpInput,
-  tokens,
+  tokens: csharpTokens,
+  syntax: csharpSyntax,
+  writing: csharpWriting,
+  keywords: csharpKeywords,
   ...messageReading([dotnetCSharp], "first refusal", isCSharpSummary),
   kindOfRefusal: kindOfCSharpRefusal,
   machineWords: /\[0x[0-9a-f]+\] /g,
@@ -82,7 +63,7 @@ export const csharp: Language = {
   assignedNames: (line) => assignedNames(line, rules),
   usedNames: (line) => usedNames(line, rules),
   loopCondition: (line) => braceLoopCondition(line, quietFunctions),
-  blockLines: (program, header) => braceBlockLines(tokens(program), header),
+  blockLines: (program, header) => braceBlockLines(csharpTokens(program), header),
   decisionWords: braceDecisions,
   loopWords: braceLoops,
   definesFunction: (line) =>
@@ -101,7 +82,7 @@ export const csharp: Language = {
     ...{ Byte: unsigned(8), UInt16: unsigned(16), UInt32: unsigned(32), UInt64: unsigned(64) },
   },
   loopExits: [...braceLoopExits, "Exit"],
-  ownWords: new Set([...keywords, ...csharpWords]),
+  ownWords: new Set([...csharpKeywords, ...csharpWords]),
   signs: [
     { pattern: /^\s*using\s+System[\w.]*\s*;/m, weight: 4, words: "using System" },
     { pattern: /\bConsole\.(?:Write|Read)/, weight: 4, words: "Console.Write" },

@@ -9,7 +9,9 @@ import { assignedNames, type StatementRules, usedNames } from "../statements.ts"
 import { javaInput } from "./input.ts";
 import { javaExplanations } from "./meanings.ts";
 import { countingCompiler, isJavaSummary, jdk, kindOfJavaRefusal } from "./messages.ts";
+import { javaSyntax } from "./syntax.ts";
 import { javaWords } from "./words.ts";
+import { javaWriting } from "./writing.ts";
 
 /** Keywords and literals of Java 17 (The Java Language Specification, 3.9 and 3.10). */
 const keywords: ReadonlySet<string> = new Set(
@@ -70,6 +72,9 @@ export const java: Language = {
   },
   inputForms: javaInput,
   tokens,
+  syntax: javaSyntax,
+  writing: javaWriting,
+  keywords,
   ...messageReading([jdk, countingCompiler], "first refusal", isJavaSummary),
   kindOfRefusal: kindOfJavaRefusal,
   unknownName: (diagnostic) => /symbol: +(?:variable|method|class) (\w+)/.exec(diagnostic.message)?.[1] ?? null,

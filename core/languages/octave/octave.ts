@@ -5,8 +5,10 @@ import { conditionOf } from "../statements.ts";
 import { octaveInput } from "./input.ts";
 import { octaveExplanations } from "./meanings.ts";
 import { gnuOctave, isOctaveSummary, kindOfOctaveRefusal, otherMatrix } from "./messages.ts";
+import { octaveSyntax } from "./syntax.ts";
 import { octaveKeywords, octaveTokens } from "./tokens.ts";
 import { octaveWords } from "./words.ts";
+import { octaveWriting } from "./writing.ts";
 
 const assignments = new Set(["=", "+=", "-=", "*=", "/=", "^=", "|=", "&="]);
 const quietFunctions: ReadonlySet<string> = new Set(
@@ -144,6 +146,9 @@ export const octave: Language = {
   },
   inputForms: octaveInput,
   tokens: octaveTokens,
+  syntax: octaveSyntax,
+  writing: octaveWriting,
+  keywords: octaveKeywords,
   ...messageReading([gnuOctave, otherMatrix], "last", isOctaveSummary),
   kindOfRefusal: kindOfOctaveRefusal,
   machineWords: /(?: near line \d+)?,? column -?\d+/g,

@@ -1,20 +1,15 @@
 import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
-import { createTokenizer, tokensByLine } from "../lexical.ts";
+import { tokensByLine } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, conditionOf, type StatementRules, usedNames } from "../statements.ts";
 import { pascalInput } from "./input.ts";
 import { pascalExplanations } from "./meanings.ts";
 import { freePascal, isPascalSummary, kindOfPascalRefusal, otherPascal } from "./messages.ts";
+import { pascalSyntax } from "./syntax.ts";
+import { pascalKeywords, pascalTokens } from "./tokens.ts";
 import { pascalWords } from "./words.ts";
+import { pascalWriting } from "./writing.ts";
 
-/** Reserved words of Object Pascal (Free Pascal Reference guide, 1.3). */
-const keywords: ReadonlySet<string> = new Set(
-  (
-    "and array as asm begin case class const constructor destructor div do downto else end except exports file finalization finally for function goto if implementation in " +
-    "inherited initialization inline interface is label library mod nil not object of on operator or out packed procedure program property raise record repeat resourcestring " +
-    "set shl shr string then threadvar to try type unit until uses var while with xor"
-  ).split(" "),
-);
 const rules: StatementRules = {
   assignments: new Set([":=", "+=", "-=", "*=", "/="]),
   memberSigns: new Set(["."]),
@@ -25,20 +20,6 @@ const quietFunctions: ReadonlySet<string> = new Set(
     (word) => [word, word[0]?.toUpperCase() + word.slice(1)],
   ),
 );
-
-const tokens = createTokenizer({
-  keywords,
-  anyCase: true,
-  name: /&?[\p{L}_][\p{L}\p{Nd}_]*/uy,
-  number: /(?:\$[\da-fA-F]+|%[01]+|\d+(?:\.(?!\.)\d+)?(?:[eE][+-]?\d+)?)/y,
-  operator: /:=|\.\.|<>|<=|>=|><|\+=|-=|\*=|\/=|\*\*|[-+*/=<>@^:;,.#]/y,
-  lineComment: /\/\//y,
-  blockComments: [
-    { open: "{", close: "}" },
-    { open: "(*", close: "*)" },
-  ],
-  texts: [{ open: /'/y, close: "'", escape: "double" }],
-});
 
 const is = (token: Token | undefined, ...words: string[]) =>
   token !== undefined && words.includes(token.text.toLowerCase());
@@ -70,7 +51,7 @@ function pascalLoopCondition(line: readonly Token[]): LoopCondition | null {
 
 /** Lines of the loop at `header`: from while to the end of its statement, or from until back to its repeat. */
 function pascalBlockLines(program: string, header: number): number[] {
-  const code = tokens(program).filter((token) => token.kind !== "comment");
+  const code = pascalTokens(program).filter((token) => token.kind !== "comment");
   const lines = [...tokensByLine(code).keys()];
   const start = code.findIndex(
     (token) => token.line === header && is(token, "while", "for", "repeat", "until", "if", "else", "case"),
@@ -127,7 +108,10 @@ export const pascal: Language = {
     usualDistance: "a missing semicolon is reported on the next line; a missing end at the end of the file",
   },
   inputForms: pascalInput,
-  tokens,
+  tokens: pascalTokens,
+  syntax: pascalSyntax,
+  writing: pascalWriting,
+  keywords: pascalKeywords,
   ...messageReading([freePascal, otherPascal], "first", isPascalSummary),
   kindOfRefusal: kindOfPascalRefusal,
   machineWords: /\$[0-9A-F]{8,16}/g,
@@ -154,7 +138,7 @@ export const pascal: Language = {
     ...{ Byte: unsigned(8), Word: unsigned(16), LongWord: unsigned(32), QWord: unsigned(64) },
   },
   loopExits: ["break", "Break", "exit", "Exit", "halt", "Halt", "goto", "raise"],
-  ownWords: new Set([...keywords, ...pascalWords]),
+  ownWords: new Set([...pascalKeywords, ...pascalWords]),
   signs: [
     { pattern: /^\s*program\s+\w+\s*(?:\([^)]*\))?;/im, weight: 4, words: "program …;" },
     { pattern: /\bbegin\b[\s\S]*\bend\s*[.;]/i, weight: 3, words: "begin and end" },

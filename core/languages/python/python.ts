@@ -3,8 +3,10 @@ import { type Language, type LoopCondition, messageReading, type Token } from ".
 import { pythonInput } from "./input.ts";
 import { pythonExplanations } from "./meanings.ts";
 import { cpython, isPythonSummary } from "./messages.ts";
+import { pythonSyntax } from "./syntax.ts";
 import { keywords, pythonTokens } from "./tokens.ts";
 import { pythonWords } from "./words.ts";
+import { pythonWriting } from "./writing.ts";
 
 const assignments = new Set([
   "=",
@@ -114,6 +116,9 @@ export const python: Language = {
   },
   inputForms: pythonInput,
   tokens: pythonTokens,
+  syntax: pythonSyntax,
+  writing: pythonWriting,
+  keywords,
   ...messageReading([cpython], "last", isPythonSummary),
   kindOfRefusal: () => "form",
   machineWords: /0x[0-9a-f]{6,}/g,

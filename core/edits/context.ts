@@ -1,0 +1,62 @@
+import type { Language } from "../languages/language.ts";
+import { splitLines } from "../source/lines.ts";
+import { lineAt, lineStarts, placed } from "../syntax/placed.ts";
+import { type SyntaxNode, walk } from "../syntax/tree.ts";
+import type { EditContext, EditLine, Placed } from "./edit.ts";
+
+/** Names that a program makes known for values: parameters, declared names, targets of assignments and of loops. */
+function valueNames(nodes: readonly Placed[]): string[] {
+  const names = new Set<string>();
+  const functions = new Set(functionNames(nodes));
+  for (const { node, around } of nodes) {
+    const parent = around.at(-1);
+    if (node.kind === "parameter" && node.sign) names.add(node.sign);
+    else if (node.kind === "name" && (node.role === "target" || node.role === "definition")) {
+      if (parent?.kind !== "function" && parent?.kind !== "class" && !functions.has(node.sign ?? ""))
+        names.add(node.sign ?? "");
+    } else if (node.kind === "name" && parent?.kind === "list" && parent.role === "target") names.add(node.sign ?? "");
+    else if (node.kind === "name" && node.role === "object" && parent?.role === "target") names.add(node.sign ?? "");
+  }
+  names.delete("");
+  return [...names];
+}
+
+function functionNames(nodes: readonly Placed[]): string[] {
+  return nodes.flatMap(({ node, around }) =>
+    node.role === "definition" && around.at(-1)?.kind === "function" && node.kind === "name" ? [node.sign ?? ""] : [],
+  );
+}
+
+/** Everything that families of edits look at; null for a language whose programs are not taken apart. */
+export function editContext(language: Language, text: string, meantTexts: readonly string[] = []): EditContext | null {
+  const { syntax, writing } = language;
+  if (!syntax || !writing) return null;
+  const tree = syntax(text);
+  const nodes: Placed[] = [];
+  walk(tree, (node: SyntaxNode, around) => nodes.push({ node, around }));
+  const code = placed(
+    text,
+    language.tokens(text).filter((token) => token.kind !== "comment"),
+  );
+  const starts = lineStarts(text);
+  const byLine = new Map<number, typeof code>();
+  for (const token of code) {
+    const line = byLine.get(token.line);
+    if (line) line.push(token);
+    else byLine.set(token.line, [token]);
+  }
+  const lines = splitLines(text).map((line, index): EditLine => {
+    const from = starts[index] ?? 0;
+    return {
+      ...{ number: index + 1, from, to: from + line.text.length, text: line.text },
+      ...{ indent: /^[ \t]*/.exec(line.text)?.[0] ?? "", code: byLine.get(index + 1) ?? [] },
+    };
+  });
+  return {
+    ...{ language, writing, text, code, tree, nodes, lines, meantTexts },
+    names: valueNames(nodes),
+    functions: functionNames(nodes),
+    lineOf: (offset) => lineAt(starts, offset),
+    sourceOf: ({ from, to }) => text.slice(from, to),
+  };
+}

@@ -1,0 +1,80 @@
+import type { Edit, EditContext, EditFamily } from "./edit.ts";
+import { accumulation } from "./families/accumulation.ts";
+import { addressSign } from "./families/addressSign.ts";
+import { arithmetic } from "./families/arithmetic.ts";
+import { blockEnd } from "./families/blockEnd.ts";
+import { blockMarks } from "./families/blockMarks.ts";
+import { bracket } from "./families/bracket.ts";
+import { byOneFamily } from "./families/byOne.ts";
+import { callBrackets } from "./families/callBrackets.ts";
+import { chain } from "./families/chain.ts";
+import { colon } from "./families/colon.ts";
+import { comparison } from "./families/comparison.ts";
+import { comparisonLeftOut } from "./families/comparisonLeftOut.ts";
+import { constant } from "./families/constant.ts";
+import { conversion } from "./families/conversion.ts";
+import { copied } from "./families/copied.ts";
+import { declarationFamily } from "./families/declaration.ts";
+import { direction } from "./families/direction.ts";
+import { emptyBody } from "./families/emptyBody.ts";
+import { equalTextsFamily } from "./families/equalTexts.ts";
+import { extraStatement } from "./families/extraStatement.ts";
+import { firstValue } from "./families/firstValue.ts";
+import { formatLetter } from "./families/formatLetter.ts";
+import { formulaBrackets } from "./families/formulaBrackets.ts";
+import { inclusion } from "./families/inclusion.ts";
+import { indentationFamily } from "./families/indentation.ts";
+import { leaving } from "./families/leaving.ts";
+import { lineLeft } from "./families/lineLeft.ts";
+import { logicWord } from "./families/logicWord.ts";
+import { loopChange } from "./families/loopChange.ts";
+import { moved } from "./families/moved.ts";
+import { nameFamily } from "./families/name.ts";
+import { otherName } from "./families/otherName.ts";
+import { printing } from "./families/printing.ts";
+import { quote } from "./families/quote.ts";
+import { resultThrownAway } from "./families/resultThrownAway.ts";
+import { returned } from "./families/returned.ts";
+import { scopeWord } from "./families/scopeWord.ts";
+import { sign } from "./families/sign.ts";
+import { startValue } from "./families/startValue.ts";
+import { swapped } from "./families/swapped.ts";
+import { terminator } from "./families/terminator.ts";
+import { textLiteral } from "./families/textLiteral.ts";
+import { textOrNumber } from "./families/textOrNumber.ts";
+import { word } from "./families/word.ts";
+
+/** Every family of small edits; a new one is one file and one line here. */
+export const editFamilies: readonly EditFamily[] = [
+  ...[terminator, colon, bracket, quote, word, sign, blockEnd, indentationFamily, nameFamily],
+  ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
+  ...[comparison, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
+  ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
+  ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
+  ...[scopeWord, printing, textLiteral, lineLeft, extraStatement],
+];
+
+/** The family of an id. */
+export function findFamily(id: string): EditFamily | undefined {
+  return editFamilies.find((family) => family.id === id);
+}
+
+/** Which edits are asked for: those that may undo a slip, or those that make one; of a text that is refused or one that starts. */
+export type Way = "mend a refusal" | "mend" | "plant";
+
+/** Every edit of a program that the families propose, each change once (by the family that thinks it likeliest). */
+export function proposeEdits(context: EditContext, way: Way): Edit[] {
+  const found = new Map<string, Edit & { worth: number }>();
+  for (const family of editFamilies) {
+    if (way === "mend a refusal" && family.reads === "tree") continue;
+    if (way === "mend" && family.reads === "text") continue;
+    for (const proposal of way === "plant" ? family.plants(context) : family.mends(context)) {
+      if (context.text.slice(proposal.from, proposal.to) === proposal.text || proposal.odds <= 0) continue;
+      const key = `${proposal.from} ${proposal.to} ${proposal.text}`;
+      const worth = proposal.odds * family.weight;
+      const known = found.get(key);
+      if (!known || known.worth < worth) found.set(key, { family: family.id, ...proposal, worth });
+    }
+  }
+  return [...found.values()].map(({ worth: _, ...edit }) => edit);
+}

@@ -1,0 +1,98 @@
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { bracketed, loopAround, ofKind, signPlace } from "../places.ts";
+
+const compound = ["+=", "-=", "*="];
+
+/** True where a value adds something to the target itself: `total + x` for `total`. */
+function addsToItself(context: EditContext, target: SyntaxNode, value: SyntaxNode | undefined): SyntaxNode | null {
+  const [left, right] = [value && part(value, "left"), value && part(value, "right")];
+  if (value?.kind !== "binary" || !left || !right || !/^[-+*]$/.test(value.sign ?? "")) return null;
+  if (context.sourceOf(left) === context.sourceOf(target)) return right;
+  return null;
+}
+
+function hasCompound(context: EditContext): boolean {
+  return context.writing.blocks.by !== "words";
+}
+
+/** Adding up in place of giving a value, the other way round, and with another sign. */
+function otherAssignments(context: EditContext): Proposal[] {
+  return ofKind(context, "assignment").flatMap(({ node, around }) => {
+    const [target, value] = [part(node, "target"), part(node, "value")];
+    const sign = node.sign ?? "";
+    const place = signPlace(context, node);
+    if (sign === "++" || sign === "--") {
+      const text = context.sourceOf(node);
+      const other = text.replace(sign, sign === "++" ? "--" : "++");
+      return [change(node, other, { before: text, after: other }, 0.8)];
+    }
+    if (!target || !value || target.kind === "list") return [];
+    const inLoop = loopAround(around) !== undefined;
+    const [name, what] = [context.sourceOf(target), context.sourceOf(value)];
+    if (compound.includes(sign) && place) {
+      const others = [...compound.filter((other) => other !== sign), context.writing.assign];
+      return others.map((other) => change(place, other, { before: sign, after: other }, other === "*=" ? 0.3 : 0.8));
+    }
+    if (sign !== context.writing.assign || !place) return [];
+    // "x =+ 1" gives x the value +1.
+    if (value.kind === "unary" && (value.sign === "+" || value.sign === "-") && value.from === place.to)
+      return [
+        change(
+          { from: place.from, to: value.from + 1 },
+          `${value.sign}=`,
+          { before: `=${value.sign}`, after: `${value.sign}=` },
+          1,
+        ),
+      ];
+    const added = addsToItself(context, target, value);
+    if (added) return [change(value, context.sourceOf(added), { before: what, after: context.sourceOf(added) }, 0.3)];
+    if (target.role === "definition" || value.kind === "list") return [];
+    const found = ["+", "-"].map((operator) => {
+      const longer = `${name} ${operator} ${bracketed(context, value)}`;
+      return change(
+        value,
+        longer,
+        { before: what, after: longer },
+        (operator === "+" ? 0.9 : 0.4) * (inLoop ? 1 : 0.2),
+      );
+    });
+    const mentions = context.nodes.some(
+      ({ node: each }) => each.from >= value.from && each.to <= value.to && context.sourceOf(each) === name,
+    );
+    if (mentions) return [];
+    return hasCompound(context)
+      ? [...found, change(place, "+=", { before: sign, after: "+=" }, inLoop ? 0.85 : 0.2)]
+      : found;
+  });
+}
+
+export const accumulation: EditFamily = {
+  id: "accumulation",
+  says: "a value that is given anew where it should be added to, or the other way round",
+  weight: 8,
+  reads: "tree",
+  mends: otherAssignments,
+  plants: otherAssignments,
+  examples: [
+    {
+      language: "python",
+      right: "for load in loads:\n    total += load\n",
+      faulty: "for load in loads:\n    total = load\n",
+    },
+    { language: "python", right: "count += 1\n", faulty: "count -= 1\n" },
+    {
+      language: "java",
+      right: "class Main { void f(int[] a) { for (int x : a) { sum = sum + x; } } }",
+      faulty: "class Main { void f(int[] a) { for (int x : a) { sum = x; } } }",
+    },
+    { language: "c", right: "void f() { n++; }", faulty: "void f() { n--; }" },
+    { language: "csharp", right: "class P { void F() { n += 2; } }", faulty: "class P { void F() { n = 2; } }" },
+    {
+      language: "pascal",
+      right: "begin\n  while a do s := s + x;\nend.",
+      faulty: "begin\n  while a do s := x;\nend.",
+    },
+    { language: "octave", right: "for i = 1:3\n  s = s + i;\nend\n", faulty: "for i = 1:3\n  s = i;\nend\n" },
+  ],
+};

@@ -1,0 +1,40 @@
+import { parts } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { calledName, ofKind } from "../places.ts";
+
+const readers = /^f?s?scanf$/;
+
+function scanned(context: EditContext) {
+  return ofKind(context, "call").flatMap(({ node }) =>
+    readers.test(calledName(node)) ? parts(node, "argument").slice(calledName(node) === "scanf" ? 1 : 2) : [],
+  );
+}
+
+/** `&` before what is read, and none before a text that is read. */
+export const addressSign: EditFamily = {
+  id: "address-sign",
+  says: "the sign of an address before what is read",
+  weight: 10,
+  reads: "both",
+  mends: (context: EditContext): Proposal[] =>
+    scanned(context).flatMap((node) =>
+      node.kind === "unary" && node.sign === "&"
+        ? [change({ from: node.from, to: node.from + 1 }, "", { name: context.sourceOf(node).slice(1) }, 0.4)]
+        : ["name", "index", "field"].includes(node.kind)
+          ? [insert(node.from, "&", { name: context.sourceOf(node) })]
+          : [],
+    ),
+  plants: (context: EditContext): Proposal[] =>
+    scanned(context).flatMap((node) =>
+      node.kind === "unary" && node.sign === "&"
+        ? [change({ from: node.from, to: node.from + 1 }, "", { name: context.sourceOf(node).slice(1) })]
+        : [],
+    ),
+  examples: [
+    {
+      language: "c",
+      right: 'int f(int n) { scanf("%d", &n); return n; }',
+      faulty: 'int f(int n) { scanf("%d", n); return n; }',
+    },
+  ],
+};

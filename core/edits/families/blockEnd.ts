@@ -1,0 +1,93 @@
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { lineEndOf } from "../places.ts";
+
+const opensBlock = /^(if|while|for|switch|function|try|begin|repeat|case|do|unwind_protect|record|class)$/i;
+const headers = /^(if|while|for|switch|function|try|do)$/i;
+
+/** The word that ends a block: put in where the lines come back, or one too many taken out. */
+function mends(context: EditContext): Proposal[] {
+  const { blocks } = context.writing;
+  if (blocks.by !== "words") return [];
+  const ending = lineEndOf(context);
+  const found: Proposal[] = [];
+  for (const [at, line] of context.lines.entries()) {
+    const opening = line.code.some((token) => (blocks.open === null ? headers : opensBlock).test(token.text));
+    if (!opening) continue;
+    const close = blocks.open === null ? blocks.close : `${blocks.close};`;
+    let before = line;
+    for (const later of context.lines.slice(at + 1)) {
+      if (later.code.length === 0) continue;
+      if (later.indent.length <= line.indent.length) {
+        found.push(insert(later.from, `${line.indent}${close}${ending}`, { word: blocks.close }, 1));
+        const last = before.code.at(-1);
+        if (last && blocks.open !== null && before !== line)
+          found.push(insert(last.to, ` ${close}`, { word: blocks.close }, 0.4));
+        break;
+      }
+      before = later;
+    }
+    if (before === context.lines.findLast((each) => each.code.length > 0))
+      found.push(
+        insert(
+          context.text.length,
+          `${/[\r\n]$/.test(context.text) ? "" : ending}${line.indent}${close}${ending}`,
+          { word: blocks.close },
+          1,
+        ),
+      );
+  }
+  for (const token of context.code) {
+    if (!/^(end\w*|until|begin)$/i.test(token.text)) continue;
+    const line = context.lines[token.line - 1];
+    const next = context.lines[token.line];
+    const alone = line && next && line.code.every((each) => each === token || each.text === ";");
+    found.push(
+      alone
+        ? change({ from: line.from, to: next.from }, "", { word: token.text }, 0.7)
+        : change(token, "", { word: token.text }, 0.4),
+    );
+    // The program ends with a full stop, a block with a semicolon.
+    const after = context.code[context.code.indexOf(token) + 1];
+    if (blocks.open !== null && /^end$/i.test(token.text)) {
+      if (after?.text === ";" || after?.text === ".")
+        found.push(change(after, after.text === ";" ? "." : ";", { word: "end" }, 0.6));
+      else found.push(insert(token.to, after ? ";" : ".", { word: "end" }, after ? 0.5 : 1.5));
+    }
+  }
+  return found;
+}
+
+function plants(context: EditContext): Proposal[] {
+  if (context.writing.blocks.by !== "words") return [];
+  return context.lines.flatMap((line) => {
+    const next = context.lines[line.number];
+    const ends =
+      line.code[0] &&
+      /^end\w*$/i.test(line.code[0].text) &&
+      line.code.every((token, at) => at === 0 || token.text === ";");
+    return ends
+      ? [
+          change({ from: line.from, to: next ? next.from : context.text.length }, "", {
+            word: line.code[0]?.text ?? "",
+          }),
+        ]
+      : [];
+  });
+}
+
+export const blockEnd: EditFamily = {
+  id: "block-end",
+  says: "the word that ends a block",
+  weight: 11,
+  reads: "text",
+  mends,
+  plants,
+  examples: [
+    { language: "octave", right: "if a\n  b = 1;\nend\n", faulty: "if a\n  b = 1;\n" },
+    {
+      language: "pascal",
+      right: "begin\n  while a do\n  begin\n    b := 1;\n  end;\n  c := 2;\nend.",
+      faulty: "begin\n  while a do\n  begin\n    b := 1;\n  c := 2;\nend.",
+    },
+  ],
+};

@@ -1,0 +1,131 @@
+import { isLoop, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { bracketed, calledName, isSimple, ofKind } from "../places.ts";
+
+/** Where a count goes to or an element is picked: limits of loops and of ranges, indexes, sides of comparisons. */
+function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }> {
+  const found = new Map<SyntaxNode, number>();
+  const add = (node: SyntaxNode | undefined, odds: number) => {
+    if (node) found.set(node, Math.max(odds, found.get(node) ?? 0));
+  };
+  for (const { node, around } of context.nodes) {
+    if (node.kind === "index") for (const each of parts(node, "argument")) add(each, 0.8);
+    if (node.kind === "call" && calledName(node) === "range") for (const each of parts(node, "argument")) add(each, 1);
+    if (node.kind === "for") add(part(node, "limit"), 1);
+    if (node.kind === "for" && part(node, "start")) {
+      const start = part(node, "start");
+      const assigned =
+        start?.kind === "assignment" ? start : start?.children.find((each) => each.kind === "assignment");
+      add(assigned && part(assigned, "value"), 0.5);
+    }
+    if (node.kind === "foreach" && part(node, "source")?.sign === ":")
+      for (const each of part(node, "source")?.children ?? []) add(each, 0.9);
+    if (node.kind === "binary" && /^[<>]=?$/.test(node.sign ?? "")) {
+      const inLoop = around.at(-1) !== undefined && isLoop(around.at(-1) as SyntaxNode) && node.role === "condition";
+      add(part(node, "right"), inLoop ? 0.9 : 0.4);
+    }
+    if (node.kind === "binary" && /^(\/|\/\/|div|%|mod)$/.test(node.sign ?? "")) add(part(node, "right"), 0.5);
+    if (node.kind === "return") add(part(node, "value"), 0.3);
+    if (node.kind === "assignment" && node.sign === context.writing.assign) add(part(node, "value"), 0.3);
+    // In a language whose lists begin with 1 an element is picked as a function is called.
+    if (node.kind === "call" && context.names.includes(calledName(node)))
+      for (const each of parts(node, "argument")) add(each, 0.8);
+  }
+  return [...found].map(([node, odds]) => ({ node, odds }));
+}
+
+/** A value with 1 more or 1 less; where it has that already, without it. */
+function byOne(context: EditContext): Proposal[] {
+  return limits(context).flatMap(({ node, odds }) => {
+    if (node.kind === "text" || node.kind === "list" || node.kind === "constant" || node.kind === "number") return [];
+    const text = context.sourceOf(node);
+    const right = node.kind === "binary" ? part(node, "right") : undefined;
+    const left = node.kind === "binary" ? part(node, "left") : undefined;
+    const found: Proposal[] = [];
+    if ((node.sign === "+" || node.sign === "-") && right?.sign === "1" && left) {
+      const less = context.sourceOf(left);
+      found.push(change(node, less, { before: text, after: less }, odds));
+      const turned = `${less} ${node.sign === "+" ? "-" : "+"} 1`;
+      found.push(change(node, turned, { before: text, after: turned }, odds * 0.3));
+      return found;
+    }
+    for (const sign of ["+", "-"]) {
+      const parent = context.nodes.find((each) => each.node === node)?.around.at(-1);
+      const inside = isSimple(node) || /^[-+*]$/.test(node.sign ?? "") ? text : bracketed(context, node);
+      const more = `${inside} ${sign} 1`;
+      const needs = parent?.kind === "binary" && !/^[<>]=?$/.test(parent.sign ?? "") && parent.sign !== ":";
+      found.push(change(node, needs ? `(${more})` : more, { before: text, after: more }, odds));
+    }
+    return found;
+  });
+}
+
+/** `range(n)` for `range(1, n)` and the other way; `range(n)` for `range(n + 1)` belongs to values by one. */
+function otherRange(context: EditContext): Proposal[] {
+  return ofKind(context, "call").flatMap(({ node }) => {
+    const given = parts(node, "argument");
+    const [first, second] = given;
+    if (calledName(node) !== "range" || !first) return [];
+    const place = { from: first.from, to: (given.at(-1) ?? first).to };
+    const text = context.sourceOf(first);
+    if (!second)
+      return [
+        change(place, `1, ${text}`, { before: text, after: `1, ${text}` }, 0.5),
+        change(place, `1, ${text} + 1`, { before: text, after: `1, ${text} + 1` }, 0.6),
+      ];
+    const other = context.sourceOf(second);
+    if (given.length > 2) return [];
+    return [
+      change(place, other, { before: `${text}, ${other}`, after: other }, 0.4),
+      change(place, `${text}, ${other}, -1`, { before: `${text}, ${other}`, after: `${text}, ${other}, -1` }, 0.3),
+      change(
+        place,
+        `${text} + 1, ${other} + 1`,
+        { before: `${text}, ${other}`, after: `${text} + 1, ${other} + 1` },
+        0.2,
+      ),
+    ];
+  });
+}
+
+export const byOneFamily: EditFamily = {
+  id: "by-one",
+  says: "a limit or an index that is one too far or not far enough",
+  weight: 10,
+  reads: "tree",
+  mends: (context) => [...byOne(context), ...otherRange(context)],
+  plants: (context) => [...byOne(context), ...otherRange(context)],
+  examples: [
+    {
+      language: "python",
+      right: "for place in range(len(loads) - 1):\n    print(loads[place])\n",
+      faulty: "for place in range(len(loads)):\n    print(loads[place])\n",
+    },
+    {
+      language: "python",
+      right: "for deck in range(1, decks + 1):\n    print(deck)\n",
+      faulty: "for deck in range(1, decks):\n    print(deck)\n",
+    },
+    {
+      language: "java",
+      right: "class Main { int f(int[] a) { return a[a.length - 1]; } }",
+      faulty: "class Main { int f(int[] a) { return a[a.length]; } }",
+    },
+    {
+      language: "c",
+      right: "void f(int n) { int i; for (i = 0; i < n; i++) g(i); }",
+      faulty: "void f(int n) { int i; for (i = 0; i < n + 1; i++) g(i); }",
+    },
+    {
+      language: "csharp",
+      right: "class P { int F(int[] a, int i) { return a[i]; } }",
+      faulty: "class P { int F(int[] a, int i) { return a[i + 1]; } }",
+    },
+    {
+      language: "pascal",
+      right: "begin\n  for i := 1 to n do x := i;\nend.",
+      faulty: "begin\n  for i := 1 to n - 1 do x := i;\nend.",
+    },
+    { language: "octave", right: "for i = 1:n\n  x = i;\nend\n", faulty: "for i = 1:n - 1\n  x = i;\nend\n" },
+  ],
+};

@@ -1,0 +1,145 @@
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { blocksOf, ofKind, reindent, wholeLines } from "../places.ts";
+
+/** The word that heads a decision which is asked only where the one before does not hold. */
+function chained(context: EditContext): string {
+  if (context.writing.blocks.by === "indentation") return "elif";
+  if (context.writing.blocks.by === "words" && context.writing.blocks.open === null) return "elseif";
+  return "else if";
+}
+
+function wordAt(context: EditContext, node: SyntaxNode) {
+  return context.code.find((token) => token.from >= node.from);
+}
+
+/** A decision of its own becomes a link of the chain before it. */
+function link(context: EditContext): Proposal[] {
+  const word = chained(context);
+  const { blocks } = context.writing;
+  return blocksOf(context).flatMap(({ statements }) =>
+    statements.flatMap((statement, at) => {
+      const before = statements[at - 1];
+      if (statement.kind !== "if" || before?.kind !== "if" || lastOtherwise(before)) return [];
+      const head = wordAt(context, statement);
+      if (!head) return [];
+      if (blocks.by === "words" && blocks.open === null) {
+        // The end of the decision before goes away.
+        const end = context.code.findLast((token) => token.to <= before.to && /^end(if)?$/.test(token.text));
+        const lines = end && wholeLines(context, end);
+        if (!lines) return [];
+        return [
+          change({ from: lines.from, to: head.to }, context.text.slice(lines.to, head.from) + word, {
+            before: head.text,
+            after: word,
+          }),
+        ];
+      }
+      if (blocks.by === "words") {
+        // What parts the two statements goes away.
+        const sign = context.code.findLast((token) => token.to <= head.from && token.text === ";");
+        if (!sign || sign.to > statement.from) return [];
+        return [
+          change({ from: sign.from, to: head.to }, context.text.slice(sign.to, head.from) + word, {
+            before: head.text,
+            after: word,
+          }),
+        ];
+      }
+      return [change(head, word, { before: head.text, after: word })];
+    }),
+  );
+}
+
+function lastOtherwise(node: SyntaxNode): boolean {
+  const otherwise = part(node, "otherwise");
+  if (!otherwise) return false;
+  return otherwise.kind === "if" ? lastOtherwise(otherwise) : true;
+}
+
+/** A link of a chain becomes a decision of its own. */
+function unlink(context: EditContext): Proposal[] {
+  const { blocks } = context.writing;
+  return ofKind(context, "if").flatMap(({ node }) => {
+    if (node.role !== "otherwise") return [];
+    const head = wordAt(context, node);
+    if (!head) return [];
+    if (blocks.by === "indentation")
+      return head.text === "elif" ? [change(head, "if", { before: "elif", after: "if" }, 0.6)] : [];
+    if (blocks.by !== "braces") return [];
+    const word = context.code.findLast((token) => token.to <= node.from && token.text === "else");
+    return word ? [change({ from: word.from, to: head.to }, head.text, { before: "else if", after: "if" }, 0.6)] : [];
+  });
+}
+
+/** An `else` whose block belongs to another decision by its indentation. */
+function otherElse(context: EditContext): Proposal[] {
+  if (context.writing.blocks.by !== "indentation") return [];
+  return context.lines.flatMap((line) => {
+    const [first] = line.code;
+    if (first?.text !== "else" && first?.text !== "elif") return [];
+    const body = context.lines
+      .slice(line.number)
+      .findIndex((each) => each.code.length > 0 && each.indent.length <= line.indent.length);
+    const last = body < 0 ? context.lines.length : line.number + body;
+    const end = context.lines[last]?.from ?? context.text.length;
+    const levels = new Set(
+      context.lines
+        .slice(0, line.number)
+        .flatMap((each) => (each.code[0] && /^(if|elif|for|while|try)$/.test(each.code[0].text) ? [each.indent] : [])),
+    );
+    return [...levels]
+      .filter((indent) => indent !== line.indent)
+      .map((indent) =>
+        change(
+          { from: line.from, to: end },
+          reindent(context.text.slice(line.from, end), line.indent, indent),
+          { before: first.text, after: first.text },
+          0.7,
+        ),
+      );
+  });
+}
+
+/** The last decision of a chain is not asked any more: what is left over is taken. */
+function bareElse(context: EditContext): Proposal[] {
+  if (context.writing.blocks.by !== "indentation") return [];
+  return ofKind(context, "if").flatMap(({ node }) => {
+    const condition = part(node, "condition");
+    const head = wordAt(context, node);
+    if (node.role !== "otherwise" || head?.text !== "elif" || !condition || part(node, "otherwise")) return [];
+    return [change({ from: head.from, to: condition.to }, "else", { before: "elif", after: "else" }, 0.3)];
+  });
+}
+
+/** A block behind a decision that is done in either case becomes its `else`, and the other way round, where nothing but a line tells. */
+export const chain: EditFamily = {
+  id: "chain",
+  says: "a decision that is to be asked only where the one before does not hold, or an else of another decision",
+  weight: 6,
+  reads: "tree",
+  mends: (context) => [...link(context), ...unlink(context), ...otherElse(context), ...bareElse(context)],
+  plants: (context) => [...unlink(context), ...link(context), ...otherElse(context)],
+  examples: [
+    {
+      language: "python",
+      right: "if age < 6:\n    fare = 0\nelif age < 16:\n    fare = 2\n",
+      faulty: "if age < 6:\n    fare = 0\nif age < 16:\n    fare = 2\n",
+    },
+    {
+      language: "java",
+      right: "class Main { void f(int a) { if (a < 6) g(0); else if (a < 16) g(2); } }",
+      faulty: "class Main { void f(int a) { if (a < 6) g(0); if (a < 16) g(2); } }",
+    },
+    {
+      language: "c",
+      right: "void f(int a) { if (a < 6) g(0); else if (a < 16) g(2); }",
+      faulty: "void f(int a) { if (a < 6) g(0); if (a < 16) g(2); }",
+    },
+    {
+      language: "csharp",
+      right: "class P { void F(int a) { if (a < 6) G(0); else if (a < 16) G(2); } }",
+      faulty: "class P { void F(int a) { if (a < 6) G(0); if (a < 16) G(2); } }",
+    },
+  ],
+};

@@ -1,0 +1,56 @@
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { ofKind } from "../places.ts";
+
+/** A whole number written with the digits that its text had. */
+function written(value: number, like: string): string {
+  const digits = /\.(\d+)/.exec(like)?.[1]?.length ?? 0;
+  return digits > 0 ? value.toFixed(digits) : String(value);
+}
+
+/** Numbers by one, by a digit, and the other numbers that the program has. */
+function otherNumbers(context: EditContext): Proposal[] {
+  const numbers = ofKind(context, "number").filter(({ node }) => /^\d+(\.\d+)?$/.test(node.sign ?? ""));
+  const known = [...new Set(numbers.map(({ node }) => node.sign ?? ""))];
+  return numbers.flatMap(({ node }) => {
+    const text = node.sign ?? "";
+    const value = Number(text);
+    const others = new Map<string, number>();
+    const add = (other: string, likely: number) => other !== text && !others.has(other) && others.set(other, likely);
+    const whole = Number.isInteger(value) && !text.includes(".");
+    if (whole) {
+      add(String(value - 1), value === 0 ? 0.35 : 0.9);
+      add(String(value + 1), 0.9);
+      if (value > 1) add(String(value + 2), 0.1);
+      if (value >= 10 && value % 10 === 0) add(String(value / 10), 0.3);
+      if (value > 0 && value < 1000) add(String(value * 10), 0.3);
+      if (value > 1) add("0", 0.3);
+      if (value > 2) add("1", 0.2);
+    } else {
+      add(written(value * 10, text), 0.3);
+      add(written(value / 10, text), 0.3);
+      add(written(1 - value, text), 0.2);
+      add(written(1 + value, text), 0.2);
+    }
+    for (const other of known) add(other, 0.3);
+    for (const other of [60, 100, 1000, 24, 12, 7]) if (whole && value > 5) add(String(other), 0.08);
+    return [...others].map(([other, likely]) => change(node, other, { before: text, after: other }, likely));
+  });
+}
+
+export const constant: EditFamily = {
+  id: "constant",
+  says: "a number that is one too large or too small, or another number",
+  weight: 6,
+  reads: "tree",
+  mends: otherNumbers,
+  plants: otherNumbers,
+  examples: [
+    { language: "python", right: "limit = 40\n", faulty: "limit = 41\n" },
+    { language: "python", right: "rate = 0.5\n", faulty: "rate = 5.0\n" },
+    { language: "java", right: "class Main { int limit = 40; }", faulty: "class Main { int limit = 4; }" },
+    { language: "c", right: "int limit = 40;", faulty: "int limit = 39;" },
+    { language: "csharp", right: "class P { int limit = 0; }", faulty: "class P { int limit = 1; }" },
+    { language: "pascal", right: "begin\n  limit := 40;\nend.", faulty: "begin\n  limit := 41;\nend." },
+    { language: "octave", right: "limit = 40;\n", faulty: "limit = 400;\n" },
+  ],
+};

@@ -1,0 +1,122 @@
+import { part, parts, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { calledName, isSimple, ofKind } from "../places.ts";
+
+/** Values that may need another kind: what is read, sides of calculations and comparisons, arguments, what is given back. */
+function values(context: EditContext): Array<{ node: SyntaxNode; odds: number }> {
+  const found: Array<{ node: SyntaxNode; odds: number }> = [];
+  for (const { node, around } of context.nodes) {
+    const parent = around.at(-1);
+    if (
+      !parent ||
+      node.role === "callee" ||
+      node.role === "target" ||
+      node.role === "definition" ||
+      node.kind === "type"
+    )
+      continue;
+    const reads =
+      node.kind === "call" && /^(input|ReadLine|readline|nextLine|readLine|next|gets|fgetl)$/.test(calledName(node));
+    if (node.kind === "number" || node.kind === "constant" || node.kind === "list") continue;
+    if (node.role === "value" && (parent.kind === "assignment" || parent.kind === "return"))
+      found.push({ node, odds: reads ? 2 : 0.4 });
+    else if (parent.kind === "binary") found.push({ node, odds: reads ? 1.5 : node.kind === "text" ? 0 : 0.5 });
+    else if (node.role === "argument") found.push({ node, odds: reads ? 2 : node.kind === "text" ? 0 : 0.3 });
+    else if (node.kind === "text" && parent.kind !== "list") continue;
+    else if (node.role === "condition" || node.role === "source") found.push({ node, odds: 0.15 });
+  }
+  return found.filter((each) => each.odds > 0);
+}
+
+/** A conversion put around a value. */
+function putIn(context: EditContext): Proposal[] {
+  const { conversions } = context.writing;
+  return values(context).flatMap(({ node, odds }) =>
+    conversions.flatMap((conversion, at) => {
+      const text = context.sourceOf(node);
+      if (conversion.before !== "" && text.startsWith(conversion.before)) return [];
+      const needs = conversion.after === "" || conversion.before === "" ? !isSimple(node) : false;
+      const inner = needs ? `(${text})` : text;
+      const likely = odds * (at === 0 ? 1 : at === 1 ? 0.8 : at === 2 ? 0.6 : 0.15);
+      const first = conversion.before.startsWith("(") && node.kind === "binary" ? part(node, "left") : undefined;
+      const found = [
+        change(node, `${conversion.before}${inner}${conversion.after}`, { name: conversion.name, value: text }, likely),
+      ];
+      // A cast of the first value alone: the calculation goes on with its kind.
+      if (first && isSimple(first))
+        found.push(
+          change(
+            first,
+            conversion.before + context.sourceOf(first),
+            { name: conversion.name, value: context.sourceOf(first) },
+            likely,
+          ),
+        );
+      return found;
+    }),
+  );
+}
+
+/** A conversion taken away from a value. */
+function takeOut(context: EditContext): Proposal[] {
+  const { conversions } = context.writing;
+  const calls = ofKind(context, "call", "cast").flatMap(({ node }) => {
+    const text = context.sourceOf(node);
+    const inner = node.kind === "cast" ? part(node, "operand") : parts(node, "argument")[0];
+    const around = conversions.find((each) => each.before !== "" && text.startsWith(each.before.trimEnd()));
+    if (!around || !inner || (node.kind === "call" && parts(node, "argument").length > 1)) return [];
+    return [change(node, context.sourceOf(inner), { name: around.name, value: context.sourceOf(inner) }, 0.7)];
+  });
+  return calls;
+}
+
+/** One conversion for another. */
+function others(context: EditContext): Proposal[] {
+  const { conversions } = context.writing;
+  return ofKind(context, "call", "cast").flatMap(({ node }) => {
+    const text = context.sourceOf(node);
+    const inner = node.kind === "cast" ? part(node, "operand") : parts(node, "argument")[0];
+    const around = conversions.find((each) => each.before !== "" && text.startsWith(each.before.trimEnd()));
+    if (!around || !inner) return [];
+    return conversions
+      .filter((each) => each !== around && each.before !== "" && each.after === around.after)
+      .map((each, at) =>
+        change(
+          node,
+          `${each.before}${context.sourceOf(inner)}${each.after}`,
+          { name: each.name, value: context.sourceOf(inner) },
+          at < 2 ? 1 : 0.25,
+        ),
+      );
+  });
+}
+
+export const conversion: EditFamily = {
+  id: "conversion",
+  says: "a value that is to be made another kind of value: a number of a text, a decimal of a whole number",
+  weight: 10,
+  reads: "tree",
+  mends: (context) => [...putIn(context), ...takeOut(context), ...others(context)],
+  plants: (context) => [...takeOut(context), ...others(context)],
+  examples: [
+    { language: "python", right: 'cars = int(input("Cars? "))\n', faulty: 'cars = input("Cars? ")\n' },
+    { language: "python", right: 'tide = float(input("Tide? "))\n', faulty: 'tide = int(input("Tide? "))\n' },
+    {
+      language: "java",
+      right: "class Main { double f(int a, int b) { return (double) a / b; } }",
+      faulty: "class Main { double f(int a, int b) { return a / b; } }",
+    },
+    {
+      language: "c",
+      right: "double f(int a, int b) { return (double)a / b; }",
+      faulty: "double f(int a, int b) { return a / b; }",
+    },
+    {
+      language: "csharp",
+      right: "class P { void F(string s) { int n = int.Parse(s); } }",
+      faulty: "class P { void F(string s) { int n = s; } }",
+    },
+    { language: "pascal", right: "begin\n  s := IntToStr(n);\nend.", faulty: "begin\n  s := n;\nend." },
+    { language: "octave", right: "n = str2num(s);\n", faulty: "n = s;\n" },
+  ],
+};

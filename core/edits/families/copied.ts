@@ -1,0 +1,43 @@
+import { part } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { ofKind } from "../places.ts";
+
+/** A list that is changed while it is gone over, or by two names: a copy of it in its place. */
+export const copied: EditFamily = {
+  id: "copied",
+  says: "a list that has two names, or is changed while it is gone over, where a copy is meant",
+  weight: 5,
+  reads: "tree",
+  mends: (context: EditContext): Proposal[] => {
+    if (context.writing.blocks.by !== "indentation") return [];
+    return context.nodes.flatMap(({ node, around }) => {
+      if (node.kind !== "name" || !context.names.includes(node.sign ?? "")) return [];
+      const text = context.sourceOf(node);
+      const parent = around.at(-1);
+      if (node.role === "source") return [change(node, `${text}[:]`, { name: text }, 1)];
+      if (node.role === "value" && parent?.kind === "assignment")
+        return [change(node, `${text}[:]`, { name: text }, 0.6)];
+      if (
+        node.role === "argument" &&
+        /\.(append|insert)$/.test(context.text.slice(0, node.from).replace(/\([^(]*$/, ""))
+      )
+        return [change(node, `${text}[:]`, { name: text }, 0.6)];
+      return [];
+    });
+  },
+  plants: (context: EditContext): Proposal[] =>
+    ofKind(context, "index").flatMap(({ node }) => {
+      const object = part(node, "object");
+      return object && context.sourceOf(node).endsWith("[:]")
+        ? [change(node, context.sourceOf(object), { name: context.sourceOf(object) })]
+        : [];
+    }),
+  examples: [
+    { language: "python", right: "loads = [1]\nother = loads[:]\n", faulty: "loads = [1]\nother = loads\n" },
+    {
+      language: "python",
+      right: "loads = [1]\nfor x in loads[:]:\n    loads.remove(x)\n",
+      faulty: "loads = [1]\nfor x in loads:\n    loads.remove(x)\n",
+    },
+  ],
+};

@@ -1,0 +1,147 @@
+import { part } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { lineEndOf, ofKind, wholeLines } from "../places.ts";
+
+function types(context: EditContext): string[] {
+  return [...new Set(context.writing.types.flat())].slice(0, 6);
+}
+
+/** Names that get a value or are used and are declared nowhere. */
+function undeclared(context: EditContext): string[] {
+  const known = new Set(
+    context.nodes.flatMap(({ node }) =>
+      node.role === "definition" ||
+      node.kind === "parameter" ||
+      (node.kind === "name" && node.role === "target" && context.writing.blocks.by === "indentation")
+        ? [node.sign ?? ""]
+        : [],
+    ),
+  );
+  const each = context.nodes.flatMap(({ node, around }) =>
+    node.kind === "foreach" && context.writing.blocks.by === "braces"
+      ? part(node, "target")
+        ? [part(node, "target")?.sign ?? ""]
+        : []
+      : around.length < 0
+        ? [""]
+        : [],
+  );
+  for (const name of each) known.add(name);
+  const used = context.nodes.flatMap(({ node }) =>
+    node.kind === "name" && node.role !== "callee" && node.role !== "definition" ? [node.sign ?? ""] : [],
+  );
+  return [...new Set(used)]
+    .filter((name) => !known.has(name) && !context.language.ownWords.has(name) && /^[a-zA-Z_]\w*$/.test(name))
+    .slice(0, 4);
+}
+
+/** A declaration put in: before the first value, at the top of the function, in the part that declares. */
+function putIn(context: EditContext): Proposal[] {
+  const { blocks } = context.writing;
+  if (blocks.by === "indentation" || context.writing.types.length === 0) return [];
+  const ending = lineEndOf(context);
+  return undeclared(context).flatMap((name) => {
+    if (blocks.by === "words") {
+      const main = context.code.find((token) => token.text.toLowerCase() === "begin");
+      const variables = context.code.findIndex((token) => token.text.toLowerCase() === "var");
+      const lastOfPart =
+        variables >= 0 && main
+          ? context.code.findLast((token) => token.to <= main.from && token.text === ";")
+          : undefined;
+      return types(context).map((type, at) => {
+        const odds = at === 0 ? 1 : 0.5 / at;
+        if (lastOfPart) {
+          const indent = context.lines[lastOfPart.line - 1]?.indent ?? "";
+          return insert(lastOfPart.to, `${ending}${indent || "  "}${name}: ${type};`, { name, type }, odds);
+        }
+        return insert(main?.from ?? 0, `var ${name}: ${type};${ending}`, { name, type }, odds);
+      });
+    }
+    const first = context.nodes.find(
+      ({ node, around }) =>
+        node.kind === "name" && node.sign === name && node.role === "target" && around.at(-1)?.kind === "assignment",
+    );
+    const use = context.nodes.find(({ node }) => node.kind === "name" && node.sign === name);
+    const body = use?.around.find((each) => each.kind === "function");
+    const block = body && part(body, "body");
+    const top = block?.children[0] && wholeLines(context, block.children[0]);
+    return types(context).flatMap((type, at) => {
+      const odds = at === 0 ? 1 : 0.6 / at;
+      const found: Proposal[] = [];
+      if (first && context.writing.assign === "=" && first.around.at(-1)?.sign === "=")
+        found.push(insert(first.node.from, `${type} `, { name, type }, odds));
+      if (top) found.push(insert(top.from, `${top.first.indent}${type} ${name};${ending}`, { name, type }, odds * 0.9));
+      return found;
+    });
+  });
+}
+
+/** Another type where a name is declared, and for what a function gives back. */
+function otherTypes(context: EditContext): Proposal[] {
+  const groups = context.writing.types;
+  if (groups.length === 0) return [];
+  return context.code.flatMap((token) => {
+    const text = token.text;
+    const same = context.language.profile.caseSensitive ? text : text.toLowerCase();
+    const group = groups.filter((each) => each.includes(same));
+    if (token.kind === "text" || (group.length === 0 && text !== "void")) return [];
+    const others =
+      text === "void" ? types(context).slice(0, 3) : [...new Set(group.flat())].filter((other) => other !== same);
+    return others.map((other, at) => change(token, other, { before: text, after: other }, at < 2 ? 0.8 : 0.25));
+  });
+}
+
+/** `static` before a function that is called without an object. */
+function modifiers(context: EditContext): Proposal[] {
+  if (context.writing.blocks.by !== "braces") return [];
+  return ofKind(context, "function", "declaration").flatMap(({ node, around }) => {
+    if (
+      around.at(-2)?.kind !== "class" ||
+      /\bstatic\b/.test(context.text.slice(node.from, node.children[0]?.to ?? node.from))
+    )
+      return [];
+    const place = /^(public|private|protected)\s+/.exec(context.sourceOf(node))?.[0].length ?? 0;
+    return [insert(node.from + place, "static ", { word: "static" }, 0.8)];
+  });
+}
+
+/** A declaration taken out: the type before a first value, or the whole line. */
+function takeOut(context: EditContext): Proposal[] {
+  return ofKind(context, "declaration").flatMap(({ node, around }) => {
+    if (around.at(-1)?.kind !== "block" && node.role !== "start") return [];
+    const type = node.children.find((child) => child.kind === "type");
+    const next = type && node.children.find((child) => child.from >= type.to);
+    return type && next ? [change({ from: type.from, to: next.from }, "", { type: type.sign ?? "" })] : [];
+  });
+}
+
+export const declarationFamily: EditFamily = {
+  id: "declaration",
+  says: "a name that is not declared, or a type that does not fit",
+  weight: 8,
+  reads: "both",
+  mends: (context) => [...putIn(context), ...otherTypes(context), ...modifiers(context)],
+  plants: (context) => [...takeOut(context), ...otherTypes(context)],
+  examples: [
+    {
+      language: "java",
+      right: "class Main { void f() { int n = 3; g(n); } }",
+      faulty: "class Main { void f() { n = 3; g(n); } }",
+    },
+    {
+      language: "c",
+      right: "double f(void) { double n = 3; return n; }",
+      faulty: "int f(void) { double n = 3; return n; }",
+    },
+    {
+      language: "csharp",
+      right: "class P { void F() { string s = a; } }",
+      faulty: "class P { void F() { int s = a; } }",
+    },
+    {
+      language: "pascal",
+      right: "var n: real;\nbegin\n  n := 1;\nend.",
+      faulty: "var n: integer;\nbegin\n  n := 1;\nend.",
+    },
+  ],
+};

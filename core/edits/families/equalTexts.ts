@@ -1,0 +1,59 @@
+import { part } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { ofKind } from "../places.ts";
+
+function mends(context: EditContext): Proposal[] {
+  const { equalTexts, equal, unequal, not } = context.writing;
+  if (!equalTexts) return [];
+  return ofKind(context, "binary").flatMap(({ node }) => {
+    const [left, right] = [part(node, "left"), part(node, "right")];
+    if (!left || !right || (node.sign !== equal && node.sign !== unequal)) return [];
+    if (left.kind === "number" || right.kind === "number") return [];
+    const text = equalTexts(context.sourceOf(left), context.sourceOf(right));
+    const negated = / == 0$/.test(text) ? text.replace(/ == 0$/, " != 0") : `${not}${text}`;
+    const odds = right.kind === "text" || left.kind === "text" ? 2 : 0.4;
+    return [
+      change(
+        node,
+        node.sign === equal ? text : negated,
+        { one: context.sourceOf(left), other: context.sourceOf(right) },
+        odds,
+      ),
+    ];
+  });
+}
+
+function plants(context: EditContext): Proposal[] {
+  const { equalTexts, equal } = context.writing;
+  if (!equalTexts) return [];
+  return context.nodes.flatMap(({ node }) => {
+    const found =
+      /^([\w.]+)\.equals\(([^()]*)\)$/.exec(context.sourceOf(node)) ??
+      /^strcmp\(([^,()]*), ([^,()]*)\)(?: == 0)?$/.exec(context.sourceOf(node));
+    if (!found || (node.kind !== "call" && node.kind !== "binary")) return [];
+    if (node.kind === "call" && equalTexts("a", "b").endsWith("== 0")) return [];
+    return [change(node, `${found[1]} ${equal} ${found[2]}`, { one: found[1] ?? "", other: found[2] ?? "" })];
+  });
+}
+
+export const equalTextsFamily: EditFamily = {
+  id: "equal-texts",
+  says: "texts that are compared by where they lie and not by what they say",
+  weight: 12,
+  reads: "tree",
+  mends,
+  plants,
+  examples: [
+    {
+      language: "java",
+      right: 'class Main { boolean f(String s) { return s.equals("sail"); } }',
+      faulty: 'class Main { boolean f(String s) { return s == "sail"; } }',
+    },
+    {
+      language: "c",
+      right: 'int f(char *s) { return strcmp(s, "sail") == 0; }',
+      faulty: 'int f(char *s) { return s == "sail"; }',
+    },
+    { language: "octave", right: 'if strcmp(s, "sail")\n  x = 1;\nend\n', faulty: 'if s == "sail"\n  x = 1;\nend\n' },
+  ],
+};

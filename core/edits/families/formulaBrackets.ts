@@ -1,0 +1,107 @@
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+
+/** A calculation without brackets as its values and the operators between them, from left to right. */
+function chainOf(node: SyntaxNode): { values: SyntaxNode[]; signs: string[] } {
+  const left = node.kind === "binary" ? part(node, "left") : undefined;
+  const right = node.kind === "binary" ? part(node, "right") : undefined;
+  if (!left || !right) return { values: [node], signs: [] };
+  const [before, after] = [chainOf(left), chainOf(right)];
+  return { values: [...before.values, ...after.values], signs: [...before.signs, node.sign ?? "", ...after.signs] };
+}
+
+function inChain(context: EditContext): SyntaxNode[] {
+  return context.nodes.flatMap(({ node, around }) =>
+    node.kind === "binary" && around.at(-1)?.kind !== "binary" ? [node] : [],
+  );
+}
+
+/** Operators that bind weakly: brackets around them change something beside stronger ones. */
+function isWeak(context: EditContext, sign: string): boolean {
+  return sign === "+" || sign === "-" || sign.toLowerCase() === context.writing.or;
+}
+
+/** Brackets around two or three neighbours where that changes what is worked out. */
+function putIn(context: EditContext): Proposal[] {
+  return inChain(context).flatMap((whole) => {
+    const { values, signs } = chainOf(whole);
+    const found: Proposal[] = [];
+    for (let first = 0; first < values.length; first++)
+      for (let last = first + 1; last < Math.min(values.length, first + 3); last++) {
+        if (first === 0 && last === values.length - 1) continue;
+        const inside = signs.slice(first, last);
+        const beside = [signs[first - 1], signs[last]].filter((sign): sign is string => sign !== undefined);
+        const changes =
+          (inside.some((sign) => isWeak(context, sign)) && beside.some((sign) => !isWeak(context, sign))) ||
+          (signs[first - 1] === "-" && inside.some((sign) => isWeak(context, sign))) ||
+          (/^(\/|\/\/|div|%|mod)$/.test(signs[first - 1] ?? "") && inside.some((sign) => !isWeak(context, sign)));
+        const [from, to] = [values[first]?.from, values[last]?.to];
+        if (!changes || from === undefined || to === undefined) continue;
+        const text = context.text.slice(from, to);
+        found.push(change({ from, to }, `(${text})`, { inside: text }, last - first === 1 ? 1 : 0.5));
+      }
+    return found;
+  });
+}
+
+/** Brackets taken away where another operator stands beside them. */
+function takeOut(context: EditContext): Proposal[] {
+  return context.nodes.flatMap(({ node, around }) => {
+    const inner = node.kind === "group" ? node.children[0] : undefined;
+    if (inner?.kind !== "binary" || (around.at(-1)?.kind !== "binary" && around.at(-1)?.kind !== "cast")) return [];
+    return [change(node, context.sourceOf(inner), { inside: context.sourceOf(inner) }, 0.6)];
+  });
+}
+
+/** A factor and the one behind it change places with their operators: `a / b * c` is `a * c / b`. */
+function otherOrder(context: EditContext): Proposal[] {
+  return inChain(context).flatMap((whole) => {
+    const { values, signs } = chainOf(whole);
+    return signs.flatMap((sign, at) => {
+      const next = signs[at + 1];
+      const [before, one, other] = [values[at], values[at + 1], values[at + 2]];
+      if (
+        next === undefined ||
+        sign === next ||
+        isWeak(context, sign) ||
+        isWeak(context, next) ||
+        !before ||
+        !one ||
+        !other
+      )
+        return [];
+      if (![sign, next].every((each) => /^([*/%]|\/\/|div|mod)$/.test(each))) return [];
+      const text = `${context.sourceOf(before)} ${next} ${context.sourceOf(other)} ${sign} ${context.sourceOf(one)}`;
+      return [change({ from: before.from, to: other.to }, text, { inside: text }, 0.8)];
+    });
+  });
+}
+
+export const formulaBrackets: EditFamily = {
+  id: "formula-brackets",
+  says: "brackets in a formula, or the order of its factors",
+  weight: 8,
+  reads: "tree",
+  mends: (context) => [...putIn(context), ...takeOut(context), ...otherOrder(context)],
+  plants: (context) => [...takeOut(context), ...putIn(context), ...otherOrder(context)],
+  examples: [
+    { language: "python", right: "share = (new - old) / old * 100\n", faulty: "share = new - old / old * 100\n" },
+    {
+      language: "java",
+      right: "class Main { int f(int r, int t) { return r * 100 / t; } }",
+      faulty: "class Main { int f(int r, int t) { return r / t * 100; } }",
+    },
+    {
+      language: "c",
+      right: "double f(int a, int b) { return (a + b) / 2.0; }",
+      faulty: "double f(int a, int b) { return a + b / 2.0; }",
+    },
+    {
+      language: "csharp",
+      right: "class P { int F(int a, int b) { return a - (b + 2); } }",
+      faulty: "class P { int F(int a, int b) { return a - b + 2; } }",
+    },
+    { language: "pascal", right: "begin\n  x := (a + b) * 2;\nend.", faulty: "begin\n  x := a + b * 2;\nend." },
+    { language: "octave", right: "x = (a + b) * 2;\n", faulty: "x = a + b * 2;\n" },
+  ],
+};

@@ -1,0 +1,111 @@
+import { isLoop, part } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { lineEndOf, ofKind, wholeLines } from "../places.ts";
+
+/** `break` at the end of each case that has none; `break` for `continue`; either taken out. */
+function mends(context: EditContext): Proposal[] {
+  const { statementEnd, blocks } = context.writing;
+  const ends =
+    blocks.by !== "braces"
+      ? []
+      : caseEnds(context).map((at) => insert(at, ` break${statementEnd}`, { word: "break" }, 1.2));
+  const others = ofKind(context, "leave").flatMap(({ node }) => {
+    const word = /break|continue/i.exec(context.sourceOf(node))?.[0];
+    if (!word) return [];
+    const other = word.toLowerCase() === "break" ? "continue" : "break";
+    const whole = wholeLines(context, node);
+    const place = { from: node.from, to: node.from + word.length };
+    return [
+      change(place, other, { word: other }, 0.7),
+      ...(whole && blocks.by !== "indentation" ? [change(whole, "", { word }, 0.5)] : []),
+    ];
+  });
+  // A loop that goes on although what it looks for is found.
+  const found = ofKind(context, "if").flatMap(({ node, around }) => {
+    const body = part(node, "body");
+    const last = body?.kind === "block" ? body.children.at(-1) : undefined;
+    if (!last || last.kind === "leave" || last.kind === "return" || !around.some(isLoop)) return [];
+    const whole = wholeLines(context, last);
+    if (!whole) return [];
+    const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEndOf(context);
+    return [
+      insert(whole.to, `${end}${whole.first.indent}break${statementEnd}${lineEndOf(context)}`, { word: "break" }, 0.35),
+    ];
+  });
+  return [...ends, ...others, ...found];
+}
+
+/** Where the cases of a switch end that go on into the next one. */
+function caseEnds(context: EditContext): number[] {
+  return ofKind(context, "switch").flatMap(({ node }) => {
+    const body = part(node, "body");
+    if (!body) return [];
+    const cases = context.code.filter(
+      (token) => token.from > body.from && token.to < body.to && (token.text === "case" || token.text === "default"),
+    );
+    return cases.slice(1).flatMap((token) => {
+      const at = context.code.indexOf(token);
+      const before = context.code[at - 1];
+      if (before?.text !== ";" && before?.text !== "}") return [];
+      const statement = context.code
+        .slice(0, at)
+        .findLastIndex((each, index) => index < at - 1 && /^[;:{}]$/.test(each.text));
+      if (context.code[statement + 1]?.text === "break" || context.code[statement + 1]?.text === "return") return [];
+      return [before.to];
+    });
+  });
+}
+
+function plants(context: EditContext): Proposal[] {
+  return ofKind(context, "leave").flatMap(({ node, around }) => {
+    const word = /break|continue/i.exec(context.sourceOf(node))?.[0] ?? "";
+    const other = word.toLowerCase() === "break" ? "continue" : "break";
+    const inSwitch = around.findLast((each) => each.kind === "switch" || isLoop(each))?.kind === "switch";
+    const blank = /[ \t]*$/.exec(context.text.slice(0, node.from))?.[0].length ?? 0;
+    const end = context.text[node.to] === context.writing.statementEnd ? node.to + 1 : node.to;
+    const out = change({ from: node.from - blank, to: end }, "", { word });
+    const whole = wholeLines(context, node);
+    if (inSwitch) return [out];
+    return [
+      change({ from: node.from, to: node.from + word.length }, other, { word: other }),
+      ...(whole && context.writing.blocks.by !== "indentation" ? [change(whole, "", { word })] : []),
+    ];
+  });
+}
+
+export const leaving: EditFamily = {
+  id: "leaving",
+  says: "a word that leaves a loop or a case: left out, too many, or the other one",
+  weight: 7,
+  reads: "tree",
+  mends,
+  plants,
+  examples: [
+    {
+      language: "python",
+      right: "for x in loads:\n    if x > 3:\n        break\n",
+      faulty: "for x in loads:\n    if x > 3:\n        continue\n",
+    },
+    {
+      language: "java",
+      right: 'class Main { void f(int d) { switch (d) { case 1: s = "a"; break; case 2: s = "b"; } } }',
+      faulty: 'class Main { void f(int d) { switch (d) { case 1: s = "a"; case 2: s = "b"; } } }',
+    },
+    {
+      language: "c",
+      right: "void f(int d) { switch (d) { case 1: s = 4; break; default: s = 5; } }",
+      faulty: "void f(int d) { switch (d) { case 1: s = 4; default: s = 5; } }",
+    },
+    {
+      language: "csharp",
+      right: "class P { void F(int d) { while (d > 0) { if (d == 3) break; d--; } } }",
+      faulty: "class P { void F(int d) { while (d > 0) { if (d == 3) continue; d--; } } }",
+    },
+    {
+      language: "pascal",
+      right: "begin\n  while a do\n    break;\nend.",
+      faulty: "begin\n  while a do\n    continue;\nend.",
+    },
+    { language: "octave", right: "while a\n  break;\nend\n", faulty: "while a\n  continue;\nend\n" },
+  ],
+};

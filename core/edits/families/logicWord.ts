@@ -1,0 +1,78 @@
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { isSimple, signPlace } from "../places.ts";
+
+function isNot(context: EditContext, sign: string | undefined): boolean {
+  return (sign ?? "").toLowerCase() === context.writing.not.trim() || sign === "~";
+}
+
+/** `and` for `or`; a `not` more or less around a condition. */
+function otherWords(context: EditContext): Proposal[] {
+  const { and, or, not } = context.writing;
+  const found: Proposal[] = [];
+  for (const { node, around } of context.nodes) {
+    const sign = (node.sign ?? "").toLowerCase();
+    if (node.kind === "binary" && (sign === and || sign === or)) {
+      const place = signPlace(context, node);
+      const other = sign === and ? or : and;
+      if (place) found.push(change(place, other, { before: sign, after: other }));
+    }
+    if (node.kind === "binary" && (sign === "&" || sign === "|")) {
+      const place = signPlace(context, node);
+      const other = sign === "&" ? and : or;
+      if (place) found.push(change(place, other, { before: sign, after: other }, 0.6));
+    }
+    const operand = node.kind === "unary" && isNot(context, node.sign) ? part(node, "operand") : undefined;
+    if (operand) {
+      const inner =
+        operand.kind === "group" && operand.children[0] && around.at(-1)?.kind !== "binary"
+          ? operand.children[0]
+          : operand;
+      found.push(
+        change(node, context.sourceOf(inner), { before: context.sourceOf(node), after: context.sourceOf(inner) }, 0.5),
+      );
+    }
+    if (node.role === "condition" && node.kind !== "choice" && !isNot(context, node.sign))
+      found.push(change(node, negated(context, node, not), { before: context.sourceOf(node), after: "not" }, 0.25));
+  }
+  return found;
+}
+
+function negated(context: EditContext, node: SyntaxNode, not: string): string {
+  const text = context.sourceOf(node);
+  return isSimple(node) ? `${not}${text}` : `${not}(${text})`;
+}
+
+export const logicWord: EditFamily = {
+  id: "logic-word",
+  says: "and for or, or a not that is left out or too many",
+  weight: 7,
+  reads: "tree",
+  mends: otherWords,
+  plants: otherWords,
+  examples: [
+    { language: "python", right: "if open and calm:\n    sail()\n", faulty: "if open or calm:\n    sail()\n" },
+    { language: "python", right: "while not done:\n    sail()\n", faulty: "while done:\n    sail()\n" },
+    {
+      language: "java",
+      right: "class Main { boolean f(int a) { if (a > 1 && a < 5) return true; return false; } }",
+      faulty: "class Main { boolean f(int a) { if (a > 1 || a < 5) return true; return false; } }",
+    },
+    {
+      language: "c",
+      right: "int f(int a) { if (!a) return 1; return 0; }",
+      faulty: "int f(int a) { if (a) return 1; return 0; }",
+    },
+    {
+      language: "csharp",
+      right: "class P { static bool F(int a) { return a < 1 || a > 5; } }",
+      faulty: "class P { static bool F(int a) { return a < 1 && a > 5; } }",
+    },
+    {
+      language: "pascal",
+      right: "begin\n  if (a > 1) and (a < 5) then b := 1\nend.",
+      faulty: "begin\n  if (a > 1) or (a < 5) then b := 1\nend.",
+    },
+    { language: "octave", right: "if a > 1 && a < 5\n  b = 1;\nend\n", faulty: "if a > 1 || a < 5\n  b = 1;\nend\n" },
+  ],
+};

@@ -1,0 +1,101 @@
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { indentUnit, lineEndOf, namesIn, ofKind, wholeLines } from "../places.ts";
+
+/** True if something in a tree gives the name a value. */
+function assigns(node: SyntaxNode, name: string): boolean {
+  if (node.role === "target" && namesIn(node).includes(name)) return true;
+  return node.children.some((child) => assigns(child, name));
+}
+
+/** A statement at the end of a loop's body that moves one of the names of its condition by one. */
+function mends(context: EditContext): Proposal[] {
+  return ofKind(context, "while", "do").flatMap(({ node }) => {
+    const [condition, body] = [part(node, "condition"), part(node, "body")];
+    if (!condition || !body) return [];
+    const names = namesIn(condition).filter((name) => context.names.includes(name));
+    const { blocks } = context.writing;
+    return names.flatMap((name) => {
+      const odds = assigns(body, name) ? 0.1 : 1;
+      return (["+", "-"] as const).flatMap((sign) => {
+        const text = context.writing.step(name, sign);
+        const last = body.children.at(-1);
+        const likely = odds * (sign === "+" ? 1 : 0.7);
+        if (!last) return [];
+        const line = context.lines[context.lineOf(last.from) - 1];
+        if (!line || (body.kind !== "block" && blocks.by !== "indentation")) return [];
+        const whole = wholeLines(context, last);
+        if (!whole) return [insert(last.to, ` ${text}`, { name, text }, likely)];
+        const indent = context.lines[whole.first.number - 1]?.indent ?? indentUnit(context);
+        const end = context.text.slice(0, whole.to).endsWith("\n") ? "" : lineEndOf(context);
+        const separator =
+          context.writing.statementEnd === ";" &&
+          !/[;}]\s*$/.test(context.text.slice(whole.from, whole.to)) &&
+          blocks.by === "words" &&
+          blocks.open !== null
+            ? ";"
+            : "";
+        if (separator && node.kind === "while") {
+          return [insert(last.to, `;${lineEndOf(context)}${indent}${text}`, { name, text }, likely)];
+        }
+        return [insert(whole.to, `${end}${indent}${text}${lineEndOf(context)}`, { name, text }, likely)];
+      });
+    });
+  });
+}
+
+/** The statement at the end of a loop's body that moves a name of its condition by one is taken out. */
+function plants(context: EditContext): Proposal[] {
+  return ofKind(context, "while", "do").flatMap(({ node }) => {
+    const [condition, body] = [part(node, "condition"), part(node, "body")];
+    const last = body?.children.at(-1);
+    const whole = last && wholeLines(context, last);
+    if (!condition || !body || !last || !whole || body.children.length < 2) return [];
+    const name = namesIn(condition).find((each) => assigns(last, each));
+    if (name === undefined || last.kind !== "statement") return [];
+    const text = context.sourceOf(last).trim();
+    return [{ from: whole.from, to: whole.to, text: "", parameters: { name, text }, odds: 1 }];
+  });
+}
+
+export const loopChange: EditFamily = {
+  id: "loop-change",
+  says: "a loop in which nothing moves what it waits for",
+  weight: 9,
+  reads: "tree",
+  mends,
+  plants,
+  examples: [
+    {
+      language: "python",
+      right: "n = 0\nwhile n < 3:\n    print(n)\n    n += 1\n",
+      faulty: "n = 0\nwhile n < 3:\n    print(n)\n",
+    },
+    {
+      language: "java",
+      right:
+        "class Main {\n  void f() {\n    int n = 0;\n    while (n < 3) {\n      g(n);\n      n++;\n    }\n  }\n}\n",
+      faulty: "class Main {\n  void f() {\n    int n = 0;\n    while (n < 3) {\n      g(n);\n    }\n  }\n}\n",
+    },
+    {
+      language: "c",
+      right: "void f(int n) {\n  while (n > 0) {\n    g(n);\n    n--;\n  }\n}\n",
+      faulty: "void f(int n) {\n  while (n > 0) {\n    g(n);\n  }\n}\n",
+    },
+    {
+      language: "csharp",
+      right: "class P {\n  void F(int n) {\n    while (n > 0) {\n      G(n);\n      n--;\n    }\n  }\n}\n",
+      faulty: "class P {\n  void F(int n) {\n    while (n > 0) {\n      G(n);\n    }\n  }\n}\n",
+    },
+    {
+      language: "pascal",
+      right: "begin\n  n := 0;\n  while n < 3 do\n  begin\n    writeln(n);\n    n := n + 1;\n  end;\nend.",
+      faulty: "begin\n  n := 0;\n  while n < 3 do\n  begin\n    writeln(n);\n  end;\nend.",
+    },
+    {
+      language: "octave",
+      right: "n = 0;\nwhile n < 3\n  disp(n)\n  n = n + 1;\nend\n",
+      faulty: "n = 0;\nwhile n < 3\n  disp(n)\nend\n",
+    },
+  ],
+};

@@ -1,0 +1,80 @@
+import { part } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { calledName, distance, namesIn, ofKind } from "../places.ts";
+
+/** A name with another one of the program in its place; a number with a name, where a limit was written as a number. */
+function otherNames(context: EditContext): Proposal[] {
+  const { names, functions } = context;
+  const inProgram = ofKind(context, "name", "number").flatMap(({ node, around }) => {
+    const parent = around.at(-1);
+    const text = node.sign ?? "";
+    if (node.role === "definition" || parent?.kind === "import" || node.kind === "number") return [];
+    const isCall = node.role === "callee";
+    if (isCall) {
+      if (!functions.includes(text)) return [];
+      return functions
+        .filter((other) => other !== text)
+        .map((other) => change(node, other, { before: text, after: other }, 0.4));
+    }
+    if (!names.includes(text) && !functions.includes(text)) return [];
+    // A name that belongs to another name's group, or is used near by, is the likelier one.
+    const statement = around.findLast((each) =>
+      ["statement", "return", "declaration", "if", "while", "for", "foreach"].includes(each.kind),
+    );
+    const near = statement ? namesIn(statement) : [];
+    return names
+      .filter((other) => other !== text)
+      .map((other) => {
+        const alike = distance(other.toLowerCase(), text.toLowerCase()) <= 2 || other[0] === text[0];
+        const beside = near.includes(other);
+        const odds = (alike ? 0.7 : beside ? 0.55 : 0.35) * (node.role === "target" ? (beside ? 1 : 0.4) : 1);
+        return change(node, other, { before: text, after: other }, odds);
+      });
+  });
+  const numbers = ofKind(context, "number").flatMap(({ node, around }) => {
+    const parent = around.at(-1);
+    const inRange = parent?.kind === "call" && calledName(parent) === "range";
+    const inComparison = parent?.kind === "binary" && /^[<>]=?$/.test(parent.sign ?? "");
+    const value = parent?.kind === "assignment" && part(parent, "value") === node;
+    if (!inRange && !inComparison && !value && node.role !== "limit") return [];
+    return names.map((other) => change(node, other, { before: node.sign ?? "", after: other }, 0.12));
+  });
+  return [...inProgram, ...numbers];
+}
+
+export const otherName: EditFamily = {
+  id: "other-name",
+  says: "another name of the program in the place of the right one",
+  weight: 7,
+  reads: "tree",
+  mends: otherNames,
+  plants: otherNames,
+  examples: [
+    {
+      language: "python",
+      right: "tank = 10\nleak = 2\nlevel = 0\ntank = tank - leak\n",
+      faulty: "tank = 10\nleak = 2\nlevel = 0\nlevel = tank - leak\n",
+    },
+    {
+      language: "java",
+      right: "class Main { int f(int adults, int all) { return adults; } }",
+      faulty: "class Main { int f(int adults, int all) { return all; } }",
+    },
+    {
+      language: "c",
+      right: "int f(int high, int low) { return high; }",
+      faulty: "int f(int high, int low) { return low; }",
+    },
+    {
+      language: "csharp",
+      right: "class P { int F(int high, int low) { return high; } }",
+      faulty: "class P { int F(int high, int low) { return low; } }",
+    },
+    {
+      language: "pascal",
+      right: "var high, low: integer;\nbegin\n  writeln(high);\nend.",
+      faulty: "var high, low: integer;\nbegin\n  writeln(low);\nend.",
+    },
+    { language: "octave", right: "high = 3;\nlow = 1;\ndisp(high)\n", faulty: "high = 3;\nlow = 1;\ndisp(low)\n" },
+  ],
+};

@@ -1,0 +1,95 @@
+import { part, parts } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { calledName, ofKind } from "../places.ts";
+
+/** Calls that change their object and give nothing back, by language family of their names; taken for ones that give a value. */
+const changing = new Set(["sort", "append", "reverse", "extend", "insert", "remove", "add", "Sort", "Add", "Reverse"]);
+
+function mends(context: EditContext): Proposal[] {
+  const { assign } = context.writing;
+  const statements = ofKind(context, "statement").flatMap(({ node }) => {
+    const [value] = node.children;
+    if (!value || node.children.length !== 1) return [];
+    const callee = value.kind === "call" ? part(value, "callee") : undefined;
+    const object = callee?.kind === "field" ? part(callee, "object") : undefined;
+    const found: Proposal[] = [];
+    if (object?.kind === "name" && context.names.includes(object.sign ?? ""))
+      found.push(
+        insert(
+          node.from,
+          `${context.sourceOf(object)} ${assign} `,
+          { name: context.sourceOf(object) },
+          changing.has(callee?.sign ?? "") ? 0.2 : 1,
+        ),
+      );
+    // sorted(loads) alone; f(x) alone whose value belongs to x.
+    const [first] = parts(value, "argument");
+    if (
+      value.kind === "call" &&
+      callee?.kind === "name" &&
+      first?.kind === "name" &&
+      context.names.includes(first.sign ?? "")
+    )
+      found.push(insert(node.from, `${first.sign} ${assign} `, { name: first.sign ?? "" }, 0.6));
+    return found;
+  });
+  const assigned = ofKind(context, "assignment").flatMap(({ node }) => {
+    const [target, value] = [part(node, "target") ?? part(node, "definition"), part(node, "value")];
+    const callee = value?.kind === "call" ? part(value, "callee") : undefined;
+    const object = callee?.kind === "field" ? part(callee, "object") : undefined;
+    if (!target || !value || !callee || !object || !changing.has(callee.sign ?? "")) return [];
+    const found = [
+      change(
+        { from: node.from, to: value.from },
+        "",
+        { name: context.sourceOf(target) },
+        target.kind === object.kind && context.sourceOf(target) === context.sourceOf(object) ? 1.5 : 0.5,
+      ),
+    ];
+    if (callee.sign === "sort")
+      found.push(change(value, `sorted(${context.sourceOf(object)})`, { name: context.sourceOf(object) }, 1.2));
+    if (callee.sign === "reverse")
+      found.push(change(value, `${context.sourceOf(object)}[::-1]`, { name: context.sourceOf(object) }, 0.8));
+    return found;
+  });
+  return [...statements, ...assigned];
+}
+
+function plants(context: EditContext): Proposal[] {
+  const { assign } = context.writing;
+  const taken = ofKind(context, "assignment").flatMap(({ node }) => {
+    const [target, value] = [part(node, "target"), part(node, "value")];
+    const callee = value?.kind === "call" ? part(value, "callee") : undefined;
+    const object = callee?.kind === "field" ? part(callee, "object") : parts(value ?? node, "argument")[0];
+    if (!target || value?.kind !== "call" || !object || node.sign !== assign) return [];
+    if (calledName(value) === "sorted" && context.sourceOf(object) !== context.sourceOf(target))
+      return [change(value, `${context.sourceOf(object)}.sort()`, { name: context.sourceOf(object) })];
+    if (context.sourceOf(object) !== context.sourceOf(target)) return [];
+    return [change({ from: node.from, to: value.from }, "", { name: context.sourceOf(target) })];
+  });
+  return taken;
+}
+
+export const resultThrownAway: EditFamily = {
+  id: "result-thrown-away",
+  says: "a call whose result is thrown away, or one that has none",
+  weight: 8,
+  reads: "tree",
+  mends,
+  plants,
+  examples: [
+    { language: "python", right: 'name = "skua"\nname = name.upper()\n', faulty: 'name = "skua"\nname.upper()\n' },
+    { language: "python", right: "order = sorted(loads)\n", faulty: "order = loads.sort()\n" },
+    {
+      language: "java",
+      right: "class Main { void f(String s) { s = s.trim(); } }",
+      faulty: "class Main { void f(String s) { s.trim(); } }",
+    },
+    {
+      language: "csharp",
+      right: "class P { void F(string s) { s = s.Trim(); } }",
+      faulty: "class P { void F(string s) { s.Trim(); } }",
+    },
+    { language: "octave", right: "x = [2 1];\nx = sort(x);\n", faulty: "x = [2 1];\nsort(x);\n" },
+  ],
+};

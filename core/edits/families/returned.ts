@@ -1,0 +1,110 @@
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { calledName, indentUnit, lineEndOf, ofKind, wholeLines } from "../places.ts";
+
+/** The names that a function gives a value, the last one first. */
+function assignedIn(body: SyntaxNode): string[] {
+  const names = nodesOf(body).flatMap((node) =>
+    node.kind === "name" && (node.role === "target" || node.role === "definition") ? [node.sign ?? ""] : [],
+  );
+  return [...new Set(names.reverse())];
+}
+
+/** A `return` at the end of a function that gives nothing back there. */
+function putIn(context: EditContext): Proposal[] {
+  if (context.writing.returns("x") === "") return [];
+  return ofKind(context, "function").flatMap(({ node }) => {
+    const body = part(node, "body");
+    const last = body?.children.at(-1);
+    const type = node.children.find((child) => child.kind === "type")?.sign;
+    if (!body || !last || last.kind === "return" || type === "void") return [];
+    const whole = wholeLines(context, last);
+    const parameters = node.children.flatMap((child) => (child.kind === "parameter" ? [child.sign ?? ""] : []));
+    const unit = indentUnit(context);
+    const indent = whole?.first.indent ?? unit;
+    const { statementEnd } = context.writing;
+    const bare =
+      last.kind === "statement" && last.children.length === 1 && last.children[0]?.kind !== "assignment"
+        ? last.children[0]
+        : undefined;
+    const found = [...assignedIn(body), ...parameters].slice(0, 3).map((name, at) => {
+      const text = context.writing.returns(name);
+      const end = context.text.slice(0, whole?.to ?? 0).endsWith("\n") ? "" : lineEndOf(context);
+      return whole
+        ? insert(whole.to, `${end}${indent}${text}${lineEndOf(context)}`, { value: name }, at === 0 ? 1 : 0.4)
+        : insert(last.to, ` ${text}`, { value: name }, at === 0 ? 1 : 0.4);
+    });
+    // A value that stands alone, or is printed where it should be given back.
+    if (bare && bare.kind !== "call")
+      found.push(change(last, context.writing.returns(context.sourceOf(bare)), { value: context.sourceOf(bare) }, 1.5));
+    const printed =
+      bare && /^(print|println|printf|WriteLine)$/.test(calledName(bare))
+        ? bare.children.filter((child) => child.role === "argument")
+        : [];
+    if (printed.length === 1 && printed[0])
+      found.push(
+        change(last, context.writing.returns(context.sourceOf(printed[0])), { value: context.sourceOf(printed[0]) }, 1),
+      );
+    if (bare?.kind === "call" && context.functions.includes(calledName(bare)))
+      found.push(
+        change(last, `return ${context.sourceOf(bare)}${statementEnd}`, { value: context.sourceOf(bare) }, 1.2),
+      );
+    return found;
+  });
+}
+
+/** A call of an own function inside it whose value is not given back. */
+function ownCalls(context: EditContext): Proposal[] {
+  if (context.writing.returns("x") === "") return [];
+  return ofKind(context, "statement").flatMap(({ node, around }) => {
+    const [call] = node.children;
+    const owner = around.findLast((each) => each.kind === "function");
+    const name = owner?.children.find((child) => child.role === "definition" && child.kind === "name")?.sign;
+    if (call?.kind !== "call" || !name || calledName(call) !== name) return [];
+    return [insert(node.from, "return ", { value: context.sourceOf(call) }, 1)];
+  });
+}
+
+function takeOut(context: EditContext): Proposal[] {
+  return ofKind(context, "return").flatMap(({ node }) => {
+    const value = part(node, "value");
+    const whole = wholeLines(context, node);
+    const found: Proposal[] = [];
+    if (value && value.kind !== "name")
+      found.push(change({ from: node.from, to: value.from }, "", { value: context.sourceOf(value) }));
+    if (whole && value) found.push(change(whole, "", { value: context.sourceOf(value) }));
+    return found;
+  });
+}
+
+export const returned: EditFamily = {
+  id: "returned",
+  says: "a function that does not give its value back",
+  weight: 8,
+  reads: "tree",
+  mends: (context) => [...putIn(context), ...ownCalls(context)],
+  plants: takeOut,
+  examples: [
+    {
+      language: "python",
+      right: "def fare(age):\n    price = age * 2\n    return price\n",
+      faulty: "def fare(age):\n    price = age * 2\n",
+    },
+    { language: "python", right: "def fare(age):\n    return age * 2\n", faulty: "def fare(age):\n    age * 2\n" },
+    {
+      language: "java",
+      right: "class Main {\n  int f(int a) {\n    int b = a * 2;\n    return b;\n  }\n}\n",
+      faulty: "class Main {\n  int f(int a) {\n    int b = a * 2;\n  }\n}\n",
+    },
+    {
+      language: "c",
+      right: "int f(int a) {\n  int b = a * 2;\n  return b;\n}\n",
+      faulty: "int f(int a) {\n  int b = a * 2;\n}\n",
+    },
+    {
+      language: "csharp",
+      right: "class P {\n  int F(int a) {\n    int b = a * 2;\n    return b;\n  }\n}\n",
+      faulty: "class P {\n  int F(int a) {\n    int b = a * 2;\n  }\n}\n",
+    },
+  ],
+};

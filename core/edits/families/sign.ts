@@ -1,0 +1,196 @@
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+
+/** Signs that are written in the wrong order or are another language's. */
+const mistaken: ReadonlyArray<readonly [string, string]> = [
+  ["=>", ">="],
+  ["=<", "<="],
+  ["=!", "!="],
+  ["<>", "!="],
+  ["!=", "<>"],
+  ["~=", "!="],
+  ["!=", "~="],
+  ["===", "=="],
+  ["==", "="],
+  ["=", "=="],
+  ["=", ":="],
+  [":=", "="],
+  ["==", ":="],
+  ["^", "**"],
+  ["**", "^"],
+  ["//", "/"],
+  ["%", "mod"],
+  ["&", "&&"],
+  ["|", "||"],
+  [".", ","],
+  [",", "."],
+  [";", ","],
+  [":", "="],
+  ["=", ":"],
+  ["≤", "<="],
+  ["≥", ">="],
+  ["≠", "!="],
+  ["–", "-"],
+  ["×", "*"],
+  ["÷", "/"],
+  ["’", "'"],
+  ["‘", "'"],
+  ["->", "."],
+  [".", "->"],
+  ["+=", "="],
+];
+
+function belongs(context: EditContext, sign: string): boolean {
+  const { writing } = context;
+  const pascal = writing.assign === ":=";
+  const octave = writing.blocks.by === "words" && writing.blocks.open === null;
+  if (sign === ":=" || sign === "<>" || sign === "mod") return pascal;
+  if (sign === "==" || sign === "!=") return !pascal;
+  if (sign === "~=") return false;
+  if (sign === "**") return writing.blocks.by === "indentation";
+  if (sign === "^") return octave;
+  if (sign === "&&" || sign === "||") return writing.and === "&&";
+  if (sign === "->")
+    return writing.equalTexts !== undefined && writing.inclusions.some((each) => each.line.includes("stdio"));
+  return true;
+}
+
+function isCondition(context: EditContext, at: number): boolean {
+  const line = context.lines[context.lineOf(at) - 1];
+  return (
+    /^(if|elif|while|elseif|until|return)$/i.test(line?.code[0]?.text ?? "") ||
+    line?.code.some((token) => token.from < at && /^(if|while|until)$/i.test(token.text)) === true
+  );
+}
+
+function replaced(context: EditContext): Proposal[] {
+  const { code } = context;
+  return code.flatMap((token, at) => {
+    const next = code[at + 1];
+    const joined = next && next.from === token.to ? token.text + next.text : "";
+    return mistaken.flatMap(([before, after]) => {
+      if (!belongs(context, after)) return [];
+      const two = joined === before && token.text !== before;
+      if (token.kind === "text" || (token.text !== before && !two)) return [];
+      if (two && before === "==") return [];
+      const condition = isCondition(context, token.from);
+      let odds = two ? 1.5 : 1;
+      if (before === "=" && after === "==") odds = condition ? 2 : 0.1;
+      if ((before === "==" || before === ":=") && after === "=") odds = condition ? (before === ":=" ? 2 : 0.05) : 1.5;
+      if (before === "=" && after === ":=") odds = condition ? 0.1 : 2;
+      if (before === ":" || after === ":" || before === "." || before === "," || before === ";" || before === "->")
+        odds = 0.3;
+      if (before === "+=" || before === "//" || before === "%") odds = 0.2;
+      if (before === "!=" && after === "<>") odds = 2;
+      if (before === "|" || before === "&") odds = 0.3;
+      return [
+        change({ from: token.from, to: two ? (next?.to ?? token.to) : token.to }, after, { before, after }, odds),
+      ];
+    });
+  });
+}
+
+/** A comma, a plus or another sign between two values that stand side by side. */
+function between(context: EditContext): Proposal[] {
+  const { code } = context;
+  const value = (kind: string | undefined) => kind === "name" || kind === "number" || kind === "text";
+  return code.flatMap((token, at) => {
+    const next = code[at + 1];
+    if (!next || next.line !== token.line) return [];
+    const ends = value(token.kind) || token.text === ")" || token.text === "]";
+    const begins = value(next.kind) || (next.text === "(" && (token.kind === "number" || token.kind === "text"));
+    if (!ends || !begins) return [];
+    const text = token.kind === "text" || next.kind === "text";
+    const found = [
+      insert(token.to, ",", { sign: "," }, text ? 1.2 : 0.6),
+      insert(token.to, " +", { sign: "+" }, text ? 1 : 0.3),
+    ];
+    if (!text)
+      found.push(
+        insert(token.to, " *", { sign: "*" }, 0.5),
+        insert(token.to, ` ${context.writing.assign}`, { sign: context.writing.assign }, 0.4),
+        insert(token.to, ".", { sign: "." }, 0.3),
+      );
+    return found;
+  });
+}
+
+/** Signs too many: doubled ones, and those that stand where nothing may. */
+function tooMany(context: EditContext): Proposal[] {
+  const { code } = context;
+  return code.flatMap((token, at) => {
+    const [before, next] = [code[at - 1], code[at + 1]];
+    if (token.kind !== "operator" && token.kind !== "other" && token.kind !== "bracket") return [];
+    const doubled = before?.text === token.text;
+    const beside = next && (next.kind === "operator" || /^[)\]}]$/.test(next.text)) && token.kind === "operator";
+    return [
+      change(token, "", { sign: token.text }, doubled ? 0.9 : beside ? 0.6 : token.kind === "other" ? 0.8 : 0.12),
+    ];
+  });
+}
+
+/** `i++` where a language has no such step. */
+function steps(context: EditContext): Proposal[] {
+  if (context.writing.blocks.by !== "indentation" && context.writing.assign !== ":=") return [];
+  return context.lines.flatMap((line) => {
+    const found = /^(\s*)(\w+)\s*(\+\+|--)\s*;?\s*$/.exec(line.text);
+    if (!found) return [];
+    return [
+      change(
+        { from: line.from, to: line.to },
+        `${found[1]}${context.writing.step(found[2] ?? "", found[3] === "++" ? "+" : "-")}`,
+        { sign: found[3] ?? "" },
+        1.5,
+      ),
+    ];
+  });
+}
+
+function mends(context: EditContext): Proposal[] {
+  return [...replaced(context), ...between(context), ...tooMany(context), ...steps(context)];
+}
+
+function plants(context: EditContext): Proposal[] {
+  return context.code.flatMap((token, at) => {
+    const found: Proposal[] = [];
+    if (token.kind === "text") return found;
+    for (const [before, after] of mistaken)
+      if (token.text === after && belongs(context, after) && !/^[.,:;]$/.test(after))
+        found.push(change(token, before, { before: after, after: before }));
+    const next = context.code[at + 1];
+    if (token.text === "," && next) found.push(change(token, "", { before: ",", after: "" }));
+    if (token.text === "+" && next)
+      found.push(
+        change({ from: token.from - (context.text[token.from - 1] === " " ? 1 : 0), to: token.to }, "", {
+          before: "+",
+          after: "",
+        }),
+      );
+    return found;
+  });
+}
+
+export const sign: EditFamily = {
+  id: "sign",
+  says: "a sign that is another one, left out, or too many",
+  weight: 9,
+  reads: "text",
+  mends,
+  plants,
+  examples: [
+    { language: "python", right: "if load == 3:\n    pass\n", faulty: "if load = 3:\n    pass\n" },
+    { language: "python", right: 'print("Load", load)\n', faulty: 'print("Load" load)\n' },
+    {
+      language: "java",
+      right: "class Main { boolean f(int a) { return a >= 3; } }",
+      faulty: "class Main { boolean f(int a) { return a => 3; } }",
+    },
+    { language: "c", right: "void f(int a) { if (a == 3) g(); }", faulty: "void f(int a) { if (a = 3) g(); }" },
+    {
+      language: "csharp",
+      right: 'class P { void F(int a) { G("x" + a); } }',
+      faulty: 'class P { void F(int a) { G("x" a); } }',
+    },
+    { language: "pascal", right: "begin\n  a := 1;\nend.", faulty: "begin\n  a = 1;\nend." },
+    { language: "octave", right: "if a == 3\n  b = 1;\nend\n", faulty: "if a = 3\n  b = 1;\nend\n" },
+  ],
+};

@@ -1,0 +1,81 @@
+import { part } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { loopAround, ofKind } from "../places.ts";
+
+/** Values that a count, a sum, a product, a greatest or a least one begins with, in place of the one that is there. */
+function otherStarts(context: EditContext): Proposal[] {
+  const { language, names } = context;
+  const byOne = language.profile.firstIndex === 1;
+  const lists = ofKind(context, "foreach").flatMap(({ node }) => {
+    const source = part(node, "source");
+    return source?.kind === "name" ? [source.sign ?? ""] : [];
+  });
+  const indexed = ofKind(context, "index").flatMap(({ node }) => {
+    const object = part(node, "object");
+    return object?.kind === "name" && names.includes(object.sign ?? "") ? [object.sign ?? ""] : [];
+  });
+  const firsts = [...new Set([...lists, ...indexed])].map((name) =>
+    context.writing.blocks.by === "words" && context.writing.blocks.open === null
+      ? `${name}(1)`
+      : byOne
+        ? `${name}[1]`
+        : `${name}[0]`,
+  );
+  return ofKind(context, "assignment").flatMap(({ node, around }) => {
+    const value = part(node, "value");
+    if (!value || node.sign !== context.writing.assign) return [];
+    const text = context.sourceOf(value);
+    const isNumber = /^-?\d+(\.\d+)?$/.test(text);
+    const isEmpty = /^(""|''|\[\]|\{\}|None|null|NULL|nil)$/.test(text);
+    const isFirst = /^[\w.]+[[(][01][\])]$/.test(text);
+    if (!isNumber && !isEmpty && !isFirst) return [];
+    const odds = loopAround(around) ? 0.3 : 1;
+    const others = new Map<string, number>();
+    const add = (other: string, likely: number) =>
+      other !== text && !others.has(other) && others.set(other, likely * odds);
+    for (const other of firsts) add(other, 0.6);
+    for (const [at, other] of ["0", "1", "-1", "-1000", "1000", "100000"].entries()) add(other, at < 2 ? 0.6 : 0.3);
+    if (text.includes(".") || text === "0") add("0.0", 0.15);
+    if (language.writing?.blocks.by === "indentation") {
+      add('""', 0.25);
+      add("[]", 0.25);
+      add('float("inf")', 0.1);
+      add('float("-inf")', 0.1);
+    }
+    return [...others].map(([other, likely]) => change(value, other, { before: text, after: other }, likely));
+  });
+}
+
+export const startValue: EditFamily = {
+  id: "start-value",
+  says: "the value that a variable begins with",
+  weight: 6,
+  reads: "tree",
+  mends: otherStarts,
+  plants: otherStarts,
+  examples: [
+    {
+      language: "python",
+      right: "lowest = tides[0]\nfor tide in tides:\n    print(tide)\n",
+      faulty: "lowest = 0\nfor tide in tides:\n    print(tide)\n",
+    },
+    { language: "python", right: "product = 1\n", faulty: "product = 0\n" },
+    {
+      language: "java",
+      right: "class Main { void f() { int high = -1000; } }",
+      faulty: "class Main { void f() { int high = 0; } }",
+    },
+    { language: "c", right: "int f(void) { int n = 1; return n; }", faulty: "int f(void) { int n = 0; return n; }" },
+    {
+      language: "csharp",
+      right: "class P { void F() { int low = 1000; } }",
+      faulty: "class P { void F() { int low = 0; } }",
+    },
+    { language: "pascal", right: "begin\n  n := 1;\nend.", faulty: "begin\n  n := 0;\nend." },
+    {
+      language: "octave",
+      right: "low = t(1);\nfor x = t\n  y = x;\nend\n",
+      faulty: "low = 0;\nfor x = t\n  y = x;\nend\n",
+    },
+  ],
+};

@@ -1,0 +1,140 @@
+import { isStatement, part, type SyntaxNode } from "../syntax/tree.ts";
+import type { EditContext, EditLine, Placed } from "./edit.ts";
+
+/** Where the operator of a binary node or an assignment stands: what lies between its two sides without blanks. */
+export function signPlace(context: EditContext, node: SyntaxNode): { from: number; to: number } | null {
+  const left = node.children[0];
+  const right = node.children[1];
+  const from = left?.to ?? node.from;
+  const to = right?.from ?? node.to;
+  const signs = context.code.filter((token) => token.from >= from && token.to <= to);
+  const words = (node.sign ?? "").split(" ");
+  const first = signs.findIndex((token) => token.text.toLowerCase() === words[0]?.toLowerCase());
+  const start = signs[first];
+  const end = signs[first + words.length - 1];
+  return start && end ? { from: start.from, to: end.to } : null;
+}
+
+/** Statements that stand one after another in the same block (or at the top of the program). */
+export function blocksOf(
+  context: EditContext,
+): Array<{ block: SyntaxNode; statements: SyntaxNode[]; around: readonly SyntaxNode[] }> {
+  return context.nodes.flatMap(({ node, around }) => {
+    if (node.kind !== "block" && node.kind !== "program" && node.kind !== "case") return [];
+    const statements = node.children.filter((child) => isStatement(child));
+    return statements.length > 0 ? [{ block: node, statements, around }] : [];
+  });
+}
+
+/**
+ * The whole lines that a node stands on, if nothing else stands there (a comment may): offsets from the first line's
+ * beginning to behind the last one's line end.
+ */
+export function wholeLines(
+  context: EditContext,
+  node: { from: number; to: number },
+): { from: number; to: number; first: EditLine; last: EditLine } | null {
+  const first = context.lines[context.lineOf(node.from) - 1];
+  const last = context.lines[context.lineOf(Math.max(node.from, node.to - 1)) - 1];
+  if (!first || !last) return null;
+  const before = first.code.some((token) => token.from < node.from);
+  const after = last.code.some((token) => token.from >= node.to && token.text !== context.writing.statementEnd);
+  if (before || after) return null;
+  const next = context.lines[last.number];
+  return { from: first.from, to: next ? next.from : context.text.length, first, last };
+}
+
+/** The blanks by which a block is usually indented further than what is around it. */
+export function indentUnit(context: EditContext): string {
+  const found = new Map<string, number>();
+  let before = "";
+  for (const line of context.lines) {
+    if (line.code.length === 0) continue;
+    if (line.indent.length > before.length && line.indent.startsWith(before)) {
+      const unit = line.indent.slice(before.length);
+      found.set(unit, (found.get(unit) ?? 0) + 1);
+    }
+    before = line.indent;
+  }
+  return [...found].sort((one, other) => other[1] - one[1])[0]?.[0] ?? "    ";
+}
+
+/** Lines (each with its end) moved to another indentation, by what the first of them has and is to have. */
+export function reindent(text: string, from: string, to: string): string {
+  return text
+    .split(/(?<=\n)/)
+    .map((line) =>
+      line.trim() === "" ? line : line.startsWith(from) ? to + line.slice(from.length) : to + line.trimStart(),
+    )
+    .join("");
+}
+
+/** The line end that a program uses. */
+export function lineEndOf(context: EditContext): string {
+  return /\r\n|\n|\r/.exec(context.text)?.[0] ?? "\n";
+}
+
+/** The nearest function around a place; undefined at the top of a program. */
+export function functionAround(around: readonly SyntaxNode[]): SyntaxNode | undefined {
+  return around.findLast((each) => each.kind === "function");
+}
+
+/** The nearest loop around a place. */
+export function loopAround(around: readonly SyntaxNode[]): SyntaxNode | undefined {
+  return around.findLast((each) => ["while", "do", "for", "foreach"].includes(each.kind));
+}
+
+/** The name that a call calls, without what stands before it: "upper" of name.upper(). */
+export function calledName(node: SyntaxNode): string {
+  return node.kind === "call" ? (part(node, "callee")?.sign ?? part(node, "type")?.sign ?? "") : "";
+}
+
+/** Names in a tree, each once. */
+export function namesIn(node: SyntaxNode): string[] {
+  const names = new Set<string>();
+  const look = (each: SyntaxNode) => {
+    if (each.kind === "name" && each.role !== "callee") names.add(each.sign ?? "");
+    for (const child of each.children) look(child);
+  };
+  look(node);
+  return [...names];
+}
+
+/** Nodes of some kinds, with those around them. */
+export function ofKind(context: EditContext, ...kinds: Array<SyntaxNode["kind"]>): Placed[] {
+  return context.nodes.filter(({ node }) => kinds.includes(node.kind));
+}
+
+/** True if a value may stand beside an operator of any strength without brackets. */
+export function isSimple(node: SyntaxNode): boolean {
+  return ["name", "number", "text", "constant", "call", "index", "field", "group", "list"].includes(node.kind);
+}
+
+/** The text of a value with brackets around it where it needs them beside other operators. */
+export function bracketed(context: EditContext, node: SyntaxNode): string {
+  const text = context.sourceOf(node);
+  return isSimple(node) ? text : `(${text})`;
+}
+
+/** How many changes of one character make one word of another (Levenshtein; neighbours that change places count once), at most 3. */
+export function distance(one: string, other: string): number {
+  if (Math.abs(one.length - other.length) > 2) return 3;
+  const rows: number[][] = [];
+  for (let row = 0; row <= one.length; row++) {
+    const current: number[] = [row];
+    for (let column = 1; column <= other.length; column++) {
+      const up = rows[row - 1];
+      if (row === 0 || !up) {
+        current.push(column);
+        continue;
+      }
+      let best = Math.min((up[column] ?? 0) + 1, (current[column - 1] ?? 0) + 1);
+      best = Math.min(best, (up[column - 1] ?? 0) + (one[row - 1] === other[column - 1] ? 0 : 1));
+      if (row > 1 && column > 1 && one[row - 1] === other[column - 2] && one[row - 2] === other[column - 1])
+        best = Math.min(best, (rows[row - 2]?.[column - 2] ?? 0) + 1);
+      current.push(best);
+    }
+    rows.push(current);
+  }
+  return Math.min(3, rows[one.length]?.[other.length] ?? 3);
+}

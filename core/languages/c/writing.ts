@@ -1,0 +1,41 @@
+import type { Writing } from "../writing.ts";
+
+/** What small edits put into C programs. */
+export const cWriting: Writing = {
+  ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
+  blocks: { by: "braces" },
+  statementEnd: ";",
+  divides: { decimal: null, whole: "/", rest: "%" },
+  otherOperators: [],
+  step: (name, sign) => `${name}${sign}${sign};`,
+  conversions: [
+    { name: "double", before: "(double)", after: "" },
+    { name: "int", before: "(int)", after: "" },
+    { name: "atoi", before: "atoi(", after: ")" },
+    { name: "strlen", before: "strlen(", after: ")" },
+  ],
+  returns: (value) => `return ${value};`,
+  equalTexts: (one, other) => `strcmp(${one}, ${other}) == 0`,
+  types: [
+    ["int", "double", "long", "char", "unsigned"],
+    ["double", "float"],
+  ],
+  inclusions: [
+    {
+      words: new Set("printf scanf fopen fgets fscanf puts getchar putchar fprintf fclose FILE EOF sscanf".split(" ")),
+      line: "#include <stdio.h>",
+    },
+    {
+      words: new Set("strlen strcmp strcpy strcat strchr strstr memset strncpy".split(" ")),
+      line: "#include <string.h>",
+    },
+    {
+      words: new Set("malloc free atoi abs rand srand exit atof calloc realloc qsort".split(" ")),
+      line: "#include <stdlib.h>",
+    },
+    { words: new Set("sqrt pow fabs ceil floor sin cos round".split(" ")), line: "#include <math.h>" },
+    { words: new Set("bool true false".split(" ")), line: "#include <stdbool.h>" },
+    { words: new Set("toupper tolower isdigit isalpha isspace isupper".split(" ")), line: "#include <ctype.h>" },
+  ],
+  printers: [],
+};

@@ -1,0 +1,37 @@
+import type { Writing } from "../writing.ts";
+
+/** What small edits put into C# programs. */
+export const csharpWriting: Writing = {
+  ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
+  blocks: { by: "braces" },
+  statementEnd: ";",
+  divides: { decimal: null, whole: "/", rest: "%" },
+  otherOperators: [],
+  step: (name, sign) => `${name}${sign}${sign};`,
+  conversions: [
+    { name: "double", before: "(double)", after: "" },
+    { name: "int", before: "(int)", after: "" },
+    { name: "int.Parse", before: "int.Parse(", after: ")" },
+    { name: "double.Parse", before: "double.Parse(", after: ")" },
+    { name: "ToString", before: "", after: ".ToString()" },
+  ],
+  returns: (value) => `return ${value};`,
+  types: [
+    ["int", "double", "long", "string", "bool"],
+    ["double", "float", "decimal"],
+    ["string", "char"],
+  ],
+  inclusions: [
+    {
+      words: new Set(["Console", "Math", "Random", "DateTime", "Convert", "Exception", "String", "Environment"]),
+      line: "using System;",
+    },
+    { words: new Set(["List", "Dictionary", "Queue", "Stack", "HashSet"]), line: "using System.Collections.Generic;" },
+    {
+      words: new Set(["Sum", "Average", "Select", "Where", "ToList", "OrderBy", "Max", "Min"]),
+      line: "using System.Linq;",
+    },
+    { words: new Set(["File", "StreamReader", "StreamWriter"]), line: "using System.IO;" },
+  ],
+  printers: [["WriteLine", "Write"]],
+};

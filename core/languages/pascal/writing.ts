@@ -1,0 +1,45 @@
+import type { Writing } from "../writing.ts";
+
+/** What small edits put into Pascal programs. */
+export const pascalWriting: Writing = {
+  ...{ and: "and", or: "or", not: "not ", equal: "=", unequal: "<>", assign: ":=" },
+  blocks: { by: "words", open: "begin", close: "end" },
+  statementEnd: ";",
+  divides: { decimal: "/", whole: "div", rest: "mod" },
+  otherOperators: [],
+  step: (name, sign) => `${name} := ${name} ${sign} 1;`,
+  conversions: [
+    { name: "IntToStr", before: "IntToStr(", after: ")" },
+    { name: "StrToInt", before: "StrToInt(", after: ")" },
+    { name: "round", before: "round(", after: ")" },
+    { name: "trunc", before: "trunc(", after: ")" },
+    { name: "FloatToStr", before: "FloatToStr(", after: ")" },
+  ],
+  returns: () => "",
+  types: [
+    ["integer", "real", "string", "boolean", "longint"],
+    ["real", "double"],
+    ["string", "char"],
+  ],
+  inclusions: [
+    {
+      words: new Set([
+        "IntToStr",
+        "StrToInt",
+        "FloatToStr",
+        "StrToFloat",
+        "Format",
+        "UpperCase",
+        "LowerCase",
+        "Trim",
+        "Exception",
+      ]),
+      line: "uses SysUtils;",
+    },
+    { words: new Set(["Power", "Max", "Min", "Ceil", "Floor"]), line: "uses Math;" },
+  ],
+  printers: [
+    ["writeln", "write"],
+    ["readln", "read"],
+  ],
+};
