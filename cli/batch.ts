@@ -29,8 +29,8 @@ export const batchLineSchema = z.object({
 });
 export type BatchLine = z.infer<typeof batchLineSchema>;
 
-/** How many lines are worked on at once; more than the cores, so that no worker waits for the next line. */
-const atOnce = 12;
+/** How many lines are worked on at once, if nobody says otherwise; more than the cores, so that no worker waits for the next line. */
+const usuallyAtOnce = 12;
 
 function problemWords(problem: unknown): string {
   if (problem instanceof z.ZodError)
@@ -51,6 +51,7 @@ export function programFiles(program: NonNullable<BatchLine["program"]>, languag
 export async function runBatch(
   path: string,
   work: (line: BatchLine, language: Language) => Promise<object>,
+  atOnce = usuallyAtOnce,
 ): Promise<void> {
   const running: Promise<string>[] = [];
   const one = async (text: string, number: number): Promise<string> => {

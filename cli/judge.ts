@@ -89,7 +89,7 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
   };
 }
 
-async function optionalText(path: string | undefined): Promise<string | undefined> {
+export async function optionalText(path: string | undefined): Promise<string | undefined> {
   return path === undefined ? undefined : await readText(path);
 }
 
@@ -176,7 +176,7 @@ export function addJudgeCommand(program: Command): void {
 }
 
 /** Checks at a path: an array of them or an assignment as JSON, or files NAME.in with NAME.out. */
-async function readChecksAt(path: string, say: (words: string) => void): Promise<BatchCheck[]> {
+export async function readChecksAt(path: string, say: (words: string) => void): Promise<BatchCheck[]> {
   const isFolder = (await stat(path).catch(() => null))?.isDirectory() ?? false;
   if (!isFolder && !/\.zip$/i.test(path)) return readChecks(await readText(path));
   const { checks, comparison } = await readAssignmentAt(path, say);

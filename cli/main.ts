@@ -6,6 +6,7 @@ import { addDemoCommand } from "./demo.ts";
 import { addHandInCommand } from "./handIn.ts";
 import { addJudgeCommand } from "./judge.ts";
 import { MaterialProblem } from "./material.ts";
+import { addMendCommand } from "./mend.ts";
 import { addReadCommand } from "./read.ts";
 import { addServeCommand } from "./serve.ts";
 import { addTraceCommand } from "./trace.ts";
@@ -14,6 +15,7 @@ import { addTraceCommand } from "./trace.ts";
 const commands = [
   addReadCommand,
   addJudgeCommand,
+  addMendCommand,
   addTraceCommand,
   addCollectCommand,
   addHandInCommand,

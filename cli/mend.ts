@@ -1,0 +1,151 @@
+import { type Command, InvalidArgumentError } from "commander";
+import { mergeComparison } from "../core/assignments/comparison.ts";
+import type { Language } from "../core/languages/language.ts";
+import type { ProgramFiles } from "../core/outcome/outcome.ts";
+import { type FoundFix, type SearchCheck, searchFixes } from "../server/mend/search.ts";
+import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
+import { readAssignmentAt } from "./assignment.ts";
+import { type BatchCheck, programFiles, runBatch } from "./batch.ts";
+import { optionalText, readChecksAt } from "./judge.ts";
+import { chooseLanguage, readMaterial, readProgram } from "./material.ts";
+
+type Material = {
+  files: ProgramFiles;
+  input?: string;
+  expected?: string;
+  output?: string;
+  checks?: BatchCheck[];
+};
+
+/** Searches are heavy: two at once share the machine. */
+const searchesAtOnce = 1;
+
+function withoutEnds(lines: readonly string[]): string[] {
+  return lines.map((line) => line.replace(/\r?\n$|\r$/, ""));
+}
+
+/** A fix as it is printed: each is a whole mending of the program given. */
+function printed(fix: FoundFix) {
+  return {
+    hunks: fix.hunks.map(({ file, start, before, after }) => ({
+      ...(file === undefined ? {} : { file }),
+      ...{ start, before: withoutEnds(before), after: withoutEnds(after) },
+    })),
+    steps: fix.steps,
+    why: `${fix.why} ${fix.because}`,
+    checks: fix.checks,
+    repairs: fix.repairs,
+    families: fix.families,
+  };
+}
+
+/** Looks for mendings of a program that pass the run as handed in and every check. */
+export async function mendMaterial(toolchains: Toolchains, language: Language, material: Material, seconds: number) {
+  const handedIn = material.input !== undefined || material.expected !== undefined || !material.checks?.length;
+  const checks: SearchCheck[] = [
+    ...(handedIn ? [{ input: material.input ?? "", expected: material.expected }] : []),
+    ...(material.checks ?? []).map(({ pieces, ...check }) => ({ ...check, ...(pieces ? { intended: pieces } : {}) })),
+  ];
+  const found = await searchFixes(toolchains, {
+    ...{ language, files: material.files, checks, seconds, pastedText: material.output },
+    policies: { endlessClass: "logic" },
+  });
+  return {
+    fixes: found.fixes.map(printed),
+    ...(found.starts.length > 0 && found.fixes.length === 0 ? { starts: found.starts.map(printed) } : {}),
+    ...(found.notSearched === undefined ? {} : { notSearched: found.notSearched }),
+    tried: found.tried,
+    seconds: Math.round(found.seconds * 100) / 100,
+  };
+}
+
+function secondsOf(text: string): number {
+  const seconds = Number(text);
+  if (!Number.isFinite(seconds) || seconds <= 0 || seconds > 600) throw new InvalidArgumentError("a number of seconds above 0, at most 600");
+  return seconds;
+}
+
+/** Adds `bent-nail mend`. */
+export function addMendCommand(program: Command): void {
+  program
+    .command("mend")
+    .description("look for the smallest change after which a program passes its checks")
+    .argument("[program]", "the program file")
+    .option("--language <id>", "language of the program")
+    .option("--input <file>", "what is typed in")
+    .option("--expected <file>", "the intended output")
+    .option("--checks <file>", "more checks: JSON, or a folder or zip of NAME.in with NAME.out")
+    .option("--assignment <file>", "the checks of an assignment")
+    .option("--seconds <number>", "the longest time to look for", secondsOf, 10)
+    .option("--batch <list>", "one JSON object a line: {id, language, program, input?, expected?, output?, checks?}")
+    .option("--json", "print JSON")
+    .action(
+      async (
+        path: string | undefined,
+        options: {
+          language?: string;
+          input?: string;
+          expected?: string;
+          checks?: string;
+          assignment?: string;
+          seconds: number;
+          batch?: string;
+          json?: boolean;
+        },
+        command: Command,
+      ) => {
+        const toolchains = createToolchains();
+        const say = (words: string) => void process.stderr.write(`bent-nail: ${words}\n`);
+        try {
+          if (options.batch !== undefined) {
+            if (options.batch !== "-") await readMaterial(options.batch);
+            await runBatch(
+              options.batch,
+              async (line, language) => {
+                if (line.program === undefined) throw new Error("program: missing");
+                const { input, expected, output, checks } = line;
+                const files = programFiles(line.program, language);
+                return mendMaterial(toolchains, language, { files, input, expected, output, checks }, options.seconds);
+              },
+              searchesAtOnce,
+            );
+            return;
+          }
+          if (path === undefined) command.error("error: name a program or give --batch");
+          const language = chooseLanguage(options.language, path);
+          const assignment = options.assignment === undefined ? undefined : await readAssignmentAt(options.assignment, say);
+          const ofAssignment = assignment?.checks
+            .filter((check) => check.confirmed && check.expected !== null)
+            .map(({ expected, ...check }) => ({
+              ...{ ...check, comparison: mergeComparison(assignment.comparison, check.comparison) },
+              ...(expected === null ? {} : { expected }),
+            }));
+          const ofFile = options.checks === undefined ? undefined : await readChecksAt(options.checks, say);
+          const checks = ofAssignment || ofFile ? [...(ofFile ?? []), ...(ofAssignment ?? [])] : undefined;
+          const files = await readProgram(path);
+          const [input, expected] = [await optionalText(options.input), await optionalText(options.expected)];
+          const result = await mendMaterial(toolchains, language, { files, input, expected, checks }, options.seconds);
+          process.stdout.write(options.json ? `${JSON.stringify(result, null, 2)}\n` : table(result));
+        } finally {
+          await toolchains.close();
+        }
+      },
+    );
+}
+
+function table(result: Awaited<ReturnType<typeof mendMaterial>>): string {
+  const lines: string[] = [];
+  const show = (fix: (typeof result.fixes)[number], title: string) => {
+    lines.push(title, `  ${fix.why}`);
+    for (const hunk of fix.hunks) {
+      lines.push(`  line ${hunk.start}`);
+      lines.push(...hunk.before.map((line) => `  - ${line}`), ...hunk.after.map((line) => `  + ${line}`));
+    }
+  };
+  for (const fix of result.fixes)
+    show(fix, `${fix.repairs === "repairs" ? "repairs" : fix.repairs === "hides" ? "hides the fault" : "not decided"}: passes ${fix.checks.passed} of ${fix.checks.of}`);
+  for (const fix of result.starts ?? []) show(fix, `starts now: passes ${fix.checks.passed} of ${fix.checks.of}`);
+  if (result.fixes.length === 0 && !result.starts) lines.push(result.notSearched ?? "No small change was found that passes every check.");
+  lines.push(`${result.tried} changes tried in ${result.seconds} s`);
+  return `${lines.join("\n")}\n`;
+}

@@ -1,0 +1,56 @@
+import type { Edit, EditContext } from "../edits/edit.ts";
+import { findFamily } from "../edits/families.ts";
+import type { Lead } from "../leads/lead.ts";
+
+/** An edit with how promising it is, more being better. */
+export type Candidate = { edit: Edit; worth: number };
+
+/** What the first leads weigh among the lines of a program; later ones the last number. */
+const byRank = [1, 0.85, 0.72, 0.62, 0.55, 0.5, 0.46, 0.43];
+const elsewhere = 0.16;
+const neverRan = 0.04;
+
+/** What a line weighs by its distance from the reported one: a refusal is mostly on it or just above. */
+function byDistance(line: number, reported: number | null): number {
+  if (reported === null) return elsewhere;
+  const distance = line - reported;
+  if (distance === 0) return 1;
+  if (distance < 0) return distance === -1 ? 0.8 : distance >= -3 ? 0.4 : 0.2;
+  return distance === 1 ? 0.35 : 0.15;
+}
+
+/**
+ * Edits in the order in which they are tried: likely slips first, near the leads. `ran` are the lines that a recorded run
+ * went through, where one is known: what never ran made no output wrong.
+ */
+export function rankCandidates(
+  context: EditContext,
+  edits: readonly Edit[],
+  known: { leads: readonly Lead[]; refused: boolean; reported: number | null; ran?: ReadonlySet<number> },
+): Candidate[] {
+  const weights = new Map<number, number>();
+  for (const [rank, lead] of known.leads.filter((each) => each.file === undefined).entries())
+    weights.set(lead.line, Math.max(weights.get(lead.line) ?? 0, byRank[Math.min(rank, byRank.length - 1)] ?? elsewhere));
+  const lineWeight = (line: number): number => {
+    const lead = weights.get(line) ?? 0;
+    const near = known.refused ? byDistance(line, known.reported) : elsewhere;
+    const ran = known.refused || !known.ran || known.ran.has(line) ? 1 : neverRan / elsewhere;
+    return Math.max(lead, near * ran);
+  };
+  return edits
+    .map((edit) => {
+      const first = context.lineOf(edit.from);
+      const last = context.lineOf(Math.max(edit.from, edit.to - 1));
+      let place = lineWeight(first);
+      for (let line = first + 1; line <= Math.min(last, first + 40); line++) place = Math.max(place, lineWeight(line) * 0.9);
+      return { edit, worth: (findFamily(edit.family)?.weight ?? 1) * edit.odds * place };
+    })
+    .sort((one, other) => other.worth - one.worth || one.edit.from - other.edit.from);
+}
+
+/** Two edits of one text as the text that both give; null where they touch one another. */
+export function applyBoth(text: string, one: Edit, other: Edit): string | null {
+  const [first, second] = one.from <= other.from ? [one, other] : [other, one];
+  if (first.to >= second.from) return null;
+  return text.slice(0, first.from) + first.text + text.slice(first.to, second.from) + second.text + text.slice(second.to);
+}
