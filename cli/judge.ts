@@ -3,18 +3,23 @@ import type { Command } from "commander";
 import { z } from "zod";
 import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language, OwnWarning } from "../core/languages/language.ts";
+import { withFixes } from "../core/leads/fixFound.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import { textStateOf } from "../core/reading/reading.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
 import { ownWarnings } from "../core/warnings/ownWarning.ts";
 import { fileTexts, type Judged, judgeProgram } from "../server/judge/judge.ts";
+import { type SearchCheck, searchFixes } from "../server/mend/search.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { judgeByAssignment, overviewTable, readAssignmentAt } from "./assignment.ts";
 import { type BatchCheck, checksSchema, programFiles, runBatch } from "./batch.ts";
 import { chooseLanguage, MaterialProblem, readMaterial, readProgram, readText } from "./material.ts";
 import { leadsOf } from "./read.ts";
+import { secondsOf } from "./seconds.ts";
 
 type Material = {
+  /** The longest time to look for a small change after which all passes, in seconds; 0: none is looked for. */
+  search?: number;
   endlessClass?: "logic" | "runtime";
   closely?: boolean;
   files: ProgramFiles;
@@ -43,6 +48,19 @@ function resultOf({ judgement, outcome, notRun }: Judged, noticed: readonly OwnW
     leads: leadsOf(judgement.leads),
     console: outcome?.console ?? [],
   };
+}
+
+/** Searches are heavy: each has the machine to itself. */
+let lastSearch: Promise<unknown> = Promise.resolve();
+function oneAtATime<Result>(work: () => Promise<Result>): Promise<Result> {
+  const mine = lastSearch.then(work, work);
+  lastSearch = mine.catch(() => undefined);
+  return mine;
+}
+
+/** A check as a search takes it. */
+export function searchCheckOf({ pieces, ...check }: BatchCheck): SearchCheck {
+  return { ...check, ...(pieces ? { intended: pieces } : {}) };
 }
 
 /**
@@ -80,6 +98,18 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
       ? judged[0]
       : judged.find((each) => each.judgement.class !== null)) ?? judged[0];
   if (!deciding) throw new MaterialProblem("nothing to judge");
+  if (deciding.judgement.class !== null && material.search && deciding.outcome) {
+    const { search, output } = material;
+    const given = {
+      language,
+      files: material.files,
+      policies: { endlessClass: material.endlessClass ?? "logic" },
+    } as const;
+    const { fixes } = await oneAtATime(() =>
+      searchFixes(toolchains, { ...given, seconds: search, pastedText: output, checks: runs.map(searchCheckOf) }),
+    );
+    deciding.judgement.leads = withFixes(deciding.judgement.leads, fixes);
+  }
   const others = [...new Set(judged.filter((each) => each !== deciding).map((each) => each.judgement.class))].filter(
     (each): each is FaultClass => each !== null && each !== deciding.judgement.class,
   );
@@ -109,6 +139,12 @@ export function addJudgeCommand(program: Command): void {
       "judge programs by an assignment: its JSON, or a folder or zip of NAME.in with NAME.out",
     )
     .option("--batch <list>", "one JSON object a line: {id, language, program, input?, expected?, output?, checks?}")
+    .option(
+      "--search <seconds>",
+      "the longest time to look for a small change after which all passes, for the line of the fault; 0: do not look",
+      secondsOf,
+      2,
+    )
     .option("--json", "print JSON")
     .action(
       async (
@@ -121,6 +157,7 @@ export function addJudgeCommand(program: Command): void {
           checks?: string;
           assignment?: string;
           batch?: string;
+          search: number;
           json?: boolean;
         },
         command: Command,
@@ -137,6 +174,7 @@ export function addJudgeCommand(program: Command): void {
                 expected: line.expected,
                 output: line.output,
                 checks: line.checks,
+                search: options.search,
               });
             });
             return;
@@ -165,6 +203,7 @@ export function addJudgeCommand(program: Command): void {
             expected: await optionalText(options.expected),
             output: await optionalText(options.output),
             checks,
+            search: options.search,
             closely: true,
           });
           process.stdout.write(options.json ? `${JSON.stringify(result, null, 2)}\n` : table(result));

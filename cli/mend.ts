@@ -1,4 +1,4 @@
-import { type Command, InvalidArgumentError } from "commander";
+import type { Command } from "commander";
 import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
@@ -6,8 +6,9 @@ import { type FoundFix, type SearchCheck, searchFixes } from "../server/mend/sea
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { readAssignmentAt } from "./assignment.ts";
 import { type BatchCheck, programFiles, runBatch } from "./batch.ts";
-import { optionalText, readChecksAt } from "./judge.ts";
+import { optionalText, readChecksAt, searchCheckOf } from "./judge.ts";
 import { chooseLanguage, readMaterial, readProgram } from "./material.ts";
+import { secondsOf } from "./seconds.ts";
 
 type Material = {
   files: ProgramFiles;
@@ -44,7 +45,7 @@ export async function mendMaterial(toolchains: Toolchains, language: Language, m
   const handedIn = material.input !== undefined || material.expected !== undefined || !material.checks?.length;
   const checks: SearchCheck[] = [
     ...(handedIn ? [{ input: material.input ?? "", expected: material.expected }] : []),
-    ...(material.checks ?? []).map(({ pieces, ...check }) => ({ ...check, ...(pieces ? { intended: pieces } : {}) })),
+    ...(material.checks ?? []).map(searchCheckOf),
   ];
   const found = await searchFixes(toolchains, {
     ...{ language, files: material.files, checks, seconds, pastedText: material.output },
@@ -57,12 +58,6 @@ export async function mendMaterial(toolchains: Toolchains, language: Language, m
     tried: found.tried,
     seconds: Math.round(found.seconds * 100) / 100,
   };
-}
-
-function secondsOf(text: string): number {
-  const seconds = Number(text);
-  if (!Number.isFinite(seconds) || seconds <= 0 || seconds > 600) throw new InvalidArgumentError("a number of seconds above 0, at most 600");
-  return seconds;
 }
 
 /** Adds `bent-nail mend`. */
@@ -113,7 +108,8 @@ export function addMendCommand(program: Command): void {
           }
           if (path === undefined) command.error("error: name a program or give --batch");
           const language = chooseLanguage(options.language, path);
-          const assignment = options.assignment === undefined ? undefined : await readAssignmentAt(options.assignment, say);
+          const assignment =
+            options.assignment === undefined ? undefined : await readAssignmentAt(options.assignment, say);
           const ofAssignment = assignment?.checks
             .filter((check) => check.confirmed && check.expected !== null)
             .map(({ expected, ...check }) => ({
@@ -143,9 +139,13 @@ function table(result: Awaited<ReturnType<typeof mendMaterial>>): string {
     }
   };
   for (const fix of result.fixes)
-    show(fix, `${fix.repairs === "repairs" ? "repairs" : fix.repairs === "hides" ? "hides the fault" : "not decided"}: passes ${fix.checks.passed} of ${fix.checks.of}`);
+    show(
+      fix,
+      `${fix.repairs === "repairs" ? "repairs" : fix.repairs === "hides" ? "hides the fault" : "not decided"}: passes ${fix.checks.passed} of ${fix.checks.of}`,
+    );
   for (const fix of result.starts ?? []) show(fix, `starts now: passes ${fix.checks.passed} of ${fix.checks.of}`);
-  if (result.fixes.length === 0 && !result.starts) lines.push(result.notSearched ?? "No small change was found that passes every check.");
+  if (result.fixes.length === 0 && !result.starts)
+    lines.push(result.notSearched ?? "No small change was found that passes every check.");
   lines.push(`${result.tried} changes tried in ${result.seconds} s`);
   return `${lines.join("\n")}\n`;
 }

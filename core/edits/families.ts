@@ -17,6 +17,7 @@ import { copied } from "./families/copied.ts";
 import { declarationFamily } from "./families/declaration.ts";
 import { direction } from "./families/direction.ts";
 import { emptyBody } from "./families/emptyBody.ts";
+import { equalitySign } from "./families/equalitySign.ts";
 import { equalTextsFamily } from "./families/equalTexts.ts";
 import { extraStatement } from "./families/extraStatement.ts";
 import { firstValue } from "./families/firstValue.ts";
@@ -48,7 +49,7 @@ import { word } from "./families/word.ts";
 export const editFamilies: readonly EditFamily[] = [
   ...[terminator, colon, bracket, quote, word, sign, blockEnd, indentationFamily, nameFamily],
   ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
-  ...[comparison, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
+  ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, printing, textLiteral, lineLeft, extraStatement],

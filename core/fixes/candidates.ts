@@ -30,7 +30,10 @@ export function rankCandidates(
 ): Candidate[] {
   const weights = new Map<number, number>();
   for (const [rank, lead] of known.leads.filter((each) => each.file === undefined).entries())
-    weights.set(lead.line, Math.max(weights.get(lead.line) ?? 0, byRank[Math.min(rank, byRank.length - 1)] ?? elsewhere));
+    weights.set(
+      lead.line,
+      Math.max(weights.get(lead.line) ?? 0, byRank[Math.min(rank, byRank.length - 1)] ?? elsewhere),
+    );
   const lineWeight = (line: number): number => {
     const lead = weights.get(line) ?? 0;
     const near = known.refused ? byDistance(line, known.reported) : elsewhere;
@@ -42,7 +45,8 @@ export function rankCandidates(
       const first = context.lineOf(edit.from);
       const last = context.lineOf(Math.max(edit.from, edit.to - 1));
       let place = lineWeight(first);
-      for (let line = first + 1; line <= Math.min(last, first + 40); line++) place = Math.max(place, lineWeight(line) * 0.9);
+      for (let line = first + 1; line <= Math.min(last, first + 40); line++)
+        place = Math.max(place, lineWeight(line) * 0.9);
       return { edit, worth: (findFamily(edit.family)?.weight ?? 1) * edit.odds * place };
     })
     .sort((one, other) => other.worth - one.worth || one.edit.from - other.edit.from);
@@ -52,5 +56,7 @@ export function rankCandidates(
 export function applyBoth(text: string, one: Edit, other: Edit): string | null {
   const [first, second] = one.from <= other.from ? [one, other] : [other, one];
   if (first.to >= second.from) return null;
-  return text.slice(0, first.from) + first.text + text.slice(first.to, second.from) + second.text + text.slice(second.to);
+  return (
+    text.slice(0, first.from) + first.text + text.slice(first.to, second.from) + second.text + text.slice(second.to)
+  );
 }

@@ -55,11 +55,14 @@ function numbersIn(text: string): Set<string> {
 }
 
 const ordinary = new Set(["0", "1", "-1"]);
-const catchAll = /^(Exception|BaseException|Throwable|RuntimeException|Error|StandardError|System\.Exception|ApplicationException)$/;
+const catchAll =
+  /^(Exception|BaseException|Throwable|RuntimeException|Error|StandardError|System\.Exception|ApplicationException)$/;
 const handlers = /^(except|catch|unwind_protect_cleanup|finally)$/i;
-const reading = /^(input|scanf|fscanf|gets|fgets|getchar|readln|read|ReadLine|Read|next(Line|Int|Double|Boolean|Long)?|readline|readLine)$/i;
+const reading =
+  /^(input|scanf|fscanf|gets|fgets|getchar|readln|read|ReadLine|Read|next(Line|Int|Double|Boolean|Long)?|readline|readLine)$/i;
 const leavers = /^(exit|quit|_exit|abort|halt|Exit|Halt|sys)$/;
-const printing = /^(print|println|printf|fprintf|puts|putchar|write|writeln|Write|WriteLine|disp|display|display|puts)$/i;
+const printing =
+  /^(print|println|printf|fprintf|puts|putchar|write|writeln|Write|WriteLine|disp|display|display|puts)$/i;
 
 /** How many handlers a program has that catch whatever comes, and of those that do nothing with what they catch. */
 function handlersOf(language: Language, tokens: readonly PlacedToken[]): { all: number; idle: number } {
@@ -99,21 +102,35 @@ function bodyBehind(language: Language, tokens: readonly PlacedToken[], at: numb
   const later = tokens.slice(at + 1);
   if (language.writing?.blocks.by === "indentation") {
     const header = tokens.find((token) => token.line === head.line);
-    const end = later.findIndex((token, index) => token.line > head.line && token.line !== later[index - 1]?.line && token.offset <= (header?.offset ?? 0));
+    const end = later.findIndex(
+      (token, index) =>
+        token.line > head.line && token.line !== later[index - 1]?.line && token.offset <= (header?.offset ?? 0),
+    );
     const colon = later.findIndex((token) => token.text === ":");
     return later.slice(colon + 1, end < 0 ? undefined : end);
   }
   const end = later.findIndex((token) => /^(end|end_try_catch)$/i.test(token.text));
-  return later.slice(0, end < 0 ? undefined : end).filter((token) => token.line > head.line || later.some((each) => each.line > head.line) === false);
+  return later
+    .slice(0, end < 0 ? undefined : end)
+    .filter((token) => token.line > head.line || later.some((each) => each.line > head.line) === false);
 }
 
 function count(tokens: readonly PlacedToken[], pattern: RegExp): number {
-  return tokens.filter((token, at) => (token.kind === "name" || token.kind === "keyword") && pattern.test(token.text) && tokens[at - 1]?.text !== "def").length;
+  return tokens.filter(
+    (token, at) =>
+      (token.kind === "name" || token.kind === "keyword") && pattern.test(token.text) && tokens[at - 1]?.text !== "def",
+  ).length;
 }
 
 /** Lists of values as they are written, by how many values each has. */
 function listsOf(tree: SyntaxNode): number[] {
-  return nodesOf(tree).flatMap((node) => (node.kind === "list" && node.children.length > 1 && node.children.every((child) => child.kind === "number" || child.kind === "text" || child.kind === "unary") ? [node.children.length] : []));
+  return nodesOf(tree).flatMap((node) =>
+    node.kind === "list" &&
+    node.children.length > 1 &&
+    node.children.every((child) => child.kind === "number" || child.kind === "text" || child.kind === "unary")
+      ? [node.children.length]
+      : [],
+  );
 }
 
 /** Calls in a tree that stand around a place. */
@@ -129,13 +146,20 @@ function callsAround(tree: SyntaxNode, place: { from: number; to: number }): str
 function statementAround(tree: SyntaxNode, place: { from: number; to: number }): SyntaxNode | undefined {
   let found: SyntaxNode | undefined;
   walk(tree, (node) => {
-    if (["statement", "declaration", "return"].includes(node.kind) && node.from <= place.from && node.to >= place.to) found = node;
+    if (["statement", "declaration", "return"].includes(node.kind) && node.from <= place.from && node.to >= place.to)
+      found = node;
   });
   return found;
 }
 
 /** A value that was worked out is a fixed one now, which an intended output or an input has. */
-function fixedValue(language: Language, differ: readonly Difference[], before: string, after: string, checks: readonly PassedCheck[]): string | null {
+function fixedValue(
+  language: Language,
+  differ: readonly Difference[],
+  before: string,
+  after: string,
+  checks: readonly PassedCheck[],
+): string | null {
   const tree = language.syntax?.(after);
   if (!tree) return null;
   const expected = checks.map((check) => check.expected ?? "").join("\n");
@@ -143,14 +167,22 @@ function fixedValue(language: Language, differ: readonly Difference[], before: s
   const typed = numbersIn(checks.map((check) => check.input).join("\n"));
   const known = numbersIn(before);
   for (const { removed, added } of differ) {
-    const worked = removed.some((token) => token.kind === "name" || (token.kind === "operator" && /^[-+*/%]|div|mod$/.test(token.text)));
+    const worked = removed.some(
+      (token) => token.kind === "name" || (token.kind === "operator" && /^[-+*/%]|div|mod$/.test(token.text)),
+    );
     const stillThere = new Set(added.map((token) => token.text));
     const gone = removed.filter((token) => token.kind === "name" && !stillThere.has(token.text));
     for (const token of added) {
       if (token.kind !== "number" && token.kind !== "text") continue;
       const inPrint = callsAround(tree, token).some((name) => printing.test(name));
       const numbers = token.kind === "number" ? new Set([String(Number(token.text))]) : numbersIn(token.text);
-      const others = added.filter((each) => each !== token && (each.kind === "name" || each.kind === "operator") && !printing.test(each.text) && !/^[=(),;:.]|:=$/.test(each.text));
+      const others = added.filter(
+        (each) =>
+          each !== token &&
+          (each.kind === "name" || each.kind === "operator") &&
+          !printing.test(each.text) &&
+          !/^[=(),;:.]|:=$/.test(each.text),
+      );
       const fresh = removed.length === 0;
       for (const number of numbers) {
         const told = wanted.has(number);
@@ -160,12 +192,16 @@ function fixedValue(language: Language, differ: readonly Difference[], before: s
         const replaced = gone.length > 0 && worked && others.length === 0;
         if (replaced && (told || typed.has(number))) return number;
         const statement = statementAround(tree, token);
-        const alone = fresh && statement?.children[0]?.kind === "assignment" && parts(statement.children[0], "value")[0]?.kind === "number";
+        const alone =
+          fresh &&
+          statement?.children[0]?.kind === "assignment" &&
+          parts(statement.children[0], "value")[0]?.kind === "number";
         if (alone && told && !known.has(number)) return number;
       }
       // A whole text of the intended output in the place of something that was worked out.
       const inner = token.kind === "text" ? token.text.replace(/^[^"']*["']+|["']+$/g, "").trim() : "";
-      if (inner.length > 1 && gone.length > 0 && expected.includes(inner) && !before.includes(inner) && worked) return `“${inner}”`;
+      if (inner.length > 1 && gone.length > 0 && expected.includes(inner) && !before.includes(inner) && worked)
+        return `“${inner}”`;
     }
   }
   return null;
@@ -189,25 +225,65 @@ export function repairsOf(given: {
   const [one, other] = [tokensOf(language, before), tokensOf(language, after)];
   const differ = differences(one, other);
   const [had, has] = [handlersOf(language, one), handlersOf(language, other)];
-  if (has.all > had.all) return { repairs: "hides", because: "It catches whatever goes wrong, and what goes wrong is not looked at any more." };
+  if (has.all > had.all)
+    return {
+      repairs: "hides",
+      because: "It catches whatever goes wrong, and what goes wrong is not looked at any more.",
+    };
   if (has.idle > had.idle) return { repairs: "hides", because: "It catches the fault and does nothing about it." };
-  if (count(other, reading) < count(one, reading)) return { repairs: "hides", because: "It leaves out a read, so what is typed in there is not used." };
+  if (count(other, reading) < count(one, reading))
+    return { repairs: "hides", because: "It leaves out a read, so what is typed in there is not used." };
   if (!given.refused) {
     const fixed = fixedValue(language, differ, before, after, passed);
-    if (fixed !== null) return { repairs: "hides", because: `It has ${fixed} fixed where a value was worked out: with other input it would be wrong.` };
-    const [lists, listsNow] = [language.syntax?.(before), language.syntax?.(after)].map((tree) => (tree ? listsOf(tree) : []));
-    const longer = lists && listsNow && lists.length === listsNow.length && lists.some((size, at) => (listsNow[at] ?? size) !== size);
-    if (longer) return { repairs: "hides", because: "It changes how many values the data has, so that the fault does not meet its end any more." };
-    const padded = differ.some(({ removed, added }) => removed.length === 0 && added.some((token) => /^(append|add|Add|push|insert)$/.test(token.text)) && added.some((token) => token.kind === "number" || token.kind === "text"));
-    if (padded) return { repairs: "hides", because: "It puts a fixed value into the data, so that the fault does not meet its end any more." };
-    if (count(other, leavers) > count(one, leavers)) return { repairs: "hides", because: "It ends the program before the place of the fault." };
+    if (fixed !== null)
+      return {
+        repairs: "hides",
+        because: `It has ${fixed} fixed where a value was worked out: with other input it would be wrong.`,
+      };
+    const [lists, listsNow] = [language.syntax?.(before), language.syntax?.(after)].map((tree) =>
+      tree ? listsOf(tree) : [],
+    );
+    const longer =
+      lists &&
+      listsNow &&
+      lists.length === listsNow.length &&
+      lists.some((size, at) => (listsNow[at] ?? size) !== size);
+    if (longer)
+      return {
+        repairs: "hides",
+        because: "It changes how many values the data has, so that the fault does not meet its end any more.",
+      };
+    const padded = differ.some(
+      ({ removed, added }) =>
+        removed.length === 0 &&
+        added.some((token) => /^(append|add|Add|push|insert)$/.test(token.text)) &&
+        added.some((token) => token.kind === "number" || token.kind === "text"),
+    );
+    if (padded)
+      return {
+        repairs: "hides",
+        because: "It puts a fixed value into the data, so that the fault does not meet its end any more.",
+      };
+    if (count(other, leavers) > count(one, leavers))
+      return { repairs: "hides", because: "It ends the program before the place of the fault." };
     const gone = differ.reduce((sum, { removed, added }) => sum + removed.length - added.length, 0);
     const came = differ.reduce((sum, { added }) => sum + added.length, 0);
     const said = passed.some((check) => check.expected !== undefined && check.expected !== null);
-    if (gone >= 3 && came === 0 && !said) return { repairs: "hides", because: "It takes out what went wrong, and nothing says what should come out without it." };
+    if (gone >= 3 && came === 0 && !said)
+      return {
+        repairs: "hides",
+        because: "It takes out what went wrong, and nothing says what should come out without it.",
+      };
   }
   if (given.refused) return { repairs: "repairs", because: "The program starts." };
   const inputs = new Set(passed.map((check) => check.input));
-  if (inputs.size >= 2) return { repairs: "repairs", because: `It passes ${passed.length} checks with ${inputs.size} different inputs.` };
-  return { repairs: "open", because: passed.length > 0 ? "It passes its only check; another input would tell more." : "There is no check that it could pass." };
+  if (inputs.size >= 2)
+    return { repairs: "repairs", because: `It passes ${passed.length} checks with ${inputs.size} different inputs.` };
+  return {
+    repairs: "open",
+    because:
+      passed.length > 0
+        ? "It passes its only check; another input would tell more."
+        : "There is no check that it could pass.",
+  };
 }

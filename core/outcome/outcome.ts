@@ -161,8 +161,17 @@ export type Limits = z.infer<typeof limitsSchema>;
 /** The files of a program by name; the first one is where it starts. */
 export type ProgramFiles = ReadonlyArray<{ readonly name: string; readonly bytes: Uint8Array }>;
 
-/** What a toolchain is given. `input` is what is typed in, line ends included; `signal` stops it. */
-export type RunRequest = { files: ProgramFiles; input: string; limits: Limits; signal?: AbortSignal };
+/**
+ * What a toolchain is given. `input` is what is typed in, line ends included; `signal` stops it. `hurried`: one of many
+ * runs of a search; where it crashes is not looked for.
+ */
+export type RunRequest = {
+  files: ProgramFiles;
+  input: string;
+  limits: Limits;
+  signal?: AbortSignal;
+  hurried?: boolean;
+};
 
 /** The text of the console pieces of the given kinds, joined in order. */
 export function consoleText(pieces: readonly ConsolePiece[], kinds: readonly ConsolePiece["kind"][]): string {

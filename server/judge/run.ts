@@ -18,6 +18,8 @@ export type ProgramRun = {
   surroundings?: Surroundings;
   input?: string;
   limits?: Limits;
+  /** True for one of many runs of a search. */
+  hurried?: boolean;
   /** True where it is read and never run, by the word of who took it in. */
   onlyRead?: boolean;
 };
@@ -71,6 +73,7 @@ function requestOf(run: ProgramRun) {
     files: withSurroundings(run.files, run.surroundings ?? {}),
     input: run.input ?? "",
     limits: run.limits ?? usualLimits,
+    ...(run.hurried ? { hurried: true } : {}),
   };
 }
 

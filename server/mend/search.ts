@@ -98,25 +98,61 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
   const main = files[0];
   const original = main ? decodeText(main.bytes).text : "";
   let tried = 0;
-  const none = (notSearched: string): SearchResult => ({ fixes: [], starts: [], tried, seconds: (Date.now() - begun) / 1000, notSearched });
+  const none = (notSearched: string): SearchResult => ({
+    fixes: [],
+    starts: [],
+    tried,
+    seconds: (Date.now() - begun) / 1000,
+    notSearched,
+  });
   if (!main || checks.length === 0) return none("There is nothing that a mended program could pass.");
   if (!language.syntax || !language.writing) return none(`Programs in ${language.name} are not searched.`);
-  if (original.split("\n").length > mostLines) return none(`The program has more than ${mostLines} lines; it is not searched.`);
-  if (usesChance(language, original)) return none("The program draws on chance or the time of day: what one run tells of a change, the next may not. It is not searched.");
+  if (original.split("\n").length > mostLines)
+    return none(`The program has more than ${mostLines} lines; it is not searched.`);
+  if (usesChance(language, original))
+    return none(
+      "The program draws on chance or the time of day: what one run tells of a change, the next may not. It is not searched.",
+    );
 
-  const withText = (text: string): ProgramFiles => files.map((file, at) => (at === 0 ? { ...file, bytes: Buffer.from(text, "utf8") } : file));
+  const withText = (text: string): ProgramFiles =>
+    files.map((file, at) => (at === 0 ? { ...file, bytes: Buffer.from(text, "utf8") } : file));
   const over = () => Date.now() >= until || request.signal?.aborted === true;
-  const meant = [...checks.map((check) => check.expected ?? ""), ...checks.flatMap((check) => Object.keys(check.surroundings ?? {}))];
+  const meant = [
+    ...checks.map((check) => check.expected ?? ""),
+    ...checks.flatMap((check) => Object.keys(check.surroundings ?? {})),
+  ];
 
   /** One run of a text with a check. */
-  const reach = async (text: string, at: number, limits: Limits): Promise<{ reach: Reach; verdict: Verdict; outcome: Outcome } | null> => {
+  const reach = async (
+    text: string,
+    at: number,
+    limits: Limits,
+  ): Promise<{ reach: Reach; verdict: Verdict; outcome: Outcome } | null> => {
     const check = checks[at];
     if (!check) return null;
-    const ran = await runProgram(toolchains, { language, files: withText(text), limits, input: check.input, ...(check.surroundings ? { surroundings: check.surroundings } : {}) });
+    const ran = await runProgram(toolchains, {
+      language,
+      files: withText(text),
+      limits,
+      hurried: true,
+      input: check.input,
+      ...(check.surroundings ? { surroundings: check.surroundings } : {}),
+    });
     if (!ran.outcome || ran.unknown !== null) return null;
     const verdict = suggestVerdict({
-      ...{ language, outcome: ran.outcome, endless: null, lastState: null, endlessClass: request.policies.endlessClass },
-      ...{ expected: check.expected, intended: check.intended, comparison: check.comparison, fileNames: files.map((file) => file.name) },
+      ...{
+        language,
+        outcome: ran.outcome,
+        endless: null,
+        lastState: null,
+        endlessClass: request.policies.endlessClass,
+      },
+      ...{
+        expected: check.expected,
+        intended: check.intended,
+        comparison: check.comparison,
+        fileNames: files.map((file) => file.name),
+      },
     });
     return { reach: reachOf(verdict, ran.outcome), verdict, outcome: ran.outcome };
   };
@@ -129,10 +165,25 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     let ran: ReadonlySet<number> | undefined;
     let lowest: Reach = 3;
     for (const check of checks) {
-      const judged = await judgeProgram(toolchains, {
-        ...{ language, files, policies: request.policies, input: check.input, expected: check.expected, intended: check.intended },
-        ...{ surroundings: check.surroundings, comparison: check.comparison, pastedText: reaches.length === 0 ? request.pastedText : undefined },
-      });
+      const judged = await judgeProgram(
+        toolchains,
+        {
+          ...{
+            language,
+            files,
+            policies: request.policies,
+            input: check.input,
+            expected: check.expected,
+            intended: check.intended,
+          },
+          ...{
+            surroundings: check.surroundings,
+            comparison: check.comparison,
+            pastedText: reaches.length === 0 ? request.pastedText : undefined,
+          },
+        },
+        { goOn: async () => {} },
+      );
       if (!judged.outcome || judged.unknown !== null) return null;
       const now = reachOf(judged.judgement, judged.outcome);
       reaches.push(now);
@@ -140,7 +191,8 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
       if (now < lowest) {
         lowest = now;
         ({ leads, reportedLine: reported } = judged.judgement);
-        if (judged.trace && judged.trace.steps.length > 0) ran = new Set(judged.trace.steps.filter((step) => step.file === 0).map((step) => step.line));
+        if (judged.trace && judged.trace.steps.length > 0)
+          ran = new Set(judged.trace.steps.filter((step) => step.file === 0).map((step) => step.line));
       }
       // What is refused is refused with any input.
       if (now === 0 && Object.keys(check.surroundings ?? {}).length === 0) {
@@ -169,7 +221,12 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     if (!context) return [];
     const refused = Math.min(...state.reaches) === 0;
     const edits = proposeEdits(context, refused ? "mend a refusal" : "mend");
-    const ranked = rankCandidates(context, edits, { leads: state.leads, refused, reported: state.reported, ...(state.ran ? { ran: state.ran } : {}) });
+    const ranked = rankCandidates(context, edits, {
+      leads: state.leads,
+      refused,
+      reported: state.reported,
+      ...(state.ran ? { ran: state.ran } : {}),
+    });
     const best = ranked[0]?.worth ?? 1;
     for (const { edit, worth } of ranked) {
       const text = applyEdit(state.text, edit);
@@ -216,18 +273,24 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     }
     if (!improved) return;
     if (reaches.every((each) => each === 3)) {
-      const fix = describe(task, checks.length);
+      const fix = toFix(task, checks.length);
       found.push(fix);
       bestWhole = Math.max(bestWhole, task.worth);
       request.onFound?.(fix);
       return;
     }
     const further = Math.min(...before) === 0 && Math.min(...reaches) > 0;
-    if (further) starts.push(describe(task, reaches.filter((each) => each === 3).length));
+    if (further) starts.push(toFix(task, reaches.filter((each) => each === 3).length));
     await goOn(task, reaches, reported, leads, further ? 0.9 : 0.45);
   };
 
-  const goOn = async (task: Task, reaches: Reach[], reported: number | null, leads: readonly Lead[], factor: number): Promise<void> => {
+  const goOn = async (
+    task: Task,
+    reaches: Reach[],
+    reported: number | null,
+    leads: readonly Lead[],
+    factor: number,
+  ): Promise<void> => {
     if (states >= mostStates || task.state.steps.length + task.edits.length >= mostSteps) return;
     const state: State = {
       ...{ text: task.text, reaches, reported, leads, worth: task.worth * factor },
@@ -239,10 +302,20 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
       const at = reaches.findIndex((each) => each < 3);
       const check = checks[at];
       if (check && !over()) {
-        const judged = await judgeProgram(toolchains, {
-          ...{ language, files: withText(task.text), policies: request.policies, input: check.input, expected: check.expected },
-          ...{ intended: check.intended, surroundings: check.surroundings, comparison: check.comparison },
-        });
+        const judged = await judgeProgram(
+          toolchains,
+          {
+            ...{
+              language,
+              files: withText(task.text),
+              policies: request.policies,
+              input: check.input,
+              expected: check.expected,
+            },
+            ...{ intended: check.intended, surroundings: check.surroundings, comparison: check.comparison },
+          },
+          { goOn: async () => {} },
+        );
         state.leads = judged.judgement.leads;
         state.reported = judged.judgement.reportedLine;
       }
@@ -255,11 +328,17 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     return context ? task.edits.map((edit) => sayEdit(context, edit)) : [];
   };
 
-  const describe = (task: Task, passed: number): FoundFix => {
+  const toFix = (task: Task, passed: number): FoundFix => {
     const steps = [...task.state.words, ...wordsOf(task)];
     const families = [...new Set([...task.state.steps, ...task.edits].map((edit) => edit.family))];
     const judged = checks.filter((_, at) => passed === checks.length || at < passed);
-    const repair = repairsOf({ language, before: original, after: task.text, refused: Math.min(...start.reaches) === 0 && task.state.steps.length === 0, passed: judged });
+    const repair = repairsOf({
+      language,
+      before: original,
+      after: task.text,
+      refused: Math.min(...start.reaches) === 0 && task.state.steps.length === 0,
+      passed: judged,
+    });
     return {
       ...repair,
       ...{ text: task.text, hunks: smallHunks(original, task.text), steps, families, worth: task.worth },
@@ -279,7 +358,13 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     for (const [at, one] of best.entries())
       for (const other of best.slice(at + 1)) {
         const text = applyBoth(original, one.edit, other.edit);
-        if (text !== null && !seen.has(text)) tasks.push({ state: start, text, edits: [one.edit, other.edit], worth: ((one.worth * other.worth) / top / top) * 0.2 });
+        if (text !== null && !seen.has(text))
+          tasks.push({
+            state: start,
+            text,
+            edits: [one.edit, other.edit],
+            worth: ((one.worth * other.worth) / top / top) * 0.2,
+          });
       }
     tasks.sort((one, other) => other.worth - one.worth);
   };

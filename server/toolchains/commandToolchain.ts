@@ -299,7 +299,14 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     const done = plan.said?.refused ? null : await perform(mode, request, plan);
     if (done?.block.built) translator.keepBuilt?.(request, done.block.built, done.block.messages);
     const outcome = { ...outcomeOf(mode, request, plan, done), translator: state.version };
-    if (mode === "run" && outcome.exit.signal !== 0 && outcome.stoppedBy === "fault" && translator.findCrash && done) {
+    if (
+      mode === "run" &&
+      outcome.exit.signal !== 0 &&
+      outcome.stoppedBy === "fault" &&
+      translator.findCrash &&
+      done &&
+      !request.hurried
+    ) {
       const found = await translator.findCrash(request, done.block, (again) => perform("run", request, again));
       if (found) outcome.found = found;
     }

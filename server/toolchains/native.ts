@@ -98,7 +98,9 @@ export function nativeTranslator(
         return {
           ...shared,
           run: [program],
-          afterSignal: ["@crash_place", program, JSON.stringify(habits), ...names(request)],
+          ...(request.hurried
+            ? {}
+            : { afterSignal: ["@crash_place", program, JSON.stringify(habits), ...names(request)] }),
         };
       const record = [
         "@tracer",

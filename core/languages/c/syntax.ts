@@ -169,7 +169,9 @@ const table: LezerTable = {
   ReturnStatement: inOrder("return", "value"),
   BreakStatement: leaf("leave"),
   ContinueStatement: leaf("leave"),
-  AssignmentExpression: inOrder("assignment", "target", "value"),
+  // The grammar keeps the plain sign to itself.
+  AssignmentExpression: (pieces, whole) =>
+    inOrder("assignment", "target", "value")(pieces, whole).map((node) => ({ ...node, sign: node.sign ?? "=" })),
   UpdateExpression: inOrder("assignment", "target"),
   BinaryExpression: inOrder("binary", "left", "right"),
   UnaryExpression: inOrder("unary", "operand"),

@@ -1,0 +1,57 @@
+import { part } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { ofKind, signPlace } from "../places.ts";
+
+/** A value is given where two are to be compared, or compared where one is to be given. */
+function mends(context: EditContext): Proposal[] {
+  const { assign, equal } = context.writing;
+  const given = ofKind(context, "assignment").flatMap(({ node, around }) => {
+    const place = signPlace(context, node);
+    const inCondition = node.role === "condition" || around.some((each) => each.role === "condition");
+    return place && inCondition && node.sign === assign ? [change(place, equal, { before: assign, after: equal })] : [];
+  });
+  const compared = ofKind(context, "statement").flatMap(({ node }) => {
+    const [value] = node.children;
+    const place = value && signPlace(context, value);
+    return place && value.kind === "binary" && value.sign === equal && part(value, "left")?.kind !== "number"
+      ? [change(place, assign, { before: equal, after: assign })]
+      : [];
+  });
+  return [...given, ...compared];
+}
+
+function plants(context: EditContext): Proposal[] {
+  const { assign, equal } = context.writing;
+  const compared = ofKind(context, "binary").flatMap(({ node, around }) => {
+    const place = signPlace(context, node);
+    const inCondition = node.role === "condition" || around.some((each) => each.role === "condition");
+    return place && inCondition && node.sign === equal ? [change(place, assign, { before: equal, after: assign })] : [];
+  });
+  const given = ofKind(context, "statement").flatMap(({ node }) => {
+    const [value] = node.children;
+    const place = value && signPlace(context, value);
+    return place && value.kind === "assignment" && value.sign === assign
+      ? [change(place, equal, { before: assign, after: equal })]
+      : [];
+  });
+  return [...compared, ...given];
+}
+
+export const equalitySign: EditFamily = {
+  id: "equality-sign",
+  says: "one sign of equality too few or too many: a value is given or compared",
+  weight: 14,
+  reads: "tree",
+  mends,
+  plants,
+  examples: [
+    { language: "c", right: "void f(int a) { if (a == 3) g(); }", faulty: "void f(int a) { if (a = 3) g(); }" },
+    { language: "python", right: "total = 3\n", faulty: "total == 3\n" },
+    {
+      language: "java",
+      right: "class Main { void f(boolean a) { if (a == true) g(); } }",
+      faulty: "class Main { void f(boolean a) { if (a = true) g(); } }",
+    },
+    { language: "octave", right: "a = 3;\n", faulty: "a == 3;\n" },
+  ],
+};
