@@ -1,57 +1,81 @@
 import { outputLine } from "../verdict/runEvidence.ts";
 import type { Lead, LeadRule } from "./lead.ts";
+import { lineKind } from "./lineKind.ts";
+import { type Source, sliceBack } from "./slice.ts";
 
-/** How many steps back along the values are followed. */
-const reach = 3;
+/** What a lead weighs that is one step back along the values, and what each further step takes. */
+const nearest = 80;
+const eachStep = 4;
+
+function words({ by, name }: Source, printed: number): string {
+  if (by === "returned") return "What this line gives back goes into the wrong output.";
+  if (by === "call") return `The call of “${name}” with the values that go into the wrong output.`;
+  if (by === "decision") return "A decision that let the lines run from which the wrong output comes.";
+  return `“${name}”, from which the wrong output of line ${printed} comes, got its value here.`;
+}
 
 /**
- * For a wrong result: the line that printed the first wrong output, where its names got their values, and the decisions
- * in between.
+ * For a wrong result: the lines that the first wrong output comes from, back along its values and the decisions that let
+ * them be made, and decisions taken since the last right output; the line that printed it comes behind them, but before them
+ * where it works something out itself.
  */
-export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, codeLines }) => {
+export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, codeLines, text }) => {
   if (verdict.class !== "logic" || !outcome || !verdict.comparison || verdict.comparison.same) return [];
   const printed = outputLine(outcome, verdict.comparison);
   if (printed === undefined) return [];
-  const leads: Lead[] = [{ line: printed, why: "This line printed the first output that differs.", weight: 60 }];
-  const until = trace?.steps.findIndex((step) => step.line === printed && step.out !== undefined) ?? -1;
-  const before = trace ? trace.steps.slice(0, until < 0 ? undefined : until) : [];
-  // Back along the values: what was printed got its value somewhere, from names that got theirs somewhere.
-  let frontier = [{ line: printed, end: before.length }];
-  const seen = new Set<number>([printed]);
-  for (let depth = 0; depth < reach; depth++) {
-    const next: typeof frontier = [];
-    for (const { line, end } of frontier) {
-      for (const name of language.usedNames(codeLines.get(line) ?? [])) {
-        const at = before
-          .slice(0, end)
-          .findLastIndex(
-            (step) =>
-              step.file === 0 && step.writes.some((write) => write.path[0] === name && write.scope !== "object"),
-          );
-        const written = before[at];
-        if (!written || seen.has(written.line)) continue;
-        seen.add(written.line);
-        leads.push({
-          line: written.line,
-          why:
-            depth === 0
-              ? `“${name}”, which is printed there, last got its value here.`
-              : `“${name}”, used in line ${line}, last got its value here.`,
-          weight: 70 - depth * 3,
-        });
-        next.push({ line: written.line, end: at });
-      }
-    }
-    frontier = next;
+  const kindOf = (line: number) => lineKind(language, codeLines.get(line) ?? []);
+  const leads: Lead[] = [
+    {
+      line: printed,
+      why: "This line printed the first output that differs.",
+      weight: nearest - 6 + kindOf(printed) / 2,
+    },
+  ];
+  if (!trace) return leads;
+  const blocks = new Map<number, readonly number[]>();
+  const program = text.join("\n");
+  const blockOf = (header: number) => {
+    const known = blocks.get(header) ?? language.blockLines(program, header);
+    blocks.set(header, known);
+    return known;
+  };
+  const at = wrongStep(trace.steps, verdict.comparison, printed);
+  const sources = at < 0 ? [] : sliceBack(trace, at, language, codeLines, blockOf);
+  for (const source of sources) {
+    if (source.line === printed) continue;
+    const weight = nearest - source.distance * eachStep + kindOf(source.line) + (source.by === "decision" ? -4 : 0);
+    leads.push({ line: source.line, why: words(source, printed), weight });
   }
-  // Decisions that were taken on the way: a wrong comparison sends the run the wrong way without a trace of its own.
-  const ran = new Set(before.map((step) => step.line));
+  // Decisions on the way to the wrong output: one that went the wrong way leaves no value behind.
+  const until = at < 0 ? trace.steps.length : at;
+  const since = trace.steps.slice(0, until).findLastIndex((step) => step.out !== undefined);
+  const before = new Set(trace.steps.slice(0, until).map((step) => step.line));
+  const recent = new Set(trace.steps.slice(Math.max(0, since), until).map((step) => step.line));
   for (const [line, tokens] of codeLines) {
-    if (
-      tokens.slice(0, 3).some((token) => token.kind === "keyword" && language.decisionWords.has(token.text)) &&
-      ran.has(line)
-    )
-      leads.push({ line, why: "A decision taken on the way to the wrong output.", weight: 65 });
+    const decides = tokens
+      .slice(0, 3)
+      .some((token) => token.kind === "keyword" && language.decisionWords.has(token.text.toLowerCase()));
+    if (!decides || !before.has(line) || sources.some((source) => source.line === line)) continue;
+    leads.push({ line, why: "A decision taken on the way to the wrong output.", weight: recent.has(line) ? 70 : 58 });
   }
   return leads;
 };
+
+type Steps = Parameters<typeof sliceBack>[0]["steps"];
+
+/** The recorded step that printed the first output that differs: by its place in what is printed, else the last that the line has. */
+function wrongStep(steps: Steps, place: { line: number; column: number }, printed: number): number {
+  // Text before the place counted in line ends, over the recorded steps.
+  let seen = 1;
+  for (const [index, step] of steps.entries()) {
+    if (step.out === undefined) continue;
+    const ends = step.out.split("\n").length - 1;
+    if (
+      step.line === printed &&
+      (seen + ends > place.line || (seen === place.line && ends >= 0 && step.out.length > 0))
+    )
+      return index;
+    seen += ends;
+  }
+  return steps.findLastIndex((step) => step.line === printed && step.out !== undefined);
+}

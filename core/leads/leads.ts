@@ -15,6 +15,7 @@ import { foundPlace } from "./foundPlace.ts";
 import { indentation } from "./indentation.ts";
 import type { Lead, LeadContext, LeadRule } from "./lead.ts";
 import { lineAbove } from "./lineAbove.ts";
+import { mistakesInText } from "./mistakesInText.ts";
 import { neverRan } from "./neverRan.ts";
 import { noticed } from "./noticed.ts";
 import { reportedLine } from "./reportedLine.ts";
@@ -42,6 +43,7 @@ const rules: readonly LeadRule[] = [
   endlessLoop,
   foundPlace,
   neverRan,
+  mistakesInText,
   unsetValue,
   chance,
 ];

@@ -69,11 +69,14 @@ const pointerDeclarator: Builder = (pieces) =>
     pieces.flatMap((piece) => piece.nodes),
   );
 
-const countedFor: Builder = (pieces, { from, to }) => {
+/** `for (start; condition; step)`: the grammar keeps the signs between them to itself, so that the text is looked at. */
+const countedFor: Builder = (pieces, { from, to, text }) => {
   const close = pieces.findLastIndex((piece) => piece.text === ")");
   const role = ["start", "condition", "step"] as const;
   let at = 0;
   const children = pieces.flatMap((piece, index) => {
+    const gap = text.slice((pieces[index - 1]?.to ?? from) - from, piece.from - from);
+    at += [...gap].filter((sign) => sign === ";").length;
     const found = as(index > close ? "body" : (role[Math.min(at, 2)] ?? "step"), piece.nodes);
     if (piece.text.endsWith(";")) at += 1;
     return found;

@@ -66,11 +66,14 @@ export const forParts: Builder = (pieces) => {
 const eachFor: Builder = (pieces, { from, to }) => {
   const spec = pieces.find((piece) => piece.name === "ForSpec")?.nodes ?? [];
   const body = pieces.filter((piece) => piece.name !== "ForSpec").flatMap((piece) => piece.nodes);
-  const inside = spec.map((node): SyntaxNode => {
-    if (node.role === "definition" || node.kind === "type")
-      return { ...node, role: node.kind === "type" ? "type" : "target" };
-    return { ...node, role: "source" };
-  });
+  // The two signs of a counted loop are not there: what the parts are tells what they are for.
+  const target = spec.find((node) => node.kind === "name");
+  const inside = spec.map(
+    (node): SyntaxNode => ({
+      ...node,
+      role: node.kind === "type" ? "type" : node === target ? "target" : "source",
+    }),
+  );
   return [{ kind: "foreach", from, to, children: [...inside, ...as("body", body)] }];
 };
 

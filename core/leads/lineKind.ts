@@ -1,0 +1,46 @@
+import type { Language, Token } from "../languages/language.ts";
+
+const readers = /^(input|scanf|readln|read|ReadLine|next\w*|readline|fgetl|gets|fgets)$/i;
+const printers = /^(print|println|printf|puts|writeln|write|WriteLine|Write|disp|fprintf)$/i;
+const calculating = new Set([
+  "+",
+  "-",
+  "*",
+  "/",
+  "%",
+  "//",
+  "**",
+  "<",
+  ">",
+  "<=",
+  ">=",
+  "==",
+  "!=",
+  "<>",
+  "+=",
+  "-=",
+  "*=",
+  "++",
+  "--",
+  ".*",
+  "./",
+]);
+
+/**
+ * How much of a line is a person's own thought, for the order of leads: a line that only reads, only prints or only names a
+ * function is seldom where the fault lies. 0 for a line that works something out, less for others.
+ */
+export function lineKind(language: Language, tokens: readonly Token[]): number {
+  const names = tokens.filter((token) => token.kind === "name").map((token) => token.text);
+  const works = tokens.some(
+    (token) => calculating.has(token.text) || /^(and|or|not|div|mod)$/i.test(token.text) || token.text === "[",
+  );
+  if (language.definesFunction(tokens)) return -25;
+  const decides = tokens
+    .slice(0, 3)
+    .some((token) => token.kind === "keyword" && language.decisionWords.has(token.text.toLowerCase()));
+  if (decides) return 0;
+  if (names.some((name) => printers.test(name))) return works ? -12 : -18;
+  if (names.some((name) => readers.test(name))) return works ? -10 : -16;
+  return works ? 0 : -6;
+}

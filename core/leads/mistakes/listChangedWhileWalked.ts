@@ -1,0 +1,33 @@
+import { calledName, namesIn, ofKind } from "../../edits/places.ts";
+import { nodesOf, part } from "../../syntax/tree.ts";
+import type { Mistake } from "./mistake.ts";
+
+const changing = /^(remove|pop|append|insert|clear|add|Remove|RemoveAt|Add|Clear|removeAt|delete)$/;
+
+/** A list that is changed while a loop goes over it. */
+export const listChangedWhileWalked: Mistake = {
+  id: "list-changed-while-walked",
+  weight: 95,
+  find: (context) =>
+    ofKind(context, "foreach").flatMap(({ node }) => {
+      const [source, body] = [part(node, "source"), part(node, "body")];
+      if (source?.kind !== "name" || !body) return [];
+      const changes = nodesOf(body).filter((each) => each.kind === "call" && changing.test(calledName(each)));
+      const own = changes.some((each) => {
+        const callee = part(each, "callee");
+        return callee?.kind === "field" && namesIn(callee).includes(source.sign ?? "");
+      });
+      const line = context.lineOf(node.from);
+      return own
+        ? [{ line, why: `“${source.sign}” is changed while this loop goes over it: some of it is passed over.` }]
+        : [];
+    }),
+  examples: [
+    { language: "python", text: "loads = [1, 2]\nfor x in loads:\n    loads.remove(x)\n", line: 2 },
+    {
+      language: "java",
+      text: "class M {\n  void f(List<String> a) {\n    for (String s : a) {\n      a.remove(s);\n    }\n  }\n}\n",
+      line: 3,
+    },
+  ],
+};

@@ -1,0 +1,28 @@
+import { assignmentAsCondition } from "./assignmentAsCondition.ts";
+import { caseGoesOn } from "./caseGoesOn.ts";
+import { comparisonWithNothing } from "./comparisonWithNothing.ts";
+import { headerEnded } from "./headerEnded.ts";
+import { inputKeptAsText } from "./inputKeptAsText.ts";
+import { listChangedWhileWalked } from "./listChangedWhileWalked.ts";
+import { loopLimit } from "./loopLimit.ts";
+import { loopVariable } from "./loopVariable.ts";
+import type { Mistake } from "./mistake.ts";
+import { nameAlmostNew } from "./nameAlmostNew.ts";
+import { newlineLeft } from "./newlineLeft.ts";
+import { noAddress } from "./noAddress.ts";
+import { nothingGivenBack } from "./nothingGivenBack.ts";
+import { nothingMoves } from "./nothingMoves.ts";
+import { oldValueKept } from "./oldValueKept.ts";
+import { restartInLoop } from "./restartInLoop.ts";
+import { resultUnused } from "./resultUnused.ts";
+import { returnInLoop } from "./returnInLoop.ts";
+import { sumBeforeDivision } from "./sumBeforeDivision.ts";
+import { textByIdentity } from "./textByIdentity.ts";
+import { wholeDivision } from "./wholeDivision.ts";
+
+/** Kinds of mistake that show in the text; a new one is one file and one line here. */
+export const mistakes: readonly Mistake[] = [
+  ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
+  ...[loopLimit, loopVariable, nameAlmostNew, newlineLeft, noAddress, nothingGivenBack, nothingMoves, oldValueKept],
+  ...[restartInLoop, resultUnused, returnInLoop, sumBeforeDivision, textByIdentity, wholeDivision],
+];

@@ -1,0 +1,38 @@
+import { calledName, ofKind } from "../../edits/places.ts";
+import { nodesOf, part } from "../../syntax/tree.ts";
+import type { Mistake } from "./mistake.ts";
+
+/** A function whose value is used and that gives none back. */
+export const nothingGivenBack: Mistake = {
+  id: "return-missing",
+  weight: 93,
+  find: (context) => {
+    if (context.writing.blocks.by !== "indentation") return [];
+    const used = new Set(
+      context.nodes.flatMap(({ node, around }) =>
+        node.kind === "call" && around.at(-1)?.kind !== "statement" && part(node, "callee")?.kind === "name"
+          ? [calledName(node)]
+          : [],
+      ),
+    );
+    return ofKind(context, "function").flatMap(({ node }) => {
+      const name = node.children.find((child) => child.role === "definition" && child.kind === "name")?.sign ?? "";
+      const body = part(node, "body");
+      if (
+        !body ||
+        !used.has(name) ||
+        nodesOf(body).some((each) => each.kind === "return" && each.children.length > 0) ||
+        /\byield\b/.test(context.sourceOf(body))
+      )
+        return [];
+      const last = body.children.at(-1) ?? body;
+      return [
+        {
+          line: context.lineOf(Math.max(last.from, last.to - 1)),
+          why: `“${name}” gives nothing back here, and its value is used.`,
+        },
+      ];
+    });
+  },
+  examples: [{ language: "python", text: "def f(a):\n    b = a * 2\nprint(f(2))\n", line: 2 }],
+};

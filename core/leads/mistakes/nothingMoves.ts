@@ -1,0 +1,43 @@
+import { namesIn, ofKind } from "../../edits/places.ts";
+import { nodesOf, part } from "../../syntax/tree.ts";
+import type { Mistake } from "./mistake.ts";
+
+/** A loop whose condition holds names that nothing in it changes. */
+export const nothingMoves: Mistake = {
+  id: "loop-variable-never-changes",
+  weight: 90,
+  find: (context) =>
+    ofKind(context, "while").flatMap(({ node }) => {
+      const [condition, body] = [part(node, "condition"), part(node, "body")];
+      const names = condition ? namesIn(condition) : [];
+      if (!condition || !body || names.length === 0 || nodesOf(condition).some((each) => each.kind === "call"))
+        return [];
+      const changed = nodesOf(body).some(
+        (each) =>
+          (each.role === "target" && namesIn(each).some((name) => names.includes(name))) ||
+          each.kind === "leave" ||
+          each.kind === "return" ||
+          (each.kind === "call" &&
+            each.children.some(
+              (child) =>
+                child.role === "argument" &&
+                nodesOf(child).some(
+                  (one) =>
+                    one.sign === "&" ||
+                    (one.kind === "name" && names.includes(one.sign ?? "") && context.writing.assign === ":="),
+                ),
+            )),
+      );
+      if (changed) return [];
+      return [
+        {
+          line: context.lineOf(node.from),
+          why: `Nothing in this loop changes ${names.map((name) => `“${name}”`).join(" or ")}.`,
+        },
+      ];
+    }),
+  examples: [
+    { language: "python", text: "n = 3\nwhile n > 0:\n    print(n)\n", line: 2 },
+    { language: "c", text: "void f(int n) {\n  while (n > 0)\n    g(n);\n  n--;\n}\n", line: 2 },
+  ],
+};
