@@ -106,7 +106,13 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
       policies: { endlessClass: material.endlessClass ?? "logic" },
     } as const;
     const { fixes } = await oneAtATime(() =>
-      searchFixes(toolchains, { ...given, seconds: search, pastedText: output, checks: runs.map(searchCheckOf) }),
+      searchFixes(toolchains, {
+        ...given,
+        seconds: search,
+        pastedText: output,
+        checks: runs.map(searchCheckOf),
+        judged,
+      }),
     );
     deciding.judgement.leads = withFixes(deciding.judgement.leads, fixes);
   }
@@ -175,6 +181,7 @@ export function addJudgeCommand(program: Command): void {
                 output: line.output,
                 checks: line.checks,
                 search: options.search,
+                closely: options.search > 0,
               });
             });
             return;

@@ -1,33 +1,117 @@
-import type { Lead, LeadRule } from "./lead.ts";
+import type { Token } from "../languages/language.ts";
+import { explain } from "../reading/explain.ts";
+import type { MessageKind } from "../reading/kinds.ts";
+import type { Lead, LeadContext, LeadRule } from "./lead.ts";
+import { lineKind } from "./lineKind.ts";
+import { sliceBack } from "./slice.ts";
+
+/** Faults whose cause is mostly where the value was made, and not where it stops the program. */
+const madeBefore: ReadonlySet<MessageKind> = new Set<MessageKind>([
+  "index out of range",
+  "empty reference",
+  "type mismatch",
+  "conversion",
+  "memory misused",
+  "key missing",
+]);
+
+/** The names between the brackets that pick an element on a line. */
+function indexNames(tokens: readonly Token[], byCall: boolean): Set<string> {
+  const names = new Set<string>();
+  let depth = 0;
+  for (const [at, token] of tokens.entries()) {
+    const before = tokens[at - 1];
+    const opens =
+      token.text === "[" ||
+      (byCall && token.text === "(" && before?.kind === "name") ||
+      (token.text === "(" && /^(charAt|get|substring|elementAt|ElementAt)$/.test(before?.text ?? ""));
+    if (opens && (depth > 0 || before?.kind === "name" || before?.text === ")" || before?.text === "]")) depth += 1;
+    else if (depth > 0 && (token.text === "]" || token.text === ")")) depth -= 1;
+    else if (depth > 0 && token.kind === "name") names.add(token.text);
+  }
+  return names;
+}
+
+/** Where a function says which variables of the whole program it changes: a name that is missing there is one of its own. */
+function scopeLines(codeLines: LeadContext["codeLines"], failing: number): Lead[] {
+  const said = [...codeLines].filter(([line, tokens]) => line < failing && tokens[0]?.text === "global").at(-1);
+  if (!said) return [];
+  return [
+    {
+      line: said[0],
+      why: "Names that are listed here belong to the whole program; the one that has no value yet is not among them.",
+      weight: 104,
+    },
+  ];
+}
+
+function failingLine({ verdict, outcome }: LeadContext): number | null {
+  if (verdict.reportedLine !== null) return verdict.reportedLine;
+  const frames = outcome?.found?.frames.filter((frame) => frame.own && frame.line !== undefined) ?? [];
+  return frames.at(-1)?.line ?? null;
+}
 
 /**
- * For a stop while running: where the names of the failing line got their values, by the recorded run if there is one,
- * else by reading upwards.
+ * For a stop while running: where the values of the failing line come from, by the recorded run if there is one (back along
+ * its values), else by reading upwards. Where such a stop mostly has its cause in how a value was made, the line that made it
+ * comes before the reported one.
  */
-export const definitions: LeadRule = ({ verdict, language, codeLines, trace }) => {
-  if (verdict.class !== "runtime" || verdict.reportedLine === null) return [];
-  const failing = verdict.reportedLine;
-  const names = language.usedNames(codeLines.get(failing) ?? []);
-  const leads: Lead[] = [];
+export const definitions: LeadRule = (context) => {
+  const { verdict, language, codeLines, trace, text } = context;
+  const failing = failingLine(context);
+  if (verdict.class !== "runtime" || failing === null || verdict.reportedFile !== null) return [];
+  const kind = verdict.diagnostic
+    ? (explain(language, verdict.diagnostic, text)?.kind ?? null)
+    : context.outcome?.found
+      ? "memory misused"
+      : null;
+  const tokens = codeLines.get(failing) ?? [];
+  const inIndex = indexNames(tokens, language.profile.firstIndex === 1);
+  const names = language.usedNames(tokens);
+  const byIndex = kind === "index out of range" && inIndex.size > 0;
+  const weigh = (line: number, name: string, distance: number): number => {
+    const own = lineKind(language, codeLines.get(line) ?? []);
+    const isLoop = (codeLines.get(line) ?? [])
+      .slice(0, 3)
+      .some((token) => token.kind === "keyword" && language.loopWords.has(token.text.toLowerCase()));
+    const made = kind !== null && madeBefore.has(kind);
+    const wanted = byIndex ? inIndex.has(name) : made;
+    if (!wanted) return 66 - distance * 4 + own / 2;
+    if (byIndex && !isLoop) return 96 - distance * 4 + own / 2;
+    return 110 - distance * 4 + own / 2;
+  };
+  const leads: Lead[] = kind === "not set" ? scopeLines(codeLines, failing) : [];
+  const at = trace ? trace.steps.findLastIndex((step) => step.file === 0 && step.line === failing) : -1;
+  if (trace && at >= 0) {
+    const program = text.join("\n");
+    const sources = sliceBack(trace, at, language, codeLines, (header) => language.blockLines(program, header));
+    for (const { line, distance, by, name } of sources) {
+      if (line === failing) continue;
+      const why =
+        by === "returned"
+          ? "What this line gives back goes into the failing line."
+          : by === "call"
+            ? `The call of “${name}” with the values of the failing line.`
+            : by === "decision"
+              ? "A decision that let the failing line run."
+              : distance === 1
+                ? `“${name}”, used in the failing line, last got its value here.`
+                : `“${name}”, from which the failing line has its value, got its value here.`;
+      leads.push({ line, why, weight: by === "decision" ? 58 - distance : weigh(line, name, distance) });
+    }
+    return leads;
+  }
   for (const name of names) {
-    const written = trace?.steps.findLast(
-      (step) =>
-        step.file === 0 &&
-        step.line !== failing &&
-        step.writes.some((write) => write.path[0] === name && write.scope !== "object"),
-    );
-    const line =
-      written?.line ??
-      [...codeLines.entries()]
-        .filter(([at, tokens]) => at !== failing && language.assignedNames(tokens).includes(name))
-        .sort(
-          ([one], [other]) => (one < failing ? failing - one : one) - (other < failing ? failing - other : other),
-        )[0]?.[0];
+    const line = [...codeLines.entries()]
+      .filter(([each, its]) => each !== failing && language.assignedNames(its).includes(name))
+      .sort(
+        ([one], [other]) => (one < failing ? failing - one : one) - (other < failing ? failing - other : other),
+      )[0]?.[0];
     if (line !== undefined)
       leads.push({
         line,
-        why: `“${name}”, used in the failing line, ${written ? "last got its value" : "gets its value"} here.`,
-        weight: 60,
+        why: `“${name}”, used in the failing line, gets its value here.`,
+        weight: weigh(line, name, 1),
       });
   }
   return leads;

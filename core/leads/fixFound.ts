@@ -1,25 +1,7 @@
-import type { Hunk } from "../fixes/hunks.ts";
 import type { Lead } from "./lead.ts";
 
 /** What a lead weighs that a proven change gives: more than all others together. */
 const proven = 300;
-
-/**
- * The lines that a change touches, the place where something goes or becomes something else before one where something is
- * only put in; for what is put in the line before it, which it belongs to.
- */
-export function linesOfChange(hunks: readonly Hunk[]): number[] {
-  const changed = hunks.filter((hunk) => hunk.before.length > 0 && hunk.file === undefined);
-  const putIn = hunks.filter((hunk) => hunk.before.length === 0 && hunk.file === undefined);
-  const lines = [...changed.map(firstDifferent), ...putIn.map((hunk) => Math.max(1, hunk.start - 1))];
-  return [...new Set(lines)];
-}
-
-/** The first line of a change that is another one after it: marks of a block may stand around lines that stay. */
-function firstDifferent(hunk: Hunk): number {
-  const at = hunk.before.findIndex((line, index) => line !== hunk.after[index]);
-  return hunk.start + Math.max(0, at);
-}
 
 /**
  * Leads with those of changes that were found and proven before all others. A change that only hides the fault gives none.
@@ -28,7 +10,7 @@ function firstDifferent(hunk: Hunk): number {
 export function withFixes(
   leads: readonly Lead[],
   fixes: ReadonlyArray<{
-    hunks: readonly Hunk[];
+    lines: readonly number[];
     repairs: "repairs" | "hides" | "open";
     why: string;
     checks: { of: number };
@@ -37,7 +19,7 @@ export function withFixes(
   const honest = fixes.filter((fix) => fix.repairs !== "hides");
   const found = new Map<number, Lead>();
   for (const [rank, fix] of honest.entries())
-    for (const [at, line] of linesOfChange(fix.hunks).entries()) {
+    for (const [at, line] of fix.lines.entries()) {
       if (found.has(line)) continue;
       const checks = fix.checks.of === 1 ? "its check passes" : `all ${fix.checks.of} checks pass`;
       const why =

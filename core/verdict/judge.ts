@@ -41,12 +41,12 @@ export type JudgeInput = {
 export type Judgement = Verdict & { leads: Lead[]; goesOn: boolean };
 
 /**
- * True when a verdict would gain from a recording: it gave a wrong result or did not end; and, looked at closely, where no
- * fault is shown, since only a recording tells which lines never ran.
+ * True when a verdict would gain from a recording: it gave a wrong result or did not end; and, looked at closely, where it
+ * stopped, for where its values came from, and where no fault is shown, since only a recording tells which lines never ran.
  */
 export function wantsTrace(verdict: Verdict, outcome: Outcome, closely: boolean): boolean {
   if (outcome.stoppedBy === "time" || outcome.stoppedBy === "output" || verdict.class === "logic") return true;
-  return closely && verdict.class === null && outcome.finished;
+  return closely && ((verdict.class === null && outcome.finished) || verdict.class === "runtime");
 }
 
 /** Messages about a fragment with the lines that its text here has; lines before it do not belong to it. */

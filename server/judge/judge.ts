@@ -52,7 +52,7 @@ export type JudgeRequest = ProgramRun & {
   cameOut?: string;
   firstLine?: number;
   working?: string;
-  /** Whether a run that shows no fault is recorded, too. */
+  /** Whether a run that stopped, or shows no fault, is recorded, too. */
   closely?: boolean;
 };
 

@@ -4,6 +4,7 @@ import type { Surroundings } from "../../core/cases/surroundings.ts";
 import { editContext } from "../../core/edits/context.ts";
 import { applyEdit, type Edit, type EditContext } from "../../core/edits/edit.ts";
 import { findFamily, proposeEdits } from "../../core/edits/families.ts";
+import { linesOfEdit } from "../../core/edits/lines.ts";
 import { applyBoth, type Candidate, rankCandidates } from "../../core/fixes/candidates.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import { type Repair, repairsOf } from "../../core/fixes/repairs.ts";
@@ -12,7 +13,7 @@ import type { Lead } from "../../core/leads/lead.ts";
 import type { Limits, Outcome, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { suggestVerdict, type Verdict } from "../../core/verdict/verdict.ts";
-import { judgeProgram, type Policies } from "../judge/judge.ts";
+import { type Judged, judgeProgram, type Policies } from "../judge/judge.ts";
 import { runProgram, usualLimits } from "../judge/run.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 
@@ -33,6 +34,8 @@ export type SearchRequest = {
   seconds: number;
   /** An output that was handed in with the program. */
   pastedText?: string;
+  /** What is known of the checks already, in their order. */
+  judged?: readonly Judged[];
   signal?: AbortSignal;
   /** Told of each whole mending as it is found, and of how many candidates were tried. */
   onFound?: (fix: FoundFix) => void;
@@ -43,6 +46,8 @@ export type FoundFix = Repair & {
   text: string;
   hunks: Hunk[];
   steps: string[];
+  /** The lines of the steps in the program given, the first step's first. */
+  lines: number[];
   why: string;
   families: string[];
   checks: { passed: number; of: number };
@@ -65,8 +70,9 @@ type Reach = 0 | 1 | 2 | 3;
 type State = {
   text: string;
   steps: Edit[];
-  /** The sentence of each step, made on the text that it changes. */
+  /** The sentence of each step, made on the text that it changes, and the lines that it is about. */
   words: string[];
+  lines: number[];
   reaches: Reach[];
   reported: number | null;
   leads: readonly Lead[];
@@ -78,6 +84,12 @@ type State = {
 type Task = { state: State; text: string; edits: Edit[]; worth: number };
 
 const atOnce = 4;
+/** Of a program that is searched: one that needs longer for a run has too few candidates tried to find anything. */
+const rootLimits: Limits = {
+  ...usualLimits,
+  cpuSeconds: Math.min(1.5, usualLimits.cpuSeconds),
+  wallSeconds: Math.min(4, usualLimits.wallSeconds),
+};
 const mostStates = 12;
 const mostSteps = 4;
 const mostPaired = 40;
@@ -113,6 +125,9 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     return none(
       "The program draws on chance or the time of day: what one run tells of a change, the next may not. It is not searched.",
     );
+
+  const startSeconds = toolchains.find(language.id)?.startSeconds ?? 1;
+  const longest = Math.max(0, ...checks.map((check) => check.expected?.length ?? 0));
 
   const withText = (text: string): ProgramFiles =>
     files.map((file, at) => (at === 0 ? { ...file, bytes: Buffer.from(text, "utf8") } : file));
@@ -157,57 +172,55 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     return { reach: reachOf(verdict, ran.outcome), verdict, outcome: ran.outcome };
   };
 
-  /** The program itself, judged with its leads. */
+  /** The program itself: how far it comes with each check, and the leads of the check that decides. */
   const root = async (): Promise<State | null> => {
     const reaches: Reach[] = [];
-    let leads: readonly Lead[] = [];
-    let reported: number | null = null;
-    let ran: ReadonlySet<number> | undefined;
-    let lowest: Reach = 3;
-    for (const check of checks) {
-      const judged = await judgeProgram(
-        toolchains,
-        {
-          ...{
-            language,
-            files,
-            policies: request.policies,
-            input: check.input,
-            expected: check.expected,
-            intended: check.intended,
-          },
-          ...{
-            surroundings: check.surroundings,
-            comparison: check.comparison,
-            pastedText: reaches.length === 0 ? request.pastedText : undefined,
-          },
-        },
-        { goOn: async () => {} },
-      );
-      if (!judged.outcome || judged.unknown !== null) return null;
-      const now = reachOf(judged.judgement, judged.outcome);
-      reaches.push(now);
-      slowest = Math.max(slowest, judged.outcome.stoppedBy === "time" ? 0 : judged.outcome.milliseconds);
-      if (now < lowest) {
-        lowest = now;
-        ({ leads, reportedLine: reported } = judged.judgement);
-        if (judged.trace && judged.trace.steps.length > 0)
-          ran = new Set(judged.trace.steps.filter((step) => step.file === 0).map((step) => step.line));
-      }
+    const outcomes: Outcome[] = [];
+    for (const [at, check] of checks.entries()) {
+      const known = request.judged?.[at];
+      const ran = known?.outcome
+        ? { reach: reachOf(known.judgement, known.outcome), outcome: known.outcome }
+        : await reach(original, at, at === 0 ? rootLimits : quickLimits(slowest, startSeconds, longest));
+      if (!ran) return null;
+      reaches.push(ran.reach);
+      outcomes.push(ran.outcome);
+      slowest = Math.max(slowest, ran.outcome.stoppedBy === "time" ? 0 : ran.outcome.milliseconds);
       // What is refused is refused with any input.
-      if (now === 0 && Object.keys(check.surroundings ?? {}).length === 0) {
+      if (ran.reach === 0 && Object.keys(check.surroundings ?? {}).length === 0) {
         while (reaches.length < checks.length) reaches.push(0);
         break;
       }
     }
-    return { text: original, steps: [], words: [], reaches, reported, leads, worth: 1, ...(ran ? { ran } : {}) };
+    const deciding = reaches.indexOf(Math.min(...reaches) as Reach);
+    const check = checks[deciding];
+    const outcome = outcomes[deciding];
+    if (!check || !outcome) return null;
+    const known = request.judged?.[deciding];
+    const judged = known?.outcome
+      ? known
+      : await judgeProgram(
+          toolchains,
+          {
+            ...{ language, files, policies: request.policies, input: check.input, expected: check.expected },
+            ...{ intended: check.intended, surroundings: check.surroundings, comparison: check.comparison },
+            ...{ limits: rootLimits, closely: true, pastedText: deciding === 0 ? request.pastedText : undefined },
+          },
+          { run: { found: outcome, keep: async () => {} }, goOn: async () => {} },
+        );
+    const steps = judged.trace?.steps ?? [];
+    const ran = new Set(steps.filter((step) => step.file === 0).map((step) => step.line));
+    const { leads, reportedLine: reported } = judged.judgement;
+    return {
+      ...{ text: original, steps: [], words: [], lines: [], reaches, reported, leads, worth: 1 },
+      ...(steps.length > 0 ? { ran } : {}),
+    };
   };
 
   let slowest = 0;
   const start = await root();
   if (!start) return none("The program could not be run, so nothing was searched for.");
   if (start.reaches.every((each) => each === 3)) return none("Every check passes; there is nothing to mend.");
-  const quick = quickLimits(slowest);
+  const quick = quickLimits(slowest, startSeconds, longest);
 
   const tasks: Task[] = [];
   const seen = new Set<string>([original]);
@@ -281,7 +294,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     }
     const further = Math.min(...before) === 0 && Math.min(...reaches) > 0;
     if (further) starts.push(toFix(task, reaches.filter((each) => each === 3).length));
-    await goOn(task, reaches, reported, leads, further ? 0.9 : 0.45);
+    await goOn(task, reaches, reported, leads, further ? 0.4 : 0.45);
   };
 
   const goOn = async (
@@ -293,9 +306,10 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
   ): Promise<void> => {
     if (states >= mostStates || task.state.steps.length + task.edits.length >= mostSteps) return;
     const state: State = {
-      ...{ text: task.text, reaches, reported, leads, worth: task.worth * factor },
+      ...{ text: task.text, reaches, reported, leads, worth: Math.sqrt(task.worth) * factor },
       steps: [...task.state.steps, ...task.edits],
-      words: [...task.state.words, ...wordsOf(task)],
+      words: [...task.state.words, ...wordsOf(task).map((each) => each.words)],
+      lines: [...task.state.lines, ...wordsOf(task).flatMap((each) => each.lines)],
     };
     // Where it starts now its leads are those of a judgement of its own.
     if (Math.min(...reaches) > 0 && Math.min(...task.state.reaches) === 0) {
@@ -323,13 +337,16 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     open(state);
   };
 
-  const wordsOf = (task: Task): string[] => {
+  const wordsOf = (task: Task): Array<{ words: string; lines: number[] }> => {
     const context = editContext(language, task.state.text);
-    return context ? task.edits.map((edit) => sayEdit(context, edit)) : [];
+    if (!context) return [];
+    return task.edits.map((edit) => ({ words: sayEdit(context, edit), lines: linesOfEdit(context, edit) }));
   };
 
   const toFix = (task: Task, passed: number): FoundFix => {
-    const steps = [...task.state.words, ...wordsOf(task)];
+    const last = wordsOf(task);
+    const steps = [...task.state.words, ...last.map((each) => each.words)];
+    const lines = [...new Set([...task.state.lines, ...last.flatMap((each) => each.lines)])];
     const families = [...new Set([...task.state.steps, ...task.edits].map((edit) => edit.family))];
     const judged = checks.filter((_, at) => passed === checks.length || at < passed);
     const repair = repairsOf({
@@ -341,7 +358,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     });
     return {
       ...repair,
-      ...{ text: task.text, hunks: smallHunks(original, task.text), steps, families, worth: task.worth },
+      ...{ text: task.text, hunks: findHunks(original, task.text), steps, lines, families, worth: task.worth },
       why: steps.join(" Then: "),
       checks: { passed, of: checks.length },
     };
@@ -402,11 +419,6 @@ function inOrder(fixes: readonly FoundFix[]): FoundFix[] {
   return [...fixes].sort((one, other) => rank[other.repairs] - rank[one.repairs] || other.worth - one.worth);
 }
 
-/** Hunks whose lines stand without their ends, as they are told. */
-function smallHunks(before: string, after: string): Hunk[] {
-  return findHunks(before, after);
-}
-
 /** An edit as a sentence: the line, what stood there, what stands there now, and what it is about. */
 export function sayEdit(context: EditContext, edit: Edit): string {
   const line = context.lineOf(edit.from);
@@ -428,8 +440,13 @@ function usesChance(language: Language, text: string): boolean {
   return language.tokens(text).some((token) => token.kind === "name" && language.chanceWords.has(token.text));
 }
 
-/** A candidate that loops costs its own time only: a few times what the program itself took. */
-function quickLimits(slowest: number): Limits {
-  const seconds = Math.min(usualLimits.cpuSeconds, Math.max(0.5, (slowest * 5) / 1000));
-  return { ...usualLimits, cpuSeconds: seconds, wallSeconds: Math.min(usualLimits.wallSeconds, seconds * 2.5) };
+/** A candidate that loops or floods costs its own time only: a few times what the program itself took. */
+function quickLimits(slowest: number, start: number, longest: number): Limits {
+  const seconds = Math.min(usualLimits.cpuSeconds, Math.max(0.1 + start, (slowest * 4) / 1000));
+  return {
+    ...usualLimits,
+    cpuSeconds: seconds,
+    wallSeconds: Math.min(usualLimits.wallSeconds, seconds * 2.5),
+    outputBytes: Math.min(usualLimits.outputBytes, longest * 8 + (16 << 10)),
+  };
 }

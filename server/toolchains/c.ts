@@ -44,6 +44,7 @@ export function createCToolchain(workbench: () => Pool): Toolchain {
       language,
       means:
         "gcc for every run, all warnings asked for; recorded by stopping at every line with the debug information; a crash without a line is looked up with gdb.",
+      startSeconds: 0.1,
       needs: systemNeeds(language.id),
       version: async () => `gcc ${await toolVersion("/usr/bin/gcc", ["-dumpfullversion"], /^([\d.]+)/m)}`,
       ...nativeTranslator(language, habits, build),

@@ -43,6 +43,7 @@ export type CommandTranslator = {
   language: Language;
   /** By which means programs are checked, run and recorded, in words for the page of languages. */
   means: string;
+  startSeconds: number;
   /** What must be installed: a path and the Debian package that has it. */
   needs: ReadonlyArray<{ path: string; package: string }>;
   /** Name and version of the translator. */
@@ -316,6 +317,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
   return {
     language: language.id,
     means: translator.means,
+    startSeconds: translator.startSeconds,
     packages: [...new Set(translator.needs.map((need) => need.package))],
     available,
     check: async (request) => (await go("check", request)).outcome,

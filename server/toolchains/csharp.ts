@@ -30,6 +30,7 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
       language,
       means:
         "the mono compiler, kept warm, and a run-time system of its own for every run; recorded by instrumented assemblies.",
+      startSeconds: 0.5,
       needs: systemNeeds(language.id),
       version: async () => `Mono ${await toolVersion(mono, ["--version"], /version ([\d.]+)/)}`,
       plan: async (request, mode) => {

@@ -81,6 +81,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
     {
       language,
       means: "javac, kept warm, and a machine of its own for every run; recorded by instrumented classes.",
+      startSeconds: 0.9,
       needs: systemNeeds(language.id),
       version: async () => `Java ${await toolVersion(machine, ["-version"], /version "([^"]+)"/)}`,
       plan,

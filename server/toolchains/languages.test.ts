@@ -394,6 +394,7 @@ test("a language that is not installed says what would add it; its cases are sti
   const missing = createCommandToolchain(
     {
       language: java,
+      startSeconds: 1,
       means: "",
       needs: [{ path: "/nowhere/javac", package: "openjdk-17-jdk-headless" }],
       version: () => Promise.reject(new Error("never asked")),

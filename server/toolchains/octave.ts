@@ -16,6 +16,7 @@ export function createOctaveToolchain(workbench: () => Pool): Toolchain {
     {
       language,
       means: "GNU Octave for every run, with an empty workspace; recorded by calls put before its statements.",
+      startSeconds: 0.8,
       needs: systemNeeds(language.id),
       version: async () => `Octave ${await toolVersion(interpreter, ["--version"], /version ([\d.]+)/)}`,
       plan: async (request, mode) => {

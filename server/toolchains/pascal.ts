@@ -58,6 +58,7 @@ export function createPascalToolchain(workbench: () => Pool): Toolchain {
       language,
       means:
         "Free Pascal for every run, all warnings asked for; recorded by stopping at every line with the debug information.",
+      startSeconds: 0.1,
       needs: systemNeeds(language.id),
       version: async () => `Free Pascal ${await toolVersion(compiler, ["-iV"], /^([\d.]+)/m)}`,
       ...nativeTranslator(language, habits, build),

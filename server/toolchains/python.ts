@@ -182,6 +182,7 @@ export function createPythonToolchain(): Toolchain {
     language: language.id,
     means: "CPython, kept warm and forked for every run; recorded by its own trace hook.",
     packages: systemNeeds(language.id).map((need) => need.package),
+    startSeconds: 0.1,
     available: async () => {
       if (!interpreter) return { ready: false, reason: "python3 is not installed (apt-get install python3)" };
       if (!findBubblewrap())

@@ -10,6 +10,8 @@ export type Toolchain = {
   /** By which means programs are checked, run and recorded, in words; and the Debian packages that all of it needs. */
   means: string;
   packages: readonly string[];
+  /** Processor time that the start of the smallest program may take here, in seconds: a limit below it would tell nothing. */
+  startSeconds: number;
   available: () => Promise<{ ready: true; version: string } | { ready: false; reason: string }>;
   /** Starts what a first run would wait for, where the language has such a thing. Throws if it does not start. */
   prepare?: () => Promise<void>;

@@ -15,13 +15,22 @@ function mends(context: EditContext): Proposal[] {
     if (!opening) continue;
     const close = blocks.open === null ? blocks.close : `${blocks.close};`;
     let before = line;
+    // A word that ends a block and stands where this header stands is its end already.
+    const closed = context.lines
+      .slice(at + 1)
+      .find((each) => each.code.length > 0 && each.indent.length <= line.indent.length);
+    const ended =
+      closed !== undefined &&
+      closed.indent === line.indent &&
+      /^(end\w*|until|else\w*|case|catch)$/i.test(closed.code[0]?.text ?? "");
+    const odds = ended ? 0.4 : 1.2;
     for (const later of context.lines.slice(at + 1)) {
       if (later.code.length === 0) continue;
       if (later.indent.length <= line.indent.length) {
-        found.push(insert(later.from, `${line.indent}${close}${ending}`, { word: blocks.close }, 1));
+        found.push(insert(later.from, `${line.indent}${close}${ending}`, { word: blocks.close }, odds));
         const last = before.code.at(-1);
         if (last && blocks.open !== null && before !== line)
-          found.push(insert(last.to, ` ${close}`, { word: blocks.close }, 0.4));
+          found.push(insert(last.to, ` ${close}`, { word: blocks.close }, odds * 0.4));
         break;
       }
       before = later;
