@@ -436,8 +436,14 @@ export function sayEdit(context: EditContext, edit: Edit): string {
   return `Line ${line}: ${what}. It is about ${about}.`;
 }
 
+/** True where a program calls what draws on chance or the clock; a variable may have such a name, too. */
 function usesChance(language: Language, text: string): boolean {
-  return language.tokens(text).some((token) => token.kind === "name" && language.chanceWords.has(token.text));
+  const code = language.tokens(text).filter((token) => token.kind !== "comment");
+  return code.some((token, at) => {
+    if (token.kind !== "name" || !language.chanceWords.has(token.text)) return false;
+    const [before, next] = [code[at - 1]?.text, code[at + 1]?.text];
+    return next === "(" || next === "." || before === "." || before === "import" || before === "new";
+  });
 }
 
 /** A candidate that loops or floods costs its own time only: a few times what the program itself took. */

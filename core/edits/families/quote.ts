@@ -14,6 +14,7 @@ function closings(text: string): Array<{ at: number; odds: number }> {
 
 function mends(context: EditContext): Proposal[] {
   const found: Proposal[] = [];
+  const longOpen = context.code.some((token) => token.open && /^[a-zA-Z]*("""|''')/.test(token.text));
   for (const [index, token] of context.code.entries()) {
     if (token.kind !== "text") {
       if (/^[“”„]$/.test(token.text)) found.push(change(token, '"', { sign: token.text }, 1));
@@ -21,6 +22,10 @@ function mends(context: EditContext): Proposal[] {
     }
     const sign = /["']+/.exec(token.text)?.[0] ?? '"';
     const quote = sign[0] ?? '"';
+    // Where a long text is not closed, one before it may have ended in two signs and gone on to the next one's beginning.
+    if (longOpen && !token.open && token.text.startsWith(quote.repeat(3)))
+      for (const match of token.text.matchAll(new RegExp(`${quote}${quote}(?!${quote})(?=[ \\t]*[\\r\\n])`, "g")))
+        if (match.index > 2) found.push(insert(token.from + match.index + 2, quote, { sign: quote }, 1.5));
     if (token.open) {
       const triple = token.text.startsWith(quote.repeat(3));
       if (triple) {

@@ -1,0 +1,12 @@
+import { cPrograms } from "./c.ts";
+import { csharpPrograms } from "./csharp.ts";
+import { javaPrograms } from "./java.ts";
+import { octavePrograms } from "./octave.ts";
+import { pascalPrograms } from "./pascal.ts";
+import type { RightProgram } from "./program.ts";
+import { pythonPrograms } from "./python.ts";
+
+/** Every right program of the collection. */
+export const rightPrograms: readonly RightProgram[] = [
+  ...[pythonPrograms, javaPrograms, cPrograms, csharpPrograms, pascalPrograms, octavePrograms].flat(),
+];
