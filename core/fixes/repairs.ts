@@ -3,6 +3,7 @@ import { calledName } from "../edits/places.ts";
 import type { Language } from "../languages/language.ts";
 import { type PlacedToken, placed } from "../syntax/placed.ts";
 import { nodesOf, parts, type SyntaxNode, walk } from "../syntax/tree.ts";
+import { findHunks } from "./hunks.ts";
 
 /** A check that a mended program passed: what was typed in and what was to come out, if anyone said so. */
 export type PassedCheck = { input: string; expected?: string | null };
@@ -47,6 +48,23 @@ function differences(before: readonly PlacedToken[], after: readonly PlacedToken
     }
   }
   return found;
+}
+
+/** Differences of the changed lines alone: a sign on a line that stays is none of them. */
+function byLines(
+  before: string,
+  after: string,
+  one: readonly PlacedToken[],
+  other: readonly PlacedToken[],
+): Difference[] {
+  let shift = 0;
+  return findHunks(before, after).flatMap((hunk) => {
+    const within = (tokens: readonly PlacedToken[], first: number, count: number) =>
+      tokens.filter((token) => token.line >= first && token.line < first + count);
+    const start = hunk.start + shift;
+    shift += hunk.after.length - hunk.before.length;
+    return differences(within(one, hunk.start, hunk.before.length), within(other, start, hunk.after.length));
+  });
 }
 
 /** Numbers in a text, as they are written. */
@@ -223,7 +241,7 @@ export function repairsOf(given: {
 }): Repair {
   const { language, before, after, passed } = given;
   const [one, other] = [tokensOf(language, before), tokensOf(language, after)];
-  const differ = differences(one, other);
+  const differ = byLines(before, after, one, other);
   const [had, has] = [handlersOf(language, one), handlersOf(language, other)];
   if (has.all > had.all)
     return {
