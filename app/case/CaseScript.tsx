@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { useFetcher } from "react-router";
+import { Link, useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { Said, settled } from "../components/Said.tsx";
 import { type LineNote, Script } from "../components/Script.tsx";
@@ -96,6 +96,19 @@ export function CaseScript({ view }: { view: CaseView }) {
           </span>
         )}
       </p>
+      {view.search?.state === "waiting" && (
+        <p className="note-small px-3 pt-1" role="status">
+          A small change that mends it is being looked for.
+        </p>
+      )}
+      {(view.search?.fixes.length ?? 0) > 0 && (
+        <p className="note-small px-3 pt-1">
+          <Link className="link" to="?leaf=mend" preventScrollReset>
+            {view.search?.fixes.length === 1 ? "A small change" : `${view.search?.fixes.length} small changes`} that may
+            mend it
+          </Link>
+        </p>
+      )}
       {canPick && (
         <p className="note-small px-3 pt-1">
           Press a line to mark it as faulty (arrow keys and Enter do the same). The faulty line is often not the one

@@ -6,6 +6,7 @@ import { FixSlip } from "../components/FixSlip.tsx";
 import { ProgramEditor } from "../components/ProgramEditor.tsx";
 import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
+import { FoundFixes } from "./FoundFixes.tsx";
 import { Revision } from "./Revision.tsx";
 
 /**
@@ -30,46 +31,49 @@ export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWi
     localStorage.setItem(draftPlace, next);
   };
   return (
-    <fetcher.Form method="post" className="grid gap-3">
-      <input type="hidden" name="intent" value="mend" />
-      <Revision />
-      <p className="note-small">
-        Edit a copy. Make the smallest change that mends one fault, then run it again; what the next run shows is the
-        next layer.
-      </p>
-      {isDraft && (
-        <p className="flex items-baseline gap-3 border-l-4 border-ochre bg-slip px-3 py-1" role="status">
-          This is a draft of yours that was not run yet.
-          <button type="button" className="press press-quiet text-sm" onClick={forgetDraft}>
-            Start from the version as it is
-          </button>
+    <>
+      <FoundFixes view={view} />
+      <fetcher.Form method="post" className="grid gap-3">
+        <input type="hidden" name="intent" value="mend" />
+        <Revision />
+        <p className="note-small">
+          Edit a copy. Make the smallest change that mends one fault, then run it again; what the next run shows is the
+          next layer.
         </p>
-      )}
-      <ProgramEditor
-        key={isDraft ? "draft" : "version"}
-        name="text"
-        initial={start}
-        label="Copy of the program"
-        language={view.languageId}
-        onChange={change}
-      />
-      <div className="flex flex-wrap items-center gap-3">
-        <button type="submit" className="press press-main" disabled={fetcher.state !== "idle"}>
-          {fetcher.state === "idle" ? "Run again" : "Running the checks…"}
-        </button>
-        {fetcher.data?.intent === "mend" && !fetcher.data.ok && fetcher.data.more === "keep" && (
-          <button type="submit" name="force" value="yes" className="press">
-            Keep as one mended fault
-          </button>
+        {isDraft && (
+          <p className="flex items-baseline gap-3 border-l-4 border-ochre bg-slip px-3 py-1" role="status">
+            This is a draft of yours that was not run yet.
+            <button type="button" className="press press-quiet text-sm" onClick={forgetDraft}>
+              Start from the version as it is
+            </button>
+          </p>
         )}
-      </div>
-      <Said reply={settled(fetcher)} />
-      {hunks.length > 0 && (
-        <div>
-          <h2 className="text-base">The fix so far: {hunks.length === 1 ? "one place" : `${hunks.length} places`}</h2>
-          <FixSlip hunks={hunks} />
+        <ProgramEditor
+          key={isDraft ? "draft" : "version"}
+          name="text"
+          initial={start}
+          label="Copy of the program"
+          language={view.languageId}
+          onChange={change}
+        />
+        <div className="flex flex-wrap items-center gap-3">
+          <button type="submit" className="press press-main" disabled={fetcher.state !== "idle"}>
+            {fetcher.state === "idle" ? "Run again" : "Running the checks…"}
+          </button>
+          {fetcher.data?.intent === "mend" && !fetcher.data.ok && fetcher.data.more === "keep" && (
+            <button type="submit" name="force" value="yes" className="press">
+              Keep as one mended fault
+            </button>
+          )}
         </div>
-      )}
-    </fetcher.Form>
+        <Said reply={settled(fetcher)} />
+        {hunks.length > 0 && (
+          <div>
+            <h2 className="text-base">The fix so far: {hunks.length === 1 ? "one place" : `${hunks.length} places`}</h2>
+            <FixSlip hunks={hunks} />
+          </div>
+        )}
+      </fetcher.Form>
+    </>
   );
 }

@@ -4,6 +4,7 @@ import { z } from "zod";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { act, type Reply, readAnewWhenStale } from "../actions.ts";
 import { Script } from "../components/Script.tsx";
+import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
 import { caseActions } from "./actions/list.ts";
@@ -68,6 +69,8 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
   const [query] = useSearchParams();
   const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
   const isRun = view.runs && !view.onlyRead;
+  // What is found for it comes by itself: changes under Mend, and the line that they touch.
+  useReadAgainWhile(view.search?.state === "waiting");
   const away = useFetcher<Reply>();
   const mending = useFetcher<Reply>();
   const [standing, setStanding] = useState<number | null>(null);

@@ -37,8 +37,9 @@ export type SearchRequest = {
   /** What is known of the checks already, in their order. */
   judged?: readonly Judged[];
   signal?: AbortSignal;
-  /** Told of each whole mending as it is found, and of how many candidates were tried. */
+  /** Told of each whole mending as it is found, and of how many candidates were tried so far. */
   onFound?: (fix: FoundFix) => void;
+  onTried?: (tried: number) => void;
 };
 
 /** A whole mending of a program: every check passes. `steps` are the edits one after another, each in words. */
@@ -255,6 +256,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     if (seen.has(task.text)) return;
     seen.add(task.text);
     tried += 1;
+    request.onTried?.(tried);
     const before = task.state.reaches;
     const order = checks.map((_, at) => at).sort((one, other) => (before[one] ?? 0) - (before[other] ?? 0));
     const reaches: Reach[] = [...before];

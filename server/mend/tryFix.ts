@@ -58,11 +58,12 @@ function withVersion(
   key: string,
   parent: Version,
   files: ReturnType<typeof withMainText>,
+  origin: string,
 ): WholeCase {
   const version: Version = {
     key,
     number: Math.max(0, ...found.versions.map((each) => each.number)) + 1,
-    origin: "mended",
+    origin,
     parent: parent.key,
     worked: false,
     handed_in: false,
@@ -84,7 +85,7 @@ const meanwhile =
  * Runs an edited copy. If the gate of the open layer passes now (or another fault shows), the layer is closed with the
  * changed lines as its fix, and the next fault begins the next layer. Otherwise the try is kept as a version and the
  * layer stays open. `force` is the teacher's word that this mends one of several faults although the same gate still
- * fails. The runs take their time: what another window changed meanwhile stands, and the try decides nothing then.
+ * fails; `origin` says where the changed text comes from. The runs take their time: what another window changed meanwhile stands, and the try decides nothing then.
  */
 export async function tryFix(
   services: Services,
@@ -92,6 +93,7 @@ export async function tryFix(
   change: Omit<Change, "key" | "reason">,
   text: string,
   force: boolean,
+  origin = "mended",
 ): Promise<TriedFix> {
   const before = versionOf(found, found.current_version);
   const hunks = findHunks(mainText(before), text);
@@ -106,11 +108,11 @@ export async function tryFix(
   const written = { ...change, key: found.key, reason: "a fix was tried" };
   let key = "";
   const kept = await changeCase(services.database, written, async ({ query }) => {
-    key = await insertVersion(query, found.key, files, "mended", before.key);
+    key = await insertVersion(query, found.key, files, origin, before.key);
     return undefined;
   });
   if (!kept.ok) return kept;
-  const tried = withVersion(found, key, before, files);
+  const tried = withVersion(found, key, before, files, origin);
   const judged = await judgeVersion(services, tried, versionOf(tried, key));
   // The try is kept as a version; whether it mends anything is not known.
   if (judged.unknown !== null) return { ok: false, message: judged.unknown };

@@ -84,6 +84,7 @@ export async function replaceName(database: Database, student: string, name: str
         await query("delete from run where version = $1", [version.key]);
         // What judging kept for an overview quotes what a run printed.
         await query("delete from judged_version where version = $1", [version.key]);
+        await query("delete from fix_search where version = $1", [version.key]);
         await query("update version set fingerprint = null where key = $1", [version.key]);
       }
       await query("update faulty_case set revision = revision + 1 where key = $1", [key]);

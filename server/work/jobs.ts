@@ -3,6 +3,7 @@ import { judgeCase } from "../collect/judging.ts";
 import { goOn } from "../judge/judge.ts";
 import { sweepOldRuns } from "../judge/sweep.ts";
 import { markWork } from "../marks/markingWork.ts";
+import { searchOf } from "../mend/findFixes.ts";
 import type { Services } from "../services.ts";
 import { bound } from "./job.ts";
 import type { Worker } from "./queue.ts";
@@ -11,6 +12,6 @@ import type { Worker } from "./queue.ts";
 export function allJobs(services: Services): Worker[] {
   return [
     ...[bound(services, judgeCase), bound(services, judgeProgramOf), bound(services, markWork)],
-    ...[bound(services, goOn), bound(services, sweepOldRuns)],
+    ...[bound(services, goOn), bound(services, sweepOldRuns), bound(services, searchOf)],
   ];
 }

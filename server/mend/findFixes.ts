@@ -1,0 +1,124 @@
+import { z } from "zod";
+import { findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
+import { judgeVersion, languageOf, saysNothing, type VersionJudgement } from "../judge/judge.ts";
+import type { Services } from "../services.ts";
+import { defineJob } from "../work/job.ts";
+import { cancelPending } from "../work/jobStore.ts";
+import { type FoundFix, type SearchCheck, searchFixes } from "./search.ts";
+import { beginSearch, findSearch, type KeptSearch, keepSearch, noteStopped } from "./searchStore.ts";
+
+/** The longest time that is looked for a program behind the pages. */
+const seconds = 10;
+/** Milliseconds between two notes of how far it is. */
+const betweenNotes = 1000;
+
+/** Searches that go on in this process, so that they can be stopped. */
+const goingOn = new Map<string, AbortController>();
+
+/** The editions of the checks of a case: what was found with others is out of date. */
+function editionsOf(found: WholeCase): string {
+  return found.checks.map((check) => `${check.key} ${check.edition}`).join("\n");
+}
+
+/** The checks that a mended program has to pass: those that tell something. */
+function checksOf(found: WholeCase, judged: VersionJudgement) {
+  const telling = judged.results.filter((result) => !saysNothing(found, result));
+  return telling.map((result): { check: SearchCheck; result: typeof result } => ({
+    result,
+    check: {
+      ...{ input: result.check.input, surroundings: result.check.surroundings, comparison: result.check.comparison },
+      ...(result.check.expected === null ? {} : { expected: result.check.expected }),
+      ...(result.check.pieces ? { intended: result.check.pieces } : {}),
+    },
+  }));
+}
+
+/** Looks for small changes of a version behind the pages; what is found is kept as it comes. */
+export const searchOf = defineJob({
+  name: "find-fixes",
+  schema: z.object({ case: z.string(), version: z.string() }),
+  about: (data) => data.version,
+  atOnce: 1,
+  retries: 0,
+  retryAfter: 0,
+  work: async (services, data) => {
+    const found = await findCase(services.database, data.case);
+    const kept = await findSearch(services.database, data.version);
+    if (!found || found.deleted_at !== null || kept?.state !== "waiting" || found.current_version !== data.version)
+      return;
+    const control = new AbortController();
+    goingOn.set(data.version, control);
+    try {
+      await services.toolchains.desk.behind("a search", async () => {
+        const judged = await judgeVersion(services, found, versionOf(found, data.version));
+        const checks = checksOf(found, judged);
+        const early: FoundFix[] = [];
+        const begun = Date.now();
+        let noted = begun;
+        const note = (tried: number) => {
+          if (Date.now() - noted < betweenNotes) return;
+          noted = Date.now();
+          const soFar = { fixes: early, starts: [], tried, seconds: (noted - begun) / 1000 };
+          void keepSearch(services.database, data.version, soFar, "waiting").catch(() => undefined);
+        };
+        const result = await searchFixes(services.toolchains, {
+          ...{
+            language: languageOf(found),
+            files: versionOf(found, data.version).files,
+            seconds,
+            signal: control.signal,
+          },
+          ...{ checks: checks.map((each) => each.check), judged: checks.map((each) => each.result) },
+          policies: { endlessClass: found.endless_class },
+          onFound: (fix) => void early.push(fix),
+          onTried: note,
+        });
+        await keepSearch(services.database, data.version, result, "done");
+      });
+    } finally {
+      goingOn.delete(data.version);
+    }
+  },
+});
+
+/** True where looking for a change may find something: a fault shows, and runs here tell of it. */
+function mayBeMended(found: WholeCase, judged: Pick<VersionJudgement, "deciding" | "notRun" | "unknown">): boolean {
+  return (
+    judged.deciding.judgement.class !== null &&
+    judged.notRun === null &&
+    judged.unknown === null &&
+    !found.only_read &&
+    found.deleted_at === null
+  );
+}
+
+/** Begins to look for changes of the current version, if that may find something and was not done with these checks. */
+export async function startSearch(
+  services: Services,
+  found: WholeCase,
+  judged: Pick<VersionJudgement, "deciding" | "notRun" | "unknown">,
+  anew = false,
+): Promise<void> {
+  if (!mayBeMended(found, judged)) return;
+  const version = found.current_version;
+  const kept = await findSearch(services.database, version);
+  if (kept && kept.checks === editionsOf(found) && !anew) return;
+  await beginSearch(services.database, found.key, version, editionsOf(found));
+  await services.queue.add(searchOf, [{ case: found.key, version }]);
+}
+
+/** Stops looking; what was found so far stays. */
+export async function stopSearch(services: Services, version: string): Promise<void> {
+  await noteStopped(services.database, version);
+  await cancelPending(services.database, searchOf.name, "version", version);
+  goingOn.get(version)?.abort();
+}
+
+/** What was found for the current version of a case. `outOfDate`: its checks were changed since. */
+export async function foundFor(
+  services: Services,
+  found: WholeCase,
+): Promise<(KeptSearch & { outOfDate: boolean }) | null> {
+  const kept = await findSearch(services.database, found.current_version);
+  return kept && { ...kept, outOfDate: kept.checks !== editionsOf(found) };
+}
