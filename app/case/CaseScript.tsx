@@ -5,6 +5,9 @@ import { Said, settled } from "../components/Said.tsx";
 import { type LineNote, Script } from "../components/Script.tsx";
 import type { CaseView } from "./caseView.ts";
 
+/** Suspected lines that have a note beside them before anybody asks for more. */
+const mostNotes = 3;
+
 /** The marked script of the current version; a press on a line marks it as faulty or takes the mark away. */
 export function CaseScript({ view }: { view: CaseView }) {
   const fetcher = useFetcher<Reply>();
@@ -28,6 +31,7 @@ export function CaseScript({ view }: { view: CaseView }) {
     setWaiting(null);
   }, [waiting, fetcher, view]);
   const [paired, setPaired] = useState(false);
+  const [every, setEvery] = useState(false);
   const pairs: LineNote[] = view.structure.lines.flatMap((line) => {
     const words = [
       ...line.unpaired.map((sign) => `${sign} has no partner`),
@@ -43,7 +47,7 @@ export function CaseScript({ view }: { view: CaseView }) {
     ...(reported && view.verdict.message
       ? [{ line: reported, kind: "tool" as const, text: view.verdict.message, to: "?leaf=messages" }]
       : []),
-    ...view.verdict.leads
+    ...(every ? view.verdict.leads : view.verdict.leads.slice(0, mostNotes))
       .filter((lead) => lead.file === null && lead.why !== "The tool names this line.")
       .map((lead) => ({
         line: lead.line,
@@ -87,6 +91,16 @@ export function CaseScript({ view }: { view: CaseView }) {
         >
           {paired ? "Notes and leads" : "Pairs and depth"}
         </button>
+        {!paired && view.verdict.leads.length > mostNotes && (
+          <button
+            type="button"
+            className="press press-quiet text-sm"
+            aria-pressed={every}
+            onClick={() => setEvery(!every)}
+          >
+            {every ? "The likeliest lines only" : `All ${view.verdict.leads.length} suspected lines`}
+          </button>
+        )}
         {paired && (
           <span className="note-small" role="status">
             {view.structure.unpaired === 0

@@ -1,4 +1,4 @@
-import { useFetcher } from "react-router";
+import { type FetcherWithComponents, useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { FixSlip } from "../components/FixSlip.tsx";
 import { Said, settled } from "../components/Said.tsx";
@@ -11,8 +11,11 @@ const says = {
   hides: "Hides the fault",
 } as const;
 
-/** Small changes that were found for this version, best first, and how far the looking is. */
-export function FoundFixes({ view }: { view: CaseView }) {
+/**
+ * Small changes that were found for this version, best first, and how far the looking is. `taking` is the page's fetcher, so
+ * that what is said of a change that was taken stays when the next version takes this one's place.
+ */
+export function FoundFixes({ view, taking }: { view: CaseView; taking: FetcherWithComponents<Reply> }) {
   const { search } = view;
   const fetcher = useFetcher<Reply>();
   const looks = search?.state === "waiting";
@@ -55,7 +58,7 @@ export function FoundFixes({ view }: { view: CaseView }) {
               ))}
             </ul>
             <FixSlip hunks={fix.hunks} />
-            <fetcher.Form method="post">
+            <taking.Form method="post">
               <Revision />
               <input type="hidden" name="number" value={at} />
               <button
@@ -63,11 +66,11 @@ export function FoundFixes({ view }: { view: CaseView }) {
                 name="intent"
                 value="take-fix"
                 className="press"
-                disabled={fetcher.state !== "idle" || search?.outOfDate}
+                disabled={taking.state !== "idle" || search?.outOfDate}
               >
                 Take this change
               </button>
-            </fetcher.Form>
+            </taking.Form>
           </li>
         ))}
       </ol>

@@ -32,7 +32,7 @@ export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWi
   };
   return (
     <>
-      <FoundFixes view={view} />
+      <FoundFixes view={view} taking={fetcher} />
       <fetcher.Form method="post" className="grid gap-3">
         <input type="hidden" name="intent" value="mend" />
         <Revision />

@@ -133,7 +133,13 @@ export async function caseView(
   ]);
   // Once somebody has acted, the named line stays: what is found later stands beside it, under Mend.
   const acted = open !== null && open !== undefined && (open.decided !== null || faulty.length > 0);
-  const leads = acted || !search || search.outOfDate ? judgement.leads : withFixes(judgement.leads, search.fixes);
+  const leads =
+    acted || !search || search.outOfDate
+      ? judgement.leads
+      : withFixes(
+          judgement.leads,
+          search.fixes.map((fix) => ({ ...fix, why: "" })),
+        );
   const linesOf = (name: string | undefined) =>
     lineTexts((current.files.find((file) => file.name === name) ?? main)?.text ?? "");
   // A fragment keeps the numbers that its lines have where it comes from.

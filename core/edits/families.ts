@@ -66,8 +66,10 @@ export type Way = "mend a refusal" | "mend" | "plant";
 /** Every edit of a program that the families propose, each change once (by the family that thinks it likeliest). */
 export function proposeEdits(context: EditContext, way: Way): Edit[] {
   const found = new Map<string, Edit & { worth: number }>();
+  // A program whose form is right is refused for a meaning: a type, a result that is not given back.
+  const whole = context.nodes.every(({ node }) => node.kind !== "error");
   for (const family of editFamilies) {
-    if (way === "mend a refusal" && family.reads === "tree") continue;
+    if (way === "mend a refusal" && family.reads === "tree" && !whole) continue;
     if (way === "mend" && family.reads === "text") continue;
     for (const proposal of way === "plant" ? family.plants(context) : family.mends(context)) {
       if (context.text.slice(proposal.from, proposal.to) === proposal.text || proposal.odds <= 0) continue;

@@ -23,7 +23,9 @@ export function withFixes(
       if (found.has(line)) continue;
       const checks = fix.checks.of === 1 ? "its check passes" : `all ${fix.checks.of} checks pass`;
       const why =
-        at === 0 ? `After a small change here ${checks}. ${fix.why}` : `The same change touches this line. ${fix.why}`;
+        at === 0
+          ? `After a small change here ${checks}. ${fix.why}`.trim()
+          : `The same change touches this line. ${fix.why}`.trim();
       found.set(line, { line, why, weight: proven - rank * 10 - at });
     }
   const others = leads.map((lead) => {

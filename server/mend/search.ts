@@ -416,9 +416,19 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
 
 const rank = { repairs: 2, open: 1, hides: 0 } as const;
 
-/** Best first: what repairs before what hides, fewer steps, the likelier. */
+/**
+ * Best first: what repairs before what hides, then the likelier. Of several at the same lines that come to the same one
+ * stays: they pass the same checks, and what they write otherwise is no other meaning.
+ */
 function inOrder(fixes: readonly FoundFix[]): FoundFix[] {
-  return [...fixes].sort((one, other) => rank[other.repairs] - rank[one.repairs] || other.worth - one.worth);
+  const ordered = [...fixes].sort((one, other) => rank[other.repairs] - rank[one.repairs] || other.worth - one.worth);
+  const places = new Set<string>();
+  return ordered.filter((fix) => {
+    const place = `${fix.repairs} ${fix.lines.join()} ${fix.checks.passed}`;
+    if (places.has(place)) return false;
+    places.add(place);
+    return true;
+  });
 }
 
 /** An edit as a sentence: the line, what stood there, what stands there now, and what it is about. */

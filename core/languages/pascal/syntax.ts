@@ -99,13 +99,8 @@ function readParameters(reader: Reader): SyntaxNode[] {
     while (takeIf(reader, ","));
     const type = takeIf(reader, ":") ? readType(reader) : null;
     for (const each of names)
-      found.push({
-        kind: "parameter",
-        from: each.from,
-        to: each.to,
-        sign: each.sign ?? "",
-        children: type ? [type] : [],
-      });
+      found.push({ kind: "parameter", from: each.from, to: each.to, sign: each.sign ?? "", children: [] });
+    if (type) found.push(type);
     takeIf(reader, ";");
     if (reader.at === before) break;
   }
