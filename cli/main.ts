@@ -1,6 +1,7 @@
 import { Command, CommanderError } from "commander";
 import { StartProblem } from "../server/database/folder.ts";
 import { FolderInUse } from "../server/database/owner.ts";
+import { addChecksCommand } from "./checks.ts";
 import { addCollectCommand } from "./collect.ts";
 import { addDemoCommand } from "./demo.ts";
 import { addHandInCommand } from "./handIn.ts";
@@ -16,6 +17,7 @@ const commands = [
   addReadCommand,
   addJudgeCommand,
   addMendCommand,
+  addChecksCommand,
   addTraceCommand,
   addCollectCommand,
   addHandInCommand,

@@ -10,6 +10,7 @@ import { listFormerOf } from "../../server/cases/formerStore.ts";
 import { countToJudge } from "../../server/classwork/judgeAssignment.ts";
 import { keptModels, proofOf } from "../../server/classwork/models.ts";
 import { proposalsFor } from "../../server/classwork/proposals.ts";
+import { strengthFor } from "../../server/classwork/strengthWork.ts";
 import { findCourse, listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
 
@@ -29,7 +30,7 @@ function formerExpected(check: KeptCheck, former: Former) {
 /** Everything that the page of an assignment shows. Nothing is run for it. */
 export async function assignmentView(services: Services, assignment: Assignment, origin: string) {
   const { database } = services;
-  const [course, checks, models, starter, former, toJudge, proposals] = await Promise.all([
+  const [course, checks, models, starter, former, toJudge, proposals, strength] = await Promise.all([
     findCourse(database, assignment.course),
     listAssignmentChecks(database, assignment.key),
     keptModels(services, assignment.key),
@@ -37,6 +38,7 @@ export async function assignmentView(services: Services, assignment: Assignment,
     listFormerOf(database.query, "check", { assignment: assignment.key }),
     countToJudge(services, assignment.key),
     proposalsFor(database, assignment),
+    strengthFor(services, assignment),
   ]);
   const against = contradictions(checks);
   const students = course ? await listStudents(database, course.key) : [];
@@ -69,6 +71,7 @@ export async function assignmentView(services: Services, assignment: Assignment,
       cells: proofOf(model, checks, assignment.comparison),
     })),
     proposals,
+    strength,
     toJudge,
     handIn: { code: assignment.hand_in_code, open: assignment.hand_in_open, origin, withStudents: students.length > 0 },
     known: languages.filter((each) => each.inputForms).map(({ id, name, mainName }) => ({ id, name, mainName })),

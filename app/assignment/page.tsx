@@ -11,6 +11,7 @@ import { ChecksPart } from "./ChecksPart.tsx";
 import { InputsPart } from "./InputsPart.tsx";
 import { ModelsPart } from "./ModelsPart.tsx";
 import { AssignmentRevision } from "./Revision.tsx";
+import { StrengthPart } from "./StrengthPart.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Assignment · Bent Nail" }];
 
@@ -45,6 +46,7 @@ export default function AssignmentPage({ loaderData: view }: Route.ComponentProp
         <div className="grid content-start gap-6">
           <InputsPart view={view} />
           <ChecksPart view={view} />
+          <StrengthPart view={view} />
         </div>
         <div className="grid content-start gap-4">
           <ModelsPart view={view} />

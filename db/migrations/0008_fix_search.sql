@@ -14,3 +14,14 @@ create table fix_search (
   searched_at timestamptz not null default now()
 );
 create index fix_search_case on fix_search (faulty_case);
+
+-- How strong the checks of an assignment are, as it was measured last; `checks` are the editions that it was measured for.
+create table check_strength (
+  assignment text primary key references assignment (key) on delete cascade,
+  checks text not null,
+  state text not null default 'waiting',
+  tried integer not null default 0,
+  of integer not null default 0,
+  result bytea,
+  measured_at timestamptz not null default now()
+);

@@ -1,7 +1,7 @@
 import { comparisonsIn } from "../../core/assignments/comparisonsIn.ts";
 import { guessShape } from "../../core/assignments/guessShape.ts";
 import type { InputShape } from "../../core/assignments/inputShape.ts";
-import { textOfResults } from "../../core/assignments/intended.ts";
+import { type IntendedPiece, textOfResults } from "../../core/assignments/intended.ts";
 import { type ProposedInput, proposeInputs } from "../../core/assignments/proposeInputs.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { decodeText } from "../../core/source/decode.ts";
@@ -86,12 +86,29 @@ export async function addProposals(
   change: Omit<AssignmentChange, "key" | "text">,
   wanted: readonly string[] | null,
 ): Promise<Changed & { added?: number }> {
+  const all = await proposalsFor(services.database, assignment);
+  const asked = wanted === null ? all : all.filter((proposal) => wanted.includes(proposal.input));
+  return addInputs(services, assignment, change, asked, wanted === null ? thoseThatMatter : undefined);
+}
+
+/** An input with what a model gives for it. */
+type Answered = ProposedInput & { pieces: IntendedPiece[] };
+
+/**
+ * Adds inputs as checks whose intended outputs a model works out; they judge once a person has confirmed them. `choose`
+ * leaves some out when the outputs are known. `added`: how many there are now.
+ */
+export async function addInputs(
+  services: Services,
+  assignment: Assignment,
+  change: Omit<AssignmentChange, "key" | "text">,
+  asked: readonly ProposedInput[],
+  choose: (answered: Answered[]) => Answered[] = (answered) => answered,
+): Promise<Changed & { added?: number }> {
   const { models } = await proveModels(services, assignment);
   const usable = models.find((model) => model.usable);
   if (!usable)
     return { ok: false, message: "A model that passes the checks there are is needed, to work the outputs out." };
-  const all = await proposalsFor(services.database, assignment);
-  const asked = wanted === null ? all : all.filter((proposal) => wanted.includes(proposal.input));
   const inputs = asked.flatMap(({ input, askedAgain }) => (askedAgain === undefined ? [input] : [input, askedAgain]));
   const settings = [...new Set(inputs)].map((input) => ({ input, surroundings: {} }));
   const ran = (await runModels(services, assignment.key, settings)).find((model) => model.key === usable.key);
@@ -102,7 +119,7 @@ export async function addProposals(
     }
     return [];
   });
-  const taken = wanted === null ? thoseThatMatter(answered) : answered;
+  const taken = choose(answered);
   let added = 0;
   const done = await changeAssignment(services.database, { ...change, key: assignment.key }, async ({ query }) => {
     const there = (await listAssignmentChecks({ query }, assignment.key)).length;

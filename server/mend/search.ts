@@ -2,9 +2,10 @@ import type { Comparison } from "../../core/assignments/comparison.ts";
 import type { IntendedPiece } from "../../core/assignments/intended.ts";
 import type { Surroundings } from "../../core/cases/surroundings.ts";
 import { editContext } from "../../core/edits/context.ts";
-import { applyEdit, type Edit, type EditContext } from "../../core/edits/edit.ts";
-import { findFamily, proposeEdits } from "../../core/edits/families.ts";
+import { applyEdit, type Edit } from "../../core/edits/edit.ts";
+import { proposeEdits } from "../../core/edits/families.ts";
 import { linesOfEdit } from "../../core/edits/lines.ts";
+import { sayEdit } from "../../core/edits/words.ts";
 import { applyBoth, type Candidate, rankCandidates } from "../../core/fixes/candidates.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import { type Repair, repairsOf } from "../../core/fixes/repairs.ts";
@@ -429,23 +430,6 @@ function inOrder(fixes: readonly FoundFix[]): FoundFix[] {
     places.add(place);
     return true;
   });
-}
-
-/** An edit as a sentence: the line, what stood there, what stands there now, and what it is about. */
-export function sayEdit(context: EditContext, edit: Edit): string {
-  const line = context.lineOf(edit.from);
-  const shown = (text: string) => text.replace(/\s+/g, " ").trim();
-  const [before, after] = [shown(context.text.slice(edit.from, edit.to)), shown(edit.text)];
-  const about = findFamily(edit.family)?.says ?? edit.family;
-  const what =
-    before === "" && after === ""
-      ? "its indentation changes"
-      : before === ""
-        ? `“${after}” is put in`
-        : after === ""
-          ? `“${before}” goes`
-          : `“${before}” becomes “${after}”`;
-  return `Line ${line}: ${what}. It is about ${about}.`;
 }
 
 /** True where a program calls what draws on chance or the clock; a variable may have such a name, too. */

@@ -1,4 +1,5 @@
 import { judgeProgramOf } from "../classwork/judgeAssignment.ts";
+import { strengthOf } from "../classwork/strengthWork.ts";
 import { judgeCase } from "../collect/judging.ts";
 import { goOn } from "../judge/judge.ts";
 import { sweepOldRuns } from "../judge/sweep.ts";
@@ -12,6 +13,6 @@ import type { Worker } from "./queue.ts";
 export function allJobs(services: Services): Worker[] {
   return [
     ...[bound(services, judgeCase), bound(services, judgeProgramOf), bound(services, markWork)],
-    ...[bound(services, goOn), bound(services, sweepOldRuns), bound(services, searchOf)],
+    ...[bound(services, goOn), bound(services, sweepOldRuns), bound(services, searchOf), bound(services, strengthOf)],
   ];
 }
