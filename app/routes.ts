@@ -8,6 +8,7 @@ export default [
     route("collect/:collectionKey", "collection/page.tsx"),
     route("casebook", "casebook/page.tsx"),
     route("cases/:caseKey", "case/page.tsx"),
+    route("cases/:caseKey/search", "case/searchFile.ts"),
     route("cases/:caseKey/exercise", "exercise/makePage.tsx"),
     route("exercises/:exerciseKey", "exercise/page.tsx"),
     route("sheets", "sheets/page.tsx"),

@@ -4,13 +4,17 @@ import type { Reply } from "../actions.ts";
 import { Said, settled } from "../components/Said.tsx";
 import { type LineNote, Script } from "../components/Script.tsx";
 import type { CaseView } from "./caseView.ts";
+import type { SearchView } from "./searchView.ts";
+import { leadsWith } from "./useSearch.ts";
 
 /** Suspected lines that have a note beside them before anybody asks for more. */
 const mostNotes = 3;
 
 /** The marked script of the current version; a press on a line marks it as faulty or takes the mark away. */
-export function CaseScript({ view }: { view: CaseView }) {
+export function CaseScript({ view, found }: { view: CaseView; found: SearchView | null }) {
   const fetcher = useFetcher<Reply>();
+  const leads = leadsWith(view, found);
+  const fixes = found?.search?.fixes.length ?? 0;
   const kept = view.openLayer?.faultyLines ?? [];
   const sent = fetcher.formData?.get("lines");
   // A press while the one before is on its way waits for it: it would carry a revision that is not the newest any more.
@@ -42,16 +46,16 @@ export function CaseScript({ view }: { view: CaseView }) {
   });
   // Of another file than the one that is shown nothing is marked here; its leads are listed below.
   const reported = view.verdict.reportedFile ? null : view.verdict.reportedLine;
-  const elsewhere = view.verdict.leads.filter((lead) => lead.file !== null);
+  const elsewhere = leads.filter((lead) => lead.file !== null);
   const notes: LineNote[] = [
     ...(reported && view.verdict.message
       ? [{ line: reported, kind: "tool" as const, text: view.verdict.message, to: "?leaf=messages" }]
       : []),
-    ...(every ? view.verdict.leads : view.verdict.leads.slice(0, mostNotes))
+    ...(every ? leads : leads.slice(0, mostNotes))
       .filter((lead) => lead.file === null && lead.why !== "The tool names this line.")
       .map((lead) => ({
         line: lead.line,
-        kind: lead === view.verdict.leads[0] ? ("first lead" as const) : ("lead" as const),
+        kind: lead === leads[0] ? ("first lead" as const) : ("lead" as const),
         text: lead.why.replace("The tool names this line. ", ""),
       })),
     ...view.messages.flatMap((source) =>
@@ -91,14 +95,14 @@ export function CaseScript({ view }: { view: CaseView }) {
         >
           {paired ? "Notes and leads" : "Pairs and depth"}
         </button>
-        {!paired && view.verdict.leads.length > mostNotes && (
+        {!paired && leads.length > mostNotes && (
           <button
             type="button"
             className="press press-quiet text-sm"
             aria-pressed={every}
             onClick={() => setEvery(!every)}
           >
-            {every ? "The likeliest lines only" : `All ${view.verdict.leads.length} suspected lines`}
+            {every ? "The likeliest lines only" : `All ${leads.length} suspected lines`}
           </button>
         )}
         {paired && (
@@ -110,16 +114,15 @@ export function CaseScript({ view }: { view: CaseView }) {
           </span>
         )}
       </p>
-      {view.search?.state === "waiting" && (
+      {found?.search?.state === "waiting" && (
         <p className="note-small px-3 pt-1" role="status">
           A small change that mends it is being looked for.
         </p>
       )}
-      {(view.search?.fixes.length ?? 0) > 0 && (
+      {fixes > 0 && (
         <p className="note-small px-3 pt-1">
           <Link className="link" to="?leaf=mend" preventScrollReset>
-            {view.search?.fixes.length === 1 ? "A small change" : `${view.search?.fixes.length} small changes`} that may
-            mend it
+            {fixes === 1 ? "A small change" : `${fixes} small changes`} that may mend it
           </Link>
         </p>
       )}

@@ -4,6 +4,7 @@ import { FixSlip } from "../components/FixSlip.tsx";
 import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { Revision } from "./Revision.tsx";
+import type { SearchView } from "./searchView.ts";
 
 const says = {
   repairs: "Repairs",
@@ -15,8 +16,15 @@ const says = {
  * Small changes that were found for this version, best first, and how far the looking is. `taking` is the page's fetcher, so
  * that what is said of a change that was taken stays when the next version takes this one's place.
  */
-export function FoundFixes({ view, taking }: { view: CaseView; taking: FetcherWithComponents<Reply> }) {
-  const { search } = view;
+export function FoundFixes({
+  view,
+  search,
+  taking,
+}: {
+  view: CaseView;
+  search: SearchView["search"];
+  taking: FetcherWithComponents<Reply>;
+}) {
   const fetcher = useFetcher<Reply>();
   const looks = search?.state === "waiting";
   if (view.verdict.class === null && !search) return null;

@@ -8,12 +8,21 @@ import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { FoundFixes } from "./FoundFixes.tsx";
 import { Revision } from "./Revision.tsx";
+import type { SearchView } from "./searchView.ts";
 
 /**
  * A copy of the program to be mended; what is kept of it is the changed lines. `fetcher` is the page's, so that its
  * answer stays when a new version takes this one's place.
  */
-export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWithComponents<Reply> }) {
+export function MendLeaf({
+  view,
+  fetcher,
+  found,
+}: {
+  view: CaseView;
+  fetcher: FetcherWithComponents<Reply>;
+  found: SearchView["search"];
+}) {
   const draftPlace = `bent-nail mend ${view.key} ${view.versionNumber}`;
   const [start, setStart] = useState(() =>
     typeof localStorage === "undefined" ? view.text : (localStorage.getItem(draftPlace) ?? view.text),
@@ -32,7 +41,7 @@ export function MendLeaf({ view, fetcher }: { view: CaseView; fetcher: FetcherWi
   };
   return (
     <>
-      <FoundFixes view={view} taking={fetcher} />
+      <FoundFixes view={view} search={found} taking={fetcher} />
       <fetcher.Form method="post" className="grid gap-3">
         <input type="hidden" name="intent" value="mend" />
         <Revision />

@@ -4,7 +4,6 @@ import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { runnableLines } from "../../core/languages/runnable.ts";
-import { withFixes } from "../../core/leads/fixFound.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
 import { explain } from "../../core/reading/explain.ts";
 import { textStateOf } from "../../core/reading/reading.ts";
@@ -23,7 +22,7 @@ import { wasVerified } from "../../server/judge/checks.ts";
 import { openLayer } from "../../server/judge/decisions.ts";
 import { type CheckResult, judgeVersion, languageOf, recordVersion, saysNothing } from "../../server/judge/judge.ts";
 import { listRunsOfVersions } from "../../server/judge/runStore.ts";
-import { foundFor, startSearch } from "../../server/mend/findFixes.ts";
+import { mayBeMended } from "../../server/mend/findFixes.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
@@ -123,23 +122,13 @@ export async function caseView(
   const main = current.files[0];
   const diagnostic = judgement.diagnostic;
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
-  const [students, assignments, decisions, former, outputs, search] = await Promise.all([
+  const [students, assignments, decisions, former, outputs] = await Promise.all([
     found.course ? listStudents(services.database, found.course) : [],
     found.course ? listAssignments(services.database, found.course) : [],
     listWarningDecisions(services.database.query, found.key),
     listFormerOf(services.database.query, "check", { faultyCase: found.key }),
     wanted.leaf === "versions" ? listRunsOfVersions(services.database, found.key) : null,
-    startSearch(services, found, judged).then(() => foundFor(services, found)),
   ]);
-  // Once somebody has acted, the named line stays: what is found later stands beside it, under Mend.
-  const acted = open !== null && open !== undefined && (open.decided !== null || faulty.length > 0);
-  const leads =
-    acted || !search || search.outOfDate
-      ? judgement.leads
-      : withFixes(
-          judgement.leads,
-          search.fixes.map((fix) => ({ ...fix, why: "" })),
-        );
   const linesOf = (name: string | undefined) =>
     lineTexts((current.files.find((file) => file.name === name) ?? main)?.text ?? "");
   // A fragment keeps the numbers that its lines have where it comes from.
@@ -203,7 +192,8 @@ export async function caseView(
     notRun: judged.notRun,
     verified: found.verified_at !== null,
     wasVerified: wasVerified(found),
-    search,
+    /** Whether looking for small changes of it may find something. */
+    mayBeMended: mayBeMended(found, judged),
     /** What the translator says of the text as a whole; null where it was not run. */
     textState: judged.deciding.outcome ? textStateOf(judged.deciding.outcome) : null,
     verdict: {
@@ -219,7 +209,7 @@ export async function caseView(
       reportedLine: judgement.reportedLine,
       reportedFile: judgement.reportedFile,
       gates: judgement.gates,
-      leads: leads.map(({ file, line, why }) => ({
+      leads: judgement.leads.map(({ file, line, why }) => ({
         ...{ file: file ?? null, line, why: numbered(why) },
         text: file ? (lineTexts(current.files.find((each) => each.name === file)?.text ?? "")[line - 1] ?? "") : "",
       })),

@@ -4,7 +4,6 @@ import { z } from "zod";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { act, type Reply, readAnewWhenStale } from "../actions.ts";
 import { Script } from "../components/Script.tsx";
-import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
 import { caseActions } from "./actions/list.ts";
@@ -19,6 +18,7 @@ import { MendLeaf } from "./MendLeaf.tsx";
 import { MessagesLeaf } from "./MessagesLeaf.tsx";
 import { CaseRevision } from "./Revision.tsx";
 import { TraceLeaf } from "./TraceLeaf.tsx";
+import { useSearch } from "./useSearch.ts";
 import { VerdictStrip } from "./VerdictStrip.tsx";
 import { VersionsLeaf } from "./VersionsLeaf.tsx";
 
@@ -69,8 +69,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
   const [query] = useSearchParams();
   const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
   const isRun = view.runs && !view.onlyRead;
-  // What is found for it comes by itself: changes under Mend, and the line that they touch.
-  useReadAgainWhile(view.search?.state === "waiting");
+  const found = useSearch(view);
   const away = useFetcher<Reply>();
   const mending = useFetcher<Reply>();
   const [standing, setStanding] = useState<number | null>(null);
@@ -162,7 +161,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
                 </p>
               </section>
             ) : (
-              <CaseScript view={view} />
+              <CaseScript view={view} found={found} />
             )}
             {view.openLayer && (
               <section className="leaf p-3" aria-label="The fault in words">
@@ -192,7 +191,9 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
               {leaf === "messages" && <MessagesLeaf view={view} />}
               {leaf === "checks" && <ChecksLeaf view={view} />}
               {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
-              {leaf === "mend" && <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} />}
+              {leaf === "mend" && (
+                <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} found={found?.search ?? null} />
+              )}
               {leaf === "table" && <HandTableLeaf view={view} />}
               {leaf === "versions" && <VersionsLeaf view={view} />}
             </div>

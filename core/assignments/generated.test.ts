@@ -163,7 +163,11 @@ test("another wording of its prompts passes, another result does not", () => {
       if (at < 0) return;
       const wrong = runs.map((run, index) => (index === at ? { ...run, result: (run.result ?? 0) + 1 } : run));
       const compared = compareOutput(written(wrong), intended, { prompts: "ignored" });
-      expect(compared).toMatchObject({ same: false, intended: `Sum ${runs[at]?.result}` });
+      expect(compared.same).toBe(false);
+      // Where a result comes twice, the wrong one may be read as a prompt and the later one as it: two places differ first.
+      const results = runs.map((run) => run.result);
+      const twice = results.lastIndexOf(results[at] ?? null) !== at;
+      if (!twice) expect(compared).toMatchObject({ intended: `Sum ${runs[at]?.result}` });
     }),
   );
 });

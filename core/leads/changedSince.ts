@@ -46,5 +46,5 @@ export const changedSince: LeadRule = ({ working, text, verdict }) => {
     for (const [index, line] of hunk.after.entries())
       if (line.trim() !== "" || hunk.after.length === 1) map.set(start + index, changeWords(hunk.before[index], line));
   }
-  return [...map].slice(0, 12).map(([line, why]) => ({ line, why, weight: hunks.length === 1 ? 120 : 96 }));
+  return [...map].slice(0, 12).map(([line, why]) => ({ line, why, weight: hunks.length === 1 ? 140 : 118 }));
 };

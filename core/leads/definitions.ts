@@ -68,7 +68,7 @@ export const definitions: LeadRule = (context) => {
   const tokens = codeLines.get(failing) ?? [];
   const inIndex = indexNames(tokens, language.profile.firstIndex === 1);
   const names = language.usedNames(tokens);
-  const byIndex = kind === "index out of range" && inIndex.size > 0;
+  const byIndex = kind === "index out of range";
   const weigh = (line: number, name: string, distance: number): number => {
     const own = lineKind(language, codeLines.get(line) ?? []);
     const isLoop = (codeLines.get(line) ?? [])

@@ -4,7 +4,9 @@ import { judgeVersion, languageOf, saysNothing, type VersionJudgement } from "..
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
 import { cancelPending } from "../work/jobStore.ts";
-import { type FoundFix, type SearchCheck, searchFixes } from "./search.ts";
+import type { FoundFix } from "./foundFix.ts";
+import { searchFixes } from "./search.ts";
+import type { SearchCheck } from "./searchRuns.ts";
 import { beginSearch, findSearch, type KeptSearch, keepSearch, noteStopped } from "./searchStore.ts";
 
 /** The longest time that is looked for a program behind the pages. */
@@ -82,7 +84,10 @@ export const searchOf = defineJob({
 });
 
 /** True where looking for a change may find something: a fault shows, and runs here tell of it. */
-function mayBeMended(found: WholeCase, judged: Pick<VersionJudgement, "deciding" | "notRun" | "unknown">): boolean {
+export function mayBeMended(
+  found: WholeCase,
+  judged: Pick<VersionJudgement, "deciding" | "notRun" | "unknown">,
+): boolean {
   return (
     judged.deciding.judgement.class !== null &&
     judged.notRun === null &&

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
-import { type SearchCheck, searchFixes } from "./search.ts";
+import { searchFixes } from "./search.ts";
+import type { SearchCheck } from "./searchRuns.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {

@@ -1,7 +1,8 @@
 import { z } from "zod";
 import type { Database } from "../database/database.ts";
 import { asBytes, asJson, asPlainText, textBytes } from "../database/rows.ts";
-import type { FoundFix, SearchResult } from "./search.ts";
+import type { FoundFix } from "./foundFix.ts";
+import type { SearchResult } from "./search.ts";
 
 const hunk = z.object({
   file: z.string().optional(),

@@ -61,7 +61,7 @@ test("what was changed since a version that worked is the first suspect", async 
     insertHandIn(
       query,
       found.key,
-      [{ name: "deck.py", bytes: Buffer.from('loads = [4, 9]\nlast = "x"\nprint(last + 1)\n') }],
+      [{ name: "deck.py", bytes: Buffer.from('loads = [4, 9]\nlast = loads[1]\nprint(last + "1")\n') }],
       [],
     ),
   );
@@ -69,11 +69,11 @@ test("what was changed since a version that worked is the first suspect", async 
     const now = await whole(found.key);
     return (await judgeVersion(services, now, versionOf(now, now.current_version))).deciding.judgement;
   };
-  expect((await judged()).leads[0]?.line).toBe(3);
+  expect((await judged()).leads[0]?.line).toBe(2);
   const now = await whole(found.key);
   await sayWorked(services.database, now, byTeacher(now), found.current_version, true);
   expect((await judged()).leads[0]).toMatchObject({
-    line: 2,
-    why: expect.stringContaining("In the last working version this line was “last = loads[1]”."),
+    line: 3,
+    why: expect.stringContaining("In the last working version this line was “print(last + 1)”."),
   });
 });

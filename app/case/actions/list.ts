@@ -10,14 +10,14 @@ import { intention } from "./intention.ts";
 import { markLines } from "./markLines.ts";
 import { mend } from "./mend.ts";
 import { putAway, takeBack } from "./putAway.ts";
-import { search, stopSearching, takeFix } from "./search.ts";
+import { look, search, stopSearching, takeFix } from "./search.ts";
 import { switchOn } from "./switchOn.ts";
 import { writtenFor } from "./writtenFor.ts";
 
 /** Everything that the page of a case can be asked for. */
 export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
   ...[decide, markLines, mend, goBack, intention, describeFault],
-  ...[search, stopSearching, takeFix],
+  ...[look, search, stopSearching, takeFix],
   ...[keepCheck, dropCheck, verify],
   ...[describe, writtenFor, note, worked, warning, anotherOutput],
   ...[switchOn, putAway, takeBack, handTable],

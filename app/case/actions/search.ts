@@ -13,7 +13,17 @@ export const search = defineCaseAction({
   does: async ({ services, found }) => {
     const judged = await judgeVersion(services, found, versionOf(found, found.current_version));
     await startSearch(services, found, judged, true);
-    return done("");
+    return done();
+  },
+});
+
+/** Looks for small changes of the current version, if that was not done with these checks. */
+export const look = defineCaseAction({
+  intent: "look",
+  fields: {},
+  does: async ({ services, found }) => {
+    await startSearch(services, found, await judgeVersion(services, found, versionOf(found, found.current_version)));
+    return done();
   },
 });
 

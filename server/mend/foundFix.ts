@@ -1,0 +1,32 @@
+import type { Hunk } from "../../core/fixes/hunks.ts";
+import type { Repair } from "../../core/fixes/repairs.ts";
+
+/** A whole mending of a program: every check passes. `steps` are the edits one after another, each in words. */
+export type FoundFix = Repair & {
+  text: string;
+  hunks: Hunk[];
+  steps: string[];
+  /** The lines of the steps in the program given, the first step's first. */
+  lines: number[];
+  why: string;
+  families: string[];
+  checks: { passed: number; of: number };
+  worth: number;
+};
+
+const rank = { repairs: 2, open: 1, hides: 0 } as const;
+
+/**
+ * Best first: what repairs before what hides, then the likelier. Of several at the same lines that come to the same one
+ * stays: they pass the same checks, and what they write otherwise is no other meaning.
+ */
+export function inOrder(fixes: readonly FoundFix[]): FoundFix[] {
+  const ordered = [...fixes].sort((one, other) => rank[other.repairs] - rank[one.repairs] || other.worth - one.worth);
+  const places = new Set<string>();
+  return ordered.filter((fix) => {
+    const place = `${fix.repairs} ${fix.lines.join()} ${fix.checks.passed}`;
+    if (places.has(place)) return false;
+    places.add(place);
+    return true;
+  });
+}
