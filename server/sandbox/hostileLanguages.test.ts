@@ -200,12 +200,12 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
 };
 
 /**
- * What the sandbox alone stops, whatever runs in it: C and Java show it each time, the others in `npm run test:long`. What
+ * What the sandbox alone stops, whatever runs in it: Python and C show it each time, the others in `npm run test:long`. What
  * a language's own machine makes different (memory, recursion, threads, shared memory) is tried each time in each.
  */
 const ofTheSandbox =
   /^(?:signal_the_first|nested_folders|odd_names_left|take_terminals|write_files|flood_output|fork_bomb|open_sockets)$/;
-const always = new Set(["python", "c", "java"]);
+const always = new Set(["python", "c"]);
 const isLong = process.env.BENT_NAIL_LONG !== undefined;
 
 describe.each(Object.keys(ends))("%s", (language) => {
