@@ -17,7 +17,7 @@ function otherOperators(context: EditContext): Proposal[] {
     for (const group of groups) if (group.includes(sign)) for (const other of group) add(other, 0.9);
     const text = part(node, "left")?.kind === "text" || part(node, "right")?.kind === "text";
     if (sign === "+" && !text) for (const other of ["-", "*"]) add(other, other === "-" ? 0.9 : 0.4);
-    if (sign === "-") for (const other of ["+", "*"]) add(other, other === "+" ? 0.9 : 0.2);
+    if (sign === "-") for (const other of ["+", "*", ...division]) add(other, other === "+" ? 0.9 : 0.2);
     if (sign === "*") for (const other of ["+", ...division, "-"]) add(other, other === "+" ? 0.5 : 0.35);
     if (division.includes(sign.toLowerCase()))
       for (const other of [...division, "*", "-"]) add(other, division.includes(other) ? 0.9 : 0.4);
