@@ -116,13 +116,13 @@ export function CaseScript({ view, found }: { view: CaseView; found: SearchView 
       </p>
       {found?.search?.state === "waiting" && (
         <p className="note-small px-3 pt-1" role="status">
-          A small change that mends it is being looked for.
+          A small change after which it passes is being looked for.
         </p>
       )}
       {fixes > 0 && (
         <p className="note-small px-3 pt-1">
           <Link className="link" to="?leaf=mend" preventScrollReset>
-            {fixes === 1 ? "A small change" : `${fixes} small changes`} that may mend it
+            {fixes === 1 ? "A small change was found" : `${fixes} small changes were found`}
           </Link>
         </p>
       )}

@@ -36,6 +36,8 @@ test("what no check notices is said with an input that would; with those one pre
   await saveAssignmentCheck(services, await assignmentOf(key), byTeacher(await assignmentOf(key)), null, {
     ...{ input: "4\n", expected: "May sail\n", kind: "normal" as const, name: "light" },
   });
+  const shape = [{ name: "load", kind: "whole", from: 0, to: 24, choices: [], repeat: "1" }];
+  await services.database.query("update assignment set input_shape = $2 where key = $1", [key, JSON.stringify(shape)]);
   expect(await startStrength(services, await assignmentOf(key))).toBe(null);
   await services.queue.settled();
   const weak = await strengthFor(services, await assignmentOf(key));

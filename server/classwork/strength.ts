@@ -18,7 +18,7 @@ import type { Toolchains } from "../toolchains/toolchains.ts";
 /** How many small changes of a model are tried, and how many inputs where no check notices one. */
 const mostChanges = 120;
 const mostInputs = 200;
-const atOnce = 4;
+const usuallyAtOnce = 4;
 
 /** A small change of a model that no check notices, as a sentence, with an input that would notice it. */
 export type Unnoticed = { says: string; line: number; input: string };
@@ -47,6 +47,8 @@ export type StrengthRequest = {
   /** What is typed in; guessed from the model where it is empty. */
   shape: InputShape;
   seconds: number;
+  /** How many changes are tried at once. */
+  atOnce?: number;
   signal?: AbortSignal;
   onTried?: (tried: number, of: number) => void;
 };
@@ -183,7 +185,7 @@ export async function measureStrength(toolchains: Toolchains, request: StrengthR
       request.onTried?.(result.tried, edits.length);
     }
   };
-  await Promise.all(Array.from({ length: atOnce }, worker));
+  await Promise.all(Array.from({ length: request.atOnce ?? usuallyAtOnce }, worker));
   result.unnoticed.sort((one, other) => one.line - other.line);
   return end();
 }

@@ -1,3 +1,4 @@
+import { availableParallelism } from "node:os";
 import { z } from "zod";
 import { mergeComparison } from "../../core/assignments/comparison.ts";
 import { type Assignment, findAssignment } from "../assignments/assignmentStore.ts";
@@ -23,6 +24,8 @@ import {
 /** The longest time that a measurement takes. */
 const seconds = 120;
 const betweenNotes = 1000;
+/** Changes that are tried at once behind the pages: a part of the machine stays for people. */
+const beside = Math.max(1, availableParallelism() - 1);
 
 const goingOn = new Map<string, AbortController>();
 
@@ -66,6 +69,7 @@ export const strengthOf = defineJob({
             files: model.files,
             shape: assignment.input_shape,
             seconds,
+            atOnce: beside,
             signal: control.signal,
           },
           checks: judging.map(({ input, surroundings, comparison }) => ({

@@ -1,3 +1,4 @@
+import { availableParallelism } from "node:os";
 import { z } from "zod";
 import { findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { judgeVersion, languageOf, saysNothing, type VersionJudgement } from "../judge/judge.ts";
@@ -11,6 +12,8 @@ import { beginSearch, findSearch, type KeptSearch, keepSearch, noteStopped } fro
 
 /** The longest time that is looked for a program behind the pages. */
 const seconds = 10;
+/** Candidates that are tried at once behind the pages: a part of the machine stays for people. */
+const beside = Math.max(1, availableParallelism() - 1);
 /** Milliseconds between two notes of how far it is. */
 const betweenNotes = 1000;
 
@@ -65,6 +68,7 @@ export const searchOf = defineJob({
         };
         const result = await searchFixes(services.toolchains, {
           ...{
+            atOnce: beside,
             language: languageOf(found),
             files: versionOf(found, data.version).files,
             seconds,

@@ -38,7 +38,8 @@ type State = {
 
 type Task = { state: State; text: string; edits: Edit[]; worth: number };
 
-const atOnce = 4;
+/** Candidates that are tried at once, if nobody says otherwise: more than cores, since a part of every run is waiting. */
+const usuallyAtOnce = 4;
 const mostStates = 12;
 const mostSteps = 4;
 const mostPaired = 40;
@@ -257,7 +258,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     }
   };
   let running = 1;
-  await Promise.all(Array.from({ length: atOnce }, worker));
+  await Promise.all(Array.from({ length: request.atOnce ?? usuallyAtOnce }, worker));
   // What is shown as whole was run once more in the ordinary way, alone and with the usual limits.
   const fixes: FoundFix[] = [];
   for (const fix of inOrder(found).slice(0, mostFixes)) {

@@ -25,6 +25,8 @@ export type SearchRequest = {
   checks: readonly SearchCheck[];
   policies: Policies;
   seconds: number;
+  /** How many candidates are tried at once. */
+  atOnce?: number;
   /** An output that was handed in with the program. */
   pastedText?: string;
   /** What is known of the checks already, in their order. */
