@@ -74,11 +74,6 @@ export function lineEndOf(context: EditContext): string {
   return /\r\n|\n|\r/.exec(context.text)?.[0] ?? "\n";
 }
 
-/** The nearest function around a place; undefined at the top of a program. */
-export function functionAround(around: readonly SyntaxNode[]): SyntaxNode | undefined {
-  return around.findLast((each) => each.kind === "function");
-}
-
 /** The nearest loop around a place. */
 export function loopAround(around: readonly SyntaxNode[]): SyntaxNode | undefined {
   return around.findLast((each) => ["while", "do", "for", "foreach"].includes(each.kind));
@@ -114,27 +109,4 @@ export function isSimple(node: SyntaxNode): boolean {
 export function bracketed(context: EditContext, node: SyntaxNode): string {
   const text = context.sourceOf(node);
   return isSimple(node) ? text : `(${text})`;
-}
-
-/** How many changes of one character make one word of another (Levenshtein; neighbours that change places count once), at most 3. */
-export function distance(one: string, other: string): number {
-  if (Math.abs(one.length - other.length) > 2) return 3;
-  const rows: number[][] = [];
-  for (let row = 0; row <= one.length; row++) {
-    const current: number[] = [row];
-    for (let column = 1; column <= other.length; column++) {
-      const up = rows[row - 1];
-      if (row === 0 || !up) {
-        current.push(column);
-        continue;
-      }
-      let best = Math.min((up[column] ?? 0) + 1, (current[column - 1] ?? 0) + 1);
-      best = Math.min(best, (up[column - 1] ?? 0) + (one[row - 1] === other[column - 1] ? 0 : 1));
-      if (row > 1 && column > 1 && one[row - 1] === other[column - 2] && one[row - 2] === other[column - 1])
-        best = Math.min(best, (rows[row - 2]?.[column - 2] ?? 0) + 1);
-      current.push(best);
-    }
-    rows.push(current);
-  }
-  return Math.min(3, rows[one.length]?.[other.length] ?? 3);
 }

@@ -1,7 +1,6 @@
 import { expect, test } from "vitest";
 import { python } from "../languages/python/python.ts";
 import { judge } from "../verdict/judge.ts";
-import { areSimilar } from "./similarNames.ts";
 
 const leadsFor = (program: string, pastedText: string) =>
   judge({ language: python, mainName: "a.py", files: { "a.py": program }, pastedText }).leads;
@@ -125,15 +124,4 @@ test("lines of a fragment keep the numbers of the message, and what lies before 
     judge({ language: python, mainName: "a.py", files: { "a.py": "x\n" }, firstLine: 40, pastedText: message })
       .reportedLine,
   ).toBeNull();
-});
-
-test.each([
-  ["lory", "lorry", true],
-  ["Deck", "deck", true],
-  ["lenght", "length", true],
-  ["tide", "side", true],
-  ["fare", "berth", false],
-  ["a", "b", false],
-])("%s and %s look alike: %s", (one, other, alike) => {
-  expect(areSimilar(one, other)).toBe(alike);
 });

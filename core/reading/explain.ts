@@ -1,7 +1,7 @@
 import type { Explanation } from "../languages/explanation.ts";
 import type { Language } from "../languages/language.ts";
-import { areSimilar } from "../leads/similarNames.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
+import { areSimilar } from "../source/spelling.ts";
 import { type MessageKind, messageKinds, type WordRole } from "./kinds.ts";
 
 /** A word in a message that comes from the program. */

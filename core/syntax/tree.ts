@@ -120,13 +120,3 @@ export function isStatement(node: SyntaxNode): boolean {
 export function isLoop(node: SyntaxNode): boolean {
   return node.kind === "while" || node.kind === "do" || node.kind === "for" || node.kind === "foreach";
 }
-
-/** True for pieces that have a value. */
-export function isExpression(node: SyntaxNode): boolean {
-  return expressions.has(node.kind);
-}
-
-const expressions: ReadonlySet<SyntaxKind> = new Set([
-  ...(["binary", "unary", "call", "index", "field", "group", "cast", "choice"] as const),
-  ...(["list", "name", "number", "text", "constant"] as const),
-]);

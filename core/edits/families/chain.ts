@@ -112,7 +112,6 @@ function bareElse(context: EditContext): Proposal[] {
   });
 }
 
-/** A block behind a decision that is done in either case becomes its `else`, and the other way round, where nothing but a line tells. */
 export const chain: EditFamily = {
   id: "chain",
   says: "a decision that is to be asked only where the one before does not hold, or an else of another decision",

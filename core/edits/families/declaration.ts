@@ -10,23 +10,13 @@ function types(context: EditContext): string[] {
 function undeclared(context: EditContext): string[] {
   const known = new Set(
     context.nodes.flatMap(({ node }) =>
-      node.role === "definition" ||
-      node.kind === "parameter" ||
-      (node.kind === "name" && node.role === "target" && context.writing.blocks.by === "indentation")
-        ? [node.sign ?? ""]
-        : [],
+      node.role === "definition" || node.kind === "parameter" ? [node.sign ?? ""] : [],
     ),
   );
-  const each = context.nodes.flatMap(({ node, around }) =>
-    node.kind === "foreach" && context.writing.blocks.by === "braces"
-      ? part(node, "target")
-        ? [part(node, "target")?.sign ?? ""]
-        : []
-      : around.length < 0
-        ? [""]
-        : [],
-  );
-  for (const name of each) known.add(name);
+  for (const { node } of ofKind(context, "foreach")) {
+    const target = part(node, "target");
+    if (target && context.writing.blocks.by === "braces") known.add(target.sign ?? "");
+  }
   const used = context.nodes.flatMap(({ node }) =>
     node.kind === "name" && node.role !== "callee" && node.role !== "definition" ? [node.sign ?? ""] : [],
   );

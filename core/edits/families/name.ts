@@ -1,5 +1,5 @@
+import { distance } from "../../source/spelling.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { distance } from "../places.ts";
 
 /** Names that are nearly another name: one of the program, of the language, or of a part that the program uses. */
 function mends(context: EditContext): Proposal[] {

@@ -1,6 +1,7 @@
+import { distance } from "../../source/spelling.ts";
 import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { calledName, distance, namesIn, ofKind } from "../places.ts";
+import { calledName, namesIn, ofKind } from "../places.ts";
 
 /** A name with another one of the program in its place; a number with a name, where a limit was written as a number. */
 function otherNames(context: EditContext): Proposal[] {

@@ -1,5 +1,6 @@
+import { distance } from "../../source/spelling.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { distance, ofKind } from "../places.ts";
+import { ofKind } from "../places.ts";
 
 /** Texts without their quotes, with the quotes. */
 function bare(sign: string): { open: string; inner: string; close: string } | null {

@@ -1,5 +1,5 @@
+import { distance } from "../../source/spelling.ts";
 import { change, type EditContext, type EditFamily, type EditLine, insert, type Proposal } from "../edit.ts";
-import { distance } from "../places.ts";
 
 /** Words of other languages for what this one calls otherwise. */
 const foreign: ReadonlyArray<readonly [string, string]> = [

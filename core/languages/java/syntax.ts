@@ -46,14 +46,14 @@ function withEmpty(build: Builder): Builder {
 }
 
 /** `for (start; condition; step)`: by the two terminators, since each of the three may be missing. */
-export const countedFor: Builder = (pieces, { from, to }) => {
+const countedFor: Builder = (pieces, { from, to }) => {
   const spec = pieces.find((piece) => piece.name === "ForSpec");
   const body = pieces.filter((piece) => piece !== spec).flatMap((piece) => piece.nodes);
   return [{ kind: "for", from, to, children: [...(spec?.nodes ?? []), ...as("body", body)] }];
 };
 
 /** The three parts of a counted loop between its brackets; a declaration brings its own terminator along. */
-export const forParts: Builder = (pieces) => {
+const forParts: Builder = (pieces) => {
   const role = ["start", "condition", "step"] as const;
   let at = 0;
   return pieces.flatMap((piece) => {
@@ -156,7 +156,7 @@ const table: LezerTable = {
   UnaryExpression: inOrder("unary", "operand"),
   TernaryExpression: inOrder("choice", "condition", "value", "otherwise"),
   CastExpression: inOrder("cast", "type", "operand"),
-  ParenthesizedExpression: (pieces, whole) => plain("group")(pieces, whole),
+  ParenthesizedExpression: plain("group"),
   MethodInvocation: invocation,
   ObjectCreationExpression: creation,
   ArrayCreationExpression: plain("list"),

@@ -1,4 +1,4 @@
-import { distance } from "../../edits/places.ts";
+import { areSimilar } from "../../source/spelling.ts";
 import type { Mistake } from "./mistake.ts";
 
 /** A name that gets a value and is never used, nearly another one. */
@@ -21,11 +21,7 @@ export const nameAlmostNew: Mistake = {
     }
     return [...written].flatMap(([name, line]) => {
       if (used.has(name) || name.length < 3) return [];
-      const other = context.names.find(
-        (each) =>
-          each !== name &&
-          (each.toLowerCase() === name.toLowerCase() || (name.length > 3 && distance(each, name) === 1)),
-      );
+      const other = context.names.find((each) => areSimilar(each, name));
       return other ? [{ line, why: `“${name}” is used nowhere; “${other}” is nearly the same name.` }] : [];
     });
   },
