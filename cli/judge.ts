@@ -59,6 +59,17 @@ function oneAtATime<Result>(work: () => Promise<Result>): Promise<Result> {
   return mine;
 }
 
+/** True where the run as handed in is one to judge: there is an input or an intended output, or no check beside it. */
+function isHandedIn({ input, expected, checks }: Pick<Material, "input" | "expected" | "checks">): boolean {
+  return input !== undefined || expected !== undefined || !checks?.length;
+}
+
+/** The run as handed in, where it is one to judge, and the checks behind it. */
+export function checksOfMaterial(material: Pick<Material, "input" | "expected" | "checks">): BatchCheck[] {
+  const { input = "", expected, checks = [] } = material;
+  return [...(isHandedIn(material) ? [{ input, expected, surroundings: {}, comparison: {} }] : []), ...checks];
+}
+
 /** A check as a search takes it. */
 export function searchCheckOf({ pieces, ...check }: BatchCheck): SearchCheck {
   return { ...check, ...(pieces ? { intended: pieces } : {}) };
@@ -70,13 +81,7 @@ export function searchCheckOf({ pieces, ...check }: BatchCheck): SearchCheck {
  * beside it.
  */
 export async function judgeMaterial(toolchains: Toolchains, language: Language, material: Material) {
-  const handedIn = material.input !== undefined || material.expected !== undefined || !material.checks?.length;
-  const runs: BatchCheck[] = [
-    ...(handedIn
-      ? [{ input: material.input ?? "", expected: material.expected, surroundings: {}, comparison: {} }]
-      : []),
-    ...(material.checks ?? []),
-  ];
+  const runs = checksOfMaterial(material);
   const judged: Judged[] = [];
   for (const check of runs) {
     judged.push(
@@ -95,7 +100,7 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
     );
   }
   const deciding =
-    (handedIn && judged[0]?.judgement.class !== null
+    (isHandedIn(material) && judged[0]?.judgement.class !== null
       ? judged[0]
       : judged.find((each) => each.judgement.class !== null)) ?? judged[0];
   if (!deciding) throw new MaterialProblem("nothing to judge");

@@ -4,11 +4,10 @@ import type { Language } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import type { FoundFix } from "../server/mend/foundFix.ts";
 import { searchFixes } from "../server/mend/search.ts";
-import type { SearchCheck } from "../server/mend/searchRuns.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { readAssignmentAt } from "./assignment.ts";
 import { type BatchCheck, programFiles, runBatch } from "./batch.ts";
-import { optionalText, readChecksAt, searchCheckOf } from "./judge.ts";
+import { checksOfMaterial, optionalText, readChecksAt, searchCheckOf } from "./judge.ts";
 import { chooseLanguage, readMaterial, readProgram } from "./material.ts";
 import { secondsOf } from "./seconds.ts";
 
@@ -20,7 +19,7 @@ type Material = {
   checks?: BatchCheck[];
 };
 
-/** Searches are heavy: two at once share the machine. */
+/** Searches are heavy: each has the machine to itself. */
 const searchesAtOnce = 1;
 
 function withoutEnds(lines: readonly string[]): string[] {
@@ -44,11 +43,7 @@ function printed(fix: FoundFix) {
 
 /** Looks for mendings of a program that pass the run as handed in and every check. */
 export async function mendMaterial(toolchains: Toolchains, language: Language, material: Material, seconds: number) {
-  const handedIn = material.input !== undefined || material.expected !== undefined || !material.checks?.length;
-  const checks: SearchCheck[] = [
-    ...(handedIn ? [{ input: material.input ?? "", expected: material.expected }] : []),
-    ...(material.checks ?? []).map(searchCheckOf),
-  ];
+  const checks = checksOfMaterial(material).map(searchCheckOf);
   const found = await searchFixes(toolchains, {
     ...{ language, files: material.files, checks, seconds, pastedText: material.output },
     policies: { endlessClass: "logic" },

@@ -54,7 +54,18 @@ test("core knows neither Node nor the page nor the network", () => {
 
 /** The stages of the server in the order of the job: each uses what stands before it, and nothing behind it. */
 const stages: readonly string[] = [
-  ...["database", "sandbox", "toolchains", "work/jobStore", "work/queue", "people", "assignments", "cases", "judge"],
+  ...[
+    "database",
+    "sandbox",
+    "toolchains",
+    "work/jobStore",
+    "work/queue",
+    "work/stoppable",
+    "people",
+    "assignments",
+    "cases",
+    "judge",
+  ],
   "classwork",
   ...["mend", "collect", "exercises", "sheets", "sittings", "marks", "results", "privacy", "work", "http"],
 ];

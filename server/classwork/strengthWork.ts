@@ -1,4 +1,3 @@
-import { availableParallelism } from "node:os";
 import { z } from "zod";
 import { mergeComparison } from "../../core/assignments/comparison.ts";
 import { type Assignment, findAssignment } from "../assignments/assignmentStore.ts";
@@ -9,6 +8,7 @@ import { languageOf } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
 import { cancelPending } from "../work/jobStore.ts";
+import { createStoppable, nowAndThen, runsBeside } from "../work/stoppable.ts";
 import type { AssignmentChange } from "./changeAssignment.ts";
 import { addInputs } from "./proposals.ts";
 import { measureStrength } from "./strength.ts";
@@ -23,11 +23,8 @@ import {
 
 /** The longest time that a measurement takes. */
 const seconds = 120;
-const betweenNotes = 1000;
-/** Changes that are tried at once behind the pages: a part of the machine stays for people. */
-const beside = Math.max(1, availableParallelism() - 1);
-
-const goingOn = new Map<string, AbortController>();
+/** Measurements that go on in this process. */
+const measurements = createStoppable();
 
 /** The checks that judge, and the first model: what is measured, as a text that changes when either does. */
 async function measured(services: Services, assignment: Assignment) {
@@ -58,34 +55,19 @@ export const strengthOf = defineJob({
     if (!assignment || kept?.state !== "waiting") return;
     const { judging, model } = await measured(services, assignment);
     if (!model) return;
-    const control = new AbortController();
-    goingOn.set(assignment.key, control);
-    let noted = Date.now();
-    try {
-      await services.toolchains.desk.behind("strength", async () => {
+    await measurements.run(assignment.key, (signal) =>
+      services.toolchains.desk.behind("strength", async () => {
         const result = await measureStrength(services.toolchains, {
-          ...{
-            language: languageOf(model),
-            files: model.files,
-            shape: assignment.input_shape,
-            seconds,
-            atOnce: beside,
-            signal: control.signal,
-          },
+          ...{ language: languageOf(model), files: model.files, shape: assignment.input_shape },
+          ...{ seconds, atOnce: runsBeside, signal },
           checks: judging.map(({ input, surroundings, comparison }) => ({
             ...{ input, surroundings, comparison: mergeComparison(assignment.comparison, comparison) },
           })),
-          onTried: (tried, of) => {
-            if (Date.now() - noted < betweenNotes) return;
-            noted = Date.now();
-            void noteProgress(services.database, assignment.key, tried, of).catch(() => undefined);
-          },
+          onTried: nowAndThen((tried, of) => noteProgress(services.database, assignment.key, tried, of)),
         });
         await keepStrength(services.database, assignment.key, result);
-      });
-    } finally {
-      goingOn.delete(assignment.key);
-    }
+      }),
+    );
   },
 });
 
@@ -103,7 +85,7 @@ export async function startStrength(services: Services, assignment: Assignment):
 export async function stopStrength(services: Services, assignment: string): Promise<void> {
   await noteStrengthStopped(services.database, assignment);
   await cancelPending(services.database, strengthOf.name, "assignment", assignment);
-  goingOn.get(assignment)?.abort();
+  await measurements.stop(assignment);
 }
 
 /** What was measured of an assignment. `outOfDate`: its checks or its model were changed since. */

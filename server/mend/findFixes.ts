@@ -1,10 +1,10 @@
-import { availableParallelism } from "node:os";
 import { z } from "zod";
 import { findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { judgeVersion, languageOf, saysNothing, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
 import { cancelPending } from "../work/jobStore.ts";
+import { createStoppable, nowAndThen, runsBeside } from "../work/stoppable.ts";
 import type { FoundFix } from "./foundFix.ts";
 import { searchFixes } from "./search.ts";
 import type { SearchCheck } from "./searchRuns.ts";
@@ -12,13 +12,8 @@ import { beginSearch, findSearch, type KeptSearch, keepSearch, noteStopped } fro
 
 /** The longest time that is looked for a program behind the pages. */
 const seconds = 10;
-/** Candidates that are tried at once behind the pages: a part of the machine stays for people. */
-const beside = Math.max(1, availableParallelism() - 1);
-/** Milliseconds between two notes of how far it is. */
-const betweenNotes = 1000;
-
-/** Searches that go on in this process, so that they can be stopped. */
-const goingOn = new Map<string, AbortController>();
+/** Searches that go on in this process. */
+const searches = createStoppable();
 
 /** The editions of the checks of a case: what was found with others is out of date. */
 function editionsOf(found: WholeCase): string {
@@ -51,39 +46,26 @@ export const searchOf = defineJob({
     const kept = await findSearch(services.database, data.version);
     if (!found || found.deleted_at !== null || kept?.state !== "waiting" || found.current_version !== data.version)
       return;
-    const control = new AbortController();
-    goingOn.set(data.version, control);
-    try {
-      await services.toolchains.desk.behind("a search", async () => {
-        const judged = await judgeVersion(services, found, versionOf(found, data.version));
+    await searches.run(data.version, (signal) =>
+      services.toolchains.desk.behind("a search", async () => {
+        const version = versionOf(found, data.version);
+        const judged = await judgeVersion(services, found, version);
         const checks = checksOf(found, judged);
         const early: FoundFix[] = [];
         const begun = Date.now();
-        let noted = begun;
-        const note = (tried: number) => {
-          if (Date.now() - noted < betweenNotes) return;
-          noted = Date.now();
-          const soFar = { fixes: early, starts: [], tried, seconds: (noted - begun) / 1000 };
-          void keepSearch(services.database, data.version, soFar, "waiting").catch(() => undefined);
-        };
         const result = await searchFixes(services.toolchains, {
-          ...{
-            atOnce: beside,
-            language: languageOf(found),
-            files: versionOf(found, data.version).files,
-            seconds,
-            signal: control.signal,
-          },
+          ...{ language: languageOf(found), files: version.files, policies: { endlessClass: found.endless_class } },
           ...{ checks: checks.map((each) => each.check), judged: checks.map((each) => each.result) },
-          policies: { endlessClass: found.endless_class },
+          ...{ seconds, atOnce: runsBeside, signal },
           onFound: (fix) => void early.push(fix),
-          onTried: note,
+          onTried: nowAndThen((tried) => {
+            const soFar = { fixes: early, starts: [], tried, seconds: (Date.now() - begun) / 1000 };
+            return keepSearch(services.database, data.version, soFar, "waiting");
+          }),
         });
         await keepSearch(services.database, data.version, result, "done");
-      });
-    } finally {
-      goingOn.delete(data.version);
-    }
+      }),
+    );
   },
 });
 
@@ -120,7 +102,7 @@ export async function startSearch(
 export async function stopSearch(services: Services, version: string): Promise<void> {
   await noteStopped(services.database, version);
   await cancelPending(services.database, searchOf.name, "version", version);
-  goingOn.get(version)?.abort();
+  await searches.stop(version);
 }
 
 /** What was found for the current version of a case. `outOfDate`: its checks were changed since. */

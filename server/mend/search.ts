@@ -145,18 +145,17 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
         ({ reportedLine: reported } = ran.verdict);
         leads = reported === null ? [] : [{ line: reported, why: "", weight: 100 }];
       }
-      // A refusal that is over needs no more than one look here; the rest is seen when it is gone on from.
     }
     if (!improved) return;
     if (reaches.every((each) => each === 3)) {
-      const fix = toFix(task, checks.length);
+      const fix = toFix(task, reaches);
       found.push(fix);
       if (fix.repairs !== "hides") bestWhole = Math.max(bestWhole, task.worth);
       request.onFound?.(fix);
       return;
     }
     const further = Math.min(...before) === 0 && Math.min(...reaches) > 0;
-    if (further) starts.push(toFix(task, reaches.filter((each) => each === 3).length));
+    if (further) starts.push(toFix(task, reaches));
     await goOn(task, reaches, reported, leads, further ? 0.4 : 0.45);
   };
 
@@ -193,24 +192,24 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     return task.edits.map((edit) => ({ words: sayEdit(context, edit), lines: linesOfEdit(context, edit) }));
   };
 
-  const toFix = (task: Task, passed: number): FoundFix => {
+  const toFix = (task: Task, reaches: readonly Reach[]): FoundFix => {
     const last = wordsOf(task);
     const steps = [...task.state.words, ...last.map((each) => each.words)];
     const lines = [...new Set([...task.state.lines, ...last.flatMap((each) => each.lines)])];
     const families = [...new Set([...task.state.steps, ...task.edits].map((edit) => edit.family))];
-    const judged = checks.filter((_, at) => passed === checks.length || at < passed);
+    const passed = checks.filter((_, at) => reaches[at] === 3);
     const repair = repairsOf({
       language,
       before: original,
       after: task.text,
       refused: Math.min(...start.reaches) === 0 && task.state.steps.length === 0,
-      passed: judged,
+      passed,
     });
     return {
       ...repair,
       ...{ text: task.text, hunks: findHunks(original, task.text), steps, lines, families, worth: task.worth },
       why: steps.join(" Then: "),
-      checks: { passed, of: checks.length },
+      checks: { passed: passed.length, of: checks.length },
     };
   };
 
