@@ -60,7 +60,7 @@ export async function benchBatch(): Promise<Measure[]> {
         ours,
         time(
           () =>
-            void execFileSync(command, ["judge", "--batch", join(folder, "list.jsonl")], {
+            void execFileSync(command, ["judge", "--search", "0", "--batch", join(folder, "list.jsonl")], {
               stdio: ["ignore", "ignore", "inherit"],
             }),
         ),

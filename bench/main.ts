@@ -1,5 +1,6 @@
 import { benchAssignment } from "./assignment.ts";
 import { benchBatch } from "./batch.ts";
+import { benchCandidates } from "./candidates.ts";
 import { benchClassroom } from "./classroom.ts";
 import { benchCollect } from "./collect.ts";
 import { benchLanguages } from "./languages.ts";
@@ -20,6 +21,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   pages: benchPages,
   collect: benchCollect,
   classroom: benchClassroom,
+  candidates: benchCandidates,
   mending: benchMending,
 };
 /** Names on the command line choose some of them. */

@@ -59,6 +59,7 @@ export async function benchPages(): Promise<Measure[]> {
   const base = `http://127.0.0.1:${port}`;
   const pages = {
     "case page": `/cases/${keys[2500]}`,
+    "a case while working through the Tray": `/cases/${keys[2500]}?through=tray`,
     Casebook: "/casebook",
     "Casebook's last page": `/casebook?page=${Math.ceil(cases / 25) - 1}`,
     "search that finds all": "/casebook?text=crossing",

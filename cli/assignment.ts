@@ -6,6 +6,7 @@ import { compareOutput } from "../core/assignments/compareOutput.ts";
 import { mergeComparison } from "../core/assignments/comparison.ts";
 import { textOfResults } from "../core/assignments/intended.ts";
 import { alikeOf, type Cell, cellOf, groupAlike } from "../core/assignments/overview.ts";
+import { isPlain } from "../core/cases/surroundings.ts";
 import type { Entry } from "../core/collecting/entries.ts";
 import type { AssignmentContent, FileCheck } from "../core/formats/assignmentFile.ts";
 import type { Language } from "../core/languages/language.ts";
@@ -16,7 +17,7 @@ import { decodeText } from "../core/source/decode.ts";
 import { answerOf } from "../server/classwork/models.ts";
 import { readUpload } from "../server/collect/readUpload.ts";
 import { type Judged, judgeProgram } from "../server/judge/judge.ts";
-import { holdsForAll } from "../server/judge/run.ts";
+import { holdsForAll, runWithInputs } from "../server/judge/run.ts";
 import type { Toolchains } from "../server/toolchains/toolchains.ts";
 import { MaterialProblem, readMaterial } from "./material.ts";
 
@@ -57,12 +58,18 @@ async function workedOut(
   if (checks.every((check) => check.expected !== null)) return checks;
   for (const [index, model] of assignment.models.entries()) {
     const name = model.files[0]?.name ?? `model ${index + 1}`;
-    if (!findLanguage(model.language)) {
+    const language = findLanguage(model.language);
+    if (!language) {
       say(`${name}: the language ${model.language} is not known, so this model is not used`);
       continue;
     }
+    const plain = checks.filter(isPlain).map((check) => check.input);
+    const known = await runWithInputs(toolchains, { language, files: model.files }, plain);
     const answers = await Promise.all(
-      checks.map((check) => answerOf(toolchains, model, { input: check.input, surroundings: check.surroundings })),
+      checks.map((check) => {
+        const { input, surroundings } = check;
+        return answerOf(toolchains, model, { input, surroundings }, isPlain(check) ? known.get(input) : undefined);
+      }),
     );
     const fails = checks.filter((check, place) => {
       const answer = answers[place];
@@ -116,20 +123,27 @@ export async function judgeByAssignment(
     if (!language) throw new MaterialProblem(`the language of ${path} is not clear; name it with --language`);
     const results: Judged[] = [];
     let refused: Outcome | null = null;
+    const plain = checks.filter(isPlain);
+    const files = [{ name: basename(path), bytes }];
+    const together = await runWithInputs(
+      toolchains,
+      { language, files },
+      plain.map((check) => check.input),
+    );
     for (const check of checks) {
-      const known = Object.keys(check.surroundings).length === 0 ? refused : null;
+      const known = plain.includes(check) ? (refused ?? together.get(check.input) ?? null) : null;
       const judged = await judgeProgram(
         toolchains,
         {
-          ...{ language, files: [{ name: basename(path), bytes }], policies: { endlessClass: "logic" } },
+          ...{ language, files, policies: { endlessClass: "logic" } },
           ...{ input: check.input, surroundings: check.surroundings, expected: check.expected ?? undefined },
-          intended: check.pieces ?? undefined,
+          ...{ intended: check.pieces ?? undefined, glance: true },
           comparison: mergeComparison(assignment.comparison, check.comparison),
         },
         { run: { found: known, keep: async () => {} } },
       );
       results.push(judged);
-      if (Object.keys(check.surroundings).length === 0) refused ??= holdsForAll(judged.outcome);
+      if (isPlain(check)) refused ??= holdsForAll(judged.outcome);
     }
     const cells = results.map(
       (judged, index): Cell => cellOf({ key: names[index] ?? "", edition: 1 }, judged.judgement, judged.outcome),

@@ -13,10 +13,13 @@ import { searchFixes } from "../server/mend/search.ts";
 import type { SearchCheck } from "../server/mend/searchRuns.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { judgeByAssignment, overviewTable, readAssignmentAt } from "./assignment.ts";
-import { type BatchCheck, checksSchema, programFiles, runBatch } from "./batch.ts";
+import { type BatchCheck, type BatchLine, checksSchema, programFiles, runBatch } from "./batch.ts";
 import { chooseLanguage, MaterialProblem, readMaterial, readProgram, readText } from "./material.ts";
 import { leadsOf } from "./read.ts";
 import { secondsOf } from "./seconds.ts";
+
+/** Programs of a batch that are worked on at once where changes are searched for. */
+const besideSearch = 3;
 
 type Material = {
   /** The longest time to look for a small change after which all passes, in seconds; 0: none is looked for. */
@@ -178,7 +181,7 @@ export function addJudgeCommand(program: Command): void {
         try {
           if (options.batch !== undefined) {
             if (options.batch !== "-") await readMaterial(options.batch);
-            await runBatch(options.batch, async (line, language) => {
+            const judgeLine = async (line: BatchLine, language: Language) => {
               if (line.program === undefined) throw new Error("program: missing");
               return judgeMaterial(toolchains, language, {
                 files: programFiles(line.program, language),
@@ -189,7 +192,9 @@ export function addJudgeCommand(program: Command): void {
                 search: options.search,
                 closely: options.search > 0,
               });
-            });
+            };
+            // A search is to have its seconds: no more than the next programs are judged beside it.
+            await runBatch(options.batch, judgeLine, options.search > 0 ? besideSearch : undefined);
             return;
           }
           const say = (words: string) => void process.stderr.write(`bent-nail: ${words}\n`);

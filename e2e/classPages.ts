@@ -1,4 +1,24 @@
+import { execFile } from "node:child_process";
+import { mkdtemp, readFile, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { promisify } from "node:util";
 import { expect, type Page } from "@playwright/test";
+
+/** The labels of the students of the class set. */
+export const classLabels = Array.from({ length: 24 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`);
+
+/** The zip of a class of 24 with their programs and error outputs. */
+export async function classSet(): Promise<Buffer> {
+  const folder = await mkdtemp(join(tmpdir(), "bent-nail-"));
+  try {
+    const path = join(folder, "deck-loads.zip");
+    await promisify(execFile)("node", ["tools/make-class-set.mjs", path]);
+    return await readFile(path);
+  } finally {
+    await rm(folder, { recursive: true, force: true });
+  }
+}
 
 /** A course of its own with labels; gives the address of its page. */
 export async function newCourse(page: Page, name: string, labels: string[]): Promise<string> {

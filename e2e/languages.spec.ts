@@ -90,7 +90,8 @@ for (const walk of walks.filter(({ language }) => !longWalks.includes(language))
     await expect(page.getByRole("heading", { name: title })).toBeVisible();
     await expect(page.getByText(`${walk.language} · version 1 of 1`)).toBeVisible();
     await expect(page.getByLabel("Verdict")).toContainText("“Stops? Minutes: 50”; intended is “Stops? Minutes: 45”");
-    await expect(page.getByRole("radio", { name: "logic error" })).toBeChecked();
+    await expect(page.getByRole("region", { name: "Proposal" })).toContainText("logic error");
+    await page.getByRole("button", { name: "Another class" }).click();
     await page.getByRole("button", { name: "Confirm" }).click();
     await expect(page.getByText("decided:")).toBeVisible();
     await page.getByRole("button", { name: new RegExp(`^line ${walk.faulty}\\b`) }).press("Enter");
@@ -260,5 +261,7 @@ test("breakpoints in a dry run: only where something runs, on to the next one, a
   for (let times = 0; times < 3; times++)
     if (await page.getByRole("button", { name: "To next breakpoint" }).isEnabled())
       await page.getByRole("button", { name: "To next breakpoint" }).click();
-  await expect(page.getByText("It ended by itself.").first()).toBeVisible();
+  await expect(
+    page.getByRole("region", { name: "Facing page" }).getByText("It ended by itself.").first(),
+  ).toBeVisible();
 });

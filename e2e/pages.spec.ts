@@ -91,8 +91,12 @@ test("a dry run of another version and another check's input, by line and by cha
 });
 
 test("a verdict is overruled with a reason only, and both are kept", async ({ page }) => {
-  await page.goto("/");
-  await page.getByRole("link", { name: "Mean wave height of a week" }).click();
+  await openDemoCase(page, "Mean wave height of a week");
+  await page.getByRole("button", { name: "Another class" }).click();
+  await page.getByRole("button", { name: "Leave it as it was" }).click();
+  await expect(page.getByRole("region", { name: "Proposal" })).toBeVisible();
+  await page.getByRole("button", { name: "Another class" }).click();
+  await expect(page.getByRole("radio", { name: "logic error" })).toBeFocused();
   await page.getByRole("radio", { name: "runtime error" }).check();
   await page.getByRole("button", { name: "Overrule" }).click();
   await expect(page.getByText("decided:")).toHaveCount(0);
@@ -110,7 +114,8 @@ test("a check is added, fails or passes at once, and can be taken away again", a
   await page.getByRole("button", { name: "Keep and run" }).click();
   await expect(page.getByText("Check: erroneous")).toBeVisible();
   await expect(page.getByLabel("Verdict")).toContainText("Was verified; the checks have changed since.");
-  await page.getByRole("button", { name: "Change" }).last().click();
+  const check = page.getByRole("heading", { name: "Check: erroneous" });
+  await check.getByRole("button", { name: "Change" }).click();
   await page.getByRole("button", { name: "Take this check away" }).click();
   await expect(page.getByLabel("Verdict")).toContainText("Verified: all checks pass");
 });

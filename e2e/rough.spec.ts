@@ -92,16 +92,16 @@ test("a message of another version is shown beside the run, which weighs more", 
       'Traceback (most recent call last):\n  File "x.py", line 40, in <module>\n    x\nIndexError: list index out of range\n',
   });
   await expect(page.getByLabel("Verdict")).toContainText("it seems to belong to another version");
-  await expect(page.getByRole("radio", { name: "runtime error" })).toBeChecked();
+  await expect(page.getByRole("region", { name: "Proposal" })).toContainText("runtime error");
 });
 
 test("two windows on one case: the later change is told and overwrites nothing", async ({ page, context }) => {
   await collect(page, "print(1)\nprint(2)\n", { expected: "3" });
   const other = await context.newPage();
   await other.goto(page.url());
-  await page.getByRole("button", { name: /^line 1:/ }).click();
+  await page.getByRole("button", { name: /^line 1\b/ }).click();
   await expect(page.getByRole("button", { name: /^line 1, faulty line/ })).toBeVisible();
-  await other.getByRole("button", { name: /^line 2:/ }).click();
+  await other.getByRole("button", { name: /^line 2\b/ }).click();
   await expect(other.getByRole("alert")).toContainText("changed in another window");
   await expect(other.getByRole("button", { name: /^line 1, faulty line/ })).toBeVisible();
 });

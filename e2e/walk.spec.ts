@@ -53,7 +53,8 @@ test("the whole job, from a pasted program to a released mark", async ({ page, b
   await expect(page.getByLabel("Verdict")).toContainText("It was stopped at line 13 by NameError");
   await expect(page.getByRole("button", { name: /^line 13, the tool names this line/ })).toBeVisible();
   await noBarriers(page);
-  await expect(page.getByRole("radio", { name: "runtime error" })).toBeChecked();
+  await expect(page.getByRole("region", { name: "Proposal" })).toContainText("runtime error");
+  await page.getByRole("button", { name: "Another class" }).click();
   await page.getByRole("button", { name: "Confirm" }).click();
   await expect(page.getByText("decided:")).toBeVisible();
   await page.getByRole("button", { name: /^line 13/ }).press("Enter");
@@ -64,7 +65,7 @@ test("the whole job, from a pasted program to a released mark", async ({ page, b
   await writeProgram(page, "Copy of the program", named);
   await page.getByRole("button", { name: "Run again" }).click();
   await expect(page.getByLabel("Verdict")).toContainText("Output line 2 is “Heaviest: 2”; intended is “Heaviest: 9”.");
-  await expect(page.getByRole("radio", { name: "logic error" })).toBeChecked();
+  await expect(page.getByRole("region", { name: "Proposal" })).toContainText("logic error");
   await writeProgram(page, "Copy of the program", named.replace("return top", "return  top"));
   await page.getByRole("button", { name: "Run again" }).click();
   await expect(page.getByText("The same error still shows")).toBeVisible();

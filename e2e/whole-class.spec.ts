@@ -5,25 +5,22 @@ import { join } from "node:path";
 import { promisify } from "node:util";
 import { expect, test } from "@playwright/test";
 import { noBarriers } from "./axe.ts";
-import { drop, newCourse } from "./classPages.ts";
+import { classLabels, classSet, drop, newCourse } from "./classPages.ts";
 
 const run = promisify(execFile);
 let folder = "";
 test.beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), "bent-nail-"));
-  await run("node", ["tools/make-class-set.mjs", join(folder, "deck-loads.zip")]);
 });
 test.afterAll(() => rm(folder, { recursive: true, force: true }));
 
-const labels = Array.from({ length: 24 }, (_, index) => `S-${String(index + 1).padStart(2, "0")}`);
-
 test("a zip of a class is dropped, looked through, corrected, taken in and judged", async ({ page }) => {
-  await newCourse(page, "Kittiwake Crossing, dropped", labels);
+  await newCourse(page, "Kittiwake Crossing, dropped", classLabels);
   await page.goto("/collect");
   await page.getByLabel("For the course").selectOption({ label: "Kittiwake Crossing, dropped" });
   await drop(page, "notes.zip", Buffer.from("no zip"));
   await expect(page.getByText("cannot be read as a zip archive")).toBeVisible();
-  await drop(page, "deck-loads.zip", await readFile(join(folder, "deck-loads.zip")));
+  await drop(page, "deck-loads.zip", await classSet());
   await expect(page.getByText("39 files: 25 programs, 15 error outputs paired")).toBeVisible();
   await noBarriers(page);
   await expect(page.getByText("harbour.png")).toBeVisible();
@@ -208,6 +205,7 @@ test("a student's name goes everywhere, everything can be taken along and delete
   await page.getByRole("link", { name: "Heron counts cars" }).click();
   await expect(page.getByText("# by Heron")).toBeVisible();
   await expect(page.getByText("Marlis")).toHaveCount(0);
+  await page.getByRole("button", { name: "Another class" }).click();
   await expect(page.getByRole("radio", { name: "logical error" })).toBeVisible();
   await page.goBack();
   const [download] = await Promise.all([

@@ -59,6 +59,7 @@ const stages: readonly string[] = [
     "sandbox",
     "toolchains",
     "work/jobStore",
+    "work/measuredStore",
     "work/queue",
     "work/stoppable",
     "people",

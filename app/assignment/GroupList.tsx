@@ -3,8 +3,10 @@ import type { OverviewColumn } from "../../server/classwork/overview.ts";
 import { ClassMark } from "../components/marks.tsx";
 import type { ShownProgram } from "./overviewView.ts";
 
-/** Names of a group that are shown; the table has all of them. */
-const namesShown = 40;
+/** Names of a group that are shown, of a class and of a whole year; the table has all of them. */
+const shownOfClass = 40;
+const shownOfYear = 12;
+const largestClass = 60;
 
 /** Programs that fail alike, the largest group first, and those that pass everything. */
 export function GroupList({
@@ -16,6 +18,7 @@ export function GroupList({
   programs: readonly ShownProgram[];
   columns: readonly OverviewColumn[];
 }) {
+  const namesShown = programs.length > largestClass ? shownOfYear : shownOfClass;
   const byKey = new Map(programs.map((program) => [program.key, program]));
   const checks = columns.filter((column) => column.key !== "");
   const numberOf = (key: string) => checks.findIndex((column) => column.key === key) + 1;

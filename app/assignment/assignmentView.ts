@@ -45,6 +45,7 @@ export async function assignmentView(services: Services, assignment: Assignment,
   return {
     key: assignment.key,
     revision: assignment.revision,
+    putAway: assignment.put_away_at !== null,
     title: assignment.title,
     statement: assignment.statement,
     languages: assignment.languages,

@@ -3,6 +3,7 @@ import { findAssignment } from "../../server/assignments/assignmentStore.ts";
 import { overviewOf } from "../../server/classwork/overview.ts";
 import { findCourse } from "../../server/people/courseStore.ts";
 import { act, type Reply } from "../actions.ts";
+import { alikeAddress, walkBegin } from "../case/walkAddress.ts";
 import { PlainLinks } from "../components/PlainLinks.tsx";
 import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
 import type { Route } from "./+types/overviewPage.ts";
@@ -30,6 +31,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   return {
     ...shownOverview(overview),
     ...{ key: assignment.key, title: assignment.title, revision: assignment.revision, pressed },
+    putAway: assignment.put_away_at !== null,
     course: { key: assignment.course, name: course?.name ?? "" },
     wording: course?.wording ?? "three",
   };
@@ -88,6 +90,12 @@ export default function OverviewPage({ loaderData: view }: Route.ComponentProps)
               </work.Form>
             )}
             <p className="ml-auto flex gap-4">
+              <Link className="link" to={alikeAddress(`assignment ${view.key}`)}>
+                Decide those that fail alike
+              </Link>
+              <Link className="link" to={walkBegin(`assignment ${view.key}`)}>
+                Work through them
+              </Link>
               <a className="link" href={`/assignments/${view.key}/overview.csv`} download>
                 CSV
               </a>

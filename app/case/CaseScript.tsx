@@ -1,41 +1,35 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link, useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { Said, settled } from "../components/Said.tsx";
 import { type LineNote, Script } from "../components/Script.tsx";
+import { useSubmitInTurn } from "../components/useSubmitInTurn.ts";
 import type { CaseView } from "./caseView.ts";
+import { useLeafAddress } from "./leafAddress.ts";
+import { proposalOf } from "./proposal.ts";
 import type { SearchView } from "./searchView.ts";
 import { leadsWith } from "./useSearch.ts";
-
-/** Suspected lines that have a note beside them before anybody asks for more. */
-const mostNotes = 3;
 
 /** The marked script of the current version; a press on a line marks it as faulty or takes the mark away. */
 export function CaseScript({ view, found }: { view: CaseView; found: SearchView | null }) {
   const fetcher = useFetcher<Reply>();
   const leads = leadsWith(view, found);
-  const fixes = found?.search?.fixes.length ?? 0;
+  const proposal = proposalOf(view, found);
+  const leafAddress = useLeafAddress();
   const kept = view.openLayer?.faultyLines ?? [];
   const sent = fetcher.formData?.get("lines");
-  // A press while the one before is on its way waits for it: it would carry a revision that is not the newest any more.
-  const [waiting, setWaiting] = useState<readonly number[] | null>(null);
-  const faulty = new Set<number>(waiting ?? (typeof sent === "string" ? (JSON.parse(sent) as number[]) : kept));
+  const { submit, waiting } = useSubmitInTurn(fetcher, view.revision);
+  const wanted = waiting?.lines ?? sent;
+  const faulty = new Set<number>(typeof wanted === "string" ? (JSON.parse(wanted) as number[]) : kept);
   const canPick = view.verdict.class !== null || view.openLayer !== null;
 
   const pick = (line: number) => {
     const next = faulty.has(line)
       ? [...faulty].filter((each) => each !== line)
       : [...faulty, line].sort((one, other) => one - other);
-    setWaiting(next);
+    submit({ intent: "faulty", lines: JSON.stringify(next) });
   };
-  useEffect(() => {
-    if (waiting === null || fetcher.state !== "idle") return;
-    const { revision } = view;
-    void fetcher.submit({ intent: "faulty", lines: JSON.stringify(waiting), revision }, { method: "post" });
-    setWaiting(null);
-  }, [waiting, fetcher, view]);
   const [paired, setPaired] = useState(false);
-  const [every, setEvery] = useState(false);
   const pairs: LineNote[] = view.structure.lines.flatMap((line) => {
     const words = [
       ...line.unpaired.map((sign) => `${sign} has no partner`),
@@ -47,17 +41,9 @@ export function CaseScript({ view, found }: { view: CaseView; found: SearchView 
   // Of another file than the one that is shown nothing is marked here; its leads are listed below.
   const reported = view.verdict.reportedFile ? null : view.verdict.reportedLine;
   const elsewhere = leads.filter((lead) => lead.file !== null);
+  const here = leads.filter((lead) => lead.file === null);
+  const named = canPick ? (here[0] ?? null) : null;
   const notes: LineNote[] = [
-    ...(reported && view.verdict.message
-      ? [{ line: reported, kind: "tool" as const, text: view.verdict.message, to: "?leaf=messages" }]
-      : []),
-    ...(every ? leads : leads.slice(0, mostNotes))
-      .filter((lead) => lead.file === null && lead.why !== "The tool names this line.")
-      .map((lead) => ({
-        line: lead.line,
-        kind: lead === leads[0] ? ("first lead" as const) : ("lead" as const),
-        text: lead.why.replace("The tool names this line. ", ""),
-      })),
     ...view.messages.flatMap((source) =>
       source.messages.flatMap((message) =>
         message.decision?.decision === "hide" && message.line !== null
@@ -66,7 +52,7 @@ export function CaseScript({ view, found }: { view: CaseView; found: SearchView 
                 line: message.line,
                 kind: "hidden" as const,
                 text: message.decision.note || message.title,
-                to: "?leaf=messages",
+                to: leafAddress("messages"),
               },
             ]
           : [],
@@ -83,9 +69,13 @@ export function CaseScript({ view, found }: { view: CaseView; found: SearchView 
         depths={paired ? view.structure.lines.map((line) => line.depth) : undefined}
         faulty={faulty}
         reported={reported}
+        styles={view.styles}
+        named={named?.line ?? null}
+        slip={paired ? [] : proposal?.fix?.hunks.filter((hunk) => hunk.file === undefined)}
         onPick={canPick ? pick : undefined}
         pickHint="mark as the faulty line, or take the mark away"
       />
+      {named && <NamedLine view={view} named={named} others={here.slice(1)} reported={reported} />}
       <p className="flex flex-wrap items-baseline gap-x-4 px-3 pt-2">
         <button
           type="button"
@@ -95,16 +85,6 @@ export function CaseScript({ view, found }: { view: CaseView; found: SearchView 
         >
           {paired ? "Notes and leads" : "Pairs and depth"}
         </button>
-        {!paired && leads.length > mostNotes && (
-          <button
-            type="button"
-            className="press press-quiet text-sm"
-            aria-pressed={every}
-            onClick={() => setEvery(!every)}
-          >
-            {every ? "The likeliest lines only" : `All ${leads.length} suspected lines`}
-          </button>
-        )}
         {paired && (
           <span className="note-small" role="status">
             {view.structure.unpaired === 0
@@ -114,23 +94,8 @@ export function CaseScript({ view, found }: { view: CaseView; found: SearchView 
           </span>
         )}
       </p>
-      {found?.search?.state === "waiting" && (
-        <p className="note-small px-3 pt-1" role="status">
-          A small change after which it passes is being looked for.
-        </p>
-      )}
-      {fixes > 0 && (
-        <p className="note-small px-3 pt-1">
-          <Link className="link" to="?leaf=mend" preventScrollReset>
-            {fixes === 1 ? "A small change was found" : `${fixes} small changes were found`}
-          </Link>
-        </p>
-      )}
       {canPick && (
-        <p className="note-small px-3 pt-1">
-          Press a line to mark it as faulty (arrow keys and Enter do the same). The faulty line is often not the one
-          that the tool names.
-        </p>
+        <p className="note-small px-3 pt-1">Press a line to mark it as faulty (arrow keys and Enter do the same).</p>
       )}
       {elsewhere.length > 0 && (
         <section className="px-3 pt-2" aria-label="Suspected lines of other files">
@@ -152,5 +117,61 @@ export function CaseScript({ view, found }: { view: CaseView; found: SearchView 
       )}
       <Said reply={settled(fetcher)} className="px-3" />
     </section>
+  );
+}
+
+type ShownLead = CaseView["verdict"]["leads"][number];
+
+/** The one line that is named, with its reason in a sentence, and the others folded behind their number. */
+function NamedLine({
+  view,
+  named,
+  others,
+  reported,
+}: {
+  view: CaseView;
+  named: ShownLead;
+  others: readonly ShownLead[];
+  reported: number | null;
+}) {
+  const leafAddress = useLeafAddress();
+  const number = (line: number) => line + view.firstLine - 1;
+  const [sentence = "", ...more] = named.why
+    .replace(/The tool names this line\.\s*/, "")
+    .split(/(?<=[.!?]) (?=[A-Z“])/);
+  return (
+    <div className="mx-3 mt-2 grid gap-1 border-l-2 border-ink pl-3">
+      <p>
+        <strong>Look here first: line {number(named.line)}.</strong> {sentence}{" "}
+        {more.length > 0 && (
+          <details className="inline">
+            <summary className="inline cursor-pointer font-semibold text-steel-deep">more</summary> {more.join(" ")}
+          </details>
+        )}
+      </p>
+      {reported !== null && view.verdict.message && (
+        <p className="note-small">
+          {reported === named.line ? "The tool names it" : `The tool names line ${number(reported)}`}:{" "}
+          {view.verdict.message.split("\n")[0]}{" "}
+          <Link className="link" to={leafAddress("messages")} preventScrollReset>
+            taken apart
+          </Link>
+        </p>
+      )}
+      {others.length > 0 && (
+        <details>
+          <summary className="cursor-pointer text-sm font-semibold text-steel-deep">
+            {others.length} more suspected {others.length === 1 ? "line" : "lines"}
+          </summary>
+          <ul className="grid gap-1 text-sm">
+            {others.map((lead) => (
+              <li key={lead.line}>
+                <strong>Line {number(lead.line)}:</strong> {lead.why}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
   );
 }

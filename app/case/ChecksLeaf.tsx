@@ -5,6 +5,7 @@ import { FilesBeside } from "../checks/FilesBeside.tsx";
 import { Console } from "../components/Console.tsx";
 import { useClassWords } from "../components/marks.tsx";
 import type { CaseView } from "./caseView.ts";
+import { FurtherPart } from "./FurtherPart.tsx";
 import { Revision } from "./Revision.tsx";
 
 type CheckView = CaseView["checks"][number];
@@ -26,6 +27,7 @@ export function ChecksLeaf({ view }: { view: CaseView }) {
       {view.checks.map((check) => (
         <CheckCard key={check.key + view.versionNumber} check={check} />
       ))}
+      <FurtherPart view={view} />
       {adding ? (
         <CheckForm onDone={() => setAdding(false)} />
       ) : (

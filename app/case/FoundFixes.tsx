@@ -19,10 +19,12 @@ const says = {
 export function FoundFixes({
   view,
   search,
+  kept,
   taking,
 }: {
   view: CaseView;
   search: SearchView["search"];
+  kept: SearchView["kept"];
   taking: FetcherWithComponents<Reply>;
 }) {
   const fetcher = useFetcher<Reply>();
@@ -79,6 +81,19 @@ export function FoundFixes({
                 Take this change
               </button>
             </taking.Form>
+            {(fixes.length > 1 || kept.length > 0) && (
+              <fetcher.Form method="post" className="flex flex-wrap items-baseline gap-2">
+                <Revision />
+                <input type="hidden" name="number" value={at} />
+                <label className="flex grow items-baseline gap-2 text-sm">
+                  What it is meant for
+                  <input name="intention" className="min-w-0 grow border border-rule-strong px-2 py-0.5" />
+                </label>
+                <button type="submit" name="intent" value="keep-fix" className="press press-quiet text-sm">
+                  Keep it as acceptable
+                </button>
+              </fetcher.Form>
+            )}
           </li>
         ))}
       </ol>

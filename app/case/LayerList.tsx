@@ -1,10 +1,11 @@
-import { useFetcher } from "react-router";
+import { Link, useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { FixSlip } from "../components/FixSlip.tsx";
 import { ClassMark, StraightNail } from "../components/marks.tsx";
 import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { FaultWords } from "./FaultWords.tsx";
+import { useLeafAddress } from "./leafAddress.ts";
 import { Revision } from "./Revision.tsx";
 
 /**
@@ -32,6 +33,8 @@ function Intention({ layer }: { layer: CaseView["layers"][number] }) {
   );
 }
 
+const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
+
 /** How far the reported line is from the nearest faulty one, in words. */
 function distanceWords(reported: number | null, faulty: readonly number[]): string {
   if (reported === null) return faulty.length > 0 ? "no line was reported" : "";
@@ -47,10 +50,12 @@ function distanceWords(reported: number | null, faulty: readonly number[]): stri
 /** The faults of a case in the order in which they showed, each with its fix. */
 export function LayerList({ view }: { view: CaseView }) {
   const done = view.layers.filter((layer) => layer.mended);
+  const leafAddress = useLeafAddress();
   if (done.length === 0) return null;
+  const tries = view.versions.filter((version) => version.aside);
   return (
     <section aria-labelledby="layers-title" className="leaf p-3">
-      <h2 id="layers-title">Mended so far</h2>
+      <h2 id="layers-title">{view.openLayer === null ? "Record" : "Mended so far"}</h2>
       <ol className="mt-1 grid gap-3">
         {done.map((layer) => (
           <li key={layer.key} className="grid gap-1">
@@ -63,12 +68,43 @@ export function LayerList({ view }: { view: CaseView }) {
                   .join(" · ")}
               </span>
             </p>
+            {layer.faultyLines.length > 0 && (
+              <p>
+                {layer.faultyLines.length === 1 ? "Faulty line: " : "Faulty lines: "}
+                <strong>{layer.faultyLines.map((line) => line + view.firstLine - 1).join(", ")}</strong>
+              </p>
+            )}
             {layer.fix && <FixSlip hunks={layer.fix} />}
+            {layer.verified && view.verified && layer === done.at(-1) && (
+              <p className="note-small">
+                Proof:{" "}
+                {layer.verified.checks.length === 1
+                  ? "its check passed"
+                  : `${layer.verified.checks.length} checks passed`}{" "}
+                on {day.format(new Date(layer.verified.at))}
+                {layer.verified.translator && `, ${layer.verified.translator}`}.
+              </p>
+            )}
             <Intention layer={layer} />
             <FaultWords layer={layer} />
           </li>
         ))}
       </ol>
+      {tries.length > 0 && (
+        <p className="note-small mt-2">
+          Tried as well, and not kept:{" "}
+          {tries.map((version, at) => (
+            <span key={version.key}>
+              {at > 0 && ", "}
+              version {version.number} ({version.origin})
+            </span>
+          ))}
+          .{" "}
+          <Link className="link" to={leafAddress("versions")} preventScrollReset>
+            What each gave
+          </Link>
+        </p>
+      )}
     </section>
   );
 }

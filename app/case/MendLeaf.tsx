@@ -7,6 +7,7 @@ import { ProgramEditor } from "../components/ProgramEditor.tsx";
 import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { FoundFixes } from "./FoundFixes.tsx";
+import { KeptFixes } from "./KeptFixes.tsx";
 import { Revision } from "./Revision.tsx";
 import type { SearchView } from "./searchView.ts";
 
@@ -21,7 +22,7 @@ export function MendLeaf({
 }: {
   view: CaseView;
   fetcher: FetcherWithComponents<Reply>;
-  found: SearchView["search"];
+  found: SearchView | null;
 }) {
   const draftPlace = `bent-nail mend ${view.key} ${view.versionNumber}`;
   const [start, setStart] = useState(() =>
@@ -41,7 +42,8 @@ export function MendLeaf({
   };
   return (
     <>
-      <FoundFixes view={view} search={found} taking={fetcher} />
+      <KeptFixes kept={found?.kept ?? []} />
+      <FoundFixes view={view} search={found?.search ?? null} kept={found?.kept ?? []} taking={fetcher} />
       <fetcher.Form method="post" className="grid gap-3">
         <input type="hidden" name="intent" value="mend" />
         <Revision />

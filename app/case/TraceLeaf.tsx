@@ -1,8 +1,9 @@
 import { useRef, useState } from "react";
-import { Form, Link, useSubmit } from "react-router";
+import { Form, Link, useSearchParams, useSubmit } from "react-router";
 import { TraceTableView } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { CaseView, TraceView } from "./caseView.ts";
+import { useLeafAddress } from "./leafAddress.ts";
 
 /** The dry run of a recorded run: the nib on the line about to run, and the trace table growing line by line. */
 type Props = {
@@ -26,6 +27,8 @@ export function TraceLeaf({ view, onStand, breakpoints }: Props) {
 
 function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceView }) {
   const submit = useSubmit();
+  const leafAddress = useLeafAddress();
+  const [query] = useSearchParams();
   const { table, total, from } = trace;
   const count = table.rows.length;
   /** Rows already run; the nib stands on the line of the row after them. */
@@ -59,6 +62,7 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
         onChange={(event) => void submit(event.currentTarget, { preventScrollReset: true })}
       >
         <input type="hidden" name="leaf" value="trace" />
+        {query.get("through") && <input type="hidden" name="through" value={query.get("through") ?? ""} />}
         <label className="text-sm">
           Version
           <select name="version" defaultValue={trace.version} className="field">
@@ -122,7 +126,7 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
           {from > 0 && (
             <Link
               className="link"
-              to={`?leaf=trace&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${Math.max(0, from - 1000)}`}
+              to={`${leafAddress("trace")}&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${Math.max(0, from - 1000)}`}
             >
               Earlier rows
             </Link>
@@ -133,7 +137,7 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
           {from + count < total && (
             <Link
               className="link"
-              to={`?leaf=trace&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${from + count}`}
+              to={`${leafAddress("trace")}&version=${trace.version}&check=${trace.check}&rows=${trace.rows}&from=${from + count}`}
             >
               Later rows
             </Link>

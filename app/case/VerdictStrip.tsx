@@ -1,10 +1,12 @@
-import { useState } from "react";
-import { useFetcher } from "react-router";
+import { useEffect, useRef, useState } from "react";
+import { type FetcherWithComponents, Link, useFetcher } from "react-router";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import type { Reply } from "../actions.ts";
 import { ClassMark, StraightNail, useClassWords } from "../components/marks.tsx";
 import { Said } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
+import { useLeafAddress } from "./leafAddress.ts";
+import type { Proposal } from "./proposal.ts";
 import { Revision } from "./Revision.tsx";
 
 const questions = ["Does it start?", "Does it finish?", "Is the result as intended?"] as const;
@@ -25,52 +27,29 @@ const stateSays = {
   clean: "nothing (which does not make it right)",
 } as const;
 
-/** The three gates with their evidence, the suggested class, and the teacher's decision. */
-export function VerdictStrip({ view }: { view: CaseView }) {
-  const fetcher = useFetcher<Reply>();
-  const classWords = useClassWords();
-  const suggested = view.verdict.class;
+/** The evidence in two short lines with all of it behind them, the proposal, and the teacher's decision. */
+export function VerdictStrip({
+  view,
+  proposal,
+  accepting,
+  changing,
+  onChange,
+}: {
+  view: CaseView;
+  proposal: Proposal | null;
+  accepting: FetcherWithComponents<Reply>;
+  /** Whether the class is being chosen by hand. */
+  changing: boolean;
+  onChange: (changing: boolean) => void;
+}) {
   const decided = view.openLayer?.decided ?? null;
-  const was = decided ? (decided.outcome === "fault" ? decided.class : decided.outcome) : suggested;
-  const [chosen, setChosen] = useState<Choice | null>(was);
-  const overrules =
-    chosen !== null &&
-    (chosen === "stops on purpose"
-      ? suggested === "syntax"
-      : chosen === "no fault"
-        ? suggested !== null
-        : chosen !== suggested);
-  const finished = view.openLayer === null && view.layers.length > 0;
-
   return (
-    <section className="leaf grid gap-4 p-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,31rem)]" aria-label="Verdict">
-      <div>
-        <ol className="flex flex-wrap gap-x-8 gap-y-1">
-          {view.verdict.gates.map((gate) => (
-            <li key={gate.gate}>
-              <span className="note-small">{questions[gate.gate - 1]}</span> <strong>{answers(gate.passes)}</strong>
-            </li>
-          ))}
-          {view.textState && (
-            <li>
-              <span className="note-small">The translator says</span> <strong>{stateSays[view.textState]}</strong>
-            </li>
-          )}
-        </ol>
-        <ul className="mt-1 list-none">
-          {view.verdict.reasons.map((reason) => (
-            <li key={reason}>{reason}</li>
-          ))}
-          {view.notRun && <li>Nothing was run: {view.notRun}.</li>}
-        </ul>
-        {view.verdict.meaning && <p className="note-small mt-1">What the message means: {view.verdict.meaning}</p>}
-        {view.verdict.otherClasses.length > 0 && (
-          <p className="note-small mt-1">
-            Other checks show: {view.verdict.otherClasses.map((each) => classWords(each)).join(", ")}.
-          </p>
-        )}
-      </div>
-      {finished ? (
+    <section
+      className="leaf grid gap-x-4 gap-y-2 px-3 py-2 lg:grid-cols-[minmax(0,1fr)_minmax(0,31rem)]"
+      aria-label="Verdict"
+    >
+      <Evidence view={view} />
+      {view.isMended ? (
         <p className="flex items-center gap-2 self-center text-lg font-semibold">
           {view.verified ? (
             <>
@@ -82,91 +61,256 @@ export function VerdictStrip({ view }: { view: CaseView }) {
             "Mended, but not verified: a check is open or fails."
           )}
         </p>
-      ) : (
-        <fetcher.Form method="post" className="grid content-start gap-2 border-l border-rule pl-4">
-          <input type="hidden" name="intent" value="decide" />
-          <Revision />
-          <fieldset>
-            <legend>
-              {decided ? "Your verdict" : suggested ? "Suggested verdict" : "Your verdict"}
-              {view.layers.length > 1 && view.openLayer ? `, layer ${view.openLayer.position}` : ""}
-            </legend>
-            <div className="mt-1 flex flex-wrap gap-2">
-              {classes.map((each) => (
-                <label
-                  key={each}
-                  className={`flex cursor-pointer items-center gap-2 rounded-[3px] border px-2 py-1 ${chosen === each ? "border-ink bg-slip" : "border-rule-strong"}`}
-                >
-                  <input
-                    type="radio"
-                    name="class"
-                    value={each}
-                    checked={chosen === each}
-                    onChange={() => setChosen(each)}
-                  />
-                  <ClassMark of={each} kind={each === suggested ? view.verdict.kind : null} />
-                </label>
-              ))}
-              {Object.entries(otherOutcomes).map(([each, words]) => (
-                <label
-                  key={each}
-                  className={`flex cursor-pointer items-center gap-2 rounded-[3px] border px-2 py-1 ${chosen === each ? "border-ink bg-slip" : "border-rule-strong"}`}
-                >
-                  <input
-                    type="radio"
-                    name="class"
-                    value={each}
-                    checked={chosen === each}
-                    onChange={() => setChosen(each as Choice)}
-                  />
-                  {words}
-                </label>
-              ))}
-            </div>
-          </fieldset>
-          {chosen === "syntax" && (
-            <label className="flex items-center gap-2">
-              Kind
-              <select name="kind" className="field w-auto" defaultValue={decided?.kind ?? view.verdict.kind ?? "form"}>
-                {Object.entries(kinds).map(([kind, words]) => (
-                  <option key={kind} value={kind}>
-                    {words}
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
-          {(overrules || decided?.reason) && (
-            <div>
-              <label htmlFor="reason">{overrules ? "Why you decide otherwise" : "Reason"}</label>
-              <input
-                id="reason"
-                name="reason"
-                className="field"
-                defaultValue={decided?.reason ?? ""}
-                required={overrules}
-              />
-            </div>
-          )}
-          <div className="flex items-center gap-3">
-            <button type="submit" className="press press-main" disabled={chosen === null || fetcher.state !== "idle"}>
-              {decided ? "Change the verdict" : overrules ? "Overrule" : "Confirm"}
-            </button>
-            {decided && (
-              <span className="note-small flex items-center gap-1">
-                decided:{" "}
-                {decided.outcome === "fault" ? (
-                  <ClassMark of={decided.class} kind={decided.kind} />
-                ) : (
-                  <strong>{otherOutcomes[decided.outcome]}</strong>
-                )}
-                {decided.suggested !== decided.class && ` (evidence said ${decided.suggested ?? "nothing"})`}
-              </span>
+      ) : proposal && !changing ? (
+        <ProposalPart view={view} proposal={proposal} accepting={accepting} onChange={() => onChange(true)} />
+      ) : decided && !changing ? (
+        <div className="grid content-start gap-2 border-l border-rule pl-4">
+          <p className="flex flex-wrap items-center gap-2">
+            <span className="note-small">
+              Your verdict{view.layers.length > 1 && view.openLayer ? `, layer ${view.openLayer.position}` : ""},
+              decided:
+            </span>
+            {decided.outcome === "fault" ? (
+              <ClassMark of={decided.class} kind={decided.kind} />
+            ) : (
+              <strong>{otherOutcomes[decided.outcome]}</strong>
             )}
+            {decided.suggested !== decided.class && (
+              <span className="note-small">(evidence said {decided.suggested ?? "nothing"})</span>
+            )}
+          </p>
+          {decided.reason && <p>{decided.reason}</p>}
+          <div>
+            <button type="button" className="press" onClick={() => onChange(true)}>
+              Another class <kbd>C</kbd>
+            </button>
           </div>
-          {fetcher.data?.ok === false && <Said reply={fetcher.data} />}
-        </fetcher.Form>
+        </div>
+      ) : (
+        <VerdictForm view={view} changing={changing} onDone={() => onChange(false)} />
       )}
     </section>
+  );
+}
+
+/** Two short lines: the three gates, and what decides; all of the evidence behind them. */
+function Evidence({ view }: { view: CaseView }) {
+  const classWords = useClassWords();
+  return (
+    <div className="min-w-0">
+      <p className="flex flex-wrap gap-x-5">
+        {view.verdict.gates.map((gate) => (
+          <span key={gate.gate}>
+            <span className="note-small">{questions[gate.gate - 1]}</span> <strong>{answers(gate.passes)}</strong>
+          </span>
+        ))}
+      </p>
+      <p>
+        {view.verdict.because}
+        {view.notRun && ` Nothing was run: ${view.notRun}.`}
+      </p>
+      {(view.intent || view.instead) && (
+        <p className="note-small line-clamp-2">
+          {view.intent && `What it is for: ${view.intent} `}
+          {view.instead && `What it did instead: ${view.instead}`}
+        </p>
+      )}
+      <details>
+        <summary className="cursor-pointer text-sm font-semibold text-steel-deep">All of the evidence</summary>
+        {view.textState && (
+          <p>
+            <span className="note-small">The translator says</span> <strong>{stateSays[view.textState]}</strong>
+          </p>
+        )}
+        <ul className="list-none">
+          {view.verdict.reasons.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </ul>
+        {view.verdict.meaning && <p className="note-small">What the message means: {view.verdict.meaning}</p>}
+        {view.verdict.otherClasses.length > 0 && (
+          <p className="note-small">
+            Other checks show: {view.verdict.otherClasses.map((each) => classWords(each)).join(", ")}.
+          </p>
+        )}
+      </details>
+    </div>
+  );
+}
+
+const fixSays = {
+  repairs: "repairs",
+  open: "passes; not enough to say that it repairs",
+  hides: "hides the fault",
+} as const;
+
+/** Class, line and fix as proposed; one press accepts all of it. */
+function ProposalPart({
+  view,
+  proposal,
+  accepting,
+  onChange,
+}: {
+  view: CaseView;
+  proposal: Proposal;
+  accepting: FetcherWithComponents<Reply>;
+  onChange: () => void;
+}) {
+  const { fix, lines } = proposal;
+  const leafAddress = useLeafAddress();
+  const numbers = lines.map((line) => line + view.firstLine - 1);
+  const layer = view.layers.length > 1 && view.openLayer ? `, layer ${view.openLayer.position}` : "";
+  return (
+    <section className="grid content-start gap-1 border-l border-rule pl-4" aria-label="Proposal">
+      <p className="flex flex-wrap items-center gap-x-3">
+        <span className="note-small">Proposed{layer}</span>
+        <ClassMark of={proposal.class} kind={proposal.kind} />
+        {numbers.length > 0 && (
+          <strong>{numbers.length === 1 ? `line ${numbers[0]}` : `lines ${numbers.join(", ")}`}</strong>
+        )}
+      </p>
+      <p role="status">
+        {fix ? (
+          <>
+            {fix.why}{" "}
+            <span className="note-small">
+              {fix.checks.passed} of {fix.checks.of} {fix.checks.of === 1 ? "check" : "checks"}, {proposal.tried} tried:{" "}
+              {fixSays[fix.repairs]}.
+            </span>
+          </>
+        ) : proposal.looks ? (
+          <span className="note-small">A small change after which it passes is being looked for.</span>
+        ) : (
+          <span className="note-small">No change is proposed.</span>
+        )}
+      </p>
+      <accepting.Form method="post" className="flex flex-wrap items-center gap-2">
+        <Revision />
+        <input type="hidden" name="class" value={proposal.class} />
+        <input type="hidden" name="kind" value={proposal.kind ?? ""} />
+        <input type="hidden" name="lines" value={JSON.stringify(lines)} />
+        <input type="hidden" name="fix" value={fix?.text ?? ""} />
+        <button
+          type="submit"
+          name="intent"
+          value="accept"
+          className="press press-main"
+          disabled={accepting.state !== "idle"}
+        >
+          {fix ? "Accept all of it" : numbers.length > 0 ? "Accept class and line" : "Accept the class"} <kbd>A</kbd>
+        </button>
+        <button type="button" className="press" onClick={onChange}>
+          Another class <kbd>C</kbd>
+        </button>
+        <Link className="press" to={leafAddress("mend")} preventScrollReset>
+          {fix ? "Another fix" : "Write a fix"} <kbd>F</kbd>
+        </Link>
+      </accepting.Form>
+    </section>
+  );
+}
+
+/** The class chosen by hand, with a reason where it is another one than the evidence suggests. */
+function VerdictForm({ view, changing, onDone }: { view: CaseView; changing: boolean; onDone: () => void }) {
+  const fetcher = useFetcher<Reply>();
+  const form = useRef<HTMLFormElement>(null);
+  // Whoever asked for it by a key goes on by keys.
+  useEffect(() => {
+    const radio = (which: string) => form.current?.querySelector<HTMLInputElement>(`input[type=radio]${which}`);
+    if (changing) (radio(":checked") ?? radio(""))?.focus();
+  }, [changing]);
+  const suggested = view.verdict.class;
+  const decided = view.openLayer?.decided ?? null;
+  const was = decided ? (decided.outcome === "fault" ? decided.class : decided.outcome) : suggested;
+  const [chosen, setChosen] = useState<Choice | null>(was);
+  const overrules =
+    chosen !== null &&
+    (chosen === "stops on purpose"
+      ? suggested === "syntax"
+      : chosen === "no fault"
+        ? suggested !== null
+        : chosen !== suggested);
+  const kept = fetcher.state === "idle" && fetcher.data?.ok === true;
+  useEffect(() => {
+    if (kept) onDone();
+  }, [kept, onDone]);
+  return (
+    <fetcher.Form ref={form} method="post" className="grid content-start gap-2 border-l border-rule pl-4">
+      <input type="hidden" name="intent" value="decide" />
+      <Revision />
+      <fieldset>
+        <legend>
+          {decided ? "Your verdict" : suggested ? "Suggested verdict" : "Your verdict"}
+          {view.layers.length > 1 && view.openLayer ? `, layer ${view.openLayer.position}` : ""}
+        </legend>
+        <div className="mt-1 flex flex-wrap gap-2">
+          {classes.map((each) => (
+            <label
+              key={each}
+              className={`flex cursor-pointer items-center gap-2 rounded-[3px] border px-2 py-1 ${chosen === each ? "border-ink bg-slip" : "border-rule-strong"}`}
+            >
+              <input
+                type="radio"
+                name="class"
+                value={each}
+                checked={chosen === each}
+                onChange={() => setChosen(each)}
+              />
+              <ClassMark of={each} kind={each === suggested ? view.verdict.kind : null} />
+            </label>
+          ))}
+          {Object.entries(otherOutcomes).map(([each, words]) => (
+            <label
+              key={each}
+              className={`flex cursor-pointer items-center gap-2 rounded-[3px] border px-2 py-1 ${chosen === each ? "border-ink bg-slip" : "border-rule-strong"}`}
+            >
+              <input
+                type="radio"
+                name="class"
+                value={each}
+                checked={chosen === each}
+                onChange={() => setChosen(each as Choice)}
+              />
+              {words}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      {chosen === "syntax" && (
+        <label className="flex items-center gap-2">
+          Kind
+          <select name="kind" className="field w-auto" defaultValue={decided?.kind ?? view.verdict.kind ?? "form"}>
+            {Object.entries(kinds).map(([kind, words]) => (
+              <option key={kind} value={kind}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {(overrules || decided?.reason) && (
+        <div>
+          <label htmlFor="reason">{overrules ? "Why you decide otherwise" : "Reason"}</label>
+          <input
+            id="reason"
+            name="reason"
+            className="field"
+            defaultValue={decided?.reason ?? ""}
+            required={overrules}
+          />
+        </div>
+      )}
+      <div className="flex items-center gap-3">
+        <button type="submit" className="press press-main" disabled={chosen === null || fetcher.state !== "idle"}>
+          {decided ? "Change the verdict" : overrules ? "Overrule" : "Confirm"}
+        </button>
+        {changing && (
+          <button type="button" className="press press-quiet" onClick={onDone}>
+            Leave it as it was
+          </button>
+        )}
+      </div>
+      {fetcher.data?.ok === false && <Said reply={fetcher.data} />}
+    </fetcher.Form>
   );
 }

@@ -1,4 +1,3 @@
-import { z } from "zod";
 import type { LinePlace } from "../../core/cases/case.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
@@ -7,25 +6,28 @@ import { runnableLines } from "../../core/languages/runnable.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
 import { explain } from "../../core/reading/explain.ts";
 import { textStateOf } from "../../core/reading/reading.ts";
+import { lineStyles } from "../../core/source/lineStyles.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { preparedParts } from "../../core/source/preparedParts.ts";
 import { structureOf } from "../../core/source/structure.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
 import { messageOf } from "../../core/verdict/words.ts";
-import { listAssignments } from "../../server/assignments/assignmentStore.ts";
+import { listAssignments, offered } from "../../server/assignments/assignmentStore.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
 import { listFormerOf } from "../../server/cases/formerStore.ts";
 import type { VersionHead } from "../../server/cases/versionStore.ts";
+import { findWalk, type WalkPlace } from "../../server/cases/walkStore.ts";
 import { listWarningDecisions } from "../../server/cases/warningStore.ts";
 import { wasVerified } from "../../server/judge/checks.ts";
 import { openLayer } from "../../server/judge/decisions.ts";
-import { type CheckResult, judgeVersion, languageOf, recordVersion, saysNothing } from "../../server/judge/judge.ts";
+import { judgeVersion, languageOf, recordVersion, saysNothing } from "../../server/judge/judge.ts";
 import { listRunsOfVersions } from "../../server/judge/runStore.ts";
 import { mayBeMended } from "../../server/mend/findFixes.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
+import { checkView, reasonOf } from "./checkView.ts";
 import { messagesView } from "./messagesView.ts";
 
 export type Leaf = "messages" | "checks" | "trace" | "table" | "mend" | "versions";
@@ -35,60 +37,9 @@ const outputShown = 60_000;
 /** Rows of a trace table sent to the page at once. */
 export const rowsShown = 1000;
 
-type FormerCheck = Awaited<ReturnType<typeof listFormerOf>>[number];
-
-/** What should have come out by a check's former editions, where that was changed: a trace of it stays. */
-function formerExpected(check: CheckResult["check"], former: readonly FormerCheck[]) {
-  let now = check.expected;
-  return former.flatMap((each) => {
-    const before = z.object({ expected: z.string().nullable() }).safeParse(each.former);
-    if (each.about_key !== check.key || !before.success || before.data.expected === now) return [];
-    now = before.data.expected;
-    return [{ expected: now, at: each.changed_at, who: each.name ?? each.who }];
-  });
-}
-
 /** The output of a version's run, with how it ended, short. */
 function outputView(outcome: Outcome | undefined) {
   return outcome ? { console: shortConsole(outcome.console), stoppedBy: outcome.stoppedBy } : null;
-}
-
-/** What the run says of a check: why it fails, else the last that is said. */
-function reasonOf({ judgement }: CheckResult): string {
-  const failed = judgement.gates.find((gate) => gate.passes === false);
-  const spoken = failed?.evidence.findLast((each) => each.speaks === "fails" && each.source === "run");
-  return spoken?.text ?? judgement.reasons.at(-1) ?? "";
-}
-
-function checkView(result: CheckResult, former: readonly FormerCheck[], tells: boolean) {
-  return {
-    former: formerExpected(result.check, former),
-    key: result.check.key,
-    handedIn: result.check.handed_in,
-    name: result.check.name,
-    ofAssignment: result.check.of_assignment,
-    from: result.check.from,
-    conflict: result.check.conflict ? result.check.recorded : null,
-    recorded: result.check.recorded,
-    input: result.check.input,
-    expected: result.check.expected,
-    kind: result.check.kind,
-    ignorePrompts: result.check.comparison.prompts === "ignored",
-    surroundings: result.check.surroundings,
-    passes: tells ? result.passes : null,
-    tells,
-    class: result.judgement.class,
-    symptom: result.judgement.symptom,
-    reason: reasonOf(result),
-    onlyPromptsDiffer:
-      result.judgement.comparison !== null &&
-      !result.judgement.comparison.same &&
-      result.judgement.comparison.onlyPromptsDiffer,
-    console: result.outcome ? shortConsole(result.outcome.console) : null,
-    inputRanOut: result.outcome?.inputRanOut ?? false,
-    found: result.outcome?.found ?? null,
-    effects: (result.outcome?.effects ?? []).map((effect) => ({ ...effect, text: effect.text.slice(0, 2000) })),
-  };
 }
 
 /** Partners and depth of a text, as far as a page needs them. */
@@ -112,7 +63,15 @@ function changesOf(found: WholeCase, version: VersionHead): Hunk[] {
 export async function caseView(
   services: Services,
   found: WholeCase,
-  wanted: { leaf: Leaf; check: string | null; version: string | null; rows: RowPolicy; from: number },
+  wanted: {
+    leaf: Leaf;
+    check: string | null;
+    version: string | null;
+    rows: RowPolicy;
+    from: number;
+    /** Where somebody works through several cases. */
+    through?: WalkPlace | null;
+  },
 ) {
   const language = languageOf(found);
   const current = versionOf(found, found.current_version);
@@ -122,12 +81,13 @@ export async function caseView(
   const main = current.files[0];
   const diagnostic = judgement.diagnostic;
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
-  const [students, assignments, decisions, former, outputs] = await Promise.all([
+  const [students, assignments, decisions, former, outputs, walk] = await Promise.all([
     found.course ? listStudents(services.database, found.course) : [],
     found.course ? listAssignments(services.database, found.course) : [],
     listWarningDecisions(services.database.query, found.key),
     listFormerOf(services.database.query, "check", { faultyCase: found.key }),
     wanted.leaf === "versions" ? listRunsOfVersions(services.database, found.key) : null,
+    wanted.through ? findWalk(services.database, wanted.through, found.key) : null,
   ]);
   const linesOf = (name: string | undefined) =>
     lineTexts((current.files.find((file) => file.name === name) ?? main)?.text ?? "");
@@ -139,8 +99,12 @@ export async function caseView(
           /\b([Ll]ine )(\d+)/g,
           (_, word: string, line: string) => `${word}${Number(line) + found.first_line - 1}`,
         );
+  const onTheWay = new Set<string>();
+  for (let at = found.versions.find((each) => each.key === found.current_version); at; )
+    at = onTheWay.add(at.key) && found.versions.find((each) => each.key === at?.parent);
   return {
     key: found.key,
+    version: found.current_version,
     title: found.title,
     collected: found.created_at,
     revision: found.revision,
@@ -150,7 +114,7 @@ export async function caseView(
     student: found.student ?? "",
     students: students.map(({ key, label }) => ({ key, label })),
     assignment: found.assignment,
-    assignments: assignments.map(({ key, title }) => ({ key, title })),
+    assignments: offered(assignments, found.assignment).map(({ key, title }) => ({ key, title })),
     languages: languages.map(({ id, name }) => ({ id, name })),
     studentLabel: found.student_label,
     courseName: found.course_name,
@@ -187,6 +151,11 @@ export async function caseView(
     encoding: main?.encoding ?? "utf-8",
     fileName: main?.name ?? "",
     lines: lineTexts(main?.text ?? ""),
+    styles: lineStyles(language, main?.text ?? ""),
+    undoable: found.undoable,
+    /** Every fault that was found is mended. */
+    isMended: open === null && found.layers.length > 0,
+    walk,
     text: main?.text ?? "",
     versionNumber: current.number,
     notRun: judged.notRun,
@@ -213,6 +182,8 @@ export async function caseView(
         ...{ file: file ?? null, line, why: numbered(why) },
         text: file ? (lineTexts(current.files.find((each) => each.name === file)?.text ?? "")[line - 1] ?? "") : "",
       })),
+      /** What decides, in one sentence. */
+      because: numbered(reasonOf(judged.deciding)),
       message: diagnostic ? messageOf(diagnostic) : null,
       meaning: diagnostic ? (explain(language, diagnostic, linesOf(diagnostic.file))?.says ?? null) : null,
       otherClasses: judged.otherClasses,
@@ -247,10 +218,13 @@ export async function caseView(
       placeReason: layer.place_reason,
       explanation: layer.explanation,
     })),
-    // A run that judges nothing stands behind those that do.
+    // Runs that show the fault come first; one that judges nothing stands behind those that do.
     checks: judged.results
       .map((result) => checkView(result, former, !saysNothing(found, result)))
-      .sort((one, other) => Number(other.tells) - Number(one.tells)),
+      .sort(
+        (one, other) =>
+          Number(other.tells) - Number(one.tells) || Number(other.passes === false) - Number(one.passes === false),
+      ),
     versions: found.versions.map((version) => ({
       output: outputView(outputs?.get(version.key)),
       key: version.key,
@@ -258,6 +232,8 @@ export async function caseView(
       origin: version.origin,
       worked: version.worked,
       current: version.key === found.current_version,
+      /** A try that led to nothing that was kept. */
+      aside: !version.handed_in && !onTheWay.has(version.key),
       changes: changesOf(found, version),
     })),
     trace: wanted.leaf === "trace" ? await traceView(services, found, wanted) : null,

@@ -1,9 +1,13 @@
-import { useState } from "react";
-import { data, Link, useFetcher, useSearchParams } from "react-router";
+import { useEffect, useRef, useState } from "react";
+import { data, Link, useFetcher, useNavigate, useParams, useRevalidator, useSearchParams } from "react-router";
 import { z } from "zod";
 import { findCase } from "../../server/cases/caseStore.ts";
+import { readWalkPlace } from "../../server/cases/walkStore.ts";
 import { act, type Reply, readAnewWhenStale } from "../actions.ts";
+import { Said, settled } from "../components/Said.tsx";
 import { Script } from "../components/Script.tsx";
+import { useLetterKeys } from "../components/useLetterKeys.ts";
+import { useSubmitInTurn } from "../components/useSubmitInTurn.ts";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
 import { caseActions } from "./actions/list.ts";
@@ -14,13 +18,17 @@ import { FaultWords } from "./FaultWords.tsx";
 import { HandedIn } from "./HandedIn.tsx";
 import { HandTableLeaf } from "./HandTableLeaf.tsx";
 import { LayerList } from "./LayerList.tsx";
+import { useLeafAddress } from "./leafAddress.ts";
 import { MendLeaf } from "./MendLeaf.tsx";
 import { MessagesLeaf } from "./MessagesLeaf.tsx";
+import { proposalOf } from "./proposal.ts";
 import { CaseRevision } from "./Revision.tsx";
 import { TraceLeaf } from "./TraceLeaf.tsx";
 import { useSearch } from "./useSearch.ts";
 import { VerdictStrip } from "./VerdictStrip.tsx";
 import { VersionsLeaf } from "./VersionsLeaf.tsx";
+import { WalkStrip } from "./WalkStrip.tsx";
+import { walkAddress, walkHome } from "./walkAddress.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` },
@@ -40,6 +48,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     check: query.get("check"),
     version: query.get("version"),
     rows: query.get("rows") === "change" ? "change" : "line",
+    through: readWalkPlace(query.get("through")),
     from: wholeNumber(query.get("from"), { from: 0, to: 1_000_000, otherwise: 0 }),
   });
 }
@@ -66,12 +75,58 @@ const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
 ];
 
 export default function CasePage({ loaderData: view }: Route.ComponentProps) {
+  // An answer that comes while somebody goes on may bring the case before it back to the page: the address decides.
+  const { caseKey } = useParams();
+  const { revalidate, state } = useRevalidator();
+  const isOther = caseKey !== undefined && caseKey !== view.key;
+  useEffect(() => {
+    if (isOther && state === "idle") void revalidate();
+  }, [isOther, state, revalidate]);
+  // Nothing of one case (what was said, marked or found) is to be seen at the next one.
+  return <OneCase key={view.key} view={view} />;
+}
+
+function OneCase({ view }: { view: CaseView }) {
   const [query] = useSearchParams();
   const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
   const isRun = view.runs && !view.onlyRead;
   const found = useSearch(view);
   const away = useFetcher<Reply>();
   const mending = useFetcher<Reply>();
+  const article = useRef<HTMLElement>(null);
+  const [choosing, setChoosing] = useState("");
+  const layer = `${view.key} ${view.openLayer?.key} ${view.versionNumber}`;
+  const changing = choosing === layer;
+  const setChanging = (now: boolean) => setChoosing(now ? layer : "");
+  const proposal = proposalOf(view, found);
+  const navigate = useNavigate();
+  const leafAddress = useLeafAddress();
+  const through = query.get("through") ?? "";
+  const home = walkHome(through);
+  // Whoever works through cases by keys goes on from the script of each; where what had the focus has gone, too.
+  useEffect(() => {
+    if (through === "" || (document.activeElement !== document.body && document.activeElement !== null)) return;
+    const line = article.current?.querySelector<HTMLElement>('[data-line][tabindex="0"]');
+    (line ?? article.current)?.focus({ preventScroll: true });
+  });
+  const { submit } = useSubmitInTurn(mending, view.revision);
+  useLetterKeys(article, {
+    a: () =>
+      proposal &&
+      submit({
+        ...{ intent: "accept", class: proposal.class, kind: proposal.kind ?? "" },
+        ...{ lines: JSON.stringify(proposal.lines), fix: proposal.fix?.text ?? "" },
+      }),
+    c: () => setChanging(true),
+    f: () => void navigate(leafAddress("mend"), { preventScrollReset: true }),
+    ...(view.walk
+      ? {
+          n: () => void navigate(view.walk?.next ? walkAddress(view.walk.next, through) : home),
+          b: () => view.walk?.former && void navigate(walkAddress(view.walk.former, through)),
+        }
+      : {}),
+    u: () => (view.undoable !== null || mending.state !== "idle") && submit({ intent: "undo" }),
+  });
   const [standing, setStanding] = useState<number | null>(null);
   // Breakpoints belong to the text of one version.
   const [breakpoints, setBreakpoints] = useState<{ version: string; lines: ReadonlySet<number> }>({
@@ -101,7 +156,8 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
   };
   return (
     <CaseRevision value={view.revision}>
-      <article>
+      <article ref={article} tabIndex={-1} data-case={view.key} className="outline-none">
+        <WalkStrip view={view} />
         <header className="mb-3 flex flex-wrap items-baseline gap-x-4">
           <h1>{view.title}</h1>
           <p className="note-small">
@@ -123,6 +179,17 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
             <Link className="link" to={`/print/cases/${view.key}`}>
               Print
             </Link>
+            {view.undoable !== null && (
+              <button
+                type="button"
+                className="press press-quiet"
+                title={`Undo: ${view.undoable}`}
+                disabled={mending.state !== "idle"}
+                onClick={() => submit({ intent: "undo" })}
+              >
+                Undo <kbd>U</kbd>
+              </button>
+            )}
             <away.Form method="post">
               <button className="press press-quiet" name="intent" value="delete" type="submit">
                 Put away
@@ -143,7 +210,21 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
             A newer version was handed in; it stands under Versions.
           </p>
         )}
-        <VerdictStrip key={`${view.revision} ${view.openLayer?.key}`} view={view} />
+        <VerdictStrip
+          key={`${view.openLayer?.key} ${view.versionNumber}`}
+          view={view}
+          proposal={proposal}
+          accepting={mending}
+          changing={changing}
+          onChange={setChanging}
+        />
+        {/* A mended case opens with its record. */}
+        {view.isMended && (
+          <div className="mt-4">
+            <LayerList view={view} />
+          </div>
+        )}
+        {leaf !== "mend" && <Said reply={settled(mending)} className="mt-2" />}
         <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
           <div className="grid gap-4">
             {leaf === "trace" && view.trace ? (
@@ -168,7 +249,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
                 <FaultWords key={view.revision} layer={view.openLayer} />
               </section>
             )}
-            <LayerList view={view} />
+            {!view.isMended && <LayerList view={view} />}
             <HandedIn view={view} />
           </div>
           <section className="leaf" aria-label="Facing page">
@@ -178,7 +259,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
                 .map((each) => (
                   <Link
                     key={each.leaf}
-                    to={`?leaf=${each.leaf}`}
+                    to={leafAddress(each.leaf)}
                     preventScrollReset
                     aria-current={each.leaf === leaf ? "page" : undefined}
                     className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
@@ -192,7 +273,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
               {leaf === "checks" && <ChecksLeaf view={view} />}
               {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
               {leaf === "mend" && (
-                <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} found={found?.search ?? null} />
+                <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} found={found} />
               )}
               {leaf === "table" && <HandTableLeaf view={view} />}
               {leaf === "versions" && <VersionsLeaf view={view} />}

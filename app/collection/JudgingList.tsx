@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { Link, useRevalidator } from "react-router";
 import type { CaseListRow } from "../../server/cases/listStore.ts";
 import type { JudgingProgress } from "../../server/collect/judging.ts";
+import { alikeAddress, walkBegin } from "../case/walkAddress.ts";
 import { RefusedList } from "../collect/RefusedList.tsx";
 import { CaseList } from "../components/CaseList.tsx";
 import { WrittenFor } from "./WrittenFor.tsx";
@@ -57,7 +58,15 @@ export function JudgingList({ view }: { view: JudgingView }) {
   }, [state]);
   return (
     <div className="grid max-w-4xl gap-4">
-      <h1>{view.name}</h1>
+      <header className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="mr-auto">{view.name}</h1>
+        <Link className="link" to={alikeAddress(`set ${view.key}`)}>
+          Decide those that fail alike
+        </Link>
+        <Link className="link" to={walkBegin(`set ${view.key}`)}>
+          Work through them
+        </Link>
+      </header>
       <section className="leaf flex flex-wrap items-center gap-4 p-3" aria-label="Judging">
         {progress && (
           <>

@@ -3,7 +3,7 @@ import { data, Form, useFetcher, useNavigation } from "react-router";
 import type { PlannedCase } from "../../core/collecting/arrange.ts";
 import { sharedFolder, studentRules } from "../../core/collecting/studentRules.ts";
 import { languages } from "../../core/languages/languages.ts";
-import { listAssignments } from "../../server/assignments/assignmentStore.ts";
+import { listAssignments, offered } from "../../server/assignments/assignmentStore.ts";
 import { listCasesByKey } from "../../server/cases/listStore.ts";
 import { findCollection } from "../../server/collect/collectionStore.ts";
 import { arrangeCollection } from "../../server/collect/collections.ts";
@@ -35,7 +35,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       progress: await judgingProgress(context.services, collection.key),
       cases: await listCasesByKey(database, collection.cases),
       assignment: collection.assignment,
-      assignments: await listAssignments(database, collection.course ?? ""),
+      assignments: offered(await listAssignments(database, collection.course ?? ""), collection.assignment),
     };
   const { arrangement, entries } = await arrangeCollection(database, collection);
   const students = await listStudents(database, collection.course ?? "");
@@ -54,7 +54,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     unpaired: arrangement.unpaired.map((each) => ({ ...each, text: each.text.slice(0, outputShown) })),
     labels: students.map((student) => student.label),
     assignment: collection.assignment ?? "",
-    assignments: await listAssignments(database, collection.course ?? ""),
+    assignments: offered(await listAssignments(database, collection.course ?? ""), collection.assignment),
   };
 }
 

@@ -12,6 +12,11 @@ const everywhere: readonly KeyRow[] = [
 const onListing: readonly KeyRow[] = [
   { keys: "Up, Down, Home, End", does: "go through the lines of a program" },
   { keys: "Enter, Space", does: "mark the line as faulty, or take the mark away" },
+  { keys: "A", does: "accept what is proposed: class, line and fix" },
+  { keys: "C", does: "choose another class" },
+  { keys: "F", does: "mend it: another fix" },
+  { keys: "N, B", does: "next or former case, where you work through several" },
+  { keys: "U", does: "undo what was done last, or have it back" },
 ];
 const inDryRun: readonly KeyRow[] = [
   { keys: "N", does: "next line" },

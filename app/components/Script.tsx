@@ -1,11 +1,13 @@
 import { type KeyboardEvent, useRef, useState } from "react";
 import { Link } from "react-router";
+import type { Hunk } from "../../core/fixes/hunks.ts";
+import type { Stretch } from "../../core/source/lineStyles.ts";
 import { BentNail, Chevron, PaperTab, PenNib } from "./marks.tsx";
 
 /** A note pinned to a line (1-based). */
 export type LineNote = {
   line: number;
-  kind: "tool" | "first lead" | "lead" | "faulty" | "run" | "hidden" | "structure";
+  kind: "hidden" | "structure";
   text: string /** An address that tells more. */;
   to?: string;
 };
@@ -25,6 +27,12 @@ export type ScriptProps = {
   next?: number | null;
   /** Lines with a paper tab: breakpoints. Where they are given, picking a line sets or takes one. */
   tabs?: ReadonlySet<number>;
+  /** Every line in stretches of weight and slant. */
+  styles?: ReadonlyArray<readonly Stretch[]> | undefined;
+  /** The line that is named first. */
+  named?: number | null;
+  /** A change as a slip on the script: old lines struck through, new ones below them. Line numbers are 1-based. */
+  slip?: readonly Hunk[] | undefined;
   /** Called with a 1-based line that the person picked by pointer or key; absent: lines cannot be picked. */
   onPick?: (line: number) => void;
   pickHint?: string;
@@ -33,15 +41,43 @@ export type ScriptProps = {
 /** Lines drawn at once; a longer program is shown in parts, so that the page stays quick. */
 const drawn = 1200;
 
+const kindClasses = {
+  keyword: "script-keyword",
+  comment: "script-comment",
+  text: "script-quoted",
+  open: "script-open",
+} as const;
+
+/** A piece of a line from an offset on, in its stretches, each in its weight and slant. */
+function Styled({ stretches, from, to }: { stretches: readonly Stretch[]; from: number; to: number }) {
+  let at = 0;
+  return stretches.map((stretch) => {
+    const begins = at;
+    at += stretch.text.length;
+    const text = stretch.text.slice(Math.max(0, from - begins), Math.max(0, to - begins));
+    if (text === "") return null;
+    return stretch.kind ? (
+      <span key={begins} className={kindClasses[stretch.kind]}>
+        {text}
+      </span>
+    ) : (
+      text
+    );
+  });
+}
+
 /** The text of a line: blanks at its end, which matter and are otherwise not seen, as signs. */
-function LineText({ text }: { text: string }) {
+function LineText({ text, stretches }: { text: string; stretches?: readonly Stretch[] | undefined }) {
   const inner = text.trimStart();
   const own = inner.trimEnd();
   const end = inner.slice(own.length);
+  const from = text.length - inner.length;
   return (
     <>
-      {text.slice(0, text.length - inner.length)}
-      <span className="script-own">{own || " "}</span>
+      {text.slice(0, from)}
+      <span className="script-own">
+        {own === "" ? " " : stretches ? <Styled stretches={stretches} from={from} to={from + own.length} /> : own}
+      </span>
       {end !== "" && (
         <span className="text-graphite" title="blanks at the end of the line">
           {end.replaceAll(" ", "·").replaceAll("\t", "→   ")}
@@ -62,10 +98,13 @@ export function Script({
   depths,
   next,
   tabs,
+  styles,
+  named,
+  slip = [],
   onPick,
   pickHint,
 }: ScriptProps) {
-  const [at, setAt] = useState(Math.min(Math.max(1, reported ?? 1), Math.max(1, lines.length)));
+  const [at, setAt] = useState(Math.min(Math.max(1, named ?? reported ?? 1), Math.max(1, lines.length)));
   const list = useRef<HTMLOListElement>(null);
   const [part, setPart] = useState(Math.floor((at - 1) / drawn));
   const first = lines.length > drawn ? part * drawn : 0;
@@ -98,6 +137,7 @@ export function Script({
           reported === line ? "the tool names this line" : "",
           faulty?.has(line) ? "faulty line" : "",
           next === line ? "about to run" : "",
+          named === line ? "look here first" : "",
           tabs?.has(line) ? "breakpoint" : "",
         ].filter((part) => part);
         const own = notes.filter((note) => note.line === line);
@@ -119,13 +159,21 @@ export function Script({
               {firstNumber + index}
             </span>
             <span className="script-text text-left">
-              <LineText text={text} />
+              <LineText text={text} stretches={styles?.[index]} />
             </span>
           </>
         );
-        const state = `script-line ${faulty?.has(line) ? "script-line-faulty" : ""} ${next === line ? "script-line-next" : ""}`;
+        const struck = slip.some((hunk) => line >= hunk.start && line < hunk.start + hunk.before.length);
+        const state = `script-line ${struck ? "script-struck" : ""} ${named === line ? "script-line-named" : ""} ${faulty?.has(line) ? "script-line-faulty" : ""} ${next === line ? "script-line-next" : ""}`;
         const name = `line ${firstNumber + index}${marks.length ? `, ${marks.join(", ")}` : ""}: ${text.trim() || "blank"}`;
-        return (
+        const before = slip.filter((hunk) => hunk.before.length === 0 && hunk.start === line);
+        const behind = slip.filter((hunk) =>
+          hunk.before.length > 0
+            ? hunk.start + hunk.before.length - 1 === line
+            : line === lines.length && hunk.start > line,
+        );
+        return [
+          ...before.map((hunk) => <SlipRows key={`before ${hunk.start}`} hunk={hunk} />),
           <li key={index} id={`line-${line}`} tabIndex={-1} className={state}>
             {onPick ? (
               <button
@@ -152,8 +200,9 @@ export function Script({
               </div>
             )}
             {withNotes && <LineNotes notes={own} />}
-          </li>
-        );
+          </li>,
+          ...behind.map((hunk) => <SlipRows key={`behind ${hunk.start}`} hunk={hunk} />),
+        ];
       })}
     </ol>
   );
@@ -181,45 +230,39 @@ export function Script({
   );
 }
 
+/** The new lines of a change, on a slip. */
+function SlipRows({ hunk }: { hunk: Hunk }) {
+  return (
+    <li className="bg-slip" aria-label={`proposed in the place of line ${hunk.start}`}>
+      {hunk.after.map((text, index) => (
+        <div key={index} className="script-line">
+          <span />
+          <span className="script-number">+</span>
+          <ins className="script-text no-underline">{text.replace(/\r?\n$/, "") || " "}</ins>
+        </div>
+      ))}
+    </li>
+  );
+}
+
 const noteWords: Record<LineNote["kind"], string> = {
-  tool: "tool says",
-  "first lead": "look here first",
-  lead: "look here",
-  faulty: "faulty line",
-  run: "in the run",
   hidden: "warning hidden",
   structure: "pairs",
 };
 
-/** The notes of one line; more than two fold behind the first ones. */
+/** The notes of a line, on one line of their own whatever they hold; the whole is shown by pointing, and read out. */
 function LineNotes({ notes }: { notes: readonly LineNote[] }) {
-  const [first, second, ...rest] = notes;
-  if (!first) return <span />;
-  const one = (note: LineNote) => (
-    <p
-      className="border-l-2 border-rule-strong pr-2 pl-2 font-sans text-[0.82rem] leading-5"
-      key={note.kind + note.text}
-    >
-      <span className="font-semibold">{noteWords[note.kind]}:</span> {note.text}{" "}
-      {note.to && (
-        <Link className="link" to={note.to} preventScrollReset>
+  if (notes.length === 0) return <span />;
+  const text = notes.map((note) => `${noteWords[note.kind]}: ${note.text}`).join("; ");
+  const to = notes.find((note) => note.to)?.to;
+  return (
+    <p className="flex border-l-2 border-rule-strong px-2 font-sans text-[0.82rem] whitespace-nowrap" title={text}>
+      <span className="overflow-hidden text-ellipsis">{text}</span>
+      {to && (
+        <Link className="link ml-1" to={to} preventScrollReset>
           taken apart
         </Link>
       )}
     </p>
-  );
-  return (
-    <div className="pl-2">
-      {one(first)}
-      {second && one(second)}
-      {rest.length > 0 && (
-        <details className="pl-2 font-sans text-[0.82rem]">
-          <summary className="cursor-pointer text-graphite">
-            {rest.length} more {rest.length === 1 ? "note" : "notes"}
-          </summary>
-          {rest.map(one)}
-        </details>
-      )}
-    </div>
   );
 }

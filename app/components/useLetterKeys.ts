@@ -27,7 +27,7 @@ export function useLetterKeys(place: RefObject<HTMLElement | null>, keys: Readon
         event.target instanceof HTMLInputElement ||
         event.target instanceof HTMLSelectElement ||
         event.target instanceof HTMLTextAreaElement;
-      if (event.ctrlKey || event.altKey || event.metaKey || typing || !letterKeysOn()) return;
+      if (event.defaultPrevented || event.ctrlKey || event.altKey || event.metaKey || typing || !letterKeysOn()) return;
       const act = current.current[event.key.toLowerCase()];
       if (!act) return;
       event.preventDefault();

@@ -127,8 +127,8 @@ test("where lines can be picked each is a button with its name, and one of them 
 test("notes stand at their lines and lead on where they have more to tell", () => {
   const markup = script({
     notes: [
-      { line: 3, kind: "tool", text: "not defined", to: "/cases/1?leaf=messages" },
-      { line: 1, kind: "first lead", text: "named otherwise" },
+      { line: 3, kind: "hidden", text: "not defined", to: "/cases/1?leaf=messages" },
+      { line: 1, kind: "structure", text: "named otherwise" },
     ],
   });
   const lines = [...markup.matchAll(/<li.*?<\/li>/gs)].map(([line]) => line);
@@ -148,4 +148,54 @@ test("a very long program is drawn in parts, with the part of the reported line 
   expect(markup).toContain("load_3000 = ");
   expect(markup).not.toContain("load_1 = ");
   expect([...markup.matchAll(/<li /g)].length).toBeLessThanOrEqual(1300);
+});
+
+/** A listing line by line, without its markup. */
+const rowsOf = (markup: string) =>
+  [...markup.matchAll(/<li.*?<\/li>/gs)].map(([line]) =>
+    line
+      .replace(/<[^>]+>/g, " ")
+      .replaceAll(/\s+/g, " ")
+      .trim(),
+  );
+
+test("a change stands as a slip on the script: old lines struck through, new ones below; a line put in stands before its place", () => {
+  const replaced = script({ slip: [{ start: 3, before: ["print(dekc)\n"], after: ["print(deck)\n", "print()\n"] }] });
+  expect(rowsOf(replaced)).toEqual(["1 deck = 4 ··", "2", "3 print(dekc)", "+ print(deck) + print()"]);
+  expect(replaced).toMatch(/script-struck[^"]*"[^>]*>.*?dekc/s);
+  const inserted = script({ slip: [{ start: 2, before: [], after: ["import tides\n"] }] });
+  expect(rowsOf(inserted)[1]).toBe("+ import tides");
+  expect(inserted).not.toContain("script-struck");
+  const atEnd = script({ slip: [{ start: 4, before: [], after: ["print(1)\n"] }] });
+  expect(rowsOf(atEnd).at(-1)).toBe("+ print(1)");
+});
+
+test("the one line that is named is said to be, and is where the keys begin", () => {
+  const markup = script({ named: 3, reported: 1, onPick: () => undefined });
+  const buttons = [...markup.matchAll(/<button[^>]*>/g)].map(([button]) => button);
+  expect(buttons.find((button) => button.includes('tabindex="0"'))).toContain("line 3, look here first");
+});
+
+test("stretches of a line differ in weight and slant, and its text stays whole with blanks at both ends", () => {
+  const styles = [
+    [
+      { text: "  " },
+      { text: "if", kind: "keyword" as const },
+      { text: " deck: " },
+      { text: "# car  ", kind: "comment" as const },
+    ],
+  ];
+  const markup = script({ lines: ["  if deck: # car  "], styles });
+  expect(markup).toContain('<span class="script-keyword">if</span>');
+  expect(markup).toContain('<span class="script-comment"># car</span>');
+  expect(rowsOf(markup)[0]).toBe("1 if deck: # car ··");
+  fc.assert(
+    fc.property(fc.array(fc.constantFrom("a", " ", "if", "#", "\t"), { maxLength: 12 }), (parts) => {
+      const line = parts.join("");
+      const plain = rowsOf(script({ lines: [line] }));
+      const pieces = parts.length === 0 ? [{ text: "" }] : parts.map((text) => ({ text, kind: "text" as const }));
+      const styled = script({ lines: [line], styles: [pieces] });
+      expect(rowsOf(styled)[0]?.replaceAll(" ", "")).toBe(plain[0]?.replaceAll(" ", ""));
+    }),
+  );
 });

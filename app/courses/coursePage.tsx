@@ -146,18 +146,21 @@ function AssignmentList({
         </p>
       ) : (
         <ul className="grid gap-2">
-          {assignments.map((each) => (
-            <li key={each.key}>
-              <Link className="link font-semibold" to={`/assignments/${each.key}`}>
-                {each.title}
-              </Link>
-              <p className="note-small">
-                {counted(each.cases, "program", "programs")}, {counted(each.checks, "check", "checks")},{" "}
-                {counted(each.models, "model", "models")}
-                {each.hand_in_open && "; students hand in"}
-              </p>
-            </li>
-          ))}
+          {[...assignments.filter((each) => !each.put_away), ...assignments.filter((each) => each.put_away)].map(
+            (each) => (
+              <li key={each.key}>
+                <Link className="link font-semibold" to={`/assignments/${each.key}`}>
+                  {each.title}
+                </Link>
+                <p className="note-small">
+                  {counted(each.cases, "program", "programs")}, {counted(each.checks, "check", "checks")},{" "}
+                  {counted(each.models, "model", "models")}
+                  {each.hand_in_open && "; students hand in"}
+                  {each.put_away && "; put away"}
+                </p>
+              </li>
+            ),
+          )}
         </ul>
       )}
       <Form method="post" className="flex flex-wrap items-end gap-3">

@@ -1,10 +1,11 @@
 import { type DragEvent, useRef, useState } from "react";
-import { Form, useNavigation } from "react-router";
+import { Form, Link, useNavigation } from "react-router";
 import { languages } from "../../core/languages/languages.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { filterChoices, filterOf } from "../../server/cases/filterChoices.ts";
 import { listCases, listLength } from "../../server/cases/listStore.ts";
 import { act } from "../actions.ts";
+import { alikeAddress, walkBegin } from "../case/walkAddress.ts";
 import { CaseFilters } from "../components/CaseFilters.tsx";
 import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
 import { CodeField } from "../components/CodeField.tsx";
@@ -272,7 +273,19 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
         </Form>
       </section>
       <section aria-labelledby="tray-title">
-        <h2 id="tray-title">In the Tray: not judged yet</h2>
+        <header className="flex flex-wrap items-baseline gap-x-4">
+          <h2 id="tray-title">In the Tray: not judged yet</h2>
+          {total > 0 && (
+            <p className="ml-auto flex gap-4">
+              <Link className="link" to={alikeAddress("tray")}>
+                Fail alike
+              </Link>
+              <Link className="link" to={walkBegin("tray")}>
+                Work through them
+              </Link>
+            </p>
+          )}
+        </header>
         <UndoDelete caseKey={putAway} />
         <CaseFilters filter={filter} choices={choices} withState={false} />
         {rows.length === 0 && Object.keys(filter).length > 0 ? (

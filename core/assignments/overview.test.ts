@@ -5,12 +5,12 @@ import {
   type Cell,
   cellResults,
   countClasses,
+  createGlanceReader,
   glanceOf,
   groupAlike,
   lettersOf,
   masked,
   passesAll,
-  readGlance,
   readLetters,
 } from "./overview.ts";
 
@@ -98,8 +98,13 @@ test("what a run as handed in was to give comes from the model, if nobody said i
 
 test("cells in short are read as they were; what is none is left out", () => {
   const cells = cellResults.map((result, index) => ({ check: `key${index}`, edition: index + 1, result }));
+  const readGlance = createGlanceReader();
   expect(readGlance(glanceOf(cells))).toEqual(cells);
-  expect(readGlance("")).toEqual([]);
+  expect(readGlance(glanceOf(cells.toReversed()))).toEqual(cells.toReversed());
+  expect(readGlance(glanceOf([]))).toEqual([]);
+  // As it was written before, and cut short.
+  expect(readGlance("load:2:p")).toEqual([{ check: "load", edition: 2, result: "passes" }]);
+  expect(readGlance("load:2 limit:1|p")).toEqual([{ check: "load", edition: 2, result: "passes" }]);
   expect(readLetters(lettersOf([...cellResults, null]))).toEqual([...cellResults, null]);
   expect(readGlance("key:1:z other")).toEqual([]);
 });

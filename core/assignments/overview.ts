@@ -43,17 +43,43 @@ const letters = {
   "not run": "n",
 } as const;
 
-/** Cells in short: check, edition and a letter each, with blanks between; `readGlance` reads them. Keys hold no sign. */
+const resultOfLetter = new Map<string, CellResult>(cellResults.map((each) => [letters[each], each]));
+
+/**
+ * Cells in short: checks with their editions, "|", and a letter each in the same order. All programs of an assignment have
+ * the same beginning. `readGlance` reads them. Keys hold no sign.
+ */
 export function glanceOf(cells: readonly GlanceCell[]): string {
-  return cells.map((cell) => `${cell.check}:${cell.edition}:${letters[cell.result]}`).join(" ");
+  return cells.length === 0
+    ? ""
+    : `${cells.map((cell) => `${cell.check}:${cell.edition}`).join(" ")}|${lettersOf(cells.map((cell) => cell.result))}`;
 }
 
-/** The cells that `glanceOf` has written; what is none is left out. */
-export function readGlance(glance: string): GlanceCell[] {
-  if (glance === "") return [];
+/** Reads cells that `glanceOf` has written, many one after another; what is none is left out. */
+export function createGlanceReader(): (glance: string) => GlanceCell[] {
+  const known = new Map<string, Array<Pick<GlanceCell, "check" | "edition">>>();
+  return (glance) => {
+    const [head = "", letters] = glance.split("|");
+    if (letters === undefined) return readSingly(glance);
+    const checks =
+      known.get(head) ??
+      head.split(" ").map((written) => {
+        const [check = "", edition] = written.split(":");
+        return { check, edition: Number(edition) };
+      });
+    known.set(head, checks);
+    return checks.flatMap(({ check, edition }, at) => {
+      const result = resultOfLetter.get(letters[at] ?? "");
+      return check && result ? [{ check, edition, result }] : [];
+    });
+  };
+}
+
+/** The former way to write them: check, edition and letter of each, with blanks between. */
+function readSingly(glance: string): GlanceCell[] {
   return glance.split(" ").flatMap((written) => {
     const [check, edition, letter] = written.split(":");
-    const result = cellResults.find((each) => letters[each] === letter);
+    const result = resultOfLetter.get(letter ?? "");
     return check && result ? [{ check, edition: Number(edition), result }] : [];
   });
 }
@@ -65,7 +91,7 @@ export function lettersOf(results: ReadonlyArray<CellResult | null>): string {
 
 /** The results that `lettersOf` has written. */
 export function readLetters(text: string): Array<CellResult | null> {
-  return [...text].map((letter) => cellResults.find((each) => letters[each] === letter) ?? null);
+  return [...text].map((letter) => resultOfLetter.get(letter) ?? null);
 }
 
 /** What the first failing cell shows; "" where none fails. */

@@ -31,3 +31,8 @@ export function withSurroundings(files: ProgramFiles, surroundings: Surroundings
   );
   return [main, ...kept, ...added];
 }
+
+/** True where nothing lies beside a program but its own files: its run depends on what is typed in alone. */
+export function isPlain({ surroundings }: { surroundings: Surroundings }): boolean {
+  return Object.keys(surroundings).length === 0;
+}

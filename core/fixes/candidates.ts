@@ -21,12 +21,19 @@ function byDistance(line: number, reported: number | null): number {
 
 /**
  * Edits in the order in which they are tried: likely slips first, near the leads. `ran` are the lines that a recorded run
- * went through, where one is known: what never ran made no output wrong.
+ * went through, where one is known: what never ran made no output wrong. Of lines that are as likely the spectrum decides.
  */
 export function rankCandidates(
   context: EditContext,
   edits: readonly Edit[],
-  known: { leads: readonly Lead[]; refused: boolean; reported: number | null; ran?: ReadonlySet<number> },
+  known: {
+    leads: readonly Lead[];
+    refused: boolean;
+    reported: number | null;
+    ran?: ReadonlySet<number>;
+    /** How much lines speak for being the fault by which runs went through them (spectrum.ts). */
+    spectrum?: ReadonlyMap<number, number>;
+  },
 ): Candidate[] {
   const weights = new Map<number, number>();
   for (const [rank, lead] of known.leads.filter((each) => each.file === undefined).entries())
@@ -38,7 +45,7 @@ export function rankCandidates(
     const lead = weights.get(line) ?? 0;
     const near = known.refused ? byDistance(line, known.reported) : elsewhere;
     const ran = known.refused || !known.ran || known.ran.has(line) ? 1 : neverRan / elsewhere;
-    return Math.max(lead, near * ran);
+    return Math.max(lead, near * ran) * (known.spectrum ? 0.9 + 0.1 * (known.spectrum.get(line) ?? 0) : 1);
   };
   return edits
     .map((edit) => {

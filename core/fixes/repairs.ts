@@ -1,6 +1,7 @@
 import { diffArrays } from "diff";
 import { calledName } from "../edits/places.ts";
 import type { Language } from "../languages/language.ts";
+import { commonLibrary, type Library } from "../languages/writing.ts";
 import { type PlacedToken, placed } from "../syntax/placed.ts";
 import { nodesOf, parts, type SyntaxNode, walk } from "../syntax/tree.ts";
 import { findHunks } from "./hunks.ts";
@@ -76,11 +77,9 @@ const ordinary = new Set(["0", "1", "-1"]);
 const catchAll =
   /^(Exception|BaseException|Throwable|RuntimeException|Error|StandardError|System\.Exception|ApplicationException)$/;
 const handlers = /^(except|catch|unwind_protect_cleanup|finally)$/i;
-const reading =
-  /^(input|scanf|fscanf|gets|fgets|getchar|readln|read|ReadLine|Read|next(Line|Int|Double|Boolean|Long)?|readline|readLine)$/i;
-const leavers = /^(exit|quit|_exit|abort|halt|Exit|Halt|sys)$/;
-const printing =
-  /^(print|println|printf|fprintf|puts|putchar|write|writeln|Write|WriteLine|disp|display|display|puts)$/i;
+function libraryOfLanguage(language: Language): Library {
+  return language.writing?.library ?? commonLibrary;
+}
 
 /** How many handlers a program has that catch whatever comes, and of those that do nothing with what they catch. */
 function handlersOf(language: Language, tokens: readonly PlacedToken[]): { all: number; idle: number } {
@@ -133,10 +132,10 @@ function bodyBehind(language: Language, tokens: readonly PlacedToken[], at: numb
     .filter((token) => token.line > head.line || later.some((each) => each.line > head.line) === false);
 }
 
-function count(tokens: readonly PlacedToken[], pattern: RegExp): number {
+function count(tokens: readonly PlacedToken[], does: (name: string) => boolean): number {
   return tokens.filter(
     (token, at) =>
-      (token.kind === "name" || token.kind === "keyword") && pattern.test(token.text) && tokens[at - 1]?.text !== "def",
+      (token.kind === "name" || token.kind === "keyword") && does(token.text) && tokens[at - 1]?.text !== "def",
   ).length;
 }
 
@@ -178,6 +177,7 @@ function fixedValue(
   after: string,
   checks: readonly PassedCheck[],
 ): string | null {
+  const { prints } = libraryOfLanguage(language);
   const tree = language.syntax?.(after);
   if (!tree) return null;
   const expected = checks.map((check) => check.expected ?? "").join("\n");
@@ -192,13 +192,13 @@ function fixedValue(
     const gone = removed.filter((token) => token.kind === "name" && !stillThere.has(token.text));
     for (const token of added) {
       if (token.kind !== "number" && token.kind !== "text") continue;
-      const inPrint = callsAround(tree, token).some((name) => printing.test(name));
+      const inPrint = callsAround(tree, token).some((name) => prints(name));
       const numbers = token.kind === "number" ? new Set([String(Number(token.text))]) : numbersIn(token.text);
       const others = added.filter(
         (each) =>
           each !== token &&
           (each.kind === "name" || each.kind === "operator") &&
-          !printing.test(each.text) &&
+          !prints(each.text) &&
           !/^[=(),;:.]|:=$/.test(each.text),
       );
       const fresh = removed.length === 0;
@@ -240,6 +240,7 @@ export function repairsOf(given: {
   passed: readonly PassedCheck[];
 }): Repair {
   const { language, before, after, passed } = given;
+  const library = libraryOfLanguage(language);
   const [one, other] = [tokensOf(language, before), tokensOf(language, after)];
   const differ = byLines(before, after, one, other);
   const [had, has] = [handlersOf(language, one), handlersOf(language, other)];
@@ -249,7 +250,7 @@ export function repairsOf(given: {
       because: "It catches whatever goes wrong, and what goes wrong is not looked at any more.",
     };
   if (has.idle > had.idle) return { repairs: "hides", because: "It catches the fault and does nothing about it." };
-  if (count(other, reading) < count(one, reading))
+  if (count(other, library.reads) < count(one, library.reads))
     return { repairs: "hides", because: "It leaves out a read, so what is typed in there is not used." };
   if (!given.refused) {
     const fixed = fixedValue(language, differ, before, after, passed);
@@ -282,7 +283,7 @@ export function repairsOf(given: {
         repairs: "hides",
         because: "It puts a fixed value into the data, so that the fault does not meet its end any more.",
       };
-    if (count(other, leavers) > count(one, leavers))
+    if (count(other, library.leaves) > count(one, library.leaves))
       return { repairs: "hides", because: "It ends the program before the place of the fault." };
     const gone = differ.reduce((sum, { removed, added }) => sum + removed.length - added.length, 0);
     const came = differ.reduce((sum, { added }) => sum + added.length, 0);

@@ -12,8 +12,35 @@ export type Writing = {
   equal: string;
   unequal: string;
   assign: string;
-  /** What stands around a block; `end` words alone where the header opens it. */
-  blocks: { by: "indentation" } | { by: "braces" } | { by: "words"; open: string | null; close: string };
+  /** What stands around a block: nothing but blanks, braces, two words, or one word that ends what the header opens. */
+  blocks:
+    | { by: "indentation" }
+    | { by: "braces" }
+    | { by: "two words"; open: string; close: string }
+    | { by: "end word"; close: string };
+  /** How a variable comes to be: by its first value, in a part of its own, or where its first value stands. */
+  variables: "by assignment" | "declared apart" | "declared in place";
+  /** The sign around a text, how the same sign is written inside one, and the sign around a single letter, if another. */
+  quote: '"' | "'";
+  quoteInside: string;
+  letterQuote?: "'";
+  /** Signs before the name of a part. */
+  members: readonly string[];
+  /** True if there is a sign that adds to a variable (`+=`). */
+  compound: boolean;
+  /** The words that head a decision which is asked only where the one before does not hold. */
+  chained: string;
+  /** The call that counts in the header of a loop, where one does. */
+  countingCall?: string;
+  /** The first element of a list, and a copy of it where another name would be the same list. */
+  firstElement: (list: string) => string;
+  copyOf?: (list: string) => string;
+  /** Values that a variable may begin with, beside whole numbers. */
+  beginnings: readonly string[];
+  /** The word by which a function names variables of the whole program, and what stands between them. */
+  wholeProgram?: { word: string; apart: string };
+  /** True if a function that gives nothing back is not refused and its value is used all the same. */
+  givesNothing?: true;
   /** What ends (or parts) statements; "" where the line does. */
   statementEnd: string;
   /** Operators that divide: a decimal result, a whole one, the rest; null where there is none. */
@@ -24,6 +51,11 @@ export type Writing = {
   step: (name: string, sign: "+" | "-") => string;
   /** Makes a number of a text, a decimal number of a whole one, a text of a number; the likeliest first. */
   conversions: readonly Conversion[];
+  /** Lines asked for first: `body` is indented further and ends with a line end, as does what is given back. */
+  guarded: (condition: string, body: string, indent: string, lineEnd: string) => string;
+  /** How many elements a list has, where there is one way to ask; and what stands for nothing, where a name may hold it. */
+  lengthOf?: (list: string) => string;
+  nothing?: string;
   /** A statement that gives a value back; "" where a function gives its result in another way. */
   returns: (value: string) => string;
   /** How an equality of texts is written where the sign of equality compares something else. */
@@ -34,4 +66,40 @@ export type Writing = {
   inclusions: ReadonlyArray<{ words: ReadonlySet<string>; line: string }>;
   /** Names of functions that print, by what they are mistaken for. */
   printers: readonly (readonly string[])[];
+  library: Library;
 };
+
+/**
+ * What functions of a language's library do, by their names: read what is typed in (`readsText`: and give it as a text),
+ * print, end the program, only give something back, only change what they are called on.
+ */
+export type Library = Readonly<
+  Record<"reads" | "readsText" | "prints" | "leaves" | "gives" | "changes", (name: string) => boolean>
+>;
+
+/** A library by lists of words; `caseSensitive` false: names are the same in any case. */
+export function libraryOf(words: Readonly<Record<keyof Library, string>>, caseSensitive = true): Library {
+  const folded = (text: string) => (caseSensitive ? text : text.toLowerCase());
+  const among = (text: string) => {
+    const known = new Set(
+      text
+        .split(" ")
+        .filter((word) => word !== "")
+        .map(folded),
+    );
+    return (name: string) => known.has(folded(name));
+  };
+  return {
+    ...{ reads: among(words.reads), readsText: among(words.readsText), prints: among(words.prints) },
+    ...{ leaves: among(words.leaves), gives: among(words.gives), changes: among(words.changes) },
+  };
+}
+
+/** For languages whose own library is not written down. */
+export const commonLibrary: Library = libraryOf(
+  {
+    ...{ reads: "input read readln readline", readsText: "", prints: "print write writeln printf output display" },
+    ...{ leaves: "exit halt quit end stop", gives: "", changes: "" },
+  },
+  false,
+);

@@ -87,7 +87,7 @@ test("a header that ends otherwise than its siblings", () => {
   const program = "if a:\n    x\nif b:\n    y\nif c\n    z\n";
   const leads = leadsFor(program, '  File "a.py", line 6\n    z\nIndentationError: unexpected indent\n');
   expect(leads.find((lead) => lead.line === 5)?.why).toContain(
-    "Other lines that begin with “if” end in “:” (line 1, line 3)",
+    "Other lines that begin with “if” end in “:” (line 1: “if a:”, line 3)",
   );
 });
 

@@ -14,12 +14,14 @@ import { firstWrongOutput } from "./firstWrongOutput.ts";
 import { foundPlace } from "./foundPlace.ts";
 import { indentation } from "./indentation.ts";
 import type { Lead, LeadContext, LeadRule } from "./lead.ts";
+import { leftInInput } from "./leftInInput.ts";
 import { lineAbove } from "./lineAbove.ts";
 import { mistakesInText } from "./mistakesInText.ts";
 import { neverRan } from "./neverRan.ts";
 import { noticed } from "./noticed.ts";
 import { reportedLine } from "./reportedLine.ts";
 import { siblings } from "./siblings.ts";
+import { signsInResult } from "./signs.ts";
 import { similarNames } from "./similarNames.ts";
 import { unpairedSigns } from "./unpairedSigns.ts";
 import { unsetValue } from "./unsetValue.ts";
@@ -44,6 +46,8 @@ const rules: readonly LeadRule[] = [
   foundPlace,
   neverRan,
   mistakesInText,
+  leftInInput,
+  signsInResult,
   unsetValue,
   chance,
 ];

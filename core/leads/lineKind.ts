@@ -1,7 +1,6 @@
 import type { Language, Token } from "../languages/language.ts";
+import { commonLibrary } from "../languages/writing.ts";
 
-const readers = /^(input|scanf|readln|read|ReadLine|next\w*|readline|fgetl|gets|fgets)$/i;
-const printers = /^(print|println|printf|puts|writeln|write|WriteLine|Write|disp|fprintf)$/i;
 const calculating = new Set([
   "+",
   "-",
@@ -31,6 +30,7 @@ const calculating = new Set([
  * function is seldom where the fault lies. 0 for a line that works something out, less for others.
  */
 export function lineKind(language: Language, tokens: readonly Token[]): number {
+  const library = language.writing?.library ?? commonLibrary;
   const names = tokens.filter((token) => token.kind === "name").map((token) => token.text);
   const works = tokens.some(
     (token) => calculating.has(token.text) || /^(and|or|not|div|mod)$/i.test(token.text) || token.text === "[",
@@ -40,7 +40,7 @@ export function lineKind(language: Language, tokens: readonly Token[]): number {
     .slice(0, 3)
     .some((token) => token.kind === "keyword" && language.decisionWords.has(token.text.toLowerCase()));
   if (decides) return 0;
-  if (names.some((name) => printers.test(name))) return works ? -12 : -18;
-  if (names.some((name) => readers.test(name))) return works ? -10 : -16;
+  if (names.some((name) => library.prints(name))) return works ? -12 : -18;
+  if (names.some((name) => library.reads(name))) return works ? -10 : -16;
   return works ? 0 : -6;
 }

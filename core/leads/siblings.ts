@@ -29,7 +29,7 @@ export const siblings: LeadRule = ({ verdict, codeLines, text }) => {
         line,
         why: `Other lines that begin with “${word}” end in “${usual}” (${same
           .slice(0, 3)
-          .map((each) => `line ${each}`)
+          .map((each, at) => `line ${each}${at === 0 ? `: “${(text[each - 1] ?? "").trim()}”` : ""}`)
           .join(", ")}); this one does not.`,
         weight: 74,
       });

@@ -113,6 +113,8 @@ export const outcomeSchema = z.object({
   inputRanOut: z.boolean(),
   milliseconds: z.number(),
   translator: z.string(),
+  /** True for one of several runs in one job; whether a mending is verified is never asked of such a one. */
+  inCompany: z.boolean().optional(),
   /**
    * Why nothing is known of the program, in words for a person; there if `stoppedBy` is one of the three that tell
    * nothing.

@@ -35,6 +35,8 @@ export type JudgeInput = {
   firstLine?: number;
   /** Main file of the last version that worked. */
   working?: string;
+  /** True where only the class is asked for: no line is looked for. */
+  glance?: boolean;
 };
 
 /** `goesOn`: nothing is said of the end before the run has gone on for longRunSeconds. */
@@ -104,11 +106,13 @@ export function judge(input: JudgeInput): Judgement {
       endless !== null &&
       verdict.gates[1]?.passes === null &&
       isToGoOn(endless, outcome.milliseconds),
-    leads: findLeads({
-      ...{ language, verdict, outcome, trace, warned, mainName: input.mainName },
-      // Suspected lines are looked for in the file that the message is about.
-      program: verdict.reportedFile ? (input.files[verdict.reportedFile] ?? "") : program,
-      working: verdict.reportedFile ? undefined : input.working,
-    }),
+    leads: input.glance
+      ? []
+      : findLeads({
+          ...{ language, verdict, outcome, trace, warned, mainName: input.mainName },
+          // Suspected lines are looked for in the file that the message is about.
+          program: verdict.reportedFile ? (input.files[verdict.reportedFile] ?? "") : program,
+          working: verdict.reportedFile ? undefined : input.working,
+        }),
   };
 }

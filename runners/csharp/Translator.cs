@@ -17,8 +17,9 @@ namespace BentNail
         const string Folder = "/tmp/case";
         static MethodInfo compiler;
 
-        public static int Main()
+        public static int Main(string[] given)
         {
+            if (given.Length == 2 && given[0] == "many") return Many.Run(given[1]);
             Stream input = Console.OpenStandardInput();
             Stream output = Console.OpenStandardOutput();
             Console.SetOut(Console.Error);

@@ -3,7 +3,16 @@ import { type Comparison, comparisonSchema } from "../../core/assignments/compar
 import { type InputShape, inputShapeSchema } from "../../core/assignments/inputShape.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
 import type { Database, Query } from "../database/database.ts";
-import { asBytes, asJson, asPlainText, bytesColumn, jsonColumn, oneRow, textBytes } from "../database/rows.ts";
+import {
+  asBytes,
+  asJson,
+  asPlainText,
+  bytesColumn,
+  jsonColumn,
+  oneRow,
+  textBytes,
+  timeColumn,
+} from "../database/rows.ts";
 import { newCode, newKey } from "../keys.ts";
 
 const assignmentRow = z.object({
@@ -17,6 +26,7 @@ const assignmentRow = z.object({
   hand_in_code: z.string().nullable(),
   hand_in_open: z.boolean(),
   revision: z.number(),
+  put_away_at: timeColumn.nullable(),
 });
 /** What a teacher asks of a class, with the address at which students hand in for it. */
 export type Assignment = z.infer<typeof assignmentRow>;
@@ -33,7 +43,7 @@ export async function findAssignment({ query }: { query: Query }, key: string): 
 /** The assignment that a course's hand-ins go to as long as no other is named: its first one, or null. */
 export async function findFirstAssignment(database: Database, course: string): Promise<Assignment | null> {
   const rows = await database.query(
-    `select ${columns} from assignment where course = $1 order by position, created_at limit 1`,
+    `select ${columns} from assignment where course = $1 and put_away_at is null order by position, created_at limit 1`,
     [course],
   );
   return oneRow(assignmentRow, rows);
@@ -53,17 +63,19 @@ const listedRow = z.object({
   checks: z.number(),
   models: z.number(),
   cases: z.number(),
+  put_away: z.boolean(),
 });
 /** An assignment as a list shows it, with how much belongs to it. */
 export type ListedAssignment = z.infer<typeof listedRow>;
 
-/** The assignments of a course in their order. */
+/** The assignments of a course in their order, those that are put away among them. */
 export async function listAssignments(database: Database, course: string): Promise<ListedAssignment[]> {
   const rows = await database.query(
     `select a.key, a.course, a.title, a.hand_in_open,
        (select count(*)::int from program_check c where c.assignment = a.key and c.confirmed) as checks,
        (select count(*)::int from model_program m where m.assignment = a.key) as models,
-       (select count(*)::int from faulty_case f where f.assignment = a.key and f.deleted_at is null) as cases
+       (select count(*)::int from faulty_case f where f.assignment = a.key and f.deleted_at is null) as cases,
+       a.put_away_at is not null as put_away
      from assignment a where a.course = $1 order by a.position, a.created_at`,
     [course],
   );
@@ -106,6 +118,20 @@ export async function setAssignmentFields(query: Query, key: string, given: Assi
 /** Writes what is typed in to the assignment's programs, value by value. */
 export async function setInputShape(query: Query, key: string, shape: InputShape): Promise<void> {
   await query("update assignment set input_shape = $2 where key = $1", [key, asJson(shape)]);
+}
+
+/** Those that are offered: all but the ones put away; the one with `key` in any case. */
+export function offered(assignments: readonly ListedAssignment[], key: string | null): ListedAssignment[] {
+  return assignments.filter((each) => !each.put_away || each.key === key);
+}
+
+/** Puts an assignment away, its hand-in page closed, or takes it back. */
+export async function setPutAway(query: Query, key: string, away: boolean): Promise<void> {
+  await query(
+    `update assignment set put_away_at = case when $2 then now() end, hand_in_open = hand_in_open and not $2
+     where key = $1`,
+    [key, away],
+  );
 }
 
 /** Locks an assignment for a writer who had read it at `revision`: false if somebody wrote meanwhile. */

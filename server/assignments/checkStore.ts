@@ -114,6 +114,17 @@ export async function listAssignmentChecks({ query }: { query: Query }, assignme
     );
 }
 
+/** What an overview says of an assignment's checks, those that judge, in their order; no inputs and outputs. */
+export async function listCheckHeads({ query }: { query: Query }, assignment: string) {
+  const rows = await query(
+    "select key, edition, name, purpose, kind from program_check where assignment = $1 and confirmed order by position",
+    [assignment],
+  );
+  return z
+    .array(z.object({ key: z.string(), edition: z.number(), name: z.string(), purpose: z.string(), kind: z.string() }))
+    .parse(rows);
+}
+
 /** What students may see of an assignment's checks: those that are said to be visible and judge, without their rules. */
 export async function listVisibleChecks({ query }: { query: Query }, assignment: string) {
   const rows = await query(

@@ -1,7 +1,9 @@
 import type { Database, Query } from "../database/database.ts";
+import { newKey } from "../keys.ts";
 import type { Who } from "../people/teacherStore.ts";
 import { findCase, takeRevision, type WholeCase } from "./caseStore.ts";
 import { type Former, keepFormer } from "./formerStore.ts";
+import { keepStep, type Press } from "./undoStore.ts";
 
 /**
  * Why nothing was changed, in words for the person. `stale`: somebody else wrote meanwhile. `both`: what the person wanted to write and what stands there now,
@@ -17,6 +19,8 @@ export type Change = {
   revision: number;
   who: Who;
   reason: string;
+  /** The press that it belongs to, so that it can be undone with all of that; absent where nobody pressed anything. */
+  press?: Press;
   /** What the person wants to write, where it is text, and what of the case it would stand in place of. */
   text?: { yours: string; theirs: (now: WholeCase) => string };
 };
@@ -64,7 +68,7 @@ export async function changeCase(
   change: Change,
   write: (writer: CaseWriter) => Promise<Refused | undefined>,
 ): Promise<Changed> {
-  const { key, revision, who, reason, text } = change;
+  const { key, revision, who, reason, text, press = { key: newKey(), says: "" } } = change;
   return refusable(database, async (query) => {
     if (!(await takeRevision(query, key, revision))) {
       const now = text ? await findCase({ query }, key) : null;
@@ -73,6 +77,7 @@ export async function changeCase(
         ? { ok: false, stale: true, message: staleWords, both: { yours: text.yours, theirs } }
         : { ok: false, stale: true, message: staleWords };
     }
+    await keepStep(query, key, press, who);
     const refused = await write({
       query,
       keep: (about, aboutKey, former) => keepFormer(query, { about, aboutKey, former, who, reason, faultyCase: key }),

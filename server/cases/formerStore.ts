@@ -6,7 +6,7 @@ import type { Who } from "../people/teacherStore.ts";
 
 /** What a decision was before it changed. `faultyCase`: the case that it is about, if it is about one; it goes with it. */
 export type Former = {
-  about: "case" | "layer" | "mark" | "exercise" | "check" | "warning" | "assignment";
+  about: "case" | "layer" | "mark" | "exercise" | "check" | "warning" | "fix" | "assignment";
   aboutKey: string;
   former: unknown;
   who: Who;

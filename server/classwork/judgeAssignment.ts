@@ -46,7 +46,7 @@ export async function judgeOfAssignment(services: Services, key: string): Promis
     found = (await findCase(services.database, key, "all")) ?? found;
   const handedIn = lastHandedIn(found);
   const current = found.loaded.find((version) => version.key === found?.current_version);
-  const judged = handedIn && (await judgeVersion(services, found, handedIn));
+  const judged = handedIn && (await judgeVersion(services, found, handedIn, { quick: true }));
   hear(judged);
   if (assignment && handedIn && judged && judged.unknown === null) {
     const { class: faultClass, kind } = judged.deciding.judgement;
@@ -57,7 +57,8 @@ export async function judgeOfAssignment(services: Services, key: string): Promis
   }
   const layer = openLayer(found);
   if (layer && current && layer.version_before === current.key) {
-    const now = current.key === handedIn?.key && judged ? judged : await judgeVersion(services, found, current);
+    const now =
+      current.key === handedIn?.key && judged ? judged : await judgeVersion(services, found, current, { quick: true });
     hear(now);
     if (now.unknown === null)
       await setSuggestion(services.database.query, layer.key, keptVerdict(now.deciding.judgement));

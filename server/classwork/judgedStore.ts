@@ -1,5 +1,12 @@
 import { z } from "zod";
-import { alikeOf, type Cell, cellSchema, glanceOf, readGlance } from "../../core/assignments/overview.ts";
+import {
+  alikeOf,
+  type Cell,
+  cellSchema,
+  createGlanceReader,
+  type GlanceCell,
+  glanceOf,
+} from "../../core/assignments/overview.ts";
 import { faultClassSchema } from "../../core/cases/case.ts";
 import type { Database } from "../database/database.ts";
 import { asJson, asPlainText, jsonColumn, keyRow, timeColumn } from "../database/rows.ts";
@@ -41,11 +48,11 @@ const programRow = z.object({
   created_at: timeColumn,
   class: faultClassSchema.nullable(),
   kind: z.string().nullable(),
-  cells: z.string().transform(readGlance),
+  cells: z.string(),
   alike: z.string(),
 });
 /** A program of an overview: the newest version that was handed in of a case, with its cells; none before it is judged. */
-export type OverviewRow = z.infer<typeof programRow>;
+export type OverviewRow = Omit<z.infer<typeof programRow>, "cells"> & { cells: GlanceCell[] };
 
 /**
  * The programs of an assignment, the newest hand-in of each case first in its student's row, by label; programs of nobody
@@ -65,7 +72,11 @@ export async function listOverview(database: Database, assignment: string): Prom
      order by s.label nulls last, v.created_at desc, f.key`,
     [assignment],
   );
-  return z.array(programRow).parse(rows);
+  const read = createGlanceReader();
+  return z
+    .array(programRow)
+    .parse(rows)
+    .map((row) => ({ ...row, cells: read(row.cells) }));
 }
 
 /** All that is kept of the cells of an assignment's judged versions, by version. */

@@ -29,24 +29,33 @@ function isAnswer(language: Language, outcome: Outcome): boolean {
   return outcome.finished && outcome.stoppedBy === "none" && !ranOut;
 }
 
+/** True where something is written before something is read: it may be a prompt. */
+function mayPrompt(console: Outcome["console"]): boolean {
+  const written = console.findIndex((piece) => piece.kind === "out");
+  return written >= 0 && console.slice(written).some((piece) => piece.kind === "in");
+}
+
 /**
- * Runs a model under a setting. It is recorded as well, since a recording tells which line wrote
- * and which one read, and so what is a prompt. Words for a person where it does not run here.
+ * Runs a model under a setting (`known`: what it did there, where that is known). Where it writes before it reads it is
+ * recorded as well, since a recording tells which line wrote and which one read, and so what is a prompt. Words for a person
+ * where it does not run here.
  */
 export async function answerOf(
   toolchains: Toolchains,
   model: Pick<Model, "language" | "files">,
   setting: Setting,
+  known?: Outcome,
 ): Promise<{ outcome: Outcome; pieces: IntendedPiece[] | null } | { notRun: string }> {
   const program = { language: languageOf(model), files: model.files, ...setting };
-  const { outcome, notRun, unknown } = await runProgram(toolchains, program);
+  const kept = known && { found: known, keep: async () => {} };
+  const { outcome, notRun, unknown } = await runProgram(toolchains, program, kept);
   if (!outcome || unknown !== null) return { notRun: unknown ?? notRun ?? "It was not run." };
   let pieces: IntendedPiece[] | null = null;
   if (isAnswer(program.language, outcome)) {
-    const recorded = await recordProgram(toolchains, program);
+    const recorded = mayPrompt(outcome.console) ? await recordProgram(toolchains, program) : null;
     const written = (console: Outcome["console"]) => consoleText(console, ["out", "in"]);
     const console =
-      "trace" in recorded && written(recorded.trace.outcome.console) === written(outcome.console)
+      recorded && "trace" in recorded && written(recorded.trace.outcome.console) === written(outcome.console)
         ? recorded.trace.outcome.console
         : outcome.console;
     pieces = intendedOf(console, Object.values(fileTexts(model.files)).join("\n"));

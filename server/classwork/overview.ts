@@ -1,6 +1,6 @@
 import { countClasses, type GlanceCell, type Group, groupAlike, passesAll } from "../../core/assignments/overview.ts";
 import type { Assignment } from "../assignments/assignmentStore.ts";
-import { listAssignmentChecks } from "../assignments/checkStore.ts";
+import { listCheckHeads } from "../assignments/checkStore.ts";
 import type { Services } from "../services.ts";
 import { countToJudge } from "./judgeAssignment.ts";
 import { listOverview, type OverviewRow } from "./judgedStore.ts";
@@ -33,17 +33,18 @@ export type Overview = {
 
 /** Draws the overview of an assignment from what judging has kept; nothing is run. */
 export async function overviewOf(services: Services, assignment: Assignment): Promise<Overview> {
-  const [rows, kept, toJudge] = await Promise.all([
+  const [rows, checks, toJudge] = await Promise.all([
     listOverview(services.database, assignment.key),
-    listAssignmentChecks(services.database, assignment.key),
+    listCheckHeads(services.database, assignment.key),
     countToJudge(services, assignment.key),
   ]);
-  const checks = kept.filter((check) => check.confirmed);
   const editions = new Map(checks.map((check) => [check.key, check.edition]));
   const newest = new Map<string, OverviewRow[]>();
   for (const row of rows) {
     const whose = row.student ?? row.key;
-    newest.set(whose, [...(newest.get(whose) ?? []), row]);
+    const own = newest.get(whose);
+    if (own) own.push(row);
+    else newest.set(whose, [row]);
   }
   // The run as handed in has a column where somebody said what was typed in or meant to come out.
   const isOwn = (cell: GlanceCell) => !editions.has(cell.check);
@@ -67,20 +68,19 @@ export async function overviewOf(services: Services, assignment: Assignment): Pr
     if (!row) return [];
     // A cell of a former edition of its check says nothing any more.
     const current = row.cells.filter((cell) => isOwn(cell) || editions.get(cell.check) === cell.edition);
-    const find = (key: string) => current.find((cell) => (key === "" ? isOwn(cell) : cell.check === key)) ?? null;
+    const byCheck = new Map(current.map((cell) => [isOwn(cell) ? "" : cell.check, cell]));
     return {
       alike: row.alike,
       ...{
         key: row.key,
         version: row.version,
-
         class: row.class,
         kind: row.kind,
         number: row.number,
       },
       name: row.label ?? row.name ?? row.title,
       file: row.name ?? row.title,
-      cells: columns.map((column) => find(column.key)),
+      cells: columns.map((column) => byCheck.get(column.key) ?? null),
       passesAll: passesAll({ cells: current }),
       judged: row.cells.length > 0,
       earlier: before.map((each) => ({

@@ -2,6 +2,7 @@ import { comparisonsIn } from "../../core/assignments/comparisonsIn.ts";
 import { guessShape } from "../../core/assignments/guessShape.ts";
 import type { InputShape } from "../../core/assignments/inputShape.ts";
 import { type IntendedPiece, textOfResults } from "../../core/assignments/intended.ts";
+import { limitsIn } from "../../core/assignments/limitsIn.ts";
 import { type ProposedInput, proposeInputs } from "../../core/assignments/proposeInputs.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { decodeText } from "../../core/source/decode.ts";
@@ -43,9 +44,8 @@ async function limitsOf(database: Database, assignment: string, shape: InputShap
     const language = findLanguage(model.language);
     if (!language) continue;
     for (const file of model.files)
-      for (const { name, number } of comparisonsIn(language, decodeText(file.bytes).text))
-        if (number !== null && !ends.has(String(number)))
-          add(shape.some((each) => each.name === name) ? name : "", number);
+      for (const [name, numbers] of limitsIn(language, decodeText(file.bytes).text, shape))
+        for (const number of numbers) add(name, number);
   }
   const counted = new Map<number, number>();
   for (const program of await listNewestTexts(database, assignment, programsRead)) {

@@ -1,10 +1,10 @@
 import { compareOutput } from "../../core/assignments/compareOutput.ts";
 import type { Comparison } from "../../core/assignments/comparison.ts";
-import { comparisonsIn } from "../../core/assignments/comparisonsIn.ts";
 import { generateInputs } from "../../core/assignments/generateInputs.ts";
 import { guessShape } from "../../core/assignments/guessShape.ts";
 import type { InputShape } from "../../core/assignments/inputShape.ts";
-import type { Surroundings } from "../../core/cases/surroundings.ts";
+import { limitsIn } from "../../core/assignments/limitsIn.ts";
+import { isPlain, type Surroundings } from "../../core/cases/surroundings.ts";
 import { editContext } from "../../core/edits/context.ts";
 import { applyEdit, type Edit } from "../../core/edits/edit.ts";
 import { findFamily, proposeEdits } from "../../core/edits/families.ts";
@@ -12,7 +12,7 @@ import { sayEdit } from "../../core/edits/words.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { consoleText, type Limits, type Outcome, type ProgramFiles } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
-import { runProgram, usualLimits } from "../judge/run.ts";
+import { runProgram, runVariants, usualLimits } from "../judge/run.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 
 /** How many small changes of a model are tried, and how many inputs where no check notices one. */
@@ -65,6 +65,9 @@ function chosen(edits: readonly Edit[]): Edit[] {
   return found;
 }
 
+/** Inputs that are tried in one job. */
+const together = 25;
+
 /**
  * Makes small changes of a model and looks which of them no check notices (mutation analysis: DeMillo, Lipton and Sayward
  * 1978), and for those looks for an input that would.
@@ -113,9 +116,23 @@ export async function measureStrength(toolchains: Toolchains, request: StrengthR
     });
     return unknown === null ? outcome : null;
   };
+  /** What a program does with several inputs in one job, by input; what that does not tell is asked of its own run. */
+  const runsOf = async (
+    program: string,
+    inputs: readonly string[],
+    limits: Limits,
+  ): Promise<ReadonlyMap<string, Outcome>> => {
+    const variants = inputs.map((input) => ({ main: Buffer.from(program, "utf8"), input }));
+    const run = { language, files, limits, hurried: true };
+    const left = Math.max(0.5, (until - Date.now()) / 1000);
+    const outcomes = variants.length > 1 ? await runVariants(toolchains, run, variants, left) : null;
+    const told = inputs.map((input, at) => [input, outcomes?.[at]] as const);
+    return new Map(told.flatMap(([input, outcome]) => (outcome ? [[input, outcome]] : [])));
+  };
   const models = new Map<string, Promise<Outcome | null>>();
+  const settingOf = (input: string, surroundings: Surroundings) => JSON.stringify([input, surroundings]);
   const modelWith = (input: string, surroundings: Surroundings) => {
-    const key = JSON.stringify([input, surroundings]);
+    const key = settingOf(input, surroundings);
     const known = models.get(key) ?? runOf(text, input, surroundings, usualLimits);
     models.set(key, known);
     return known;
@@ -127,10 +144,16 @@ export async function measureStrength(toolchains: Toolchains, request: StrengthR
   const seconds = Math.min(usualLimits.cpuSeconds, Math.max(0.1 + start, (first.milliseconds * 4) / 1000));
   const limits: Limits = { ...usualLimits, cpuSeconds: seconds, wallSeconds: seconds * 2.5, outputBytes: 64 << 10 };
   /** True if a changed program shows something else than the model; null where that could not be told. */
-  const differs = async (program: string, input: string, surroundings: Surroundings, comparison: Comparison) => {
+  const differs = async (
+    program: string,
+    input: string,
+    surroundings: Surroundings,
+    comparison: Comparison,
+    known?: Outcome,
+  ) => {
     const meant = await modelWith(input, surroundings);
     if (!meant?.finished || meant.inputRanOut) return null;
-    const outcome = await runOf(program, input, surroundings, limits);
+    const outcome = known ?? (await runOf(program, input, surroundings, limits));
     if (!outcome) return null;
     if (outcome.stoppedBy === "refused") return "refused" as const;
     if (!outcome.finished) return true;
@@ -138,12 +161,7 @@ export async function measureStrength(toolchains: Toolchains, request: StrengthR
   };
 
   const shape = request.shape.length > 0 ? request.shape : guessShape(language, text);
-  const limitsOf = new Map<string, number[]>();
-  for (const { name, number } of comparisonsIn(language, text)) {
-    const known = shape.some((value) => value.name === name) ? name : "";
-    if (number !== null) limitsOf.set(known, [...(limitsOf.get(known) ?? []), number]);
-  }
-  const inputs = generateInputs(shape, limitsOf, mostInputs);
+  const inputs = generateInputs(shape, limitsIn(language, text, shape), mostInputs);
   result.inputs = inputs.length;
   const rules = checks[0]?.comparison ?? {};
   // A change that the translator refuses is noticed by nobody's checks: it never runs.
@@ -152,11 +170,19 @@ export async function measureStrength(toolchains: Toolchains, request: StrengthR
       (edit) => findFamily(edit.family)?.reads !== "text" && edit.family !== "text-literal",
     ),
   );
+  for (let from = 0; from < inputs.length && !over(); from += together) {
+    const some = inputs.slice(from, from + together);
+    for (const [input, outcome] of await runsOf(text, some, usualLimits))
+      if (outcome.finished) models.set(settingOf(input, {}), Promise.resolve(outcome));
+  }
+  const plainInputs = [...new Set(checks.filter(isPlain).map((check) => check.input))];
   let next = 0;
   const tell = async (edit: Edit): Promise<void> => {
     const program = applyEdit(text, edit);
+    const byChecks = await runsOf(program, plainInputs, limits);
     for (const check of checks) {
-      const told = await differs(program, check.input, check.surroundings, check.comparison);
+      const known = isPlain(check) ? byChecks.get(check.input) : undefined;
+      const told = await differs(program, check.input, check.surroundings, check.comparison, known);
       if (told === "refused") return;
       if (told) {
         result.noticed += 1;
@@ -166,13 +192,20 @@ export async function measureStrength(toolchains: Toolchains, request: StrengthR
     }
     const says = sayEdit(context, edit);
     // What notices another change often notices this one, too.
-    for (const input of new Set([...result.missing, ...inputs])) {
-      if (over()) return;
-      if ((await differs(program, input, {}, rules)) !== true) continue;
-      result.killable += 1;
-      result.unnoticed.push({ says, line: context.lineOf(edit.from), input });
-      if (!result.missing.includes(input)) result.missing.push(input);
-      return;
+    const all = [...new Set([...result.missing, ...inputs])];
+    for (let from = 0; from < all.length; from += together) {
+      const some = all.slice(from, from + together);
+      const known = over() ? new Map<string, Outcome>() : await runsOf(program, some, limits);
+      for (const input of some) {
+        if (over()) return;
+        if ((await differs(program, input, {}, rules, known.get(input))) !== true) continue;
+        // What is told to the teacher was seen in a run of its own.
+        if (known.has(input) && (await differs(program, input, {}, rules)) !== true) continue;
+        result.killable += 1;
+        result.unnoticed.push({ says, line: context.lineOf(edit.from), input });
+        if (!result.missing.includes(input)) result.missing.push(input);
+        return;
+      }
     }
     result.alike.push(says);
   };

@@ -8,18 +8,12 @@ import { languageOf } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
 import { cancelPending } from "../work/jobStore.ts";
+import type { Measured } from "../work/measuredStore.ts";
 import { createStoppable, nowAndThen, runsBeside } from "../work/stoppable.ts";
 import type { AssignmentChange } from "./changeAssignment.ts";
 import { addInputs } from "./proposals.ts";
-import { measureStrength } from "./strength.ts";
-import {
-  beginStrength,
-  findStrength,
-  type KeptStrength,
-  keepStrength,
-  noteProgress,
-  noteStrengthStopped,
-} from "./strengthStore.ts";
+import { measureStrength, type Strength } from "./strength.ts";
+import { strengths } from "./strengthStore.ts";
 
 /** The longest time that a measurement takes. */
 const seconds = 120;
@@ -51,7 +45,7 @@ export const strengthOf = defineJob({
   retryAfter: 0,
   work: async (services, data) => {
     const assignment = await findAssignment(services.database, data.assignment);
-    const kept = await findStrength(services.database, data.assignment);
+    const kept = await strengths.find(services.database, data.assignment);
     if (!assignment || kept?.state !== "waiting") return;
     const { judging, model } = await measured(services, assignment);
     if (!model) return;
@@ -63,9 +57,9 @@ export const strengthOf = defineJob({
           checks: judging.map(({ input, surroundings, comparison }) => ({
             ...{ input, surroundings, comparison: mergeComparison(assignment.comparison, comparison) },
           })),
-          onTried: nowAndThen((tried, of) => noteProgress(services.database, assignment.key, tried, of)),
+          onTried: nowAndThen((tried, of) => strengths.note(services.database, assignment.key, tried, of)),
         });
-        await keepStrength(services.database, assignment.key, result);
+        await strengths.keep(services.database, assignment.key, result);
       }),
     );
   },
@@ -76,14 +70,14 @@ export async function startStrength(services: Services, assignment: Assignment):
   const { judging, model, editions } = await measured(services, assignment);
   if (!model) return "A model is needed: small changes are made of it.";
   if (judging.length === 0) return "There are no checks that judge yet.";
-  await beginStrength(services.database, assignment.key, editions);
+  await strengths.begin(services.database, assignment.key, editions);
   await services.queue.add(strengthOf, [{ assignment: assignment.key }]);
   return null;
 }
 
 /** Stops measuring; what was found so far is kept. */
 export async function stopStrength(services: Services, assignment: string): Promise<void> {
-  await noteStrengthStopped(services.database, assignment);
+  await strengths.stop(services.database, assignment);
   await cancelPending(services.database, strengthOf.name, "assignment", assignment);
   await measurements.stop(assignment);
 }
@@ -92,8 +86,8 @@ export async function stopStrength(services: Services, assignment: string): Prom
 export async function strengthFor(
   services: Services,
   assignment: Assignment,
-): Promise<(KeptStrength & { outOfDate: boolean }) | null> {
-  const kept = await findStrength(services.database, assignment.key);
+): Promise<(Measured<Strength> & { outOfDate: boolean }) | null> {
+  const kept = await strengths.find(services.database, assignment.key);
   return kept && { ...kept, outOfDate: kept.checks !== (await measured(services, assignment)).editions };
 }
 
@@ -103,7 +97,7 @@ export async function addMissing(
   assignment: Assignment,
   change: Omit<AssignmentChange, "key" | "text">,
 ): Promise<Changed & { added?: number }> {
-  const kept = await findStrength(services.database, assignment.key);
+  const kept = await strengths.find(services.database, assignment.key);
   const missing = kept?.result?.missing ?? [];
   const says = (input: string) => kept?.result?.unnoticed.find((each) => each.input === input)?.says ?? "";
   return addInputs(

@@ -107,7 +107,7 @@ export async function verifyAgain(services: Services, key: string): Promise<bool
   const found = await findCase(services.database, key);
   const last = found?.layers.at(-1);
   if (!found || !last || last.version_after !== found.current_version) return false;
-  const judged = await judgeVersion(services, found, versionOf(found, found.current_version));
+  const judged = await judgeVersion(services, found, versionOf(found, found.current_version), { alone: true });
   if (!judged.allPass) return false;
   return services.database.transaction(async (query) => {
     if (!(await holdRevision(query, key, found.revision))) return false;

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Comparison } from "../../core/assignments/comparison.ts";
 import type { IntendedPiece } from "../../core/assignments/intended.ts";
+import { isPlain } from "../../core/cases/surroundings.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
 import type { Outcome, ProgramFiles } from "../../core/outcome/outcome.ts";
@@ -32,6 +33,7 @@ import {
   type Ran,
   recordProgram,
   runProgram,
+  runWithInputs,
   translatorFor,
   usualLimits,
 } from "./run.ts";
@@ -54,6 +56,8 @@ export type JudgeRequest = ProgramRun & {
   working?: string;
   /** Whether a run that stopped, or shows no fault, is recorded, too. */
   closely?: boolean;
+  /** True where only the class is asked for and not its line: a wrong result is not recorded. */
+  glance?: boolean;
 };
 
 export type Judged = Ran & { judgement: Judgement; trace: Trace | null };
@@ -92,7 +96,8 @@ export async function judgeProgram(
     cameOut: request.cameOut?.trim() ? { text: request.cameOut, leftovers } : undefined,
   };
   const judgement = judge(known);
-  if (!ran.outcome || !wantsTrace(judgement, ran.outcome, request.closely ?? false))
+  const isSeen = request.glance && ran.outcome?.finished && !request.closely;
+  if (!ran.outcome || isSeen || !wantsTrace(judgement, ran.outcome, request.closely ?? false))
     return { ...ran, judgement, trace: null };
   const recorded = await recordProgram(toolchains, request, kept.trace);
   if ("notRun" in recorded) return { ...ran, judgement, trace: null };
@@ -200,16 +205,25 @@ export function requestFor(found: WholeCase, version: Version, check: ProgramChe
   };
 }
 
-/** Judges a version with every check of its case, by kept runs where there are any. */
-export async function judgeVersion(services: Services, found: WholeCase, version: Version): Promise<VersionJudgement> {
+/**
+ * Judges a version with every check of its case, by kept runs where there are any. `quick`: runs with several inputs share a
+ * job, and only classes are asked for. `alone`: a kept run that shared a job is made again by itself, as verifying asks.
+ */
+export async function judgeVersion(
+  services: Services,
+  found: WholeCase,
+  version: Version,
+  { quick = false, alone = false }: { quick?: boolean; alone?: boolean } = {},
+): Promise<VersionJudgement> {
   const translator = await translatorFor(services.toolchains, languageOf(found));
+  const usable = (outcome: Outcome | undefined) => (outcome && !(alone && outcome.inCompany) ? outcome : null);
   const identity =
     "notRun" in translator ? null : { version: version.key, translator: translator.version, limits: usualLimits };
   const runs = identity ? await listRuns(services.database, identity) : null;
   const keptRun = (check: ProgramCheck): KeptRun | undefined =>
     identity
       ? {
-          found: runs?.get(check.key) ?? null,
+          found: usable(runs?.get(check.key)),
           keep: async (outcome) => {
             await saveRun(services.database, { ...identity, check: check.key, edition: check.edition }, outcome);
             if (check.handed_in && isFirst(found, version))
@@ -218,16 +232,23 @@ export async function judgeVersion(services: Services, found: WholeCase, version
         }
       : undefined;
   let refused: Outcome | null = null;
+  let together: ReadonlyMap<string, Outcome> = new Map();
   const judgeCheck = async (check: ProgramCheck): Promise<CheckResult> => {
     const run = keptRun(check);
     // Other files beside the program may change what is refused; what is typed in does not.
-    const known = Object.keys(check.surroundings).length === 0 ? refused : null;
+    const known = isPlain(check) ? (refused ?? together.get(check.input) ?? null) : null;
+    // What several inputs gave in one job is kept as any run is.
+    if (known?.inCompany && !run?.found) await run?.keep(known);
     const kept = {
       run: run && { ...run, found: run.found ?? known },
       trace: keptTrace(services, version, check),
       goOn: () => services.queue.add(goOn, [{ case: found.key, version: version.key, check: check.key }]),
     };
-    const judged = await judgeProgram(services.toolchains, requestFor(found, version, check), kept);
+    const judged = await judgeProgram(
+      services.toolchains,
+      { ...requestFor(found, version, check), glance: quick },
+      kept,
+    );
     const gates = judged.judgement.gates.map((gate) => gate.passes);
     const passes = gates.includes(false) ? false : gates.every((gate) => gate === true) ? true : null;
     const result = { ...judged, check, passes };
@@ -236,7 +257,11 @@ export async function judgeVersion(services: Services, found: WholeCase, version
   const [firstCheck, ...others] = found.checks;
   if (!firstCheck) throw new Error("a case without checks");
   const first = await judgeCheck(firstCheck);
-  if (Object.keys(firstCheck.surroundings).length === 0) refused = holdsForAll(first.outcome);
+  if (isPlain(firstCheck)) refused = holdsForAll(first.outcome);
+  if (quick && identity && !refused) {
+    const unknown = others.filter((check) => isPlain(check) && !usable(runs?.get(check.key)));
+    together = await runTogether(services, found, version, unknown);
+  }
   const results = [first, ...(await Promise.all(others.map(judgeCheck)))];
   const telling = results.filter((result) => !saysNothing(found, result));
   const handedIn = telling.find((result) => result.check.handed_in && result.judgement.class !== null);
@@ -253,6 +278,21 @@ export async function judgeVersion(services: Services, found: WholeCase, version
     unknown: results.find((each) => each.unknown !== null)?.unknown ?? null,
     allPass: telling.length > 0 && telling.every((result) => result.passes === true),
   };
+}
+
+/** Runs with the inputs of several checks in one job, those that students see apart: no run of theirs meets another input. */
+async function runTogether(
+  services: Services,
+  found: WholeCase,
+  version: Version,
+  checks: readonly ProgramCheck[],
+): Promise<ReadonlyMap<string, Outcome>> {
+  const run = { language: languageOf(found), files: version.files, onlyRead: found.only_read };
+  const kinds = [true, false].map((visible) =>
+    checks.filter((check) => check.visible === visible).map((check) => check.input),
+  );
+  const outcomes = await Promise.all(kinds.map((inputs) => runWithInputs(services.toolchains, run, inputs)));
+  return new Map(outcomes.flatMap((each) => [...each]));
 }
 
 /**

@@ -4,7 +4,7 @@ import { type Limits, type Outcome, type ProgramFiles, unknownBecause } from "..
 import type { Trace } from "../../core/trace/trace.ts";
 import { longRunSeconds } from "../../core/verdict/endless.ts";
 import { readLimits } from "../limits.ts";
-import type { Toolchain } from "../toolchains/toolchain.ts";
+import type { Toolchain, Variant } from "../toolchains/toolchain.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 import type { TraceCache } from "./traceCache.ts";
 
@@ -95,6 +95,51 @@ export async function runProgram(toolchains: Toolchains, run: ProgramRun, kept?:
   return outcome.stoppedBy === "person"
     ? { outcome, notRun: null, unknown }
     : { outcome: null, notRun: unknown, unknown };
+}
+
+/**
+ * Runs variants of a program's first file in one job, where its translator has such a thing: null where it has not, and null
+ * in the place of each one of which nothing was told in company. `seconds` bounds all of it. Like runProgram it never
+ * throws for what can become of a run.
+ */
+export async function runVariants(
+  toolchains: Toolchains,
+  run: ProgramRun,
+  variants: readonly Variant[],
+  seconds: number,
+): Promise<Array<Outcome | null> | null> {
+  if (run.onlyRead) return null;
+  const translator = await translatorFor(toolchains, run.language);
+  if ("notRun" in translator || !translator.toolchain.runMany) return null;
+  const outcomes = await translator.toolchain.runMany(requestOf(run), variants, seconds);
+  return outcomes.map((outcome) => (outcome && unknownBecause(outcome) === null ? outcome : null));
+}
+
+/** What runs of one program in one job may take in all, in seconds. */
+const togetherSeconds = 60;
+
+/**
+ * Runs a program with several inputs in one job, where its translator has such a thing. Nothing else than the input differs.
+ * What one run leaves behind is gone before the next begins; a run that was ended at a limit, or that told nothing in
+ * company, is not among those that come back (its own may tell). Each that does has `inCompany`.
+ */
+export async function runWithInputs(
+  toolchains: Toolchains,
+  run: ProgramRun,
+  inputs: readonly string[],
+): Promise<ReadonlyMap<string, Outcome>> {
+  const main = run.files[0]?.bytes;
+  const different = [...new Set(inputs)];
+  if (!main || different.length < 2) return new Map();
+  const variants = different.map((input) => ({ main, input }));
+  const outcomes = await runVariants(toolchains, run, variants, togetherSeconds);
+  return new Map(
+    different.flatMap((input, at) => {
+      const outcome = outcomes?.[at];
+      const isTelling = outcome && (outcome.stoppedBy === "none" || outcome.stoppedBy === "fault");
+      return isTelling && outcome.effects.length === 0 ? [[input, { ...outcome, inCompany: true }] as const] : [];
+    }),
+  );
 }
 
 /** Runs a program and records it, or takes the recording that is kept. Words for a person where there is none. */

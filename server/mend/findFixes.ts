@@ -16,7 +16,7 @@ const seconds = 10;
 const searches = createStoppable();
 
 /** The editions of the checks of a case: what was found with others is out of date. */
-function editionsOf(found: WholeCase): string {
+export function editionsOf(found: WholeCase): string {
   return found.checks.map((check) => `${check.key} ${check.edition}`).join("\n");
 }
 
@@ -50,6 +50,16 @@ export const searchOf = defineJob({
       services.toolchains.desk.behind("a search", async () => {
         const version = versionOf(found, data.version);
         const judged = await judgeVersion(services, found, version);
+        if (!mayBeMended(found, judged)) {
+          const nothing = {
+            fixes: [],
+            starts: [],
+            tried: 0,
+            seconds: 0,
+            notSearched: "No fault shows that could be mended.",
+          };
+          return keepSearch(services.database, data.version, nothing, "done");
+        }
         const checks = checksOf(found, judged);
         const early: FoundFix[] = [];
         const begun = Date.now();
@@ -91,11 +101,28 @@ export async function startSearch(
   anew = false,
 ): Promise<void> {
   if (!mayBeMended(found, judged)) return;
+  await begin(services, found, anew);
+}
+
+/** Begins to look in the current version, if that was not done with these checks. */
+async function begin(services: Services, found: WholeCase, anew: boolean): Promise<void> {
   const version = found.current_version;
   const kept = await findSearch(services.database, version);
-  if (kept && kept.checks === editionsOf(found) && !anew) return;
+  if (kept?.checks === editionsOf(found) && !anew) return;
   await beginSearch(services.database, found.key, version, editionsOf(found));
   await services.queue.add(searchOf, [{ case: found.key, version }]);
+}
+
+/**
+ * Begins to look for changes of cases that somebody comes to next, so that they are there by then; what shows no fault, or was
+ * looked at already, is left alone.
+ */
+export async function searchAhead(services: Services, cases: readonly string[]): Promise<void> {
+  for (const key of cases) {
+    const found = await findCase(services.database, key);
+    if (!found || found.only_read || found.deleted_at !== null || found.judged_at !== null) continue;
+    await begin(services, found, false);
+  }
 }
 
 /** Stops looking; what was found so far stays. */

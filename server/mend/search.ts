@@ -1,3 +1,4 @@
+import { availableParallelism } from "node:os";
 import { editContext } from "../../core/edits/context.ts";
 import { applyEdit, type Edit } from "../../core/edits/edit.ts";
 import { proposeEdits } from "../../core/edits/families.ts";
@@ -32,6 +33,7 @@ type State = {
   reported: number | null;
   leads: readonly Lead[];
   ran?: ReadonlySet<number>;
+  spectrum?: ReadonlyMap<number, number>;
   /** How promising it is beside the program itself, which has 1. */
   worth: number;
 };
@@ -40,6 +42,8 @@ type Task = { state: State; text: string; edits: Edit[]; worth: number };
 
 /** Candidates that are tried at once, if nobody says otherwise: more than cores, since a part of every run is waiting. */
 const usuallyAtOnce = 4;
+/** The same for each job that goes on, where many are tried in one: two jobs' worth. */
+const forEachJob = 128;
 const mostStates = 12;
 const mostSteps = 4;
 const mostPaired = 40;
@@ -101,6 +105,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
       refused,
       reported: state.reported,
       ...(state.ran ? { ran: state.ran } : {}),
+      ...(state.spectrum ? { spectrum: state.spectrum } : {}),
     });
     const best = ranked[0]?.worth ?? 1;
     for (const { edit, worth } of ranked) {
@@ -125,7 +130,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     let leads: readonly Lead[] = [];
     let improved = false;
     for (const [place, at] of order.entries()) {
-      const ran = await runs.reach(task.text, at, quick);
+      const ran = await runs.reachOfMany(task.text, at, quick, until);
       if (!ran) return;
       const was = before[at] ?? 0;
       if (ran.reach < was) return;
@@ -257,7 +262,8 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     }
   };
   let running = 1;
-  await Promise.all(Array.from({ length: request.atOnce ?? usuallyAtOnce }, worker));
+  const atOnce = runs.inCompany ? (request.atOnce ?? availableParallelism()) * forEachJob : request.atOnce;
+  await Promise.all(Array.from({ length: atOnce ?? usuallyAtOnce }, worker));
   // What is shown as whole was run once more in the ordinary way, alone and with the usual limits.
   const fixes: FoundFix[] = [];
   for (const fix of inOrder(found).slice(0, mostFixes)) {

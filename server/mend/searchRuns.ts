@@ -1,14 +1,17 @@
+import { availableParallelism } from "node:os";
 import type { Comparison } from "../../core/assignments/comparison.ts";
 import type { IntendedPiece } from "../../core/assignments/intended.ts";
 import type { Surroundings } from "../../core/cases/surroundings.ts";
 import type { Language } from "../../core/languages/language.ts";
 import type { Lead } from "../../core/leads/lead.ts";
+import { ochiai } from "../../core/leads/spectrum.ts";
 import type { Limits, Outcome, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { suggestVerdict, type Verdict } from "../../core/verdict/verdict.ts";
 import { type Judged, judgeProgram, type Policies } from "../judge/judge.ts";
-import { runProgram, usualLimits } from "../judge/run.ts";
+import { recordProgram, runProgram, runVariants, usualLimits } from "../judge/run.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 import type { FoundFix } from "./foundFix.ts";
+import { gather } from "./gather.ts";
 
 /** What a mended program has to pass. */
 export type SearchCheck = {
@@ -52,6 +55,10 @@ function reachOf(verdict: Verdict, outcome: Outcome): Reach {
   return verdict.gates[2]?.passes === false ? 2 : 3;
 }
 
+/** Checks that pass and are recorded beside the one that fails, and the part of the time in which they are. */
+const mostPassing = 2;
+const passingShare = 0.05;
+
 /** What a run of a candidate came to. */
 export type CandidateRun = { reach: Reach; verdict: Verdict; outcome: Outcome };
 
@@ -62,6 +69,7 @@ export type Beginning = {
   leads: readonly Lead[];
   /** Lines that a recorded run went through, where there is one. */
   ran?: ReadonlySet<number>;
+  spectrum?: ReadonlyMap<number, number>;
   /** Limits for the candidates. */
   quick: Limits;
 };
@@ -69,6 +77,7 @@ export type Beginning = {
 /** The runs of one search: of candidates, and of the program itself. */
 export function createSearchRuns(toolchains: Toolchains, request: SearchRequest) {
   const { language, files, checks, policies } = request;
+  const inCompany = toolchains.find(language.id)?.runMany !== undefined;
   const startSeconds = toolchains.find(language.id)?.startSeconds ?? 1;
   const longest = Math.max(0, ...checks.map((check) => check.expected?.length ?? 0));
   const withText = (text: string): ProgramFiles =>
@@ -77,14 +86,11 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
     ...{ language, policies, input, surroundings, expected, intended, comparison },
   });
 
-  /** One run of a text with the check at a place; null where it told nothing. */
-  const reach = async (text: string, at: number, limits: Limits = usualLimits): Promise<CandidateRun | null> => {
-    const check = checks[at];
-    if (!check) return null;
-    const { input, surroundings, expected, intended, comparison } = check;
-    const run = { language, files: withText(text), limits, hurried: true, input };
-    const { outcome, unknown } = await runProgram(toolchains, { ...run, ...(surroundings ? { surroundings } : {}) });
-    if (!outcome || unknown !== null) return null;
+  const runOf = (text: string, check: SearchCheck, limits: Limits) => ({
+    ...{ language, files: withText(text), limits, hurried: true, input: check.input },
+    ...(check.surroundings ? { surroundings: check.surroundings } : {}),
+  });
+  const told = (outcome: Outcome, { expected, intended, comparison }: SearchCheck): CandidateRun => {
     const verdict = suggestVerdict({
       ...{ language, outcome, endless: null, lastState: null, endlessClass: policies.endlessClass },
       ...{ expected, intended, comparison, fileNames: files.map((file) => file.name) },
@@ -92,11 +98,71 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
     return { reach: reachOf(verdict, outcome), verdict, outcome };
   };
 
+  /** One run of a text, alone, with the check at a place; null where it told nothing. */
+  const reach = async (text: string, at: number, limits: Limits = usualLimits): Promise<CandidateRun | null> => {
+    const check = checks[at];
+    if (!check) return null;
+    const { outcome, unknown } = await runProgram(toolchains, runOf(text, check, limits));
+    return outcome && unknown === null ? told(outcome, check) : null;
+  };
+
+  /** Runs of candidates with each check, many in one job where the translator has such a thing. */
+  let together = firstTogether;
+  const gathered = new Map<number, (text: string) => Promise<Outcome | null>>();
+  const reachOfMany = async (text: string, at: number, limits: Limits, until: number): Promise<CandidateRun | null> => {
+    const check = checks[at];
+    if (!check) return null;
+    if (!inCompany) return reach(text, at, limits);
+    const ask =
+      gathered.get(at) ??
+      gather<string, Outcome | null>(
+        async (texts) => {
+          const begun = Date.now();
+          if (begun >= until) return texts.map(() => null);
+          const variants = texts.map((each) => ({ main: Buffer.from(each, "utf8"), input: check.input }));
+          const found = await runVariants(toolchains, runOf("", check, limits), variants, (until - begun) / 1000);
+          if (texts.length >= together) together = nextTogether(together, Date.now() - begun);
+          return found ?? texts.map(() => null);
+        },
+        {
+          atOnce: request.atOnce ?? availableParallelism(),
+          most: () => mostTogether(limits.cpuSeconds - startSeconds, together),
+        },
+      );
+    gathered.set(at, ask);
+    const outcome = await ask(text);
+    if (outcome) return told(outcome, check);
+    return Date.now() < until ? reach(text, at, limits) : null;
+  };
+
   /** A text judged with the check at a place, with its leads. */
   const judgeWith = async (text: string, at: number): Promise<Judged | null> => {
     const check = checks[at];
     if (!check) return null;
     return judgeProgram(toolchains, { ...judgedBy(check), files: withText(text) }, { goOn: async () => {} });
+  };
+
+  /** The lines of a few checks that pass, recorded, as long as that takes no great part of the time. */
+  const passingRuns = async (reaches: readonly Reach[]): Promise<Array<{ passes: boolean; lines: Set<number> }>> => {
+    const found: Array<{ passes: boolean; lines: Set<number> }> = [];
+    const until = Date.now() + request.seconds * 1000 * passingShare;
+    for (const at of [...reaches.keys()].filter((each) => reaches[each] === 3).slice(0, mostPassing)) {
+      const check = checks[at];
+      if (!check || Date.now() > until) break;
+      const { surroundings } = check;
+      const run = {
+        language,
+        files,
+        input: check.input,
+        limits: rootLimits,
+        ...(surroundings ? { surroundings } : {}),
+      };
+      const recorded = await recordProgram(toolchains, run);
+      if (!("trace" in recorded)) continue;
+      const steps = recorded.trace.steps.filter((step) => step.file === 0);
+      found.push({ passes: true, lines: new Set(steps.map((step) => step.line)) });
+    }
+    return found;
   };
 
   const begin = async (original: string): Promise<Beginning | null> => {
@@ -134,10 +200,29 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
     const { leads, reportedLine: reported } = judged.judgement;
     const quick = quickLimits(slowest, startSeconds, longest);
     const ran = new Set(steps.filter((step) => step.file === 0).map((step) => step.line));
-    return { reaches, reported, leads, quick, ...(steps.length > 0 ? { ran } : {}) };
+    if (steps.length === 0) return { reaches, reported, leads, quick };
+    const spectrum = ochiai([{ passes: false, lines: ran }, ...(await passingRuns(reaches))]);
+    return { reaches, reported, leads, quick, ran, spectrum };
   };
 
-  return { reach, judgeWith, begin };
+  return { inCompany, reach, reachOfMany, judgeWith, begin };
+}
+
+/**
+ * Candidates of the first job, so that the likeliest do not wait for many others. The next one has twice as many as long as
+ * jobs are over soon, and half as many after one that took long (milliseconds).
+ */
+const firstTogether = 6;
+const soon = 450;
+const long = 1000;
+
+function nextTogether(together: number, took: number): number {
+  return took < soon ? Math.min(64, together * 2) : took > long ? Math.max(4, Math.floor(together / 2)) : together;
+}
+
+/** Candidates of a job: no more than are over in a while also where some of them take all of their time. */
+function mostTogether(seconds: number, together: number): number {
+  return Math.max(4, Math.min(together, Math.round(12.8 / Math.max(0.2, seconds))));
 }
 
 /** True where a program calls what draws on chance or the clock; a variable may have such a name, too. */

@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { z } from "zod";
 import { decodeText, encodeText } from "../../core/source/decode.ts";
 import { refreshSearchText } from "../cases/searchStore.ts";
+import { forgetSteps } from "../cases/undoStore.ts";
 import type { Database, Query } from "../database/database.ts";
 import { asJson, bytesColumn, fromJson, keyRow } from "../database/rows.ts";
 import { type JsonColumn, jsonColumns, type NameReplacement, nameReplacement } from "./nameReplacement.ts";
@@ -74,6 +75,7 @@ export async function replaceName(database: Database, student: string, name: str
       await column("program_check", "input", "faulty_case", key);
       await column("program_check", "expected", "faulty_case", key);
       await column("layer", "intention", "faulty_case", key);
+      for (const name of ["content", "intention"]) await column("kept_fix", name, "faulty_case", key);
       for (const json of jsonColumns) await jsonOf(json, key);
       await textColumn("former_value", "reason", "faulty_case", key);
       await textColumn("warning_decision", "about", "faulty_case", key);
@@ -84,9 +86,11 @@ export async function replaceName(database: Database, student: string, name: str
         await query("delete from run where version = $1", [version.key]);
         // What judging kept for an overview quotes what a run printed.
         await query("delete from judged_version where version = $1", [version.key]);
-        await query("delete from fix_search where version = $1", [version.key]);
+        for (const table of ["fix_search", "further_inputs"])
+          await query(`delete from ${table} where version = $1`, [version.key]);
         await query("update version set fingerprint = null where key = $1", [version.key]);
       }
+      await forgetSteps(query, key);
       await query("update faulty_case set revision = revision + 1 where key = $1", [key]);
       await refreshSearchText(query, key);
     }

@@ -98,3 +98,27 @@ test("runs at the same time do not meet", async () => {
   );
   for (const at of [1, 3, 5]) expect(outcomes[at] && printed(outcomes[at])).toBe("found [] others 0\n");
 });
+
+test.each([
+  "fork_bomb",
+  "many_busy_children",
+  "fill_memory",
+  "flood_output",
+  "flood_raw_output",
+  "write_files",
+  "kill_parent",
+  "leave_child",
+  "close_output",
+  "os_exit",
+  "scribble_over_recording",
+])("among the variants of a search %s spoils no other one's answer, and the next run is right", async (name) => {
+  const small = { ...limits, cpuSeconds: 0.5, wallSeconds: 2 };
+  const innocent = { main: Buffer.from("print(input())\n"), input: "tide\n" };
+  const hostile = { main: files(name)[0]?.bytes ?? new Uint8Array(), input: "" };
+  const given = { files: files(name), input: "", limits: small };
+  const told = await toolchain.runMany?.(given, [innocent, innocent, hostile, innocent, innocent], 15);
+  // What was told before it stands; behind it each one is right or untold, and then runs alone.
+  for (const outcome of [told?.[0], told?.[1]]) expect(outcome && printed(outcome)).toBe("tide\n");
+  for (const outcome of [told?.[3], told?.[4]]) if (outcome) expect(printed(outcome)).toBe("tide\n");
+  await nextRunIsRight();
+});

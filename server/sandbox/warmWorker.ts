@@ -23,6 +23,16 @@ export type Commands = {
   /** The path of the program that is built, if it is to be given back. */
   keep?: string;
   buildLimits: { cpuSeconds: number; wallSeconds: number; memoryBytes: number; fileBytes?: number };
+  /** What is run one after another in the place of the one run (runners/sandbox/bent_nail_sandbox/command_tries.py). */
+  tries?: CommandTries;
+};
+export type CommandTries = {
+  each: ReadonlyArray<{ run?: readonly string[]; input: string }>;
+  /** Runs all of them in one process; null where each has its own command. */
+  host: readonly string[] | null;
+  /** What each of them may take. */
+  cpuSeconds: number;
+  wallSeconds: number;
 };
 
 /**
@@ -36,6 +46,14 @@ export type Job = {
   input: Uint8Array;
   limits: Limits & { boundAddresses?: boolean; overheadBytes?: number };
   commands?: Commands;
+  /** Variants of the first file, each with its input, in place of the one run (runners/sandbox/bent_nail_sandbox/tries.py). */
+  tries?: Tries;
+};
+export type Tries = {
+  variants: ReadonlyArray<{ main: Uint8Array; input: Uint8Array }>;
+  /** What each of them may take. */
+  cpuSeconds: number;
+  wallSeconds: number;
 };
 
 const answerHeadSchema = z.object({
@@ -203,6 +221,11 @@ export function startServant(specification: SandboxSpecification, limits: Limits
   };
 }
 
+function headOfTries({ variants, cpuSeconds, wallSeconds }: Tries) {
+  const sizes = variants.map(({ main, input }) => [main.length, input.length]);
+  return { tries: sizes, trySeconds: cpuSeconds, tryWallSeconds: wallSeconds };
+}
+
 /** Starts a worker that runs programs. Throws if bubblewrap is missing. */
 export function startWarmWorker(specification: SandboxSpecification, limits: Limits): WarmWorker {
   const servant = startServant(specification, limits);
@@ -216,8 +239,10 @@ export function startWarmWorker(specification: SandboxSpecification, limits: Lim
         limits: job.limits,
         seed: 0,
         ...(job.commands ? { commands: job.commands } : {}),
+        ...(job.tries ? headOfTries(job.tries) : {}),
       };
-      const body = Buffer.concat([...job.files.map((file) => file.bytes), job.input]);
+      const variants = job.tries?.variants.flatMap(({ main, input }) => [main, input]) ?? [];
+      const body = Buffer.concat([...job.files.map((file) => file.bytes), ...variants, job.input]);
       for (let attempt = 1; ; attempt += 1) {
         const message = await servant.ask(
           head,

@@ -3,6 +3,7 @@ import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
 import { type Habits, nativeTranslator } from "./native.ts";
+import { partOfC } from "./parts.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { toolVersion } from "./version.ts";
@@ -24,6 +25,19 @@ function build(request: RunRequest, program: string): string[] {
   ];
   return ["/usr/bin/gcc", ...options, "-o", program, ...sources.map((name) => `./${name}`), "-lm"];
 }
+
+/** Many variants together: nothing that only a person or a debugger would want to know. */
+const quick = [
+  "-O0",
+  "-pipe",
+  "-fno-asynchronous-unwind-tables",
+  "-std=gnu17",
+  "-w",
+  "-fdiagnostics-color=never",
+  "-ftabstop=1",
+  "-fno-pie",
+  "-no-pie",
+];
 
 const habits: Habits = {
   quote: '"',
@@ -47,7 +61,11 @@ export function createCToolchain(workbench: () => Pool): Toolchain {
       startSeconds: 0.1,
       needs: systemNeeds(language.id),
       version: async () => `gcc ${await toolVersion("/usr/bin/gcc", ["-dumpfullversion"], /^([\d.]+)/m)}`,
-      ...nativeTranslator(language, habits, build),
+      ...nativeTranslator(language, habits, build, {
+        kind: "c",
+        part: partOfC,
+        build: (source, program) => ["/usr/bin/gcc", ...quick, "-o", program, source, "-lm"],
+      }),
     },
     workbench,
   );

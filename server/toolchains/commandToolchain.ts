@@ -1,4 +1,3 @@
-import { z } from "zod";
 import type { Language } from "../../core/languages/language.ts";
 import {
   consoleText,
@@ -6,37 +5,23 @@ import {
   type Found,
   limitsSchema,
   type Outcome,
-  type ProgramFiles,
   type RunRequest,
 } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Step } from "../../core/trace/trace.ts";
 import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import type { Pool } from "../sandbox/pool.ts";
-import type { Commands, Job, JobAnswer } from "../sandbox/warmWorker.ts";
+import type { Job, JobAnswer } from "../sandbox/warmWorker.ts";
 import { prepareRunners } from "./builtRunners.ts";
+import { type CommandBlock, commandResultSchema } from "./commandBlock.ts";
+import { buildLimits, type Plan } from "./commandPlan.ts";
+import { runTries, type TriesPlan } from "./commandTries.ts";
 import { cutRecording } from "./cut.ts";
-import { type Block as AnyBlock, readBlock } from "./readBlock.ts";
+import { type ManyPlan, tryMany } from "./manyVariants.ts";
+import { readBlock } from "./readBlock.ts";
 import { signalDiagnostic } from "./signals.ts";
 import { isThere } from "./systemNeeds.ts";
-import type { Toolchain } from "./toolchain.ts";
-
-/**
- * How one program is built and run. `files` are those to lie in the folder, under the names that the translator wants.
- */
-export type Plan = Partial<Commands> & {
-  files: ProgramFiles;
-  build: Commands["build"];
-  run: Commands["run"];
-  limits?: { boundAddresses?: boolean; overheadBytes?: number; processes?: number };
-  /**
-   * The text of a refusal or warning that was found before the commands, as the translator would print it, and whether
-   * it refuses.
-   */
-  said?: { text: string; refused: boolean };
-  /** Names in messages that stand for a file of the case: [name in the folder, name in the case]. */
-  renamed?: ReadonlyArray<readonly [string, string]>;
-};
+import type { Toolchain, Variant } from "./toolchain.ts";
 
 /** What is peculiar to a translator that is used by commands. */
 export type CommandTranslator = {
@@ -49,6 +34,10 @@ export type CommandTranslator = {
   /** Name and version of the translator. */
   version: () => Promise<string>;
   plan: (request: RunRequest, mode: Job["mode"]) => Promise<Plan>;
+  /** How variants of a program are tried in one job; absent where each has one of its own. */
+  planMany?: (request: RunRequest, variants: readonly Variant[]) => ManyPlan;
+  /** The same where each is a run like any other (commandTries.ts). */
+  planTries?: (request: RunRequest, variants: readonly Variant[], until: number) => Promise<TriesPlan>;
   /**
    * Where a program was that a signal killed, by what the run itself left or a second run under a debugger; null if
    * that cannot be told.
@@ -65,22 +54,6 @@ export type CommandTranslator = {
   close?: () => Promise<void>;
 };
 
-const resultSchema = z.object({
-  built: z.array(z.number()),
-  exit: z.number().nullable(),
-  signal: z.number(),
-  ranOut: z.boolean(),
-  stopped: z.enum(["none", "limit", "output", "steps"]),
-});
-export type CommandBlock = AnyBlock<z.infer<typeof resultSchema>>;
-
-/** What building may take; a translator that needs more is stopped. */
-const buildLimits: Commands["buildLimits"] = {
-  cpuSeconds: 20,
-  wallSeconds: 30,
-  memoryBytes: 768 * 1024 * 1024,
-  fileBytes: 64 * 1024 * 1024,
-};
 export const plainEnvironment = {
   PATH: "/usr/bin:/bin",
   LANG: "C.UTF-8",
@@ -176,6 +149,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
       afterSignal,
       keep,
       runsAnyway,
+      tries,
     } = plan;
     const answer = await workbench().run(
       {
@@ -192,12 +166,13 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
           ...(afterSignal ? { afterSignal } : {}),
           ...(keep ? { keep } : {}),
           ...(runsAnyway ? { runsAnyway } : {}),
+          ...(tries ? { tries } : {}),
           buildLimits: plan.buildLimits ?? buildLimits,
         },
       },
       request.signal,
     );
-    return { answer, block: readBlock(answer.block, answer.raw, resultSchema) };
+    return { answer, block: readBlock(answer.block, answer.raw, commandResultSchema) };
   }
 
   function outcomeOf(
@@ -314,8 +289,50 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     return { outcome, block: done?.block };
   }
 
+  /** Tries many variants in one job, as the translator plans it. */
+  const tryManyBy =
+    (plan: NonNullable<CommandTranslator["planMany"]>): NonNullable<Toolchain["runMany"]> =>
+    async (request, variants, seconds) => {
+      const state = await available();
+      if (!state.ready) throw new Error(state.reason);
+      const limits = { boundAddresses: false, overheadBytes: 192 * 1024 * 1024 };
+      const planOf = ({ files, run }: Pick<Plan, "files" | "run">): Plan => {
+        return { files, build: [], run, terminal: false, runsAnyway: true, limits };
+      };
+      const found = await tryMany<JobAnswer>(request, variants, seconds, {
+        plan,
+        perform: async (each, many) => {
+          const { answer, block } = await perform("run", each, planOf(many));
+          return { printed: consoleText(block.console, ["out"]), answer };
+        },
+        outcomeOf: (each, { console, stopped, milliseconds, ...ended }, answer) => {
+          const nothing = { steps: [], messages: "", effects: [], built: null, damaged: false };
+          const block: CommandBlock = { ...nothing, console, result: { ...ended, built: [], stopped: "none" } };
+          const told = { ...answer, stopped, milliseconds };
+          return outcomeOf("run", each, planOf({ files: each.files, run: null }), { answer: told, block });
+        },
+      });
+      return found.map((outcome) => outcome && { ...outcome, translator: state.version });
+    };
+
+  /** Runs many variants in one job, as the translator plans it. */
+  const runTriesBy =
+    (plan: NonNullable<CommandTranslator["planTries"]>): NonNullable<Toolchain["runMany"]> =>
+    async (request, variants, seconds) => {
+      const state = await available();
+      if (!state.ready) throw new Error(state.reason);
+      const found = await runTries(request, variants, seconds, {
+        plan,
+        perform: (each, own) => perform("run", each, own),
+        outcomeOf: (each, own, done) => outcomeOf("run", each, own, done),
+      });
+      return found.map((outcome) => outcome && { ...outcome, translator: state.version });
+    };
+
   return {
     language: language.id,
+    ...(translator.planMany ? { runMany: tryManyBy(translator.planMany) } : {}),
+    ...(translator.planTries ? { runMany: runTriesBy(translator.planTries) } : {}),
     means: translator.means,
     startSeconds: translator.startSeconds,
     packages: [...new Set(translator.needs.map((need) => need.package))],

@@ -1,17 +1,21 @@
 import { csharp as language } from "../../core/languages/csharp/csharp.ts";
+import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
-import { StoppedByHand } from "../sandbox/desk.ts";
-import type { Pool, PoolOf } from "../sandbox/pool.ts";
+import type { Pool } from "../sandbox/pool.ts";
 import { builtRunners } from "./builtRunners.ts";
+import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
+import { planHosted } from "./commandTries.ts";
 import { shownFolders, systemNeeds } from "./systemNeeds.ts";
-import type { Toolchain } from "./toolchain.ts";
-import { createTranslators, gaveUp, type Translated, type Translation } from "./translators.ts";
+import type { Toolchain, Variant } from "./toolchain.ts";
+import { gaveUp, translatorsWhenAsked } from "./translators.ts";
 import { toolVersion } from "./version.ts";
 
 const program = "program.exe";
 const mono = "/usr/bin/mono";
 const megabyte = 1024 * 1024;
+const startSeconds = 0.5;
+const limits = { boundAddresses: false, overheadBytes: 64 * megabyte };
 
 /** The compiler in a run-time system that stays up. */
 const translator: SandboxSpecification = {
@@ -22,52 +26,71 @@ const translator: SandboxSpecification = {
   overheadBytes: 512 * megabyte,
 };
 
+const renamed = [
+  ["/tmp/case/", ""],
+  ["./", ""],
+] as const;
+// Without inlining every call keeps its line in a stack trace.
+const machine = [mono, "--debug", "-O=-inline"];
+
+function environmentFor(request: RunRequest) {
+  return {
+    ...plainEnvironment,
+    MONO_GC_PARAMS: `max-heap-size=${request.limits.memoryBytes}`,
+    MONO_PATH: "/runner/built",
+    BENT_NAIL_STEPS: String(request.limits.steps),
+  };
+}
+
 /** C# by the mono compiler and run-time system. */
 export function createCSharpToolchain(workbench: () => Pool): Toolchain {
-  let translators: PoolOf<Translation, Translated> | null = null;
+  const { translate, close } = translatorsWhenAsked(translator);
+
+  async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
+    const record = mode === "trace";
+    const translated = await translate({ record, files: request.files }, request.signal);
+    if (!translated) return { files: request.files, build: [], run: null, said: { text: gaveUp, refused: true } };
+    return {
+      files: [...request.files, ...translated.made],
+      build: [],
+      run: [...machine, program],
+      recording: record,
+      terminal: false,
+      environment: environmentFor(request),
+      renamed,
+      said: { text: translated.said, refused: !translated.ok },
+      limits,
+    };
+  }
+
+  /** Many programs in one run-time system, each an assembly of its own (runners/csharp/Many.cs). */
+  const planTries = (request: RunRequest, variants: readonly Variant[], until: number) =>
+    planHosted(request, variants, {
+      until,
+      startSeconds: startSeconds - 0.1,
+      translate: (translation) => translate(translation, request.signal),
+      alone:
+        /\b(?:Thread|Tasks?|Timer|Parallel|Process|AppDomain|GetHashCode|Console\s*\.\s*(?!Write|Read(?:Line)?\b)\w+)\b/,
+      line: (folder) => `${folder}/${program}`,
+      host: (list) => [...machine, "/runner/built/csharp.exe", "many", list],
+      terminal: false,
+      environment: environmentFor(request),
+      renamed,
+      limits,
+    });
+
   return createCommandToolchain(
     {
       language,
       means:
         "the mono compiler, kept warm, and a run-time system of its own for every run; recorded by instrumented assemblies.",
-      startSeconds: 0.5,
+      startSeconds,
       needs: systemNeeds(language.id),
       version: async () => `Mono ${await toolVersion(mono, ["--version"], /version ([\d.]+)/)}`,
-      plan: async (request, mode) => {
-        translators ??= createTranslators(translator);
-        const record = mode === "trace";
-        let translated: Translated;
-        try {
-          translated = await translators.run({ record, files: request.files }, request.signal);
-        } catch (problem) {
-          if (problem instanceof StoppedByHand) throw problem;
-          return { files: request.files, build: [], run: null, said: { text: gaveUp, refused: true } };
-        }
-        return {
-          files: [...request.files, ...translated.made],
-          build: [],
-          // Without inlining every call keeps its line in a stack trace.
-          run: [mono, "--debug", "-O=-inline", program],
-          recording: record,
-          terminal: false,
-          environment: {
-            ...plainEnvironment,
-            MONO_GC_PARAMS: `max-heap-size=${request.limits.memoryBytes}`,
-            MONO_PATH: "/runner/built",
-            BENT_NAIL_STEPS: String(request.limits.steps),
-          },
-          renamed: [
-            ["/tmp/case/", ""],
-            ["./", ""],
-          ],
-          said: { text: translated.said, refused: !translated.ok },
-          limits: { boundAddresses: false, overheadBytes: 64 * megabyte },
-        };
-      },
+      plan,
+      planTries,
       outOfMemory: (errors) => /System\.OutOfMemoryException/.test(errors),
-      close: async () => {
-        await translators?.close();
-      },
+      close,
     },
     workbench,
   );

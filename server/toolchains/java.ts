@@ -1,13 +1,14 @@
 import { java as language } from "../../core/languages/java/java.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
-import { StoppedByHand } from "../sandbox/desk.ts";
-import type { Pool, PoolOf } from "../sandbox/pool.ts";
+import type { Pool } from "../sandbox/pool.ts";
 import { builtRunners } from "./builtRunners.ts";
-import { createCommandToolchain, type Plan } from "./commandToolchain.ts";
+import type { Plan } from "./commandPlan.ts";
+import { createCommandToolchain } from "./commandToolchain.ts";
+import { planHosted } from "./commandTries.ts";
 import { shownFolders, systemNeeds } from "./systemNeeds.ts";
-import type { Toolchain } from "./toolchain.ts";
-import { createTranslators, gaveUp, type Translated, type Translation } from "./translators.ts";
+import type { Toolchain, Variant } from "./toolchain.ts";
+import { gaveUp, translatorsWhenAsked } from "./translators.ts";
 import { findBelow, toolVersion } from "./version.ts";
 
 const home = findBelow("/usr/lib/jvm", /^java-17-openjdk-/, "bin");
@@ -15,6 +16,8 @@ const machine = `${home}/java`;
 const jar = "/runner/built/java.jar";
 const libraries = ["asm", "asm-tree", "asm-analysis", "asm-commons"].map((name) => `/usr/share/java/${name}.jar`);
 const megabyte = 1024 * 1024;
+const startSeconds = 0.9;
+const limits = { boundAddresses: false, overheadBytes: 192 * megabyte };
 /** javac in a machine that stays up. */
 const translator: SandboxSpecification = {
   command: [
@@ -30,19 +33,11 @@ const translator: SandboxSpecification = {
 
 /** Java by the JDK: javac kept warm, a machine of its own for every run. */
 export function createJavaToolchain(workbench: () => Pool): Toolchain {
-  let translators: PoolOf<Translation, Translated> | null = null;
+  const { translate, close } = translatorsWhenAsked(translator);
 
-  async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
-    translators ??= createTranslators(translator);
-    let translated: Translated;
-    try {
-      translated = await translators.run({ record: mode === "trace", files: request.files }, request.signal);
-    } catch (problem) {
-      if (problem instanceof StoppedByHand) throw problem;
-      return { files: request.files, build: [], run: null, said: { text: gaveUp, refused: true } };
-    }
+  function optionsFor(request: RunRequest): string[] {
     const heap = Math.floor(request.limits.memoryBytes / megabyte);
-    const options = [
+    return [
       ...[
         "-XX:+UseSerialGC",
         "-XX:TieredStopAtLevel=1",
@@ -59,13 +54,18 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
         "-Dstdout.encoding=UTF-8",
       ],
     ];
+  }
+
+  async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
+    const translated = await translate({ record: mode === "trace", files: request.files }, request.signal);
+    if (!translated) return { files: request.files, build: [], run: null, said: { text: gaveUp, refused: true } };
     const path = mode === "trace" ? `/case:${jar}` : "/case";
     return {
       files: [...request.files, ...translated.made],
       build: [],
       run: [
         machine,
-        ...options,
+        ...optionsFor(request),
         "-cp",
         path,
         ...(mode === "trace" ? ["bentnail.Start", String(request.limits.steps)] : []),
@@ -73,22 +73,33 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
       ],
       recording: mode === "trace",
       said: { text: translated.said, refused: !translated.ok },
-      limits: { boundAddresses: false, overheadBytes: 192 * megabyte },
+      limits,
     };
   }
+
+  /** Many programs in one machine, each by a class loader of its own (runners/java/bentnail/Many.java). */
+  const planTries = (request: RunRequest, variants: readonly Variant[], until: number) =>
+    planHosted(request, variants, {
+      until,
+      startSeconds: startSeconds - 0.1,
+      translate: (translation) => translate(translation, request.signal),
+      alone: /\b(?:addShutdownHook|console|setSecurityManager|Preferences|halt|hashCode|setDefault\w*|setProperty)\b/,
+      line: (folder, main) => `${folder} ${main}`,
+      host: (list) => [machine, ...optionsFor(request), "-cp", jar, "bentnail.Many", list],
+      limits,
+    });
 
   return createCommandToolchain(
     {
       language,
       means: "javac, kept warm, and a machine of its own for every run; recorded by instrumented classes.",
-      startSeconds: 0.9,
+      startSeconds,
       needs: systemNeeds(language.id),
       version: async () => `Java ${await toolVersion(machine, ["-version"], /version "([^"]+)"/)}`,
       plan,
+      planTries,
       outOfMemory: (errors) => /java\.lang\.OutOfMemoryError/.test(errors),
-      close: async () => {
-        await translators?.close();
-      },
+      close,
     },
     workbench,
   );

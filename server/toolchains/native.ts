@@ -4,7 +4,9 @@ import type { Language } from "../../core/languages/language.ts";
 import { tokensByLine } from "../../core/languages/lexical.ts";
 import { foundSchema, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
+import { planTogether, program, type Together } from "./builtTogether.ts";
 import { type CommandTranslator, plainEnvironment } from "./commandToolchain.ts";
+import { textsOf } from "./commandTries.ts";
 import { textKey } from "./textKey.ts";
 
 /** Most bytes that the names of a program's lines may take on a command line. */
@@ -37,7 +39,6 @@ function readFound(messages: string): z.infer<typeof crashSchema> | null {
 
 /** The debugger, if it is installed. */
 const debuggerPath = "/usr/bin/gdb";
-const program = "/tmp/build/program";
 /** The byte that the recorder puts into locals that are not set, so that it can be seen when they are. */
 const trash = 0xfe;
 /** Programs kept so that another run or a recording of the same text need not build them again. */
@@ -74,7 +75,8 @@ export function nativeTranslator(
   language: Language,
   habits: Habits,
   build: (request: RunRequest, program: string) => string[],
-): Pick<CommandTranslator, "plan" | "findCrash" | "keepBuilt"> {
+  together: Together,
+): Pick<CommandTranslator, "plan" | "planTries" | "findCrash" | "keepBuilt"> {
   const kept = new Map<string, { built: Buffer; said: string }>();
   const names = (request: RunRequest) => request.files.map((file) => file.name);
   return {
@@ -112,6 +114,28 @@ export function nativeTranslator(
         ...names(request),
       ];
       return { ...shared, run: record, recording: true };
+    },
+    planTries: async (request, variants) => {
+      const { texts, textOf } = textsOf(variants);
+      const all = [...variants.keys()];
+      const nothing = { host: null, tellsSignals: true, said: new Map<number, string>(), refused: new Set<number>() };
+      if (texts.length > 1) return { ...nothing, ...planTogether(request, variants, together) };
+      // One program with many inputs is built as it always is.
+      const files = request.files.map((file, at) =>
+        at === 0 ? { ...file, bytes: texts[textOf[0] ?? 0] ?? file.bytes } : file,
+      );
+      const ready = kept.get(textKey({ files }));
+      return {
+        ...nothing,
+        ...(ready
+          ? { build: [], files: [...files, { name: program, bytes: ready.built }] }
+          : { build: [build({ ...request, files }, program)], files }),
+        said: new Map(ready ? all.map((at) => [at, ready.said]) : []),
+        saidTogether: true,
+        renamed: [["./", ""]] as const,
+        each: all.map((at) => ({ at, run: [program] })),
+        refusedIn: (messages: string, built: boolean) => new Map(built ? [] : all.map((at) => [at, messages])),
+      };
     },
     /** Null where neither can tell, or where it does not crash again: no line is invented. */
     findCrash: async (request, first, perform) => {

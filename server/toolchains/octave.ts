@@ -3,11 +3,13 @@ import { octave as language } from "../../core/languages/octave/octave.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
+import { manyInOctave } from "./octaveMany.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { toolVersion } from "./version.ts";
 
 const interpreter = "/usr/bin/octave-cli";
+const startSeconds = 0.8;
 const options = ["-q", "--norc", "--no-history", "--no-line-editing"];
 
 /** The matrix language by GNU Octave. */
@@ -16,9 +18,10 @@ export function createOctaveToolchain(workbench: () => Pool): Toolchain {
     {
       language,
       means: "GNU Octave for every run, with an empty workspace; recorded by calls put before its statements.",
-      startSeconds: 0.8,
+      startSeconds,
       needs: systemNeeds(language.id),
       version: async () => `Octave ${await toolVersion(interpreter, ["--version"], /version ([\d.]+)/)}`,
+      planMany: (request, variants) => manyInOctave([interpreter, ...options], request, variants, startSeconds),
       plan: async (request, mode) => {
         const programs = request.files.map((file) => file.name).filter((name) => name.endsWith(language.extension));
         // Running reads the whole main file first; a slip in another file shows only where it is called, so those are

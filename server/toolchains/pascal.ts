@@ -4,6 +4,7 @@ import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
 import { type Habits, nativeTranslator } from "./native.ts";
+import { partOfPascal } from "./parts.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { findBelow, toolVersion } from "./version.ts";
@@ -38,6 +39,9 @@ function build(request: RunRequest, program: string): string[] {
   return [compiler, ...options, request.files[0]?.name ?? ""];
 }
 
+/** Many variants together: lines of run-time messages, and nothing else that only a person would want to know. */
+const quick = ["-n", "-gl", "-O-", "-ve", "-l-", "-Sgic", `-Fu${library}/*`, `-Fu${library}`, "-FU/tmp/build"];
+
 const habits: Habits = {
   quote: "'",
   nothing: "nil",
@@ -61,7 +65,11 @@ export function createPascalToolchain(workbench: () => Pool): Toolchain {
       startSeconds: 0.1,
       needs: systemNeeds(language.id),
       version: async () => `Free Pascal ${await toolVersion(compiler, ["-iV"], /^([\d.]+)/m)}`,
-      ...nativeTranslator(language, habits, build),
+      ...nativeTranslator(language, habits, build, {
+        kind: "pas",
+        part: partOfPascal,
+        build: (source, program) => [compiler, ...quick, `-o${program}`, source],
+      }),
     },
     workbench,
   );

@@ -277,3 +277,18 @@ test("a worker killed from outside is replaced, and the run is made again", asyn
   execFileSync("pkill", ["-9", "-P", String(process.pid), "bwrap"]);
   expect(consoleText((await pending).console, ["out"])).toBe("made\n");
 });
+
+test("What a program leaves open at its end is written and said, as its interpreter does it", async () => {
+  const text = `class Deck:
+    def __del__(self):
+        print("cleared")
+
+
+deck = Deck()
+left = open("loads.txt", "w")
+left.write("18.5")
+`;
+  const outcome = await toolchain.run({ files: [{ name: "main.py", bytes: Buffer.from(text) }], input: "", limits });
+  expect(consoleText(outcome.console, ["out"])).toBe("cleared\n");
+  expect(outcome.effects).toEqual([{ name: "loads.txt", change: "new", size: 4, text: "18.5" }]);
+});

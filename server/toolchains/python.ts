@@ -10,9 +10,9 @@ import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
 import { type Job, type JobAnswer, startWarmWorker } from "../sandbox/warmWorker.ts";
 import { cutRecording } from "./cut.ts";
-import { type Block as AnyBlock, readBlock } from "./readBlock.ts";
+import { type Block as AnyBlock, readBlock, readTries } from "./readBlock.ts";
 import { systemNeeds } from "./systemNeeds.ts";
-import type { Toolchain } from "./toolchain.ts";
+import type { Toolchain, Variant } from "./toolchain.ts";
 
 /** What the warm interpreter tells at the end of a run (runners/python/bent_nail_runner/program.py). */
 export const pythonResultSchema = z.object({
@@ -178,6 +178,46 @@ export function createPythonToolchain(): Toolchain {
     return { block, outcome: outcomeOf(mode, answer, block, request, await getPool().version()) };
   }
 
+  async function performMany(
+    request: RunRequest,
+    variants: readonly Variant[],
+    seconds: number,
+  ): Promise<Array<Outcome | null>> {
+    const { cpuSeconds, wallSeconds } = request.limits;
+    const most = variants.length;
+    const answer = await getPool().run(
+      {
+        mode: "run",
+        files: request.files,
+        input: new Uint8Array(),
+        limits: {
+          ...request.limits,
+          cpuSeconds: cpuSeconds * most + 1,
+          wallSeconds: Math.min(wallSeconds * most + 1, seconds),
+        },
+        tries: {
+          variants: variants.map(({ main, input }) => ({ main, input: Buffer.from(input, "utf8") })),
+          ...{ cpuSeconds, wallSeconds },
+        },
+      },
+      request.signal,
+    );
+    const translator = await getPool().version();
+    const tried = readTries(answer.block);
+    return variants.map(({ main, input }, at) => {
+      const one = tried.get(at);
+      if (!one || one.how === "past the streams") return null;
+      const block = readBlock(one.block, [], pythonResultSchema);
+      const files = request.files.map((file, place) => (place === 0 ? { ...file, bytes: main } : file));
+      const own = { ...answer, ...{ exit: one.exit, signal: one.signal, milliseconds: one.milliseconds } };
+      // Memory is counted over all tries: what a signal ended, or the lack of it, is seen by a run of its own.
+      if (one.how === "ended" && (one.signal !== 0 || block.damaged || block.result?.stoppedBy === "memory"))
+        return null;
+      const stopped = one.how === "time" ? "time" : "none";
+      return outcomeOf("run", { ...own, stopped }, block, { ...request, files, input }, translator);
+    });
+  }
+
   return {
     language: language.id,
     means: "CPython, kept warm and forked for every run; recorded by its own trace hook.",
@@ -199,6 +239,7 @@ export function createPythonToolchain(): Toolchain {
     prepare: async () => void (await getPool().version()),
     check: async (request) => (await perform("check", request)).outcome,
     run: async (request) => (await perform("run", request)).outcome,
+    runMany: performMany,
     trace: async (request) => {
       const { block, outcome } = await perform("trace", request);
       const { steps, cut } = cutRecording(block, outcome, request.limits);

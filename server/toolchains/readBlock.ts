@@ -60,7 +60,7 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     const step = block.readUInt32LE(at + 5);
     const length = block.readUInt32LE(at + 9);
     const end = at + frameHeader + length;
-    if (end > block.length || !"OEIMTFBRW".includes(kind)) {
+    if (end > block.length || !"OEIMTFBRWP".includes(kind)) {
       damaged = true;
       break;
     }
@@ -74,6 +74,8 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
       const parsed = resultSchema.safeParse(parseJson(bytes.toString("utf8")));
       if (parsed.success) result = parsed.data;
       else damaged = true;
+    } else if (kind === "P") {
+      // One of many runs, which readTries reads.
     } else if (kind === "W") {
       damaged = true;
     } else if (kind === "M") {
@@ -104,6 +106,44 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     result,
     damaged,
   };
+}
+
+/** What a try left in a block of many (runners/sandbox/bent_nail_sandbox/tries.py). */
+export type TriedBlock = {
+  how: "ended" | "time" | "past the streams";
+  signal: number;
+  exit: number;
+  milliseconds: number;
+  block: Buffer;
+};
+
+const tryHeader = 16;
+const endings = ["ended", "time", "past the streams"] as const;
+
+/** The blocks of the tries in a job's block, by their place; a try that is not there was not made. Stops at what does not fit. */
+export function readTries(block: Buffer): Map<number, TriedBlock> {
+  const found = new Map<number, TriedBlock>();
+  for (let at = 4; at + frameHeader <= block.length; ) {
+    const length = block.readUInt32LE(at + 9);
+    const [from, end] = [at + frameHeader, at + frameHeader + length];
+    const how = end <= block.length && length >= tryHeader ? endings[block.readInt32LE(from)] : undefined;
+    if (end > block.length) break;
+    // What else stands there was said of all of them.
+    if (block[at] !== "P".charCodeAt(0)) {
+      at = end;
+      continue;
+    }
+    if (how === undefined) break;
+    const status = block.readUInt32LE(from + 4);
+    const signal = status & 127;
+    found.set(block.readUInt32LE(at + 1) - 1, {
+      ...{ how, signal, exit: signal === 0 ? (status >> 8) & 255 : 128 + signal },
+      milliseconds: block.readDoubleLE(from + 8),
+      block: block.subarray(from + tryHeader, end),
+    });
+    at = end;
+  }
+  return found;
 }
 
 function parseJson(text: string): unknown {

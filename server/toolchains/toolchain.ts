@@ -1,6 +1,9 @@
 import type { Outcome, RunRequest } from "../../core/outcome/outcome.ts";
 import type { Trace } from "../../core/trace/trace.ts";
 
+/** A text in the place of a program's first file, and what is typed in. */
+export type Variant = { main: Uint8Array; input: string };
+
 /**
  * A language's translator. `available` says whether and how it runs here; the three calls throw Unavailable if it does
  * not.
@@ -18,6 +21,12 @@ export type Toolchain = {
   /** Translates only; nothing is run. */
   check: (request: RunRequest) => Promise<Outcome>;
   run: (request: RunRequest) => Promise<Outcome>;
+  /**
+   * Runs variants of the first file, each with its input, in one job: all of one search and of nobody else. In the place
+   * of one that told nothing in such company (its own run may) stands null. The limits are those of each; `seconds` is
+   * the most that all of them may take.
+   */
+  runMany?: (request: RunRequest, variants: readonly Variant[], seconds: number) => Promise<Array<Outcome | null>>;
   /** Runs and records. */
   trace: (request: RunRequest) => Promise<Trace>;
   close: () => Promise<void>;

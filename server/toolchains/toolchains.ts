@@ -72,8 +72,20 @@ function atDesk(toolchain: Toolchain, desk: Desk): Toolchain {
     }
   };
   const asItIs = (outcome: Outcome) => outcome;
+  const { runMany } = toolchain;
   return {
     ...toolchain,
+    ...(runMany
+      ? {
+          runMany: (request, variants, seconds) =>
+            take(
+              request,
+              `Trying ${variants.length} variants of`,
+              (taken) => runMany(taken, variants, seconds),
+              () => variants.map(() => null),
+            ),
+        }
+      : {}),
     check: (request) => take(request, "Checking", toolchain.check, asItIs),
     run: (request) => take(request, "Running", toolchain.run, asItIs),
     trace: (request) =>

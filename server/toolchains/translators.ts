@@ -2,10 +2,12 @@ import { z } from "zod";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
 import { readLimits } from "../limits.ts";
 import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
+import { StoppedByHand } from "../sandbox/desk.ts";
 import { createPool, type PoolOf } from "../sandbox/pool.ts";
 import { startServant } from "../sandbox/warmWorker.ts";
 import { textKey } from "./textKey.ts";
 
+const translatorsAtOnce = 2;
 /** Time in which a program must be translated, in milliseconds. */
 const patience = 20_000;
 
@@ -29,8 +31,28 @@ export type Translated = { ok: boolean; main: string; said: string; made: Progra
  * It speaks frames: the head of a request is a list ["translate" | "record", name, size, ...], its body the files; the
  * head of an answer is as `headSchema` says, its body the text and then the files made.
  */
-export function createTranslators(specification: SandboxSpecification, size = 2): PoolOf<Translation, Translated> {
-  return rememberingTranslations(createServants(specification, size));
+function createTranslators(specification: SandboxSpecification): PoolOf<Translation, Translated> {
+  return rememberingTranslations(createServants(specification));
+}
+
+/**
+ * Translators that are started when a first text is there. `translate` gives null where they gave up; it throws StoppedByHand
+ * where a person stopped it.
+ */
+export function translatorsWhenAsked(specification: SandboxSpecification) {
+  let pool: PoolOf<Translation, Translated> | null = null;
+  return {
+    translate: async (translation: Translation, signal?: AbortSignal): Promise<Translated | null> => {
+      pool ??= createTranslators(specification);
+      try {
+        return await pool.run(translation, signal);
+      } catch (problem) {
+        if (problem instanceof StoppedByHand) throw problem;
+        return null;
+      }
+    },
+    close: async () => pool?.close(),
+  };
 }
 
 /** Texts whose translation is remembered, and most bytes that the files of one may have. */
@@ -56,7 +78,7 @@ function rememberingTranslations(pool: PoolOf<Translation, Translated>): PoolOf<
   };
 }
 
-function createServants(specification: SandboxSpecification, size: number): PoolOf<Translation, Translated> {
+function createServants(specification: SandboxSpecification): PoolOf<Translation, Translated> {
   const limits = readLimits();
   return createPool(() => {
     const servant = startServant(specification, limits);
@@ -77,7 +99,7 @@ function createServants(specification: SandboxSpecification, size: number): Pool
         return { ok, main, said: message.body.toString("utf8", 0, text), made };
       },
     };
-  }, size);
+  }, translatorsAtOnce);
 }
 
 /** What is said of a text on which a translator was stopped. */

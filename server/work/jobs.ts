@@ -5,6 +5,7 @@ import { goOn } from "../judge/judge.ts";
 import { sweepOldRuns } from "../judge/sweep.ts";
 import { markWork } from "../marks/markingWork.ts";
 import { searchOf } from "../mend/findFixes.ts";
+import { furtherOf } from "../mend/furtherWork.ts";
 import type { Services } from "../services.ts";
 import { bound } from "./job.ts";
 import type { Worker } from "./queue.ts";
@@ -14,5 +15,6 @@ export function allJobs(services: Services): Worker[] {
   return [
     ...[bound(services, judgeCase), bound(services, judgeProgramOf), bound(services, markWork)],
     ...[bound(services, goOn), bound(services, sweepOldRuns), bound(services, searchOf), bound(services, strengthOf)],
+    bound(services, furtherOf),
   ];
 }

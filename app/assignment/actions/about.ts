@@ -5,6 +5,7 @@ import {
   findAssignment,
   setAssignmentFields,
   setHandIn,
+  setPutAway,
   setStarterFiles,
 } from "../../../server/assignments/assignmentStore.ts";
 import { changeAssignment } from "../../../server/classwork/changeAssignment.ts";
@@ -70,8 +71,25 @@ export const handIn = defineAssignmentAction({
   intent: "hand-in",
   fields: { open: field.ticked() },
   does: async ({ services, assignment }, _change, { open }) => {
+    if (open && assignment.put_away_at !== null)
+      return refused("This assignment is put away and takes no hand-ins. Take it back first.");
     await setHandIn(services.database, assignment.key, open);
     return done(open ? "The hand-in page is open." : "The hand-in page is closed.");
+  },
+});
+
+/** Puts the assignment away, or takes it back. Nothing that belongs to it is lost or changed. */
+export const putAway = defineAssignmentAction({
+  intent: "put away",
+  fields: { away: field.ticked() },
+  does: async ({ services, assignment }, change, { away }) => {
+    const saved = await changeAssignment(services.database, { ...change, key: assignment.key }, async ({ query }) => {
+      await setPutAway(query, assignment.key, away);
+      return undefined;
+    });
+    if (!saved.ok) return refused(saved);
+    if (away) await stopJudgingAssignment(services, assignment.key);
+    return done(away ? "Put away. Its programs, checks and models stay as they are." : "Taken back.");
   },
 });
 

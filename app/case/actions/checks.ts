@@ -8,6 +8,7 @@ import { type CaseContext, defineCaseAction } from "./caseAction.ts";
 /** Adds a check or changes one, and runs it. */
 export const keepCheck = defineCaseAction({
   intent: "check",
+  says: "the check",
   fields: {
     key: field.text(100),
     input: field.text(),
@@ -39,6 +40,7 @@ export const keepCheck = defineCaseAction({
 /** Takes a check away. */
 export const dropCheck = defineCaseAction({
   intent: "remove check",
+  says: "taking the check away",
   fields: { key: field.text(100) },
   does: async ({ services, found }, change, { key }) => {
     const removed = await removeCheck(services, found, { ...change, reason: "removed" }, key);

@@ -6,6 +6,7 @@ import { defineCaseAction } from "./caseAction.ts";
 /** The teacher's verdict on the fault that is being worked on. */
 export const decide = defineCaseAction({
   intent: "decide",
+  says: "the verdict",
   fields: {
     class: field.one(["syntax", "runtime", "logic", "no fault", "stops on purpose"]),
     kind: field.one(["form", "meaning", ""]).optional(),

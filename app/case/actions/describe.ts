@@ -14,6 +14,7 @@ const stepsOf = (text: string) =>
 /** Title, purpose, source, student, language and user's steps of a case, and whether it is only read. */
 export const describe = defineCaseAction({
   intent: "describe",
+  says: "the change of the description",
   fields: {
     title: field.text(1000),
     purpose: field.text(20_000),
@@ -43,6 +44,7 @@ export const describe = defineCaseAction({
 /** A note of the teacher's. */
 export const note = defineCaseAction({
   intent: "note",
+  says: "the note",
   fields: { note: field.text(20_000) },
   does: async ({ services, found }, change, given) => {
     const text = { yours: given.note, theirs: (now: { note: string }) => now.note };
@@ -54,6 +56,7 @@ export const note = defineCaseAction({
 /** Whether a version is one that worked. */
 export const worked = defineCaseAction({
   intent: "worked",
+  says: "whether a version worked",
   fields: { key: field.text(100), worked: field.one(["yes", "no"]) },
   does: async ({ services, found }, change, { key, worked: says }) => {
     const said = await sayWorked(services.database, found, { ...change, reason: "" }, key, says === "yes");
@@ -64,6 +67,7 @@ export const worked = defineCaseAction({
 /** What is to become of a warning; without a decision the former one is taken back. */
 export const warning = defineCaseAction({
   intent: "warning",
+  says: "what was decided of the warning",
   fields: {
     about: field.text(500),
     decision: field.one(["mend", "accept", "hide", "open"]),
@@ -87,6 +91,7 @@ export const warning = defineCaseAction({
 /** What another tool said of the current version. */
 export const anotherOutput = defineCaseAction({
   intent: "add output",
+  says: "",
   fields: { text: field.text(), origin: field.text(200) },
   does: async ({ services, found }, change, { text, origin }) => {
     if (text.trim() === "") return refused("There is nothing in it yet.");

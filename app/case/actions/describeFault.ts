@@ -6,6 +6,7 @@ import { defineCaseAction } from "./caseAction.ts";
 /** What a fault is in words, where it lies and why it is not where the tool said. */
 export const describeFault = defineCaseAction({
   intent: "describe fault",
+  says: "the words of the fault",
   fields: {
     layer: field.text(100),
     place: field.one(["lines", "after the line", "outside"]),

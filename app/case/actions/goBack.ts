@@ -6,6 +6,7 @@ import { defineCaseAction } from "./caseAction.ts";
 /** Goes back to an earlier version. */
 export const goBack = defineCaseAction({
   intent: "back",
+  says: "going back",
   fields: { key: field.text(100) },
   does: async ({ services, found }, change, { key }) => {
     const went = await goBackTo(services, found, change, key);

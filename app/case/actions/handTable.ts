@@ -7,6 +7,7 @@ import { defineCaseAction } from "./caseAction.ts";
 /** A trace table that the teacher writes; an empty one takes it away. */
 export const handTable = defineCaseAction({
   intent: "hand table",
+  says: "the table",
   fields: { table: field.text(50_000) },
   does: async ({ services, found }, change, { table }) => {
     const read = table.trim() === "" ? null : readHandTable(table);

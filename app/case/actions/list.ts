@@ -1,23 +1,27 @@
 import type { PageAction } from "../../actions.ts";
+import { accept } from "./accept.ts";
 import type { CaseContext } from "./caseAction.ts";
 import { dropCheck, keepCheck, verify } from "./checks.ts";
 import { decide } from "./decide.ts";
 import { anotherOutput, describe, note, warning, worked } from "./describe.ts";
 import { describeFault } from "./describeFault.ts";
+import { stopTrying, tryFurther } from "./further.ts";
 import { goBack } from "./goBack.ts";
 import { handTable } from "./handTable.ts";
 import { intention } from "./intention.ts";
+import { changeFix, keepAnother } from "./keptFixes.ts";
 import { markLines } from "./markLines.ts";
 import { mend } from "./mend.ts";
 import { putAway, takeBack } from "./putAway.ts";
 import { look, search, stopSearching, takeFix } from "./search.ts";
 import { switchOn } from "./switchOn.ts";
+import { undo } from "./undo.ts";
 import { writtenFor } from "./writtenFor.ts";
 
 /** Everything that the page of a case can be asked for. */
 export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
-  ...[decide, markLines, mend, goBack, intention, describeFault],
-  ...[look, search, stopSearching, takeFix],
+  ...[accept, undo, decide, markLines, mend, goBack, intention, describeFault],
+  ...[look, search, stopSearching, takeFix, keepAnother, changeFix, tryFurther, stopTrying],
   ...[keepCheck, dropCheck, verify],
   ...[describe, writtenFor, note, worked, warning, anotherOutput],
   ...[switchOn, putAway, takeBack, handTable],

@@ -7,6 +7,7 @@ import { defineCaseAction } from "./caseAction.ts";
 /** Which lines of the main file are faulty. */
 export const markLines = defineCaseAction({
   intent: "faulty",
+  says: "the mark of the faulty line",
   fields: { lines: field.json(z.array(z.number().int().positive()).max(10_000)) },
   does: async ({ services, found }, change, { lines }) => {
     const places = lines.map((line) => ({ line }));

@@ -40,6 +40,7 @@ function showsWords(
 /** Tries an edited copy. `more` is "keep" where the try may be kept as one mended fault of several. */
 export const mend = defineCaseAction({
   intent: "mend",
+  says: "the change",
   fields: { text: field.text(), force: field.ticked() },
   does: async ({ services, found }, change, { text, force }) => {
     const tried = await tryFix(services, found, change, text, force);

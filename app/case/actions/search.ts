@@ -9,6 +9,7 @@ import { defineCaseAction } from "./caseAction.ts";
 /** Looks for small changes of the current version, or looks again. */
 export const search = defineCaseAction({
   intent: "search",
+  says: "",
   fields: {},
   does: async ({ services, found }) => {
     const judged = await judgeVersion(services, found, versionOf(found, found.current_version));
@@ -20,6 +21,7 @@ export const search = defineCaseAction({
 /** Looks for small changes of the current version, if that was not done with these checks. */
 export const look = defineCaseAction({
   intent: "look",
+  says: "",
   fields: {},
   does: async ({ services, found }) => {
     await startSearch(services, found, await judgeVersion(services, found, versionOf(found, found.current_version)));
@@ -30,6 +32,7 @@ export const look = defineCaseAction({
 /** Stops looking. */
 export const stopSearching = defineCaseAction({
   intent: "stop-search",
+  says: "",
   fields: {},
   does: async ({ services, found }) => {
     await stopSearch(services, found.current_version);
@@ -40,6 +43,7 @@ export const stopSearching = defineCaseAction({
 /** Takes a change that was found as the fix of the open layer; it is run once more, whole and alone. */
 export const takeFix = defineCaseAction({
   intent: "take-fix",
+  says: "taking the change that was found",
   fields: { number: field.text(4) },
   does: async ({ services, found }, change, { number }) => {
     const kept = await foundFor(services, found);

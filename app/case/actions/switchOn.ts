@@ -8,6 +8,7 @@ const line = () => field.whole(1, 10_000_000);
 /** Switches lines on that were commented out, as a version of its own. */
 export const switchOn = defineCaseAction({
   intent: "switch",
+  says: "switching the part on",
   fields: { from: line(), to: line(), alone: field.ticked() },
   does: async ({ services, found }, change, { from, to, alone }) => {
     const switched = await switchPart(services, found, change, from, to, alone);

@@ -8,6 +8,7 @@ import { defineCaseAction } from "./caseAction.ts";
 /** Says which assignment of its course a program was written for, or that it is none. */
 export const writtenFor = defineCaseAction({
   intent: "assignment",
+  says: "the choice of the assignment",
   fields: { assignment: field.text(100) },
   does: async ({ services, found }, change, { assignment }) => {
     const wanted = assignment === "" ? null : await findAssignment(services.database, assignment);

@@ -12,10 +12,6 @@ function addsToItself(context: EditContext, target: SyntaxNode, value: SyntaxNod
   return null;
 }
 
-function hasCompound(context: EditContext): boolean {
-  return context.writing.blocks.by !== "words";
-}
-
 /** Adding up in place of giving a value, the other way round, and with another sign. */
 function otherAssignments(context: EditContext): Proposal[] {
   return ofKind(context, "assignment").flatMap(({ node, around }) => {
@@ -61,7 +57,7 @@ function otherAssignments(context: EditContext): Proposal[] {
       ({ node: each }) => each.from >= value.from && each.to <= value.to && context.sourceOf(each) === name,
     );
     if (mentions) return [];
-    return hasCompound(context)
+    return context.writing.compound
       ? [...found, change(place, "+=", { before: sign, after: "+=" }, inLoop ? 0.85 : 0.2)]
       : found;
   });

@@ -7,13 +7,15 @@ const headers = /^(if|while|for|switch|function|try|do)$/i;
 /** The word that ends a block: put in where the lines come back, or one too many taken out. */
 function mends(context: EditContext): Proposal[] {
   const { blocks } = context.writing;
-  if (blocks.by !== "words") return [];
+  if (blocks.by !== "two words" && blocks.by !== "end word") return [];
+  // Words at both ends stand in the middle of statements that are parted by a sign.
+  const paired = blocks.by === "two words";
   const ending = lineEndOf(context);
   const found: Proposal[] = [];
   for (const [at, line] of context.lines.entries()) {
-    const opening = line.code.some((token) => (blocks.open === null ? headers : opensBlock).test(token.text));
+    const opening = line.code.some((token) => (paired ? opensBlock : headers).test(token.text));
     if (!opening) continue;
-    const close = blocks.open === null ? blocks.close : `${blocks.close};`;
+    const close = paired ? `${blocks.close};` : blocks.close;
     let before = line;
     // A word that ends a block and stands where this header stands is its end already.
     const closed = context.lines
@@ -29,7 +31,7 @@ function mends(context: EditContext): Proposal[] {
       if (later.indent.length <= line.indent.length) {
         found.push(insert(later.from, `${line.indent}${close}${ending}`, { word: blocks.close }, odds));
         const last = before.code.at(-1);
-        if (last && blocks.open !== null && before !== line)
+        if (last && paired && before !== line)
           found.push(insert(last.to, ` ${close}`, { word: blocks.close }, odds * 0.4));
         break;
       }
@@ -57,7 +59,7 @@ function mends(context: EditContext): Proposal[] {
     );
     // The program ends with a full stop, a block with a semicolon.
     const after = context.code[context.code.indexOf(token) + 1];
-    if (blocks.open !== null && /^end$/i.test(token.text)) {
+    if (paired && /^end$/i.test(token.text)) {
       if (after?.text === ";" || after?.text === ".")
         found.push(change(after, after.text === ";" ? "." : ";", { word: "end" }, 0.6));
       else found.push(insert(token.to, after ? ";" : ".", { word: "end" }, after ? 0.5 : 1.5));
@@ -67,7 +69,8 @@ function mends(context: EditContext): Proposal[] {
 }
 
 function plants(context: EditContext): Proposal[] {
-  if (context.writing.blocks.by !== "words") return [];
+  const { by } = context.writing.blocks;
+  if (by !== "two words" && by !== "end word") return [];
   return context.lines.flatMap((line) => {
     const next = context.lines[line.number];
     const ends =

@@ -16,7 +16,7 @@ function bareBodies(context: EditContext): Array<{ owner: SyntaxNode; body: Synt
 function marks(context: EditContext): { open: string; close: string } | null {
   const { blocks } = context.writing;
   if (blocks.by === "braces") return { open: "{ ", close: " }" };
-  return blocks.by === "words" && blocks.open !== null ? { open: `${blocks.open} `, close: ` ${blocks.close};` } : null;
+  return blocks.by === "two words" ? { open: `${blocks.open} `, close: ` ${blocks.close};` } : null;
 }
 
 /** The body and the one or two statements behind it put into a block. */

@@ -10,7 +10,8 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
   };
   for (const { node, around } of context.nodes) {
     if (node.kind === "index") for (const each of parts(node, "argument")) add(each, 0.8);
-    if (node.kind === "call" && calledName(node) === "range") for (const each of parts(node, "argument")) add(each, 1);
+    if (node.kind === "call" && calledName(node) === context.writing.countingCall)
+      for (const each of parts(node, "argument")) add(each, 1);
     if (node.kind === "for") add(part(node, "limit"), 1);
     if (node.kind === "for" && part(node, "start")) {
       const start = part(node, "start");
@@ -65,7 +66,7 @@ function otherRange(context: EditContext): Proposal[] {
   return ofKind(context, "call").flatMap(({ node }) => {
     const given = parts(node, "argument");
     const [first, second] = given;
-    if (calledName(node) !== "range" || !first) return [];
+    if (calledName(node) !== context.writing.countingCall || !first) return [];
     const place = { from: first.from, to: (given.at(-1) ?? first).to };
     const text = context.sourceOf(first);
     if (!second)

@@ -2,28 +2,20 @@ import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { blocksOf, ofKind, reindent, wholeLines } from "../places.ts";
 
-/** The word that heads a decision which is asked only where the one before does not hold. */
-function chained(context: EditContext): string {
-  if (context.writing.blocks.by === "indentation") return "elif";
-  if (context.writing.blocks.by === "words" && context.writing.blocks.open === null) return "elseif";
-  return "else if";
-}
-
 function wordAt(context: EditContext, node: SyntaxNode) {
   return context.code.find((token) => token.from >= node.from);
 }
 
 /** A decision of its own becomes a link of the chain before it. */
 function link(context: EditContext): Proposal[] {
-  const word = chained(context);
-  const { blocks } = context.writing;
+  const { blocks, chained: word } = context.writing;
   return blocksOf(context).flatMap(({ statements }) =>
     statements.flatMap((statement, at) => {
       const before = statements[at - 1];
       if (statement.kind !== "if" || before?.kind !== "if" || lastOtherwise(before)) return [];
       const head = wordAt(context, statement);
       if (!head) return [];
-      if (blocks.by === "words" && blocks.open === null) {
+      if (blocks.by === "end word") {
         // The end of the decision before goes away.
         const end = context.code.findLast((token) => token.to <= before.to && /^end(if)?$/.test(token.text));
         const lines = end && wholeLines(context, end);
@@ -35,7 +27,7 @@ function link(context: EditContext): Proposal[] {
           }),
         ];
       }
-      if (blocks.by === "words") {
+      if (blocks.by === "two words") {
         // What parts the two statements goes away.
         const sign = context.code.findLast((token) => token.to <= head.from && token.text === ";");
         if (!sign || sign.to > statement.from) return [];

@@ -15,8 +15,7 @@ function values(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
       node.kind === "type"
     )
       continue;
-    const reads =
-      node.kind === "call" && /^(input|ReadLine|readline|nextLine|readLine|next|gets|fgetl)$/.test(calledName(node));
+    const reads = node.kind === "call" && context.writing.library.readsText(calledName(node));
     if (node.kind === "number" || node.kind === "constant" || node.kind === "list") continue;
     if (node.role === "value" && (parent.kind === "assignment" || parent.kind === "return"))
       found.push({ node, odds: reads ? 2 : 0.4 });

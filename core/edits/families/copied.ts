@@ -9,26 +9,27 @@ export const copied: EditFamily = {
   weight: 5,
   reads: "tree",
   mends: (context: EditContext): Proposal[] => {
-    if (context.writing.blocks.by !== "indentation") return [];
+    const { copyOf } = context.writing;
+    if (!copyOf) return [];
     return context.nodes.flatMap(({ node, around }) => {
       if (node.kind !== "name" || !context.names.includes(node.sign ?? "")) return [];
       const text = context.sourceOf(node);
       const parent = around.at(-1);
-      if (node.role === "source") return [change(node, `${text}[:]`, { name: text }, 1)];
+      if (node.role === "source") return [change(node, copyOf(text), { name: text }, 1)];
       if (node.role === "value" && parent?.kind === "assignment")
-        return [change(node, `${text}[:]`, { name: text }, 0.6)];
+        return [change(node, copyOf(text), { name: text }, 0.6)];
       if (
         node.role === "argument" &&
         /\.(append|insert)$/.test(context.text.slice(0, node.from).replace(/\([^(]*$/, ""))
       )
-        return [change(node, `${text}[:]`, { name: text }, 0.6)];
+        return [change(node, copyOf(text), { name: text }, 0.6)];
       return [];
     });
   },
   plants: (context: EditContext): Proposal[] =>
     ofKind(context, "index").flatMap(({ node }) => {
       const object = part(node, "object");
-      return object && context.sourceOf(node).endsWith("[:]")
+      return object && context.sourceOf(node) === context.writing.copyOf?.(context.sourceOf(object))
         ? [change(node, context.sourceOf(object), { name: context.sourceOf(object) })]
         : [];
     }),

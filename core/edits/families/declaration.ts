@@ -15,7 +15,7 @@ function undeclared(context: EditContext): string[] {
   );
   for (const { node } of ofKind(context, "foreach")) {
     const target = part(node, "target");
-    if (target && context.writing.blocks.by === "braces") known.add(target.sign ?? "");
+    if (target && context.writing.variables === "declared in place") known.add(target.sign ?? "");
   }
   const used = context.nodes.flatMap(({ node }) =>
     node.kind === "name" && node.role !== "callee" && node.role !== "definition" ? [node.sign ?? ""] : [],
@@ -27,11 +27,11 @@ function undeclared(context: EditContext): string[] {
 
 /** A declaration put in: before the first value, at the top of the function, in the part that declares. */
 function putIn(context: EditContext): Proposal[] {
-  const { blocks } = context.writing;
-  if (blocks.by === "indentation" || context.writing.types.length === 0) return [];
+  const { variables } = context.writing;
+  if (variables === "by assignment") return [];
   const ending = lineEndOf(context);
   return undeclared(context).flatMap((name) => {
-    if (blocks.by === "words") {
+    if (variables === "declared apart") {
       const main = context.code.find((token) => token.text.toLowerCase() === "begin");
       const variables = context.code.findIndex((token) => token.text.toLowerCase() === "var");
       const lastOfPart =

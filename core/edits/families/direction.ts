@@ -15,7 +15,7 @@ function otherDirections(context: EditContext): Proposal[] {
   });
   const ranges = ofKind(context, "call").flatMap(({ node }) => {
     const [first, second, step] = parts(node, "argument");
-    if (calledName(node) !== "range" || !first || !second) return [];
+    if (calledName(node) !== context.writing.countingCall || !first || !second) return [];
     if (!step) return [change({ from: second.to, to: second.to }, ", -1", { before: "", after: ", -1" }, 0.6)];
     const text = context.sourceOf(step);
     const turned = text.startsWith("-") ? text.slice(1) : `-${text}`;

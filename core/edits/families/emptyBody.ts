@@ -4,7 +4,7 @@ import { type EditContext, type EditFamily, insert, type Proposal } from "../edi
 /** Signs that end a statement right behind what heads a body: the body is empty by them. */
 function mends(context: EditContext): Proposal[] {
   const { blocks, statementEnd } = context.writing;
-  if (statementEnd === "" || (blocks.by === "words" && blocks.open === null)) return [];
+  if (statementEnd === "" || blocks.by === "end word") return [];
   const { code } = context;
   return context.nodes.flatMap(({ node }) => {
     if (node.kind !== "if" && !isLoop(node)) return [];
@@ -30,7 +30,7 @@ function mends(context: EditContext): Proposal[] {
 
 function plants(context: EditContext): Proposal[] {
   const { blocks, statementEnd } = context.writing;
-  if (statementEnd === "" || (blocks.by === "words" && blocks.open === null)) return [];
+  if (statementEnd === "" || blocks.by === "end word") return [];
   return context.nodes.flatMap(({ node }) => {
     if (node.kind !== "while" && node.kind !== "for" && node.kind !== "foreach" && node.kind !== "if") return [];
     const body = part(node, "body");

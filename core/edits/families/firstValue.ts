@@ -22,7 +22,7 @@ function valueOfType(type: string): string[] {
 
 /** Declared names that have no value get one where they are declared. */
 function declared(context: EditContext): Proposal[] {
-  if (context.writing.blocks.by !== "braces") return [];
+  if (context.writing.variables !== "declared in place") return [];
   return ofKind(context, "declaration").flatMap(({ node }) => {
     const type = node.children.find((child) => child.kind === "type")?.sign ?? "";
     return node.children.flatMap((child) => {
@@ -43,8 +43,8 @@ function declared(context: EditContext): Proposal[] {
 
 /** Names that are added to in a loop, or used, and never had a value before it. */
 function beforeLoop(context: EditContext): Proposal[] {
-  const { blocks, assign, statementEnd } = context.writing;
-  if (blocks.by === "braces") return [];
+  const { assign, beginnings, statementEnd, variables } = context.writing;
+  if (variables === "declared in place") return [];
   const { names } = context;
   return context.nodes.flatMap(({ node, around }) => {
     if (!isLoop(node) || around.some(isLoop)) return [];
@@ -71,7 +71,7 @@ function beforeLoop(context: EditContext): Proposal[] {
     ];
     return found.flatMap((name) => {
       const odds = before.has(name) ? 0.2 : 1;
-      const values = blocks.by === "indentation" ? ["0", '""', "[]", "1"] : ["0", "1"];
+      const values = ["0", ...beginnings.slice(0, 2), "1"];
       return values.map((value, at) =>
         insert(
           lines.from,

@@ -31,8 +31,7 @@ function mends(context: EditContext): Proposal[] {
         const separator =
           context.writing.statementEnd === ";" &&
           !/[;}]\s*$/.test(context.text.slice(whole.from, whole.to)) &&
-          blocks.by === "words" &&
-          blocks.open !== null
+          blocks.by === "two words"
             ? ";"
             : "";
         if (separator && node.kind === "while") {

@@ -53,22 +53,10 @@ function mends(context: EditContext): Proposal[] {
       // A text inside a text: the sign inside is doubled or has a sign before it.
       const previous = context.code[index - 2];
       if (previous?.kind === "text" && previous.line === token.line)
-        found.push(
-          insert(
-            previous.to - 1,
-            quote === "'" && context.language.profile.caseSensitive === false ? "'" : "\\",
-            { sign: quote },
-            0.8,
-          ),
-        );
-    } else if (
-      context.writing.blocks.by === "braces" &&
-      quote === "'" &&
-      token.text.length > 3 &&
-      !token.text.startsWith("'\\")
-    ) {
+        found.push(insert(previous.to - 1, context.writing.quoteInside.slice(0, -1), { sign: quote }, 0.8));
+    } else if (quote === context.writing.letterQuote && token.text.length > 3 && !token.text.startsWith("'\\")) {
       found.push(change(token, `"${token.text.slice(1, -1)}"`, { sign: '"' }, 1));
-    } else if (context.writing.blocks.by === "words" && context.writing.blocks.open !== null && quote === '"') {
+    } else if (context.writing.quote === "'" && quote === '"') {
       found.push(change(token, `'${token.text.slice(1, -1)}'`, { sign: "'" }, 1));
     }
   }
@@ -77,7 +65,7 @@ function mends(context: EditContext): Proposal[] {
 
 /** A sign inside a text of a language that doubles it. */
 function apostrophes(context: EditContext): Proposal[] {
-  if (context.language.profile.caseSensitive) return [];
+  if (context.writing.quote !== "'") return [];
   return context.lines.flatMap((line) => {
     const signs = [...line.text.matchAll(/'/g)].map((match) => match.index);
     if (signs.length % 2 === 0) return [];
@@ -87,7 +75,7 @@ function apostrophes(context: EditContext): Proposal[] {
 
 /** Double quotes in a language that has none read as signs of their own. */
 function doubleForSingle(context: EditContext): Proposal[] {
-  if (context.language.profile.caseSensitive) return [];
+  if (context.writing.quote !== "'") return [];
   return context.lines.flatMap((line) => {
     const signs = [...line.text.matchAll(/"/g)].map((match) => match.index);
     const [first, second] = signs;

@@ -38,7 +38,7 @@ function putIn(context: EditContext): Proposal[] {
     if (bare && bare.kind !== "call")
       found.push(change(last, context.writing.returns(context.sourceOf(bare)), { value: context.sourceOf(bare) }, 1.5));
     const printed =
-      bare && /^(print|println|printf|WriteLine)$/.test(calledName(bare))
+      bare && context.writing.library.prints(calledName(bare))
         ? bare.children.filter((child) => child.role === "argument")
         : [];
     if (printed.length === 1 && printed[0])

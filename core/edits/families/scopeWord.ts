@@ -4,8 +4,9 @@ import { lineEndOf, ofKind, wholeLines } from "../places.ts";
 
 /** A variable of the program that a function changes as one of its own: `global` names it. */
 function mends(context: EditContext): Proposal[] {
-  const { blocks } = context.writing;
-  if (blocks.by === "braces" || (blocks.by === "words" && blocks.open !== null)) return [];
+  const { wholeProgram } = context.writing;
+  if (!wholeProgram) return [];
+  const { word, apart } = wholeProgram;
   return ofKind(context, "function").flatMap(({ node }) => {
     const body = part(node, "body");
     const first = body?.children[0];
@@ -23,25 +24,25 @@ function mends(context: EditContext): Proposal[] {
     );
     const names = [...new Set(assigned)].filter((name) => outside.has(name) && !own.includes(name));
     const said = context.code.findIndex(
-      (token) => token.text === "global" && token.from >= body.from && token.to <= body.to,
+      (token) => token.text === word && token.from >= body.from && token.to <= body.to,
     );
     const line = wholeLines(context, first);
     return names.flatMap((name) => {
       const listed = context.code.slice(said + 1).filter((token) => token.line === context.code[said]?.line);
       if (said >= 0 && listed.some((token) => token.text === name)) return [];
       const last = listed.at(-1);
-      const apart = blocks.by === "indentation" ? ", " : " ";
       if (said >= 0 && last) return [insert(last.to, `${apart}${name}`, { name }, 1.2)];
-      return line ? [insert(line.from, `${line.first.indent}global ${name}${lineEndOf(context)}`, { name }, 1)] : [];
+      return line ? [insert(line.from, `${line.first.indent}${word} ${name}${lineEndOf(context)}`, { name }, 1)] : [];
     });
   });
 }
 
 function plants(context: EditContext): Proposal[] {
+  const { wholeProgram } = context.writing;
   return context.lines.flatMap((line) => {
     const [word, ...names] = line.code;
     const next = context.lines[line.number];
-    if (word?.text !== "global" || !next) return [];
+    if (!word || word.text !== wholeProgram?.word || !next) return [];
     const last = names.at(-1);
     const before = names.at(-3) ?? names.at(-2);
     const found: Proposal[] = [

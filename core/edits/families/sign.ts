@@ -39,19 +39,15 @@ const mistaken: ReadonlyArray<readonly [string, string]> = [
   ["+=", "="],
 ];
 
+/** True if a language has the sign for something that may stand there: an operator of its own, or a mark between parts. */
 function belongs(context: EditContext, sign: string): boolean {
   const { writing } = context;
-  const pascal = writing.assign === ":=";
-  const octave = writing.blocks.by === "words" && writing.blocks.open === null;
-  if (sign === ":=" || sign === "<>" || sign === "mod") return pascal;
-  if (sign === "==" || sign === "!=") return !pascal;
-  if (sign === "~=") return false;
-  if (sign === "**") return writing.blocks.by === "indentation";
-  if (sign === "^") return octave;
-  if (sign === "&&" || sign === "||") return writing.and === "&&";
-  if (sign === "->")
-    return writing.equalTexts !== undefined && writing.inclusions.some((each) => each.line.includes("stdio"));
-  return true;
+  if (/^[.,:='-]$/.test(sign)) return true;
+  if (sign === "->") return writing.members.includes(sign);
+  if (/^[-+*/<>]=?$/.test(sign)) return true;
+  const others = writing.otherOperators.flat();
+  const { equal, unequal, assign, and, or, divides } = writing;
+  return [equal, unequal, assign, and, or, divides.decimal, divides.whole, divides.rest, ...others].includes(sign);
 }
 
 function isCondition(context: EditContext, at: number): boolean {
@@ -130,7 +126,7 @@ function tooMany(context: EditContext): Proposal[] {
 
 /** `i++` where a language has no such step. */
 function steps(context: EditContext): Proposal[] {
-  if (context.writing.blocks.by !== "indentation" && context.writing.assign !== ":=") return [];
+  if (/\+\+/.test(context.writing.step("x", "+"))) return [];
   return context.lines.flatMap((line) => {
     const found = /^(\s*)(\w+)\s*(\+\+|--)\s*;?\s*$/.exec(line.text);
     if (!found) return [];

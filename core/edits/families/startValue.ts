@@ -4,8 +4,7 @@ import { loopAround, ofKind } from "../places.ts";
 
 /** Values that a count, a sum, a product, a greatest or a least one begins with, in place of the one that is there. */
 function otherStarts(context: EditContext): Proposal[] {
-  const { language, names } = context;
-  const byOne = language.profile.firstIndex === 1;
+  const { writing, names } = context;
   const lists = ofKind(context, "foreach").flatMap(({ node }) => {
     const source = part(node, "source");
     return source?.kind === "name" ? [source.sign ?? ""] : [];
@@ -14,16 +13,10 @@ function otherStarts(context: EditContext): Proposal[] {
     const object = part(node, "object");
     return object?.kind === "name" && names.includes(object.sign ?? "") ? [object.sign ?? ""] : [];
   });
-  const firsts = [...new Set([...lists, ...indexed])].map((name) =>
-    context.writing.blocks.by === "words" && context.writing.blocks.open === null
-      ? `${name}(1)`
-      : byOne
-        ? `${name}[1]`
-        : `${name}[0]`,
-  );
+  const firsts = [...new Set([...lists, ...indexed])].map((name) => writing.firstElement(name));
   return ofKind(context, "assignment").flatMap(({ node, around }) => {
     const value = part(node, "value");
-    if (!value || node.sign !== context.writing.assign) return [];
+    if (!value || node.sign !== writing.assign) return [];
     const text = context.sourceOf(value);
     const isNumber = /^-?\d+(\.\d+)?$/.test(text);
     const isEmpty = /^(""|''|\[\]|\{\}|None|null|NULL|nil)$/.test(text);
@@ -36,12 +29,7 @@ function otherStarts(context: EditContext): Proposal[] {
     for (const other of firsts) add(other, 0.6);
     for (const [at, other] of ["0", "1", "-1", "-1000", "1000", "100000"].entries()) add(other, at < 2 ? 0.6 : 0.3);
     if (text.includes(".") || text === "0") add("0.0", 0.15);
-    if (language.writing?.blocks.by === "indentation") {
-      add('""', 0.25);
-      add("[]", 0.25);
-      add('float("inf")', 0.1);
-      add('float("-inf")', 0.1);
-    }
+    for (const [at, other] of writing.beginnings.entries()) add(other, at < 2 ? 0.25 : 0.1);
     return [...others].map(([other, likely]) => change(value, other, { before: text, after: other }, likely));
   });
 }

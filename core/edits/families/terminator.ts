@@ -19,14 +19,15 @@ function isHeader(line: EditLine): boolean {
 function mends(context: EditContext): Proposal[] {
   const { statementEnd, blocks } = context.writing;
   if (statementEnd === "") return [];
+  const paired = blocks.by === "two words" || blocks.by === "end word";
   const found: Proposal[] = [];
   for (const line of context.lines) {
     const last = line.code.at(-1);
     if (!last || line.text.trimStart().startsWith("#")) continue;
     const next = context.lines.slice(line.number).find((each) => each.code.length > 0);
     const goesOn = next && next.indent.length > line.indent.length;
-    const parts = blocks.by === "words" && /^(end|else|until)$/i.test(next?.code[0]?.text ?? "");
-    if (mayEnd(line) && !(blocks.by === "words" && /^(begin|then|do|of|repeat|else|var)$/i.test(last.text)))
+    const parts = paired && /^(end|else|until)$/i.test(next?.code[0]?.text ?? "");
+    if (mayEnd(line) && !(paired && /^(begin|then|do|of|repeat|else|var)$/i.test(last.text)))
       found.push(
         insert(
           last.to,
@@ -57,7 +58,7 @@ function mends(context: EditContext): Proposal[] {
           "",
           { line: String(line.number) },
           beforeElse
-            ? blocks.by === "words"
+            ? paired
               ? 2
               : 0.6
             : behindHeader

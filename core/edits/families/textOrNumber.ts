@@ -2,8 +2,7 @@ import { change, type EditContext, type EditFamily, type Proposal } from "../edi
 import { ofKind } from "../places.ts";
 
 function quoted(context: EditContext, text: string): string {
-  const double = context.writing.blocks.by === "words" && context.writing.blocks.open !== null ? "'" : '"';
-  return `${double}${text}${double}`;
+  return `${context.writing.quote}${text}${context.writing.quote}`;
 }
 
 /** Quotes taken off a text that is a number or a name of the program. */

@@ -101,13 +101,13 @@ function leftOut(context: EditContext): Proposal[] {
         );
       if (first.text === "elif" && line.code.length === 2) found.push(change(first, "else", { word: "else" }, 1.3));
     }
-    if (blocks.by === "words" && blocks.open !== null) found.push(...pascalWords(line, context));
+    if (blocks.by === "two words") found.push(...blockWords(line, context));
   }
   return found;
 }
 
 /** `then`, `do`, `of` behind what heads a block; `begin` at its start. */
-function pascalWords(line: EditLine, context: EditContext): Proposal[] {
+function blockWords(line: EditLine, context: EditContext): Proposal[] {
   const found: Proposal[] = [];
   const words = { if: "then", while: "do", for: "do", case: "of", with: "do" } as const;
   for (const token of line.code) {
@@ -147,7 +147,7 @@ function plants(context: EditContext): Proposal[] {
     if (swappedText !== text) found.push(change(token, swappedText, { before: text, after: swappedText }));
     if (context.language.profile.caseSensitive) found.push(change(token, cased, { before: text, after: cased }));
     if (text === "elif") found.push(change(token, "else if", { before: text, after: "else if" }));
-    if (/^(then|do)$/i.test(text) && context.writing.blocks.by === "words")
+    if (/^(then|do)$/i.test(text) && context.writing.blocks.by === "two words")
       found.push(change({ from: token.from - 1, to: token.to }, "", { before: text, after: "" }));
     return found;
   });

@@ -1,9 +1,13 @@
-import type { Writing } from "../writing.ts";
+import { libraryOf, type Writing } from "../writing.ts";
 
 /** What small edits put into C programs. */
 export const cWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "braces" },
+  variables: "declared in place",
+  ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: [".", "->"], compound: true, chained: "else if" },
+  firstElement: (list) => `${list}[0]`,
+  beginnings: [],
   statementEnd: ";",
   divides: { decimal: null, whole: "/", rest: "%" },
   otherOperators: [],
@@ -14,6 +18,8 @@ export const cWriting: Writing = {
     { name: "atoi", before: "atoi(", after: ")" },
     { name: "strlen", before: "strlen(", after: ")" },
   ],
+  guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
+  nothing: "NULL",
   returns: (value) => `return ${value};`,
   equalTexts: (one, other) => `strcmp(${one}, ${other}) == 0`,
   types: [
@@ -38,4 +44,9 @@ export const cWriting: Writing = {
     { words: new Set("toupper tolower isdigit isalpha isspace isupper".split(" ")), line: "#include <ctype.h>" },
   ],
   printers: [],
+  library: libraryOf({
+    ...{ reads: "scanf fscanf gets fgets getchar getc fgetc", readsText: "gets fgets" },
+    ...{ prints: "printf puts putchar fprintf fputs", leaves: "exit abort _exit quick_exit" },
+    ...{ gives: "abs fabs round floor ceil sqrt pow toupper tolower", changes: "" },
+  }),
 };

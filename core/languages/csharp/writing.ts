@@ -1,9 +1,13 @@
-import type { Writing } from "../writing.ts";
+import { libraryOf, type Writing } from "../writing.ts";
 
 /** What small edits put into C# programs. */
 export const csharpWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "braces" },
+  variables: "declared in place",
+  ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
+  firstElement: (list) => `${list}[0]`,
+  beginnings: [],
   statementEnd: ";",
   divides: { decimal: null, whole: "/", rest: "%" },
   otherOperators: [],
@@ -15,6 +19,9 @@ export const csharpWriting: Writing = {
     { name: "double.Parse", before: "double.Parse(", after: ")" },
     { name: "ToString", before: "", after: ".ToString()" },
   ],
+  guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
+  lengthOf: (list) => `${list}.Length`,
+  nothing: "null",
   returns: (value) => `return ${value};`,
   types: [
     ["int", "double", "long", "string", "bool"],
@@ -34,4 +41,9 @@ export const csharpWriting: Writing = {
     { words: new Set(["File", "StreamReader", "StreamWriter"]), line: "using System.IO;" },
   ],
   printers: [["WriteLine", "Write"]],
+  library: libraryOf({
+    ...{ reads: "ReadLine Read ReadKey", readsText: "ReadLine", prints: "WriteLine Write", leaves: "Exit FailFast" },
+    gives: "ToUpper ToLower Trim Replace Substring PadLeft PadRight Split Round Abs",
+    changes: "Sort Add Reverse Remove Clear Insert",
+  }),
 };

@@ -1,9 +1,13 @@
-import type { Writing } from "../writing.ts";
+import { libraryOf, type Writing } from "../writing.ts";
 
 /** What small edits put into Java programs. */
 export const javaWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "braces" },
+  variables: "declared in place",
+  ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
+  firstElement: (list) => `${list}[0]`,
+  beginnings: [],
   statementEnd: ";",
   divides: { decimal: null, whole: "/", rest: "%" },
   otherOperators: [],
@@ -15,6 +19,9 @@ export const javaWriting: Writing = {
     { name: "parseDouble", before: "Double.parseDouble(", after: ")" },
     { name: "valueOf", before: "String.valueOf(", after: ")" },
   ],
+  guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
+  lengthOf: (list) => `${list}.length`,
+  nothing: "null",
   returns: (value) => `return ${value};`,
   equalTexts: (one, other) => `${one}.equals(${other})`,
   types: [
@@ -37,4 +44,10 @@ export const javaWriting: Writing = {
     },
   ],
   printers: [["println", "print"]],
+  library: libraryOf({
+    reads: "next nextLine nextInt nextDouble nextLong nextBoolean readLine read",
+    ...{ readsText: "next nextLine readLine", prints: "println print printf", leaves: "exit halt" },
+    gives: "toUpperCase toLowerCase trim substring concat repeat replace strip split abs round",
+    changes: "sort add remove clear reverse",
+  }),
 };

@@ -1,9 +1,14 @@
-import type { Writing } from "../writing.ts";
+import { libraryOf, type Writing } from "../writing.ts";
 
 /** What small edits put into Octave programs. */
 export const octaveWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
-  blocks: { by: "words", open: null, close: "end" },
+  blocks: { by: "end word", close: "end" },
+  variables: "by assignment",
+  ...{ quote: '"', quoteInside: '\\"', members: ["."], compound: false, chained: "elseif" },
+  firstElement: (list) => `${list}(1)`,
+  beginnings: [],
+  wholeProgram: { word: "global", apart: " " },
   statementEnd: ";",
   divides: { decimal: "/", whole: null, rest: "mod" },
   otherOperators: [
@@ -22,9 +27,21 @@ export const octaveWriting: Writing = {
     { name: "round", before: "round(", after: ")" },
     { name: "transposed", before: "", after: "'" },
   ],
+  guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition}${lineEnd}${body}${indent}end${lineEnd}`,
+  lengthOf: (list) => `numel(${list})`,
   returns: () => "",
   equalTexts: (one, other) => `strcmp(${one}, ${other})`,
   types: [],
   inclusions: [],
   printers: [],
+  library: libraryOf({
+    ...{
+      reads: "input fgetl fgets fscanf keyboard",
+      readsText: "fgetl fgets",
+      prints: "printf fprintf disp display puts fputs",
+    },
+    leaves: "exit quit",
+    gives: "upper lower toupper tolower strtrim sort floor ceil round abs fliplr flipud strrep num2str",
+    changes: "",
+  }),
 };

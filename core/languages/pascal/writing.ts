@@ -1,9 +1,13 @@
-import type { Writing } from "../writing.ts";
+import { libraryOf, type Writing } from "../writing.ts";
 
 /** What small edits put into Pascal programs. */
 export const pascalWriting: Writing = {
   ...{ and: "and", or: "or", not: "not ", equal: "=", unequal: "<>", assign: ":=" },
-  blocks: { by: "words", open: "begin", close: "end" },
+  blocks: { by: "two words", open: "begin", close: "end" },
+  variables: "declared apart",
+  ...{ quote: "'", quoteInside: "''", members: ["."], compound: false, chained: "else if" },
+  firstElement: (list) => `${list}[1]`,
+  beginnings: [],
   statementEnd: ";",
   divides: { decimal: "/", whole: "div", rest: "mod" },
   otherOperators: [],
@@ -15,6 +19,7 @@ export const pascalWriting: Writing = {
     { name: "trunc", before: "trunc(", after: ")" },
     { name: "FloatToStr", before: "FloatToStr(", after: ")" },
   ],
+  guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition} then${lineEnd}${body}`,
   returns: () => "",
   types: [
     ["integer", "real", "string", "boolean", "longint"],
@@ -42,4 +47,11 @@ export const pascalWriting: Writing = {
     ["writeln", "write"],
     ["readln", "read"],
   ],
+  library: libraryOf(
+    {
+      ...{ reads: "readln read", readsText: "", prints: "writeln write", leaves: "halt runerror" },
+      ...{ gives: "UpperCase LowerCase Trim abs round trunc sqrt sqr length copy", changes: "" },
+    },
+    false,
+  ),
 };

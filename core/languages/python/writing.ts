@@ -1,4 +1,4 @@
-import type { Writing } from "../writing.ts";
+import { libraryOf, type Writing } from "../writing.ts";
 
 const ofModule = (module: string, ...words: string[]) => ({
   words: new Set([module, ...words]),
@@ -9,6 +9,13 @@ const ofModule = (module: string, ...words: string[]) => ({
 export const pythonWriting: Writing = {
   ...{ and: "and", or: "or", not: "not ", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "indentation" },
+  variables: "by assignment",
+  ...{ quote: '"', quoteInside: '\\"', members: ["."], compound: true, chained: "elif", countingCall: "range" },
+  firstElement: (list) => `${list}[0]`,
+  copyOf: (list) => `${list}[:]`,
+  beginnings: ['""', "[]", "0.0", 'float("inf")', 'float("-inf")'],
+  wholeProgram: { word: "global", apart: ", " },
+  givesNothing: true,
   statementEnd: "",
   divides: { decimal: "/", whole: "//", rest: "%" },
   otherOperators: [["*", "**"]],
@@ -23,10 +30,19 @@ export const pythonWriting: Writing = {
     { name: "sorted", before: "sorted(", after: ")" },
     { name: "abs", before: "abs(", after: ")" },
   ],
+  guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition}:${lineEnd}${body}`,
+  lengthOf: (list) => `len(${list})`,
+  nothing: "None",
   returns: (value) => `return ${value}`,
   types: [],
   inclusions: ["math", "random", "time", "sys", "os", "json", "csv", "datetime", "string", "re"].map((module) =>
     ofModule(module),
   ),
   printers: [],
+  library: libraryOf({
+    ...{ reads: "input readline read readlines", readsText: "input", prints: "print", leaves: "exit quit abort _exit" },
+    gives:
+      "upper lower strip lstrip rstrip replace title capitalize split join format sorted reversed round abs zfill center",
+    changes: "sort append reverse extend insert remove clear",
+  }),
 };

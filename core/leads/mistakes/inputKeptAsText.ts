@@ -2,16 +2,15 @@ import { calledName, ofKind } from "../../edits/places.ts";
 import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
-function isRead(node: SyntaxNode | undefined): boolean {
-  return node?.kind === "call" && calledName(node) === "input" && part(node, "callee")?.kind === "name";
-}
-
-/** What `input` gave is a text, and is worked with as a number. */
+/** What a read gave is a text, and is worked with as a number. */
 export const inputKeptAsText: Mistake = {
   id: "input-kept-as-text",
   weight: 93,
   find: (context) => {
-    if (context.writing.blocks.by !== "indentation") return [];
+    const { countingCall, library, variables } = context.writing;
+    if (variables !== "by assignment") return [];
+    const isRead = (node: SyntaxNode | undefined) =>
+      node?.kind === "call" && library.readsText(calledName(node)) && part(node, "callee")?.kind === "name";
     const read = new Map<string, number>();
     for (const { node } of ofKind(context, "assignment")) {
       const target = part(node, "target");
@@ -37,8 +36,8 @@ export const inputKeptAsText: Mistake = {
     }
     for (const { node } of ofKind(context, "call"))
       for (const given of parts(node, "argument"))
-        if (calledName(node) === "range" && given.kind === "name" && read.has(given.sign ?? ""))
-          worked.set(given.sign ?? "", "range");
+        if (calledName(node) === countingCall && given.kind === "name" && read.has(given.sign ?? ""))
+          worked.set(given.sign ?? "", calledName(node));
     const found = [...worked].map(([name, sign]) => ({
       line: read.get(name) ?? 1,
       why: `“${name}” is a text as it is read here, and is worked with as a number (“${sign}”).`,

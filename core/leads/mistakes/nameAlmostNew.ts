@@ -6,7 +6,7 @@ export const nameAlmostNew: Mistake = {
   id: "misspelt-name-is-new",
   weight: 94,
   find: (context) => {
-    if (context.writing.blocks.by === "braces" || context.writing.assign === ":=") return [];
+    if (context.writing.variables !== "by assignment") return [];
     const written = new Map<string, number>();
     const used = new Set<string>();
     for (const { node, around } of context.nodes) {

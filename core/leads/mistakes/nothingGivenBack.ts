@@ -7,7 +7,7 @@ export const nothingGivenBack: Mistake = {
   id: "return-missing",
   weight: 93,
   find: (context) => {
-    if (context.writing.blocks.by !== "indentation") return [];
+    if (!context.writing.givesNothing) return [];
     const used = new Set(
       context.nodes.flatMap(({ node, around }) =>
         node.kind === "call" && around.at(-1)?.kind !== "statement" && part(node, "callee")?.kind === "name"

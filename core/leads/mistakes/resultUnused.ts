@@ -2,24 +2,17 @@ import { calledName, ofKind } from "../../edits/places.ts";
 import { part } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
-/** Functions that only give something back; the names are those of the languages' libraries. */
-const giving =
-  /^(upper|lower|strip|lstrip|rstrip|replace|title|capitalize|split|join|format|sorted|reversed|round|abs|toUpperCase|toLowerCase|trim|substring|concat|repeat|ToUpper|ToLower|Trim|Replace|Substring|PadLeft|PadRight|UpperCase|LowerCase|sort|fliplr|strtrim|floor|ceil)$/;
-/** Functions that change what they are called on and give nothing back. */
-const changing = /^(sort|append|reverse|extend|insert|remove|Sort|Add|Reverse|clear)$/;
-
 /** A result that nobody takes, or the nothing that a changing call gives taken for one. */
 export const resultUnused: Mistake = {
   id: "result-thrown-away",
   weight: 94,
   find: (context) => {
-    const python = context.writing.blocks.by === "indentation";
-    const octave = context.writing.blocks.by === "words" && context.writing.blocks.open === null;
+    const { givesNothing, library } = context.writing;
     const thrown = ofKind(context, "statement").flatMap(({ node }) => {
       const [call] = node.children;
       const name = call ? calledName(call) : "";
       const callee = call && part(call, "callee");
-      if (call?.kind !== "call" || !callee || !giving.test(name) || (name === "sort" && !octave)) return [];
+      if (call?.kind !== "call" || !callee || !library.gives(name)) return [];
       if (callee.kind === "name" && context.functions.includes(name)) return [];
       return [
         {
@@ -31,7 +24,7 @@ export const resultUnused: Mistake = {
     const nothing = ofKind(context, "assignment").flatMap(({ node }) => {
       const value = part(node, "value");
       const callee = value?.kind === "call" ? part(value, "callee") : undefined;
-      if (!python || callee?.kind !== "field" || !changing.test(callee.sign ?? "")) return [];
+      if (!givesNothing || callee?.kind !== "field" || !library.changes(callee.sign ?? "")) return [];
       return [
         {
           line: context.lineOf(node.from),

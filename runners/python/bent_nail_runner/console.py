@@ -148,15 +148,20 @@ class InputStream(io.RawIOBase):
 INPUT_BY_NAME = ("/dev/stdin", "/dev/fd/0", "/proc/self/fd/0")
 
 
+noticing = []  # the console of the program that runs; once there is a hook it stays
+
+
+def notice(event, arguments):
+    if event == "open" and arguments[0] in INPUT_BY_NAME:
+        noticing[0].give_rest()
+
+
 def open_streams(console):
     """Returns (stdin, stdout, stderr) as text streams over the console, and the raw input."""
     raw_input = InputStream(console)
-
-    def notice(event, arguments):
-        if event == "open" and arguments[0] in INPUT_BY_NAME:
-            console.give_rest()
-
-    sys.addaudithook(notice)
+    if not noticing:
+        sys.addaudithook(notice)
+    noticing[:] = [console]
     stdin = io.TextIOWrapper(io.BufferedReader(raw_input), encoding="utf-8", errors="surrogateescape")
     stdout = io.TextIOWrapper(OutputStream(console, b"O", 1), encoding="utf-8", errors="surrogateescape", write_through=True)
     stderr = io.TextIOWrapper(OutputStream(console, b"E", 2), encoding="utf-8", errors="backslashreplace", write_through=True)

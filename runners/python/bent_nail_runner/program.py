@@ -1,11 +1,14 @@
 """Checks, runs or records one Python program inside the calling process. Works in any CPython, also without fork."""
 import atexit
+import builtins
+import gc
 import io
 import json
 import linecache  # noqa: F401  loaded once here, as are the other modules that every fork needs
 import os
 import random
 import re
+import signal
 import sys
 import traceback
 import types
@@ -93,6 +96,68 @@ def own_traceback(problem, own_files):
         return "%s: <exception str() failed>\n" % type(problem).__name__
 
 
+def append_result(block, problems, code, **found):
+    result = {"started": True, "stoppedBy": "none", "exit": code, "crash": "", "errorName": "", "problems": problems, "ranOut": False, "steps": 0, **found}
+    append_frame(block, b"R", json.dumps(result).encode("utf-8", "backslashreplace"))
+
+
+def refused_by(problems, request, console):
+    """True if a program does not start with these problems; console and result are written then."""
+    # A slip in another file shows where that is imported, after whatever ran before.
+    first = next((problem for problem in problems if problem["severity"] == "error" and (problem["file"] == request["main"] or request["mode"] == "check")), None)
+    if first is None:
+        return False
+    console.append(b"E", first["text"].encode("utf-8", "backslashreplace"))
+    append_result(console.block, problems, 1, started=False)
+    return True
+
+
+def refuses(request, block):
+    """Translates a program and runs nothing; True if it does not start, which `block` tells then as run() would. `request` as for run()."""
+    return refused_by(check(request["files"], request["order"])[1], request, Console(block, request["outputLimit"], {}))
+
+
+def let_go(names):
+    """What an interpreter does with a program's names at its end: files that were left open get what was written to them, and objects say
+    their last words (in CPython's order: names with one underscore first)."""
+    for private in (True, False):
+        for name in list(names):
+            if name != "__builtins__" and private == (name.startswith("_") and not name.startswith("__")):
+                names[name] = None
+    gc.collect()
+
+
+def felt():
+    """What a program may change in its process that another one would feel."""
+    places = [(status.st_dev, status.st_ino) for status in map(os.fstat, (0, 1, 2))]
+    handlers = [signal.getsignal(number) for number in (signal.SIGINT, signal.SIGTERM, signal.SIGALRM, signal.SIGXCPU)]
+    return places, handlers, sys.gettrace(), sys.getprofile(), os.environ.copy(), list(vars(builtins).items())
+
+
+def state_of():
+    """What clear_away() goes back to."""
+    return list(sys.path), set(sys.modules), felt()
+
+
+def clear_away(state, folder):
+    """After a program that has ended: True if the next one may run in this process as if it were the first. `state` as it was before."""
+    path, modules, before = state
+    sys.path[:] = path
+    sys.excepthook, sys.displayhook = sys.__excepthook__, sys.__displayhook__
+    sys.modules.pop("__main__", None)
+    atexit._clear()
+    linecache.clearcache()
+    for name in set(sys.modules) - modules:
+        if (getattr(sys.modules[name], "__file__", None) or "").startswith(folder):
+            del sys.modules[name]
+    threads = sys.modules.get("threading")
+    try:
+        os.chdir(folder)
+        return (threads is None or threads.active_count() == 1) and felt() == before
+    except OSError:
+        return False
+
+
 def run(request, block):
     """Runs the program of `request` and leaves console, trace and result in `block`.
 
@@ -106,18 +171,14 @@ def run(request, block):
         own_files[request["folder"] + "/" + name] = number
     console = Console(block, request["outputLimit"], own_files)
     codes, problems = check(request["files"], request["order"])
+    if refused_by(problems, request, console):
+        return 1
 
     def finish(code, **found):
         """What is told at the end is put together then: while the program runs there is nothing of it that it could reach and change."""
-        result = {"started": True, "stoppedBy": "none", "exit": code, "crash": "", "errorName": "", "problems": problems, "ranOut": False, "steps": 0, **found}
-        append_frame(block, b"R", json.dumps(result).encode("utf-8", "backslashreplace"))
+        append_result(block, problems, code, **found)
         return code
 
-    # A slip in another file shows where that is imported, after whatever ran before.
-    first = next((problem for problem in problems if problem["severity"] == "error" and (problem["file"] == main or request["mode"] == "check")), None)
-    if first is not None:
-        console.append(b"E", first["text"].encode("utf-8", "backslashreplace"))
-        return finish(1, started=False)
     if request["mode"] == "check":
         return finish(0, started=None)
 
@@ -157,9 +218,8 @@ def run(request, block):
                 recording[1]()
             os._exit(0)
         try:
-            import signal
             signal.signal(signal.SIGXCPU, soft_stop)
-        except (ImportError, AttributeError, ValueError):
+        except (AttributeError, ValueError):
             pass
     exit_code = 0
     problem = None
@@ -203,10 +263,12 @@ def run(request, block):
         crash = own_traceback(problem, own_files)
         found.update(stoppedBy="memory" if isinstance(problem, MemoryError) else "fault", errorName=type(problem).__name__, crash=crash)
         append_frame(block, b"E", crash.encode("utf-8", "backslashreplace"), 0, found["steps"])
+    problem = None
     try:
         if "threading" in sys.modules:
             sys.modules["threading"]._shutdown()
         atexit._run_exitfuncs()
+        let_go(module.__dict__)
     except OutputFull:
         found["stoppedBy"] = "output"
     except BaseException:

@@ -16,6 +16,7 @@ import traceback
 
 from . import notices
 from .block import append_frame, start_block
+from .command_tries import try_each
 from .effects import effects
 from .namespaces import FOLDER, drop_rights, libc, mount_clean_folder
 from .terminal import Keyboard, open_terminal
@@ -27,6 +28,7 @@ MOST_KEPT = 1 << 20
 FAULTS = (4, 6, 7, 8, 11)
 MOST_MESSAGES = 512 << 10
 BUILD_FOLDER = "/tmp/build"
+LOOK = 20  # milliseconds between two looks at what one of many runs has taken
 IDLE = 30  # milliseconds without a notice after which is looked whether the program waits for input in a way that gives none
 DEBUGGERS = ("/usr/bin/gdb",)
 READING_CALLS = (b"%d" % notices.OTHERS[notices.MACHINE]["read"], b"%d" % notices.OTHERS[notices.MACHINE]["readv"])
@@ -127,13 +129,14 @@ def shell_status(status):
 class Run:
     """One run of the program, from its start to its end."""
 
-    def __init__(self, request, block, channel):
+    def __init__(self, request, block, channel, types=None):
+        """`types`: whether what is typed comes from a terminal, too; as what is printed goes to one, if that is not said."""
         self.block = block
         self.channel = channel
         self.limit = request["limits"]["outputBytes"]
         self.printed = 0
         self.stopped = "none"
-        self.keyboard = Keyboard(request["input"], request["commands"]["terminal"])
+        self.keyboard = Keyboard(request["input"], request["commands"]["terminal"] if types is None else types)
         if request["commands"]["terminal"]:
             self.out, self.out_slave = open_terminal()
         else:
@@ -210,10 +213,10 @@ class Run:
                 continue
         return False
 
-    def go(self, argv, environment, limits):
-        """Runs the program to its end. Returns its wait status."""
+    def begin(self, argv, environment, limits, others=()):
+        """Starts the program; `others` are descriptors that it is to have beside its streams."""
         ours, theirs = socket.socketpair(socket.AF_UNIX, socket.SOCK_STREAM)
-        keep = [theirs.fileno()] + ([RECORDING] if self.recording is not None else [])
+        keep = [theirs.fileno(), *others] + ([RECORDING] if self.recording is not None else [])
         with_output = self.recording is not None
         debugger = argv[0].startswith("@") or argv[0] in DEBUGGERS
 
@@ -221,37 +224,61 @@ class Run:
             notices.install(with_output, debugger, theirs)
             theirs.close()
 
-        pid = start(argv, environment, limits, (self.keyboard.reading, self.out_slave, self.err_slave), keep, before)
+        self.pid = start(argv, environment, limits, (self.keyboard.reading, self.out_slave, self.err_slave), keep, before)
         theirs.close()
         if self.recording is not None:
             os.close(RECORDING)
-        listener = notices.receive_listener(ours)
+        self.listener = notices.receive_listener(ours)
         ours.close()
-        process = os.pidfd_open(pid)
-        watch = select.poll()
-        for descriptor in (listener, self.out, self.err, process, self.channel.fileno()):
-            watch.register(descriptor, select.POLLIN)
+        self.process = os.pidfd_open(self.pid)
+        self.watch = select.poll()
+        for descriptor in (self.listener, self.out, self.err, self.process, self.channel.fileno()):
+            self.watch.register(descriptor, select.POLLIN)
+
+    def follow(self, look=None, told=None):
+        """Serves the program until it has ended (True), or until there is something to read from `told` (False). `look` is called again and
+        again, and may end it."""
+        if told is not None:
+            self.watch.register(told, select.POLLIN)
+        idle = LOOK if look else None
         while True:
-            ready = dict(watch.poll(IDLE if self.keyboard.holds() else None))
-            if not ready and self.waits_for_input():
+            ready = dict(self.watch.poll(IDLE if self.keyboard.holds() else idle))
+            if look:
+                look()
+            if not ready and self.keyboard.holds() and self.waits_for_input():
                 self.drain()
                 self.give_line()
             if self.channel.fileno() in ready:
                 self.drain()
                 hear_stop(self.channel)
-            if listener in ready:
-                if ready[listener] & select.POLLIN:
-                    self.answer(listener)
+            if self.listener in ready:
+                if ready[self.listener] & select.POLLIN:
+                    self.answer(self.listener)
                 else:
-                    watch.unregister(listener)
+                    self.watch.unregister(self.listener)
             if self.out in ready or self.err in ready:
                 self.drain()
-            if process in ready:
-                break
-        status = wait_for(pid)
+            if self.process in ready or told in ready:
+                return self.process in ready
+
+    def end(self):
+        """Takes what an ended program printed last. Returns its wait status."""
+        status = wait_for(self.pid)
         self.drain()
         kill_everything()
         return status
+
+    def go(self, argv, environment, limits, look=None):
+        """Runs the program to its end. Returns its wait status."""
+        self.begin(argv, environment, limits)
+        self.follow(look)
+        return self.end()
+
+    def close(self):
+        """Gives back what this run held, where another one follows in the same process."""
+        for descriptor in (self.out, self.out_slave, self.err, self.err_slave, self.listener, self.process):
+            os.close(descriptor)
+        self.keyboard.close()
 
     def copy_recording(self):
         """The recorder's chunks (u32 length, JSON) go to the block; nothing in them is trusted."""
@@ -328,7 +355,7 @@ def run_program(request, block, channel, result):
 
 def run_commands(request, block, channel):
     """Builds and runs as `request["commands"]` says: {build: [argv], run: argv or None, environment, terminal, recording, buildLimits}. With
-    `runsAnyway` the program is run whatever came of its build."""
+    `runsAnyway` the program is run whatever came of its build; with `tries` it is run many times (command_tries.py)."""
     commands = request["commands"]
     result = {"built": [], "exit": None, "signal": 0, "ranOut": False, "stopped": "none"}
     os.makedirs(BUILD_FOLDER, 0o700, exist_ok=True)
@@ -343,7 +370,12 @@ def run_commands(request, block, channel):
         if run is not None:
             if run[0].startswith("@"):
                 load(run[0][1:], channel)
-            run_program(request, block, channel, result)
+            if commands.get("tries"):
+                channel.send(b"+")
+                try_each(sys.modules[__name__], request, block, channel)
+                result["exit"] = 0
+            else:
+                run_program(request, block, channel, result)
             after = commands.get("afterSignal")
             if after and result["signal"] in FAULTS and result["stopped"] == "none":
                 load(after[0][1:], channel)

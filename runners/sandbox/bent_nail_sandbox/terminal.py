@@ -34,6 +34,11 @@ def open_terminal():
             time.sleep(0.05)
 
 
+def is_typable(line):
+    """True for a line that a terminal carries as it is."""
+    return len(line) <= MOST_IN_A_LINE and b"\x04" not in line and b"\x00" not in line
+
+
 class Keyboard:
     """Typed input behind a terminal, or behind a pipe where a terminal could not carry it."""
 
@@ -41,7 +46,7 @@ class Keyboard:
         self.lines = typed.splitlines(True)
         self.position = 0
         self.ran_out = False
-        self.terminal = terminal and all(len(line) <= MOST_IN_A_LINE and b"\x04" not in line and b"\x00" not in line for line in self.lines)
+        self.terminal = terminal and all(is_typable(line) for line in self.lines)
         if self.terminal:
             self.master, self.slave = open_terminal()
             self.reading = self.slave
@@ -52,6 +57,23 @@ class Keyboard:
             self.reading, self.writing = os.pipe()
             os.set_blocking(self.writing, False)
         self.rest = b""
+
+    def retype(self, typed):
+        """Another input in the place of this one, for the next of several runs at one terminal; False where a terminal cannot carry it."""
+        lines = typed.splitlines(True)
+        if not self.terminal or not all(is_typable(line) for line in lines):
+            return False
+        termios.tcflush(self.slave, termios.TCIFLUSH)
+        self.lines, self.position, self.ran_out, self.rest = lines, 0, False, b""
+        return True
+
+    def close(self):
+        """Gives its descriptors back."""
+        for descriptor in (self.master, self.slave) if self.terminal else (self.reading, self.writing):
+            try:
+                os.close(descriptor)
+            except OSError:
+                pass  # the end of a pipe was told by closing it
 
     def holds(self):
         """True if there is more to type, or its end was not told yet."""
