@@ -1,73 +1,71 @@
-## Tries many variants of one program: a fork of this process each, one after another, with the input in /tmp/typed. Variant K lies in
-## /tmp/variants/K/NAME; in the end one answer each stands on standard output:
-##     K EXIT SIGNAL MILLISECONDS OUT ERR
-## with at most `most` bytes of what it printed and of what it wrote to standard error, each behind a "=" in base64. SIGNAL is -1 where it was ended after `seconds`. What a variant can reach are the other ones of the same
-## search; what one seems to show is shown again by a run of its own before anybody relies on it.
-function __bent_nail_many__ (count, seconds, name, most)
-  warning ("off", "Octave:shadowed-function");
-  for number = 1:count
-    begun = time ();
+## Runs many programs one after another in one interpreter. The list holds a line for each, the path of its main file. Which one comes next is
+## told by descriptor 61; how it ended by descriptor 62: its exit code, and "clean" if the next one finds everything as it was
+## (runners/sandbox/bent_nail_sandbox/command_tries.py). One that ends the interpreter ends this one.
+function __bent_nail_many__ (list)
+  paths = strsplit (strtrim (fileread (list)), "\n");
+  orders = fopen ("/proc/self/fd/61", "r");
+  answers = fopen ("/proc/self/fd/62", "w");
+  ## A program's own calls are counted from here.
+  max_recursion_depth (max_recursion_depth () + 3);
+  first = state ();
+  fputs (answers, "ready\n");
+  fflush (answers);
+  while (! isempty (order = next (orders)))
+    lasterr ("");
+    code = run_one (paths{str2double(order) + 1});
     fflush (stdout);
-    pid = fork ();
-    if (pid < 0)
-      return;
+    fflush (stderr);
+    for file = setdiff (fopen ("all")', [orders, answers])
+      fclose (file);
+    endfor
+    ## After the end of what is typed in nothing is read any more.
+    left = ! isempty (strfind (lasterr (), "reading user-input failed"));
+    evalin ("base", "clear -all");
+    left = left || ! isequal (state (), first);
+    if (left)
+      word = "left";
+    else
+      word = "clean";
     endif
-    if (pid == 0)
-      be_the_variant (sprintf ("/tmp/variants/%d", number), name);
-    endif
-    signal = 0;
-    do
-      [ended, status] = waitpid (pid, WNOHANG ());
-      if (ended == 0)
-        if (time () - begun > seconds)
-          kill (pid, 9);
-          [ended, status] = waitpid (pid);
-          signal = -1;
-        else
-          pause (0.002);
-        endif
-      endif
-    until (ended != 0)
-    if (signal == 0 && WIFSIGNALED (status))
-      signal = WTERMSIG (status);
-    endif
-    code = 0;
-    if (WIFEXITED (status))
-      code = WEXITSTATUS (status);
-    endif
-    out = beginning (sprintf ("/tmp/variants/%d.out", number), most);
-    err = beginning (sprintf ("/tmp/variants/%d.err", number), most);
-    printf ("%d %d %d %d =%s =%s\n", number, code, signal, round ((time () - begun) * 1000), out, err);
-  endfor
-  fflush (stdout);
+    fprintf (answers, "%d %s\n", code, word);
+    fflush (answers);
+  endwhile
 endfunction
 
-## The process of a variant. Never returns.
-function be_the_variant (folder, name)
-  o = fopen ([folder ".out"], "w");
-  e = fopen ([folder ".err"], "w");
-  i = fopen ("/tmp/typed", "r");
-  dup2 (o, stdout);
-  dup2 (e, stderr);
-  dup2 (i, stdin);
+## The next line, byte by byte: whatever reads lines here waits for what comes behind one.
+function order = next (orders)
+  order = "";
+  while (! isempty (byte = fread (orders, 1, "uint8=>char")) && byte != "\n")
+    order(end + 1) = byte;
+  endwhile
+endfunction
+
+## What a program may set that is not gone with its names.
+function found = state ()
+  found = {warning(), fopen("all"), path(), pwd(), output_precision(), format()};
+endfunction
+
+## Runs the program of a main file. Returns its exit code.
+function code = run_one (main)
   code = 0;
   try
-    source ([folder "/" name], "base");
+    source (main, "base");
   catch problem
     code = 1;
     if (strncmp (problem.message, "source: ", 8))
       ## A slip of grammar: what is wrong is only told by reading the file once more.
       try
-        __parse_file__ ([folder "/" name]);
+        __parse_file__ (main);
       catch problem
       end_try_catch
       problem.stack = problem.stack([]);
     endif
+    fflush (stdout);
     fprintf (stderr, "error: %s\n", problem.message);
     said = false;
     for at = 1:numel (problem.stack)
       frame = problem.stack(at);
-      if (! isempty (strfind (frame.name, "be_the_variant")))
+      if (strncmp (frame.name, "__bent_nail_many__", 18))
         break;
       endif
       if (! said)
@@ -75,22 +73,11 @@ function be_the_variant (folder, name)
         said = true;
       endif
       [~, own] = fileparts (frame.name);
-      fprintf (stderr, "    %s at line %d column %d\n", own, frame.line, frame.column);
+      if (frame.line > 0)
+        fprintf (stderr, "    %s at line %d column %d\n", own, frame.line, frame.column);
+      else
+        fprintf (stderr, "    %s\n", own);
+      endif
     endfor
   end_try_catch
-  fflush (stdout);
-  fflush (stderr);
-  exit (code);
-endfunction
-
-function text = beginning (path, most)
-  text = "";
-  file = fopen (path, "r");
-  if (file >= 0)
-    bytes = fread (file, most, "uint8=>uint8");
-    fclose (file);
-    if (! isempty (bytes))
-      text = base64_encode (bytes);
-    endif
-  endif
 endfunction

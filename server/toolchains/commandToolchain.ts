@@ -17,7 +17,6 @@ import { type CommandBlock, commandResultSchema } from "./commandBlock.ts";
 import { buildLimits, type Plan } from "./commandPlan.ts";
 import { runTries, type TriesPlan } from "./commandTries.ts";
 import { cutRecording } from "./cut.ts";
-import { type ManyPlan, tryMany } from "./manyVariants.ts";
 import { readBlock } from "./readBlock.ts";
 import { signalDiagnostic } from "./signals.ts";
 import { isThere } from "./systemNeeds.ts";
@@ -34,9 +33,7 @@ export type CommandTranslator = {
   /** Name and version of the translator. */
   version: () => Promise<string>;
   plan: (request: RunRequest, mode: Job["mode"]) => Promise<Plan>;
-  /** How variants of a program are tried in one job; absent where each has one of its own. */
-  planMany?: (request: RunRequest, variants: readonly Variant[]) => ManyPlan;
-  /** The same where each is a run like any other (commandTries.ts). */
+  /** How variants of a program are run in one job (commandTries.ts); absent where each has one of its own. */
   planTries?: (request: RunRequest, variants: readonly Variant[], until: number) => Promise<TriesPlan>;
   /**
    * Where a program was that a signal killed, by what the run itself left or a second run under a debugger; null if
@@ -289,32 +286,6 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     return { outcome, block: done?.block };
   }
 
-  /** Tries many variants in one job, as the translator plans it. */
-  const tryManyBy =
-    (plan: NonNullable<CommandTranslator["planMany"]>): NonNullable<Toolchain["runMany"]> =>
-    async (request, variants, seconds) => {
-      const state = await available();
-      if (!state.ready) throw new Error(state.reason);
-      const limits = { boundAddresses: false, overheadBytes: 192 * 1024 * 1024 };
-      const planOf = ({ files, run }: Pick<Plan, "files" | "run">): Plan => {
-        return { files, build: [], run, terminal: false, runsAnyway: true, limits };
-      };
-      const found = await tryMany<JobAnswer>(request, variants, seconds, {
-        plan,
-        perform: async (each, many) => {
-          const { answer, block } = await perform("run", each, planOf(many));
-          return { printed: consoleText(block.console, ["out"]), answer };
-        },
-        outcomeOf: (each, { console, stopped, milliseconds, ...ended }, answer) => {
-          const nothing = { steps: [], messages: "", effects: [], built: null, damaged: false };
-          const block: CommandBlock = { ...nothing, console, result: { ...ended, built: [], stopped: "none" } };
-          const told = { ...answer, stopped, milliseconds };
-          return outcomeOf("run", each, planOf({ files: each.files, run: null }), { answer: told, block });
-        },
-      });
-      return found.map((outcome) => outcome && { ...outcome, translator: state.version });
-    };
-
   /** Runs many variants in one job, as the translator plans it. */
   const runTriesBy =
     (plan: NonNullable<CommandTranslator["planTries"]>): NonNullable<Toolchain["runMany"]> =>
@@ -331,7 +302,6 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
 
   return {
     language: language.id,
-    ...(translator.planMany ? { runMany: tryManyBy(translator.planMany) } : {}),
     ...(translator.planTries ? { runMany: runTriesBy(translator.planTries) } : {}),
     means: translator.means,
     startSeconds: translator.startSeconds,

@@ -1,5 +1,5 @@
 import { availableParallelism } from "node:os";
-import type { Limits, Outcome, RunRequest } from "../../core/outcome/outcome.ts";
+import { consoleText, type Limits, type Outcome, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { CommandTries, JobAnswer } from "../sandbox/warmWorker.ts";
 import { type CommandBlock, commandResultSchema } from "./commandBlock.ts";
@@ -25,6 +25,8 @@ export type TriesPlan = Pick<Plan, "files" | "build" | "terminal" | "environment
   tellsSignals?: boolean;
   /** Processor time of a program's own run, in seconds, that a host spends once for all. */
   startSeconds?: number;
+  /** By what a host shows in what is printed; such a run is not told. */
+  hostShows?: RegExp;
   /** Names in what is printed that stand for a variant's own. */
   renamedIn?: (at: number) => NonNullable<Plan["renamed"]>;
 };
@@ -84,6 +86,7 @@ export async function runTries(
       // What a signal ended in a process of many, or the lack of memory, is seen by a run of its own.
       const isTelling = tried.signal === 0 || (plan.tellsSignals && tried.signal !== killed);
       if (block.damaged || (tried.how === "ended" && !isTelling && block.result?.stopped === "none")) continue;
+      if (plan.hostShows?.test(consoleText(block.console, ["err"]))) continue;
       const stopped = tried.how === "time" ? "time" : "none";
       const answer: JobAnswer = { ...done.answer, stopped, building: false, milliseconds: tried.milliseconds };
       const said = plan.said.get(at) ?? (plan.saidTogether ? done.block.messages : "");
@@ -94,7 +97,19 @@ export async function runTries(
 }
 
 function jobOf(
-  { said, refused, refusedIn, saidTogether, renamedIn, tellsSignals, startSeconds, each, host, ...plan }: TriesPlan,
+  {
+    said,
+    refused,
+    refusedIn,
+    saidTogether,
+    renamedIn,
+    hostShows,
+    tellsSignals,
+    startSeconds,
+    each,
+    host,
+    ...plan
+  }: TriesPlan,
   tries: CommandTries,
   seconds: number,
 ): Plan {
@@ -150,7 +165,7 @@ export async function planHosted(
     line: (folder: string, main: string) => string;
     host: (list: string) => readonly string[];
     until: number;
-  } & Pick<TriesPlan, "terminal" | "environment" | "limits" | "renamed" | "startSeconds">,
+  } & Pick<TriesPlan, "terminal" | "environment" | "limits" | "renamed" | "startSeconds" | "hostShows">,
 ): Promise<TriesPlan> {
   const { translate, alone, line, host, until, ...plan } = language;
   const { texts, textOf } = textsOf(variants);
@@ -184,6 +199,7 @@ export async function planHosted(
     ],
     host: host(list),
     each,
+    renamedIn: (at) => [...(plan.renamed ?? []), [`${folder(textOf[at] ?? 0)}/`, ""]],
     said: new Map(all.flatMap((at) => (told(at) ? [[at, told(at)?.said ?? ""] as const] : []))),
     refused: new Set(all.filter((at) => told(at)?.ok === false)),
   };

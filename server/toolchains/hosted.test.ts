@@ -94,3 +94,42 @@ test("C# programs in one run-time system give what their own runs would", async 
     [csharp("string tide = null; Console.WriteLine(tide.Length);"), ""],
   ]);
 });
+
+test("What an Octave program is warned of by the interpreter is told by a run of its own", async () => {
+  const [told] = await runTexts(toolchains, "octave", "ferry.m", [
+    ["x = [1 2](1.5 + 0.5);\nif ([1 2 3] == 'ab3')\nend\n[1 2; 3 4] \\ [1; 2];\n[1 1; 1 1] \\ [1; 2]\n", ""],
+  ]);
+  expect(told).toBeNull();
+});
+
+test("Octave programs in one interpreter give what their own runs would", async () => {
+  await sameAsAlone("octave", "ferry.m", [
+    ['cars = input("Cars? ");\nprintf("%d\\n", cars * 4);\n', "3\n"],
+    ["tide = 3;\nfunction r = load(x)\n  r = x + 1;\nend\ndisp(load(tide))\n", ""],
+    ["disp(exist('tide'))\ndisp(load(2))\n", ""],
+    ["if 3\n  disp(4)\n", ""],
+    ["x = [1 2];\ndisp(x(3))\n", ""],
+    ["disp(totl)\n", ""],
+    ["1;\nfunction r = g(x)\n  r = x(5);\nend\ng([1 2])\n", ""],
+    ['a = input("");\nb = input("");\n', "3\n"],
+    ['a = input("");\nprintf("%d\\n", a);\n', "3\n"],
+    ["global deck\ndeck = 4;\nformat long\n", ""],
+    ["global deck\ndisp(isempty(deck))\ndisp(pi)\n", ""],
+    ["1;\nfunction r = deep(x)\n  printf('%d\\n', x);\n  r = deep(x + 1);\nend\ndeep(1)\n", ""],
+    ["disp(1)\nexit(3)\n", ""],
+    ["f = fopen('left.txt', 'w');\nfprintf(f, 'tide');\n", ""],
+    ["disp(exist('left.txt'))\nclear all; clc; close all\nerror('Ferry:full', 'full deck')\n", ""],
+    ['s = input("Name? ", "s");\ntry\n  n = input("");\ncatch e\n  disp(e.message)\nend\n', "Gull\n"],
+    ["x = 3\ny = {1, 'two'}\nz = struct('tide', 4)\n", ""],
+  ]);
+});
+
+test("An Octave program that loops costs its own time only; one that draws on chance or begins with a function is run alone", async () => {
+  const told = await runTexts(toolchains, "octave", "ferry.m", [
+    ["while true\nend\n", ""],
+    ["disp(5)\n", ""],
+    ["disp(rand() < 2)\n", ""],
+    ["% Deck\nfunction r = f(x)\n  r = x + 1;\nend\ndisp(f(2))\n", ""],
+  ]);
+  expect(told.map((outcome) => outcome?.stoppedBy)).toEqual(["time", "none", undefined, undefined]);
+});
