@@ -5,6 +5,7 @@ import { ClassMark, StraightNail } from "../components/marks.tsx";
 import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { FaultWords } from "./FaultWords.tsx";
+import { FieldsOfRecord } from "./FieldsOfRecord.tsx";
 import { useLeafAddress } from "./leafAddress.ts";
 import { Revision } from "./Revision.tsx";
 
@@ -72,6 +73,13 @@ export function LayerList({ view }: { view: CaseView }) {
               <p>
                 {layer.faultyLines.length === 1 ? "Faulty line: " : "Faulty lines: "}
                 <strong>{layer.faultyLines.map((line) => line + view.firstLine - 1).join(", ")}</strong>
+              </p>
+            )}
+            <FieldsOfRecord layer={layer} wording={view.wording} />
+            {layer.secondOpinion && (
+              <p className="note-small">
+                {layer.decided?.reason && `Decided otherwise than the evidence: ${layer.decided.reason} `}
+                Second opinion: {layer.secondOpinion}
               </p>
             )}
             {layer.fix && <FixSlip hunks={layer.fix} />}

@@ -80,6 +80,11 @@ export function VerdictStrip({
             )}
           </p>
           {decided.reason && <p>{decided.reason}</p>}
+          {view.secondOpinion && (
+            <p className="note-small">
+              <strong>Second opinion:</strong> {view.secondOpinion}
+            </p>
+          )}
           <div>
             <button type="button" className="press" onClick={() => onChange(true)}>
               Another class <kbd>C</kbd>

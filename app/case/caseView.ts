@@ -1,4 +1,4 @@
-import type { LinePlace } from "../../core/cases/case.ts";
+import type { Decision, LinePlace } from "../../core/cases/case.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
@@ -10,8 +10,11 @@ import { lineStyles } from "../../core/source/lineStyles.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { preparedParts } from "../../core/source/preparedParts.ts";
 import { structureOf } from "../../core/source/structure.ts";
+import type { Stretch } from "../../core/trace/neverRan.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
+import { secondOpinion } from "../../core/verdict/secondOpinion.ts";
+import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { messageOf } from "../../core/verdict/words.ts";
 import { listAssignments, offered } from "../../server/assignments/assignmentStore.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
@@ -21,6 +24,7 @@ import { findWalk, type WalkPlace } from "../../server/cases/walkStore.ts";
 import { listWarningDecisions } from "../../server/cases/warningStore.ts";
 import { wasVerified } from "../../server/judge/checks.ts";
 import { openLayer } from "../../server/judge/decisions.ts";
+import { fieldsOf, fieldsOfLayer, neverRanIn } from "../../server/judge/faultFields.ts";
 import { judgeVersion, languageOf, recordVersion, saysNothing } from "../../server/judge/judge.ts";
 import { listRunsOfVersions } from "../../server/judge/runStore.ts";
 import { mayBeMended } from "../../server/mend/findFixes.ts";
@@ -50,6 +54,17 @@ function structureView(language: Language, text: string) {
     openTexts,
     unpaired: signs.filter((sign) => !sign.partner).length,
   };
+}
+
+/** What the evidence says against a teacher's class; null where they agree, or there is none to speak of. */
+function opinionOn(language: Language, decided: Decision | null, suggested: FaultClass | null, error: string) {
+  if (!decided?.class || !suggested || decided.class === suggested) return null;
+  return secondOpinion({ language, decided: decided.class, suggested, error: /^[\w.]+$/.test(error) ? error : "" });
+}
+
+function stretchWords({ from, to, function: name }: Stretch): string {
+  const lines = from === to ? `line ${from}` : `lines ${from} to ${to}`;
+  return name === null ? `Never ran in this run: ${lines}.` : `${name} was never called in this run (${lines}).`;
 }
 
 /** What a version changes in the one that it came from, where both were read. */
@@ -200,7 +215,19 @@ export async function caseView(
           explanation: open.explanation,
         }
       : null,
+    fields:
+      judgement.class !== null || open
+        ? {
+            suggested: fieldsOf(found, judged, open),
+            own: open && { cause: open.cause, moment: open.moment, depends: open.depends },
+          }
+        : null,
+    neverRan: (neverRanIn(found, judged) ?? []).map(stretchWords),
+    /** Where the teacher's class is another than the evidence's: why that says so. */
+    secondOpinion: open ? opinionOn(language, open.decided, judgement.class, diagnostic?.errorName ?? "") : null,
     layers: found.layers.map((layer) => ({
+      fields: fieldsOfLayer(layer),
+      secondOpinion: opinionOn(language, layer.decided, layer.verdict.class, layer.verdict.message.split(":")[0] ?? ""),
       key: layer.key,
       position: layer.position,
       class: layer.decided?.class ?? layer.verdict.class,

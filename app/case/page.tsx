@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { data, Link, useFetcher, useNavigate, useParams, useRevalidator, useSearchParams } from "react-router";
 import { z } from "zod";
 import { findCase } from "../../server/cases/caseStore.ts";
@@ -14,6 +14,7 @@ import { caseActions } from "./actions/list.ts";
 import { CaseScript } from "./CaseScript.tsx";
 import { ChecksLeaf } from "./ChecksLeaf.tsx";
 import { type CaseView, caseView, type Leaf } from "./caseView.ts";
+import { FaultFields } from "./FaultFields.tsx";
 import { FaultWords } from "./FaultWords.tsx";
 import { HandedIn } from "./HandedIn.tsx";
 import { HandTableLeaf } from "./HandTableLeaf.tsx";
@@ -98,6 +99,8 @@ function OneCase({ view }: { view: CaseView }) {
   const layer = `${view.key} ${view.openLayer?.key} ${view.versionNumber}`;
   const changing = choosing === layer;
   const setChanging = (now: boolean) => setChoosing(now ? layer : "");
+  const [fielding, setFielding] = useState(false);
+  const fieldsReached = useCallback(() => setFielding(false), []);
   const proposal = proposalOf(view, found);
   const navigate = useNavigate();
   const leafAddress = useLeafAddress();
@@ -118,6 +121,7 @@ function OneCase({ view }: { view: CaseView }) {
         ...{ lines: JSON.stringify(proposal.lines), fix: proposal.fix?.text ?? "" },
       }),
     c: () => setChanging(true),
+    d: () => setFielding(true),
     f: () => void navigate(leafAddress("mend"), { preventScrollReset: true }),
     ...(view.walk
       ? {
@@ -244,9 +248,10 @@ function OneCase({ view }: { view: CaseView }) {
             ) : (
               <CaseScript view={view} found={found} />
             )}
-            {view.openLayer && (
-              <section className="leaf p-3" aria-label="The fault in words">
-                <FaultWords key={view.revision} layer={view.openLayer} />
+            {(view.openLayer || view.fields) && (
+              <section className="leaf grid gap-2 p-3" aria-label="The fault in words">
+                <FaultFields view={view} changing={fielding} onDone={fieldsReached} />
+                {view.openLayer && <FaultWords key={view.revision} layer={view.openLayer} />}
               </section>
             )}
             {!view.isMended && <LayerList view={view} />}

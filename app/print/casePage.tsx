@@ -3,6 +3,7 @@ import { lineTexts } from "../../core/source/lines.ts";
 import { className, findWording } from "../../core/wording/wordings.ts";
 import { findCase, startVersion, versionOf } from "../../server/cases/caseStore.ts";
 import { caseView } from "../case/caseView.ts";
+import { FieldsOfRecord } from "../case/FieldsOfRecord.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
 import type { Route } from "./+types/casePage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
@@ -117,6 +118,8 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
                     ; decided otherwise{layer.decided.reason && `: ${layer.decided.reason}`}
                   </p>
                 )}
+                <FieldsOfRecord layer={layer} wording={view.wording} />
+                {layer.secondOpinion && <p>Second opinion: {layer.secondOpinion}</p>}
                 {layer.explanation && <p className="whitespace-pre-wrap">{layer.explanation}</p>}
                 {layer.intention && <p>The fix is meant to {layer.intention}</p>}
                 <p>

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { faultFieldsSchema } from "../verdict/fields.ts";
 
 export const faultClassSchema = z.enum(["syntax", "runtime", "logic"]);
 
@@ -61,8 +62,9 @@ export function restsOn(verified: Verification, checks: readonly CheckEdition[])
   );
 }
 
-/** What a layer keeps of the verdict that the evidence suggested. */
+/** What a layer keeps of the verdict that the evidence suggested, with what the evidence says of its fields. */
 export const keptVerdictSchema = z.object({
+  fields: faultFieldsSchema.optional(),
   class: faultClassSchema.nullable(),
   kind: z.enum(["form", "meaning"]).nullable(),
   symptom: z.string(),

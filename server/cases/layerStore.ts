@@ -13,6 +13,7 @@ import {
   verificationSchema,
 } from "../../core/cases/case.ts";
 import type { Hunk } from "../../core/fixes/hunks.ts";
+import { type FaultFields, faultFieldsSchema } from "../../core/verdict/fields.ts";
 import type { Query } from "../database/database.ts";
 import { asBytes, asJson, jsonColumn, textBytes } from "../database/rows.ts";
 import { newKey } from "../keys.ts";
@@ -41,6 +42,9 @@ const row = z.object({
   place: faultPlaceSchema,
   place_reason: textBytes,
   explanation: textBytes,
+  cause: faultFieldsSchema.shape.cause,
+  moment: faultFieldsSchema.shape.moment,
+  depends: faultFieldsSchema.shape.depends,
 });
 
 /** One fault of a case: what the evidence suggests, what the teacher decided, the lines, the fix. */
@@ -118,6 +122,13 @@ export type FaultWords = { place: FaultPlace; placeReason: string; explanation: 
 export async function setFaultWords(query: Query, layer: string, words: FaultWords): Promise<void> {
   await query("update layer set place = $2, place_reason = $3, explanation = $4 where key = $1", [
     ...[layer, words.place, asBytes(words.placeReason), asBytes(words.explanation)],
+  ]);
+}
+
+/** Writes what a teacher says of where a fault comes from, when it is noticed and on what it depends; null: as the evidence says. */
+export async function setFaultFields(query: Query, layer: string, fields: FaultFields): Promise<void> {
+  await query("update layer set cause = $2, moment = $3, depends = $4 where key = $1", [
+    ...[layer, fields.cause, fields.moment, fields.depends],
   ]);
 }
 

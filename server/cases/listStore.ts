@@ -44,6 +44,11 @@ export const caseStates: Readonly<Record<string, { words: string; condition: str
   open: { words: "not judged yet", condition: "f.judged_at is null" },
   judged: { words: "judged, not mended", condition: "f.judged_at is not null and f.verified_at is null" },
   warned: { words: "the translator only warns", condition: "f.text_state = 'warnings only'" },
+  differs: {
+    words: "class decided otherwise than the evidence",
+    condition:
+      "exists (select 1 from layer l where l.faulty_case = f.key and l.decided is not null and l.decided_class is distinct from (l.decided ->> 'suggested'))",
+  },
   verified: { words: "mended and verified", condition: "f.verified_at is not null" },
 };
 

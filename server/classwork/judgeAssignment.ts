@@ -5,7 +5,8 @@ import { findCase, type WholeCase } from "../cases/caseStore.ts";
 import { setSuggestion } from "../cases/layerStore.ts";
 import type { Version } from "../cases/versionStore.ts";
 import { verifyAgain } from "../judge/checks.ts";
-import { keptVerdict, openLayer } from "../judge/decisions.ts";
+import { openLayer } from "../judge/decisions.ts";
+import { keptOf } from "../judge/faultFields.ts";
 import { type CheckResult, judgeVersion, saysNothing, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
@@ -60,8 +61,7 @@ export async function judgeOfAssignment(services: Services, key: string): Promis
     const now =
       current.key === handedIn?.key && judged ? judged : await judgeVersion(services, found, current, { quick: true });
     hear(now);
-    if (now.unknown === null)
-      await setSuggestion(services.database.query, layer.key, keptVerdict(now.deciding.judgement));
+    if (now.unknown === null) await setSuggestion(services.database.query, layer.key, keptOf(found, now));
   }
   if (found.layers.at(-1)?.version_after === found.current_version) await verifyAgain(services, key);
   if (toldNothing !== null) throw new Error(toldNothing);

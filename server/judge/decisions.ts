@@ -1,6 +1,5 @@
-import type { Decision, JudgingOutcome, KeptVerdict, LinePlace } from "../../core/cases/case.ts";
-import type { Judgement } from "../../core/verdict/judge.ts";
-import { messageOf } from "../../core/verdict/words.ts";
+import type { Decision, JudgingOutcome, LinePlace } from "../../core/cases/case.ts";
+import { causeRefusal, type FaultFields } from "../../core/verdict/fields.ts";
 import { className, findWording } from "../../core/wording/wordings.ts";
 import { noteJudged, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { type Change, type Changed, changeCase } from "../cases/changeCase.ts";
@@ -9,6 +8,7 @@ import {
   insertLayer,
   type Layer,
   setDecision,
+  setFaultFields,
   setFaultWords,
   setFaultyLines,
   setIntention,
@@ -16,6 +16,7 @@ import {
 } from "../cases/layerStore.ts";
 import type { Query } from "../database/database.ts";
 import type { Services } from "../services.ts";
+import { fieldsOfLayer, keptOf } from "./faultFields.ts";
 import { judgeVersion, type VersionJudgement } from "./judge.ts";
 
 /** The layer that is being worked on: the first one not mended, or null if a new one is to begin. */
@@ -23,27 +24,11 @@ export function openLayer(found: Pick<WholeCase, "layers">): Layer | null {
   return found.layers.find((layer) => layer.version_after === null) ?? null;
 }
 
-/** What a layer keeps of a judgement. */
-export function keptVerdict(judgement: Judgement): KeptVerdict {
-  const failed = judgement.gates.find((gate) => gate.passes === false);
-  const diagnostic = judgement.diagnostic;
-  return {
-    class: judgement.class,
-    kind: judgement.kind,
-    symptom: judgement.symptom,
-    gate: failed?.gate ?? null,
-    reasons: judgement.reasons,
-    reportedLine: judgement.reportedLine,
-    ...(judgement.reportedFile ? { reportedFile: judgement.reportedFile } : {}),
-    message: diagnostic ? messageOf(diagnostic) : "",
-  };
-}
-
 /** The open layer of the current version, begun if there is none yet. */
 async function layerToDecide(query: Query, found: WholeCase, judged: VersionJudgement): Promise<string> {
   const open = openLayer(found);
   if (open) return open.key;
-  return insertLayer(query, found.key, found.current_version, keptVerdict(judged.deciding.judgement));
+  return insertLayer(query, found.key, found.current_version, keptOf(found, judged));
 }
 
 /** The teacher confirms or overrules the class of the open layer; overruling needs a reason. */
@@ -80,7 +65,7 @@ export async function decideClass(
     // Which kind of refusal it is stays as suggested, unless the teacher says otherwise.
     const kind = decision.class === "syntax" ? (decision.kind ?? judgement.kind ?? "form") : null;
     await setDecision(query, layer, { ...decision, kind, suggested, at: new Date().toISOString() });
-    await setSuggestion(query, layer, keptVerdict(judgement));
+    await setSuggestion(query, layer, keptOf(found, judged));
     await noteJudged(query, found.key);
     return undefined;
   });
@@ -128,6 +113,33 @@ export async function describeFault(
     const { place, place_reason, explanation } = layer ?? {};
     if (explanation || place_reason) await keep("layer", key, { place, place_reason, explanation });
     await setFaultWords(query, key, words);
+    return undefined;
+  });
+}
+
+/**
+ * Keeps what a teacher says of where a fault comes from, when it is noticed and on what it depends; a null field goes by the
+ * evidence. Refused where the cause does not go with how it shows.
+ */
+export async function sayFields(
+  services: Services,
+  found: WholeCase,
+  change: Omit<Change, "key">,
+  layerKey: string | null,
+  fields: FaultFields,
+): Promise<Changed> {
+  const layer = layerKey === null ? openLayer(found) : found.layers.find((each) => each.key === layerKey);
+  if (layerKey !== null && !layer)
+    return { ok: false, message: "This fault is not one of this case any more. Nothing was changed." };
+  const judged = layer ? null : await judgeVersion(services, found, versionOf(found, found.current_version));
+  if (judged?.unknown) return { ok: false, message: judged.unknown };
+  const shows = layer ? (layer.decided ? layer.decided.class : layer.verdict.class) : judged?.deciding.judgement.class;
+  const refusal = causeRefusal(shows ?? null, fields.cause);
+  if (refusal) return { ok: false, message: refusal };
+  return changeCase(services.database, { ...change, key: found.key }, async ({ query, keep }) => {
+    const key = layer?.key ?? (judged ? await layerToDecide(query, found, judged) : "");
+    if (layer) await keep("layer", key, fieldsOfLayer(layer));
+    await setFaultFields(query, key, fields);
     return undefined;
   });
 }

@@ -7,11 +7,12 @@ import { sayEdit } from "../../core/edits/words.ts";
 import { applyBoth, type Candidate, rankCandidates } from "../../core/fixes/candidates.ts";
 import { findHunks } from "../../core/fixes/hunks.ts";
 import { repairsOf } from "../../core/fixes/repairs.ts";
+import { usesChance } from "../../core/languages/usesChance.ts";
 import type { Lead } from "../../core/leads/lead.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 import { type FoundFix, inOrder } from "./foundFix.ts";
-import { createSearchRuns, type Reach, type SearchRequest, usesChance } from "./searchRuns.ts";
+import { createSearchRuns, type Reach, type SearchRequest } from "./searchRuns.ts";
 
 /** What a search found, best first; `starts` are changes after which the program starts and does not pass all. */
 export type SearchResult = {

@@ -225,16 +225,6 @@ function mostTogether(seconds: number, together: number): number {
   return Math.max(4, Math.min(together, Math.round(12.8 / Math.max(0.2, seconds))));
 }
 
-/** True where a program calls what draws on chance or the clock; a variable may have such a name, too. */
-export function usesChance(language: Language, text: string): boolean {
-  const code = language.tokens(text).filter((token) => token.kind !== "comment");
-  return code.some((token, at) => {
-    if (token.kind !== "name" || !language.chanceWords.has(token.text)) return false;
-    const [before, next] = [code[at - 1]?.text, code[at + 1]?.text];
-    return next === "(" || next === "." || before === "." || before === "import" || before === "new";
-  });
-}
-
 /** A candidate that loops or floods costs its own time only: a few times what the program itself took. */
 function quickLimits(slowest: number, start: number, longest: number): Limits {
   const seconds = Math.min(usualLimits.cpuSeconds, Math.max(0.1 + start, (slowest * 4) / 1000));

@@ -2,7 +2,7 @@ import { atomsOf } from "../../core/fixes/atoms.ts";
 import { applyHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { WholeCase } from "../cases/caseStore.ts";
 import type { Version } from "../cases/versionStore.ts";
-import { keptVerdict } from "../judge/decisions.ts";
+import { keptVerdict } from "../judge/faultFields.ts";
 import { type CheckResult, judgeProgram, requestFor, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 

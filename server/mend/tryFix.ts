@@ -14,7 +14,8 @@ import { type Change, changeCase, type Refused } from "../cases/changeCase.ts";
 import { closeLayer, insertLayer, setFaultyLines } from "../cases/layerStore.ts";
 import { insertVersion, type Version } from "../cases/versionStore.ts";
 import { verificationOf } from "../judge/checks.ts";
-import { keptVerdict, openLayer } from "../judge/decisions.ts";
+import { openLayer } from "../judge/decisions.ts";
+import { keptOf, keptVerdict } from "../judge/faultFields.ts";
 import { judgeVersion, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { mainText, mappingFromFirst } from "./followLines.ts";
@@ -116,7 +117,7 @@ export async function tryFix(
   const judged = await judgeVersion(services, tried, versionOf(tried, key));
   // The try is kept as a version; whether it mends anything is not known.
   if (judged.unknown !== null) return { ok: false, message: judged.unknown };
-  const verdictBefore = open?.verdict ?? keptVerdict(judgedBefore.deciding.judgement);
+  const verdictBefore = open?.verdict ?? keptOf(found, judgedBefore);
   const now = keptVerdict(judged.deciding.judgement);
   const relation = compareFaults(verdictBefore, now, mapLines(mainText(before), hunks));
   const shows = {
@@ -170,7 +171,7 @@ async function close(
       // What is mended and proved is no longer waiting to be judged, also where nobody confirmed the class.
       await noteJudged(query, tried.key);
     }
-    if (!passes) await insertLayer(query, tried.key, judged.version.key, keptVerdict(judged.deciding.judgement));
+    if (!passes) await insertLayer(query, tried.key, judged.version.key, keptOf(tried, judged));
     return undefined;
   });
 }

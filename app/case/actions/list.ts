@@ -13,6 +13,7 @@ import { changeFix, keepAnother } from "./keptFixes.ts";
 import { markLines } from "./markLines.ts";
 import { mend } from "./mend.ts";
 import { putAway, takeBack } from "./putAway.ts";
+import { sayFields } from "./sayFields.ts";
 import { look, search, stopSearching, takeFix } from "./search.ts";
 import { switchOn } from "./switchOn.ts";
 import { undo } from "./undo.ts";
@@ -20,7 +21,7 @@ import { writtenFor } from "./writtenFor.ts";
 
 /** Everything that the page of a case can be asked for. */
 export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
-  ...[accept, undo, decide, markLines, mend, goBack, intention, describeFault],
+  ...[accept, undo, decide, markLines, mend, goBack, intention, describeFault, sayFields],
   ...[look, search, stopSearching, takeFix, keepAnother, changeFix, tryFurther, stopTrying],
   ...[keepCheck, dropCheck, verify],
   ...[describe, writtenFor, note, worked, warning, anotherOutput],

@@ -1,0 +1,13 @@
+import { className, findWording } from "../../core/wording/wordings.ts";
+import type { CaseView } from "./caseView.ts";
+
+/** Where a fault came from, when it was noticed and on what it depended, as far as that is known; `wording` of its course. */
+export function FieldsOfRecord({ layer, wording }: { layer: CaseView["layers"][number]; wording: string }) {
+  const { cause, moment, depends } = layer.fields;
+  const said = [
+    cause && `comes from: ${className(findWording(wording), cause)}`,
+    moment && `noticed: ${moment}`,
+    depends,
+  ].filter((each) => each);
+  return said.length > 0 ? <p className="note-small">{said.join(" · ")}</p> : null;
+}
