@@ -10,6 +10,7 @@ import { lineStyles } from "../../core/source/lineStyles.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { preparedParts } from "../../core/source/preparedParts.ts";
 import { structureOf } from "../../core/source/structure.ts";
+import { relaid } from "../../core/syntax/relaid.ts";
 import type { Stretch } from "../../core/trace/neverRan.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
@@ -34,7 +35,7 @@ import { shortConsole } from "../components/shortConsole.ts";
 import { checkView, reasonOf } from "./checkView.ts";
 import { messagesView } from "./messagesView.ts";
 
-export type Leaf = "messages" | "checks" | "trace" | "table" | "mend" | "versions";
+export type Leaf = "messages" | "checks" | "trace" | "table" | "mend" | "structure" | "versions";
 
 /** Characters of a pasted output that a page shows. */
 const outputShown = 60_000;
@@ -149,6 +150,7 @@ export async function caseView(
     firstLine: found.first_line,
     wording: found.wording,
     runs: language.runs !== false,
+    relaid: wanted.leaf === "structure" ? relaid(language, main?.text ?? "") : null,
     structure: structureView(language, main?.text ?? ""),
     prepared: preparedParts(language, main?.text ?? "").map(({ from, to, text }) => ({
       from,

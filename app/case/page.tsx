@@ -24,6 +24,7 @@ import { MendLeaf } from "./MendLeaf.tsx";
 import { MessagesLeaf } from "./MessagesLeaf.tsx";
 import { proposalOf } from "./proposal.ts";
 import { CaseRevision } from "./Revision.tsx";
+import { StructureLeaf } from "./StructureLeaf.tsx";
 import { TraceLeaf } from "./TraceLeaf.tsx";
 import { useSearch } from "./useSearch.ts";
 import { VerdictStrip } from "./VerdictStrip.tsx";
@@ -35,7 +36,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` },
 ];
 
-const leafSchema = z.enum(["messages", "checks", "trace", "table", "mend", "versions"]).catch("checks");
+const leafSchema = z.enum(["messages", "checks", "trace", "table", "mend", "structure", "versions"]).catch("checks");
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const query = new URL(request.url).searchParams;
@@ -72,6 +73,7 @@ const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
   { leaf: "trace", words: "Dry run" },
   { leaf: "table", words: "Table" },
   { leaf: "mend", words: "Mend" },
+  { leaf: "structure", words: "Structure" },
   { leaf: "versions", words: "Versions" },
 ];
 
@@ -281,6 +283,7 @@ function OneCase({ view }: { view: CaseView }) {
                 <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} found={found} />
               )}
               {leaf === "table" && <HandTableLeaf view={view} />}
+              {leaf === "structure" && <StructureLeaf view={view} />}
               {leaf === "versions" && <VersionsLeaf view={view} />}
             </div>
           </section>
