@@ -2,6 +2,20 @@
 export type Conversion = { name: string; before: string; after: string };
 
 /**
+ * What narrowing by hand puts into programs. `comment` begins a comment up to the line's end; `nothing` is a statement that does
+ * nothing, where one is needed; `print` writes a label and a value and ends the line; `ends` is what ends a statement;
+ * `between` what parts it from the one before it; `wrap` makes one of two statements.
+ */
+export type Narrowing = {
+  comment: string;
+  nothing: string;
+  print: (label: string, expression: string) => string;
+  ends: string;
+  between: (before: string) => string;
+  wrap: readonly [string, string] | null;
+};
+
+/**
  * How a language writes what small edits put in and take out. Words that need a blank behind them bring it along
  * (`not `).
  */
@@ -64,6 +78,8 @@ export type Writing = {
   types: readonly (readonly string[])[];
   /** Lines that make names of a library known, by a word of it. */
   inclusions: ReadonlyArray<{ words: ReadonlySet<string>; line: string }>;
+  /** How a line is switched off, a value printed or another statement put beside one, where a fault is narrowed down by hand. */
+  narrowing: Narrowing;
   /** Names of functions that print, by what they are mistaken for. */
   printers: readonly (readonly string[])[];
   library: Library;

@@ -10,7 +10,8 @@ beforeAll(() => {
 });
 afterAll(() => toolchains.close());
 
-async function look(language: string, text: string, checks: readonly SearchCheck[], seconds = 20) {
+/** A search ends by itself long before the seconds do, unless the machine has much else to do. */
+async function look(language: string, text: string, checks: readonly SearchCheck[], seconds = 100) {
   const found = findLanguage(language);
   if (!found) throw new Error(language);
   const files = [{ name: found.mainName, bytes: Buffer.from(text) }];

@@ -43,6 +43,17 @@ export const cWriting: Writing = {
     { words: new Set("bool true false".split(" ")), line: "#include <stdbool.h>" },
     { words: new Set("toupper tolower isdigit isalpha isspace isupper".split(" ")), line: "#include <ctype.h>" },
   ],
+  narrowing: {
+    ...{ comment: "//", nothing: ";  ", ends: ";", between: () => " ", wrap: ["{", "}"] },
+    // The letter for a value goes by its type.
+    print: (label, expression) => {
+      const letters =
+        "_Bool:d char:c short:d int:d unsigned:u long:ld unsigned_long:lu long_long:lld float:g double:g char_*:s const_char_*:s default:p";
+      const choice = letters.split(" ").map((each) => each.replaceAll("_", " ").replace(" Bool", "_Bool").split(":"));
+      const forms = choice.map(([type, letter]) => `${type}: "${label}%${letter}\\n"`).join(", ");
+      return `printf(_Generic((${expression}), ${forms}), (${expression}))`;
+    },
+  },
   printers: [],
   library: libraryOf({
     ...{ reads: "scanf fscanf gets fgets getchar getc fgetc", readsText: "gets fgets" },

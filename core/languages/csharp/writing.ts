@@ -40,6 +40,15 @@ export const csharpWriting: Writing = {
     },
     { words: new Set(["File", "StreamReader", "StreamWriter"]), line: "using System.IO;" },
   ],
+  narrowing: {
+    ...{ comment: "//", nothing: ";  ", ends: ";", between: () => " ", wrap: ["{", "}"] },
+    // A list is written with what it holds.
+    print: (label, expression) => {
+      const [value, all] = [`(object)(${expression})`, "System.Collections.IEnumerable"];
+      const items = `System.Linq.Enumerable.ToArray(System.Linq.Enumerable.Cast<object>((${all})${value}))`;
+      return `System.Console.WriteLine("${label}" + (${value} is ${all} && !(${value} is string) ? "[" + string.Join(", ", ${items}) + "]" : "" + (${expression})))`;
+    },
+  },
   printers: [["WriteLine", "Write"]],
   library: libraryOf({
     ...{ reads: "ReadLine Read ReadKey", readsText: "ReadLine", prints: "WriteLine Write", leaves: "Exit FailFast" },

@@ -43,6 +43,12 @@ export const javaWriting: Writing = {
       line: "import java.io.*;",
     },
   ],
+  narrowing: {
+    ...{ comment: "//", nothing: ";  ", ends: ";", between: () => " ", wrap: ["{", "}"] },
+    // A list is written with what it holds; the outer brackets are of the list that is made for that.
+    print: (label, expression) =>
+      `System.out.println("${label}" + java.util.Arrays.deepToString(new Object[] {${expression}}).replaceAll("^.|.$", ""))`,
+  },
   printers: [["println", "print"]],
   library: libraryOf({
     reads: "next nextLine nextInt nextDouble nextLong nextBoolean readLine read",

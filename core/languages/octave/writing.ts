@@ -33,6 +33,12 @@ export const octaveWriting: Writing = {
   equalTexts: (one, other) => `strcmp(${one}, ${other})`,
   types: [],
   inclusions: [],
+  narrowing: {
+    ...{ comment: "%", nothing: "", ends: ";", wrap: null },
+    // Without a sign behind it a statement shows its value, which is to stay so.
+    between: (before) => (before.trimEnd().endsWith(";") ? " " : ", "),
+    print: (label, expression) => `printf("%s%s\\n", "${label}", strtrim(strrep(disp(${expression}), "\\n", " ")))`,
+  },
   printers: [],
   library: libraryOf({
     ...{

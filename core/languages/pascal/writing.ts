@@ -43,6 +43,10 @@ export const pascalWriting: Writing = {
     },
     { words: new Set(["Power", "Max", "Min", "Ceil", "Floor"]), line: "uses Math;" },
   ],
+  narrowing: {
+    ...{ comment: "//", nothing: ";  ", ends: ";", between: () => "; ", wrap: ["begin", "end"] },
+    print: (label, expression) => `writeln('${label}', ${expression})`,
+  },
   printers: [
     ["writeln", "write"],
     ["readln", "read"],

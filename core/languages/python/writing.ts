@@ -38,6 +38,10 @@ export const pythonWriting: Writing = {
   inclusions: ["math", "random", "time", "sys", "os", "json", "csv", "datetime", "string", "re"].map((module) =>
     ofModule(module),
   ),
+  narrowing: {
+    ...{ comment: "#", nothing: "pass  ", ends: "", between: () => "; ", wrap: null },
+    print: (label, expression) => `print("${label.trim()}", repr(${expression}))`,
+  },
   printers: [],
   library: libraryOf({
     ...{ reads: "input readline read readlines", readsText: "input", prints: "print", leaves: "exit quit abort _exit" },
