@@ -85,6 +85,9 @@ export function CaseScript({ view, found }: { view: CaseView; found: SearchView 
         >
           {paired ? "Notes and leads" : "Pairs and depth"}
         </button>
+        <Link className="link text-sm" to={leafAddress("structure")} preventScrollReset>
+          As the translator reads it
+        </Link>
         {paired && (
           <span className="note-small" role="status">
             {view.structure.unpaired === 0

@@ -2,8 +2,9 @@ import { useRef, useState } from "react";
 import { Form, Link, useSearchParams, useSubmit } from "react-router";
 import { TraceTableView } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
-import type { CaseView, TraceView } from "./caseView.ts";
+import type { CaseView } from "./caseView.ts";
 import { useLeafAddress } from "./leafAddress.ts";
+import type { TraceView } from "./traceView.ts";
 
 /** The dry run of a recorded run: the nib on the line about to run, and the trace table growing line by line. */
 type Props = {

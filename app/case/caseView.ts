@@ -2,7 +2,6 @@ import type { Decision, LinePlace } from "../../core/cases/case.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
-import { runnableLines } from "../../core/languages/runnable.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
 import { explain } from "../../core/reading/explain.ts";
 import { textStateOf } from "../../core/reading/reading.ts";
@@ -12,8 +11,7 @@ import { preparedParts } from "../../core/source/preparedParts.ts";
 import { structureOf } from "../../core/source/structure.ts";
 import { relaid } from "../../core/syntax/relaid.ts";
 import type { Stretch } from "../../core/trace/neverRan.ts";
-import { isSameRun } from "../../core/trace/sameRun.ts";
-import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
+import type { RowPolicy } from "../../core/trace/table.ts";
 import { secondOpinion } from "../../core/verdict/secondOpinion.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { messageOf } from "../../core/verdict/words.ts";
@@ -26,7 +24,7 @@ import { listWarningDecisions } from "../../server/cases/warningStore.ts";
 import { wasVerified } from "../../server/judge/checks.ts";
 import { openLayer } from "../../server/judge/decisions.ts";
 import { fieldsOf, fieldsOfLayer, neverRanIn } from "../../server/judge/faultFields.ts";
-import { judgeVersion, languageOf, recordVersion, saysNothing } from "../../server/judge/judge.ts";
+import { judgeVersion, languageOf, saysNothing } from "../../server/judge/judge.ts";
 import { listRunsOfVersions } from "../../server/judge/runStore.ts";
 import { mayBeMended } from "../../server/mend/findFixes.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
@@ -34,13 +32,13 @@ import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
 import { checkView, reasonOf } from "./checkView.ts";
 import { messagesView } from "./messagesView.ts";
+import { narrowView } from "./narrowView.ts";
+import { traceView } from "./traceView.ts";
 
-export type Leaf = "messages" | "checks" | "trace" | "table" | "mend" | "structure" | "versions";
+export type Leaf = "messages" | "checks" | "trace" | "table" | "mend" | "narrow" | "structure" | "versions";
 
 /** Characters of a pasted output that a page shows. */
 const outputShown = 60_000;
-/** Rows of a trace table sent to the page at once. */
-export const rowsShown = 1000;
 
 /** The output of a version's run, with how it ended, short. */
 function outputView(outcome: Outcome | undefined) {
@@ -265,62 +263,8 @@ export async function caseView(
       aside: !version.handed_in && !onTheWay.has(version.key),
       changes: changesOf(found, version),
     })),
+    narrow: wanted.leaf === "narrow" ? await narrowView(services, found, wanted) : null,
     trace: wanted.leaf === "trace" ? await traceView(services, found, wanted) : null,
   };
 }
 export type CaseView = Awaited<ReturnType<typeof caseView>>;
-
-export type TraceView = {
-  table: TraceTable;
-  total: number;
-  from: number;
-  check: string;
-  version: string;
-  lines: string[];
-  /** Lines that hold something to run, where a breakpoint can be set. */
-  runnable: number[];
-  rows: RowPolicy;
-  differs: string | null;
-  ended: string;
-};
-
-/** The trace table of a version with a check's input, one page of rows. */
-async function traceView(
-  services: Services,
-  found: WholeCase,
-  wanted: { check: string | null; version: string | null; rows: RowPolicy; from: number },
-): Promise<TraceView | null> {
-  const version = found.loaded.find((each) => each.key === wanted.version) ?? versionOf(found, found.current_version);
-  const check = found.checks.find((each) => each.key === wanted.check) ?? found.checks[0];
-  if (!check) return null;
-  const trace = await recordVersion(services, found, version, check);
-  if (!trace) return null;
-  const table = buildTable(trace, { rows: wanted.rows });
-  const judged = await judgeVersion(services, { ...found, checks: [check] }, version);
-  const plain = judged.deciding.outcome;
-  const differs =
-    plain && !isSameRun(languageOf(found), plain, trace)
-      ? "The recorded run did not go as the plain run did (a clock, chance, a limit or a value that was never set may be at play). The plain run decides."
-      : null;
-  const from = Math.max(0, Math.min(wanted.from, table.rows.length - 1));
-  const primary = trace.outcome.diagnostics.find((diagnostic) => diagnostic.primary);
-  return {
-    table: { ...table, rows: table.rows.slice(from, from + rowsShown) },
-    total: table.rows.length,
-    from,
-    check: check.key,
-    version: version.key,
-    lines: lineTexts(version.files[0]?.text ?? ""),
-    runnable: runnableLines(languageOf(found), version.files[0]?.text ?? ""),
-    rows: wanted.rows,
-    differs,
-    ended:
-      trace.outcome.stoppedBy === "refused"
-        ? "It was refused before any line ran, so there is nothing to go through."
-        : primary
-          ? `It was stopped by ${primary.errorName}: ${primary.message}`
-          : trace.outcome.stoppedBy === "none"
-            ? "It ended by itself."
-            : (trace.cut ?? ""),
-  };
-}

@@ -5,13 +5,11 @@ import { findCase } from "../../server/cases/caseStore.ts";
 import { readWalkPlace } from "../../server/cases/walkStore.ts";
 import { act, type Reply, readAnewWhenStale } from "../actions.ts";
 import { Said, settled } from "../components/Said.tsx";
-import { Script } from "../components/Script.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import { useSubmitInTurn } from "../components/useSubmitInTurn.ts";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
 import { caseActions } from "./actions/list.ts";
-import { CaseScript } from "./CaseScript.tsx";
 import { ChecksLeaf } from "./ChecksLeaf.tsx";
 import { type CaseView, caseView, type Leaf } from "./caseView.ts";
 import { FaultFields } from "./FaultFields.tsx";
@@ -22,6 +20,8 @@ import { LayerList } from "./LayerList.tsx";
 import { useLeafAddress } from "./leafAddress.ts";
 import { MendLeaf } from "./MendLeaf.tsx";
 import { MessagesLeaf } from "./MessagesLeaf.tsx";
+import { type Narrowing, NarrowLeaf } from "./NarrowLeaf.tsx";
+import { ProgramPart } from "./ProgramPart.tsx";
 import { proposalOf } from "./proposal.ts";
 import { CaseRevision } from "./Revision.tsx";
 import { StructureLeaf } from "./StructureLeaf.tsx";
@@ -36,7 +36,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` },
 ];
 
-const leafSchema = z.enum(["messages", "checks", "trace", "table", "mend", "structure", "versions"]).catch("checks");
+const leafSchema = z
+  .enum(["messages", "checks", "trace", "table", "mend", "narrow", "structure", "versions"])
+  .catch("checks");
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const query = new URL(request.url).searchParams;
@@ -73,6 +75,7 @@ const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
   { leaf: "trace", words: "Dry run" },
   { leaf: "table", words: "Table" },
   { leaf: "mend", words: "Mend" },
+  { leaf: "narrow", words: "Narrow" },
   { leaf: "structure", words: "Structure" },
   { leaf: "versions", words: "Versions" },
 ];
@@ -133,6 +136,7 @@ function OneCase({ view }: { view: CaseView }) {
       : {}),
     u: () => (view.undoable !== null || mending.state !== "idle") && submit({ intent: "undo" }),
   });
+  const [narrowing, setNarrowing] = useState<Narrowing>({ line: null, probes: [] });
   const [standing, setStanding] = useState<number | null>(null);
   // Breakpoints belong to the text of one version.
   const [breakpoints, setBreakpoints] = useState<{ version: string; lines: ReadonlySet<number> }>({
@@ -140,26 +144,6 @@ function OneCase({ view }: { view: CaseView }) {
     lines: new Set(),
   });
   const tabs = view.trace && breakpoints.version === view.trace.version ? breakpoints.lines : noLines;
-  const [tabNote, setTabNote] = useState("");
-  const toggleTab = (picked: number) => {
-    if (!view.trace) return;
-    // A line that holds nothing to run passes its tab on to the next one that does.
-    const line = view.trace.runnable.find((each) => each >= picked);
-    if (line === undefined)
-      return setTabNote(`Nothing is run from line ${picked} on, so no breakpoint can stand there.`);
-    const had = tabs.has(line);
-    setBreakpoints({
-      version: view.trace.version,
-      lines: new Set(had ? [...tabs].filter((each) => each !== line) : [...tabs, line]),
-    });
-    setTabNote(
-      had
-        ? `The breakpoint at line ${line} is taken away.`
-        : line === picked
-          ? `Breakpoint at line ${line}.`
-          : `Line ${picked} holds nothing to run; the breakpoint is at line ${line}.`,
-    );
-  };
   return (
     <CaseRevision value={view.revision}>
       <article ref={article} tabIndex={-1} data-case={view.key} className="outline-none">
@@ -233,23 +217,11 @@ function OneCase({ view }: { view: CaseView }) {
         {leaf !== "mend" && <Said reply={settled(mending)} className="mt-2" />}
         <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
           <div className="grid gap-4">
-            {leaf === "trace" && view.trace ? (
-              <section className="leaf py-3" aria-label="The program">
-                <Script
-                  lines={view.trace.lines}
-                  label="The program in the dry run"
-                  next={standing}
-                  tabs={tabs}
-                  onPick={toggleTab}
-                  pickHint="Set a breakpoint here, or take it away"
-                />
-                <p className="note-small px-3" role="status">
-                  {tabNote || "Press a line to set a breakpoint (arrow keys and Enter do the same)."}
-                </p>
-              </section>
-            ) : (
-              <CaseScript view={view} found={found} />
-            )}
+            <ProgramPart
+              {...{ view, found, leaf, standing, breakpoints: tabs, narrowing }}
+              onBreakpoints={(lines) => setBreakpoints({ version: view.trace?.version ?? "", lines })}
+              onNarrow={setNarrowing}
+            />
             {(view.openLayer || view.fields) && (
               <section className="leaf grid gap-2 p-3" aria-label="The fault in words">
                 <FaultFields view={view} changing={fielding} onDone={fieldsReached} />
@@ -262,14 +234,15 @@ function OneCase({ view }: { view: CaseView }) {
           <section className="leaf" aria-label="Facing page">
             <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
               {leaves
-                .filter(({ leaf: each }) => (isRun ? each !== "table" : each !== "trace" && each !== "mend"))
+                .filter(({ leaf: each }) => each !== "structure" || leaf === "structure")
+                .filter(({ leaf: each }) => (isRun ? each !== "table" : !["trace", "mend", "narrow"].includes(each)))
                 .map((each) => (
                   <Link
                     key={each.leaf}
                     to={leafAddress(each.leaf)}
                     preventScrollReset
                     aria-current={each.leaf === leaf ? "page" : undefined}
-                    className={`border-r border-rule px-3 py-1.5 font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
+                    className={`border-r border-rule px-2.5 py-1.5 text-[0.95rem] font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
                   >
                     {each.words}
                   </Link>
@@ -283,6 +256,7 @@ function OneCase({ view }: { view: CaseView }) {
                 <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} found={found} />
               )}
               {leaf === "table" && <HandTableLeaf view={view} />}
+              {leaf === "narrow" && <NarrowLeaf view={view} narrowing={narrowing} onChange={setNarrowing} />}
               {leaf === "structure" && <StructureLeaf view={view} />}
               {leaf === "versions" && <VersionsLeaf view={view} />}
             </div>

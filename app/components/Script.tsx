@@ -29,6 +29,9 @@ export type ScriptProps = {
   tabs?: ReadonlySet<number>;
   /** Every line in stretches of weight and slant. */
   styles?: ReadonlyArray<readonly Stretch[]> | undefined;
+  /** The line that is looked at, and lines that are switched off, where a fault is narrowed down; picking chooses a line then. */
+  chosen?: number | null;
+  off?: ReadonlySet<number>;
   /** The line that is named first. */
   named?: number | null;
   /** A change as a slip on the script: old lines struck through, new ones below them. Line numbers are 1-based. */
@@ -98,6 +101,8 @@ export function Script({
   depths,
   next,
   tabs,
+  chosen,
+  off,
   styles,
   named,
   slip = [],
@@ -139,6 +144,8 @@ export function Script({
           next === line ? "about to run" : "",
           named === line ? "look here first" : "",
           tabs?.has(line) ? "breakpoint" : "",
+          off?.has(line) ? "switched off" : "",
+          chosen === line ? "chosen" : "",
         ].filter((part) => part);
         const own = notes.filter((note) => note.line === line);
         const content = (
@@ -163,8 +170,9 @@ export function Script({
             </span>
           </>
         );
-        const struck = slip.some((hunk) => line >= hunk.start && line < hunk.start + hunk.before.length);
-        const state = `script-line ${struck ? "script-struck" : ""} ${named === line ? "script-line-named" : ""} ${faulty?.has(line) ? "script-line-faulty" : ""} ${next === line ? "script-line-next" : ""}`;
+        const struck =
+          off?.has(line) || slip.some((hunk) => line >= hunk.start && line < hunk.start + hunk.before.length);
+        const state = `script-line ${struck ? "script-struck" : ""} ${named === line || chosen === line ? "script-line-named" : ""} ${faulty?.has(line) ? "script-line-faulty" : ""} ${next === line ? "script-line-next" : ""}`;
         const name = `line ${firstNumber + index}${marks.length ? `, ${marks.join(", ")}` : ""}: ${text.trim() || "blank"}`;
         const before = slip.filter((hunk) => hunk.before.length === 0 && hunk.start === line);
         const behind = slip.filter((hunk) =>
@@ -182,7 +190,7 @@ export function Script({
                 className="col-span-3 grid cursor-pointer grid-cols-subgrid hover:bg-slip"
                 tabIndex={line === at ? 0 : -1}
                 aria-label={name}
-                aria-pressed={(tabs ?? faulty)?.has(line) ?? false}
+                aria-pressed={chosen === undefined ? ((tabs ?? faulty)?.has(line) ?? false) : chosen === line}
                 title={pickHint}
                 onClick={() => {
                   setAt(line);

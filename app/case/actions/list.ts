@@ -12,6 +12,7 @@ import { intention } from "./intention.ts";
 import { changeFix, keepAnother } from "./keptFixes.ts";
 import { markLines } from "./markLines.ts";
 import { mend } from "./mend.ts";
+import { dropTry, tryProbes } from "./narrow.ts";
 import { putAway, takeBack } from "./putAway.ts";
 import { sayFields } from "./sayFields.ts";
 import { look, search, stopSearching, takeFix } from "./search.ts";
@@ -25,5 +26,6 @@ export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
   ...[look, search, stopSearching, takeFix, keepAnother, changeFix, tryFurther, stopTrying],
   ...[keepCheck, dropCheck, verify],
   ...[describe, writtenFor, note, worked, warning, anotherOutput],
+  ...[tryProbes, dropTry],
   ...[switchOn, putAway, takeBack, handTable],
 ];
