@@ -50,10 +50,10 @@ export function FaultFields({ view, changing, onDone }: { view: CaseView; changi
               onChange={() => undefined}
               title={suggested[name].why}
             >
-              <option value="">{inWords(name, suggested[name].value)} (by the evidence)</option>
+              <option value="">{inWords(name, suggested[name].value)}</option>
               {values[name].map((value) => (
                 <option key={value} value={value}>
-                  {inWords(name, value)}
+                  {inWords(name, value)}, by you
                 </option>
               ))}
             </select>

@@ -47,7 +47,7 @@ export function NarrowLeaf({ view, narrowing, onChange }: Props) {
       ) : (
         <section className="grid gap-2" aria-label={`Line ${number(narrowing.line)}`}>
           <h3 className="text-base">
-            Line {number(narrowing.line)} <code className="font-normal">{view.lines[narrowing.line - 1]?.trim()}</code>
+            Line {number(narrowing.line)} <code className="text-sm font-normal">{view.lines[narrowing.line - 1]?.trim()}</code>
           </h3>
           <ValuesOf narrow={narrow} line={narrowing.line} number={number} />
           <ProbeForms narrow={narrow} narrowing={narrowing} onChange={onChange} line={narrowing.line} />
@@ -82,7 +82,7 @@ function ValuesOf({ narrow, line, number }: { narrow: NarrowView; line: number }
             <strong>{history.key}</strong>{" "}
             {last ? (
               <>
-                was <code>{last.value}</code>, last changed in <strong>line {number(last.line)}</strong>
+                was <code className="text-sm">{last.value}</code>, last changed in <strong>line {number(last.line)}</strong>
                 {ran === undefined ? "; this line never ran." : " when this line ran last."}
               </>
             ) : (
@@ -104,7 +104,7 @@ function ValuesOf({ narrow, line, number }: { narrow: NarrowView; line: number }
                 )}
                 {history.changes.map((change) => (
                   <li key={change.step}>
-                    line {number(change.line)}: <code>{change.value}</code>
+                    line {number(change.line)}: <code className="text-sm">{change.value}</code>
                   </li>
                 ))}
               </ol>

@@ -56,7 +56,7 @@ export function VerdictStrip({
               <StraightNail /> Verified: all checks pass on version {view.versionNumber}.
             </>
           ) : view.wasVerified ? (
-            "Was verified; the checks have changed since. See Runs and checks."
+            "Was verified; the checks have changed since. See Checks."
           ) : (
             "Mended, but not verified: a check is open or fails."
           )}

@@ -71,7 +71,7 @@ const noLines: ReadonlySet<number> = new Set();
 
 const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
   { leaf: "messages", words: "Messages" },
-  { leaf: "checks", words: "Runs and checks" },
+  { leaf: "checks", words: "Checks" },
   { leaf: "trace", words: "Dry run" },
   { leaf: "table", words: "Table" },
   { leaf: "mend", words: "Mend" },
@@ -242,7 +242,7 @@ function OneCase({ view }: { view: CaseView }) {
                     to={leafAddress(each.leaf)}
                     preventScrollReset
                     aria-current={each.leaf === leaf ? "page" : undefined}
-                    className={`border-r border-rule px-2.5 py-1.5 text-[0.95rem] font-semibold ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
+                    className={`border-r border-rule px-2 py-1.5 text-[0.95rem] font-semibold whitespace-nowrap ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
                   >
                     {each.words}
                   </Link>

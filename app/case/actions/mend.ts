@@ -13,7 +13,7 @@ const words = {
   open: "The gate that failed passes now. What is still open is written beside the checks.",
   "no change": "Nothing was changed yet.",
   "nothing to mend":
-    "No check shows a fault in this version, so there is nothing to mend. If you know of one, add a check that shows it, under Runs and checks.",
+    "No check shows a fault in this version, so there is nothing to mend. If you know of one, add a check that shows it, under Checks.",
 } as const;
 
 const relations: Readonly<Record<FaultRelation, string>> = {
