@@ -47,7 +47,8 @@ export function NarrowLeaf({ view, narrowing, onChange }: Props) {
       ) : (
         <section className="grid gap-2" aria-label={`Line ${number(narrowing.line)}`}>
           <h3 className="text-base">
-            Line {number(narrowing.line)} <code className="text-sm font-normal">{view.lines[narrowing.line - 1]?.trim()}</code>
+            Line {number(narrowing.line)}{" "}
+            <code className="text-sm font-normal">{view.lines[narrowing.line - 1]?.trim()}</code>
           </h3>
           <ValuesOf narrow={narrow} line={narrowing.line} number={number} />
           <ProbeForms narrow={narrow} narrowing={narrowing} onChange={onChange} line={narrowing.line} />
@@ -82,7 +83,8 @@ function ValuesOf({ narrow, line, number }: { narrow: NarrowView; line: number }
             <strong>{history.key}</strong>{" "}
             {last ? (
               <>
-                was <code className="text-sm">{last.value}</code>, last changed in <strong>line {number(last.line)}</strong>
+                was <code className="text-sm">{last.value}</code>, last changed in{" "}
+                <strong>line {number(last.line)}</strong>
                 {ran === undefined ? "; this line never ran." : " when this line ran last."}
               </>
             ) : (

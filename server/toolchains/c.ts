@@ -3,6 +3,7 @@ import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
 import { type Habits, nativeTranslator } from "./native.ts";
+import { installed, type OtherWay, translated } from "./otherWays.ts";
 import { partOfC } from "./parts.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
@@ -51,6 +52,27 @@ const habits: Habits = {
   stops: null,
 };
 
+/** An older standard to the letter, the compiler's own looking through paths, and other compilers that are installed. */
+function otherWays(): OtherWay[] {
+  const others = [...installed("/usr/bin", /^(?:clang|tcc)(?:-\d+)?$/), ...installed("/usr/bin", /^gcc-\d+$/)];
+  const plain = "-fdiagnostics-color=never";
+  const by =
+    (compiler: string, ...options: string[]) =>
+    (files: readonly string[]) => [compiler, "-c", ...options, "-o", `${translated}/program.o`, ...files.slice(0, 1)];
+  return [
+    {
+      id: "c99",
+      words: "gcc -std=c99 -pedantic -Wall",
+      command: by("/usr/bin/gcc", "-std=c99", "-pedantic", "-Wall", plain),
+    },
+    {
+      ...{ id: "analyzer", words: "gcc -O1 -fanalyzer" },
+      command: by("/usr/bin/gcc", "-O1", "-fanalyzer", "-fdiagnostics-path-format=none", plain),
+    },
+    ...others.map(({ name, path }) => ({ id: name, words: name, command: by(path, "-Wall") })),
+  ];
+}
+
 /** C by gcc. */
 export function createCToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
@@ -59,6 +81,7 @@ export function createCToolchain(workbench: () => Pool): Toolchain {
       means:
         "gcc for every run, all warnings asked for; recorded by stopping at every line with the debug information; a crash without a line is looked up with gdb.",
       startSeconds: 0.1,
+      otherWays,
       needs: systemNeeds(language.id),
       version: async () => `gcc ${await toolVersion("/usr/bin/gcc", ["-dumpfullversion"], /^([\d.]+)/m)}`,
       ...nativeTranslator(language, habits, build, {

@@ -17,6 +17,7 @@ import { type CommandBlock, commandResultSchema } from "./commandBlock.ts";
 import { buildLimits, type Plan } from "./commandPlan.ts";
 import { runTries, type TriesPlan } from "./commandTries.ts";
 import { cutRecording } from "./cut.ts";
+import type { OtherWay } from "./otherWays.ts";
 import { readBlock } from "./readBlock.ts";
 import { signalDiagnostic } from "./signals.ts";
 import { isThere } from "./systemNeeds.ts";
@@ -35,6 +36,7 @@ export type CommandTranslator = {
   plan: (request: RunRequest, mode: Job["mode"]) => Promise<Plan>;
   /** How variants of a program are run in one job (commandTries.ts); absent where each has one of its own. */
   planTries?: (request: RunRequest, variants: readonly Variant[], until: number) => Promise<TriesPlan>;
+  otherWays?: () => OtherWay[];
   /**
    * Where a program was that a signal killed, by what the run itself left or a second run under a debugger; null if
    * that cannot be told.
@@ -303,6 +305,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
   return {
     language: language.id,
     ...(translator.planTries ? { runMany: runTriesBy(translator.planTries) } : {}),
+    ...(translator.otherWays ? { otherWays: translator.otherWays } : {}),
     means: translator.means,
     startSeconds: translator.startSeconds,
     packages: [...new Set(translator.needs.map((need) => need.package))],

@@ -6,6 +6,7 @@ import { builtRunners } from "./builtRunners.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
 import { planHosted } from "./commandTries.ts";
+import { type OtherWay, translated } from "./otherWays.ts";
 import { shownFolders, systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
 import { gaveUp, translatorsWhenAsked } from "./translators.ts";
@@ -40,6 +41,17 @@ function environmentFor(request: RunRequest) {
     MONO_PATH: "/runner/built",
     BENT_NAIL_STEPS: String(request.limits.steps),
   };
+}
+
+/** With sums watched, and an older version of the language. */
+function otherWays(): OtherWay[] {
+  const by =
+    (...options: string[]) =>
+    (files: readonly string[]) => ["/usr/bin/mcs", ...options, `-out:${translated}/program.exe`, ...files];
+  return [
+    { id: "checked", words: "mcs -warn:4 -checked", command: by("-warn:4", "-checked") },
+    { id: "version 5", words: "mcs -langversion:5", command: by("-langversion:5") },
+  ];
 }
 
 /** C# by the mono compiler and run-time system. */
@@ -85,6 +97,7 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
       means:
         "the mono compiler, kept warm, and a run-time system of its own for every run; recorded by instrumented assemblies.",
       startSeconds,
+      otherWays,
       needs: systemNeeds(language.id),
       version: async () => `Mono ${await toolVersion(mono, ["--version"], /version ([\d.]+)/)}`,
       plan,

@@ -6,6 +6,7 @@ import { builtRunners } from "./builtRunners.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
 import { planHosted } from "./commandTries.ts";
+import { installed, type OtherWay, translated } from "./otherWays.ts";
 import { shownFolders, systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
 import { gaveUp, translatorsWhenAsked } from "./translators.ts";
@@ -30,6 +31,22 @@ const translator: SandboxSpecification = {
   shown: shownFolders(),
   overheadBytes: 512 * megabyte,
 };
+
+/** Warnings of every kind, an older release, and other versions that are installed. */
+function otherWays(): OtherWay[] {
+  const small = ["-XX:+UseSerialGC", "-Xmx192m", "-XX:TieredStopAtLevel=1", "-Xshare:auto"].map((each) => `-J${each}`);
+  const versions = installed("/usr/lib/jvm", /^java-\d.*-openjdk-\w+$/);
+  const by =
+    (compiler: string, ...options: string[]) =>
+    (files: readonly string[]) => [compiler, ...small, ...options, "-d", translated, ...files];
+  return [
+    { id: "lint", words: "javac -Xlint:all", command: by(`${home}/javac`, "-Xlint:all") },
+    { id: "release 8", words: "javac --release 8", command: by(`${home}/javac`, "--release", "8") },
+    ...(versions.length > 1 ? versions : []).map(({ name, path }) => ({
+      ...{ id: name, words: `javac of ${name}`, command: by(`${path}/bin/javac`) },
+    })),
+  ];
+}
 
 /** Java by the JDK: javac kept warm, a machine of its own for every run. */
 export function createJavaToolchain(workbench: () => Pool): Toolchain {
@@ -94,6 +111,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
       language,
       means: "javac, kept warm, and a machine of its own for every run; recorded by instrumented classes.",
       startSeconds,
+      otherWays,
       needs: systemNeeds(language.id),
       version: async () => `Java ${await toolVersion(machine, ["-version"], /version "([^"]+)"/)}`,
       plan,

@@ -5,6 +5,7 @@ import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
 import { planHosted } from "./commandTries.ts";
+import type { OtherWay } from "./otherWays.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
 import { toolVersion } from "./version.ts";
@@ -47,6 +48,18 @@ const planTries = (request: RunRequest, variants: readonly Variant[], until: num
     limits,
   });
 
+/** As the language was before its own additions. */
+function otherWays(): OtherWay[] {
+  const parse = (main: string) =>
+    `try, __parse_file__('${main.replaceAll("'", "''")}'); catch problem, fprintf(stderr, "%s\\n", problem.message); end`;
+  return [
+    {
+      ...{ id: "traditional", words: "octave --traditional" },
+      command: ([main = ""]) => [interpreter, ...options, "--traditional", "--eval", parse(main)],
+    },
+  ];
+}
+
 /** The matrix language by GNU Octave. */
 export function createOctaveToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
@@ -54,6 +67,7 @@ export function createOctaveToolchain(workbench: () => Pool): Toolchain {
       language,
       means: "GNU Octave for every run, with an empty workspace; recorded by calls put before its statements.",
       startSeconds,
+      otherWays,
       needs: systemNeeds(language.id),
       version: async () => `Octave ${await toolVersion(interpreter, ["--version"], /version ([\d.]+)/)}`,
       planTries,

@@ -4,6 +4,7 @@ import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
 import { type Habits, nativeTranslator } from "./native.ts";
+import { type OtherWay, translated } from "./otherWays.ts";
 import { partOfPascal } from "./parts.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain } from "./toolchain.ts";
@@ -55,6 +56,22 @@ const habits: Habits = {
   stops: { from: 200, to: 231, words: "Runtime error %d" },
 };
 
+/** The other modes in which the language is read. */
+function otherWays(): OtherWay[] {
+  return ["tp", "delphi", "objfpc"].map((mode) => ({
+    ...{ id: mode, words: `fpc -M${mode}` },
+    command: ([main = ""]) => [
+      compiler,
+      ...quick.slice(0, -1),
+      "-vewnh",
+      `-M${mode}`,
+      `-FU${translated}`,
+      `-FE${translated}`,
+      main,
+    ],
+  }));
+}
+
 /** Object Pascal by Free Pascal. */
 export function createPascalToolchain(workbench: () => Pool): Toolchain {
   return createCommandToolchain(
@@ -63,6 +80,7 @@ export function createPascalToolchain(workbench: () => Pool): Toolchain {
       means:
         "Free Pascal for every run, all warnings asked for; recorded by stopping at every line with the debug information.",
       startSeconds: 0.1,
+      otherWays,
       needs: systemNeeds(language.id),
       version: async () => `Free Pascal ${await toolVersion(compiler, ["-iV"], /^([\d.]+)/m)}`,
       ...nativeTranslator(language, habits, build, {

@@ -10,6 +10,7 @@ import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
 import { type Job, type JobAnswer, startWarmWorker } from "../sandbox/warmWorker.ts";
 import { cutRecording } from "./cut.ts";
+import { installed, type OtherWay } from "./otherWays.ts";
 import { type Block as AnyBlock, readBlock, readTries } from "./readBlock.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
@@ -159,6 +160,19 @@ function outcomeOf(
   };
 }
 
+/** With warnings as errors, and other versions that are installed. */
+function otherWays(): OtherWay[] {
+  const only = "import sys; compile(open(sys.argv[1], 'rb').read(), sys.argv[1], 'exec')";
+  const others = [...installed("/usr/bin", /^python3\.\d+$/), ...installed("/usr/bin", /^pypy3$/)];
+  const by =
+    (interpreter: string, ...options: string[]) =>
+    ([main = ""]: readonly string[]) => [interpreter, "-I", ...options, "-c", only, main];
+  return [
+    { id: "warnings", words: "python3 -W error", command: by("/usr/bin/python3", "-W", "error") },
+    ...(others.length > 1 ? others : []).map(({ name, path }) => ({ id: name, words: name, command: by(path) })),
+  ];
+}
+
 /** CPython of this machine, kept warm inside the sandbox. */
 export function createPythonToolchain(): Toolchain {
   const interpreter = interpreters.find((path) => existsSync(path));
@@ -219,6 +233,7 @@ export function createPythonToolchain(): Toolchain {
   }
 
   return {
+    otherWays,
     language: language.id,
     means: "CPython, kept warm and forked for every run; recorded by its own trace hook.",
     packages: systemNeeds(language.id).map((need) => need.package),

@@ -1,6 +1,8 @@
 import type { Outcome, RunRequest } from "../../core/outcome/outcome.ts";
 import type { Trace } from "../../core/trace/trace.ts";
 
+import type { OtherWay } from "./otherWays.ts";
+
 /** A text in the place of a program's first file, and what is typed in. */
 export type Variant = { main: Uint8Array; input: string };
 
@@ -27,6 +29,8 @@ export type Toolchain = {
    * the most that all of them may take.
    */
   runMany?: (request: RunRequest, variants: readonly Variant[], seconds: number) => Promise<Array<Outcome | null>>;
+  /** Other ways to translate its programs that can be used here. */
+  otherWays?: () => OtherWay[];
   /** Runs and records. */
   trace: (request: RunRequest) => Promise<Trace>;
   close: () => Promise<void>;

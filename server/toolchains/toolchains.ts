@@ -7,6 +7,7 @@ import { createCToolchain } from "./c.ts";
 import { createCSharpToolchain } from "./csharp.ts";
 import { createJavaToolchain } from "./java.ts";
 import { createOctaveToolchain } from "./octave.ts";
+import { type OtherWay, translateOtherwise } from "./otherWays.ts";
 import { createPascalToolchain } from "./pascal.ts";
 import { createPythonToolchain } from "./python.ts";
 import { textKey } from "./textKey.ts";
@@ -30,6 +31,12 @@ export type Toolchains = {
   find: (language: string) => Toolchain | undefined;
   all: readonly Toolchain[];
   desk: Desk;
+  /** What another way of translating (otherWays.ts) says of a program; nothing of it is run. */
+  otherwise: (
+    way: OtherWay,
+    request: Pick<RunRequest, "files">,
+    extension: string,
+  ) => ReturnType<typeof translateOtherwise>;
   /** Starts a sandbox of each kind, so that nobody's first run waits for that. What cannot start says so when it is used. */
   prepare: () => Promise<void>;
   close: () => Promise<void>;
@@ -109,6 +116,7 @@ export function createToolchains(desk: Desk = createDesk()): Toolchains {
   return {
     all,
     desk,
+    otherwise: (way, request, extension) => translateOtherwise(getWorkbench(), desk, way, request, extension),
     find: (language) => all.find((toolchain) => toolchain.language === language),
     prepare: async () => {
       await Promise.allSettled([
