@@ -37,7 +37,7 @@ export function readSteps(language: Language, program: string, trace: Pick<Trace
     if (!library.reads(name)) continue;
     const line = context.lineOf(node.from);
     const reads = byLine.get(line) ?? [];
-    reads.push({ name, takes: takesOf(language, program, name, node) });
+    reads.push({ name, takes: takesOf(program, name, node) });
     byLine.set(line, reads);
   }
   const found: ReadStep[] = [];
@@ -74,10 +74,11 @@ function take(waiting: string, takes: Takes): string {
   return form.exec(waiting)?.[0] ?? "";
 }
 
-function takesOf(language: Language, program: string, name: string, node: SyntaxNode): Takes[] {
+function takesOf(program: string, name: string, node: SyntaxNode): Takes[] {
   const text = program.slice(node.from, node.to);
   if (/scanf$/i.test(name)) return formatTakes(text);
-  if (language.id === "pascal") return pascalTakes(program, name, node);
+  if (/^read(?:ln)?$/i.test(name) && node.children.some((child) => child.role === "argument"))
+    return typedTakes(program, name, node);
   return [kinds.find(([form]) => form.test(name))?.[1] ?? "line"];
 }
 
@@ -90,7 +91,7 @@ function formatTakes(text: string): Takes[] {
 }
 
 /** A variable of one sign takes one, a text the rest of the line, a number the next word; `readln` takes what is left of the line. */
-function pascalTakes(program: string, name: string, node: SyntaxNode): Takes[] {
+function typedTakes(program: string, name: string, node: SyntaxNode): Takes[] {
   const typeOf = (variable: string) =>
     new RegExp(`\\b${variable}\\b[\\w\\s,]*:\\s*(\\w+)`, "i").exec(program)?.[1]?.toLowerCase() ?? "integer";
   const takes = node.children

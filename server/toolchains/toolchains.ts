@@ -7,11 +7,12 @@ import { createCToolchain } from "./c.ts";
 import { createCSharpToolchain } from "./csharp.ts";
 import { createJavaToolchain } from "./java.ts";
 import { createOctaveToolchain } from "./octave.ts";
-import { type OtherWay, translateOtherwise } from "./otherWays.ts";
+import type { OtherWay } from "./otherWays.ts";
 import { createPascalToolchain } from "./pascal.ts";
 import { createPythonToolchain } from "./python.ts";
 import { textKey } from "./textKey.ts";
 import type { Toolchain } from "./toolchain.ts";
+import { translateOtherwise } from "./translateOtherwise.ts";
 import { createWorkbench } from "./workbench.ts";
 
 /**
