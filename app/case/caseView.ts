@@ -83,6 +83,8 @@ export async function caseView(
     version: string | null;
     rows: RowPolicy;
     from: number;
+    /** How much is said of messages, where somebody wants another measure than their course's. */
+    depth?: "short" | "full" | null;
     /** Where somebody works through several cases. */
     through?: WalkPlace | null;
   },
@@ -155,7 +157,12 @@ export async function caseView(
       to,
       text: text.slice(0, 2000),
     })),
-    messages: messagesView(language, found, current, judged.deciding.outcome, found.depth, decisions),
+    messages: messagesView(language, found, current, judged.deciding.outcome, wanted.depth ?? found.depth, decisions),
+    depth: wanted.depth ?? found.depth,
+    otherWays:
+      wanted.leaf === "messages" && !found.only_read
+        ? (services.toolchains.find(language.id)?.otherWays?.() ?? []).map(({ id, words }) => ({ id, words }))
+        : [],
     switched: current.origin.endsWith("switched on"),
     onlyRead: found.only_read,
     cameOut: found.came_out,
@@ -210,6 +217,8 @@ export async function caseView(
           decided: open.decided,
           faultyLines: faulty.map((place) => place.line),
           intention: open.intention,
+          advice: open.advice,
+          unsaid: open.unsaid,
           place: open.place,
           placeReason: open.place_reason,
           explanation: open.explanation,
@@ -227,6 +236,8 @@ export async function caseView(
     secondOpinion: open ? opinionOn(language, open.decided, judgement.class, diagnostic?.errorName ?? "") : null,
     layers: found.layers.map((layer) => ({
       fields: fieldsOfLayer(layer),
+      advice: layer.advice,
+      unsaid: layer.unsaid,
       secondOpinion: opinionOn(language, layer.decided, layer.verdict.class, layer.verdict.message.split(":")[0] ?? ""),
       key: layer.key,
       position: layer.position,

@@ -40,6 +40,8 @@ const leafSchema = z
   .enum(["messages", "checks", "trace", "table", "mend", "narrow", "structure", "versions"])
   .catch("checks");
 
+const depthSchema = z.enum(["short", "full"]).nullable().catch(null);
+
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const query = new URL(request.url).searchParams;
   const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
@@ -53,6 +55,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     version: query.get("version"),
     rows: query.get("rows") === "change" ? "change" : "line",
     through: readWalkPlace(query.get("through")),
+    depth: depthSchema.parse(query.get("depth")),
     from: wholeNumber(query.get("from"), { from: 0, to: 1_000_000, otherwise: 0 }),
   });
 }

@@ -108,8 +108,8 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
           <label>
             Messages are explained
             <select name="depth" className="field" defaultValue={course.depth}>
-              <option value="short">in one sentence</option>
-              <option value="full">with where it usually comes from and what it does not say</option>
+              <option value="short">in one sentence, with where it usually comes from</option>
+              <option value="full">with all that is known of them</option>
             </select>
           </label>
           <div>

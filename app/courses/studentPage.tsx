@@ -21,7 +21,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { rows, total } = await listCases(context.services.database, { judged: null, page: 0, student: student.key });
   return {
     course: { key: course.key, name: course.name },
-    student: { key: student.key, label: student.label },
+    student: { key: student.key, label: student.label, depth: student.depth },
     rows,
     total,
   };
@@ -58,6 +58,19 @@ export default function Student({ loaderData, actionData }: Route.ComponentProps
         </label>
         <button className="press" name="intent" value="rename" type="submit">
           Change the label
+        </button>
+      </Form>
+      <Form method="post" className="leaf flex flex-wrap items-end gap-3 p-3">
+        <label>
+          Messages are explained
+          <select name="depth" className="field" defaultValue={student.depth ?? ""}>
+            <option value="">as to the course</option>
+            <option value="short">in one sentence, with where it usually comes from</option>
+            <option value="full">with all that is known of them</option>
+          </select>
+        </label>
+        <button className="press" name="intent" value="depth" type="submit">
+          Keep
         </button>
       </Form>
       <Form method="post" className="leaf grid gap-2 p-3">

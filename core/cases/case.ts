@@ -14,6 +14,9 @@ export type LinePlace = z.infer<typeof linePlaceSchema>;
 export const faultPlaceSchema = z.enum(["lines", "after the line", "outside"]);
 export type FaultPlace = z.infer<typeof faultPlaceSchema>;
 
+/** What the advice of a message is worth beside what mends the fault; "none": it gives none. */
+export const adviceWorths = ["agrees", "partly", "misleads", "none"] as const;
+
 /**
  * What judging came to: a fault of one of the three classes; none that anybody knows of; or a stop that the program makes
  * on purpose, which is none either.

@@ -62,7 +62,7 @@ export type CaseRow = z.infer<typeof caseRow>;
 
 /**
  * A case with everything that belongs to it. `versions` are all of them without their texts; `loaded` those that were
- * asked for, with their files. `endless_class`, `wording` and `depth` are its course's policies.
+ * asked for, with their files. `endless_class`, `wording` and `depth` are its course's policies, `depth` the student's where that is another.
  */
 export type WholeCase = CaseRow & {
   versions: VersionHead[];
@@ -77,7 +77,7 @@ const caseSelect = `select f.key, f.course, f.student, f.assignment, f.language,
     f.came_out, f.hand_table, f.user_actions, f.first_line, f.only_read, f.source, f.note, f.receipt, f.symptom, f.current_version, f.revision, f.created_at, f.judged_at,
     f.verified_at, f.deleted_at, s.label as student_label, c.name as course_name,
     coalesce(c.endless_class, 'logic') as endless_class, coalesce(c.wording, 'three') as wording,
-    coalesce(c.depth, 'full') as depth,
+    coalesce(s.depth, c.depth, 'full') as depth,
     (select nullif(u.says, '') from undo_step u where u.faulty_case = f.key and u.revision = f.revision order by u.made_at desc limit 1) as undoable
   from faulty_case f left join student s on s.key = f.student left join course c on c.key = f.course`;
 

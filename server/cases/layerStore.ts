@@ -1,5 +1,6 @@
 import { z } from "zod";
 import {
+  adviceWorths,
   type Decision,
   decisionSchema,
   type FaultPlace,
@@ -42,6 +43,8 @@ const row = z.object({
   place: faultPlaceSchema,
   place_reason: textBytes,
   explanation: textBytes,
+  advice: z.enum(adviceWorths).nullable(),
+  unsaid: textBytes,
   cause: faultFieldsSchema.shape.cause,
   moment: faultFieldsSchema.shape.moment,
   depends: faultFieldsSchema.shape.depends,
@@ -123,6 +126,14 @@ export async function setFaultWords(query: Query, layer: string, words: FaultWor
   await query("update layer set place = $2, place_reason = $3, explanation = $4 where key = $1", [
     ...[layer, words.place, asBytes(words.placeReason), asBytes(words.explanation)],
   ]);
+}
+
+/** What messages were worth for a fault, by the teacher; `unsaid`: what they do not say. */
+export type Advice = { advice: (typeof adviceWorths)[number] | null; unsaid: string };
+
+/** Writes what the messages about a fault were worth. */
+export async function setAdvice(query: Query, layer: string, { advice, unsaid }: Advice): Promise<void> {
+  await query("update layer set advice = $2, unsaid = $3 where key = $1", [layer, advice, asBytes(unsaid)]);
 }
 
 /** Writes what a teacher says of where a fault comes from, when it is noticed and on what it depends; null: as the evidence says. */

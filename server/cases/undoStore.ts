@@ -21,7 +21,7 @@ const parts: Readonly<Record<string, string>> = {
   layer: [
     ...["position", "version_before", "version_after", "verdict", "decided", "faulty_lines", "fix", "first_fix"],
     ...["intention", "verified", "suggested_class", "suggested_kind", "decided_class", "decided_kind", "outcome"],
-    ...["symptom", "cause", "moment", "depends", "pattern", "place", "place_reason", "explanation"],
+    ...["symptom", "cause", "moment", "depends", "pattern", "place", "place_reason", "explanation", "advice", "unsaid"],
   ].join(", "),
   program_check: [
     ...["position", "input", "expected", "kind", "handed_in", "surroundings", "edition", "visible", "comparison"],

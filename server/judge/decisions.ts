@@ -4,9 +4,11 @@ import { className, findWording } from "../../core/wording/wordings.ts";
 import { noteJudged, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { type Change, type Changed, changeCase } from "../cases/changeCase.ts";
 import {
+  type Advice,
   type FaultWords,
   insertLayer,
   type Layer,
+  setAdvice,
   setDecision,
   setFaultFields,
   setFaultWords,
@@ -97,24 +99,33 @@ export async function describeFault(
   layerKey: string | null,
   words: FaultWords,
 ): Promise<Changed> {
-  const layer = layerKey === null ? openLayer(found) : found.layers.find((each) => each.key === layerKey);
-  if (layerKey !== null && !layer)
-    return { ok: false, message: "This fault is not one of this case any more. Nothing was changed." };
   if (words.place === "outside" && words.placeReason.trim() === "")
     return { ok: false, message: "A fault outside of the program needs a reason: say where it lies." };
-  const judged = layer ? null : await judgeVersion(services, found, versionOf(found, found.current_version));
-  if (judged?.unknown) return { ok: false, message: judged.unknown };
+  const about = await layerFor(services, found, layerKey);
+  if (!about.ok) return about;
+  const { layer, begin } = about;
   const text = {
     yours: words.explanation,
     theirs: (now: WholeCase) => now.layers.find((each) => each.key === layer?.key)?.explanation ?? "",
   };
   return changeCase(services.database, { ...change, text, key: found.key }, async ({ query, keep }) => {
-    const key = layer?.key ?? (judged ? await layerToDecide(query, found, judged) : "");
+    const key = await begin(query);
     const { place, place_reason, explanation } = layer ?? {};
     if (explanation || place_reason) await keep("layer", key, { place, place_reason, explanation });
     await setFaultWords(query, key, words);
     return undefined;
   });
+}
+
+/** A layer by its key, or the open one (null: it is begun by what is written); refused where it is none of the case any more. */
+async function layerFor(services: Services, found: WholeCase, layerKey: string | null) {
+  const layer = layerKey === null ? openLayer(found) : (found.layers.find((each) => each.key === layerKey) ?? null);
+  if (layerKey !== null && !layer)
+    return { ok: false as const, message: "This fault is not one of this case any more. Nothing was changed." };
+  const judged = layer ? null : await judgeVersion(services, found, versionOf(found, found.current_version));
+  if (judged && judged.unknown !== null) return { ok: false as const, message: judged.unknown };
+  const begin = async (query: Query) => layer?.key ?? (judged ? await layerToDecide(query, found, judged) : "");
+  return { ok: true as const, layer, judged, begin };
 }
 
 /**
@@ -128,18 +139,35 @@ export async function sayFields(
   layerKey: string | null,
   fields: FaultFields,
 ): Promise<Changed> {
-  const layer = layerKey === null ? openLayer(found) : found.layers.find((each) => each.key === layerKey);
-  if (layerKey !== null && !layer)
-    return { ok: false, message: "This fault is not one of this case any more. Nothing was changed." };
-  const judged = layer ? null : await judgeVersion(services, found, versionOf(found, found.current_version));
-  if (judged?.unknown) return { ok: false, message: judged.unknown };
+  const about = await layerFor(services, found, layerKey);
+  if (!about.ok) return about;
+  const { layer, judged, begin } = about;
   const shows = layer ? (layer.decided ? layer.decided.class : layer.verdict.class) : judged?.deciding.judgement.class;
   const refusal = causeRefusal(shows ?? null, fields.cause);
   if (refusal) return { ok: false, message: refusal };
   return changeCase(services.database, { ...change, key: found.key }, async ({ query, keep }) => {
-    const key = layer?.key ?? (judged ? await layerToDecide(query, found, judged) : "");
+    const key = await begin(query);
     if (layer) await keep("layer", key, fieldsOfLayer(layer));
     await setFaultFields(query, key, fields);
+    return undefined;
+  });
+}
+
+/** Keeps what the messages about a fault were worth, and what they do not say. */
+export async function sayAdvice(
+  services: Services,
+  found: WholeCase,
+  change: Omit<Change, "key">,
+  layerKey: string | null,
+  given: Advice,
+): Promise<Changed> {
+  const about = await layerFor(services, found, layerKey);
+  if (!about.ok) return about;
+  const { layer, begin } = about;
+  return changeCase(services.database, { ...change, key: found.key }, async ({ query, keep }) => {
+    const key = await begin(query);
+    if (layer?.advice || layer?.unsaid) await keep("layer", key, { advice: layer.advice, unsaid: layer.unsaid });
+    await setAdvice(query, key, given);
     return undefined;
   });
 }

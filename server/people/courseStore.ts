@@ -14,7 +14,14 @@ const courseRow = z.object({
   depth: z.enum(["short", "full"]),
 });
 const courseColumns = "key, name, owner, language, endless_class, wording, depth";
-const studentRow = z.object({ key: z.string(), course: z.string(), label: z.string(), personal_code: z.string() });
+const studentRow = z.object({
+  key: z.string(),
+  course: z.string(),
+  label: z.string(),
+  personal_code: z.string(),
+  /** How much is said of messages to them; null: as to the course. */
+  depth: z.enum(["short", "full"]).nullable(),
+});
 export type Course = z.infer<typeof courseRow>;
 export type Student = z.infer<typeof studentRow>;
 
@@ -55,7 +62,7 @@ export async function setCoursePolicy(
 
 export async function listStudents({ query }: { query: Query }, course: string): Promise<Student[]> {
   const rows = await query(
-    "select key, course, label, personal_code from student where course = $1 order by position, label",
+    "select key, course, label, personal_code, depth from student where course = $1 order by position, label",
     [course],
   );
   return z.array(studentRow).parse(rows);
@@ -64,7 +71,7 @@ export async function listStudents({ query }: { query: Query }, course: string):
 /** The students of all courses, for lists to choose from; by course in their order. */
 export async function listLabels(database: Database): Promise<Array<Pick<Student, "key" | "course" | "label">>> {
   const rows = await database.query("select key, course, label from student order by course, position, label");
-  return z.array(studentRow.omit({ personal_code: true })).parse(rows);
+  return z.array(studentRow.omit({ personal_code: true, depth: true })).parse(rows);
 }
 
 /** Adds the labels that are not in the course yet, each with a personal code. Returns how many were added. */
@@ -107,6 +114,11 @@ export async function isLabelTaken({ query }: { query: Query }, student: string,
     [student, label],
   );
   return z.array(keyRow).parse(rows).length > 0;
+}
+
+/** How much is said of messages to a student; null: as to the course. */
+export async function setStudentDepth({ query }: Database, student: string, depth: Student["depth"]): Promise<void> {
+  await query("update student set depth = $2 where key = $1", [student, depth]);
 }
 
 export async function setLabel({ query }: { query: Query }, student: string, label: string): Promise<void> {

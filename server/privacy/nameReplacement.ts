@@ -116,4 +116,7 @@ export const jsonColumns: readonly JsonColumn[] = [
   surroundingsColumn,
   { table: "former_value", column: "former", replace: replaceInFormer },
   { table: "found_fix", column: "edits", replace: hunks },
+  // A try quotes the program and what it printed.
+  { table: "narrow_try", column: "probes", replace: replaceInFormer },
+  { table: "narrow_try", column: "result", replace: replaceInFormer },
 ];

@@ -6,6 +6,8 @@ import { decideClass } from "../judge/decisions.ts";
 import { judgeVersion } from "../judge/judge.ts";
 import { putMark } from "../marks/markStore.ts";
 import { overrule } from "../marks/overrule.ts";
+import { tryProbes } from "../mend/narrow.ts";
+import { listTries } from "../mend/narrowStore.ts";
 import { tryFix } from "../mend/tryFix.ts";
 import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
 import { renameStudent } from "../people/renameStudent.ts";
@@ -63,7 +65,19 @@ test("a name goes from programs of every version, file names, outputs, words, ch
     '# für Marlis Brenner\nname = "Marlis Brenner"\nprint(name)\n',
     true,
   );
+  await tryProbes(
+    services,
+    await whole(key),
+    { role: "program" },
+    {
+      ...{ check: "", belief: "Marlis Brenner forgot a letter" },
+      probes: [{ kind: "print", line: 2, expression: '"Marlis Brenner " + name' }],
+    },
+  );
   expect(await replaceName(services.database, student, "Marlis Brenner", "S-01")).toBeGreaterThan(6);
+  const tries = await listTries(services.database.query, key);
+  expect(tries[0]?.result.pieces.map((piece) => piece.text).join()).toContain("S-01");
+  expect(JSON.stringify(tries)).not.toContain("Brenner");
   const after = await whole(key);
   const text = JSON.stringify({
     ...after,

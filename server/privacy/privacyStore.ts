@@ -71,6 +71,8 @@ export async function replaceName(database: Database, student: string, name: str
       await textColumn("faulty_case", "source", "key", key);
       await column("layer", "place_reason", "faulty_case", key);
       await column("layer", "explanation", "faulty_case", key);
+      await column("layer", "unsaid", "faulty_case", key);
+      await column("narrow_try", "belief", "faulty_case", key);
       await column("student_addition", "content", "faulty_case", key);
       await column("program_check", "input", "faulty_case", key);
       await column("program_check", "expected", "faulty_case", key);

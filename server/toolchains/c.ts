@@ -54,7 +54,10 @@ const habits: Habits = {
 
 /** An older standard to the letter, the compiler's own looking through paths, and other compilers that are installed. */
 function otherWays(): OtherWay[] {
-  const others = [...installed("/usr/bin", /^(?:clang|tcc)(?:-\d+)?$/), ...installed("/usr/bin", /^gcc-\d+$/)];
+  const others = [
+    ...installed("/usr/bin", /^(?:clang|tcc)(?:-\d+)?$/),
+    ...installed("/usr/bin", /^gcc-\d+$/, "/usr/bin/gcc"),
+  ];
   const plain = "-fdiagnostics-color=never";
   const by =
     (compiler: string, ...options: string[]) =>

@@ -1,4 +1,4 @@
-import { existsSync, readdirSync } from "node:fs";
+import { existsSync, readdirSync, realpathSync } from "node:fs";
 
 /**
  * Another way to translate a program: with other options, or by another translator that is installed. `words` are as the command
@@ -9,9 +9,11 @@ export type OtherWay = { id: string; words: string; command: (files: readonly st
 /** Where what is translated goes. */
 export const translated = "/tmp/other";
 
-/** Executables of a folder whose names fit, with their paths. */
-export function installed(folder: string, form: RegExp): Array<{ name: string; path: string }> {
+/** Executables of a folder whose names fit, with their paths; those in `usual` are left out, whatever their names. */
+export function installed(folder: string, form: RegExp, usual?: string): Array<{ name: string; path: string }> {
   if (!existsSync(folder)) return [];
   const names = readdirSync(folder).filter((name) => form.test(name));
-  return names.sort().map((name) => ({ name, path: `${folder}/${name}` }));
+  const isUsual = (path: string) =>
+    usual !== undefined && existsSync(usual) && realpathSync(path) === realpathSync(usual);
+  return names.sort().flatMap((name) => (isUsual(`${folder}/${name}`) ? [] : [{ name, path: `${folder}/${name}` }]));
 }

@@ -163,13 +163,13 @@ function outcomeOf(
 /** With warnings as errors, and other versions that are installed. */
 function otherWays(): OtherWay[] {
   const only = "import sys; compile(open(sys.argv[1], 'rb').read(), sys.argv[1], 'exec')";
-  const others = [...installed("/usr/bin", /^python3\.\d+$/), ...installed("/usr/bin", /^pypy3$/)];
+  const others = [...installed("/usr/bin", /^python3\.\d+$/, "/usr/bin/python3"), ...installed("/usr/bin", /^pypy3$/)];
   const by =
     (interpreter: string, ...options: string[]) =>
     ([main = ""]: readonly string[]) => [interpreter, "-I", ...options, "-c", only, main];
   return [
     { id: "warnings", words: "python3 -W error", command: by("/usr/bin/python3", "-W", "error") },
-    ...(others.length > 1 ? others : []).map(({ name, path }) => ({ id: name, words: name, command: by(path) })),
+    ...others.map(({ name, path }) => ({ id: name, words: name, command: by(path) })),
   ];
 }
 

@@ -13,7 +13,9 @@ import { changeFix, keepAnother } from "./keptFixes.ts";
 import { markLines } from "./markLines.ts";
 import { mend } from "./mend.ts";
 import { dropTry, tryProbes } from "./narrow.ts";
+import { otherwise } from "./otherwise.ts";
 import { putAway, takeBack } from "./putAway.ts";
+import { sayAdvice } from "./sayAdvice.ts";
 import { sayFields } from "./sayFields.ts";
 import { look, search, stopSearching, takeFix } from "./search.ts";
 import { switchOn } from "./switchOn.ts";
@@ -22,10 +24,10 @@ import { writtenFor } from "./writtenFor.ts";
 
 /** Everything that the page of a case can be asked for. */
 export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
-  ...[accept, undo, decide, markLines, mend, goBack, intention, describeFault, sayFields],
+  ...[accept, undo, decide, markLines, mend, goBack, intention, describeFault, sayFields, sayAdvice],
   ...[look, search, stopSearching, takeFix, keepAnother, changeFix, tryFurther, stopTrying],
   ...[keepCheck, dropCheck, verify],
-  ...[describe, writtenFor, note, worked, warning, anotherOutput],
+  ...[describe, writtenFor, note, worked, warning, anotherOutput, otherwise],
   ...[tryProbes, dropTry],
   ...[switchOn, putAway, takeBack, handTable],
 ];

@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { z } from "zod";
 import { startJudgingAssignment } from "../../../server/classwork/judgeAssignment.ts";
 import { listAssignedCases } from "../../../server/classwork/judgedStore.ts";
-import type { Student } from "../../../server/people/courseStore.ts";
+import { type Student, setStudentDepth } from "../../../server/people/courseStore.ts";
 import { renameStudent } from "../../../server/people/renameStudent.ts";
 import { deleteStudent, replaceName } from "../../../server/privacy/privacyStore.ts";
 import type { Services } from "../../../server/services.ts";
@@ -50,5 +50,15 @@ const remove = defineAction<StudentContext, { sure: string }>({
   },
 });
 
+/** How much is said of messages to the student; "" as to the course. */
+const depth = defineAction<StudentContext, { depth: "" | "short" | "full" }>({
+  intent: "depth",
+  schema: z.object({ depth: field.one(["", "short", "full"]) }),
+  does: async ({ services, student }, given) => {
+    await setStudentDepth(services.database, student.key, given.depth || null);
+    return done("Kept.");
+  },
+});
+
 /** Everything that the page of a student can be asked for. */
-export const studentActions = [rename, replace, remove];
+export const studentActions = [rename, replace, remove, depth];
