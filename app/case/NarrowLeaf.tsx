@@ -6,6 +6,7 @@ import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { Log, Reads } from "./NarrowLog.tsx";
 import type { NarrowView } from "./narrowView.ts";
+import { PartPlan } from "./PartPlan.tsx";
 import { Revision } from "./Revision.tsx";
 
 /** What a person narrows a fault down with: the line that was pressed, and what is to be tried. */
@@ -57,6 +58,7 @@ export function NarrowLeaf({ view, narrowing, onChange }: Props) {
       <ToTry view={view} narrow={narrow} narrowing={narrowing} onChange={onChange} number={number} />
       <Reads narrow={narrow} number={number} />
       <Log narrow={narrow} />
+      <PartPlan plan={narrow.plan} number={number} />
     </div>
   );
 }

@@ -80,3 +80,46 @@ test("the copy by structure stands beside the program", async () => {
     "Every statement belongs to the block that it is indented under",
   );
 });
+
+test("a plan has the program's parts, each tested by a check of its own before those that use it", async () => {
+  const planned = await collectCase(services.database, {
+    ...{ language: "python", course: null, student: null, title: "Fares", intent: "", changedLast: "" },
+    files: [
+      {
+        name: "fares.py",
+        bytes: Buffer.from(
+          "def sail(cars):\n    return load(cars) + 1\ndef load(cars):\n    return cars * 3\nprint(sail(int(input())))\n",
+        ),
+      },
+    ],
+    ...{ input: "4\n", expected: "9\n", symptom: null },
+  });
+  const look = () => page.loader(asked({ caseKey: planned }, { path: "/?leaf=narrow" }));
+  const ask = async (form: Record<string, string>) =>
+    answered(
+      page.action(asked({ caseKey: planned }, { form: { revision: String((await look()).revision), ...form } })),
+    );
+  expect((await look()).narrow?.plan.map((part) => part.name)).toEqual(["load", "sail"]);
+  expect(await ask({ intent: "add part", part: "load", expression: "load(4)", expected: "8" })).toMatchObject({
+    ok: true,
+  });
+  expect(await ask({ intent: "add part", part: "sail", expression: "sail('a')", expected: "9" })).toMatchObject({
+    ok: true,
+  });
+  expect(await ask({ intent: "add part", part: "sail", expression: " ", expected: "9" })).toMatchObject({ ok: false });
+  const [load, sail] = (await look()).narrow?.plan ?? [];
+  expect(load?.checks[0]?.result).toMatchObject({ value: "12", passes: false, version: 1 });
+  expect(sail?.checks[0]?.result).toMatchObject({
+    value: null,
+    passes: false,
+    ended: expect.stringContaining("concatenate"),
+  });
+  expect(await textOfPage(page.default, await look(), `/cases/${planned}?leaf=narrow`)).toContain("0 of 2 checks pass");
+  const text = (await look()).text.replace("* 3", "* 2");
+  await ask({ intent: "mend", text });
+  expect(await ask({ intent: "try parts" })).toMatchObject({ ok: true });
+  const again = (await look()).narrow?.plan[0]?.checks[0];
+  expect(again?.result).toMatchObject({ value: "8", passes: true, version: 2 });
+  expect(await ask({ intent: "drop part", key: again?.key ?? "" })).toMatchObject({ ok: true });
+  expect((await look()).narrow?.plan[0]?.checks).toEqual([]);
+});

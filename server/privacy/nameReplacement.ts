@@ -119,4 +119,5 @@ export const jsonColumns: readonly JsonColumn[] = [
   // A try quotes the program and what it printed.
   { table: "narrow_try", column: "probes", replace: replaceInFormer },
   { table: "narrow_try", column: "result", replace: replaceInFormer },
+  { table: "part_check", column: "result", replace: replaceInFormer },
 ];

@@ -14,6 +14,7 @@ import { markLines } from "./markLines.ts";
 import { mend } from "./mend.ts";
 import { dropTry, tryProbes } from "./narrow.ts";
 import { otherwise } from "./otherwise.ts";
+import { addPart, dropPart, tryParts } from "./partPlan.ts";
 import { putAway, takeBack } from "./putAway.ts";
 import { sayAdvice } from "./sayAdvice.ts";
 import { sayFields } from "./sayFields.ts";
@@ -28,6 +29,6 @@ export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
   ...[look, search, stopSearching, takeFix, keepAnother, changeFix, tryFurther, stopTrying],
   ...[keepCheck, dropCheck, verify],
   ...[describe, writtenFor, note, worked, warning, anotherOutput, otherwise],
-  ...[tryProbes, dropTry],
+  ...[tryProbes, dropTry, addPart, dropPart, tryParts],
   ...[switchOn, putAway, takeBack, handTable],
 ];
