@@ -1,6 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
 import { noBarriers } from "./axe.ts";
-import { classLabels, classSet, drop, newCourse } from "./classPages.ts";
 
 const strip = (page: Page) => page.getByRole("navigation", { name: "Working through" });
 
@@ -21,20 +20,72 @@ async function toNext(page: Page): Promise<void> {
   await expect(page.locator("article:focus, [data-line]:focus")).toHaveCount(1);
 }
 
+/** The demo's assignment of 28 programs, its overview. */
+async function overview(page: Page): Promise<void> {
+  await page.goto("/courses");
+  await page.getByRole("link", { name: "Kittiwake Crossing, group 2" }).click();
+  await page.getByRole("link", { name: "Deck loads" }).click();
+  await page.getByRole("link", { name: "Overview" }).click();
+}
+
+test("programs that fail alike get one decision, one of them taken out, and it is undone as one", async ({ page }) => {
+  await overview(page);
+  await page.getByRole("link", { name: "Decide those that fail alike" }).click();
+  const first = page.getByRole("form").first();
+  await expect(first.getByRole("heading", { name: /^\d+ cases: / })).toBeVisible();
+  await noBarriers(page);
+  const heading = (await first.getByRole("heading").textContent()) ?? "";
+  const count = Number(/^(\d+) cases/.exec(heading)?.[1]);
+  expect(count).toBeGreaterThan(1);
+  const same = page.getByRole("heading", { name: heading, exact: true });
+
+  // One is taken out and is what is left: a group of one is none.
+  await first.getByRole("checkbox").first().uncheck();
+  await first.getByRole("button", { name: count === 2 ? "Decide this one" : `Decide these ${count - 1}` }).click();
+  await expect(page.getByText(`Decided: ${count - 1} case`)).toBeVisible();
+  await expect(same).toHaveCount(0);
+
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText(`Undone: ${count - 1} case`)).toBeVisible();
+  await expect(same).toBeVisible();
+
+  // Against the evidence a reason is asked for, and nothing is sent without one.
+  const form = page.locator("form").filter({ has: same });
+  const other = /result line/.test(heading) ? "runtime error" : "logic error";
+  await form.getByRole("radio", { name: other }).check();
+  await expect(form.getByLabel("Why, against the evidence")).toBeVisible();
+  await form.getByRole("button", { name: /^Decide these/ }).click();
+  await expect(same).toBeVisible();
+  await expect(page.getByText(/^Undone/)).toBeVisible();
+});
+
 test("a class is worked through by keys alone: one accepts, one goes on, one undoes; no key acts while something is typed", async ({
   page,
 }) => {
-  await newCourse(page, "Kittiwake Crossing, worked through", classLabels);
-  await page.goto("/collect");
-  await page.getByLabel("For the course").selectOption({ label: "Kittiwake Crossing, worked through" });
-  await drop(page, "deck-loads.zip", await classSet());
-  await page.getByRole("button", { name: /Take \d+ programs into the Tray/ }).click();
-  await expect(page.getByText(/judged by their runs\. All is done\./)).toBeVisible({ timeout: 60_000 });
+  await overview(page);
   await page.getByRole("link", { name: "Work through them" }).click();
   await expect(strip(page)).toContainText("left");
   await noBarriers(page);
   const all = await left(page);
-  expect(all).toBeGreaterThan(20);
+  expect(all).toBe(28);
+
+  // Those that fail alike get one decision by keys, and it is taken back by one.
+  await page.keyboard.press("g");
+  const group = page.locator("form[data-group]");
+  await expect(group.first()).toBeFocused();
+  await expect(group).not.toHaveCount(1);
+  await page.keyboard.press("n");
+  await expect(group.nth(1)).toBeFocused();
+  const count = await group.nth(1).getByRole("checkbox").count();
+  await page.keyboard.press("a");
+  await expect(page.getByText(`Decided: ${count} case`)).toBeVisible();
+  await page.keyboard.press("u");
+  await expect(page.getByText(`Undone: ${count} case`)).toBeVisible();
+  await page.keyboard.press("u");
+  await page.keyboard.press("b");
+  await page.keyboard.press("g");
+  await expect(strip(page)).toContainText(`${all} left`);
+  await expect(page.locator("article:focus, [data-line]:focus")).toHaveCount(1);
 
   // Accepted with two keys and taken back with one; what is accepted counts as done.
   const proposal = page.getByRole("region", { name: "Proposal" });

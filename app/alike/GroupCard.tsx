@@ -30,7 +30,7 @@ export function GroupCard({
     setTaken(next);
   };
   return (
-    <fetcher.Form method="post" className="leaf grid gap-2 p-3" aria-labelledby={id}>
+    <fetcher.Form method="post" className="leaf grid gap-2 p-3" aria-labelledby={id} tabIndex={-1} data-group>
       <header className="flex flex-wrap items-center gap-x-3">
         <ClassMark of={group.class} kind={group.kind === "form" || group.kind === "meaning" ? group.kind : null} />
         <h2 id={id} className="text-base">

@@ -1,9 +1,11 @@
-import { data, Link, useFetcher } from "react-router";
+import { useEffect, useRef } from "react";
+import { data, Link, useFetcher, useNavigate } from "react-router";
 import { readWalkPlace } from "../../server/cases/walkStore.ts";
 import { groupsOf } from "../../server/judge/caseGroups.ts";
 import { act, type Reply, readAnewWhenStale } from "../actions.ts";
 import { walkBegin, walkHome } from "../case/walkAddress.ts";
 import { Said, settled } from "../components/Said.tsx";
+import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { Route } from "./+types/page.ts";
 import { alikeActions } from "./actions.ts";
 import { GroupCard } from "./GroupCard.tsx";
@@ -28,13 +30,34 @@ export default function AlikePage({ loaderData: view }: Route.ComponentProps) {
   // One answer for all groups: a group goes from the page when it is decided.
   const fetcher = useFetcher<Reply>();
   const reply = settled(fetcher);
+  const place = useRef<HTMLDivElement>(null);
+  const navigate = useNavigate();
+  const cards = () => [...(place.current?.querySelectorAll<HTMLFormElement>("form[data-group]") ?? [])];
+  const at = () =>
+    Math.max(
+      0,
+      cards().findIndex((card) => card.contains(document.activeElement)),
+    );
+  const undoes = reply?.intent === "decide" ? (reply.more ?? "") : "";
+  // Whoever works by keys goes on from a group; where what had the focus has gone, too.
+  useEffect(() => {
+    if (document.activeElement !== document.body && document.activeElement !== null) return;
+    (cards()[0] ?? place.current)?.focus({ preventScroll: true });
+  });
+  useLetterKeys(place, {
+    a: () => fetcher.state === "idle" && cards()[at()]?.requestSubmit(cards()[at()]?.querySelector("button")),
+    n: () => cards()[at() + 1]?.focus(),
+    b: () => cards()[at() - 1]?.focus(),
+    g: () => void navigate(walkBegin(view.through)),
+    u: () => undoes !== "" && void fetcher.submit({ intent: "undo", case: undoes }, { method: "post" }),
+  });
   const rest = [
     view.alone > 0 ? `${view.alone} ${view.alone === 1 ? "fails" : "fail"} like no other one` : "",
     view.open > 0 ? `${view.open} ${view.open === 1 ? "shows" : "show"} no fault` : "",
     view.waiting > 0 ? `${view.waiting} ${view.waiting === 1 ? "is" : "are"} still to be run` : "",
   ].filter((each) => each !== "");
   return (
-    <>
+    <div ref={place} tabIndex={-1} className="outline-none">
       <header className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-1">
         <h1>Fail alike</h1>
         <p className="note-small mr-auto">
@@ -44,7 +67,7 @@ export default function AlikePage({ loaderData: view }: Route.ComponentProps) {
           </Link>
         </p>
         <Link className="link" to={walkBegin(view.through)}>
-          Work through them one by one
+          Work through them one by one <kbd>G</kbd>
         </Link>
       </header>
       {reply && (
@@ -54,7 +77,7 @@ export default function AlikePage({ loaderData: view }: Route.ComponentProps) {
             <fetcher.Form method="post">
               <input type="hidden" name="case" value={reply.more} />
               <button className="press" name="intent" value="undo" type="submit">
-                Undo
+                Undo <kbd>U</kbd>
               </button>
             </fetcher.Form>
           )}
@@ -76,6 +99,6 @@ export default function AlikePage({ loaderData: view }: Route.ComponentProps) {
         ))}
       </ul>
       {rest.length > 0 && <p className="note-small mt-4">Beside them {rest.join("; ")}.</p>}
-    </>
+    </div>
   );
 }

@@ -24,8 +24,8 @@ export function ChecksLeaf({ view }: { view: CaseView }) {
           .
         </p>
       )}
-      {view.checks.map((check) => (
-        <CheckCard key={check.key + view.versionNumber} check={check} />
+      {view.checks.map((check, at) => (
+        <CheckCard key={check.key + view.versionNumber} check={check} number={at + 1} />
       ))}
       <FurtherPart view={view} />
       {adding ? (
@@ -46,7 +46,7 @@ const when = new Intl.DateTimeFormat("en-GB", {
   ...{ day: "numeric", month: "short", year: "numeric", hour: "2-digit", minute: "2-digit", timeZone: "UTC" },
 });
 
-function CheckCard({ check }: { check: CheckView }) {
+function CheckCard({ check, number }: { check: CheckView; number: number }) {
   const classWords = useClassWords();
   const [editing, setEditing] = useState(false);
   const fetcher = useFetcher<Reply>();
@@ -75,7 +75,7 @@ function CheckCard({ check }: { check: CheckView }) {
       {check.console && (
         <Console
           view={check.console}
-          label={`Console of ${check.handedIn ? "the run as handed in" : `the ${check.kind} check`}`}
+          label={`Console of ${check.handedIn ? "the run as handed in" : `check ${number}, ${check.name || check.kind}`}`}
         />
       )}
       {check.found && <FoundPlace found={check.found} />}

@@ -30,7 +30,7 @@ export function WalkStrip({ view }: { view: CaseView }) {
       </span>
       {walk.left > 1 && (
         <Link className="link" to={alikeAddress(through)}>
-          Those that fail alike
+          Those that fail alike <kbd>G</kbd>
         </Link>
       )}
       <span className="ml-auto flex gap-3">

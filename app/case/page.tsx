@@ -30,7 +30,7 @@ import { useSearch } from "./useSearch.ts";
 import { VerdictStrip } from "./VerdictStrip.tsx";
 import { VersionsLeaf } from "./VersionsLeaf.tsx";
 import { WalkStrip } from "./WalkStrip.tsx";
-import { walkAddress, walkHome } from "./walkAddress.ts";
+import { alikeAddress, walkAddress, walkHome } from "./walkAddress.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` },
@@ -134,6 +134,7 @@ function OneCase({ view }: { view: CaseView }) {
     ...(view.walk
       ? {
           n: () => void navigate(view.walk?.next ? walkAddress(view.walk.next, through) : home),
+          g: () => (view.walk?.left ?? 0) > 1 && void navigate(alikeAddress(through)),
           b: () => view.walk?.former && void navigate(walkAddress(view.walk.former, through)),
         }
       : {}),

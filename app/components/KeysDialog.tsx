@@ -16,7 +16,15 @@ const onListing: readonly KeyRow[] = [
   { keys: "C", does: "choose another class" },
   { keys: "F", does: "mend it: another fix" },
   { keys: "N, B", does: "next or former case, where you work through several" },
+  { keys: "D", does: "change where the fault comes from, when it is noticed, on what it depends" },
+  { keys: "G", does: "those that fail alike, where you work through several" },
   { keys: "U", does: "undo what was done last, or have it back" },
+];
+const onGroups: readonly KeyRow[] = [
+  { keys: "N, B", does: "next or former group" },
+  { keys: "A", does: "decide the group that you are at" },
+  { keys: "G", does: "work through them one by one" },
+  { keys: "U", does: "undo what was decided last" },
 ];
 const inDryRun: readonly KeyRow[] = [
   { keys: "N", does: "next line" },
@@ -35,6 +43,7 @@ export function KeysDialog() {
   const rows = [
     ...everywhere,
     ...(onCase ? onListing : []),
+    ...(pathname === "/alike" ? onGroups : []),
     ...(onCase && query.get("leaf") === "trace" ? inDryRun : []),
   ];
 
