@@ -140,3 +140,44 @@ test("a mended case opens with its record", async ({ page }) => {
   await expect(record).toContainText("Proof: its check passed on");
   await noBarriers(page);
 });
+
+test("at twice the size nothing is cut off, and headings and landmarks come in an order that can be read out", async ({
+  page,
+}) => {
+  // 1280 by 800 at 200 % leaves as much room as this.
+  await page.setViewportSize({ width: 640, height: 400 });
+  await page.goto("/casebook?text=Mean wave height");
+  await page.getByRole("link", { name: "Mean wave height of a week" }).click();
+  await expect(page.getByRole("region", { name: "Verdict" })).toBeVisible();
+  const order = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>("main [aria-label], main h1, main h2, main h3")]
+      .filter((each) => each.matches("h1, h2, h3, section, nav"))
+      .map((each) => (each.matches("h1, h2, h3") ? each.tagName : (each.getAttribute("aria-label") ?? ""))),
+  );
+  const places = ["H1", "Verdict", "The program", "The fault in words", "Facing page"].map((name) =>
+    order.indexOf(name),
+  );
+  expect(places).not.toContain(-1);
+  expect(places).toEqual([...places].sort((one, other) => one - other));
+  for (const leaf of ["messages", "checks", "trace", "mend", "narrow", "structure", "versions"]) {
+    await page.goto(`${page.url().split("?")[0]}?leaf=${leaf}`);
+    await expect(page.getByRole("region", { name: "Facing page" })).toBeVisible();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(wide, leaf).toBeLessThanOrEqual(0);
+    await noBarriers(page);
+    const levels = await page.evaluate(() =>
+      [...document.querySelectorAll("main h1, main h2, main h3, main h4")].map((each) => Number(each.tagName[1])),
+    );
+    expect(levels[0]).toBe(1);
+    for (const [at, level] of levels.entries()) expect(level - (levels[at - 1] ?? 1), leaf).toBeLessThanOrEqual(1);
+  }
+  // A line that is pressed brings its values; the order of its parts stays.
+  await page.goto(`${page.url().split("?")[0]}?leaf=narrow`);
+  await page.getByRole("button", { name: /^line 6\b/ }).click();
+  await expect(page.getByRole("region", { name: "Line 6" })).toContainText("last changed in line 5");
+  await page.getByRole("textbox", { name: "Print" }).fill("total");
+  await page.getByRole("button", { name: "Add" }).first().click();
+  await page.getByRole("button", { name: "Run the copy" }).click();
+  await expect(page.getByRole("heading", { name: "Tried (1)" })).toBeVisible();
+  await noBarriers(page);
+});

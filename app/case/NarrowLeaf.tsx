@@ -47,10 +47,10 @@ export function NarrowLeaf({ view, narrowing, onChange }: Props) {
         <p>Press a line of the program: its values, its reads and what can be tried there come here.</p>
       ) : (
         <section className="grid gap-2" aria-label={`Line ${number(narrowing.line)}`}>
-          <h3 className="text-base">
+          <h2 className="text-base">
             Line {number(narrowing.line)}{" "}
             <code className="text-sm font-normal">{view.lines[narrowing.line - 1]?.trim()}</code>
-          </h3>
+          </h2>
           <ValuesOf narrow={narrow} line={narrowing.line} number={number} />
           <ProbeForms narrow={narrow} narrowing={narrowing} onChange={onChange} line={narrowing.line} />
         </section>

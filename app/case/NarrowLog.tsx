@@ -65,9 +65,9 @@ export function Log({ narrow }: { narrow: NarrowView }) {
   if (narrow.tries.length === 0) return null;
   return (
     <section aria-labelledby="tries-title">
-      <h3 id="tries-title" className="text-base">
+      <h2 id="tries-title" className="text-base">
         Tried ({narrow.tries.length})
-      </h3>
+      </h2>
       <ol className="grid gap-2">
         {narrow.tries.map((each) => (
           <li key={each.key} className="border-t border-rule pt-1">
