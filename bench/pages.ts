@@ -67,6 +67,7 @@ export async function benchPages(): Promise<Measure[]> {
     "search that finds one": `/casebook?text=crossing+${cases - 77}`,
     "search that finds none": "/casebook?text=gannet",
     Tray: "/",
+    "groups of the Tray that fail alike": "/alike?through=tray",
   };
   const measures: Measure[] = [];
   for (const [work, path] of Object.entries(pages)) {

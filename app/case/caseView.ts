@@ -94,6 +94,7 @@ export async function caseView(
   const judged = await judgeVersion(services, found, current);
   const { judgement } = judged.deciding;
   const open = openLayer(found);
+  const neverRan = neverRanIn(found, judged);
   const main = current.files[0];
   const diagnostic = judgement.diagnostic;
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
@@ -227,11 +228,11 @@ export async function caseView(
     fields:
       judgement.class !== null || open
         ? {
-            suggested: fieldsOf(found, judged, open),
+            suggested: fieldsOf(found, judged, open, neverRan),
             own: open && { cause: open.cause, moment: open.moment, depends: open.depends },
           }
         : null,
-    neverRan: (neverRanIn(found, judged) ?? []).map(stretchWords),
+    neverRan: (neverRan ?? []).map(stretchWords),
     /** Where the teacher's class is another than the evidence's: why that says so. */
     secondOpinion: open ? opinionOn(language, open.decided, judgement.class, diagnostic?.errorName ?? "") : null,
     layers: found.layers.map((layer) => ({

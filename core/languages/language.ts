@@ -113,7 +113,7 @@ export type Language = MessageReading & {
   /** "run": an unknown name shows only when its line is reached; "translation": the program does not start. */
   namesCheckedAt: "run" | "translation";
   profile: LanguageProfile;
-  tokens: (text: string) => Token[];
+  tokens: (text: string) => readonly Token[];
   /** Its programs as trees; absent where nothing takes them apart. */
   syntax?: SyntaxReader;
   /** How small edits are written in it; goes with `syntax`. */

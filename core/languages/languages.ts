@@ -7,10 +7,18 @@ import { octave } from "./octave/octave.ts";
 import { pascal } from "./pascal/pascal.ts";
 import { pseudocode } from "./pseudocode/pseudocode.ts";
 import { python } from "./python/python.ts";
+import { remembered } from "./remembered.ts";
 import { sketch } from "./sketch/sketch.ts";
 
 /** Every language that Bent Nail knows; a new one is one folder and one line here. */
-export const languages: readonly Language[] = [python, java, c, csharp, pascal, octave, basic, sketch, pseudocode];
+const all: readonly Language[] = [python, java, c, csharp, pascal, octave, basic, sketch, pseudocode];
+
+/** The same, whose readings of the last few texts are kept. */
+export const languages: readonly Language[] = all.map((language) => ({
+  ...language,
+  tokens: remembered(language.tokens),
+  ...(language.syntax ? { syntax: remembered(language.syntax) } : {}),
+}));
 
 /** The language with the given id, or undefined. */
 export function findLanguage(id: string): Language | undefined {

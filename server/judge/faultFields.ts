@@ -30,14 +30,14 @@ export function neverRanIn(found: WholeCase, judged: VersionJudgement): Stretch[
   return ran && neverRanStretches(languageOf(found), judged.version.files[0]?.text ?? "", ran);
 }
 
-/** What the evidence says of the fault of a version beside its class. */
+/** What the evidence says of the fault of a version beside its class; `neverRan` as neverRanIn gives it. */
 export function fieldsOf(
   found: WholeCase,
   judged: VersionJudgement,
   layer: Pick<Layer, "decided" | "faulty_lines"> | null,
+  neverRan: readonly Stretch[] | null = neverRanIn(found, judged),
 ): SuggestedFields {
   const { judgement, outcome } = judged.deciding;
-  const neverRan = neverRanIn(found, judged);
   const telling = judged.results.filter((result) => !saysNothing(found, result));
   const marked = (layer?.faulty_lines ?? []).filter((place) => place.file === undefined).map((place) => place.line);
   const suspected = judgement.leads.filter((lead) => lead.file === undefined).slice(0, 1);
