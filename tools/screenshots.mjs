@@ -28,6 +28,14 @@ await page.evaluate(() => localStorage.clear());
 await page.getByRole("link", { name: "Mean wave height of a week" }).click();
 await page.getByRole("link", { name: "Another fix" }).waitFor({ timeout: 60_000 });
 await save("case");
+await page.getByRole("link", { name: "Narrow" }).click();
+await page.getByRole("button", { name: /^line 6\b/ }).click();
+await page.getByRole("textbox", { name: "Print" }).fill("total");
+await page.getByRole("button", { name: "Add" }).first().click();
+await page.getByRole("button", { name: "Run the copy" }).click();
+await page.getByRole("heading", { name: /^Tried/ }).waitFor();
+await page.getByRole("button", { name: "Take all of it back" }).click();
+await save("narrow");
 await page.goto(base);
 await page.goto(`${base}/collect`);
 await page.getByLabel("For the course").selectOption({ label: "Kittiwake Crossing, group 1" });
@@ -107,7 +115,6 @@ await page
   .getByRole("button", { name: /^line 5:/ })
   .first()
   .waitFor();
-await save("student");
 await page.setViewportSize({ width: 375, height: 800 });
 await page.getByRole("heading", { name: "4. Half fare up to 15" }).scrollIntoViewIfNeeded();
 await page.evaluate(() => window.scrollBy(0, 620));
