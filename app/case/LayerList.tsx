@@ -8,6 +8,7 @@ import { FaultWords } from "./FaultWords.tsx";
 import { FieldsOfRecord } from "./FieldsOfRecord.tsx";
 import { useLeafAddress } from "./leafAddress.ts";
 import { Revision } from "./Revision.tsx";
+import { TriedAsWell } from "./TriedAsWell.tsx";
 
 /**
  * What a fix is meant to do: several can be right, and the intention decides between them. Kept when the field is left.
@@ -53,7 +54,6 @@ export function LayerList({ view }: { view: CaseView }) {
   const done = view.layers.filter((layer) => layer.mended);
   const leafAddress = useLeafAddress();
   if (done.length === 0) return null;
-  const tries = view.versions.filter((version) => version.aside);
   return (
     <section aria-labelledby="layers-title" className="leaf p-3">
       <h2 id="layers-title">{view.openLayer === null ? "Record" : "Mended so far"}</h2>
@@ -98,21 +98,11 @@ export function LayerList({ view }: { view: CaseView }) {
           </li>
         ))}
       </ol>
-      {tries.length > 0 && (
-        <p className="note-small mt-2">
-          Tried as well, and not kept:{" "}
-          {tries.map((version, at) => (
-            <span key={version.key}>
-              {at > 0 && ", "}
-              version {version.number} ({version.origin})
-            </span>
-          ))}
-          .{" "}
-          <Link className="link" to={leafAddress("versions")} preventScrollReset>
-            What each gave
-          </Link>
-        </p>
-      )}
+      <TriedAsWell view={view}>
+        <Link className="link" to={leafAddress("versions")} preventScrollReset>
+          What each version gave
+        </Link>
+      </TriedAsWell>
     </section>
   );
 }

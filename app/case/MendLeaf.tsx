@@ -67,6 +67,10 @@ export function MendLeaf({
           language={view.languageId}
           onChange={change}
         />
+        <label className="text-sm">
+          What you believe is wrong (kept with the try)
+          <input name="belief" className="field" />
+        </label>
         <div className="flex flex-wrap items-center gap-3">
           <button type="submit" className="press press-main" disabled={fetcher.state !== "idle"}>
             {fetcher.state === "idle" ? "Run again" : "Running the checks…"}

@@ -76,6 +76,12 @@ export function VersionsLeaf({ view }: { view: CaseView }) {
                 </fetcher.Form>
               )}
             </div>
+            {(version.belief || version.became) && (
+              <p className="text-sm">
+                {version.belief && <>Believed: {version.belief}. </>}
+                {version.became && `${version.became[0]?.toUpperCase()}${version.became.slice(1)}.`}
+              </p>
+            )}
             {version.changes.length > 0 && <FixSlip hunks={version.changes} />}
             {version.output && (
               <details>

@@ -2,6 +2,7 @@ import type { Decision, LinePlace } from "../../core/cases/case.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
+import { probeWords } from "../../core/narrowing/probes.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
 import { explain } from "../../core/reading/explain.ts";
 import { textStateOf } from "../../core/reading/reading.ts";
@@ -27,6 +28,7 @@ import { fieldsOf, fieldsOfLayer, neverRanIn } from "../../server/judge/faultFie
 import { judgeVersion, languageOf, saysNothing } from "../../server/judge/judge.ts";
 import { listRunsOfVersions } from "../../server/judge/runStore.ts";
 import { mayBeMended } from "../../server/mend/findFixes.ts";
+import { listTries } from "../../server/mend/narrowStore.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
@@ -66,6 +68,14 @@ function stretchWords({ from, to, function: name }: Stretch): string {
   return name === null ? `Never ran in this run: ${lines}.` : `${name} was never called in this run (${lines}).`;
 }
 
+/** What became of a try, in words. */
+const becameWords = {
+  verified: "all checks passed",
+  "next fault": "the next fault showed",
+  "not mended": "the fault still showed",
+  open: "it passed, with something left open",
+} as const;
+
 /** What a version changes in the one that it came from, where both were read. */
 function changesOf(found: WholeCase, version: VersionHead): Hunk[] {
   const before = found.loaded.find((each) => each.key === version.parent);
@@ -83,6 +93,8 @@ export async function caseView(
     version: string | null;
     rows: RowPolicy;
     from: number;
+    /** Whether all that was tried is told. */
+    record?: boolean;
     /** How much is said of messages, where somebody wants another measure than their course's. */
     depth?: "short" | "full" | null;
     /** Where somebody works through several cases. */
@@ -98,13 +110,14 @@ export async function caseView(
   const main = current.files[0];
   const diagnostic = judgement.diagnostic;
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
-  const [students, assignments, decisions, former, outputs, walk] = await Promise.all([
+  const [students, assignments, decisions, former, outputs, walk, tries] = await Promise.all([
     found.course ? listStudents(services.database, found.course) : [],
     found.course ? listAssignments(services.database, found.course) : [],
     listWarningDecisions(services.database.query, found.key),
     listFormerOf(services.database.query, "check", { faultyCase: found.key }),
     wanted.leaf === "versions" ? listRunsOfVersions(services.database, found.key) : null,
     wanted.through ? findWalk(services.database, wanted.through, found.key) : null,
+    wanted.record || (open === null && found.layers.length > 0) ? listTries(services.database.query, found.key) : [],
   ]);
   const linesOf = (name: string | undefined) =>
     lineTexts((current.files.find((file) => file.name === name) ?? main)?.text ?? "");
@@ -225,6 +238,11 @@ export async function caseView(
           explanation: open.explanation,
         }
       : null,
+    /** Tries in a copy, where the record is shown. */
+    tries: tries.map(({ key, probes, belief, result }) => ({
+      ...{ key, belief, passes: result.passes, ended: result.ended },
+      words: probes.map(probeWords).join("; "),
+    })),
     fields:
       judgement.class !== null || open
         ? {
@@ -270,6 +288,8 @@ export async function caseView(
       number: version.number,
       origin: version.origin,
       worked: version.worked,
+      belief: version.belief,
+      became: version.result && becameWords[version.result],
       current: version.key === found.current_version,
       /** A try that led to nothing that was kept. */
       aside: !version.handed_in && !onTheWay.has(version.key),

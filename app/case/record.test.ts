@@ -119,3 +119,32 @@ test("a fragment is only read: nothing runs, and its lines keep their numbers", 
   ).toMatchObject({ ok: true });
   expect((await view(caseKey, "checks")).verdict.class).toBe("syntax");
 });
+
+test("the record and the paper tell what was tried and not kept, with what was believed and what became of it", async () => {
+  const caseKey = await collect("python", "deck.py", "total = 12\nprint(total)\n");
+  expect(
+    await act(caseKey, { intent: "mend", text: "total = 12\nprint(total + 2)\n", belief: "two cars are missing" }),
+  ).toMatchObject({ ok: false });
+  const probes = JSON.stringify([{ kind: "set", line: 1, name: "total", value: "13" }]);
+  expect(await act(caseKey, { intent: "narrow", check: "", probes, belief: "the sum starts too low" })).toMatchObject({
+    ok: true,
+  });
+  expect(await act(caseKey, { intent: "mend", text: "total = 13\nprint(total)\n", belief: "" })).toMatchObject({
+    ok: true,
+  });
+  const shown = await view(caseKey, "versions");
+  expect(shown.versions.map((version) => [version.aside, version.belief, version.became])).toEqual([
+    [false, "", null],
+    [true, "two cars are missing", "the fault still showed"],
+    [false, "", "all checks passed"],
+  ]);
+  expect(shown.tries[0]).toMatchObject({ belief: "the sum starts too low", passes: true });
+  for (const text of [
+    await textOfPage(page.default, shown, `/cases/${caseKey}?leaf=versions`),
+    await onPaper(caseKey),
+  ]) {
+    expect(text).toContain("Tried as well, and not kept");
+    expect(text).toContain("the fault still showed. Believed: two cars are missing");
+    expect(text).toContain("total set to 13 at line 1: the result was as intended Believed: the sum starts too low");
+  }
+});

@@ -4,6 +4,7 @@ import { className, findWording } from "../../core/wording/wordings.ts";
 import { findCase, startVersion, versionOf } from "../../server/cases/caseStore.ts";
 import { caseView } from "../case/caseView.ts";
 import { FieldsOfRecord } from "../case/FieldsOfRecord.tsx";
+import { TriedAsWell } from "../case/TriedAsWell.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
 import type { Route } from "./+types/casePage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
@@ -14,6 +15,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const found = await findCase(context.services.database, params.caseKey, "all");
   if (!found) throw data("There is no such case.", { status: 404 });
   const view = await caseView(context.services, found, {
+    record: true,
     leaf: "checks",
     check: null,
     version: null,
@@ -150,6 +152,7 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
             ))}
           </ol>
         )}
+        <TriedAsWell view={view} />
         {view.verified && (
           <p>
             Verified: all checks pass on version {view.versionNumber}

@@ -14,6 +14,9 @@ const headRow = z.object({
   parent: z.string().nullable(),
   worked: z.boolean(),
   handed_in: z.boolean(),
+  /** What the person believed who tried it, and what became of the try; null where it was none. */
+  belief: textBytes,
+  result: z.enum(["verified", "next fault", "not mended", "open"]).nullable(),
   created_at: timeColumn,
 });
 const fileRow = z.object({ version: z.string(), name: z.string(), encoding: z.string(), bytes: bytesColumn });
@@ -40,7 +43,7 @@ export async function listVersions(query: Query, faultyCase: string): Promise<Ve
     .array(headRow)
     .parse(
       await query(
-        "select key, number, origin, parent, worked, handed_in, created_at from version where faulty_case = $1 order by number",
+        "select key, number, origin, parent, worked, handed_in, belief, result, created_at from version where faulty_case = $1 order by number",
         [faultyCase],
       ),
     );
@@ -107,13 +110,13 @@ export async function insertVersion(
   files: ProgramFiles,
   origin: string,
   parent: string | null,
-  said: { handedIn?: boolean; worked?: boolean } = {},
+  said: { handedIn?: boolean; worked?: boolean; belief?: string } = {},
 ): Promise<string> {
   const key = newKey();
   await query(
-    `insert into version (key, faulty_case, number, origin, parent, handed_in, worked)
-     values ($1, $2, (select coalesce(max(number), 0) + 1 from version where faulty_case = $2), $3, $4, $5, $6)`,
-    [key, caseKey, origin, parent, said.handedIn ?? false, said.worked ?? false],
+    `insert into version (key, faulty_case, number, origin, parent, handed_in, worked, belief)
+     values ($1, $2, (select coalesce(max(number), 0) + 1 from version where faulty_case = $2), $3, $4, $5, $6, $7)`,
+    [key, caseKey, origin, parent, said.handedIn ?? false, said.worked ?? false, asBytes(said.belief ?? "")],
   );
   for (const [position, file] of files.entries()) {
     const hash = createHash("sha256").update(file.bytes).digest("hex");
@@ -124,6 +127,11 @@ export async function insertVersion(
     );
   }
   return key;
+}
+
+/** Keeps what became of a try. */
+export async function setVersionResult(query: Query, version: string, result: VersionHead["result"]): Promise<void> {
+  await query("update version set result = $2 where key = $1", [version, result]);
 }
 
 /** Keeps what a tool said of a version, after what is there. */

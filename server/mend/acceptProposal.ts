@@ -56,13 +56,8 @@ export async function acceptProposal(
     if ("ok" in now) return now;
   }
   if (proposal.fix === null) return { ok: true, tried: null };
-  const tried = await tryFix(
-    services,
-    now,
-    { ...change, revision },
-    proposal.fix,
-    false,
-    "mended by a change that was found",
-  );
+  const tried = await tryFix(services, now, { ...change, revision }, proposal.fix, false, {
+    origin: "mended by a change that was found",
+  });
   return tried.ok ? { ok: true, tried } : tried;
 }

@@ -49,14 +49,9 @@ test("a small change is found behind the page, taken as the fix, and where it co
   // Whoever opens the page again starts nothing anew.
   await startSearch(services, found, await judgeVersion(services, found, versionOf(found, found.current_version)));
   expect((await foundFor(services, found))?.state).toBe("done");
-  const tried = await tryFix(
-    services,
-    found,
-    byTeacher(found),
-    fix?.text ?? "",
-    false,
-    "mended by a change that was found",
-  );
+  const tried = await tryFix(services, found, byTeacher(found), fix?.text ?? "", false, {
+    origin: "mended by a change that was found",
+  });
   expect(tried).toMatchObject({ ok: true, result: "verified" });
   expect((await whole(found.key)).versions.at(-1)?.origin).toBe("mended by a change that was found");
 });

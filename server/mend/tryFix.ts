@@ -12,7 +12,7 @@ import {
 } from "../cases/caseStore.ts";
 import { type Change, changeCase, type Refused } from "../cases/changeCase.ts";
 import { closeLayer, insertLayer, setFaultyLines } from "../cases/layerStore.ts";
-import { insertVersion, type Version } from "../cases/versionStore.ts";
+import { insertVersion, setVersionResult, type Version, type VersionHead } from "../cases/versionStore.ts";
 import { verificationOf } from "../judge/checks.ts";
 import { openLayer } from "../judge/decisions.ts";
 import { keptOf, keptVerdict } from "../judge/faultFields.ts";
@@ -68,6 +68,8 @@ function withVersion(
     parent: parent.key,
     worked: false,
     handed_in: false,
+    belief: "",
+    result: null,
     created_at: new Date().toISOString(),
     files: files.map((file) => ({ ...file, ...decodeText(file.bytes) })),
   };
@@ -86,7 +88,7 @@ const meanwhile =
  * Runs an edited copy. If the gate of the open layer passes now (or another fault shows), the layer is closed with the
  * changed lines as its fix, and the next fault begins the next layer. Otherwise the try is kept as a version and the
  * layer stays open. `force` is the teacher's word that this mends one of several faults although the same gate still
- * fails; `origin` says where the changed text comes from. The runs take their time: what another window changed meanwhile stands, and the try decides nothing then.
+ * fails; `origin` says where the changed text comes from, `belief` what the person thinks is wrong. The runs take their time: what another window changed meanwhile stands, and the try decides nothing then.
  */
 export async function tryFix(
   services: Services,
@@ -94,7 +96,7 @@ export async function tryFix(
   change: Omit<Change, "key" | "reason">,
   text: string,
   force: boolean,
-  origin = "mended",
+  { origin = "mended", belief = "" }: { origin?: string; belief?: string } = {},
 ): Promise<TriedFix> {
   const before = versionOf(found, found.current_version);
   const hunks = findHunks(mainText(before), text);
@@ -109,7 +111,7 @@ export async function tryFix(
   const written = { ...change, key: found.key, reason: "a fix was tried" };
   let key = "";
   const kept = await changeCase(services.database, written, async ({ query }) => {
-    key = await insertVersion(query, found.key, files, origin, before.key);
+    key = await insertVersion(query, found.key, files, origin, before.key, { belief });
     return undefined;
   });
   if (!kept.ok) return kept;
@@ -130,7 +132,11 @@ export async function tryFix(
   };
   const next = isNextFault(verdictBefore, now, relation);
   const passes = judged.deciding.judgement.class === null && judged.results.every((result) => result.passes !== false);
-  if (!passes && !next && !force) return { ok: true, result: "not mended", version: key, extra: [], shows };
+  const became = (result: VersionHead["result"]) => setVersionResult(services.database.query, key, result);
+  if (!passes && !next && !force) {
+    await became("not mended");
+    return { ok: true, result: "not mended", version: key, extra: [], shows };
+  }
 
   const parts = await smallestPart(services, tried, before, hunks, judged);
   const extra = parts.filter((part) => part.extra).map((part) => part.start);
@@ -141,7 +147,9 @@ export async function tryFix(
     { before, hunks: parts, judged, verdictBefore, passes },
   );
   if (!closed.ok) return { ok: false, stale: true, message: meanwhile };
-  return { ok: true, result: judged.allPass ? "verified" : passes ? "open" : "next fault", version: key, extra, shows };
+  const result = judged.allPass ? "verified" : passes ? "open" : "next fault";
+  await became(result);
+  return { ok: true, result, version: key, extra, shows };
 }
 
 /** Closes the open layer (begun now if there is none) with the fix, and begins the next one where a fault still shows. */

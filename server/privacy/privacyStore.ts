@@ -72,6 +72,7 @@ export async function replaceName(database: Database, student: string, name: str
       await column("layer", "place_reason", "faulty_case", key);
       await column("layer", "explanation", "faulty_case", key);
       await column("layer", "unsaid", "faulty_case", key);
+      await column("version", "belief", "faulty_case", key);
       await column("narrow_try", "belief", "faulty_case", key);
       for (const name of ["expression", "expected"]) await column("part_check", name, "faulty_case", key);
       await column("student_addition", "content", "faulty_case", key);

@@ -41,9 +41,9 @@ function showsWords(
 export const mend = defineCaseAction({
   intent: "mend",
   says: "the change",
-  fields: { text: field.text(), force: field.ticked() },
-  does: async ({ services, found }, change, { text, force }) => {
-    const tried = await tryFix(services, found, change, text, force);
+  fields: { text: field.text(), force: field.ticked(), belief: field.text(1000) },
+  does: async ({ services, found }, change, { text, force, belief }) => {
+    const tried = await tryFix(services, found, change, text, force, { belief });
     if (!tried.ok) return refused(tried);
     const extra =
       tried.extra.length === 0

@@ -51,7 +51,9 @@ export const takeFix = defineCaseAction({
     if (!kept || !fix)
       return refused("This change is not there any more. Look again, and take one of those that are found.");
     if (kept.outOfDate) return refused("The checks were changed since this change was found. Look again first.");
-    const tried = await tryFix(services, found, change, fix.text, false, "mended by a change that was found");
+    const tried = await tryFix(services, found, change, fix.text, false, {
+      origin: "mended by a change that was found",
+    });
     if (!tried.ok) return refused(tried);
     if (tried.result === "verified")
       return done(
