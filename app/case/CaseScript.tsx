@@ -139,9 +139,9 @@ function NamedLine({
 }) {
   const leafAddress = useLeafAddress();
   const number = (line: number) => line + view.firstLine - 1;
-  const [sentence = "", ...more] = named.why
-    .replace(/The tool names this line\.\s*/, "")
-    .split(/(?<=[.!?]) (?=[A-Z“])/);
+  const [sentence = "", ...more] = (
+    named.why.replace(/The tool names this line\.\s*/, "") || "Nothing points elsewhere."
+  ).split(/(?<=[.!?]) (?=[A-Z“])/);
   return (
     <div className="mx-3 mt-2 grid gap-1 border-l-2 border-ink pl-3">
       <p>

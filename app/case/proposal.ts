@@ -12,6 +12,12 @@ export function proposalOf(view: CaseView, found: SearchView | null) {
     suspected: leadsWith(view, found).flatMap((lead) => (lead.file === null ? [lead.line] : [])),
     marked: view.openLayer?.faultyLines ?? [],
   });
-  return proposed && { ...proposed, tried: search?.tried ?? 0, looks: search?.state === "waiting" };
+  return (
+    proposed && {
+      ...proposed,
+      tried: search?.tried ?? 0,
+      looks: search ? search.state === "waiting" : view.mayBeMended,
+    }
+  );
 }
 export type Proposal = NonNullable<ReturnType<typeof proposalOf>>;
