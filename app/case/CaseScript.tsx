@@ -140,7 +140,7 @@ function NamedLine({
   const leafAddress = useLeafAddress();
   const number = (line: number) => line + view.firstLine - 1;
   const [sentence = "", ...more] = (
-    named.why.replace(/The tool names this line\.\s*/, "") || "Nothing points elsewhere."
+    named.why.replace(/The tool names this line\.\s*/, "") || "This is where it was noticed."
   ).split(/(?<=[.!?]) (?=[A-Z“])/);
   return (
     <div className="mx-3 mt-2 grid gap-1 border-l-2 border-ink pl-3">
