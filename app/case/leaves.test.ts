@@ -89,7 +89,9 @@ test("every leaf of a case shows what belongs to it; names of people are text, w
   expect(await text(key, "trace")).toContain("Trace table of the recorded run");
   expect(await text(key, "versions")).toContain("What this version printed");
   expect(await text(key, "no such leaf")).toContain("Add a check");
-  expect(await text(key, "checks")).toContain("Look here first: line 2. This is where it was noticed. The tool names it: IndexError");
+  expect(await text(key, "checks")).toContain(
+    "Look here first: line 2. This is where it was noticed. The tool names it: IndexError",
+  );
 });
 
 test("a warning is decided, hidden with a note and taken back; the decision outlives its line's number", async () => {
