@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { createRecordingReader } from "./readRecording.ts";
-import { buildTable, hasInput, inputCell } from "./table.ts";
+import { buildTable, callCell, hasCalls, hasInput, inputCell } from "./table.ts";
 import type { Step, Trace, Value, Write } from "./trace.ts";
 
 const outcome: Trace["outcome"] = {
@@ -326,4 +326,30 @@ test("a long list without an identity says itself what changed behind its shown 
     expect(
       createRecordingReader().read(JSON.stringify([1, ["d", 1, 0, "d"], -1, ["list", null, 0, [1], "l", 9, bad]])),
     ).toBeNull();
+});
+
+test("after a call of the same function the values of the one that goes on stand again", () => {
+  const table = buildTable(
+    steps(
+      { frame: 1, depth: 1, call: "sail", writes: [name(1, "n", number("2"))] },
+      { frame: 1, depth: 1, calls: true },
+      { frame: 2, depth: 2, call: "sail", writes: [name(2, "n", number("1"))] },
+      { frame: 2, depth: 2, returned: number("1") },
+      { frame: 1, depth: 1, resumes: true, writes: [name(1, "rest", number("1"))] },
+      { frame: 1, depth: 1, returned: number("3") },
+      { frame: 0 },
+    ),
+  );
+  expect(table.rows.map((row) => row.cells["sail.n"])).toEqual([
+    "2",
+    undefined,
+    "1",
+    undefined,
+    "2",
+    undefined,
+    undefined,
+  ]);
+  expect(table.rows.map(callCell)).toEqual(["sail(2)", "", "sail(1)", "gives back 1", "", "gives back 3", ""]);
+  expect(hasCalls(table)).toBe(true);
+  expect(hasCalls(buildTable(steps({ frame: 1, call: "main", writes: [name(1, "n", number("2"))] })))).toBe(false);
 });

@@ -12,7 +12,10 @@ export type TableRow = {
   line: number;
   file: number;
   depth: number;
+  /** The function that is entered here, with what it is given; and what the one that ends here gives back. */
   call?: string;
+  arguments?: readonly string[];
+  returned?: string;
   raised?: string;
   cells: Readonly<Record<string, string>>;
   output: string;
@@ -64,8 +67,13 @@ export function buildTable(
   const rows: TableRow[] = [];
   const chosen = options.columns ? new Set(options.columns) : null;
 
+  /** What each column shows by now: of several calls of one function all have the same ones. */
+  const standing = new Map<string, string>();
+  let frame = 0;
+
   function show(cells: Record<string, string>, { column, text }: Cell): void {
     cells[column.key] = text;
+    standing.set(column.key, text);
     if (text !== "" && !columns.has(column.key)) columns.set(column.key, column);
   }
 
@@ -102,21 +110,56 @@ export function buildTable(
     if (changes !== before) refresh(0, cells);
     if (changes !== (seen.get(step.frame) ?? before)) refresh(step.frame, cells);
     seen.set(step.frame, changes);
+    // Back in a call of the same function: its own values stand again.
+    if (step.frame !== frame && step.call === undefined)
+      for (const cell of live.get(step.frame)?.values() ?? [])
+        if (cell.value && (standing.get(cell.column.key) ?? "") !== cell.text) show(cells, cell);
+    frame = step.frame;
     for (const name of step.ended ?? []) {
       const cell = live.get(step.frame)?.get(name);
       if (cell) cell.value = null;
     }
-    rows.push(rowOf(step, cells, chosen));
+    const row = rowOf(step, cells, chosen);
+    if (step.call !== undefined) row.arguments = argumentsOf(step, store);
+    if (step.returned !== undefined) row.returned = textOf(store, step.returned);
+    rows.push(row);
   }
   const all = [...columns.values()];
   const shown = chosen ? all.filter((column) => chosen.has(column.key)) : all;
   const changed = (row: TableRow) =>
-    Object.keys(row.cells).length > 0 || row.output !== "" || row.raised !== undefined || row.input !== undefined;
+    Object.keys(row.cells).length > 0 ||
+    row.returned !== undefined ||
+    row.output !== "" ||
+    row.raised !== undefined ||
+    row.input !== undefined;
   return {
     columns: shown,
     rows: options.rows === "change" ? rows.filter(changed) : rows,
     ...(trace.cut === undefined ? {} : { cut: trace.cut }),
   };
+}
+
+/** What a function is given where it is entered: the values that its own names get there, in their order. */
+function argumentsOf(step: Step, store: ReturnType<typeof createObjectStore>): string[] {
+  return step.writes
+    .filter((write) => write.scope === "frame" && write.owner === step.frame && write.path.length === 1)
+    .map((write) => textOf(store, write.value))
+    .filter((text) => text !== "");
+}
+
+/** Whether a table's rows go into calls, beside the function that the program starts with. */
+export function hasCalls(table: Pick<TraceTable, "rows">): boolean {
+  return table.rows.some((row) => row.depth > 0);
+}
+
+/** What the column of calls shows in a row: `load(3)` where a function is entered, what it gives back where it ends. */
+export function callCell({ call, arguments: given = [], returned }: TableRow): string {
+  return [
+    call === undefined ? "" : `${call}(${given.join(", ")})`,
+    returned === undefined ? "" : `gives back ${returned}`,
+  ]
+    .filter((part) => part !== "")
+    .join(" ");
 }
 
 function rowOf(step: Step, cells: Record<string, string>, chosen: ReadonlySet<string> | null): TableRow {
