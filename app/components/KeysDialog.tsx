@@ -70,7 +70,7 @@ export function KeysDialog() {
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
         <Dialog.Content
-          className="fixed top-24 left-1/2 grid w-[28rem] max-w-[92vw] -translate-x-1/2 gap-3 border border-rule-strong bg-sheet p-5"
+          className="fixed top-12 left-1/2 grid max-h-[calc(100vh-6rem)] w-[30rem] max-w-[92vw] -translate-x-1/2 gap-3 overflow-y-auto border border-rule-strong bg-sheet p-5"
           aria-describedby={undefined}
         >
           <Dialog.Title className="text-lg font-bold">Keys of this page</Dialog.Title>
