@@ -1,3 +1,5 @@
+import type { TakesOf } from "./takes.ts";
+
 /** What is written around a value to make another kind of value of it. */
 export type Conversion = { name: string; before: string; after: string };
 
@@ -80,6 +82,8 @@ export type Writing = {
   inclusions: ReadonlyArray<{ words: ReadonlySet<string>; line: string }>;
   /** How a line is switched off, a value printed or another statement put beside one, where a fault is narrowed down by hand. */
   narrowing: Narrowing;
+  /** What a call that reads takes of what is typed in. */
+  takes: TakesOf;
   /** Names of functions that print, by what they are mistaken for. */
   printers: readonly (readonly string[])[];
   library: Library;

@@ -102,28 +102,56 @@ test("printed values are taken out of what came out, the rest stays as it was", 
   expect(probeWords({ kind: "set", line: 4, name: "tide", value: "3" })).toBe("tide set to 3 at line 4");
 });
 
-test("no probe moves a line, whatever the lines that are chosen", () => {
-  const text =
-    "int main(void)\n{\n    int n = 3;\n    for (int i = 0; i < n; i++)\n        if (i > 1)\n            n--;\n        else\n            n++;\n    do {\n        n--;\n    } while (n > 1);\n    return n;\n}\n";
+test("a line that is off with the statement around it is off once, and nothing is put into what is off", () => {
+  const text = "total = 0\nfor load in [4, 5]:\n    total += load\nprint(total)\n";
+  expect(put("python", text, { kind: "off", line: 3 }, { kind: "off", line: 2 })).toBe(
+    "total = 0\npass  # for load in [4, 5]:\n# total += load\nprint(total)\n",
+  );
+  expect(put("python", text, { kind: "off", line: 3 }, { kind: "print", line: 2, expression: "load" })).toBe(
+    "What is to stand at line 2 would be in line 3, which is switched off.",
+  );
+});
+
+const loops: Readonly<Record<string, string>> = {
+  c: "int main(void)\n{\n    int n = 3;\n    for (int i = 0; i < n; i++)\n        if (i > 1)\n            n--;\n        else\n            n++;\n    do {\n        n = n - 2;\n    } while (n > 1);\n    return n;\n}\n",
+  python:
+    "def load(n):\n    while n > 1:\n        if n > 2:\n            n -= 1\n        else:\n            n -= 2\n    return n\nn = load(4)\nprint(n)\n",
+  pascal:
+    "var n: integer;\nbegin\n  n := 4;\n  while n > 1 do\n    if n > 2 then\n      n := n - 1\n    else\n      n := n - 2;\n  writeln(n);\nend.\n",
+  octave: "n = 4;\nwhile n > 1\n  if n > 2\n    n = n - 1;\n  else\n    n = n - 2;\n  end\nend\ndisp(n)\n",
+};
+
+test("no probe moves a line or writes one twice, whatever the lines that are chosen", () => {
+  const line = fc.integer({ min: 1, max: 14 });
   const probe = fc.oneof(
-    fc.record({ kind: fc.constant("off" as const), line: fc.integer({ min: 1, max: 14 }) }),
-    fc.record({
-      kind: fc.constant("print" as const),
-      line: fc.integer({ min: 1, max: 14 }),
-      expression: fc.constant("n"),
-    }),
+    fc.record({ kind: fc.constant("off" as const), line }),
+    fc.record({ kind: fc.constant("print" as const), line, expression: fc.constant("n") }),
+    fc.record({ kind: fc.constant("set" as const), line, name: fc.constant("n"), value: fc.constant("7") }),
   );
   fc.assert(
-    fc.property(fc.array(probe, { minLength: 1, maxLength: 6 }), (probes) => {
-      const probed = applyProbes(language("c"), text, probes);
-      if (!probed.ok) {
-        expect(probed.message).toMatch(/^(?:No statement|There is no|Line \d+)/);
-        return;
-      }
-      const [before, after] = [text.split("\n"), probed.text.split("\n")];
-      expect(after.length).toBe(before.length);
-      for (const [at, line] of before.entries())
-        for (const word of line.match(/\w+/g) ?? []) expect(after[at]).toContain(word);
-    }),
+    fc.property(
+      fc.constantFrom(...Object.keys(loops)),
+      fc.array(probe, { minLength: 1, maxLength: 6 }),
+      (id, probes) => {
+        const text = loops[id] ?? "";
+        const probed = applyProbes(language(id), text, probes);
+        if (!probed.ok) {
+          expect(probed.message).toMatch(/^(?:No statement|There is no|Line \d+|What is to stand)/);
+          return;
+        }
+        const [before, after] = [text.split("\n"), probed.text.split("\n")];
+        expect(after.length).toBe(before.length);
+        for (const [at, own] of before.entries()) {
+          for (const word of own.match(/\w+/g) ?? []) expect(after[at]).toContain(word);
+          // What is off is a comment from its first word on.
+          const isOff = (after[at] ?? "").includes(`${language(id).writing?.narrowing.comment} ${own.trim()}`);
+          if (isOff)
+            expect(after[at]?.trim().replace(/^(?:pass|;)\s*/, "")).toBe(
+              `${language(id).writing?.narrowing.comment} ${own.trim()}`,
+            );
+        }
+      },
+    ),
+    { numRuns: 300 },
   );
 });

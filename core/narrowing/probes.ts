@@ -47,7 +47,9 @@ export function applyProbes(language: Language, program: string, probes: readonl
   const off = probes.filter((probe) => probe.kind === "off").map((probe) => probe.line);
   const changes: Change[] = [];
   const isOff = new Set<number>();
-  for (const line of new Set(off)) {
+  for (const line of [...new Set(off)].sort((one, other) => one - other)) {
+    // It is off already with the statement around it.
+    if (isOff.has(line)) continue;
     const own = firsts.get(line);
     if (!own) return { ok: false, message: nothingThere(line, texts) };
     const last = lineAt(starts, own.node.to - 1);
@@ -82,6 +84,12 @@ export function applyProbes(language: Language, program: string, probes: readonl
     const put = putBeside(own, words, program, writing, place);
     if (!put)
       return { ok: false, message: `Line ${probe.line} opens nothing that a value could be printed or set in.` };
+    const within = put.map((change) => lineAt(starts, change.from)).find((line) => isOff.has(line));
+    if (within !== undefined)
+      return {
+        ok: false,
+        message: `What is to stand at line ${probe.line} would be in line ${within}, which is switched off.`,
+      };
     changes.push(...put);
   }
   const ordered = changes.sort((one, other) => one.from - other.from || one.to - other.to || one.order - other.order);

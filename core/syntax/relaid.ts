@@ -1,6 +1,6 @@
 import type { Language } from "../languages/language.ts";
 import { lineTexts } from "../source/lines.ts";
-import { lineStarts, type PlacedToken, placed } from "./placed.ts";
+import { lineAt, lineStarts, type PlacedToken, placed } from "./placed.ts";
 import { isStatement, type SyntaxKind, type SyntaxNode, walk } from "./tree.ts";
 
 /**
@@ -43,7 +43,7 @@ export function relaid(language: Language, program: string): Relaid | null {
   const depths = depthChanges(tree, program, tokens);
   walk(tree, (node, around) => {
     const parent = around.at(-1);
-    if (node.kind === "error") upTo = Math.min(upTo ?? Number.POSITIVE_INFINITY, lineOf(starts, node.from));
+    if (node.kind === "error") upTo = Math.min(upTo ?? Number.POSITIVE_INFINITY, lineAt(starts, node.from));
     if (parent && (isStatement(node) || heads.has(node.kind)) && !begun.has(node.from))
       begun.set(node.from, { node, parent });
   });
@@ -65,11 +65,6 @@ export function relaid(language: Language, program: string): Relaid | null {
     });
   }
   return { lines, upTo };
-}
-
-function lineOf(starts: readonly number[], offset: number): number {
-  const next = starts.findIndex((start) => start > offset);
-  return next < 0 ? starts.length : next;
 }
 
 type Piece = { from: number; line: number; text: string; startsLine: boolean; goesFurther: boolean };
@@ -146,7 +141,7 @@ function createNotes(
   starts: readonly number[],
   width: (line: number) => number,
 ): (piece: Piece) => string {
-  const lineAt = (offset: number) => lineOf(starts, offset);
+  const lineOf = (offset: number) => lineAt(starts, offset);
   const code = tokens.filter((token) => token.kind !== "comment");
   const firstOf = new Map<number, PlacedToken>();
   for (const token of code) if (!firstOf.has(token.line)) firstOf.set(token.line, token);
@@ -156,8 +151,8 @@ function createNotes(
       const beside = own.parent.children.filter((child) => begun.get(child.from)?.node === child);
       const former = beside.filter((child) => child.from < own.node.from).at(-1);
       if (!former || !controls.has(former.kind)) return "";
-      const head = lineAt(former.from);
-      if (lineAt(former.to - 1) >= piece.line || width(piece.line) <= width(head)) return "";
+      const head = lineOf(former.from);
+      if (lineOf(former.to - 1) >= piece.line || width(piece.line) <= width(head)) return "";
       return `does not belong to the ${former.sign ?? former.kind} of line ${head}: it runs whatever comes of that`;
     }
     if (piece.text !== "else") return "";
@@ -169,7 +164,7 @@ function createNotes(
         if (otherwise && otherwise.from >= piece.from) owner = node;
       }
     if (!owner) return "";
-    const head = lineAt(owner.from);
+    const head = lineOf(owner.from);
     return width(piece.line) < width(head) && firstOf.get(head)?.from === owner.from
       ? `belongs to the if of line ${head}, the nearest one without an else`
       : "";

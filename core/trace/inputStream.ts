@@ -1,7 +1,7 @@
 import { editContext } from "../edits/context.ts";
 import { calledName, ofKind } from "../edits/places.ts";
 import type { Language } from "../languages/language.ts";
-import type { SyntaxNode } from "../syntax/tree.ts";
+import type { Takes } from "../languages/takes.ts";
 import type { Trace } from "./trace.ts";
 
 /**
@@ -9,16 +9,6 @@ import type { Trace } from "./trace.ts";
  * nothing, where an earlier one left that behind.
  */
 export type ReadStep = { line: number; read: string; before: string; took: string; left: string; note: string };
-
-/** What a read takes: a whole line with its end; the next word, behind blanks and line ends; one sign; or the rest of the line. */
-type Takes = "line" | "word" | "sign" | "rest";
-
-/** Reads by the name that is called; the first that fits. A list: one for each thing that is read, in order. */
-const kinds: ReadonlyArray<[RegExp, Takes]> = [
-  [/^(?:input|raw_input|readline|nextline|fgets|gets|getline|fgetl|readln|readlines)$/i, "line"],
-  [/^(?:getchar|getc|fgetc|read)$/i, "sign"],
-  [/^(?:next\w*|scanf|fscanf)$/i, "word"],
-];
 
 /** Reads that are shown at most. */
 const most = 200;
@@ -37,7 +27,7 @@ export function readSteps(language: Language, program: string, trace: Pick<Trace
     if (!library.reads(name)) continue;
     const line = context.lineOf(node.from);
     const reads = byLine.get(line) ?? [];
-    reads.push({ name, takes: takesOf(program, name, node) });
+    reads.push({ name, takes: context.writing.takes({ name, program, node }) });
     byLine.set(line, reads);
   }
   const found: ReadStep[] = [];
@@ -70,36 +60,6 @@ export function readSteps(language: Language, program: string, trace: Pick<Trace
 }
 
 function take(waiting: string, takes: Takes): string {
-  const form = { line: /^[^\n]*\n?/, word: /^\s*\S+/, sign: /^[\s\S]?/, rest: /^[^\n]*/ }[takes];
+  const form = { line: /^[^\n]*\n?/, word: /^\s*\S+/, sign: /^[\s\S]?/, rest: /^[^\n]*/, all: /^[\s\S]*/ }[takes];
   return form.exec(waiting)?.[0] ?? "";
-}
-
-function takesOf(program: string, name: string, node: SyntaxNode): Takes[] {
-  const text = program.slice(node.from, node.to);
-  if (/scanf$/i.test(name)) return formatTakes(text);
-  if (/^read(?:ln)?$/i.test(name) && node.children.some((child) => child.role === "argument"))
-    return typedTakes(program, name, node);
-  return [kinds.find(([form]) => form.test(name))?.[1] ?? "line"];
-}
-
-/** By the letters of a format: `%c` takes one sign, unless a blank before it skips blanks first; the others the next word. */
-function formatTakes(text: string): Takes[] {
-  const format = /"((?:[^"\\]|\\.)*)"/.exec(text)?.[1] ?? "";
-  return [...format.matchAll(/(\s?)%(?!%)(\*?)\d*(?:l{0,2}|h{0,2})(\[\^?\]?[^\]]*\]|[a-zA-Z])/g)].map(
-    ([, blank, , letter]) => (letter === "c" && blank === "" ? "sign" : letter?.startsWith("[") ? "rest" : "word"),
-  );
-}
-
-/** A variable of one sign takes one, a text the rest of the line, a number the next word; `readln` takes what is left of the line. */
-function typedTakes(program: string, name: string, node: SyntaxNode): Takes[] {
-  const typeOf = (variable: string) =>
-    new RegExp(`\\b${variable}\\b[\\w\\s,]*:\\s*(\\w+)`, "i").exec(program)?.[1]?.toLowerCase() ?? "integer";
-  const takes = node.children
-    .filter((child) => child.role === "argument")
-    .map((child): Takes => {
-      const variable = /^\w+/.exec(program.slice(child.from, child.to))?.[0] ?? "";
-      const type = variable ? typeOf(variable) : "integer";
-      return type === "char" ? "sign" : type.endsWith("string") ? "rest" : "word";
-    });
-  return /ln$/i.test(name) ? [...takes, "line"] : takes;
 }

@@ -85,6 +85,24 @@ test("a line read after a number gets the rest of its line; reads of lines leave
   ]);
 });
 
+test("what is read to its end leaves nothing, one sign leaves the rest", () => {
+  const python = readSteps(language("python"), "import sys\nall = sys.stdin.read()\n", {
+    steps: steps(step(2, { in: "x\ny\n" })),
+  });
+  expect(python.map((each) => [each.took, each.left])).toEqual([["x\ny\n", ""]]);
+  const csharp = readSteps(
+    language("csharp"),
+    "class A { void F() {\n  int c = Console.Read();\n  string s = Console.ReadLine();\n} }\n",
+    {
+      steps: steps(step(2, { in: "B7\n" }), step(3)),
+    },
+  );
+  expect(csharp.map((each) => [each.took, each.left])).toEqual([
+    ["B", "7\n"],
+    ["7\n", ""],
+  ]);
+});
+
 test("read and readln take by the types of what they read", () => {
   const text =
     "var cars: integer; deck: char; name: string;\nbegin\n  read(cars);\n  read(deck);\n  readln(name);\nend.\n";

@@ -1,3 +1,4 @@
+import { sameValue } from "../../core/exercises/cellValues.ts";
 import { withPartCheck } from "../../core/narrowing/parts.ts";
 import { readProbed } from "../../core/narrowing/probes.ts";
 import { consoleText } from "../../core/outcome/outcome.ts";
@@ -31,12 +32,6 @@ export async function addPartCheck(
   return { ok: true };
 }
 
-/** Two values are one if they are written alike but for blanks, or are the same number. */
-function isSame(value: string, expected: string): boolean {
-  const plain = (text: string) => text.replace(/\s+/g, "").replace(/^(['"])(.*)\1$/, "$2");
-  return plain(value) === plain(expected) || (value.trim() !== "" && Number(value) === Number(expected));
-}
-
 async function tryPart(services: Services, found: WholeCase, check: PartCheck): Promise<PartResult | string> {
   const version = versionOf(found, found.current_version);
   const language = languageOf(found);
@@ -50,7 +45,7 @@ async function tryPart(services: Services, found: WholeCase, check: PartCheck): 
   const primary = outcome.diagnostics.find((diagnostic) => diagnostic.primary);
   return {
     value: printed,
-    passes: printed !== null && isSame(printed, check.expected),
+    passes: printed !== null && sameValue(printed, check.expected),
     ended: printed === null ? (primary?.message.split("\n")[0] ?? "It printed nothing before it ended.") : "",
     version: version.number,
   };

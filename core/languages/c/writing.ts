@@ -1,4 +1,5 @@
 import { libraryOf, type Writing } from "../writing.ts";
+import { takes } from "./takes.ts";
 
 /** What small edits put into C programs. */
 export const cWriting: Writing = {
@@ -43,6 +44,7 @@ export const cWriting: Writing = {
     { words: new Set("bool true false".split(" ")), line: "#include <stdbool.h>" },
     { words: new Set("toupper tolower isdigit isalpha isspace isupper".split(" ")), line: "#include <ctype.h>" },
   ],
+  takes,
   narrowing: {
     ...{ comment: "//", nothing: ";  ", ends: ";", between: () => " ", wrap: ["{", "}"] },
     // The letter for a value goes by its type.

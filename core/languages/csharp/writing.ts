@@ -1,3 +1,4 @@
+import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 
 /** What small edits put into C# programs. */
@@ -40,6 +41,7 @@ export const csharpWriting: Writing = {
     },
     { words: new Set(["File", "StreamReader", "StreamWriter"]), line: "using System.IO;" },
   ],
+  takes: takesByName({ sign: "Read ReadKey" }),
   narrowing: {
     ...{ comment: "//", nothing: ";  ", ends: ";", between: () => " ", wrap: ["{", "}"] },
     // A list is written with what it holds.

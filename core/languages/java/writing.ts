@@ -1,3 +1,4 @@
+import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 
 /** What small edits put into Java programs. */
@@ -43,6 +44,7 @@ export const javaWriting: Writing = {
       line: "import java.io.*;",
     },
   ],
+  takes: takesByName({ word: "next nextInt nextDouble nextLong nextBoolean", sign: "read" }),
   narrowing: {
     ...{ comment: "//", nothing: ";  ", ends: ";", between: () => " ", wrap: ["{", "}"] },
     // A list is written with what it holds; the outer brackets are of the list that is made for that.

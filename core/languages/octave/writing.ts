@@ -1,3 +1,4 @@
+import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 
 /** What small edits put into Octave programs. */
@@ -33,6 +34,7 @@ export const octaveWriting: Writing = {
   equalTexts: (one, other) => `strcmp(${one}, ${other})`,
   types: [],
   inclusions: [],
+  takes: takesByName({ word: "fscanf" }),
   narrowing: {
     ...{ comment: "%", nothing: "", ends: ";", wrap: null },
     // Without a sign behind it a statement shows its value, which is to stay so.

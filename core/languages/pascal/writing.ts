@@ -1,4 +1,5 @@
 import { libraryOf, type Writing } from "../writing.ts";
+import { takes } from "./takes.ts";
 
 /** What small edits put into Pascal programs. */
 export const pascalWriting: Writing = {
@@ -43,6 +44,7 @@ export const pascalWriting: Writing = {
     },
     { words: new Set(["Power", "Max", "Min", "Ceil", "Floor"]), line: "uses Math;" },
   ],
+  takes,
   narrowing: {
     ...{ comment: "//", nothing: ";  ", ends: ";", between: () => "; ", wrap: ["begin", "end"] },
     print: (label, expression) => `writeln('${label}', ${expression})`,

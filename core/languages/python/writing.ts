@@ -1,3 +1,4 @@
+import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 
 const ofModule = (module: string, ...words: string[]) => ({
@@ -38,6 +39,7 @@ export const pythonWriting: Writing = {
   inclusions: ["math", "random", "time", "sys", "os", "json", "csv", "datetime", "string", "re"].map((module) =>
     ofModule(module),
   ),
+  takes: takesByName({ all: "read readlines" }),
   narrowing: {
     ...{ comment: "#", nothing: "pass  ", ends: "", between: () => "; ", wrap: null },
     print: (label, expression) => `print("${label.trim()}", repr(${expression}))`,
