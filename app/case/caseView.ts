@@ -57,12 +57,6 @@ function structureView(language: Language, text: string) {
   };
 }
 
-/** What the evidence says against a teacher's class; null where they agree, or there is none to speak of. */
-function opinionOn(language: Language, decided: Decision | null, suggested: FaultClass | null, error: string) {
-  if (!decided?.class || !suggested || decided.class === suggested) return null;
-  return secondOpinion({ language, decided: decided.class, suggested, error: /^[\w.]+$/.test(error) ? error : "" });
-}
-
 function stretchWords({ from, to, function: name }: Stretch): string {
   const lines = from === to ? `line ${from}` : `lines ${from} to ${to}`;
   return name === null ? `Never ran in this run: ${lines}.` : `${name} was never called in this run (${lines}).`;
@@ -129,6 +123,9 @@ export async function caseView(
           /\b([Ll]ine )(\d+)/g,
           (_, word: string, line: string) => `${word}${Number(line) + found.first_line - 1}`,
         );
+  const opinionOn = (decided: Decision | null | undefined, suggested: FaultClass | null, message: string) =>
+    secondOpinion({ language, decided: decided?.class ?? null, suggested, message });
+  const suggested = fieldsOf(found, judged, open, neverRan);
   const onTheWay = new Set<string>();
   for (let at = found.versions.find((each) => each.key === found.current_version); at; )
     at = onTheWay.add(at.key) && found.versions.find((each) => each.key === at?.parent);
@@ -175,7 +172,7 @@ export async function caseView(
     depth: wanted.depth ?? found.depth,
     otherWays:
       wanted.leaf === "messages" && !found.only_read
-        ? (services.toolchains.find(language.id)?.otherWays?.() ?? []).map(({ id, words }) => ({ id, words }))
+        ? (services.toolchains.find(language.id)?.otherWays() ?? []).map(({ id, words }) => ({ id, words }))
         : [],
     switched: current.origin.endsWith("switched on"),
     onlyRead: found.only_read,
@@ -246,18 +243,20 @@ export async function caseView(
     fields:
       judgement.class !== null || open
         ? {
-            suggested: fieldsOf(found, judged, open, neverRan),
+            suggested: Object.fromEntries(
+              Object.entries(suggested).map(([name, { value, why }]) => [name, { value, why: numbered(why) }]),
+            ) as typeof suggested,
             own: open && { cause: open.cause, moment: open.moment, depends: open.depends },
           }
         : null,
-    neverRan: (neverRan ?? []).map(stretchWords),
+    neverRan: (neverRan ?? []).map((each) => numbered(stretchWords(each))),
     /** Where the teacher's class is another than the evidence's: why that says so. */
-    secondOpinion: open ? opinionOn(language, open.decided, judgement.class, diagnostic?.errorName ?? "") : null,
+    secondOpinion: opinionOn(open?.decided, judgement.class, diagnostic ? messageOf(diagnostic) : ""),
     layers: found.layers.map((layer) => ({
       fields: fieldsOfLayer(layer),
       advice: layer.advice,
       unsaid: layer.unsaid,
-      secondOpinion: opinionOn(language, layer.decided, layer.verdict.class, layer.verdict.message.split(":")[0] ?? ""),
+      secondOpinion: opinionOn(layer.decided, layer.verdict.class, layer.verdict.message),
       key: layer.key,
       position: layer.position,
       class: layer.decided?.class ?? layer.verdict.class,

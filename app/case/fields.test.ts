@@ -74,3 +74,23 @@ test("a class decided otherwise has a second opinion beside it, is found by it, 
   expect(paper).toContain("the bound was thought wrong");
   expect((await findCase(services.database, key))?.layers[0]?.moment).toBe("only in some runs");
 });
+
+test("the record's fields go by the line that was marked and by what stopped the run, not by the first guess", async () => {
+  const caseKey = await collectCase(services.database, {
+    ...{ language: "python", course: null, student: null, title: "Tide", intent: "", changedLast: "" },
+    files: [{ name: "tide.py", bytes: Buffer.from('tide = "3"\nprint("Tide")\nprint(tide + 1)\n') }],
+    ...{ input: "", expected: "Tide\n4\n", symptom: null },
+  });
+  const ask = async (form: Record<string, string>) => {
+    const { revision } = await page.loader(asked({ caseKey }));
+    return answered(page.action(asked({ caseKey }, { form: { revision: String(revision), ...form } })));
+  };
+  await ask({ intent: "faulty", lines: "[1]" });
+  expect(await ask({ intent: "mend", text: 'tide = 3\nprint("Tide")\nprint(tide + 1)\n' })).toMatchObject({ ok: true });
+  const [layer] = (await page.loader(asked({ caseKey }))).layers;
+  expect(layer).toMatchObject({
+    class: "runtime",
+    faultyLines: [1],
+    fields: { cause: "logic", moment: "on reaching the line" },
+  });
+});

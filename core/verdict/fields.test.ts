@@ -106,7 +106,11 @@ describe("the fields of a fault are filled by the evidence", () => {
 });
 
 test("a second opinion says why, by how the language reads names", () => {
-  const undefinedName = { decided: "syntax", suggested: "runtime", error: "NameError" } as const;
+  const undefinedName = {
+    decided: "syntax",
+    suggested: "runtime",
+    message: "NameError: name 'tid' is not defined",
+  } as const;
   expect(secondOpinion({ language: { name: "Python", namesCheckedAt: "run" }, ...undefinedName })).toMatch(
     /NameError came when its line was reached.*lines before it did run/,
   );
@@ -118,7 +122,7 @@ test("a second opinion says why, by how the language reads names", () => {
     classes
       .filter((each) => each !== decided)
       .map((suggested) =>
-        secondOpinion({ language: { name: "C", namesCheckedAt: "translation" }, decided, suggested, error: "" }),
+        secondOpinion({ language: { name: "C", namesCheckedAt: "translation" }, decided, suggested, message: "" }),
       ),
   );
   expect(new Set(said).size).toBe(6);

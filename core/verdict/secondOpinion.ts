@@ -1,20 +1,28 @@
 import type { Language } from "../languages/language.ts";
 import type { FaultClass } from "./verdict.ts";
 
+/** The name of the error that a message begins with ("NameError: name 'x'"), "" where it begins with words. */
+function errorOf(message: string): string {
+  return /^([\w.]+)(?=:|$)/.exec(message)?.[1] ?? "";
+}
+
 /** A class that a person gave, beside the one that the evidence gives. */
 export type Opinions = {
   language: Pick<Language, "name" | "namesCheckedAt">;
-  decided: FaultClass;
-  suggested: FaultClass;
-  /** Name of the error, "" where there is none. */
-  error: string;
+  /** Null where there is none to speak of. */
+  decided: FaultClass | null;
+  suggested: FaultClass | null;
+  /** What the tool or the run said, "" where it said nothing. */
+  message: string;
 };
 
 /**
  * Why the evidence says another class than a person, in a sentence or two that say what would make each of them right.
- * Nothing is overwritten by it.
+ * Nothing is overwritten by it. Null where they agree.
  */
-export function secondOpinion({ language, decided, suggested, error }: Opinions): string {
+export function secondOpinion({ language, decided, suggested, message }: Opinions): string | null {
+  if (decided === null || suggested === null || decided === suggested) return null;
+  const error = errorOf(message);
   const named = error ? `${error} ` : "It ";
   if (suggested === "runtime" && decided === "syntax")
     return language.namesCheckedAt === "translation"

@@ -56,13 +56,15 @@ export function fieldsOf(
   });
 }
 
+/** The same without the reasons, as a layer keeps it. */
+export function keptFields(...given: Parameters<typeof fieldsOf>): FaultFields {
+  const { cause, moment, depends } = fieldsOf(...given);
+  return { cause: cause.value, moment: moment.value, depends: depends.value };
+}
+
 /** What a layer keeps of what the evidence says of a version, its fields as well. */
 export function keptOf(found: WholeCase, judged: VersionJudgement): KeptVerdict {
-  const { cause, moment, depends } = fieldsOf(found, judged, null);
-  return {
-    ...keptVerdict(judged.deciding.judgement),
-    fields: { cause: cause.value, moment: moment.value, depends: depends.value },
-  };
+  return { ...keptVerdict(judged.deciding.judgement), fields: keptFields(found, judged, null) };
 }
 
 /** A layer's fields: what a teacher said, else what the evidence did. */

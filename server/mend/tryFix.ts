@@ -11,11 +11,11 @@ import {
   withAllFiles,
 } from "../cases/caseStore.ts";
 import { type Change, changeCase, type Refused } from "../cases/changeCase.ts";
-import { closeLayer, insertLayer, setFaultyLines } from "../cases/layerStore.ts";
+import { closeLayer, insertLayer, setFaultyLines, setSuggestion } from "../cases/layerStore.ts";
 import { insertVersion, setVersionResult, type Version, type VersionHead } from "../cases/versionStore.ts";
 import { verificationOf } from "../judge/checks.ts";
 import { openLayer } from "../judge/decisions.ts";
-import { keptOf, keptVerdict } from "../judge/faultFields.ts";
+import { keptFields, keptOf, keptVerdict } from "../judge/faultFields.ts";
 import { judgeVersion, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { mainText, mappingFromFirst } from "./followLines.ts";
@@ -144,7 +144,7 @@ export async function tryFix(
     services,
     tried,
     { ...written, revision: tried.revision },
-    { before, hunks: parts, judged, verdictBefore, passes },
+    { before, hunks: parts, judgedBefore, judged, verdictBefore, passes },
   );
   if (!closed.ok) return { ok: false, stale: true, message: meanwhile };
   const result = judged.allPass ? "verified" : passes ? "open" : "next fault";
@@ -157,13 +157,23 @@ async function close(
   services: Services,
   tried: WholeCase,
   change: Change,
-  given: { before: Version; hunks: Hunk[]; judged: VersionJudgement; verdictBefore: KeptVerdict; passes: boolean },
+  given: {
+    before: Version;
+    hunks: Hunk[];
+    judgedBefore: VersionJudgement;
+    judged: VersionJudgement;
+    verdictBefore: KeptVerdict;
+    passes: boolean;
+  },
 ) {
-  const { before, hunks, judged, verdictBefore, passes } = given;
+  const { before, hunks, judgedBefore, judged, verdictBefore, passes } = given;
   const whole = await withAllFiles(services.database, tried);
   const needed = hunks.filter((hunk) => !hunk.extra);
   const back = carryBack(needed, mappingFromFirst(whole, before));
   const open = openLayer(tried);
+  const lines = open?.faulty_lines.length ? open.faulty_lines : linesOf(needed);
+  // By now the class is decided and the lines are known, by which the evidence fills the other fields.
+  const fields = keptFields(tried, judgedBefore, { decided: open?.decided ?? null, faulty_lines: lines });
   return changeCase(services.database, change, async ({ query }) => {
     const layer = open?.key ?? (await insertLayer(query, tried.key, before.key, verdictBefore));
     await closeLayer(query, layer, {
@@ -172,7 +182,8 @@ async function close(
       firstFix: back.tied.length === 0 ? back.free : null,
       verified: verificationOf(tried, judged),
     });
-    if (!open?.faulty_lines.length) await setFaultyLines(query, layer, linesOf(needed));
+    await setSuggestion(query, layer, { ...verdictBefore, fields });
+    if (!open?.faulty_lines.length) await setFaultyLines(query, layer, lines);
     await setCurrentVersion(query, tried.key, judged.version.key);
     if (judged.allPass) {
       await noteVerified(query, tried.key, true);

@@ -17,7 +17,7 @@ import { type CommandBlock, commandResultSchema } from "./commandBlock.ts";
 import { buildLimits, type Plan } from "./commandPlan.ts";
 import { runTries, type TriesPlan } from "./commandTries.ts";
 import { cutRecording } from "./cut.ts";
-import type { OtherWay } from "./otherWays.ts";
+import { type OtherWay, usableWays } from "./otherWays.ts";
 import { readBlock } from "./readBlock.ts";
 import { signalDiagnostic } from "./signals.ts";
 import { isThere } from "./systemNeeds.ts";
@@ -305,7 +305,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
   return {
     language: language.id,
     ...(translator.planTries ? { runMany: runTriesBy(translator.planTries) } : {}),
-    ...(translator.otherWays ? { otherWays: translator.otherWays } : {}),
+    otherWays: () => usableWays(translator.otherWays?.()),
     means: translator.means,
     startSeconds: translator.startSeconds,
     packages: [...new Set(translator.needs.map((need) => need.package))],

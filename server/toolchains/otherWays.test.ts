@@ -1,5 +1,6 @@
 import { afterAll, expect, test } from "vitest";
 
+import { usableWays } from "./otherWays.ts";
 import { createToolchains } from "./toolchains.ts";
 
 const toolchains = createToolchains();
@@ -8,7 +9,7 @@ afterAll(() => toolchains.close());
 async function said(language: string, id: string, name: string, text: string, extension: string) {
   const way = toolchains
     .find(language)
-    ?.otherWays?.()
+    ?.otherWays()
     .find((each) => each.id === id);
   if (!way) throw new Error(`${language} ${id}`);
   return toolchains.otherwise(way, { files: [{ name, bytes: Buffer.from(text) }] }, extension);
@@ -60,6 +61,19 @@ test.each([
     }
   },
 );
+
+test("a translator that is not there, or that ends without a word, is no silence", async () => {
+  const request = { files: [{ name: "deck.c", bytes: Buffer.from("int x;\n") }] };
+  const by = (...command: string[]) => ({ id: "x", words: "x", command: () => command });
+  expect(usableWays([by("/usr/bin/no-such-translator"), by("/bin/true")]).map((way) => way.command([])[0])).toEqual([
+    "/bin/true",
+  ]);
+  expect(await toolchains.otherwise(by("/bin/false"), request, ".c")).toEqual({
+    ok: false,
+    message: "x ended with status 1 and said nothing.",
+  });
+  expect(await toolchains.otherwise(by("/usr/bin/no-such-translator"), request, ".c")).toMatchObject({ ok: false });
+});
 
 test("what says nothing gives an empty text; an unknown language has no other ways", async () => {
   expect(await said("c", "c99", "deck.c", "int main(void)\n{\n    return 0;\n}\n", ".c")).toEqual({

@@ -17,3 +17,8 @@ export function installed(folder: string, form: RegExp, usual?: string): Array<{
     usual !== undefined && existsSync(usual) && realpathSync(path) === realpathSync(usual);
   return names.sort().flatMap((name) => (isUsual(`${folder}/${name}`) ? [] : [{ name, path: `${folder}/${name}` }]));
 }
+
+/** Those that can be used here: their translator is there. */
+export function usableWays(ways: readonly OtherWay[] = []): OtherWay[] {
+  return ways.filter((way) => existsSync(way.command(["x"])[0] ?? ""));
+}

@@ -10,7 +10,7 @@ import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
 import { type Job, type JobAnswer, startWarmWorker } from "../sandbox/warmWorker.ts";
 import { cutRecording } from "./cut.ts";
-import { installed, type OtherWay } from "./otherWays.ts";
+import { installed, type OtherWay, usableWays } from "./otherWays.ts";
 import { type Block as AnyBlock, readBlock, readTries } from "./readBlock.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
@@ -233,7 +233,7 @@ export function createPythonToolchain(): Toolchain {
   }
 
   return {
-    otherWays,
+    otherWays: () => usableWays(otherWays()),
     language: language.id,
     means: "CPython, kept warm and forked for every run; recorded by its own trace hook.",
     packages: systemNeeds(language.id).map((need) => need.package),

@@ -30,7 +30,7 @@ export type Toolchain = {
    */
   runMany?: (request: RunRequest, variants: readonly Variant[], seconds: number) => Promise<Array<Outcome | null>>;
   /** Other ways to translate its programs that can be used here. */
-  otherWays?: () => OtherWay[];
+  otherWays: () => OtherWay[];
   /** Runs and records. */
   trace: (request: RunRequest) => Promise<Trace>;
   close: () => Promise<void>;

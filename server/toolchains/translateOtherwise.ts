@@ -50,6 +50,11 @@ export async function translateOtherwise(
     const block = readBlock(answer.block, answer.raw, commandResultSchema);
     if (answer.stopped !== "none")
       return { ok: false, message: `${way.words} was stopped at the ${answer.stopped} limit.` };
+    const status = block.result?.built.at(-1) ?? 1;
+    // 126 and 127: it could not be started (POSIX, exit status for commands).
+    if (status === 126 || status === 127) return { ok: false, message: `${way.words} does not start here.` };
+    if (block.messages.trim() === "" && status !== 0)
+      return { ok: false, message: `${way.words} ended with status ${status} and said nothing.` };
     return { ok: true, text: block.messages.replaceAll("/case/", "").trim() };
   } catch (problem) {
     return { ok: false, message: problem instanceof Error ? problem.message : String(problem) };

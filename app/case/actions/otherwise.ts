@@ -14,7 +14,7 @@ export const otherwise = defineCaseAction({
     const language = languageOf(found);
     const way = services.toolchains
       .find(language.id)
-      ?.otherWays?.()
+      ?.otherWays()
       .find((each) => each.id === id);
     if (!way) return refused("There is no such way to translate this program here.");
     if (found.only_read) return refused("This program is only read; nothing of it is translated here.");
