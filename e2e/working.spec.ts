@@ -81,8 +81,6 @@ test("a class is worked through by keys alone: one accepts, one goes on, one und
   await expect(page.getByText(`Decided: ${count} case`)).toBeVisible();
   await page.keyboard.press("u");
   await expect(page.getByText(`Undone: ${count} case`)).toBeVisible();
-  await page.keyboard.press("u");
-  await page.keyboard.press("b");
   await page.keyboard.press("g");
   await expect(strip(page)).toContainText(`${all} left`);
   await expect(page.locator("article:focus, [data-line]:focus")).toHaveCount(1);

@@ -1,7 +1,7 @@
 import { Link, useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { FixSlip } from "../components/FixSlip.tsx";
-import { ClassMark, StraightNail } from "../components/marks.tsx";
+import { ClassMark, StraightNail, useCourseWords } from "../components/marks.tsx";
 import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
 import { FaultWords } from "./FaultWords.tsx";
@@ -53,6 +53,7 @@ function distanceWords(reported: number | null, faulty: readonly number[]): stri
 export function LayerList({ view }: { view: CaseView }) {
   const done = view.layers.filter((layer) => layer.mended);
   const leafAddress = useLeafAddress();
+  const inWords = useCourseWords();
   if (done.length === 0) return null;
   return (
     <section aria-labelledby="layers-title" className="leaf p-3">
@@ -79,7 +80,7 @@ export function LayerList({ view }: { view: CaseView }) {
             {layer.secondOpinion && (
               <p className="note-small">
                 {layer.decided?.reason && `Decided otherwise than the evidence: ${layer.decided.reason} `}
-                Second opinion: {layer.secondOpinion}
+                Second opinion: {inWords(layer.secondOpinion)}
               </p>
             )}
             {layer.fix && <FixSlip hunks={layer.fix} />}

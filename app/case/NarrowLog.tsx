@@ -1,5 +1,6 @@
 import { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
+import { Console } from "../components/Console.tsx";
 import type { NarrowView } from "./narrowView.ts";
 import { Revision } from "./Revision.tsx";
 
@@ -59,6 +60,12 @@ export function Reads({ narrow, number }: { narrow: NarrowView; number: (line: n
 const passWords = (passes: boolean | null) =>
   passes === null ? "not decided" : passes ? "the result is as intended" : "not as intended";
 
+/** A printed value with the words of its probe. */
+function shown({ kind, probe, text }: NarrowView["tries"][number]["pieces"][number], words: readonly string[]) {
+  if (kind !== "probe") return { kind, text };
+  return { kind: "marked" as const, text: `${words[(probe ?? 1) - 1]?.replace(/^print /, "") ?? "a value"}: ${text}` };
+}
+
 /** What was tried, the newest first. */
 export function Log({ narrow }: { narrow: NarrowView }) {
   const fetcher = useFetcher<Reply>();
@@ -69,7 +76,7 @@ export function Log({ narrow }: { narrow: NarrowView }) {
         Tried ({narrow.tries.length})
       </h2>
       <ol className="grid gap-2">
-        {narrow.tries.map((each) => (
+        {narrow.tries.map((each, at) => (
           <li key={each.key} className="border-t border-rule pt-1">
             <p>
               <strong>{each.words.join("; ")}</strong>: {passWords(each.passes)}.{" "}
@@ -79,28 +86,10 @@ export function Log({ narrow }: { narrow: NarrowView }) {
               </span>
             </p>
             {each.belief && <p>Believed: {each.belief}</p>}
-            <pre className="max-h-48 overflow-auto border border-rule bg-sheet px-2 text-sm" tabIndex={0}>
-              {each.pieces.map((piece, at) =>
-                piece.kind === "probe" ? (
-                  <mark key={at} className="block bg-slip">
-                    {each.words[(piece.probe ?? 1) - 1]?.replace(/^print /, "") ?? "a value"}: {piece.text}
-                  </mark>
-                ) : (
-                  <span
-                    key={at}
-                    className={
-                      piece.kind === "err"
-                        ? "text-ochre"
-                        : piece.kind === "in"
-                          ? "border-b border-dotted border-ink font-semibold"
-                          : undefined
-                    }
-                  >
-                    {piece.text}
-                  </span>
-                ),
-              )}
-            </pre>
+            <Console
+              label={`What came out, try ${at + 1}`}
+              view={{ pieces: each.pieces.map((piece) => shown(piece, each.words)), cut: 0 }}
+            />
             <fetcher.Form method="post">
               <Revision />
               <input type="hidden" name="key" value={each.key} />

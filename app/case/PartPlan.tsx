@@ -28,7 +28,7 @@ export function PartPlan({ plan, number }: { plan: NarrowView["plan"]; number: (
             <p>
               {at + 1}. <strong>{part.name}</strong>{" "}
               <span className="note-small">
-                lines {number(part.from)} to {number(part.to)}
+                {part.from === null ? "not in this version" : `lines ${number(part.from)} to ${number(part.to)}`}
                 {part.calls.length > 0 && `, uses ${part.calls.join(", ")}`}
               </span>
             </p>

@@ -1,24 +1,14 @@
-import { useEffect, useRef, useState } from "react";
-import { type FetcherWithComponents, Link, useFetcher } from "react-router";
-import type { FaultClass } from "../../core/verdict/verdict.ts";
+import { type FetcherWithComponents, Link } from "react-router";
 import type { Reply } from "../actions.ts";
-import { ClassMark, StraightNail, useClassWords } from "../components/marks.tsx";
-import { Said } from "../components/Said.tsx";
+import { ClassMark, StraightNail, useClassWords, useCourseWords } from "../components/marks.tsx";
 import type { CaseView } from "./caseView.ts";
 import { useLeafAddress } from "./leafAddress.ts";
 import type { Proposal } from "./proposal.ts";
 import { Revision } from "./Revision.tsx";
+import { otherOutcomes, VerdictForm } from "./VerdictForm.tsx";
 
 const questions = ["Does it start?", "Does it finish?", "Is the result as intended?"] as const;
 const answers = (passes: boolean | null) => (passes === null ? "open" : passes ? "yes" : "no");
-const classes: readonly FaultClass[] = ["syntax", "runtime", "logic"];
-/** What else judging may come to, in words. */
-const otherOutcomes = { "no fault": "no fault", "stops on purpose": "it stops on purpose" } as const;
-type Choice = FaultClass | keyof typeof otherOutcomes;
-const kinds = {
-  form: "form: the text breaks the grammar",
-  meaning: "meaning: a name or a type is refused",
-} as const;
 
 /** What a translator says of a whole text; that it says nothing is no proof of anything. */
 const stateSays = {
@@ -43,6 +33,7 @@ export function VerdictStrip({
   onChange: (changing: boolean) => void;
 }) {
   const decided = view.openLayer?.decided ?? null;
+  const inWords = useCourseWords();
   return (
     <section
       className="leaf grid gap-x-4 gap-y-2 px-3 py-2 lg:grid-cols-[minmax(0,1fr)_minmax(0,31rem)]"
@@ -82,7 +73,7 @@ export function VerdictStrip({
           {decided.reason && <p>{decided.reason}</p>}
           {view.secondOpinion && (
             <p className="note-small">
-              <strong>Second opinion:</strong> {view.secondOpinion}
+              <strong>Second opinion:</strong> {inWords(view.secondOpinion)}
             </p>
           )}
           <div>
@@ -212,110 +203,5 @@ function ProposalPart({
         </Link>
       </accepting.Form>
     </section>
-  );
-}
-
-/** The class chosen by hand, with a reason where it is another one than the evidence suggests. */
-function VerdictForm({ view, changing, onDone }: { view: CaseView; changing: boolean; onDone: () => void }) {
-  const fetcher = useFetcher<Reply>();
-  const form = useRef<HTMLFormElement>(null);
-  // Whoever asked for it by a key goes on by keys.
-  useEffect(() => {
-    const radio = (which: string) => form.current?.querySelector<HTMLInputElement>(`input[type=radio]${which}`);
-    if (changing) (radio(":checked") ?? radio(""))?.focus();
-  }, [changing]);
-  const suggested = view.verdict.class;
-  const decided = view.openLayer?.decided ?? null;
-  const was = decided ? (decided.outcome === "fault" ? decided.class : decided.outcome) : suggested;
-  const [chosen, setChosen] = useState<Choice | null>(was);
-  const overrules =
-    chosen !== null &&
-    (chosen === "stops on purpose"
-      ? suggested === "syntax"
-      : chosen === "no fault"
-        ? suggested !== null
-        : chosen !== suggested);
-  const kept = fetcher.state === "idle" && fetcher.data?.ok === true;
-  useEffect(() => {
-    if (kept) onDone();
-  }, [kept, onDone]);
-  return (
-    <fetcher.Form ref={form} method="post" className="grid content-start gap-2 border-l border-rule pl-4">
-      <input type="hidden" name="intent" value="decide" />
-      <Revision />
-      <fieldset>
-        <legend>
-          {decided ? "Your verdict" : suggested ? "Suggested verdict" : "Your verdict"}
-          {view.layers.length > 1 && view.openLayer ? `, layer ${view.openLayer.position}` : ""}
-        </legend>
-        <div className="mt-1 flex flex-wrap gap-2">
-          {classes.map((each) => (
-            <label
-              key={each}
-              className={`flex cursor-pointer items-center gap-2 rounded-[3px] border px-2 py-1 ${chosen === each ? "border-ink bg-slip" : "border-rule-strong"}`}
-            >
-              <input
-                type="radio"
-                name="class"
-                value={each}
-                checked={chosen === each}
-                onChange={() => setChosen(each)}
-              />
-              <ClassMark of={each} kind={each === suggested ? view.verdict.kind : null} />
-            </label>
-          ))}
-          {Object.entries(otherOutcomes).map(([each, words]) => (
-            <label
-              key={each}
-              className={`flex cursor-pointer items-center gap-2 rounded-[3px] border px-2 py-1 ${chosen === each ? "border-ink bg-slip" : "border-rule-strong"}`}
-            >
-              <input
-                type="radio"
-                name="class"
-                value={each}
-                checked={chosen === each}
-                onChange={() => setChosen(each as Choice)}
-              />
-              {words}
-            </label>
-          ))}
-        </div>
-      </fieldset>
-      {chosen === "syntax" && (
-        <label className="flex items-center gap-2">
-          Kind
-          <select name="kind" className="field w-auto" defaultValue={decided?.kind ?? view.verdict.kind ?? "form"}>
-            {Object.entries(kinds).map(([kind, words]) => (
-              <option key={kind} value={kind}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
-      {(overrules || decided?.reason) && (
-        <div>
-          <label htmlFor="reason">{overrules ? "Why you decide otherwise" : "Reason"}</label>
-          <input
-            id="reason"
-            name="reason"
-            className="field"
-            defaultValue={decided?.reason ?? ""}
-            required={overrules}
-          />
-        </div>
-      )}
-      <div className="flex items-center gap-3">
-        <button type="submit" className="press press-main" disabled={chosen === null || fetcher.state !== "idle"}>
-          {decided ? "Change the verdict" : overrules ? "Overrule" : "Confirm"}
-        </button>
-        {changing && (
-          <button type="button" className="press press-quiet" onClick={onDone}>
-            Leave it as it was
-          </button>
-        )}
-      </div>
-      {fetcher.data?.ok === false && <Said reply={fetcher.data} />}
-    </fetcher.Form>
   );
 }

@@ -33,11 +33,12 @@ import { listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
 import { checkView, reasonOf } from "./checkView.ts";
+import type { leafNames } from "./leafAddress.ts";
 import { messagesView } from "./messagesView.ts";
 import { narrowView } from "./narrowView.ts";
 import { traceView } from "./traceView.ts";
 
-export type Leaf = "messages" | "checks" | "trace" | "table" | "mend" | "narrow" | "structure" | "versions";
+export type Leaf = (typeof leafNames)[number];
 
 /** Characters of a pasted output that a page shows. */
 const outputShown = 60_000;

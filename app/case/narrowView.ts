@@ -63,7 +63,7 @@ function planOf(language: Language, text: string, checks: readonly PartCheck[]) 
   const gone = [...new Set(checks.map((check) => check.part))].filter(
     (name) => !parts.some((part) => part.name === name),
   );
-  const all = [...parts, ...gone.map((name) => ({ name, from: 1, to: 1, parameters: [], calls: [] }))];
+  const all = [...parts, ...gone.map((name) => ({ name, from: null, to: null, parameters: [], calls: [] }))];
   return all.map((part) => ({ ...part, checks: checks.filter((check) => check.part === part.name) }));
 }
 export type NarrowView = Awaited<ReturnType<typeof narrowView>>;

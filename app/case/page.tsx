@@ -17,7 +17,7 @@ import { FaultWords } from "./FaultWords.tsx";
 import { HandedIn } from "./HandedIn.tsx";
 import { HandTableLeaf } from "./HandTableLeaf.tsx";
 import { LayerList } from "./LayerList.tsx";
-import { useLeafAddress } from "./leafAddress.ts";
+import { leafNames, useLeafAddress } from "./leafAddress.ts";
 import { MendLeaf } from "./MendLeaf.tsx";
 import { MessagesLeaf } from "./MessagesLeaf.tsx";
 import { type Narrowing, NarrowLeaf } from "./NarrowLeaf.tsx";
@@ -36,9 +36,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${(loaderData as CaseView | undefined)?.title ?? "Case"} · Bent Nail` },
 ];
 
-const leafSchema = z
-  .enum(["messages", "checks", "trace", "table", "mend", "narrow", "structure", "versions"])
-  .catch("checks");
+const leafSchema = z.enum(leafNames).catch("checks");
 
 const depthSchema = z.enum(["short", "full"]).nullable().catch(null);
 

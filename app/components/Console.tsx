@@ -1,4 +1,7 @@
-import type { ConsoleView } from "./shortConsole.ts";
+import type { ConsolePiece } from "../../core/outcome/outcome.ts";
+
+/** Pieces of a console, and how many characters were left out. `marked`: what was put in to be seen, with its label. */
+export type ShownConsole = { pieces: ReadonlyArray<ConsolePiece | { kind: "marked"; text: string }>; cut: number };
 
 /** Control characters as visible signs (Unicode's Control Pictures), so that nothing printed can disturb the page. */
 function visibleControls(text: string): string {
@@ -9,7 +12,7 @@ function visibleControls(text: string): string {
 }
 
 /** The console as the student saw it: what was printed, what was typed, and the message. */
-export function Console({ view, label }: { view: ConsoleView; label: string }) {
+export function Console({ view, label }: { view: ShownConsole; label: string }) {
   const empty = view.pieces.every((piece) => piece.text === "");
   return (
     <section className="max-h-64 overflow-auto border border-rule bg-leaf p-2" aria-label={label} tabIndex={0}>
@@ -25,7 +28,9 @@ export function Console({ view, label }: { view: ConsoleView; label: string }) {
                   ? "border-b border-dotted border-ink font-semibold"
                   : piece.kind === "err"
                     ? "text-ochre"
-                    : ""
+                    : piece.kind === "marked"
+                      ? "block bg-slip"
+                      : ""
               }
               title={piece.kind === "in" ? "typed in" : undefined}
             >

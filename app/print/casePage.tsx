@@ -1,6 +1,6 @@
 import { data } from "react-router";
 import { lineTexts } from "../../core/source/lines.ts";
-import { className, findWording } from "../../core/wording/wordings.ts";
+import { className, findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import { findCase, startVersion, versionOf } from "../../server/cases/caseStore.ts";
 import { caseView } from "../case/caseView.ts";
 import { FieldsOfRecord } from "../case/FieldsOfRecord.tsx";
@@ -121,7 +121,9 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
                   </p>
                 )}
                 <FieldsOfRecord layer={layer} wording={view.wording} />
-                {layer.secondOpinion && <p>Second opinion: {layer.secondOpinion}</p>}
+                {layer.secondOpinion && (
+                  <p>Second opinion: {inCourseWords(findWording(view.wording), layer.secondOpinion)}</p>
+                )}
                 {layer.explanation && <p className="whitespace-pre-wrap">{layer.explanation}</p>}
                 {layer.intention && <p>The fix is meant to {layer.intention}</p>}
                 <p>

@@ -1,7 +1,7 @@
 import type { Language } from "../languages/language.ts";
 import { lineAt, lineStarts } from "../syntax/placed.ts";
 import { isStatement, nodesOf, part, parts, type SyntaxNode, walk } from "../syntax/tree.ts";
-import { mark } from "./probes.ts";
+import { behindOpener, mark } from "./probes.ts";
 
 /** A part of a program: a function with its lines (first and last, from 1) and the names of what it is given. */
 export type ProgramPart = { name: string; from: number; to: number; parameters: string[]; calls: string[] };
@@ -68,10 +68,8 @@ export function withPartCheck(language: Language, program: string, expression: s
   const put = (at: number, text: string) => program.slice(0, at) + text + program.slice(at);
   const main = nodesOf(tree).find((node) => node.kind === "function" && isMain(part(node, "definition")?.sign ?? ""));
   const block = (main && part(main, "body")) ?? (writing.blocks.by === "two words" ? mainBlock(tree) : undefined);
-  if (block) {
-    const opener = /^(?:\{|begin\b)/i.exec(program.slice(block.from))?.[0];
-    if (opener) return put(block.from + opener.length, ` ${words}`);
-  }
+  const head = block ? behindOpener(program, block) : null;
+  if (head !== null) return put(head, ` ${words}`);
   if (writing.blocks.by === "braces" || writing.blocks.by === "two words") return null;
   const behind = Math.max(0, ...tree.children.filter((node) => node.kind === "function").map((node) => node.to));
   const first = tree.children.find((node) => node.from >= behind && isStatement(node));

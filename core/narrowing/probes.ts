@@ -122,6 +122,12 @@ function statementsByLine(tree: SyntaxNode, program: string, starts: readonly nu
   return found;
 }
 
+/** The offset behind the sign or word that opens a block; null where only its layout does. */
+export function behindOpener(program: string, block: SyntaxNode): number | null {
+  const opener = /^(?:\{|begin\b)/i.exec(program.slice(block.from, block.from + 6))?.[0];
+  return opener === undefined ? null : block.from + opener.length;
+}
+
 /** The changes that put a statement beside another. */
 function putBeside(own: Own, words: string, program: string, writing: Writing, order: number): Change[] | null {
   const { node, parent } = own;
@@ -134,8 +140,8 @@ function putBeside(own: Own, words: string, program: string, writing: Writing, o
     const body = node.children.find((child) => child.role === "body") ?? block;
     if (!body) return null;
     if (body.kind !== "block") return putBeside({ node: body, parent: node }, words, program, writing, order);
-    const opener = /^(?:\{|begin\b)/i.exec(program.slice(body.from))?.[0];
-    if (opener) return [insert(body.from + opener.length, ` ${words}${ends}`)];
+    const head = behindOpener(program, body);
+    if (head !== null) return [insert(head, ` ${words}${ends}`)];
     const first = body.children.find((child) => isStatement(child));
     if (!first) return null;
     const isPlain = !first.children.some((child) => child.kind === "block") && !["if", "try"].includes(first.kind);
