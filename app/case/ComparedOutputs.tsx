@@ -2,7 +2,7 @@ import { type ComparedMessage, compareReadings } from "../../core/reading/compar
 import type { SourceView } from "./messagesView.ts";
 
 const differsWords = {
-  "": "",
+  "": "no",
   line: "another line",
   kind: "another kind",
   severity: "error or warning",
@@ -20,20 +20,22 @@ export function Compared({ sources, first }: { sources: readonly SourceView[]; f
   );
   return (
     <section className="overflow-x-auto" aria-label="The outputs side by side" tabIndex={0}>
-      <table className="trace-table">
+      <table className="w-full table-fixed border-collapse text-sm">
         <thead>
           <tr>
             {told.map((source, at) => (
-              <th key={at}>{source.title}</th>
+              <th key={at} className="border-b border-rule-strong px-2 py-1 text-left align-bottom break-words">
+                {source.title}
+              </th>
             ))}
-            <th>Differs</th>
+            <th className="w-24 border-b border-rule-strong px-2 py-1 text-left align-bottom">Differs</th>
           </tr>
         </thead>
         <tbody>
           {rows.map((row, at) => (
             <tr key={at} className={row.differs ? "bg-slip" : undefined}>
               {row.cells.map((cell, place) => (
-                <td key={place} className="min-w-32 font-sans">
+                <td key={place} className="border-b border-rule px-2 py-1 align-top break-words">
                   {cell ? (
                     <>
                       <strong>{cell.line === null ? "no line" : `line ${cell.line + first - 1}`}</strong>
@@ -45,7 +47,7 @@ export function Compared({ sources, first }: { sources: readonly SourceView[]; f
                   )}
                 </td>
               ))}
-              <td className="font-sans">{differsWords[row.differs]}</td>
+              <td className="border-b border-rule px-2 py-1 align-top">{differsWords[row.differs]}</td>
             </tr>
           ))}
         </tbody>
