@@ -96,6 +96,7 @@ export default function CasePage({ loaderData: view }: Route.ComponentProps) {
 function OneCase({ view }: { view: CaseView }) {
   const [query] = useSearchParams();
   const leaf = leafSchema.parse(query.get("leaf") ?? "checks");
+  const recordFirst = view.isMended && query.get("leaf") === null;
   const isRun = view.runs && !view.onlyRead;
   const found = useSearch(view);
   const away = useFetcher<Reply>();
@@ -210,8 +211,8 @@ function OneCase({ view }: { view: CaseView }) {
           changing={changing}
           onChange={setChanging}
         />
-        {/* A mended case opens with its record. */}
-        {view.isMended && (
+        {/* A mended case opens with its record; where a leaf is chosen, that is what is to be in sight. */}
+        {recordFirst && (
           <div className="mt-4">
             <LayerList view={view} />
           </div>
@@ -230,7 +231,7 @@ function OneCase({ view }: { view: CaseView }) {
                 {view.openLayer && <FaultWords key={view.revision} layer={view.openLayer} />}
               </section>
             )}
-            {!view.isMended && <LayerList view={view} />}
+            {!recordFirst && <LayerList view={view} />}
             <HandedIn view={view} />
           </div>
           <section className="leaf" aria-label="Facing page">

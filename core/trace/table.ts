@@ -110,10 +110,10 @@ export function buildTable(
     if (changes !== before) refresh(0, cells);
     if (changes !== (seen.get(step.frame) ?? before)) refresh(step.frame, cells);
     seen.set(step.frame, changes);
-    // Back in a call of the same function: its own values stand again.
+    // Back in a call of the same function: its own values stand again, those that it has by now.
     if (step.frame !== frame && step.call === undefined)
       for (const cell of live.get(step.frame)?.values() ?? [])
-        if (cell.value && (standing.get(cell.column.key) ?? "") !== cell.text) show(cells, cell);
+        if (cell.value && cell.text !== "" && (standing.get(cell.column.key) ?? "") !== cell.text) show(cells, cell);
     frame = step.frame;
     for (const name of step.ended ?? []) {
       const cell = live.get(step.frame)?.get(name);

@@ -4,7 +4,7 @@ class Deck
     {
         if (step == 0)  //> - ; - ; -
             return 1;  //> -
-        int below = Climb(step - 1);  //> - ; - ; Climb.below=1 ; Climb.below=2
+        int below = Climb(step - 1);  //> - ; - ; Climb.below=1 & Climb.step=1 ; Climb.below=2 & Climb.step=2
         return below * 2;  //> - ; -
     }
 

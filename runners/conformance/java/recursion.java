@@ -3,7 +3,7 @@ public class Main {
         if (step == 0) {  //> - ; - ; -
             return 1;  //> -
         }
-        int below = climb(step - 1);  //> - ; - ; climb.below=1 ; climb.below=2
+        int below = climb(step - 1);  //> - ; - ; climb.below=1 & climb.step=1 ; climb.below=2 & climb.step=2
         return below * 2;  //> - ; -
     }
 

@@ -8,7 +8,7 @@ begin
     Climb := 1  //> Climb.Climb=1
   else
   begin
-    below := Climb(step - 1);  //> - ; - ; Climb.below=1 ; Climb.below=2
+    below := Climb(step - 1);  //> - ; - ; Climb.below=1 & Climb.step=1 ; Climb.below=2 & Climb.step=2
     Climb := below * 2;  //> Climb.Climb=2 ; Climb.Climb=4
   end;
 end;
