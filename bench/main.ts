@@ -9,6 +9,7 @@ import { benchMending } from "./mending.ts";
 import { benchPages } from "./pages.ts";
 import { benchReading } from "./reading.ts";
 import { benchRecorder } from "./recorder.ts";
+import { benchStrength } from "./strength.ts";
 
 /** Every benchmark; a new one is one file and one line here. */
 const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
@@ -23,6 +24,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   classroom: benchClassroom,
   candidates: benchCandidates,
   mending: benchMending,
+  strength: benchStrength,
 };
 /** Names on the command line choose some of them. */
 const wanted = process.argv.slice(2);

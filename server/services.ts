@@ -6,7 +6,7 @@ import type { Queue } from "./work/queue.ts";
 
 /**
  * What a running server holds: the data, the translators, recordings that are kept for a while, the queue of work
- * behind the pages, and how far data is that is being loaded. Made once at the start; loaders and actions get it through the router's context.
+ * behind the pages, how far data is that is being loaded, and what this server was told to do by itself. Made once at the start; loaders and actions get it through the router's context.
  */
 export type Services = {
   database: Database;
@@ -14,4 +14,6 @@ export type Services = {
   traces: TraceCache;
   queue: Queue;
   loading: Loading;
+  /** Whether small changes are looked for in whole sets once they are judged, before anybody opens a case of them. */
+  searchesSets: boolean;
 };

@@ -15,7 +15,9 @@ import { openQueue } from "./work/queue.ts";
  * Services as a running server has them, on a database in memory: for tests. The empty tables are loaded from a dump
  * kept between runs.
  */
-export async function openTestServices(): Promise<Services & { close: () => Promise<void> }> {
+export async function openTestServices({
+  searchesSets = false,
+} = {}): Promise<Services & { close: () => Promise<void> }> {
   const folder = join(productFolder, "node_modules/.cache/bent-nail");
   const template = join(folder, `${emptyDatabaseName()}.tar`);
   if (!existsSync(template)) {
@@ -31,6 +33,7 @@ export async function openTestServices(): Promise<Services & { close: () => Prom
   const services: Services = {
     ...{ database, toolchains: createToolchains(), traces: createTraceCache(), queue },
     loading: createLoading(),
+    searchesSets,
   };
   await queue.start(allJobs(services));
   return {

@@ -1,6 +1,7 @@
 import { data, Link, useFetcher } from "react-router";
 import { findAssignment } from "../../server/assignments/assignmentStore.ts";
 import { overviewOf } from "../../server/classwork/overview.ts";
+import { countToSearch } from "../../server/mend/findFixes.ts";
 import { findCourse } from "../../server/people/courseStore.ts";
 import { act, type Reply } from "../actions.ts";
 import { alikeAddress, walkBegin } from "../case/walkAddress.ts";
@@ -22,15 +23,16 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   if (!assignment) throw data("There is no such assignment. It may have been taken away.", { status: 404 });
   const query = new URL(request.url).searchParams;
   const program = query.get("program");
-  const [course, overview] = await Promise.all([
+  const [course, overview, toSearch] = await Promise.all([
     findCourse(services.database, assignment.course),
     overviewOf(services, assignment),
+    countToSearch(services, assignment.key),
   ]);
   const pressed =
     program === null ? null : await pressedCell(services, assignment, overview, program, query.get("check") ?? "");
   return {
     ...shownOverview(overview),
-    ...{ key: assignment.key, title: assignment.title, revision: assignment.revision, pressed },
+    ...{ key: assignment.key, title: assignment.title, revision: assignment.revision, pressed, toSearch },
     putAway: assignment.put_away_at !== null,
     course: { key: assignment.course, name: course?.name ?? "" },
     wording: course?.wording ?? "three",
@@ -73,10 +75,14 @@ export default function OverviewPage({ loaderData: view }: Route.ComponentProps)
                 .map((each) => `${view.counts[each]} ${countWords[each]}`)
                 .join(", ")}
             </p>
-            {view.toJudge > 0 ? (
+            {view.toJudge > 0 || view.toSearch > 0 ? (
               <work.Form method="post" className="flex items-baseline gap-3">
                 <input type="hidden" name="revision" value={view.revision} />
-                <span role="status">{view.toJudge} are still judged…</span>
+                <span role="status">
+                  {view.toJudge > 0
+                    ? `${view.toJudge} are still judged…`
+                    : `Small changes are still looked for in ${view.toSearch} of them…`}
+                </span>
                 <button className="press" name="intent" value="stop" type="submit">
                   Stop
                 </button>

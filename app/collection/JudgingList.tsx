@@ -17,22 +17,27 @@ type JudgingView = {
   refused: Array<{ path: string; reason: string }>;
 };
 
+/** Whether there is anything to follow still. */
+const going = (progress: JudgingProgress | null) =>
+  progress !== null && (progress.state === "running" || progress.toSearch > 0);
+
 /** Follows the work by server-sent events, and by looking again and again where these are cut. */
 function useProgress(address: string, first: JudgingProgress | null): JudgingProgress | null {
   const [progress, setProgress] = useState(first);
+  const isGoing = going(first);
   useEffect(() => {
-    if (first?.state !== "running") return;
+    if (!isGoing) return;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const events = new EventSource(address);
     const look = async () => {
       const seen: JudgingProgress | null = await (await fetch(address)).json().catch(() => null);
       if (seen) setProgress(seen);
-      if (seen?.state === "running") timer = setTimeout(() => void look(), 1000);
+      if (going(seen)) timer = setTimeout(() => void look(), 1000);
     };
     events.onmessage = (event: MessageEvent<string>) => {
       const seen = JSON.parse(event.data) as JudgingProgress;
       setProgress(seen);
-      if (seen.state !== "running") events.close();
+      if (!going(seen)) events.close();
     };
     events.onerror = () => {
       events.close();
@@ -42,7 +47,7 @@ function useProgress(address: string, first: JudgingProgress | null): JudgingPro
       events.close();
       clearTimeout(timer);
     };
-  }, [address, first?.state]);
+  }, [address, isGoing]);
   return progress;
 }
 
@@ -78,15 +83,17 @@ export function JudgingList({ view }: { view: JudgingView }) {
             />
             <p role="status">
               {progress.done} of {progress.total} judged by their runs
-              {progress.state === "done"
-                ? ". All is done."
-                : progress.state === "stopped"
-                  ? ". Stopped: the others are judged when you open them."
-                  : "…"}
+              {progress.state === "stopped"
+                ? ". Stopped: the others are judged when you open them."
+                : progress.state === "running"
+                  ? "…"
+                  : progress.toSearch > 0
+                    ? `. Small changes are still looked for in ${progress.toSearch} of them…`
+                    : ". All is done."}
             </p>
           </>
         )}
-        {progress?.state === "running" && (
+        {going(progress) && (
           <button type="button" className="press" onClick={() => void fetch(address, { method: "POST" })}>
             Stop
           </button>

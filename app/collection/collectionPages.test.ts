@@ -72,7 +72,7 @@ test("a set is put away, or taken in and judged behind the page, which says how 
   expect(await post(key, { intent: "keep" })).toMatchObject({ status: 302, location: `/collect/${key}` });
   await services.queue.settled();
   const look = await progress.loader(asked({ collectionKey: key }));
-  expect(await look.json()).toEqual({ total: 2, done: 2, state: "done" });
+  expect(await look.json()).toEqual({ total: 2, done: 2, state: "done", toSearch: 0 });
   expect(await collection.loader(asked({ collectionKey: key }))).toMatchObject({
     open: false,
     cases: [{ label: "Tern" }, { label: "Gull" }],

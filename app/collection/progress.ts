@@ -1,4 +1,5 @@
-import { judgeCase, judgingProgress, stopJudging } from "../../server/collect/judging.ts";
+import { goesOn, judgeCase, judgingProgress, stopJudging } from "../../server/collect/judging.ts";
+import { searchOf } from "../../server/mend/findFixes.ts";
 import type { Route } from "./+types/progress.ts";
 
 /** Milliseconds after which it is looked although nothing was said: the work may have been stopped elsewhere. */
@@ -14,7 +15,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs): Pr
     async start(controller) {
       let last = "";
       let said: () => void = () => undefined;
-      const leave = services.queue.onDone(judgeCase, () => said());
+      const leave = [judgeCase, searchOf].map((kind) => services.queue.onDone(kind, () => said()));
       request.signal.addEventListener("abort", () => said());
       while (!request.signal.aborted) {
         const next = new Promise<void>((resolve) => {
@@ -25,10 +26,10 @@ export async function loader({ params, request, context }: Route.LoaderArgs): Pr
         const text = JSON.stringify(progress);
         if (text !== last) controller.enqueue(encoder.encode(`data: ${text}\n\n`));
         last = text;
-        if (progress?.state !== "running") break;
+        if (!goesOn(progress)) break;
         await next;
       }
-      leave();
+      for (const each of leave) each();
       controller.close();
     },
   });

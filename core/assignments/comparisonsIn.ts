@@ -1,4 +1,5 @@
-import type { Language, Token } from "../languages/language.ts";
+import type { Language } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 
 /** A comparison of a name with a written number or text. `operator` as it reads with the name on its left. */
 export type WrittenComparison = {

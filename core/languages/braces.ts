@@ -1,6 +1,7 @@
-import type { LoopCondition, Token } from "./language.ts";
+import type { LoopCondition } from "./language.ts";
 import { tokensByLine } from "./lexical.ts";
 import { conditionOf, insideBrackets } from "./statements.ts";
+import type { Token } from "./token.ts";
 
 /** What languages with blocks in braces have in common. */
 export const braceDecisions: ReadonlySet<string> = new Set(["if", "else", "while", "for", "switch", "do", "foreach"]);

@@ -1,3 +1,4 @@
+import type { ValueRules } from "../expressions/rules.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import type { MessageKind } from "../reading/kinds.ts";
 import type { SyntaxReader } from "../syntax/tree.ts";
@@ -5,18 +6,8 @@ import type { Explanation } from "./explanation.ts";
 import type { InputForms } from "./inputReads.ts";
 import { type OutputRead, type PrimaryRule, readOutputWith, type ToolFamily } from "./messageReader.ts";
 import { problemList } from "./problemList.ts";
+import type { Token } from "./token.ts";
 import type { Writing } from "./writing.ts";
-
-/** A piece of program text. Offsets are UTF-16, `line` is 1-based. `open` marks a literal that is not closed. */
-export type Token = {
-  kind: "name" | "keyword" | "number" | "text" | "comment" | "bracket" | "operator" | "other";
-  text: string;
-  line: number;
-  /** 0-based UTF-16 offset in its line. */
-  offset: number;
-  endLine: number;
-  open?: boolean;
-};
 
 /**
  * The condition of a loop: the names in it, whether it calls anything, whether it holds none. `comparison`: if it is
@@ -118,6 +109,8 @@ export type Language = MessageReading & {
   syntax?: SyntaxReader;
   /** How small edits are written in it; goes with `syntax`. */
   writing?: Writing;
+  /** How its expressions are worked out. */
+  values?: ValueRules;
   /** Its reserved words, as they are written. */
   keywords?: ReadonlySet<string>;
   /** How its programs read what is typed in; absent where nothing runs that reads. */

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { lineTexts } from "../source/lines.ts";
-import type { Token } from "./language.ts";
 import { languages } from "./languages.ts";
+import type { Token } from "./token.ts";
 
 /** Pieces that programs are made of, and such as break them off. */
 const pieces = [

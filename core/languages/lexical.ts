@@ -1,4 +1,4 @@
-import type { Token } from "./language.ts";
+import type { Token } from "./token.ts";
 
 /** How a language writes its smallest pieces. Patterns are sticky (`y`). */
 export type LexicalRules = {

@@ -1,4 +1,5 @@
-import type { LoopCondition, Token } from "./language.ts";
+import type { LoopCondition } from "./language.ts";
+import type { Token } from "./token.ts";
 
 /** What differs between languages that write assignments and calls alike. */
 export type StatementRules = {

@@ -1,4 +1,4 @@
-import type { Token } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 import { explain } from "../reading/explain.ts";
 import type { MessageKind } from "../reading/kinds.ts";
 import type { Lead, LeadContext, LeadRule } from "./lead.ts";

@@ -1,4 +1,5 @@
-import type { Language, Token } from "../languages/language.ts";
+import type { Language } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 import type { Diagnostic, Outcome } from "../outcome/outcome.ts";
 import type { Trace } from "../trace/trace.ts";
 import type { Verdict } from "../verdict/verdict.ts";

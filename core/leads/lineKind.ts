@@ -1,4 +1,5 @@
-import type { Language, Token } from "../languages/language.ts";
+import type { Language } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 import { commonLibrary } from "../languages/writing.ts";
 
 const calculating = new Set([

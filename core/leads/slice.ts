@@ -1,4 +1,5 @@
-import type { Language, Token } from "../languages/language.ts";
+import type { Language } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 import type { Step, Trace } from "../trace/trace.ts";
 
 /** A line that a value comes from: how many steps back along the values it lies, and the name or way by which it was reached. */

@@ -1,4 +1,4 @@
-import type { Token } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 import { type Lead, type LeadContext, type LeadRule, ruleDoesNotHold } from "./lead.ts";
 
 const partners: Record<string, string> = { ")": "(", "]": "[", "}": "{" };

@@ -1,5 +1,6 @@
-import type { Language, Token } from "../languages/language.ts";
+import type { Language } from "../languages/language.ts";
 import { tokensByLine } from "../languages/lexical.ts";
+import type { Token } from "../languages/token.ts";
 import { lineTexts } from "../source/lines.ts";
 
 /** A program's file taken apart once for all that is asked of it. */

@@ -1,4 +1,4 @@
-import type { Token } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 import { columnOf } from "../source/lines.ts";
 
 /** A token of the program by its place: line and column 1-based, column in code points. */

@@ -22,6 +22,10 @@ export type ExpressionRules = {
   byLine?: boolean;
   /** True if blanks part the values of a list, and braces pick a part of a value. */
   braceIndexes?: boolean;
+  /** Operators of two words, by the first one. */
+  pairs?: Readonly<Record<string, string>>;
+  /** The two words of a choice that stands behind the value that it gives (`a if b else c`). */
+  choice?: readonly [string, string];
   /** What begins a value in a way of its own (`new`, a cast); null where it does not. */
   begins?: (reader: Reader) => SyntaxNode | null;
 };
@@ -70,7 +74,8 @@ export function nodeFrom(
 ): SyntaxNode {
   const from = reader.tokens[start]?.from ?? reader.tokens.at(-1)?.to ?? 0;
   const children = (node.children ?? []).filter((child): child is SyntaxNode => child !== null && child !== undefined);
-  return { ...node, from, to: Math.max(from, endOf(reader, from)), children };
+  // A piece of no token at all stands before the next one, which may lie behind what was read last.
+  return { ...node, from, to: Math.max(from, endOf(reader, from), ...children.map((child) => child.to)), children };
 }
 
 export function withRole(
@@ -135,7 +140,8 @@ function readPrimary(reader: Reader): SyntaxNode | null {
     } else if (text === "[" || text === "{") {
       take(reader);
       const inside = listUntil(reader, text === "[" ? "]" : "}");
-      node = nodeFrom(reader, start, { kind: "list", children: inside });
+      const sign = hasColon(reader, start) ? `${text}:` : text;
+      node = nodeFrom(reader, start, { kind: "list", sign, children: inside });
     } else return null;
   }
   for (;;) {
@@ -143,13 +149,18 @@ function readPrimary(reader: Reader): SyntaxNode | null {
     const text = word(reader);
     if (text === "(" || text === "[" || (text === "{" && rules.braceIndexes)) {
       if (rules.braceIndexes && (text === "[" || (reader.depth > 0 && blankBefore(reader)))) return node;
+      const opened = reader.at;
       take(reader);
       const close = text === "(" ? ")" : text === "[" ? "]" : "}";
       const given = listUntil(reader, close).map((each) => ({ ...each, role: "argument" as const }));
       const whole: SyntaxNode =
         text === "("
           ? nodeFrom(reader, start, { kind: "call", children: [{ ...node, role: "callee" }, ...given] })
-          : nodeFrom(reader, start, { kind: "index", children: [{ ...node, role: "object" }, ...given] });
+          : nodeFrom(reader, start, {
+              kind: "index",
+              ...(hasColon(reader, opened) ? { sign: ":" } : {}),
+              children: [{ ...node, role: "object" }, ...given],
+            });
       node = whole;
     } else if (rules.members.has(text) && peek(reader, 1) !== undefined) {
       take(reader);
@@ -167,6 +178,11 @@ function readPrimary(reader: Reader): SyntaxNode | null {
       node = nodeFrom(reader, start, { kind: "unary", sign: text, children: [{ ...node, role: "operand" }] });
     } else return node;
   }
+}
+
+/** True if what was read since the token at index `start` has a colon in it. */
+function hasColon(reader: Reader, start: number): boolean {
+  return reader.tokens.slice(start, reader.at).some((token) => token.text === ":");
 }
 
 function blankBefore(reader: Reader): boolean {
@@ -189,7 +205,9 @@ export function readExpression(reader: Reader, least = 0): SyntaxNode | null {
     else left = nodeFrom(reader, start, { kind: "unary", sign, children: [withRole(operand, "operand")] });
   } else left = readPrimary(reader);
   while (left && !lineEnded(reader)) {
-    const sign = word(reader);
+    const pair = rules.pairs?.[word(reader)];
+    const isPair = pair !== undefined && word(reader, 1) === pair;
+    const sign = isPair ? `${word(reader)} ${pair}` : word(reader);
     const strength = rules.binary[sign];
     if (rules.assignments.has(sign) && least === 0) {
       const written = take(reader)?.text ?? sign;
@@ -211,8 +229,20 @@ export function readExpression(reader: Reader, least = 0): SyntaxNode | null {
       });
       continue;
     }
+    if (sign === rules.choice?.[0] && least <= 1) {
+      take(reader);
+      const condition = readExpression(reader, 2);
+      takeIf(reader, rules.choice[1]);
+      const otherwise = readExpression(reader, 1);
+      left = nodeFrom(reader, start, {
+        kind: "choice",
+        children: [{ ...left, role: "value" }, withRole(condition, "condition"), withRole(otherwise, "otherwise")],
+      });
+      continue;
+    }
     if (strength === undefined || strength < least) break;
-    const written = take(reader)?.text ?? sign;
+    const written = isPair ? sign : (peek(reader)?.text ?? sign);
+    reader.at += isPair ? 2 : 1;
     const right = readExpression(reader, rules.fromRight?.has(sign) ? strength : strength + 1);
     left = nodeFrom(reader, start, {
       ...{ kind: "binary", sign: written },

@@ -1,4 +1,4 @@
-import type { Token } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 import { splitLines } from "../source/lines.ts";
 
 /** A token with its place in the whole text: UTF-16 offsets from `from` to before `to`. */

@@ -1,6 +1,7 @@
-import type { Language, Token } from "../languages/language.ts";
+import type { Language } from "../languages/language.ts";
 import { tokensByLine } from "../languages/lexical.ts";
 import { runnableLines } from "../languages/runnable.ts";
+import type { Token } from "../languages/token.ts";
 import { lineAt, lineStarts } from "../syntax/placed.ts";
 import { part, walk } from "../syntax/tree.ts";
 import type { Trace } from "./trace.ts";

@@ -1,4 +1,5 @@
-import type { Language, OwnWarning, Token } from "../languages/language.ts";
+import type { Language, OwnWarning } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 
 /** Everything that is noticed in a program, in the order of its lines. */
 export function ownWarnings(language: Language, program: string): OwnWarning[] {

@@ -1,4 +1,5 @@
-import type { OwnWarning, OwnWarningRule, Token } from "../languages/language.ts";
+import type { OwnWarning, OwnWarningRule } from "../languages/language.ts";
+import type { Token } from "../languages/token.ts";
 import { partnerOf } from "./ownWarning.ts";
 
 const types = new Set([

@@ -78,7 +78,7 @@ test("a class of 24 in four languages: programs, students, outputs, a second try
   expect(await keepCollection(services.database, collection)).toBeNull();
   await startJudging(services, collection.key, cases ?? []);
   await services.queue.settled();
-  expect(await judgingProgress(services, collection.key)).toEqual({ total: 24, done: 24, state: "done" });
+  expect(await judgingProgress(services, collection.key)).toEqual({ total: 24, done: 24, state: "done", toSearch: 0 });
   // A start after the server ended in the middle counts what had been done, and does the rest.
   await services.database.query("update collection set state = 'kept' where key = $1", [collection.key]);
   await services.database.query(
@@ -90,7 +90,7 @@ test("a class of 24 in four languages: programs, students, outputs, a second try
   expect(await judgingProgress(services, collection.key)).toMatchObject({ total: 24, done: 19, state: "running" });
   await expect
     .poll(() => judgingProgress(services, collection.key), { timeout: 30_000 })
-    .toEqual({ total: 24, done: 24, state: "done" });
+    .toEqual({ total: 24, done: 24, state: "done", toSearch: 0 });
   const second = await findCase(services.database, cases?.find((_, index) => index === 1) ?? "");
   expect(second?.versions.map((version) => version.origin)).toEqual(["handed in", "handed in again"]);
   expect(second?.versions[1]?.parent).toBe(second?.versions[0]?.key);

@@ -4,6 +4,7 @@ import { findCase, versionOf } from "../cases/caseStore.ts";
 import { judgeOfAssignment, startJudgingAssignment } from "../classwork/judgeAssignment.ts";
 import { judgeVersion } from "../judge/judge.ts";
 import { listCasesWithRuns } from "../judge/runStore.ts";
+import { countToSearch, stopSearchingSet } from "../mend/findFixes.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
 import { cancelPending, countPending } from "../work/jobStore.ts";
@@ -15,8 +16,18 @@ import {
   setJudgingState,
 } from "./collectionStore.ts";
 
-/** How far the judging of a set is. */
-export type JudgingProgress = { total: number; done: number; state: "running" | "stopped" | "done" };
+/** How far the judging of a set is, and in how many of its programs small changes are still to be looked for. */
+export type JudgingProgress = {
+  total: number;
+  done: number;
+  state: "running" | "stopped" | "done";
+  toSearch: number;
+};
+
+/** Whether something of it still goes on. */
+export function goesOn(progress: JudgingProgress | null): boolean {
+  return progress !== null && (progress.state === "running" || progress.toSearch > 0);
+}
 
 /** Judges one case of a set behind the pages; its runs are kept. */
 export const judgeCase = defineJob({
@@ -47,10 +58,15 @@ export async function startJudging(services: Services, collection: string, cases
   );
 }
 
-/** Stops the judging of a set; what is in the Tray stays there and is judged when it is looked at. */
+/**
+ * Stops the judging of a set, or where that is done the looking for changes; what is in the Tray stays there and is judged
+ * and looked at when it is opened.
+ */
 export async function stopJudging(services: Services, collection: string): Promise<void> {
+  const left = await countPending(services.database, judgeCase.name, "collection", collection);
   await cancelPending(services.database, judgeCase.name, "collection", collection);
-  await setJudgingState(services.database, collection, "stopped");
+  if (left > 0) await setJudgingState(services.database, collection, "stopped");
+  await stopSearchingSet(services, collection);
 }
 
 /** How far a set is: by what is left of the work, and by what was kept of it. */
@@ -58,15 +74,16 @@ export async function judgingProgress(services: Services, key: string): Promise<
   const collection = await findCollection(services.database, key);
   if (!collection || collection.state === "open") return null;
   const total = collection.cases.length;
-  if (collection.state === "judged") return { total, done: total, state: "done" };
+  const toSearch = await countToSearch(services, key);
+  if (collection.state === "judged") return { total, done: total, state: "done", toSearch };
   if (collection.state === "stopped") {
     const judged = await listCasesWithRuns(services.database, collection.cases);
-    return { total, done: judged.length, state: "stopped" };
+    return { total, done: judged.length, state: "stopped", toSearch };
   }
   const left = await countPending(services.database, judgeCase.name, "collection", key);
-  if (left > 0) return { total, done: Math.max(0, total - left), state: "running" };
+  if (left > 0) return { total, done: Math.max(0, total - left), state: "running", toSearch };
   await setJudgingState(services.database, key, "judged");
-  return { total, done: total, state: "done" };
+  return { total, done: total, state: "done", toSearch };
 }
 
 /** Has sets judged that were taken in and have no work waiting: data of before there was a queue. */

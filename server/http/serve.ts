@@ -181,6 +181,7 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
   const services: Services = {
     ...{ database, toolchains: createToolchains(), traces: createTraceCache(), queue },
     loading: createLoading(tellLoading),
+    searchesSets: process.env.BENT_NAIL_SEARCH_SETS !== "off",
   };
   await queue.start(allJobs(services));
   await resumeJudging(services);

@@ -3,12 +3,20 @@ import { findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { judgeVersion, languageOf, saysNothing, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
-import { cancelPending } from "../work/jobStore.ts";
+import { cancelPending, countPending, listPending } from "../work/jobStore.ts";
 import { createStoppable, nowAndThen, runsBeside } from "../work/stoppable.ts";
 import type { FoundFix } from "./foundFix.ts";
 import { searchFixes } from "./search.ts";
 import type { SearchCheck } from "./searchRuns.ts";
-import { beginSearch, findSearch, type KeptSearch, keepSearch, noteStopped } from "./searchStore.ts";
+import {
+  beginSearch,
+  dropSearch,
+  dropUnfinished,
+  findSearch,
+  type KeptSearch,
+  keepSearch,
+  noteStopped,
+} from "./searchStore.ts";
 
 /** The longest time that is looked for a program behind the pages. */
 const seconds = 10;
@@ -36,8 +44,10 @@ function checksOf(found: WholeCase, judged: VersionJudgement) {
 /** Looks for small changes of a version behind the pages; what is found is kept as it comes. */
 export const searchOf = defineJob({
   name: "find-fixes",
-  schema: z.object({ case: z.string(), version: z.string() }),
+  // A set or an assignment whose programs are looked at without anybody having asked for this one.
+  schema: z.object({ case: z.string(), version: z.string(), of: z.string().optional() }),
   about: (data) => data.version,
+  priority: (data) => (data.of === undefined ? 1 : 0),
   atOnce: 1,
   retries: 0,
   retryAfter: 0,
@@ -50,6 +60,8 @@ export const searchOf = defineJob({
       services.toolchains.desk.behind("a search", async () => {
         const version = versionOf(found, data.version);
         const judged = await judgeVersion(services, found, version);
+        // What is not known today is no reason not to look tomorrow.
+        if (judged.unknown !== null || judged.notRun !== null) return dropSearch(services.database, data.version);
         if (!mayBeMended(found, judged)) {
           const nothing = {
             fixes: [],
@@ -104,24 +116,47 @@ export async function startSearch(
   await begin(services, found, anew);
 }
 
-/** Begins to look in the current version, if that was not done with these checks. */
-async function begin(services: Services, found: WholeCase, anew: boolean): Promise<void> {
+/** Begins to look in the current version, if that was not done with these checks; `of`: the set that it is looked at with. */
+async function begin(services: Services, found: WholeCase, anew: boolean, of?: string): Promise<void> {
   const version = found.current_version;
   const kept = await findSearch(services.database, version);
   if (kept?.checks === editionsOf(found) && !anew) return;
   await beginSearch(services.database, found.key, version, editionsOf(found));
-  await services.queue.add(searchOf, [{ case: found.key, version }]);
+  await services.queue.add(searchOf, [{ case: found.key, version, ...(of === undefined ? {} : { of }) }]);
 }
 
 /**
  * Begins to look for changes of cases that somebody comes to next, so that they are there by then; what shows no fault, or was
  * looked at already, is left alone.
  */
-export async function searchAhead(services: Services, cases: readonly string[]): Promise<void> {
+export async function searchAhead(services: Services, cases: readonly string[], of?: string): Promise<void> {
   for (const key of cases) {
     const found = await findCase(services.database, key);
     if (!found || found.only_read || found.deleted_at !== null || found.judged_at !== null) continue;
-    await begin(services, found, false);
+    await begin(services, found, false, of);
+  }
+}
+
+/**
+ * Looks for changes of a program that was judged behind the pages with its set or assignment (`of`), after those that
+ * somebody waits for; not where the server was told to leave sets alone.
+ */
+export async function searchJudged(services: Services, key: string, of: string): Promise<void> {
+  if (services.searchesSets) await searchAhead(services, [key], of);
+}
+
+/** How many programs of a set or an assignment are still to be looked at. */
+export async function countToSearch(services: Services, of: string): Promise<number> {
+  return countPending(services.database, searchOf.name, "of", of);
+}
+
+/** Stops looking at the programs of a set or an assignment; what was found stays, and a case that is opened is looked at. */
+export async function stopSearchingSet(services: Services, of: string): Promise<void> {
+  const waiting = await listPending(services.database, searchOf.name, "version", { field: "of", value: of });
+  await cancelPending(services.database, searchOf.name, "of", of);
+  for (const version of waiting) {
+    await searches.stop(version);
+    await dropUnfinished(services.database, version);
   }
 }
 

@@ -82,3 +82,14 @@ export async function keepSearch(
 export async function noteStopped(database: Database, version: string): Promise<void> {
   await database.query("update fix_search set state = 'stopped' where version = $1 and state = 'waiting'", [version]);
 }
+
+/** Forgets a search, so that it is begun anew when it is asked for. */
+export async function dropSearch(database: Database, version: string): Promise<void> {
+  await database.query("delete from fix_search where version = $1", [version]);
+}
+
+/** Forgets a search that has found nothing and has not come to its end; one that has found something is noted as stopped. */
+export async function dropUnfinished(database: Database, version: string): Promise<void> {
+  await database.query("delete from fix_search where version = $1 and state = 'waiting' and fixes = '[]'", [version]);
+  await noteStopped(database, version);
+}

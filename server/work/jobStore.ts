@@ -28,11 +28,20 @@ export async function countJobs(database: Database): Promise<number> {
   return z.object({ count: z.number() }).parse(rows[0]).count;
 }
 
-/** A field of the jobs of a kind that are to be done, e.g. which sittings are to be marked. */
-export async function listPending(database: Database, name: string, field: string): Promise<string[]> {
+/**
+ * A field of the jobs of a kind that are to be done, e.g. which sittings are to be marked; with `where` of those that have a
+ * value in another field.
+ */
+export async function listPending(
+  database: Database,
+  name: string,
+  field: string,
+  where?: { field: string; value: string },
+): Promise<string[]> {
   const rows = await database.query(
-    `select distinct data ->> $2 as value from pgboss.job where name = $1 and ${unfinished} and data ->> $2 is not null`,
-    [name, field],
+    `select distinct data ->> $2 as value from pgboss.job where name = $1 and ${unfinished} and data ->> $2 is not null
+     and ($3::text is null or data ->> $3 = $4)`,
+    [name, field, where?.field ?? null, where?.value ?? null],
   );
   return z
     .array(z.object({ value: z.string() }))

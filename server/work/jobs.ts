@@ -4,16 +4,24 @@ import { judgeCase } from "../collect/judging.ts";
 import { goOn } from "../judge/judge.ts";
 import { sweepOldRuns } from "../judge/sweep.ts";
 import { markWork } from "../marks/markingWork.ts";
-import { searchOf } from "../mend/findFixes.ts";
+import { searchJudged, searchOf } from "../mend/findFixes.ts";
 import { furtherOf } from "../mend/furtherWork.ts";
 import type { Services } from "../services.ts";
-import { bound } from "./job.ts";
+import { bound, followed } from "./job.ts";
 import type { Worker } from "./queue.ts";
 
 /** Every kind of work that is done behind the pages; a new one is one file and one line here. */
 export function allJobs(services: Services): Worker[] {
   return [
-    ...[bound(services, judgeCase), bound(services, judgeProgramOf), bound(services, markWork)],
+    bound(
+      services,
+      followed(judgeCase, (data) => searchJudged(services, data.case, data.collection)),
+    ),
+    bound(
+      services,
+      followed(judgeProgramOf, (data) => searchJudged(services, data.case, data.assignment)),
+    ),
+    bound(services, markWork),
     ...[bound(services, goOn), bound(services, sweepOldRuns), bound(services, searchOf), bound(services, strengthOf)],
     bound(services, furtherOf),
   ];

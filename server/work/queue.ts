@@ -12,6 +12,8 @@ export type JobKind<Data> = {
   schema: z.ZodType<Data>;
   /** One that waits already for the same thing is not added again. */
   about: (data: Data) => string;
+  /** What is worked on before the others that wait; 0 if it is not said. */
+  priority?: (data: Data) => number;
   /** How many are worked on at once; the desk gives turns to people in between. */
   atOnce: number;
   /** How often it is tried again after it failed, and after how many seconds. */
@@ -20,7 +22,9 @@ export type JobKind<Data> = {
 };
 
 /** A kind with what does its work. What it throws is written to the log, and it is tried again. */
-export type Worker = Omit<JobKind<unknown>, "schema" | "about"> & { work: (data: unknown) => Promise<void> };
+export type Worker = Omit<JobKind<unknown>, "schema" | "about" | "priority"> & {
+  work: (data: unknown) => Promise<void>;
+};
 
 /**
  * Work that outlives the server: jobs lie in the database, and one that was cut off by the server's end is begun again
@@ -82,6 +86,7 @@ export async function openQueue(database: Database): Promise<Queue> {
       for (const data of all)
         await boss.send(kind.name, JSON.parse(asJson(data)), {
           singletonKey: kind.about(data),
+          ...(kind.priority ? { priority: kind.priority(data) } : {}),
           ...(query ? { db: { executeSql: executor({ query }) } } : {}),
         });
       if (!query) wake(kind);

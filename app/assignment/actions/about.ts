@@ -10,6 +10,7 @@ import {
 } from "../../../server/assignments/assignmentStore.ts";
 import { changeAssignment } from "../../../server/classwork/changeAssignment.ts";
 import { startJudgingAssignment, stopJudgingAssignment } from "../../../server/classwork/judgeAssignment.ts";
+import { stopSearchingSet } from "../../../server/mend/findFixes.ts";
 import { done, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
 import { comparisonFields, readComparison } from "../comparisonForm.ts";
@@ -109,6 +110,7 @@ export const stop = defineAssignmentAction({
   fields: {},
   does: async ({ services, assignment }) => {
     await stopJudgingAssignment(services, assignment.key);
+    await stopSearchingSet(services, assignment.key);
     return done("Stopped. What is not judged yet stays as it is.");
   },
 });

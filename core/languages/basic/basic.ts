@@ -1,6 +1,7 @@
-import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
+import { type Language, type LoopCondition, messageReading } from "../language.ts";
 import { createTokenizer, tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
+import type { Token } from "../token.ts";
 import { basicExplanations } from "./meanings.ts";
 import { isBasicSummary, kindOfBasicRefusal, macroBasic, typedBasic } from "./messages.ts";
 import { basicWords } from "./words.ts";

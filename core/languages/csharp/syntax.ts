@@ -118,7 +118,7 @@ function begins(reader: Reader): SyntaxNode | null {
 }
 
 /** Operators of C# by strength (C# language specification, "Operator precedence"). */
-const rules: ExpressionRules = {
+export const csharpExpressions: ExpressionRules = {
   binary: {
     ...{ "??": 2, "||": 3, "&&": 4, "|": 5, "^": 6, "&": 7, "==": 8, "!=": 8 },
     ...{
@@ -364,7 +364,7 @@ export const csharpSyntax: SyntaxReader = (text) => {
     text,
     csharpTokens(text).filter((token) => token.kind !== "comment"),
   );
-  const reader: Reader = { tokens, at: 0, rules, depth: 0 };
+  const reader: Reader = { tokens, at: 0, rules: csharpExpressions, depth: 0 };
   const children: SyntaxNode[] = [];
   while (peek(reader)) {
     const before = reader.at;

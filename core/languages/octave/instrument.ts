@@ -1,5 +1,5 @@
 import { lineTexts } from "../../source/lines.ts";
-import type { Token } from "../language.ts";
+import type { Token } from "../token.ts";
 import { octave } from "./octave.ts";
 import { octaveTokens } from "./tokens.ts";
 

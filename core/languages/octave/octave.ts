@@ -1,7 +1,8 @@
 import { unsuppressedOutput } from "../../warnings/unsuppressed.ts";
-import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
+import { type Language, type LoopCondition, messageReading } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
+import type { Token } from "../token.ts";
 import { octaveInput } from "./input.ts";
 import { octaveExplanations } from "./meanings.ts";
 import { gnuOctave, isOctaveSummary, kindOfOctaveRefusal, otherMatrix } from "./messages.ts";

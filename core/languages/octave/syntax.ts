@@ -16,7 +16,7 @@ import type { SyntaxNode, SyntaxReader } from "../../syntax/tree.ts";
 import { octaveTokens } from "./tokens.ts";
 
 /** Operators of Octave by strength (GNU Octave manual, "Operator Precedence"). */
-const rules: ExpressionRules = {
+export const octaveExpressions: ExpressionRules = {
   binary: {
     ...{ "||": 3, "&&": 4, "|": 5, "&": 6, "<": 7, "<=": 7, "==": 7, "!=": 7, "~=": 7, ">": 7, ">=": 7, ":": 8 },
     ...{ "+": 9, "-": 9, "*": 10, "/": 10, "\\": 10, ".*": 10, "./": 10, ".\\": 10 },
@@ -225,7 +225,7 @@ export const octaveSyntax: SyntaxReader = (text) => {
     text,
     octaveTokens(text).filter((token) => token.kind !== "comment"),
   );
-  const reader: Reader = { tokens, at: 0, rules, depth: 0 };
+  const reader: Reader = { tokens, at: 0, rules: octaveExpressions, depth: 0 };
   const children: SyntaxNode[] = [];
   while (peek(reader)) {
     const before = reader.at;

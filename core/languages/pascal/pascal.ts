@@ -1,7 +1,8 @@
-import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
+import { type Language, type LoopCondition, messageReading } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, conditionOf, type StatementRules, usedNames } from "../statements.ts";
+import type { Token } from "../token.ts";
 import { pascalInput } from "./input.ts";
 import { pascalExplanations } from "./meanings.ts";
 import { freePascal, isPascalSummary, kindOfPascalRefusal, otherPascal } from "./messages.ts";

@@ -15,7 +15,7 @@ import type { SyntaxNode, SyntaxReader } from "../../syntax/tree.ts";
 import { pascalTokens } from "./tokens.ts";
 
 /** Operators of Object Pascal by strength (Free Pascal Reference guide, "Expressions"). */
-const rules: ExpressionRules = {
+export const pascalExpressions: ExpressionRules = {
   binary: {
     ...{ "..": 1, "=": 2, "<>": 2, "<": 2, ">": 2, "<=": 2, ">=": 2, in: 2, is: 2, ":": 1 },
     ...{ "+": 3, "-": 3, or: 3, xor: 3, "*": 4, "/": 4, div: 4, mod: 4, and: 4, shl: 4, shr: 4, as: 4, "**": 5 },
@@ -298,7 +298,7 @@ export const pascalSyntax: SyntaxReader = (text) => {
     text,
     pascalTokens(text).filter((token) => token.kind !== "comment"),
   );
-  const reader: Reader = { tokens, at: 0, rules, depth: 0 };
+  const reader: Reader = { tokens, at: 0, rules: pascalExpressions, depth: 0 };
   const children: SyntaxNode[] = [];
   while (peek(reader)) {
     const before = reader.at;

@@ -1,6 +1,7 @@
-import { type Language, messageReading, type Token } from "../language.ts";
+import { type Language, messageReading } from "../language.ts";
 import { createTokenizer, tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
+import type { Token } from "../token.ts";
 
 /** Words that descriptions of steps share; every course has its own. */
 const keywords: ReadonlySet<string> = new Set(

@@ -1,5 +1,6 @@
 import { lineTexts } from "../../source/lines.ts";
-import { type Language, type LoopCondition, messageReading, type Token } from "../language.ts";
+import { type Language, type LoopCondition, messageReading } from "../language.ts";
+import type { Token } from "../token.ts";
 import { pythonInput } from "./input.ts";
 import { pythonExplanations } from "./meanings.ts";
 import { cpython, isPythonSummary } from "./messages.ts";

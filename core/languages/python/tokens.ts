@@ -1,4 +1,4 @@
-import type { Token } from "../language.ts";
+import type { Token } from "../token.ts";
 
 /** Reserved words (Python Language Reference 2.3.1). */
 export const keywords: ReadonlySet<string> = new Set(
