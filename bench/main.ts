@@ -7,6 +7,7 @@ import { benchLanguages } from "./languages.ts";
 import type { Measure } from "./measure.ts";
 import { benchMending } from "./mending.ts";
 import { benchPages } from "./pages.ts";
+import { benchProposals } from "./proposals.ts";
 import { benchReading } from "./reading.ts";
 import { benchRecorder } from "./recorder.ts";
 import { benchStrength } from "./strength.ts";
@@ -25,6 +26,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   candidates: benchCandidates,
   mending: benchMending,
   strength: benchStrength,
+  proposals: benchProposals,
 };
 /** Names on the command line choose some of them. */
 const wanted = process.argv.slice(2);

@@ -191,10 +191,16 @@ function binary(state: State, node: SyntaxNode): Answer {
   // A chain of comparisons asks each pair of neighbours.
   if (rules.chains?.has(sign) && left.kind === "binary" && rules.chains.has(left.sign ?? "")) return chain(state, node);
   const one = evaluate(state, left);
-  if (isUnknown(one)) return one;
+  return isUnknown(one) ? one : operate(state, node, one, right);
+}
+
+/** An operation of two values, the left one worked out already. */
+function operate(state: State, node: SyntaxNode, one: Known, right: SyntaxNode): Answer {
+  const sign = node.sign ?? "";
   const other = evaluate(state, right);
   if (isUnknown(other)) return other;
-  return came(state, node, rules.binary(sign, one, other), `${written(state, one)} ${sign} ${written(state, other)}`);
+  const says = `${written(state, one)} ${sign} ${written(state, other)}`;
+  return came(state, node, state.rules.binary(sign, one, other), says);
 }
 
 /** `and` and `or` where the right side may not be looked at. */
@@ -203,6 +209,7 @@ function decide(state: State, node: SyntaxNode, left: SyntaxNode, right: SyntaxN
   const sign = node.sign ?? "";
   const one = evaluate(state, left);
   if (isUnknown(one)) return one;
+  if (rules.cutsTruths && one.kind !== "truth") return operate(state, node, one, right);
   const holds = rules.isTrue(one);
   if (typeof holds !== "boolean") return holds;
   if (holds === cutsWhen) {
@@ -268,9 +275,14 @@ function choice(state: State, node: SyntaxNode): Answer {
   const found = evaluate(state, taken);
   state.skipped.delete(left);
   if (isUnknown(found)) return found;
-  const result = rules.choice ? rules.choice(found, aside(state, left)) : found;
+  const result = rules.choice
+    ? rules.choice(found, aside(state, left), { taken: isConstant(taken), other: isConstant(left) })
+    : found;
   return came(state, node, result, `the side where it is ${written(state, rules.truth(holds))}`);
 }
+
+const isConstant = (node: SyntaxNode): boolean =>
+  node.kind !== "name" && node.kind !== "call" && node.children.every(isConstant);
 
 /** What a piece would come to, without anything being written down. */
 function aside(state: State, node: SyntaxNode): Answer {

@@ -18,6 +18,8 @@ export type ValueRules = {
   literal: (node: SyntaxNode) => Answer;
   /** Operators of which the right side is not looked at where the left one is this. */
   cuts: Readonly<Record<string, { when: boolean }>>;
+  /** True if the same signs put whole numbers together bit by bit, where nothing is cut short. */
+  cutsTruths?: true;
   /** True if `and` and `or` give one of their sides and not a truth. */
   givesSide?: true;
   /** Signs of comparison that may stand in a chain (`1 < x < 5`): each is asked with its neighbours. */
@@ -33,8 +35,11 @@ export type ValueRules = {
   call: (name: string, given: readonly Known[]) => Answer | null;
   /** The same for one that belongs to a value (`name.length()`). */
   method?: (object: Known, name: string, given: readonly Known[]) => Answer | null;
-  /** What `a ? b : c` comes to where the type of the side that is not taken counts as well. */
-  choice?: (taken: Known, other: Answer) => Answer;
+  /**
+   * What `a ? b : c` comes to where the type of the side that is not taken counts as well; `constant` is true for a side that
+   * has no name in it.
+   */
+  choice?: (taken: Known, other: Answer, constant: { taken: boolean; other: boolean }) => Answer;
   /** True if round brackets behind a name pick an element where it holds something. */
   callsPick?: true;
   /** A value made another type's; null where the language has no such thing. */

@@ -199,7 +199,8 @@ export function readExpression(reader: Reader, least = 0): SyntaxNode | null {
   let left: SyntaxNode | null;
   if (prefix !== undefined && peek(reader)) {
     const sign = take(reader)?.text ?? "";
-    const operand = readExpression(reader, prefix);
+    // Behind an operator it takes no more than that operator's other side would.
+    const operand = readExpression(reader, Math.max(prefix, least));
     if (rules.steps?.has(sign))
       left = nodeFrom(reader, start, { kind: "assignment", sign, children: [withRole(operand, "target")] });
     else left = nodeFrom(reader, start, { kind: "unary", sign, children: [withRole(operand, "operand")] });

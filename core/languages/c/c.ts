@@ -9,6 +9,7 @@ import { cExplanations } from "./meanings.ts";
 import { cCompilers, isCSummary, kindOfCRefusal } from "./messages.ts";
 import { cStops } from "./stops.ts";
 import { cSyntax } from "./syntax.ts";
+import { cValues } from "./values.ts";
 import { cWords } from "./words.ts";
 import { cWriting } from "./writing.ts";
 
@@ -79,6 +80,7 @@ export const c: Language = {
   tokens,
   syntax: cSyntax,
   writing: cWriting,
+  values: cValues,
   keywords,
   ...messageReading([cCompilers, cStops], "first", isCSummary),
   kindOfRefusal: kindOfCRefusal,

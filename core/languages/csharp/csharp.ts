@@ -9,6 +9,7 @@ import { csharpExplanations } from "./meanings.ts";
 import { dotnetCSharp, isCSharpSummary, kindOfCSharpRefusal } from "./messages.ts";
 import { csharpSyntax } from "./syntax.ts";
 import { csharpKeywords, csharpTokens } from "./tokens.ts";
+import { csharpValues } from "./values.ts";
 import { csharpWords } from "./words.ts";
 import { csharpWriting } from "./writing.ts";
 
@@ -50,6 +51,7 @@ export const csharp: Language = {
   tokens: csharpTokens,
   syntax: csharpSyntax,
   writing: csharpWriting,
+  values: csharpValues,
   keywords: csharpKeywords,
   ...messageReading([dotnetCSharp], "first refusal", isCSharpSummary),
   kindOfRefusal: kindOfCSharpRefusal,

@@ -10,6 +10,7 @@ import { javaInput } from "./input.ts";
 import { javaExplanations } from "./meanings.ts";
 import { countingCompiler, isJavaSummary, jdk, kindOfJavaRefusal } from "./messages.ts";
 import { javaSyntax } from "./syntax.ts";
+import { javaValues } from "./values.ts";
 import { javaWords } from "./words.ts";
 import { javaWriting } from "./writing.ts";
 
@@ -74,6 +75,7 @@ export const java: Language = {
   tokens,
   syntax: javaSyntax,
   writing: javaWriting,
+  values: javaValues,
   keywords,
   ...messageReading([jdk, countingCompiler], "first refusal", isJavaSummary),
   kindOfRefusal: kindOfJavaRefusal,

@@ -8,6 +8,7 @@ import { octaveExplanations } from "./meanings.ts";
 import { gnuOctave, isOctaveSummary, kindOfOctaveRefusal, otherMatrix } from "./messages.ts";
 import { octaveSyntax } from "./syntax.ts";
 import { octaveKeywords, octaveTokens } from "./tokens.ts";
+import { octaveValues } from "./values.ts";
 import { octaveWords } from "./words.ts";
 import { octaveWriting } from "./writing.ts";
 
@@ -149,6 +150,7 @@ export const octave: Language = {
   tokens: octaveTokens,
   syntax: octaveSyntax,
   writing: octaveWriting,
+  values: octaveValues,
   keywords: octaveKeywords,
   ...messageReading([gnuOctave, otherMatrix], "last", isOctaveSummary),
   kindOfRefusal: kindOfOctaveRefusal,

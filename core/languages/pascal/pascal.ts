@@ -8,6 +8,7 @@ import { pascalExplanations } from "./meanings.ts";
 import { freePascal, isPascalSummary, kindOfPascalRefusal, otherPascal } from "./messages.ts";
 import { pascalSyntax } from "./syntax.ts";
 import { pascalKeywords, pascalTokens } from "./tokens.ts";
+import { pascalValues } from "./values.ts";
 import { pascalWords } from "./words.ts";
 import { pascalWriting } from "./writing.ts";
 
@@ -112,6 +113,7 @@ export const pascal: Language = {
   tokens: pascalTokens,
   syntax: pascalSyntax,
   writing: pascalWriting,
+  values: pascalValues,
   keywords: pascalKeywords,
   ...messageReading([freePascal, otherPascal], "first", isPascalSummary),
   kindOfRefusal: kindOfPascalRefusal,

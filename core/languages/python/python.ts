@@ -6,6 +6,7 @@ import { pythonExplanations } from "./meanings.ts";
 import { cpython, isPythonSummary } from "./messages.ts";
 import { pythonSyntax } from "./syntax.ts";
 import { keywords, pythonTokens } from "./tokens.ts";
+import { pythonValues } from "./values.ts";
 import { pythonWords } from "./words.ts";
 import { pythonWriting } from "./writing.ts";
 
@@ -119,6 +120,7 @@ export const python: Language = {
   tokens: pythonTokens,
   syntax: pythonSyntax,
   writing: pythonWriting,
+  values: pythonValues,
   keywords,
   ...messageReading([cpython], "last", isPythonSummary),
   kindOfRefusal: () => "form",

@@ -1,3 +1,4 @@
+import { floatText } from "../../expressions/floatText.ts";
 import type { Known } from "../../expressions/known.ts";
 import {
   floorDivision,
@@ -12,6 +13,7 @@ import {
   unknown,
   whole,
 } from "../../expressions/known.ts";
+import { power } from "../../expressions/power.ts";
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
 import type { ExpressionRules } from "../../syntax/expressions.ts";
 import type { Value } from "../../trace/trace.ts";
@@ -38,21 +40,6 @@ const string = (value: string) => text(value, "str");
 
 /** Digits beyond which whole numbers are not worked out here. */
 const mostDigits = 400;
-
-/** A number as Python writes a float (`float.__repr__`: the shortest digits that give it back, exponent from 1e16 and below 1e-4). */
-export function floatText(value: number): string {
-  if (Number.isNaN(value)) return "nan";
-  if (!Number.isFinite(value)) return value > 0 ? "inf" : "-inf";
-  if (value === 0) return Object.is(value, -0) ? "-0.0" : "0.0";
-  const [digits = "", exponent = "0"] = value.toExponential().split("e");
-  const power = Number(exponent);
-  if (power < -4 || power >= 16) {
-    const sign = power < 0 ? "-" : "+";
-    return `${digits}e${sign}${String(Math.abs(power)).padStart(2, "0")}`;
-  }
-  const plain = power < 0 ? value.toFixed(Math.min(100, digits.replace(/^-?\d\.?/, "").length - power)) : String(value);
-  return plain.includes(".") ? plain : `${plain}.0`;
-}
 
 const escapes: Readonly<Record<string, string>> = {
   n: "\n",
@@ -211,9 +198,10 @@ function realNumbers(sign: string, left: number, right: number): Answer {
   if (sign !== "**") return unknown("This is not worked out here.");
   if (left === 0 && right < 0) return raises("ZeroDivisionError: 0.0 cannot be raised to a negative power");
   if (left < 0 && !Number.isInteger(right)) return unknown("The result is a complex number.");
-  const power = left ** right;
-  return Number.isFinite(power) || !Number.isFinite(left) || !Number.isFinite(right)
-    ? float(power)
+  const found = power(left, right);
+  if (found === null) return unknown("So large or uneven a power is not worked out here.");
+  return Number.isFinite(found) || !Number.isFinite(left) || !Number.isFinite(right)
+    ? float(found)
     : raises("OverflowError: (34, 'Numerical result out of range')");
 }
 

@@ -1,0 +1,105 @@
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { type Names, workOut } from "../../core/expressions/evaluate.ts";
+import { findLanguage } from "../../core/languages/languages.ts";
+import { consoleText } from "../../core/outcome/outcome.ts";
+import { runProgram, usualLimits } from "../judge/run.ts";
+import { chance, generate } from "./expressions/generate.ts";
+import { spoken } from "./expressions/list.ts";
+import { createToolchains, type Toolchains } from "./toolchains.ts";
+
+let toolchains: Toolchains;
+beforeAll(() => {
+  toolchains = createToolchains();
+});
+afterAll(() => toolchains.close());
+
+/** Expressions of each language that are worked out here and by its own translator, and how many of them a program has. */
+const wanted = process.env.BENT_NAIL_LONG ? 6000 : 600;
+const together = 300;
+
+/** What is wanted of an answer: its kind and its value, numbers by what they are and not by how they are written. */
+type Told = { kind: string; value: string };
+
+function sameValue(ours: Told, theirs: Told): boolean {
+  if (ours.kind === "real" && theirs.kind === "real") {
+    const [one, other] = [Number(ours.value), Number(theirs.value.replace(/^\+?(-?)[iI]nf\w*$/, "$1Infinity"))];
+    return Object.is(one, other) || one === other || (Number.isNaN(one) && Number.isNaN(other));
+  }
+  return ours.kind === theirs.kind && ours.value === theirs.value;
+}
+
+describe.each(Object.entries(spoken))("%s", (id, { grammar, sorts, values, program }) => {
+  const language = findLanguage(id);
+  const rules = language?.values;
+  const names: Names = {
+    value: (name) => {
+      const value = values[name];
+      return value && rules ? rules.recorded(value) : null;
+    },
+    call: () => null,
+  };
+
+  /** What an expression comes to here; null where it is not worked out, as a wide shift is not. */
+  function ours(expression: string): Told | null {
+    const worked = language && workOut(language, expression, names);
+    if (!worked) throw new Error(`not read: ${expression}`);
+    const { value } = worked;
+    if (value.kind === "unknown") return value.raised ? { kind: "stopped", value: "" } : null;
+    if (value.kind === "truth") return { kind: "truth", value: value.value ? "1" : "0" };
+    if (value.kind === "many" || value.kind === "nothing") return null;
+    return { kind: value.kind, value: String(value.value) };
+  }
+
+  test("generated expressions come to what the language's own translator makes of them", async () => {
+    const next = chance(20_261_126);
+    const differ: string[] = [];
+    let compared = 0;
+    let known = 0;
+    for (let round = 0; compared < wanted; round++) {
+      expect(round, "too few expressions are worked out").toBeLessThan(200);
+      const made = Array.from({ length: together }, (_, at) =>
+        generate(grammar, sorts[at % sorts.length] ?? "whole", 1 + (at % 4), next),
+      );
+      const told = made.map((expression) => ({ expression, mine: ours(expression) }));
+      known += told.filter(({ mine }) => mine !== null).length;
+      // Where the language stops, only some languages go on with the next.
+      const asked = told.filter(({ mine }) => mine !== null && (mine.kind !== "stopped" || stops(id)));
+      const { outcome } = await runProgram(toolchains, {
+        language: language as NonNullable<typeof language>,
+        files: [{ name: language?.mainName ?? "", bytes: Buffer.from(program(asked.map((each) => each.expression))) }],
+        input: "",
+        limits: { ...usualLimits, outputBytes: 1 << 20 },
+      });
+      const printed = outcome ? consoleText(outcome.console, ["out"]) : "";
+      const lines = new Map(
+        printed.split("\n").flatMap((line) => {
+          const found = /^\s*(\d+) (\w+) ?(.*)$/.exec(line);
+          return found ? [[Number(found[1]), { kind: found[2] ?? "", value: found[3] ?? "" }] as const] : [];
+        }),
+      );
+      const refused = outcome?.diagnostics.find((each) => each.severity === "error");
+      const at = refused?.line ?? 0;
+      const source = program(asked.map((each) => each.expression)).split("\n")[at - 1];
+      if (refused) throw new Error(`${refused.message}: ${source?.trim()}`);
+      for (const [number, { expression, mine }] of asked.entries()) {
+        const theirs = lines.get(number);
+        compared += 1;
+        const wrote = theirs?.kind === "stopped" ? { kind: "stopped", value: "" } : theirs;
+        if (!mine || !wrote || !sameValue(asKind(id, mine), wrote))
+          differ.push(`${expression}: ${mine?.kind} ${mine?.value}, theirs ${theirs?.kind} ${theirs?.value}`);
+      }
+    }
+    expect(differ.slice(0, 12)).toEqual([]);
+    expect(known / compared).toBeGreaterThanOrEqual(1);
+  }, 600_000);
+});
+
+/** Languages whose programs catch what stops an expression. */
+function stops(id: string): boolean {
+  return id === "python" || id === "java" || id === "csharp" || id === "octave";
+}
+
+/** C prints characters and truths as the whole numbers that they are. */
+function asKind(id: string, told: Told): Told {
+  return id === "c" && (told.kind === "letter" || told.kind === "truth") ? { ...told, kind: "whole" } : told;
+}
