@@ -138,6 +138,10 @@ function binary(sign: string, left: Known, right: Known): Answer {
   }
   const [one, other] = [numberOf(left), numberOf(right)];
   if (!one || !other) return refused(sign);
+  // A constant without a minus counts as a number without a sign there; whether it is one is not known any more.
+  const kinds = new Set([one.type, other.type]);
+  if (kinds.has("uint") && kinds.has("int") && !/[<>]{2}/.test(sign))
+    return unknown("A number that may have a sign beside one that has none is not worked out here.");
   return numbers(types, sign, one, other, bool) ?? refused(sign);
 }
 
