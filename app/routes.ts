@@ -12,6 +12,8 @@ export default [
     route("casebook", "casebook/page.tsx"),
     route("cases/:caseKey", "case/page.tsx"),
     route("cases/:caseKey/search", "case/searchFile.ts"),
+    route("cases/:caseKey/run", "dryRun/page.tsx"),
+    route("cases/:caseKey/expressions", "dryRun/expressionsFile.ts"),
     route("cases/:caseKey/exercise", "exercise/makePage.tsx"),
     route("exercises/:exerciseKey", "exercise/page.tsx"),
     route("sheets", "sheets/page.tsx"),

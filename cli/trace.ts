@@ -1,7 +1,9 @@
 import { type Command, InvalidArgumentError, Option } from "commander";
-import { traceFormats, uncaughtError } from "../core/formats/traceFormats.ts";
+import { type MoreColumn, moreColumns, traceFormats, uncaughtError } from "../core/formats/traceFormats.ts";
 import { unknownBecause } from "../core/outcome/outcome.ts";
-import { buildTable, type TraceTable } from "../core/trace/table.ts";
+import { decodeText } from "../core/source/decode.ts";
+import { readableTable } from "../core/trace/annotate.ts";
+import { type RowPolicy, rowPolicies, type TraceTable } from "../core/trace/table.ts";
 import { readLimits } from "../server/limits.ts";
 import { createToolchains } from "../server/toolchains/toolchains.ts";
 import { chooseLanguage, MaterialProblem, readProgram, readText } from "./material.ts";
@@ -30,6 +32,17 @@ function keysOf(table: TraceTable, names: readonly string[]): string[] {
   });
 }
 
+/** The further columns that are meant. Throws MaterialProblem for one that there is not. */
+function moreOf(names: string | undefined): MoreColumn[] {
+  return (names ?? "").split(",").flatMap((given) => {
+    const name = given.trim();
+    if (name === "") return [];
+    if (!(name in moreColumns))
+      throw new MaterialProblem(`there is no column ${name}; there are ${Object.keys(moreColumns).join(", ")}`);
+    return [name as MoreColumn];
+  });
+}
+
 /** Adds `bent-nail trace`. */
 export function addTraceCommand(program: Command): void {
   program
@@ -39,10 +52,11 @@ export function addTraceCommand(program: Command): void {
     .option("--language <id>", "language of the program")
     .option("--input <file>", "what is typed in")
     .addOption(
-      new Option("--rows <policy>", "a row for every executed line or for every change")
-        .choices(["line", "change"])
+      new Option("--rows <policy>", "a row for every executed line, for every change, or for every pass of a loop")
+        .choices([...rowPolicies])
         .default("line"),
     )
+    .option("--with <columns>", `more columns of csv and md, comma between: ${Object.keys(moreColumns).join(", ")}`)
     .option("--columns <names>", "only these variables, comma between")
     .addOption(new Option("--format <format>", "how it is printed").choices(Object.keys(traceFormats)).default("md"))
     .option("--limit <steps>", "most steps to record", wholeNumber)
@@ -52,7 +66,8 @@ export function addTraceCommand(program: Command): void {
         options: {
           language?: string;
           input?: string;
-          rows: "line" | "change";
+          rows: RowPolicy;
+          with?: string;
           columns?: string;
           format: string;
           limit?: number;
@@ -78,10 +93,12 @@ export function addTraceCommand(program: Command): void {
             throw new MaterialProblem(
               `the program was refused before any line ran: ${trace.outcome.diagnostics[0]?.message ?? ""}`,
             );
-          const all = buildTable(trace, { rows: options.rows });
+          const text = files[0] ? decodeText(files[0].bytes).text : "";
+          const all = readableTable(language, text, trace, { rows: options.rows });
           const columns = options.columns && keysOf(all, options.columns.split(","));
-          const table = columns ? buildTable(trace, { rows: options.rows, columns }) : all;
-          process.stdout.write((traceFormats[options.format] ?? traceFormats.md)(table, trace));
+          const table = columns ? readableTable(language, text, trace, { rows: options.rows, columns }) : all;
+          const write = traceFormats[options.format] ?? traceFormats.md;
+          process.stdout.write(write(table, trace, moreOf(options.with)));
           if (trace.cut) process.stderr.write(`bent-nail: ${trace.cut}\n`);
           const error = uncaughtError(trace);
           if (error) process.stderr.write(`bent-nail: the program was stopped by ${error}\n`);

@@ -89,6 +89,7 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
           <select name="rows" defaultValue={trace.rows} className="field">
             <option value="line">line</option>
             <option value="change">change</option>
+            <option value="pass">pass of a loop</option>
           </select>
         </label>
       </Form>
@@ -164,6 +165,12 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
           </label>
         ))}
       </fieldset>
+      <Link
+        className="link text-sm"
+        to={`/cases/${view.key}/run?version=${trace.version}&check=${trace.check}&rows=${trace.rows}`}
+      >
+        In a room of its own: the table beside the program, values, the line taken apart
+      </Link>
       <Link
         className="link text-sm"
         to={`/print/cases/${view.key}/table?version=${trace.version}&check=${trace.check}&rows=${trace.rows}`}

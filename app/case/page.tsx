@@ -26,6 +26,7 @@ import { proposalOf } from "./proposal.ts";
 import { CaseRevision } from "./Revision.tsx";
 import { StructureLeaf } from "./StructureLeaf.tsx";
 import { TraceLeaf } from "./TraceLeaf.tsx";
+import { rowsSchema } from "./traceView.ts";
 import { useSearch } from "./useSearch.ts";
 import { VerdictStrip } from "./VerdictStrip.tsx";
 import { VersionsLeaf } from "./VersionsLeaf.tsx";
@@ -51,7 +52,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     leaf,
     check: query.get("check"),
     version: query.get("version"),
-    rows: query.get("rows") === "change" ? "change" : "line",
+    rows: rowsSchema.parse(query.get("rows")),
     through: readWalkPlace(query.get("through")),
     depth: depthSchema.parse(query.get("depth")),
     from: wholeNumber(query.get("from"), { from: 0, to: 1_000_000, otherwise: 0 }),

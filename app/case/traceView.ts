@@ -1,18 +1,22 @@
+import { z } from "zod";
 import { runnableLines } from "../../core/languages/runnable.ts";
 import { lineTexts } from "../../core/source/lines.ts";
+import { readableTable } from "../../core/trace/annotate.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
-import { buildTable, type RowPolicy, type TraceTable } from "../../core/trace/table.ts";
+import { type RowPolicy, rowPolicies, type TraceTable } from "../../core/trace/table.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
 import { judgeVersion, languageOf, recordVersion } from "../../server/judge/judge.ts";
 import type { Services } from "../../server/services.ts";
 
+/** What an address says of rows; a row for each line where it says nothing that is known. */
+export const rowsSchema = z.enum(rowPolicies).catch("line");
+
 /** Rows of a trace table sent to the page at once. */
 export const rowsShown = 1000;
 
-export type TraceView = {
+/** A recorded run of a version with a check's input, as a trace table. */
+export type RunTable = {
   table: TraceTable;
-  total: number;
-  from: number;
   check: string;
   version: string;
   lines: string[];
@@ -21,36 +25,36 @@ export type TraceView = {
   rows: RowPolicy;
   differs: string | null;
   ended: string;
+  /** What the check says is to come out; null where it says nothing. */
+  intended: string | null;
 };
 
-/** The trace table of a version with a check's input, one page of rows. */
-export async function traceView(
-  services: Services,
-  found: WholeCase,
-  wanted: { check: string | null; version: string | null; rows: RowPolicy; from: number },
-): Promise<TraceView | null> {
+/** One page of the rows of such a table. */
+export type TraceView = RunTable & { total: number; from: number };
+
+type Wanted = { check: string | null; version: string | null; rows: RowPolicy };
+
+/** The whole trace table of a version with a check's input; the current version and the first check where none is asked for. */
+export async function runTable(services: Services, found: WholeCase, wanted: Wanted): Promise<RunTable | null> {
   const version = found.loaded.find((each) => each.key === wanted.version) ?? versionOf(found, found.current_version);
   const check = found.checks.find((each) => each.key === wanted.check) ?? found.checks[0];
   if (!check) return null;
   const trace = await recordVersion(services, found, version, check);
   if (!trace) return null;
-  const table = buildTable(trace, { rows: wanted.rows });
+  const text = version.files[0]?.text ?? "";
   const judged = await judgeVersion(services, { ...found, checks: [check] }, version);
   const plain = judged.deciding.outcome;
   const differs =
     plain && !isSameRun(languageOf(found), plain, trace)
       ? "The recorded run did not go as the plain run did (a clock, chance, a limit or a value that was never set may be at play). The plain run decides."
       : null;
-  const from = Math.max(0, Math.min(wanted.from, table.rows.length - 1));
   const primary = trace.outcome.diagnostics.find((diagnostic) => diagnostic.primary);
   return {
-    table: { ...table, rows: table.rows.slice(from, from + rowsShown) },
-    total: table.rows.length,
-    from,
+    table: readableTable(languageOf(found), text, trace, { rows: wanted.rows }),
     check: check.key,
     version: version.key,
-    lines: lineTexts(version.files[0]?.text ?? ""),
-    runnable: runnableLines(languageOf(found), version.files[0]?.text ?? ""),
+    lines: lineTexts(text),
+    runnable: runnableLines(languageOf(found), text),
     rows: wanted.rows,
     differs,
     ended:
@@ -61,5 +65,24 @@ export async function traceView(
           : trace.outcome.stoppedBy === "none"
             ? "It ended by itself."
             : (trace.cut ?? ""),
+    intended: check.expected,
+  };
+}
+
+/** The trace table of a version with a check's input, one page of rows. */
+export async function traceView(
+  services: Services,
+  found: WholeCase,
+  wanted: Wanted & { from: number },
+): Promise<TraceView | null> {
+  const run = await runTable(services, found, wanted);
+  if (!run) return null;
+  const { table } = run;
+  const from = Math.max(0, Math.min(wanted.from, table.rows.length - 1));
+  return {
+    ...run,
+    table: { ...table, rows: table.rows.slice(from, from + rowsShown) },
+    total: table.rows.length,
+    from,
   };
 }

@@ -30,6 +30,7 @@ const inDryRun: readonly KeyRow[] = [
   { keys: "N", does: "next line" },
   { keys: "B", does: "back" },
   { keys: "P", does: "to the next breakpoint, or to the end" },
+  { keys: "O, L", does: "over what the line calls, out of the call (in the dry run's own room)" },
   { keys: "Enter, Space on a line", does: "set a breakpoint, or take it away" },
 ];
 
@@ -40,11 +41,12 @@ export function KeysDialog() {
   const { pathname } = useLocation();
   const [query] = useSearchParams();
   const onCase = pathname.startsWith("/cases/");
+  const inRoom = onCase && pathname.endsWith("/run");
   const rows = [
     ...everywhere,
-    ...(onCase ? onListing : []),
+    ...(onCase && !inRoom ? onListing : []),
     ...(pathname === "/alike" ? onGroups : []),
-    ...(onCase && query.get("leaf") === "trace" ? inDryRun : []),
+    ...(inRoom || (onCase && query.get("leaf") === "trace") ? inDryRun : []),
   ];
 
   useEffect(() => {

@@ -2,6 +2,7 @@ import { data } from "react-router";
 import { readHandTable } from "../../core/trace/handTable.ts";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { caseView } from "../case/caseView.ts";
+import { rowsSchema } from "../case/traceView.ts";
 import type { Route } from "./+types/tablePage.ts";
 import { PrintedProgram, PrintedTraceTable, PrintPage } from "./PrintPage.tsx";
 
@@ -20,7 +21,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     leaf: "trace",
     check: query.get("check"),
     version: query.get("version"),
-    rows: query.get("rows") === "change" ? "change" : "line",
+    rows: rowsSchema.parse(query.get("rows")),
     from: 0,
   });
   const byHand = readHandTable(found.hand_table);

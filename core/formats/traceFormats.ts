@@ -1,9 +1,17 @@
-import { hasInput, inputCell, type TableRow, type TraceTable } from "../trace/table.ts";
+import { callCell, hasInput, inputCell, type TableRow, type TraceTable } from "../trace/table.ts";
 import type { Trace } from "../trace/trace.ts";
 import { messageOf } from "../verdict/words.ts";
 import { csvOf } from "./csv.ts";
 
-type Writer = (table: TraceTable, trace: Trace) => string;
+type Writer = (table: TraceTable, trace: Trace, wanted?: readonly MoreColumn[]) => string;
+
+/** Columns that a table has where they are wanted, between its variables and what was typed in. */
+export const moreColumns = {
+  condition: (row: TableRow) => row.condition ?? "",
+  pass: (row: TableRow) => row.pass ?? "",
+  call: callCell,
+} as const satisfies Readonly<Record<string, (row: TableRow) => string>>;
+export type MoreColumn = keyof typeof moreColumns;
 
 /** The message of an error that nobody caught, as its tool says it; "" where none ended the run. */
 export function uncaughtError({ outcome }: Pick<Trace, "outcome">): string {
@@ -21,12 +29,13 @@ function outputCell({ output, unseen }: TableRow): string {
 }
 
 /** The table as cells; what ended the run stands in the last row, where the output does. */
-function grid(table: TraceTable, trace: Pick<Trace, "outcome">): string[][] {
+function grid(table: TraceTable, trace: Pick<Trace, "outcome">, wanted: readonly MoreColumn[] = []): string[][] {
   const error = uncaughtError(trace);
   const typed = hasInput(table);
   const head = [
     "line",
     ...table.columns.map((column) => (column.functionName ? `${column.functionName}: ${column.title}` : column.title)),
+    ...wanted,
     ...(typed ? ["input"] : []),
     "output",
   ];
@@ -35,6 +44,7 @@ function grid(table: TraceTable, trace: Pick<Trace, "outcome">): string[][] {
     ...table.rows.map((row, index) => [
       String(row.line),
       ...table.columns.map((column) => row.cells[column.key] ?? ""),
+      ...wanted.map((name) => moreColumns[name](row)),
       ...(typed ? [inputCell(row)] : []),
       [outputCell(row), index === table.rows.length - 1 ? error : ""].filter((part) => part !== "").join("\n"),
     ]),
@@ -42,7 +52,7 @@ function grid(table: TraceTable, trace: Pick<Trace, "outcome">): string[][] {
 }
 
 /** As comma-separated values. */
-const csv: Writer = (table, trace) => csvOf(grid(table, trace));
+const csv: Writer = (table, trace, wanted) => csvOf(grid(table, trace, wanted));
 
 /** A cell in which nothing is markup but the line breaks: what a program printed is shown and does nothing. */
 function plainCell(cell: string): string {
@@ -55,8 +65,8 @@ function plainCell(cell: string): string {
 }
 
 /** A table in Markdown (GitHub Flavored Markdown, tables). */
-const markdown: Writer = (table, trace) => {
-  const cells = grid(table, trace);
+const markdown: Writer = (table, trace, wanted) => {
+  const cells = grid(table, trace, wanted);
   const [head = "", ...body] = cells.map((row) => `| ${row.map(plainCell).join(" | ")} |`);
   return [head, `|${" --- |".repeat(cells[0]?.length ?? 0)}`, ...body].join("\n").concat("\n");
 };

@@ -114,5 +114,19 @@ export function createObjectStore() {
     return `${stored.type}(${joined})`;
   }
 
-  return { learn, apply, write, isUnset };
+  /** A value with all that it holds by now; what holds itself is left out there. */
+  function whole(value: Value, open: ReadonlySet<number> = new Set()): Value {
+    const stored = contentsOf(value);
+    if (value.text !== undefined || !stored || (value.id !== undefined && open.has(value.id))) return value;
+    const inside = value.id === undefined ? open : new Set([...open, value.id]);
+    const { length, type, shape } = stored;
+    return {
+      ...{ type, shape },
+      ...(value.id === undefined ? {} : { id: value.id }),
+      ...(length === undefined || length <= stored.items.length ? {} : { length }),
+      items: stored.items.map((item) => ({ ...item, value: whole(item.value, inside) })),
+    };
+  }
+
+  return { learn, apply, write, isUnset, whole };
 }

@@ -17,6 +17,9 @@ export type TableRow = {
   arguments?: readonly string[];
   returned?: string;
   raised?: string;
+  /** What a decision of the line came to, with what was not looked at; and in which passes of loops the row is (`2.3`). */
+  condition?: string;
+  pass?: string;
   cells: Readonly<Record<string, string>>;
   output: string;
   input?: string;
@@ -29,8 +32,12 @@ export type TraceTable = { columns: TableColumn[]; rows: TableRow[]; cut?: strin
 /** What a table is made of: the recorded steps, and in words what is missing. */
 export type TraceSteps = Pick<Trace, "steps" | "cut"> & Partial<Trace>;
 
-/** "line": a row for every executed line. "change": only rows in which a column changes or something is printed. */
-export type RowPolicy = "line" | "change";
+/**
+ * "line": a row for every executed line. "change": only rows in which a column changes, something is printed or typed in, or a
+ * decision is made. "pass": one for each pass of an innermost loop (annotate.ts).
+ */
+export const rowPolicies = ["line", "change", "pass"] as const;
+export type RowPolicy = (typeof rowPolicies)[number];
 
 type Cell = { column: TableColumn; value: Value | null; text: string };
 
@@ -54,7 +61,7 @@ function columnOf(title: string, functionName: string | undefined): TableColumn 
  */
 export function buildTable(
   trace: TraceSteps,
-  options: { rows?: RowPolicy; columns?: readonly string[] } = {},
+  options: { rows?: "line" | "change"; columns?: readonly string[] } = {},
 ): TraceTable {
   const store = createObjectStore();
   const columns = new Map<string, TableColumn>();
@@ -126,17 +133,23 @@ export function buildTable(
   }
   const all = [...columns.values()];
   const shown = chosen ? all.filter((column) => chosen.has(column.key)) : all;
-  const changed = (row: TableRow) =>
+  return {
+    columns: shown,
+    rows: options.rows === "change" ? rows.filter(isChange) : rows,
+    ...(trace.cut === undefined ? {} : { cut: trace.cut }),
+  };
+}
+
+/** Whether a row tells something: a change, something printed or typed in, a decision, what a function gives back. */
+export function isChange(row: TableRow): boolean {
+  return (
     Object.keys(row.cells).length > 0 ||
     row.returned !== undefined ||
     row.output !== "" ||
     row.raised !== undefined ||
-    row.input !== undefined;
-  return {
-    columns: shown,
-    rows: options.rows === "change" ? rows.filter(changed) : rows,
-    ...(trace.cut === undefined ? {} : { cut: trace.cut }),
-  };
+    row.condition !== undefined ||
+    row.input !== undefined
+  );
 }
 
 /** What a function is given where it is entered: the values that its own names get there, in their order. */

@@ -1,0 +1,68 @@
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { useEffect, useRef } from "react";
+import type { TraceTable } from "../../core/trace/table.ts";
+import { TraceHead, type TraceShows } from "../components/TraceHead.tsx";
+import { TraceRow } from "../components/TraceTableView.tsx";
+
+/** Height of a row in pixels, as `.trace-table td` has it. */
+const rowHeight = 28;
+
+/** A trace table of any length up to the row that ran last, which is kept in sight; rows are made as they come into view. */
+export function DryRunTable({ table, shows, done }: { table: TraceTable; shows: TraceShows; done: number }) {
+  const box = useRef<HTMLElement>(null);
+  const rows = useVirtualizer({
+    count: done,
+    getScrollElement: () => box.current,
+    estimateSize: () => rowHeight,
+    overscan: 12,
+    initialRect: { width: 800, height: 560 },
+    scrollPaddingStart: 44,
+    scrollPaddingEnd: rowHeight,
+  });
+  const { scrollToIndex } = rows;
+  useEffect(() => {
+    scrollToIndex(Math.max(0, done - 1), { align: "auto" });
+  }, [done, scrollToIndex]);
+  const drawn = rows.getVirtualItems();
+  const [first, last] = [drawn[0], drawn.at(-1)];
+  return (
+    <section
+      ref={box}
+      className="leaf max-h-[34rem] overflow-auto"
+      aria-label="Trace table"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a part that scrolls is to be reached by keys
+      tabIndex={0}
+    >
+      <table className="trace-table trace-table-sticky" aria-rowcount={table.rows.length + 1}>
+        <caption className="sr-only">Trace table of the recorded run</caption>
+        <TraceHead columns={table.columns} shows={shows} />
+        <tbody>
+          {first && first.start > 0 && (
+            <tr>
+              <td className="trace-space" style={{ height: first.start }} />
+            </tr>
+          )}
+          {drawn.map(({ index }) => {
+            const row = table.rows[index];
+            if (!row) return null;
+            return (
+              <TraceRow
+                key={row.step}
+                row={row}
+                columns={table.columns}
+                shows={shows}
+                newest={index === done - 1}
+                place={index + 2}
+              />
+            );
+          })}
+          {last && (
+            <tr>
+              <td className="trace-space" style={{ height: rows.getTotalSize() - last.end }} />
+            </tr>
+          )}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,95 @@
+import { useState } from "react";
+import * as moves from "../../core/trace/moves.ts";
+
+/** The moves of a dry run, as words with their keys; those that lead nowhere from here are switched off. */
+export function MoveBar({
+  rows,
+  done,
+  breakpoints,
+  intended,
+  stands,
+  onGo,
+}: {
+  rows: moves.Rows;
+  done: number;
+  breakpoints: ReadonlySet<number>;
+  intended: string | null;
+  /** Where the dry run stands, in words. */
+  stands: string;
+  onGo: (done: number | null) => void;
+}) {
+  const [pass, setPass] = useState("");
+  const [said, setSaid] = useState("");
+  const count = rows.length;
+  const wrong = intended === null ? null : moves.toFirstWrong(rows, intended);
+  const crash = moves.toCrash(rows);
+  const deep = (rows[done]?.depth ?? 0) > 0;
+  const toPass = () => {
+    const to = moves.toPass(rows, pass.trim());
+    setSaid(to === null ? `There is no pass ${pass.trim()}.` : "");
+    onGo(to);
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <button type="button" className="press" onClick={() => onGo(done - 1)} disabled={done === 0}>
+        Back <kbd className="text-xs">B</kbd>
+      </button>
+      <button type="button" className="press press-main" onClick={() => onGo(done + 1)} disabled={done === count}>
+        Next line <kbd className="text-xs">N</kbd>
+      </button>
+      <button type="button" className="press" onClick={() => onGo(moves.over(rows, done))} disabled={done === count}>
+        Step over <kbd className="text-xs">O</kbd>
+      </button>
+      <button type="button" className="press" onClick={() => onGo(moves.out(rows, done))} disabled={!deep}>
+        Step out <kbd className="text-xs">L</kbd>
+      </button>
+      <button
+        type="button"
+        className="press"
+        onClick={() => onGo(moves.toBreakpoint(rows, done, breakpoints))}
+        disabled={done === count || breakpoints.size === 0}
+      >
+        To next breakpoint <kbd className="text-xs">P</kbd>
+      </button>
+      <form
+        className="flex items-center gap-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          toPass();
+        }}
+      >
+        <label className="text-sm font-normal">
+          Pass{" "}
+          <input
+            className="field w-16"
+            value={pass}
+            placeholder="3"
+            onChange={(event) => setPass(event.target.value)}
+          />
+        </label>
+        <button type="submit" className="press press-quiet" disabled={pass.trim() === ""}>
+          Go
+        </button>
+      </form>
+      {wrong !== null && (
+        <button type="button" className="press press-quiet" onClick={() => onGo(wrong)}>
+          To the first wrong output
+        </button>
+      )}
+      {crash !== null && (
+        <button type="button" className="press press-quiet" onClick={() => onGo(crash)}>
+          To where it was stopped
+        </button>
+      )}
+      <button type="button" className="press press-quiet" onClick={() => onGo(0)}>
+        To the start
+      </button>
+      <button type="button" className="press press-quiet" onClick={() => onGo(count)}>
+        To the end
+      </button>
+      <span className="note-small" role="status">
+        {said || stands}
+      </span>
+    </div>
+  );
+}

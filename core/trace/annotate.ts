@@ -1,0 +1,109 @@
+import type { Language } from "../languages/language.ts";
+import { type Decision, decisionsOf } from "./conditions.ts";
+import { type PassOf, passesOf, passText } from "./passes.ts";
+import { buildTable, isChange, type RowPolicy, type TableRow, type TraceTable } from "./table.ts";
+import type { Trace } from "./trace.ts";
+
+/** The trace table of a recorded run of a program in a language, with its decisions and passes, in the rows that are wanted. */
+export function readableTable(
+  language: Language,
+  text: string,
+  trace: Trace,
+  options: { rows?: RowPolicy; columns?: readonly string[] } = {},
+): TraceTable {
+  const table = annotated(
+    language,
+    text,
+    trace,
+    buildTable(trace, options.columns ? { columns: options.columns } : {}),
+  );
+  if (options.rows === "pass") return byPass(language, text, trace, table);
+  return options.rows === "change" ? { ...table, rows: table.rows.filter(isChange) } : table;
+}
+
+/** A decision as it stands in a table: what it came to, and what was not looked at. */
+export function conditionText({ holds, skipped }: Decision): string {
+  return [String(holds), ...skipped.map((part) => `${part}: not looked at`)].join("; ");
+}
+
+/** A table with what its rows' decisions came to, and the passes of loops in which they are. `table` has a row for every step. */
+export function annotated(
+  language: Language,
+  text: string,
+  trace: Pick<Trace, "steps">,
+  table: TraceTable,
+): TraceTable {
+  const decisions = decisionsOf(language, text, trace);
+  const passes = passesOf(language, text, trace);
+  const places = new Map(trace.steps.map((step, place) => [step.index, place]));
+  return {
+    ...table,
+    rows: table.rows.map((row) => {
+      const place = places.get(row.step) ?? -1;
+      const decision = decisions.get(place);
+      const pass = passText(passes.get(place));
+      return { ...row, ...(decision ? { condition: conditionText(decision) } : {}), ...(pass === "" ? {} : { pass }) };
+    }),
+  };
+}
+
+/** Whether a table's rows have decisions, and passes. */
+export const hasConditions = (table: Pick<TraceTable, "rows">) => table.rows.some((row) => row.condition !== undefined);
+export const hasPasses = (table: Pick<TraceTable, "rows">) => table.rows.some((row) => row.pass !== undefined);
+
+/**
+ * A table with a row for each pass of its innermost loops: the values at the end of the pass, all that was printed and typed in it.
+ * Rows outside of loops, and those that only look and go on with no pass, stay as they are.
+ */
+export function byPass(language: Language, text: string, trace: Pick<Trace, "steps">, table: TraceTable): TraceTable {
+  const passes = passesOf(language, text, trace);
+  const innermost = (place: number): PassOf | undefined => passes.get(place)?.at(-1);
+  const places = new Map(trace.steps.map((step, place) => [step.index, place]));
+  const rows: TableRow[] = [];
+  let open: { row: TableRow; key: string } | null = null;
+  /** Rows of a header wait: they belong to the pass that begins with them. */
+  let waiting: TableRow[] = [];
+  const merge = (one: TableRow, other: TableRow): TableRow => ({
+    ...one,
+    ...{ step: other.step, cells: { ...one.cells, ...other.cells }, output: one.output + other.output },
+    ...(one.input === undefined && other.input === undefined ? {} : { input: (one.input ?? "") + (other.input ?? "") }),
+    ...(other.raised === undefined ? {} : { raised: other.raised }),
+    ...(other.unseen === undefined ? {} : { unseen: other.unseen }),
+    ...(other.pass === undefined ? {} : { pass: other.pass }),
+    line: other.line,
+  });
+  const close = () => {
+    if (open) rows.push(open.row);
+    open = null;
+  };
+  for (const row of table.rows) {
+    const place = places.get(row.step) ?? -1;
+    const inner = innermost(place);
+    const frame = trace.steps[place]?.frame;
+    if (!inner || row.call !== undefined) {
+      close();
+      rows.push(...waiting, row);
+      waiting = [];
+      continue;
+    }
+    if (row.line === inner.loop.header) {
+      close();
+      waiting.push(row);
+      continue;
+    }
+    const key = `${frame} ${inner.loop.header} ${passText(passes.get(place))}`;
+    if (open && (open as { key: string }).key === key) open = { key, row: merge((open as { row: TableRow }).row, row) };
+    else {
+      close();
+      const before = waiting.pop();
+      rows.push(...waiting);
+      waiting = [];
+      const start = before ? merge(before, row) : row;
+      const { condition: _, ...rest } = start;
+      open = { key, row: rest };
+    }
+  }
+  close();
+  rows.push(...waiting);
+  return { ...table, rows };
+}

@@ -1,0 +1,73 @@
+import type { TableRow } from "./table.ts";
+
+/**
+ * Moves of a dry run. `done` is how many rows have run; the nib stands on the row after them. Each gives the new `done`, or null where
+ * there is nothing to go to.
+ */
+export type Rows = ReadonlyArray<Pick<TableRow, "line" | "file" | "depth" | "cells" | "output" | "pass" | "raised">>;
+
+/** Over what the line calls: to the next row that is no deeper. */
+export function over(rows: Rows, done: number): number | null {
+  const at = rows[done];
+  if (!at) return null;
+  const next = rows.findIndex((row, place) => place > done && row.depth <= at.depth);
+  return next < 0 ? rows.length : next;
+}
+
+/** Out of the call: to the next row that is less deep. */
+export function out(rows: Rows, done: number): number | null {
+  const at = rows[done];
+  if (!at || at.depth === 0) return null;
+  const next = rows.findIndex((row, place) => place > done && row.depth < at.depth);
+  return next < 0 ? rows.length : next;
+}
+
+/** To the next row whose line has a breakpoint, or to the end. */
+export function toBreakpoint(rows: Rows, done: number, breakpoints: ReadonlySet<number>): number {
+  const next = rows.findIndex((row, place) => place > done && row.file === 0 && breakpoints.has(row.line));
+  return next < 0 ? rows.length : next;
+}
+
+/** To the first row of a pass, as it is written in the table (`3`, `2.3`); the first one there is, wherever the nib stands. */
+export function toPass(rows: Rows, pass: string): number | null {
+  const next = rows.findIndex((row) => row.pass === pass);
+  return next < 0 ? null : next;
+}
+
+/** To just before the row in which a variable changed last, before where the nib stands. */
+export function toLastChange(rows: Rows, done: number, column: string): number | null {
+  const last = rows.slice(0, Math.max(0, done)).findLastIndex((row) => column in row.cells);
+  return last < 0 ? null : last;
+}
+
+/** To the row that was stopped by an error, the last one there is. */
+export function toCrash(rows: Rows): number | null {
+  const last = rows.findLastIndex((row) => row.raised !== undefined);
+  return last < 0 ? null : last;
+}
+
+/**
+ * To the row that printed the first character that differs from what is intended; null where all of it is as intended. Blanks and
+ * line ends at the end do not count.
+ */
+export function toFirstWrong(rows: Rows, intended: string): number | null {
+  const printed = rows.map((row) => row.output).join("");
+  if (printed.trimEnd() === intended.trimEnd()) return null;
+  let at = 0;
+  while (at < printed.length && printed[at] === intended[at]) at += 1;
+  let seen = 0;
+  for (const [place, row] of rows.entries()) {
+    seen += row.output.length;
+    if (row.output !== "" && seen > at) return place;
+  }
+  // All that was printed is right; something is missing at the end.
+  return rows.length;
+}
+
+/** What every column holds when `done` rows have run, those that changed last first, with the place of that change. */
+export function valuesAt(rows: Rows, done: number): Array<{ key: string; text: string; at: number }> {
+  const found = new Map<string, { key: string; text: string; at: number }>();
+  for (const [at, row] of rows.slice(0, done).entries())
+    for (const [key, text] of Object.entries(row.cells)) found.set(key, { key, text, at });
+  return [...found.values()].sort((one, other) => other.at - one.at);
+}
