@@ -47,7 +47,7 @@ export function TraceRow({
         );
       })}
       {shows.input && <td className={row.input === undefined ? undefined : "changed"}>{inputCell(row)}</td>}
-      <td className={`trace-output ${row.output ? "changed" : ""}`}>
+      <td className={row.output ? "changed trace-output" : "trace-output"}>
         {row.raised ?? row.output.replace(/\n$/, "")}
         {row.unseen !== undefined && (
           <span className="block max-w-28 whitespace-normal font-sans text-xs font-normal">{neverSeen}</span>

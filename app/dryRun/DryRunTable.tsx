@@ -26,13 +26,7 @@ export function DryRunTable({ table, shows, done }: { table: TraceTable; shows: 
   const drawn = rows.getVirtualItems();
   const [first, last] = [drawn[0], drawn.at(-1)];
   return (
-    <section
-      ref={box}
-      className="leaf max-h-[34rem] overflow-auto"
-      aria-label="Trace table"
-      // biome-ignore lint/a11y/noNoninteractiveTabindex: a part that scrolls is to be reached by keys
-      tabIndex={0}
-    >
+    <section ref={box} className="leaf max-h-[34rem] overflow-auto" aria-label="Trace table" tabIndex={0}>
       <table className="trace-table trace-table-sticky" aria-rowcount={table.rows.length + 1}>
         <caption className="sr-only">Trace table of the recorded run</caption>
         <TraceHead columns={table.columns} shows={shows} />
@@ -56,7 +50,7 @@ export function DryRunTable({ table, shows, done }: { table: TraceTable; shows: 
               />
             );
           })}
-          {last && (
+          {last && rows.getTotalSize() > last.end && (
             <tr>
               <td className="trace-space" style={{ height: rows.getTotalSize() - last.end }} />
             </tr>

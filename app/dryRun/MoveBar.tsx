@@ -58,8 +58,8 @@ export function MoveBar({
           toPass();
         }}
       >
-        <label className="text-sm font-normal">
-          Pass{" "}
+        <label className="inline-flex flex-row items-center gap-1 text-sm font-normal">
+          <span>Pass</span>
           <input
             className="field w-16"
             value={pass}
@@ -68,7 +68,7 @@ export function MoveBar({
           />
         </label>
         <button type="submit" className="press press-quiet" disabled={pass.trim() === ""}>
-          Go
+          To this pass
         </button>
       </form>
       {wrong !== null && (

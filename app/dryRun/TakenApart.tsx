@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import type { WorkedLine } from "../../core/expressions/evaluate.ts";
-import type { TakenApart as Expression } from "./expressionsFile.ts";
+import type { TakenApart as Expression } from "../../core/expressions/takenApart.ts";
 
 const uses = {
   ...{

@@ -19,7 +19,7 @@ import { ValuesNow } from "./ValuesNow.tsx";
 export const meta: Route.MetaFunction = () => [{ title: "Dry run · Bent Nail" }];
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
-  const found = await findCase(context.services.database, params.caseKey);
+  const found = await findCase(context.services.database, params.caseKey, "all");
   if (!found) throw data("There is no such case.", { status: 404 });
   const query = new URL(request.url).searchParams;
   const rows = rowsSchema.parse(query.get("rows"));
@@ -33,7 +33,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   return {
     ...rest,
     ...{ key: found.key, title: found.title, columns: table.columns, cut: table.cut ?? null, packed: packRows(table) },
-    versions: found.loaded.map((version, at) => ({ key: version.key, name: `${at + 1} (${version.origin})` })),
+    versions: found.versions.map((version) => ({ key: version.key, name: `${version.number} (${version.origin})` })),
     checks: found.checks.map((check, at) => ({
       key: check.key,
       name: check.handed_in ? "the run as handed in" : `check ${at + 1} (${check.kind})`,

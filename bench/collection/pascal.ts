@@ -39,7 +39,7 @@ end.
   {
     name: "tides",
     language: "pascal",
-    text: `program Tides;
+    text: `program TideTable;
 var
   tides: array[1..20] of integer;
   n, i, high, sum, rising: integer;

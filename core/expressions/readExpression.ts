@@ -13,5 +13,11 @@ export function expressionTree(language: Language, text: string): SyntaxNode | n
   const tokens = placed(text, language.tokens(text)).filter((token) => token.kind !== "comment");
   const reader: Reader = { tokens, at: 0, rules: values.reads, depth: 1 };
   const tree = readExpression(reader);
-  return tree && reader.at >= tokens.length ? tree : null;
+  return tree && reader.at >= tokens.length && isWhole(tree) ? tree : null;
 }
+
+/** How many sides an operation has. */
+const sides: Partial<Record<SyntaxNode["kind"], number>> = { binary: 2, unary: 1, choice: 3, cast: 2, group: 1 };
+
+const isWhole = (node: SyntaxNode): boolean =>
+  node.children.length >= (sides[node.kind] ?? 0) && node.kind !== "error" && node.children.every(isWhole);

@@ -1,0 +1,97 @@
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { packRows, unpackRows } from "../../core/formats/packedTable.ts";
+import { openTestServices } from "../../server/testServices.ts";
+import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
+import * as tray from "../tray/page.tsx";
+import * as expressions from "./expressionsFile.ts";
+import * as room from "./page.tsx";
+
+let services: Awaited<ReturnType<typeof openTestServices>>;
+beforeAll(async () => {
+  services = await openTestServices();
+  provideServices(services);
+});
+afterAll(() => services.close());
+
+/** Where the loop of passengers takes one too many. */
+const program = `def fare(age):
+    if age < 6 or age > 99:
+        return 0
+    return 7 if age >= 16 else 3
+
+total = 0
+for age in [4, 16, 30]:
+    total = total + fare(age)
+print("Total", total)
+`;
+
+async function collect(text: string, expected: string): Promise<string> {
+  const form = { intent: "collect", program: text, expected, actual: "something else", language: "python" };
+  const said = await answered(tray.action(asked({}, { form })));
+  const key = /\/cases\/(\w+)/.exec(said.location ?? "")?.[1];
+  if (!key) throw new Error(JSON.stringify(said));
+  return key;
+}
+
+async function opened(caseKey: string, query = "") {
+  const path = `/cases/${caseKey}/run${query}`;
+  const data = await room.loader(asked({ caseKey }, { path }));
+  return { path, data, rows: unpackRows(data.packed, data.columns) };
+}
+
+const taken = async (caseKey: string, version: string, check: string, step: number | string) =>
+  expressions.loader(
+    asked({ caseKey }, { path: `/cases/${caseKey}/expressions?version=${version}&check=${check}&step=${step}` }),
+  );
+
+test("the room has every row with its calls, decisions and passes, and the page is drawn from it", async () => {
+  const key = await collect(program, "Total 7");
+  const { path, data, rows } = await opened(key);
+  expect(rows.filter((row) => row.line === 2).map((row) => row.condition)).toEqual([
+    "true; 4 > 99: not looked at",
+    "false",
+    "false",
+  ]);
+  expect(rows.find((row) => row.line === 8)?.pass).toBe("1");
+  expect(data.intended).toBe("Total 7");
+  expect(unpackRows(packRows({ columns: data.columns, rows }), data.columns)).toEqual(rows);
+  const drawn = await textOfPage(room.default, data, path);
+  expect(drawn).toContain("about to run: line 1");
+  expect(drawn).toContain("To the first wrong output");
+  expect(drawn).toContain("No variable has a value yet.");
+  const byPass = await opened(key, "?rows=pass");
+  expect(byPass.rows.length).toBeLessThan(rows.length);
+  expect((await opened(key, "?rows=sideways")).data.rows).toBe("line");
+});
+
+test("a line is taken apart with the values that it had, calls with what they gave back", async () => {
+  const key = await collect(program, "Total 7");
+  const { data, rows } = await opened(key);
+  const second = rows.filter((row) => row.line === 8 && row.pass === "2")[0];
+  const [sum] = await taken(key, data.version, data.check, second?.step ?? -1);
+  expect(sum?.use).toBe("assigned");
+  expect(sum?.machine.map((line) => line.text)).toEqual(["total + fare(age)", "0 + fare(16)", "0 + 7", "7"]);
+  const decision = rows.find((row) => row.line === 2);
+  const [asking] = await taken(key, data.version, data.check, decision?.step ?? -1);
+  expect(asking?.machine.some((line) => line.skipped.length > 0)).toBe(true);
+  expect(asking?.paper.at(-2)?.text).toBe("True or False");
+});
+
+test("steps, versions and cases that there are not give nothing, or say so", async () => {
+  const key = await collect(program, "Total 7");
+  const { data } = await opened(key);
+  expect(await taken(key, data.version, data.check, 99_999)).toEqual([]);
+  expect(await taken(key, data.version, data.check, "second")).toEqual([]);
+  expect(await taken(key, "none", data.check, 1)).toEqual([]);
+  await expect(taken("none", data.version, data.check, 1)).rejects.toMatchObject({ init: { status: 404 } });
+  await expect(opened("none")).rejects.toMatchObject({ init: { status: 404 } });
+});
+
+test("a program that is refused says so, and has no moves", async () => {
+  const key = await collect("if 3 > 2\n    print('full')\n", "full");
+  const { path, data, rows } = await opened(key);
+  expect(rows).toEqual([]);
+  const drawn = await textOfPage(room.default, data, path);
+  expect(drawn).toContain("It was refused before any line ran");
+  expect(drawn).not.toContain("Next line");
+});

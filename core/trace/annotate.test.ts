@@ -1,0 +1,136 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { packRows, unpackRows } from "../formats/packedTable.ts";
+import { findLanguage } from "../languages/languages.ts";
+import type { Outcome } from "../outcome/outcome.ts";
+import { hasConditions, readableTable } from "./annotate.ts";
+import { loopsIn, passesOf, passText } from "./passes.ts";
+import { rowPolicies, type TraceTable } from "./table.ts";
+import type { Step, Trace } from "./trace.ts";
+
+const python = findLanguage("python");
+if (!python) throw new Error("python");
+
+const outcome: Outcome = {
+  ...{ started: true, finished: true, stoppedBy: "none", exit: { code: 0, signal: 0 }, diagnostics: [], console: [] },
+  ...{ effects: [], inputRanOut: false, milliseconds: 1, translator: "" },
+};
+
+/** Steps of one call, each a line with what it gives names and prints. */
+function run(...lines: Array<{ line: number; gives?: Record<string, number>; out?: string }>): Trace {
+  const steps = lines.map(
+    ({ line, gives = {}, out }, index): Step => ({
+      ...{ index, line, file: 0, frame: 0, depth: 0, ...(out === undefined ? {} : { out }) },
+      writes: Object.entries(gives).map(([name, value]) => ({
+        ...{ scope: "global", owner: 0, path: [name] },
+        value: { type: "int", text: String(value) },
+      })),
+    }),
+  );
+  return { outcome, files: ["p.py"], steps };
+}
+
+const text = `load = 0
+for car in [4, 9]:
+    load += car
+    if load > 5 and car > 8:
+        print(load)
+print("end")
+`;
+const ferry = run(
+  { line: 1, gives: { load: 0 } },
+  { line: 2, gives: { car: 4 } },
+  { line: 3, gives: { load: 4 } },
+  { line: 4 },
+  { line: 2, gives: { car: 9 } },
+  { line: 3, gives: { load: 13 } },
+  { line: 4 },
+  { line: 5, out: "13\n" },
+  { line: 2 },
+  { line: 6, out: "end\n" },
+);
+
+test("decisions say what they came to and what was not looked at; passes are counted", () => {
+  const table = readableTable(python, text, ferry);
+  expect(table.rows.map((row) => row.condition)).toEqual([
+    ...[undefined, undefined, undefined, "false; 4 > 8: not looked at", undefined, undefined, "true"],
+    ...[undefined, undefined, undefined],
+  ]);
+  expect(hasConditions(table)).toBe(true);
+  const passes = passesOf(python, text, ferry);
+  expect(ferry.steps.map((_, place) => passText(passes.get(place)))).toEqual([
+    "",
+    "",
+    "1",
+    "1",
+    "1",
+    "2",
+    "2",
+    "2",
+    "2",
+    "",
+  ]);
+});
+
+test("a row for each pass has the values at its end and all that was printed in it", () => {
+  const { rows } = readableTable(python, text, ferry, { rows: "pass" });
+  expect(rows.map(({ line, cells, output, pass }) => ({ line, cells, output, pass }))).toEqual([
+    { line: 1, cells: { load: "0" }, output: "", pass: undefined },
+    { line: 4, cells: { car: "4", load: "4" }, output: "", pass: "1" },
+    { line: 5, cells: { car: "9", load: "13" }, output: "13\n", pass: "2" },
+    { line: 2, cells: {}, output: "", pass: "2" },
+    { line: 6, cells: {}, output: "end\n", pass: undefined },
+  ]);
+});
+
+test("loops inside loops count each for themselves, and begin anew with every pass around them", () => {
+  const nested = "while a < 2:\n    b = 0\n    while b < 2:\n        b += 1\n    a += 1\n";
+  expect(loopsIn(python, nested)).toEqual([
+    { header: 1, from: 2, to: 5, within: 0 },
+    { header: 3, from: 4, to: 4, within: 1 },
+  ]);
+  const lines = [1, 2, 3, 4, 3, 4, 3, 5, 1, 2, 3, 4, 3, 4, 3, 5, 1];
+  const trace = run(...lines.map((line) => ({ line })));
+  const passes = passesOf(python, nested, trace);
+  expect(lines.map((_, place) => passText(passes.get(place)))).toEqual([
+    ...["", "1", "1", "1.1", "1.1", "1.2", "1.2", "1", "1"],
+    ...["2", "2", "2.1", "2.1", "2.2", "2.2", "2", "2"],
+  ]);
+});
+
+/** What is left when all has run: every column's last value, and everything that was printed. */
+function ends({ rows }: TraceTable) {
+  const last: Record<string, string> = {};
+  for (const row of rows) Object.assign(last, row.cells);
+  return { last, printed: rows.map((row) => row.output).join("") };
+}
+
+const program = "a = 1\nwhile a < 9:\n    b = a\n    if b > 3:\n        c = b\n    print(a)\n    a += 1\nprint(c)\n";
+const lines = fc.array(
+  fc.record({
+    line: fc.integer({ min: 1, max: 8 }),
+    gives: fc.dictionary(fc.constantFrom("a", "b", "c"), fc.integer({ min: 0, max: 3 }), { maxKeys: 2 }),
+    out: fc.option(fc.constantFrom("1\n", "x"), { nil: undefined }),
+  }),
+  { maxLength: 40 },
+);
+
+test("one run in three layouts holds the same values", () => {
+  fc.assert(
+    fc.property(lines, (given) => {
+      const trace = run(...given.map(({ out, ...rest }) => ({ ...rest, ...(out === undefined ? {} : { out }) })));
+      const tables = rowPolicies.map((rows) => readableTable(python, program, trace, { rows }));
+      expect(tables.map(ends)).toEqual(tables.map(() => ends(tables[0] as TraceTable)));
+    }),
+  );
+});
+
+test("rows that are packed for the page come out as they were", () => {
+  fc.assert(
+    fc.property(lines, fc.constantFrom(...rowPolicies), (given, rows) => {
+      const trace = run(...given.map(({ out, ...rest }) => ({ ...rest, ...(out === undefined ? {} : { out }) })));
+      const table = readableTable(python, program, trace, { rows });
+      expect(unpackRows(packRows(table), table.columns)).toEqual(table.rows);
+    }),
+  );
+});

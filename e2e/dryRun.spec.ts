@@ -1,0 +1,82 @@
+import { expect, type Page, test } from "@playwright/test";
+import { noBarriers } from "./axe.ts";
+
+const program = `def berth(length):
+    if length < 5 or length > 90:
+        return 0
+    return 1 + berth(length - 5)
+
+total = 0
+for boat in [4, 12, 7]:
+    total = total + berth(boat)
+print("Berths:", total)
+`;
+
+async function openRoom(page: Page): Promise<void> {
+  await page.goto("/");
+  await page.getByLabel("Program", { exact: true }).fill(program);
+  await page.getByLabel("What is the program for?").fill("Count berths of five metres.");
+  await page.getByLabel("Should come out").fill("Berths: 6\n");
+  await page.getByLabel("Came out instead").fill("Berths: 3\n");
+  await page.getByRole("button", { name: "Take it in and run it" }).click();
+  await page.getByRole("link", { name: "Dry run" }).click();
+  await page.getByRole("link", { name: "In a room of its own" }).click();
+  await expect(page.getByRole("heading", { name: /^Dry run:/ })).toBeVisible();
+}
+
+test("a dry run in its own room: over a call, out of a recursion, to a pass, a line taken apart, breakpoints kept", async ({
+  page,
+}) => {
+  await openRoom(page);
+  const stands = (line: number) => expect(page.getByText(`about to run: line ${line}`, { exact: true })).toBeVisible();
+  const table = page.getByRole("region", { name: "Trace table" });
+  const apart = page.getByRole("region", { name: "Expressions taken apart" });
+  const next = page.getByRole("button", { name: "Next line" });
+  await stands(1);
+  await expect(page.getByRole("button", { name: "Step out" })).toBeDisabled();
+
+  // The pass in which the recursion goes deeper: its line is taken apart before it runs.
+  await page.getByRole("textbox", { name: "Pass" }).fill("2");
+  await page.getByRole("button", { name: "To this pass" }).click();
+  await stands(8);
+  await expect(apart.getByText("0 + berth(12)")).toBeVisible();
+  await expect(apart.getByText("berth(12) is 2")).toBeVisible();
+  await next.press("n");
+  await stands(1);
+  await next.press("n");
+  await stands(2);
+  await expect(apart.getByText("12 < 5 is False")).toBeVisible();
+  await apart.getByRole("radio", { name: "every part, as on paper" }).check();
+  await expect(apart.getByText("False or False is False")).toBeVisible();
+  // Deeper by one call, and out of it again: the outer call's own value stands there again.
+  for (const line of [4, 1]) {
+    await next.press("n");
+    await stands(line);
+  }
+  await next.press("n");
+  await expect(table.getByText("berth(7)")).toBeVisible();
+  await next.press("l");
+  await stands(4);
+  await next.press("n");
+  await expect(table.getByRole("row").last()).toContainText("gives back 2");
+  await next.press("l");
+
+  // What is printed is not what is intended: there the first wrong character came.
+  await page.getByRole("button", { name: "To the first wrong output" }).click();
+  await stands(9);
+  await expect(page.getByRole("region", { name: "Values now" }).getByText("total = 3")).toBeVisible();
+  await page.getByRole("button", { name: "To where total changed last, line 8" }).click();
+  await stands(8);
+
+  const listing = page.getByLabel("The program in the dry run");
+  await listing.getByRole("button", { name: /^line 3\b/ }).press("Enter");
+  await page.getByRole("button", { name: "To the start" }).click();
+  await page.getByRole("button", { name: "To next breakpoint" }).click();
+  await stands(3);
+  await noBarriers(page);
+  await page.reload();
+  await expect(listing.getByRole("button", { name: /^line 3, breakpoint/ })).toBeVisible();
+  await page.getByRole("combobox", { name: "A row for each" }).selectOption("pass");
+  await page.getByRole("button", { name: "To the end" }).click();
+  await expect(table.getByRole("cell", { name: "Berths: 3" })).toBeVisible();
+});
