@@ -13,6 +13,7 @@ export default [
     route("cases/:caseKey", "case/page.tsx"),
     route("cases/:caseKey/search", "case/searchFile.ts"),
     route("cases/:caseKey/run", "dryRun/page.tsx"),
+    route("cases/:caseKey/beside", "dryRun/besidePage.tsx"),
     route("cases/:caseKey/expressions", "dryRun/expressionsFile.ts"),
     route("cases/:caseKey/exercise", "exercise/makePage.tsx"),
     route("exercises/:exerciseKey", "exercise/page.tsx"),

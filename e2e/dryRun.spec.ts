@@ -80,3 +80,20 @@ test("a dry run in its own room: over a call, out of a recursion, to a pass, a l
   await page.getByRole("button", { name: "To the end" }).click();
   await expect(table.getByRole("cell", { name: "Berths: 3" })).toBeVisible();
 });
+
+test("as handed in beside mended: where the two runs part is said, marked and reached", async ({ page }) => {
+  await page.goto(`/casebook?text=${encodeURIComponent("Half fare up to 15")}`);
+  await page.getByRole("link", { name: "Half fare up to 15" }).click();
+  await page.getByRole("link", { name: "Dry run" }).click();
+  await page.getByRole("link", { name: "Two runs side by side" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "They part at step 6" })).toContainText(
+    "condition: false on the left (line 4), true on the right (line 4).",
+  );
+  const table = page.getByRole("region", { name: "Two runs side by side" });
+  await expect(table.getByRole("cell", { name: "Fare: 12" })).toBeVisible();
+  await expect(table.getByRole("cell", { name: "Fare: 6.0" })).toBeVisible();
+  await page.getByRole("button", { name: "To where they part" }).click();
+  await noBarriers(page);
+  await page.getByRole("group", { name: "On the right" }).getByLabel("Version").selectOption({ index: 0 });
+  await expect(page.getByText(/There is no difference for this input: \d+ steps/)).toBeVisible();
+});

@@ -171,6 +171,9 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
       >
         In a room of its own: the table beside the program, values, the line taken apart
       </Link>
+      <Link className="link text-sm" to={`/cases/${view.key}/beside`}>
+        Two runs side by side: as handed in and mended, beside the model, or with two inputs
+      </Link>
       <Link
         className="link text-sm"
         to={`/print/cases/${view.key}/table?version=${trace.version}&check=${trace.check}&rows=${trace.rows}`}

@@ -1,8 +1,11 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { packRows, unpackRows } from "../../core/formats/packedTable.ts";
-import { openTestServices } from "../../server/testServices.ts";
+import { findCase } from "../../server/cases/caseStore.ts";
+import { tryFix } from "../../server/mend/tryFix.ts";
+import { byTeacher, openTestServices } from "../../server/testServices.ts";
 import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
 import * as tray from "../tray/page.tsx";
+import * as beside from "./besidePage.tsx";
 import * as expressions from "./expressionsFile.ts";
 import * as room from "./page.tsx";
 
@@ -94,4 +97,35 @@ test("a program that is refused says so, and has no moves", async () => {
   const drawn = await textOfPage(room.default, data, path);
   expect(drawn).toContain("It was refused before any line ran");
   expect(drawn).not.toContain("Next line");
+});
+
+async function compared(caseKey: string, query = "") {
+  const path = `/cases/${caseKey}/beside${query}`;
+  const data = await beside.loader(asked({ caseKey }, { path }));
+  return { data, drawn: await textOfPage(beside.default, data, path) };
+}
+
+test("the version as handed in beside the mended one: where they part is said and marked", async () => {
+  const key = await collect(program, "Total 10");
+  const found = await findCase(services.database, key);
+  if (!found) throw new Error("no case");
+  // A try that is none: it leaves the sum out, and so does the record of its run.
+  const tried = await tryFix(services, found, byTeacher(found), program.replace("total + fare", "fare"), false);
+  expect(tried.ok).toBe(true);
+  const newest = (await compared(key)).data.versions.at(-1)?.key;
+  const { data, drawn } = await compared(key, `?right=${newest}`);
+  expect(data.view?.first).toMatchObject({ column: "total" });
+  // Fares are 0, 7 and 7: only with the last one the sums part.
+  expect(data.view?.first?.words).toBe("total: 14 on the left (line 8), no change on the right (line 8).");
+  expect(drawn).toContain("They part at step");
+}, 60_000);
+
+test("the same run twice has no difference; what there is not is said in words", async () => {
+  const key = await collect(program, "Total 10");
+  const { data, drawn } = await compared(key);
+  expect(data.view?.first).toBe(null);
+  expect(drawn).toContain("There is no difference for this input");
+  expect((await compared(key, "?left=none")).drawn).toContain("There is no such version.");
+  expect((await compared(key, "?rightCheck=none")).drawn).toContain("There is no such check.");
+  expect((await compared(key, "?right=model")).drawn).toContain("no model program in Python");
 });

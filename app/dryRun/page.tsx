@@ -83,7 +83,10 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
     <div ref={place} className="grid gap-3">
       <header className="flex flex-wrap items-baseline gap-x-4">
         <h1>Dry run: {run.title}</h1>
-        <Link className="link ml-auto" to={`/cases/${run.key}?leaf=trace`}>
+        <Link className="link ml-auto" to={`/cases/${run.key}/beside?left=${run.version}&leftCheck=${run.check}`}>
+          Beside another run
+        </Link>
+        <Link className="link" to={`/cases/${run.key}?leaf=trace`}>
           Back to the case
         </Link>
       </header>

@@ -1,0 +1,112 @@
+import { packRows } from "../../core/formats/packedTable.ts";
+import { decodeText } from "../../core/source/decode.ts";
+import { readableTable } from "../../core/trace/annotate.ts";
+import { type ComparedRun, compareRuns } from "../../core/trace/compareRuns.ts";
+import type { TableColumn, TableRow } from "../../core/trace/table.ts";
+import { listModels } from "../../server/assignments/modelStore.ts";
+import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
+import { languageOf, recordVersion } from "../../server/judge/judge.ts";
+import { recordProgram } from "../../server/judge/run.ts";
+import type { Services } from "../../server/services.ts";
+
+/** One of the two runs: a version's key or "model", and the key of the check whose input is typed in. */
+export type Side = { version: string; check: string };
+
+export type SideView = Side & { columns: TableColumn[]; packed: string; cut: string | null };
+
+/** Two runs beside each other; rows of each are packed, `pairs` are places in them (-1 where one of them has no row there). */
+export type BesideView = {
+  left: SideView;
+  right: SideView;
+  pairs: Array<[number, number]>;
+  first: { pair: number; column: string; words: string } | null;
+};
+
+/** The recorded run of one side, as a table; words where there is none. */
+async function runOfSide(
+  services: Services,
+  found: WholeCase,
+  side: Side,
+): Promise<(ComparedRun & { cut: string | null }) | string> {
+  const language = languageOf(found);
+  const check = found.checks.find((each) => each.key === side.check);
+  if (!check) return "There is no such check.";
+  if (side.version === "model") {
+    const models = found.assignment === null ? [] : await listModels(services.database, found.assignment);
+    const model = models.find((each) => each.language === language.id);
+    if (!model) return `The assignment has no model program in ${language.name}.`;
+    const { input, surroundings } = check;
+    const recorded = await recordProgram(services.toolchains, { language, files: model.files, input, surroundings });
+    if ("notRun" in recorded) return recorded.notRun;
+    const text = model.files[0] ? decodeText(model.files[0].bytes).text : "";
+    const table = readableTable(language, text, recorded.trace);
+    return { text, table, cut: table.cut ?? null };
+  }
+  const version = found.loaded.find((each) => each.key === side.version);
+  if (!version) return "There is no such version.";
+  const trace = await recordVersion(services, found, versionOf(found, version.key), check);
+  if (!trace) return "This program is not run here, so there is no recorded run to compare.";
+  const text = version.files[0]?.text ?? "";
+  const table = readableTable(language, text, trace);
+  return { text, table, cut: table.cut ?? null };
+}
+
+/** What is compared where nothing is asked for: the version as handed in beside the newest one, with the first check's input. */
+export function usualSides(found: WholeCase, hasModel: boolean): { left: Side; right: Side } {
+  const check = found.checks[0]?.key ?? "";
+  const first = found.versions[0]?.key ?? found.current_version;
+  if (first !== found.current_version)
+    return { left: { version: first, check }, right: { version: found.current_version, check } };
+  if (hasModel) return { left: { version: first, check }, right: { version: "model", check } };
+  return { left: { version: first, check }, right: { version: first, check: found.checks[1]?.key ?? check } };
+}
+
+/** What a row tells in a column, in words. */
+function toldBy(row: TableRow | null, column: string): string {
+  if (!row) return "no row";
+  if (column === "output") return row.raised ?? (row.output === "" ? "nothing printed" : `“${row.output.trimEnd()}”`);
+  if (column === "condition") return row.condition ?? "nothing asked";
+  if (column === "input") return row.input === undefined ? "nothing typed in" : `“${row.input.trimEnd()}”`;
+  return row.cells[column] ?? "no change";
+}
+
+function wordsOf(
+  left: TableRow | null,
+  right: TableRow | null,
+  column: string,
+  columns: readonly TableColumn[],
+): string {
+  if (!left || !right)
+    return `Only the ${left ? "left" : "right"} run goes through line ${(left ?? right)?.line} there.`;
+  const found = columns.find((each) => each.key === column);
+  const name = found?.functionName ? `${found.functionName}: ${found.title}` : (found?.title ?? column);
+  return `${name}: ${toldBy(left, column)} on the left (line ${left.line}), ${toldBy(right, column)} on the right (line ${right.line}).`;
+}
+
+/** Two runs beside each other, or in words why there is nothing to compare. */
+export async function besideView(
+  services: Services,
+  found: WholeCase,
+  left: Side,
+  right: Side,
+): Promise<BesideView | string> {
+  const [one, other] = await Promise.all([runOfSide(services, found, left), runOfSide(services, found, right)]);
+  if (typeof one === "string") return one;
+  if (typeof other === "string") return other;
+  const { pairs, first } = compareRuns(one, other);
+  const places = (rows: readonly TableRow[]) => new Map(rows.map((row, place) => [row, place]));
+  const [leftPlaces, rightPlaces] = [places(one.table.rows), places(other.table.rows)];
+  const at = first === null ? undefined : pairs[first.pair];
+  const viewOf = (side: Side, run: ComparedRun & { cut: string | null }): SideView => ({
+    ...{ ...side, columns: run.table.columns, packed: packRows(run.table), cut: run.cut },
+  });
+  return {
+    left: viewOf(left, one),
+    right: viewOf(right, other),
+    pairs: pairs.map((pair) => [
+      pair.left ? (leftPlaces.get(pair.left) ?? -1) : -1,
+      pair.right ? (rightPlaces.get(pair.right) ?? -1) : -1,
+    ]),
+    first: first && at ? { ...first, words: wordsOf(at.left, at.right, first.column, one.table.columns) } : null,
+  };
+}
