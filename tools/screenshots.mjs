@@ -54,7 +54,6 @@ await page.getByRole("link", { name: "Kittiwake Crossing, group 2" }).click();
 await page.getByRole("link", { name: "Deck loads" }).click();
 await page.getByRole("heading", { name: "Model programs" }).waitFor();
 await save("assignment");
-const handIn = (await page.getByText("/s/hand-in/").first().textContent()) ?? "";
 await page.getByRole("link", { name: "Overview" }).click();
 await page.getByRole("link", { name: "K-03, at the limit: another result" }).click();
 await page.getByRole("region", { name: "The run of the pressed cell" }).waitFor();
@@ -77,10 +76,6 @@ for (let times = 0; times < 8; times++) {
   await page.keyboard.press("n");
 }
 await save("working");
-await page.setViewportSize({ width: 375, height: 740 });
-await page.goto(handIn);
-await save("hand-in-phone");
-await page.setViewportSize({ width: 1280, height: 800 });
 await page.goto(`${base}/casebook`);
 await save("casebook");
 await page.getByRole("link", { name: "Departures from Puffin Quay" }).click();
@@ -88,10 +83,9 @@ await save("layers");
 await page.goto(`${base}/casebook`);
 await page.getByRole("link", { name: "Half fare up to 15" }).click();
 await page.getByRole("link", { name: "Dry run" }).click();
-await page.getByRole("combobox", { name: "Version" }).selectOption({ index: 0 });
-await page.waitForTimeout(700);
-for (let times = 0; times < 2; times++) await page.getByRole("button", { name: "Back" }).click();
-await save("dry-run");
+await page.getByRole("link", { name: "Two runs side by side" }).click();
+await page.getByText("They part at step").waitFor();
+await save("beside");
 await page.goto(`${base}/sheets`);
 await page.getByRole("link", { name: "Passenger list with numbers" }).click();
 await save("exercise");
@@ -127,4 +121,24 @@ await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click
 await page.getByRole("link", { name: "The sheet" }).click();
 await page.emulateMedia({ media: "print" });
 await save("sheet-on-paper");
+// A recursion, in the dry run's own room, about to decide.
+await page.emulateMedia({ media: "screen" });
+await page.setViewportSize({ width: 1280, height: 800 });
+await page.goto(base);
+await page
+  .getByLabel("Program", { exact: true })
+  .fill(
+    'def berth(length):\n    if length < 5 or length > 90:\n        return 0\n    return 1 + berth(length - 5)\n\ntotal = 0\nfor boat in [4, 12, 7]:\n    total = total + berth(boat)\nprint("Berths:", total)\n',
+  );
+await page.getByLabel("What is the program for?").fill("Count berths of five metres.");
+await page.getByLabel("Should come out").fill("Berths: 6\n");
+await page.getByLabel("Came out instead").fill("Berths: 3\n");
+await page.getByRole("button", { name: "Take it in and run it" }).click();
+await page.getByRole("link", { name: "Dry run" }).click();
+await page.getByRole("link", { name: "In a room of its own" }).click();
+await page.getByRole("textbox", { name: "Pass" }).fill("2");
+await page.getByRole("button", { name: "To this pass" }).click();
+for (let times = 0; times < 5; times++) await page.getByRole("button", { name: "Next line" }).click();
+await page.getByText("7 < 5 is False").waitFor();
+await save("dry-run");
 await browser.close();

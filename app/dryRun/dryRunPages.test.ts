@@ -51,7 +51,7 @@ test("the room has every row with its calls, decisions and passes, and the page 
   const key = await collect(program, "Total 7");
   const { path, data, rows } = await opened(key);
   expect(rows.filter((row) => row.line === 2).map((row) => row.condition)).toEqual([
-    "true; 4 > 99: not looked at",
+    "true; age > 99: not looked at",
     "false",
     "false",
   ]);

@@ -27,8 +27,11 @@ export type WorkedLine = {
   says: string;
 };
 
-/** An expression taken apart. `value` is what it comes to, `written` the same as the language writes it. */
-export type Worked = { lines: WorkedLine[]; value: Answer; written: string };
+/**
+ * An expression taken apart. `value` is what it comes to, `written` the same as the language writes it; `notLookedAt` are the parts
+ * of its text that the machine left out.
+ */
+export type Worked = { lines: WorkedLine[]; value: Answer; written: string; notLookedAt: string[] };
 
 /** What becomes of the pieces of an expression while it is worked out. */
 type State = {
@@ -40,6 +43,7 @@ type State = {
   /** What stands for a node by now, and the nodes that are not looked at. */
   now: Map<SyntaxNode, string>;
   skipped: Set<SyntaxNode>;
+  notLookedAt: string[];
   lines: WorkedLine[];
   root: SyntaxNode;
   /** While the other branch is asked for its type alone, nothing is written down. */
@@ -58,13 +62,30 @@ export function workOut(language: Language, text: string, names: Names, way: Way
   const tree = expressionTree(language, text);
   if (!rules || !tree) return null;
   const state: State = {
-    ...{ language, rules, text, names, way, now: new Map(), skipped: new Set(), lines: [], root: tree, quiet: false },
+    ...{
+      language,
+      rules,
+      text,
+      names,
+      way,
+      now: new Map(),
+      skipped: new Set(),
+      notLookedAt: [],
+      lines: [],
+      root: tree,
+      quiet: false,
+    },
   };
   note(state, null, "");
   putIn(state, tree);
   if (state.now.size > 0) note(state, null, "");
   const value = evaluate(state, tree);
-  return { lines: state.lines, value, written: isUnknown(value) ? "" : rules.write(value) };
+  return {
+    lines: state.lines,
+    value,
+    written: isUnknown(value) ? "" : rules.write(value),
+    notLookedAt: state.notLookedAt,
+  };
 }
 
 /** Writes down the whole expression as it stands by now; `node` is what was worked out last. */
@@ -216,6 +237,7 @@ function decide(state: State, node: SyntaxNode, left: SyntaxNode, right: SyntaxN
     const what = rules.givesSide ? one : rules.truth(holds);
     if (state.way === "machine") {
       state.skipped.add(right);
+      if (!state.quiet) state.notLookedAt.push(state.text.slice(right.from, right.to));
       note(state, null, `${written(state, one)} ${sign} …: ${state.text.slice(right.from, right.to)} is not looked at`);
       if (!state.quiet) state.skipped.delete(right);
       return came(state, node, what, `${written(state, one)} ${sign} …`);

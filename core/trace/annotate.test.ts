@@ -53,7 +53,7 @@ const ferry = run(
 test("decisions say what they came to and what was not looked at; passes are counted", () => {
   const table = readableTable(python, text, ferry);
   expect(table.rows.map((row) => row.condition)).toEqual([
-    ...[undefined, undefined, undefined, "false; 4 > 8: not looked at", undefined, undefined, "true"],
+    ...[undefined, undefined, undefined, "false; car > 8: not looked at", undefined, undefined, "true"],
     ...[undefined, undefined, undefined],
   ]);
   expect(hasConditions(table)).toBe(true);

@@ -79,9 +79,7 @@ export function decisionsOf(language: Language, text: string, trace: Pick<Trace,
     const holds =
       byFlow ?? (worked && !isUnknown(worked.value) ? (language.values?.isTrue(worked.value) ?? null) : null);
     if (typeof holds !== "boolean") continue;
-    const skipped =
-      worked?.lines.flatMap((line) => line.skipped.map((each) => line.text.slice(each.from, each.to))) ?? [];
-    found.set(place, { holds, skipped: [...new Set(skipped)] });
+    found.set(place, { holds, skipped: worked?.notLookedAt ?? [] });
   }
   return found;
 }
