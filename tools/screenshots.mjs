@@ -135,7 +135,7 @@ await page.getByLabel("Should come out").fill("Berths: 6\n");
 await page.getByLabel("Came out instead").fill("Berths: 3\n");
 await page.getByRole("button", { name: "Take it in and run it" }).click();
 await page.getByRole("link", { name: "Dry run" }).click();
-await page.getByRole("link", { name: "In a room of its own" }).click();
+await page.getByRole("link", { name: "In a room of its own" }).press("Enter");
 await page.getByRole("textbox", { name: "Pass" }).fill("2");
 await page.getByRole("button", { name: "To this pass" }).click();
 for (let times = 0; times < 5; times++) await page.getByRole("button", { name: "Next line" }).click();

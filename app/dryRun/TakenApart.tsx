@@ -79,13 +79,13 @@ export function TakenApart({
   return (
     <section className="leaf grid gap-2 p-3" aria-label="Expressions taken apart">
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <h2 className="mr-auto text-lg">The line, one operation at a time</h2>
+        <h2 className="mr-auto text-base">One operation at a time</h2>
         <fieldset className="flex gap-3 text-sm">
           <legend className="sr-only">Way of working it out</legend>
           {(["machine", "paper"] as const).map((each) => (
             <label key={each} className="font-normal">
               <input type="radio" name="way" checked={way === each} onChange={() => setWay(each)} />{" "}
-              {each === "machine" ? "as the machine does" : "every part, as on paper"}
+              {each === "machine" ? "machine" : "on paper: every part"}
             </label>
           ))}
         </fieldset>

@@ -139,7 +139,7 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
             stands={standing ? `about to run: line ${standing.line}` : run.ended}
           />
           <RunStrip rows={rows} done={done} watched={watched[0] ?? ""} onGo={go} />
-          <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,25rem)_minmax(0,1fr)]">
+          <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,27rem)_minmax(0,1fr)]">
             <div className="grid gap-4">
               <DryRunScript
                 run={run}
@@ -147,12 +147,12 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
                 breakpoints={breakpoints}
                 onBreakpoints={setBreakpoints}
               />
-            </div>
-            <div className="grid gap-4">
-              <DryRunTable table={table} shows={shows} done={done} />
               {standing && (
                 <TakenApart caseKey={run.key} version={run.version} check={run.check} step={standing.step} />
               )}
+            </div>
+            <div className="grid gap-4">
+              <DryRunTable table={table} shows={shows} done={done} />
               <ValuesNow {...{ rows, columns: run.columns, done, watched, onWatch: setWatched, onGo: go }} />
               <fieldset className="flex flex-wrap gap-x-4">
                 <legend className="text-sm">Columns</legend>
