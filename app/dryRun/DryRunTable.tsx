@@ -3,6 +3,7 @@ import { useEffect, useRef } from "react";
 import type { TraceTable } from "../../core/trace/table.ts";
 import { TraceHead, type TraceShows } from "../components/TraceHead.tsx";
 import { TraceRow } from "../components/TraceTableView.tsx";
+import { SpacedBody } from "./SpacedBody.tsx";
 
 /** Height of a row in pixels, as `.trace-table td` has it. */
 const rowHeight = 28;
@@ -24,18 +25,12 @@ export function DryRunTable({ table, shows, done }: { table: TraceTable; shows: 
     scrollToIndex(Math.max(0, done - 1), { align: "auto" });
   }, [done, scrollToIndex]);
   const drawn = rows.getVirtualItems();
-  const [first, last] = [drawn[0], drawn.at(-1)];
   return (
     <section ref={box} className="leaf max-h-[34rem] overflow-auto" aria-label="Trace table" tabIndex={0}>
       <table className="trace-table trace-table-sticky" aria-rowcount={table.rows.length + 1}>
         <caption className="sr-only">Trace table of the recorded run</caption>
         <TraceHead columns={table.columns} shows={shows} />
-        <tbody>
-          {first && first.start > 0 && (
-            <tr>
-              <td className="trace-space" style={{ height: first.start }} />
-            </tr>
-          )}
+        <SpacedBody before={drawn[0]?.start ?? 0} behind={rows.getTotalSize() - (drawn.at(-1)?.end ?? 0)}>
           {drawn.map(({ index }) => {
             const row = table.rows[index];
             if (!row) return null;
@@ -50,12 +45,7 @@ export function DryRunTable({ table, shows, done }: { table: TraceTable; shows: 
               />
             );
           })}
-          {last && rows.getTotalSize() > last.end && (
-            <tr>
-              <td className="trace-space" style={{ height: rows.getTotalSize() - last.end }} />
-            </tr>
-          )}
-        </tbody>
+        </SpacedBody>
       </table>
     </section>
   );

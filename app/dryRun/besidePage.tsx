@@ -8,6 +8,9 @@ import { listModels } from "../../server/assignments/modelStore.ts";
 import { findCase } from "../../server/cases/caseStore.ts";
 import type { Route } from "./+types/besidePage.ts";
 import { type BesideView, besideView, type SideView, usualSides } from "./besideView.ts";
+import { choicesOf } from "./choices.ts";
+import { RunChoice } from "./RunChoice.tsx";
+import { SpacedBody } from "./SpacedBody.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Two runs · Bent Nail" }];
 
@@ -24,16 +27,16 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     check: query.get(`${name}Check`) ?? usual[name].check,
   });
   const [left, right] = [sideOf("left"), sideOf("right")];
+  const choices = choicesOf(found);
   const view = await besideView(services, found, left, right);
   return {
-    ...{ key: found.key, title: found.title, left, right, hasModel },
+    ...{ key: found.key, title: found.title, left, right },
     view: typeof view === "string" ? null : view,
     none: typeof view === "string" ? view : "",
-    versions: found.versions.map((version) => ({ key: version.key, name: `${version.number} (${version.origin})` })),
-    checks: found.checks.map((check, at) => ({
-      key: check.key,
-      name: check.handed_in ? "the run as handed in" : `check ${at + 1} (${check.kind})`,
-    })),
+    ...{
+      checks: choices.checks,
+      versions: hasModel ? [...choices.versions, { key: "model", name: "the model program" }] : choices.versions,
+    },
   };
 }
 
@@ -57,27 +60,12 @@ export default function BesidePage({ loaderData: page }: Route.ComponentProps) {
         {(["left", "right"] as const).map((side) => (
           <fieldset key={side} className="flex items-end gap-3">
             <legend className="text-sm">On the {side}</legend>
-            <label className="text-sm">
-              Version
-              <select name={side} defaultValue={page[side].version} className="field">
-                {page.versions.map((version) => (
-                  <option key={version.key} value={version.key}>
-                    {version.name}
-                  </option>
-                ))}
-                {page.hasModel && <option value="model">the model program</option>}
-              </select>
-            </label>
-            <label className="text-sm">
-              Input of
-              <select name={`${side}Check`} defaultValue={page[side].check} className="field">
-                {page.checks.map((check) => (
-                  <option key={check.key} value={check.key}>
-                    {check.name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <RunChoice
+              fields={{ version: side, check: `${side}Check` }}
+              chosen={page[side]}
+              versions={page.versions}
+              checks={page.checks}
+            />
           </fieldset>
         ))}
       </Form>
@@ -103,7 +91,6 @@ function Beside({ view }: { view: BesideView }) {
     scrollPaddingStart: 80,
   });
   const drawn = rows.getVirtualItems();
-  const [first, last] = [drawn[0], drawn.at(-1)];
   const { first: parts } = view;
   const cut = view.left.cut ?? view.right.cut;
   return (
@@ -135,12 +122,7 @@ function Beside({ view }: { view: BesideView }) {
               <SideHead side={view.right} asks={asks} />
             </tr>
           </thead>
-          <tbody>
-            {first && first.start > 0 && (
-              <tr>
-                <td className="trace-space" style={{ height: first.start }} />
-              </tr>
-            )}
+          <SpacedBody before={drawn[0]?.start ?? 0} behind={rows.getTotalSize() - (drawn.at(-1)?.end ?? 0)}>
             {drawn.map(({ index }) => {
               const [one = -1, other = -1] = view.pairs[index] ?? [];
               const differs = parts?.pair === index ? parts.column : "";
@@ -151,12 +133,7 @@ function Beside({ view }: { view: BesideView }) {
                 </tr>
               );
             })}
-            {last && rows.getTotalSize() > last.end && (
-              <tr>
-                <td className="trace-space" style={{ height: rows.getTotalSize() - last.end }} />
-              </tr>
-            )}
-          </tbody>
+          </SpacedBody>
         </table>
       </section>
       {cut && <p className="note-small">{cut}</p>}

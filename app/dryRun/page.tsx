@@ -8,9 +8,11 @@ import { rowsSchema, runTable } from "../case/traceView.ts";
 import { showsOf } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { Route } from "./+types/page.ts";
+import { choicesOf } from "./choices.ts";
 import { DryRunScript } from "./DryRunScript.tsx";
 import { DryRunTable } from "./DryRunTable.tsx";
 import { MoveBar } from "./MoveBar.tsx";
+import { RunChoice } from "./RunChoice.tsx";
 import { RunStrip } from "./RunStrip.tsx";
 import { TakenApart } from "./TakenApart.tsx";
 import { useBreakpoints } from "./useBreakpoints.ts";
@@ -33,11 +35,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   return {
     ...rest,
     ...{ key: found.key, title: found.title, columns: table.columns, cut: table.cut ?? null, packed: packRows(table) },
-    versions: found.versions.map((version) => ({ key: version.key, name: `${version.number} (${version.origin})` })),
-    checks: found.checks.map((check, at) => ({
-      key: check.key,
-      name: check.handed_in ? "the run as handed in" : `check ${at + 1} (${check.kind})`,
-    })),
+    ...choicesOf(found),
   };
 }
 
@@ -96,26 +94,12 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
         className="flex flex-wrap items-end gap-3"
         onChange={(event) => void submit(event.currentTarget, { preventScrollReset: true })}
       >
-        <label className="text-sm">
-          Version
-          <select name="version" defaultValue={run.version} className="field">
-            {run.versions.map((version) => (
-              <option key={version.key} value={version.key}>
-                {version.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="text-sm">
-          Input of
-          <select name="check" defaultValue={run.check} className="field">
-            {run.checks.map((check) => (
-              <option key={check.key} value={check.key}>
-                {check.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <RunChoice
+          fields={{ version: "version", check: "check" }}
+          chosen={run}
+          versions={run.versions}
+          checks={run.checks}
+        />
         <label className="text-sm">
           A row for each
           <select name="rows" defaultValue={run.rows} className="field">

@@ -1,3 +1,5 @@
+import type { Value } from "../trace/trace.ts";
+
 /**
  * A value that an expression can be worked out with. `type` is the language's own name of its type. `whole` numbers are
  * exact, whatever their type can hold; `letter` is one character by its code; `many` a list, tuple or array.
@@ -57,4 +59,17 @@ export function holds(sign: "==" | "!=" | "<" | "<=" | ">" | ">=", compared: num
   if (sign === "<") return compared < 0;
   if (sign === "<=") return compared <= 0;
   return sign === ">" ? compared > 0 : compared >= 0;
+}
+
+/** The answer for a recorded value of a kind that is not worked out with. */
+export const notTakenApart = (type: string): Unknown => unknown(`A value of type ${type} is not taken apart here.`);
+
+/** A recorded list of which every element is known; of a longer one than was recorded nothing is said. */
+export function recordedList(
+  { type, shape, items, length }: Value,
+  recorded: (value: Value) => Known | Unknown,
+): Known | Unknown {
+  if (shape !== "list" || !items || length !== undefined) return notTakenApart(type);
+  const known = items.map((item) => recorded(item.value)).filter((item): item is Known => !isUnknown(item));
+  return known.length === items.length ? { kind: "many", type, items: known } : notTakenApart(type);
 }

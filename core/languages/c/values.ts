@@ -11,7 +11,17 @@ import {
   unescaped,
 } from "../../expressions/fixedWidth.ts";
 import { floatText } from "../../expressions/floatText.ts";
-import { isUnknown, type Known, letter, real, text, unknown, whole } from "../../expressions/known.ts";
+import {
+  isUnknown,
+  type Known,
+  letter,
+  notTakenApart,
+  real,
+  recordedList,
+  text,
+  unknown,
+  whole,
+} from "../../expressions/known.ts";
 import { power } from "../../expressions/power.ts";
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
 import { prefixStrength, readCast, sharedOperators } from "../../syntax/casts.ts";
@@ -78,15 +88,10 @@ const typeName = (name: string) => (types.whole.has(name) || types.real.has(name
 const int = (value: bigint | number) => whole(value, "int");
 const truth = (value: boolean) => int(value ? 1 : 0);
 
-function recorded({ type, text: written, ...value }: Value): Answer {
+function recorded(value: Value): Answer {
+  const { type, text: written } = value;
   const name = typeName(type);
-  if (written === undefined) {
-    const items = value.items?.map((item) => recorded(item.value)) ?? [];
-    const known = items.filter((item): item is Known => !isUnknown(item));
-    return value.shape === "list" && known.length === items.length && value.length === undefined
-      ? { kind: "many", type, items: known }
-      : unknown(`A value of type ${type} is not taken apart here.`);
-  }
+  if (written === undefined) return recordedList(value, recorded);
   if (written.startsWith("'")) return readLetter(written, name);
   if (written.startsWith('"')) {
     const inside = unescaped(written.slice(1, -1));
@@ -96,7 +101,7 @@ function recorded({ type, text: written, ...value }: Value): Answer {
   if (types.whole.has(name) && /^-?\d+$/.test(written)) return whole(BigInt(written), name);
   if (types.real.has(name))
     return converted(types, Number(written.replace("inf", "Infinity").replace("nan", "NaN")), name);
-  return unknown(`A value of type ${type} is not taken apart here.`);
+  return notTakenApart(type);
 }
 
 function isTrue(value: Known) {

@@ -1,3 +1,4 @@
+import { betweenNothing, betweenTruths, recordedBoxed } from "../../expressions/boxed.ts";
 import {
   commonType,
   converted,
@@ -50,27 +51,7 @@ const double = (value: number) => real(value, "double");
 const bool = (value: boolean) => truth(value, "bool");
 const string = (value: string) => text(value, "string");
 
-function recorded({ type, text: written, ...value }: Value): Answer {
-  const name = plain[type] ?? type;
-  if (written === undefined) {
-    const items = value.items?.map((item) => recorded(item.value)) ?? [];
-    const known = items.filter((item): item is Known => !isUnknown(item));
-    return value.shape === "list" && known.length === items.length && value.length === undefined
-      ? { kind: "many", type, items: known }
-      : unknown(`A value of type ${type} is not taken apart here.`);
-  }
-  if (name === "null") return { kind: "nothing", type: "null" };
-  if (name === "bool") return bool(written === "true");
-  if (name === "char") return readLetter(written, "char");
-  if (name === "string") {
-    const inside = unescaped(written.slice(1, -1));
-    return inside === null ? unknown("This text is not taken apart here.") : string(inside);
-  }
-  if (types.whole.has(name)) return whole(BigInt(written), name);
-  return types.real.has(name)
-    ? converted(types, Number(written), name)
-    : unknown(`A value of type ${type} is not taken apart here.`);
-}
+const recorded = (value: Value): Answer => recordedBoxed(value, types, { plain, truth: "bool", text: "string" });
 
 /** A decimal number of at most so many digits, as .NET's "G" format writes it. */
 function general(value: number, digits: number): string {
@@ -125,15 +106,9 @@ function binary(sign: string, left: Known, right: Known): Answer {
     return string(shown(left) + shown(right));
   }
   if (sign === "??") return left.kind === "nothing" ? right : left;
-  if (left.kind === "truth" && right.kind === "truth") {
-    if (sign === "==" || sign === "!=") return bool((left.value === right.value) === (sign === "=="));
-    if (sign === "&") return bool(left.value && right.value);
-    if (sign === "|") return bool(left.value || right.value);
-    return sign === "^" ? bool(left.value !== right.value) : refused(sign);
-  }
+  const plainly = betweenTruths(sign, left, right) ?? betweenNothing(sign, left, right, "bool");
+  if (plainly) return plainly;
   if (sign === "==" || sign === "!=") {
-    const [one, other] = [left.kind === "nothing", right.kind === "nothing"];
-    if (one || other) return bool((one === other) === (sign === "=="));
     if (left.kind === "text" && right.kind === "text") return bool((left.value === right.value) === (sign === "=="));
   }
   const [one, other] = [numberOf(left), numberOf(right)];

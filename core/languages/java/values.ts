@@ -1,3 +1,4 @@
+import { betweenNothing, betweenTruths, recordedBoxed } from "../../expressions/boxed.ts";
 import {
   commonType,
   converted,
@@ -71,27 +72,7 @@ const double = (value: number) => real(value, "double");
 const boolean = (value: boolean) => truth(value, "boolean");
 const string = (value: string) => text(value, "String");
 
-function recorded({ type, text: written, ...value }: Value): Answer {
-  const name = plain[type] ?? type;
-  if (written === undefined) {
-    const items = value.items?.map((item) => recorded(item.value)) ?? [];
-    const known = items.filter((item): item is Known => !isUnknown(item));
-    return value.shape === "list" && known.length === items.length && value.length === undefined
-      ? { kind: "many", type, items: known }
-      : unknown(`A value of type ${type} is not taken apart here.`);
-  }
-  if (name === "null") return { kind: "nothing", type: "null" };
-  if (name === "boolean") return boolean(written === "true");
-  if (name === "char") return readLetter(written, "char");
-  if (name === "String") {
-    const inside = unescaped(written.slice(1, -1));
-    return inside === null ? unknown("This text is not taken apart here.") : string(inside);
-  }
-  if (types.whole.has(name)) return whole(BigInt(written), name);
-  return types.real.has(name)
-    ? converted(types, Number(written), name)
-    : unknown(`A value of type ${type} is not taken apart here.`);
-}
+const recorded = (value: Value): Answer => recordedBoxed(value, types, { plain, truth: "boolean", text: "String" });
 
 /** A decimal number as `Double.toString` and `Float.toString` write it: an exponent from 1e7 and below 1e-3. */
 function decimal(value: number, single: boolean): string {
@@ -138,15 +119,9 @@ function binary(sign: string, left: Known, right: Known): Answer {
       return unknown("The last digit of so long a number is not the same in every Java.");
     return string(shown(left) + shown(right));
   }
-  if (left.kind === "truth" && right.kind === "truth") {
-    if (sign === "==" || sign === "!=") return boolean((left.value === right.value) === (sign === "=="));
-    if (sign === "&") return boolean(left.value && right.value);
-    if (sign === "|") return boolean(left.value || right.value);
-    return sign === "^" ? boolean(left.value !== right.value) : refused(sign);
-  }
+  const plainly = betweenTruths(sign, left, right) ?? betweenNothing(sign, left, right, "boolean");
+  if (plainly) return plainly;
   if (sign === "==" || sign === "!=") {
-    const [one, other] = [left.kind === "nothing", right.kind === "nothing"];
-    if (one || other) return boolean((one === other) === (sign === "=="));
     if (left.kind === "text" || right.kind === "text")
       return unknown("It is asked whether both are one and the same text in memory, not whether they read alike.");
   }

@@ -3,9 +3,11 @@ import {
   holds,
   isUnknown,
   type Known,
+  notTakenApart,
   order,
   raises,
   real,
+  recordedList,
   text,
   truth,
   unknown,
@@ -43,18 +45,13 @@ function saturated(value: number | bigint, type: string): Answer {
   return whole(value > most ? most : value < least ? least : value, type);
 }
 
-function recorded({ type, text: written, ...value }: Value): Answer {
-  if (written === undefined) {
-    const items = value.items?.map((item) => recorded(item.value)) ?? [];
-    const known = items.filter((item): item is Known => !isUnknown(item));
-    return value.shape === "list" && known.length === items.length && value.length === undefined
-      ? { kind: "many", type: "double", items: known }
-      : unknown(`A value of type ${type} is not taken apart here.`);
-  }
+function recorded(value: Value): Answer {
+  const { type, text: written } = value;
+  if (written === undefined) return recordedList(value, recorded);
   if (type === "logical" && /^[01]$/.test(written)) return logical(written === "1");
   if (type === "char" && written.startsWith('"')) return string(written.slice(1, -1));
   if (wholeTypes[type] && /^-?\d+$/.test(written)) return whole(BigInt(written), type);
-  if (type !== "double" && type !== "single") return unknown(`A value of type ${type} is not taken apart here.`);
+  if (type !== "double" && type !== "single") return notTakenApart(type);
   if (/^-?Inf$/.test(written))
     return real(written === "Inf" ? Number.POSITIVE_INFINITY : Number.NEGATIVE_INFINITY, type);
   if (written === "NaN") return real(Number.NaN, type);

@@ -3,12 +3,13 @@ import {
   cutDivision,
   cutRest,
   holds,
-  isUnknown,
   type Known,
   letter,
+  notTakenApart,
   order,
   raises,
   real,
+  recordedList,
   text,
   truth,
   unknown,
@@ -47,16 +48,10 @@ const string = (value: string) => text(value, "String");
 /** A text between quotes, with `''` for one of them. */
 const inside = (source: string) => source.slice(1, -1).replaceAll("''", "'");
 
-function recorded({ type, text: written, ...value }: Value): Answer {
+function recorded(value: Value): Answer {
+  const { type, text: written } = value;
   const name = type.toLowerCase();
-  if (written === undefined) {
-    const items = value.items?.map((item) => recorded(item.value)) ?? [];
-    const known = items.filter((item): item is Known => !isUnknown(item));
-    // Where a list begins is not recorded, so a place in it is not known.
-    return value.shape === "list" && known.length === items.length && value.length === undefined
-      ? { kind: "many", type, items: known }
-      : unknown(`A value of type ${type} is not taken apart here.`);
-  }
+  if (written === undefined) return recordedList(value, recorded);
   if (written.startsWith("'"))
     return name === "char" && inside(written).length === 1
       ? letter(inside(written).charCodeAt(0), type)
@@ -65,7 +60,7 @@ function recorded({ type, text: written, ...value }: Value): Answer {
   if (widths[name]) return whole(BigInt(written), type);
   return realTypes.has(name)
     ? real(name === "single" ? Math.fround(Number(written)) : Number(written), type)
-    : unknown(`A value of type ${type} is not taken apart here.`);
+    : notTakenApart(type);
 }
 
 /** A text or a character as a text; null for what is neither. */

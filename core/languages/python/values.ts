@@ -1,22 +1,10 @@
 import { floatText } from "../../expressions/floatText.ts";
 import type { Known } from "../../expressions/known.ts";
-import {
-  floorDivision,
-  floorRest,
-  holds,
-  isUnknown,
-  order,
-  raises,
-  real,
-  text,
-  truth,
-  unknown,
-  whole,
-} from "../../expressions/known.ts";
-import { power } from "../../expressions/power.ts";
+import { holds, isUnknown, order, raises, recordedList, unknown } from "../../expressions/known.ts";
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
 import type { ExpressionRules } from "../../syntax/expressions.ts";
 import type { Value } from "../../trace/trace.ts";
+import { bool, float, int, realNumbers, string, wholeNumbers } from "./arithmetic.ts";
 
 /** Operators of Python by strength (The Python Language Reference, "Operator precedence"). */
 const reads: ExpressionRules = {
@@ -32,14 +20,6 @@ const reads: ExpressionRules = {
   constants: new Set(["True", "False", "None"]),
   members: new Set(["."]),
 };
-
-const int = (value: bigint | number) => whole(value, "int");
-const float = (value: number) => real(value, "float");
-const bool = (value: boolean) => truth(value, "bool");
-const string = (value: string) => text(value, "str");
-
-/** Digits beyond which whole numbers are not worked out here. */
-const mostDigits = 400;
 
 const escapes: Readonly<Record<string, string>> = {
   n: "\n",
@@ -86,12 +66,7 @@ function recorded(value: Value): Answer {
   if (type === "bool") return bool(written === "True");
   if (type === "NoneType") return { kind: "nothing", type };
   if (type === "str" && written !== undefined) return readText(written);
-  if (value.shape === "list" && value.items && value.length === undefined) {
-    const items = value.items.map((item) => recorded(item.value));
-    const known = items.filter((item): item is Known => !isUnknown(item));
-    if (known.length === items.length) return { kind: "many", type, items: known };
-  }
-  return unknown(`A value of type ${type} is not taken apart here.`);
+  return recordedList(value, recorded);
 }
 
 /** What counts as a number: truths are 0 and 1. */
@@ -154,74 +129,6 @@ function comparison(sign: string, left: Known, right: Known): Answer {
 
 const wrong = (sign: string, left: Known, right: Known) =>
   raises(`TypeError: unsupported operand type(s) for ${sign}: '${left.type}' and '${right.type}'`);
-
-function wholeNumbers(sign: string, left: bigint, right: bigint): Answer {
-  if (sign === "+") return int(left + right);
-  if (sign === "-") return int(left - right);
-  if (sign === "*") return int(left * right);
-  if (sign === "/") {
-    if (right === 0n) return raises("ZeroDivisionError: division by zero");
-    const [one, other] = [Number(left), Number(right)];
-    if (!Number.isSafeInteger(one) || !Number.isSafeInteger(other))
-      return unknown("These numbers are too large to be divided here.");
-    return float(one / other);
-  }
-  if (sign === "//" || sign === "%") {
-    if (right === 0n) return raises("ZeroDivisionError: integer division or modulo by zero");
-    return int(sign === "//" ? floorDivision(left, right) : floorRest(left, right));
-  }
-  if (sign === "**") {
-    if (right < 0n)
-      return left === 0n
-        ? raises("ZeroDivisionError: 0.0 cannot be raised to a negative power")
-        : realNumbers(sign, Number(left), Number(right));
-    if (right * BigInt(left.toString().length) > BigInt(mostDigits)) return unknown("The number becomes too large.");
-    return int(left ** right);
-  }
-  if (sign === "&") return int(left & right);
-  if (sign === "|") return int(left | right);
-  if (sign === "^") return int(left ^ right);
-  if (right < 0n) return raises("ValueError: negative shift count");
-  if (right > 1000n) return unknown("The number becomes too large.");
-  return int(sign === "<<" ? left << right : left >> right);
-}
-
-function realNumbers(sign: string, left: number, right: number): Answer {
-  if (sign === "+") return float(left + right);
-  if (sign === "-") return float(left - right);
-  if (sign === "*") return float(left * right);
-  if (sign === "/") return right === 0 ? raises("ZeroDivisionError: float division by zero") : float(left / right);
-  if (sign === "//" || sign === "%") {
-    if (right === 0) return raises("ZeroDivisionError: float floor division by zero");
-    return float(floatDivision(left, right)[sign === "//" ? 0 : 1]);
-  }
-  if (sign !== "**") return unknown("This is not worked out here.");
-  if (left === 0 && right < 0) return raises("ZeroDivisionError: 0.0 cannot be raised to a negative power");
-  if (left < 0 && !Number.isInteger(right)) return unknown("The result is a complex number.");
-  const found = power(left, right);
-  if (found === null) return unknown("So large or uneven a power is not worked out here.");
-  return Number.isFinite(found) || !Number.isFinite(left) || !Number.isFinite(right)
-    ? float(found)
-    : raises("OverflowError: (34, 'Numerical result out of range')");
-}
-
-/** What `//` and `%` give for floats (CPython, `_float_div_mod` in Objects/floatobject.c). */
-function floatDivision(left: number, right: number): [number, number] {
-  let rest = left % right;
-  let quotient = (left - rest) / right;
-  if (rest !== 0) {
-    if (right < 0 !== rest < 0) {
-      rest += right;
-      quotient -= 1;
-    }
-  } else rest = right < 0 ? -0 : 0;
-  let floor = 0;
-  if (quotient !== 0) {
-    floor = Math.floor(quotient);
-    if (quotient - floor > 0.5) floor += 1;
-  } else floor = left / right < 0 || Object.is(left / right, -0) ? -0 : 0;
-  return [floor, rest];
-}
 
 const bitSigns = new Set(["&", "|", "^", "<<", ">>"]);
 
