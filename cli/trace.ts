@@ -99,6 +99,7 @@ export function addTraceCommand(program: Command): void {
           const table = columns ? readableTable(language, text, trace, { rows: options.rows, columns }) : all;
           const write = traceFormats[options.format] ?? traceFormats.md;
           process.stdout.write(write(table, trace, moreOf(options.with)));
+          for (const remark of table.remarks ?? []) process.stderr.write(`bent-nail: ${remark}\n`);
           if (trace.cut) process.stderr.write(`bent-nail: ${trace.cut}\n`);
           const error = uncaughtError(trace);
           if (error) process.stderr.write(`bent-nail: the program was stopped by ${error}\n`);

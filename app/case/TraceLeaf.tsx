@@ -122,6 +122,11 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
       <section ref={box} className="max-h-[34rem] overflow-auto" aria-label="Trace table" tabIndex={0}>
         <TraceTableView table={shown} until={done} caption="Trace table of the recorded run" />
       </section>
+      {table.remarks?.map((remark) => (
+        <p key={remark} className="border-l-4 border-ochre pl-2">
+          {remark}
+        </p>
+      ))}
       {table.cut && <p className="note-small">{table.cut}</p>}
       {total > count && (
         <nav aria-label="Rows" className="flex gap-3">

@@ -34,7 +34,14 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { table, ...rest } = run;
   return {
     ...rest,
-    ...{ key: found.key, title: found.title, columns: table.columns, cut: table.cut ?? null, packed: packRows(table) },
+    ...{
+      key: found.key,
+      title: found.title,
+      columns: table.columns,
+      cut: table.cut ?? null,
+      remarks: table.remarks ?? [],
+      packed: packRows(table),
+    },
     ...choicesOf(found),
   };
 }
@@ -158,6 +165,11 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
               </fieldset>
             </div>
           </div>
+          {run.remarks.map((remark) => (
+            <p key={remark} className="border-l-4 border-ochre pl-2">
+              {remark}
+            </p>
+          ))}
           {run.cut && <p className="note-small">{run.cut}</p>}
         </>
       )}

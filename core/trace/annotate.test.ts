@@ -134,3 +134,35 @@ test("rows that are packed for the page come out as they were", () => {
     }),
   );
 });
+
+/** A loop that is gone round so many times. */
+const round = (times: number, ...lines: Parameters<typeof run>) => Array.from({ length: times }, () => lines).flat();
+
+test("a loop that was never entered, and one that goes round for ever, are said as last rows", () => {
+  const never = "load = 9\nwhile load < 5:\n    load += 1\nprint(load)\n";
+  const trace = run({ line: 1, gives: { load: 9 } }, { line: 2 }, { line: 4, out: "9\n" });
+  expect(readableTable(python, never, trace).remarks).toEqual([
+    "The loop in line 2 was never entered: its condition was false at once.",
+  ]);
+  const ever = "load = 0\nwhile load < 5:\n    cars = 3\n    total = cars\n";
+  const stuck = {
+    ...run({ line: 1, gives: { load: 0 } }, ...round(5, { line: 2 }, { line: 3 }, { line: 4 })),
+    cut: "cut",
+  };
+  expect(readableTable(python, ever, stuck).remarks).toEqual([
+    "The loop in line 2 repeats for ever: nothing changes from one pass to the next.",
+  ]);
+  const counted = [1, 2, 3, 4, 5].flatMap((total) => [{ line: 2 }, { line: 3 }, { line: 4, gives: { total } }]);
+  const other = { ...run({ line: 1, gives: { load: 0 } }, ...counted), cut: "cut" };
+  const said = ["The loop in line 2 repeats for ever: load never changes in it."];
+  expect(readableTable(python, ever, other).remarks).toEqual(said);
+  // Whichever columns are shown, and in whichever rows.
+  expect(readableTable(python, ever, other, { columns: ["load"], rows: "pass" }).remarks).toEqual(said);
+});
+
+test("of a loop that comes to its end, or that was cut off while it counts, nothing is said", () => {
+  expect(readableTable(python, text, ferry).remarks).toBe(undefined);
+  const counting = "load = 0\nwhile load < 5000:\n    load += 1\n";
+  const steps = [1, 2, 3, 4, 5].flatMap((load) => [{ line: 2 }, { line: 3, gives: { load } }]);
+  expect(readableTable(python, counting, { ...run(...steps), cut: "cut" }).remarks).toBe(undefined);
+});

@@ -1,5 +1,6 @@
 import type { Language } from "../languages/language.ts";
 import { type Decision, decisionsOf } from "./conditions.ts";
+import { loopRemarks } from "./loopRemarks.ts";
 import { type PassOf, passesOf, passText } from "./passes.ts";
 import { buildTable, isChange, type RowPolicy, type TableRow, type TraceTable } from "./table.ts";
 import type { Trace } from "./trace.ts";
@@ -11,12 +12,10 @@ export function readableTable(
   trace: Trace,
   options: { rows?: RowPolicy; columns?: readonly string[] } = {},
 ): TraceTable {
-  const table = annotated(
-    language,
-    text,
-    trace,
-    buildTable(trace, options.columns ? { columns: options.columns } : {}),
-  );
+  const whole = buildTable(trace);
+  const chosen = options.columns ? buildTable(trace, { columns: options.columns }) : whole;
+  const remarks = loopRemarks(language, text, trace, whole);
+  const table = { ...annotated(language, text, trace, chosen), ...(remarks.length > 0 ? { remarks } : {}) };
   if (options.rows === "pass") return byPass(language, text, trace, table);
   return options.rows === "change" ? { ...table, rows: table.rows.filter(isChange) } : table;
 }

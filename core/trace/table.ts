@@ -27,7 +27,8 @@ export type TableRow = {
   unseen?: string;
 };
 
-export type TraceTable = { columns: TableColumn[]; rows: TableRow[]; cut?: string };
+/** `remarks` are said of its loops, as its last rows: one never entered, one that goes round for ever. */
+export type TraceTable = { columns: TableColumn[]; rows: TableRow[]; cut?: string; remarks?: string[] };
 
 /** What a table is made of: the recorded steps, and in words what is missing. */
 export type TraceSteps = Pick<Trace, "steps" | "cut"> & Partial<Trace>;
