@@ -14,9 +14,10 @@ export function readableTable(
 ): TraceTable {
   const whole = buildTable(trace);
   const chosen = options.columns ? buildTable(trace, { columns: options.columns }) : whole;
-  const remarks = loopRemarks(language, text, trace, whole);
-  const table = { ...annotated(language, text, trace, chosen), ...(remarks.length > 0 ? { remarks } : {}) };
-  if (options.rows === "pass") return byPass(language, text, trace, table);
+  const told = { decisions: decisionsOf(language, text, trace), passes: passesOf(language, text, trace) };
+  const remarks = loopRemarks(language, text, trace, whole, told);
+  const table = { ...annotated(trace, chosen, told), ...(remarks.length > 0 ? { remarks } : {}) };
+  if (options.rows === "pass") return byPass(trace, table, told);
   return options.rows === "change" ? { ...table, rows: table.rows.filter(isChange) } : table;
 }
 
@@ -25,16 +26,12 @@ export function conditionText({ holds, skipped }: Decision): string {
   return [String(holds), ...skipped.map((part) => `${part}: not looked at`)].join("; ");
 }
 
+/** What is told of a run beside its values: decisions and passes, by the places of steps. */
+type Told = { decisions: ReadonlyMap<number, Decision>; passes: ReadonlyMap<number, PassOf[]> };
+
 /** A table with what its rows' decisions came to, and the passes of loops in which they are. `table` has a row for every step. */
-export function annotated(
-  language: Language,
-  text: string,
-  trace: Pick<Trace, "steps">,
-  table: TraceTable,
-): TraceTable {
-  const decisions = decisionsOf(language, text, trace);
-  const passes = passesOf(language, text, trace);
-  const places = new Map(trace.steps.map((step, place) => [step.index, place]));
+function annotated({ steps }: Pick<Trace, "steps">, table: TraceTable, { decisions, passes }: Told): TraceTable {
+  const places = new Map(steps.map((step, place) => [step.index, place]));
   return {
     ...table,
     rows: table.rows.map((row) => {
@@ -54,8 +51,7 @@ export const hasPasses = (table: Pick<TraceTable, "rows">) => table.rows.some((r
  * A table with a row for each pass of its innermost loops: the values at the end of the pass, all that was printed and typed in it.
  * Rows outside of loops, and those that only look and go on with no pass, stay as they are.
  */
-export function byPass(language: Language, text: string, trace: Pick<Trace, "steps">, table: TraceTable): TraceTable {
-  const passes = passesOf(language, text, trace);
+function byPass(trace: Pick<Trace, "steps">, table: TraceTable, { passes }: Told): TraceTable {
   const innermost = (place: number): PassOf | undefined => passes.get(place)?.at(-1);
   const places = new Map(trace.steps.map((step, place) => [step.index, place]));
   const rows: TableRow[] = [];

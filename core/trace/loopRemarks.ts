@@ -1,7 +1,7 @@
 import type { Language } from "../languages/language.ts";
 import { tokensByLine } from "../languages/lexical.ts";
-import { decisionsOf } from "./conditions.ts";
-import { type Loop, passesOf } from "./passes.ts";
+import type { Decision } from "./conditions.ts";
+import type { Loop, PassOf } from "./passes.ts";
 import type { TraceTable } from "./table.ts";
 import type { Trace } from "./trace.ts";
 
@@ -17,9 +17,8 @@ export function loopRemarks(
   text: string,
   trace: Pick<Trace, "steps" | "cut">,
   table: Pick<TraceTable, "rows" | "columns">,
+  { passes, decisions }: { passes: ReadonlyMap<number, PassOf[]>; decisions: ReadonlyMap<number, Decision> },
 ): string[] {
-  const passes = passesOf(language, text, trace);
-  const decisions = decisionsOf(language, text, trace);
   const entered = new Map<Loop, boolean>();
   for (const [place, own] of passes)
     for (const { loop, pass } of own) {
@@ -39,7 +38,7 @@ function goesRound(
   text: string,
   { steps }: Pick<Trace, "steps">,
   { rows, columns }: Pick<TraceTable, "rows" | "columns">,
-  passes: ReturnType<typeof passesOf>,
+  passes: ReadonlyMap<number, PassOf[]>,
 ): string[] {
   const loop = passes.get(steps.length - 1)?.at(-1)?.loop;
   const frame = steps.at(-1)?.frame;
