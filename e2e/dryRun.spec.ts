@@ -37,7 +37,7 @@ test("a dry run in its own room: over a call, out of a recursion, to a pass, a l
   const table = page.getByRole("region", { name: "Trace table" });
   const apart = page.getByRole("region", { name: "Expressions taken apart" });
   const next = page.getByRole("button", { name: "Next line" });
-  await stands(1);
+  await stands(6);
   await expect(page.getByRole("button", { name: "Step out" })).toBeDisabled();
 
   // The pass in which the recursion goes deeper: its line is taken apart before it runs.

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { runnableLines } from "../../core/languages/runnable.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { readableTable } from "../../core/trace/annotate.ts";
+import { withoutDefining } from "../../core/trace/defining.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import { type RowPolicy, rowPolicies, type TraceTable } from "../../core/trace/table.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
@@ -32,7 +33,8 @@ export type RunTable = {
 /** One page of the rows of such a table. */
 export type TraceView = RunTable & { total: number; from: number };
 
-type Wanted = { check: string | null; version: string | null; rows: RowPolicy };
+/** `folded`: rows that only define are left out. */
+type Wanted = { check: string | null; version: string | null; rows: RowPolicy; folded?: boolean };
 
 /** The whole trace table of a version with a check's input; the current version and the first check where none is asked for. */
 export async function runTable(services: Services, found: WholeCase, wanted: Wanted): Promise<RunTable | null> {
@@ -49,8 +51,9 @@ export async function runTable(services: Services, found: WholeCase, wanted: Wan
       ? "The recorded run did not go as the plain run did (a clock, chance, a limit or a value that was never set may be at play). The plain run decides."
       : null;
   const primary = trace.outcome.diagnostics.find((diagnostic) => diagnostic.primary);
+  const table = readableTable(languageOf(found), text, trace, { rows: wanted.rows });
   return {
-    table: readableTable(languageOf(found), text, trace, { rows: wanted.rows }),
+    table: wanted.folded ? withoutDefining(languageOf(found), text, table) : table,
     check: check.key,
     version: version.key,
     lines: lineTexts(text),

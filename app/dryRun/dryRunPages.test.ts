@@ -59,9 +59,12 @@ test("the room has every row with its calls, decisions and passes, and the page 
   expect(data.intended).toBe("Total 7");
   expect(unpackRows(packRows({ columns: data.columns, rows }), data.columns)).toEqual(rows);
   const drawn = await textOfPage(room.default, data, path);
-  expect(drawn).toContain("about to run: line 1");
+  expect(drawn).toContain("about to run: line 6");
   expect(drawn).toContain("To the first wrong output");
   expect(drawn).toContain("No variable has a value yet.");
+  // What only defines is folded away until it is asked for.
+  const unfolded = await opened(key, "?defining=shown");
+  expect([rows[0]?.line, unfolded.rows[0]?.line, unfolded.rows.length - rows.length]).toEqual([6, 1, 1]);
   const byPass = await opened(key, "?rows=pass");
   expect(byPass.rows.length).toBeLessThan(rows.length);
   expect((await opened(key, "?rows=sideways")).data.rows).toBe("line");

@@ -25,15 +25,18 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   if (!found) throw data("There is no such case.", { status: 404 });
   const query = new URL(request.url).searchParams;
   const rows = rowsSchema.parse(query.get("rows"));
+  const folded = query.get("defining") !== "shown";
   const run = await runTable(context.services, found, {
     check: query.get("check"),
     version: query.get("version"),
     rows,
+    folded,
   });
   if (!run) throw data("This program is not run here, so there is no recorded run to go through.", { status: 409 });
   const { table, ...rest } = run;
   return {
     ...rest,
+    folded,
     ...{
       key: found.key,
       title: found.title,
@@ -48,7 +51,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 
 /** A dry run in a room of its own: listing and table side by side, moves, values, and the line taken apart. */
 export default function DryRunPage({ loaderData: run }: Route.ComponentProps) {
-  return <Room key={`${run.version} ${run.check} ${run.rows}`} run={run} />;
+  return <Room key={`${run.version} ${run.check} ${run.rows} ${run.folded}`} run={run} />;
 }
 
 function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
@@ -114,6 +117,9 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
             <option value="change">change</option>
             <option value="pass">pass of a loop</option>
           </select>
+        </label>
+        <label className="text-sm font-normal">
+          <input type="checkbox" name="defining" value="shown" defaultChecked={!run.folded} /> rows that only define
         </label>
       </Form>
       {run.differs && <p className="border-l-4 border-ochre pl-2">{run.differs}</p>}
