@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { neverSeen } from "../../core/formats/traceFormats.ts";
 import { callCell, hasCalls, hasInput, inputCell, type TableRow, type TraceTable } from "../../core/trace/table.ts";
 import { TraceHead, type TraceShows } from "./TraceHead.tsx";
@@ -8,7 +9,7 @@ export function showsOf(table: Pick<TraceTable, "rows">, wanted: TraceShows = {}
 }
 
 /** A row of a trace table; `newest` is the one that ran last. */
-export function TraceRow({
+export const TraceRow = memo(function TraceRow({
   row,
   columns,
   shows,
@@ -55,7 +56,7 @@ export function TraceRow({
       </td>
     </tr>
   );
-}
+});
 
 /** A trace table like a ruled exercise-book page; `until` shows rows up to that many. */
 export function TraceTableView({

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import * as moves from "../../core/trace/moves.ts";
 
 /** The moves of a dry run, as words with their keys; those that lead nowhere from here are switched off. */
@@ -21,8 +21,8 @@ export function MoveBar({
   const [pass, setPass] = useState("");
   const [said, setSaid] = useState("");
   const count = rows.length;
-  const wrong = intended === null ? null : moves.toFirstWrong(rows, intended);
-  const crash = moves.toCrash(rows);
+  const wrong = useMemo(() => (intended === null ? null : moves.toFirstWrong(rows, intended)), [rows, intended]);
+  const crash = useMemo(() => moves.toCrash(rows), [rows]);
   const deep = (rows[done]?.depth ?? 0) > 0;
   const toPass = () => {
     const to = moves.toPass(rows, pass.trim());

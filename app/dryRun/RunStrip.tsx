@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { TableRow } from "../../core/trace/table.ts";
 
 /** Marks on the strip at most; of more each place keeps one. */
@@ -10,53 +11,40 @@ function marksOf(rows: readonly TableRow[], has: (row: TableRow) => boolean): nu
   return [...found];
 }
 
+type Marked = {
+  rows: readonly TableRow[] /** The key of the column whose changes are marked; "" for none. */;
+  watched: string;
+};
+
+/** The marks of a run, drawn anew only where another variable is watched. */
+const Marks = memo(function Marks({ rows, watched }: Marked) {
+  const marks = (kind: string, from: number, to: number, has: (row: TableRow) => boolean) =>
+    marksOf(rows, has).map((at) => (
+      <line key={`${kind} ${at}`} x1={at} x2={at} y1={from} y2={to} stroke="currentColor" />
+    ));
+  return (
+    <svg
+      viewBox={`0 0 ${places} 24`}
+      preserveAspectRatio="none"
+      className="block h-6 w-full text-ink"
+      aria-hidden="true"
+    >
+      <line x1={0} x2={places} y1={12} y2={12} stroke="currentColor" strokeWidth={0.5} />
+      {watched !== "" && marks("changed", 2, 12, (row) => watched in row.cells)}
+      {marks("printed", 12, 22, (row) => row.output !== "")}
+      {marks("raised", 0, 24, (row) => row.raised !== undefined)}
+    </svg>
+  );
+});
+
 /**
  * The whole run as a narrow strip: above the line where a variable that is watched changed, below it where something was printed, a
- * cross where an error was raised. The slider goes anywhere.
+ * long mark where an error was raised. The slider goes anywhere.
  */
-export function RunStrip({
-  rows,
-  done,
-  watched,
-  onGo,
-}: {
-  rows: readonly TableRow[];
-  done: number;
-  /** The key of the column whose changes are marked; "" for none. */
-  watched: string;
-  onGo: (done: number) => void;
-}) {
-  const marks = (kind: string, found: readonly number[], from: number, to: number) =>
-    found.map((at) => <line key={`${kind} ${at}`} x1={at} x2={at} y1={from} y2={to} stroke="currentColor" />);
+export function RunStrip({ rows, done, watched, onGo }: Marked & { done: number; onGo: (done: number) => void }) {
   return (
     <div className="leaf px-3 py-2">
-      <svg
-        viewBox={`0 0 ${places} 24`}
-        preserveAspectRatio="none"
-        className="block h-6 w-full text-ink"
-        aria-hidden="true"
-      >
-        <line x1={0} x2={places} y1={12} y2={12} stroke="currentColor" strokeWidth={0.5} />
-        {watched !== "" &&
-          marks(
-            "changed",
-            marksOf(rows, (row) => watched in row.cells),
-            2,
-            12,
-          )}
-        {marks(
-          "printed",
-          marksOf(rows, (row) => row.output !== ""),
-          12,
-          22,
-        )}
-        {marks(
-          "raised",
-          marksOf(rows, (row) => row.raised !== undefined),
-          0,
-          24,
-        )}
-      </svg>
+      <Marks rows={rows} watched={watched} />
       <input
         type="range"
         className="w-full"

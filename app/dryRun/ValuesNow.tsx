@@ -1,5 +1,5 @@
-import { useState } from "react";
-import { type Rows, valuesAt } from "../../core/trace/moves.ts";
+import { useMemo, useState } from "react";
+import { changesOf, type Rows, valuesAt } from "../../core/trace/moves.ts";
 import type { TableColumn } from "../../core/trace/table.ts";
 
 /** Values that are listed before the others fold away. */
@@ -24,7 +24,8 @@ export function ValuesNow({
 }) {
   const [all, setAll] = useState(false);
   const titles = new Map(columns.map((column) => [column.key, column]));
-  const values = valuesAt(rows, done);
+  const changes = useMemo(() => changesOf(rows), [rows]);
+  const values = valuesAt(rows, done, changes);
   const isWatched = (key: string) => watched.includes(key);
   const ordered = [
     ...watched.flatMap((key) => values.find((each) => each.key === key) ?? []),

@@ -83,10 +83,13 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
     l: () => go(moves.out(rows, done)),
     p: () => go(moves.toBreakpoint(rows, done, breakpoints)),
   });
-  const more = [
-    ...(hasPasses({ rows }) ? [{ key: " pass", title: "pass" }] : []),
-    ...(hasConditions({ rows }) ? [{ key: " condition", title: "condition" }] : []),
-  ];
+  const more = useMemo(
+    () => [
+      ...(hasPasses({ rows }) ? [{ key: " pass", title: "pass" }] : []),
+      ...(hasConditions({ rows }) ? [{ key: " condition", title: "condition" }] : []),
+    ],
+    [rows],
+  );
   return (
     <div ref={place} className="grid gap-3">
       <header className="flex flex-wrap items-baseline gap-x-4">

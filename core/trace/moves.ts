@@ -64,10 +64,41 @@ export function toFirstWrong(rows: Rows, intended: string): number | null {
   return rows.length;
 }
 
+/** Where each column changes, by the places of rows in their order: made once for a table of any length. */
+export type Changes = ReadonlyMap<string, readonly number[]>;
+
+export function changesOf(rows: Rows): Changes {
+  const found = new Map<string, number[]>();
+  for (const [at, row] of rows.entries())
+    for (const key in row.cells) {
+      const places = found.get(key);
+      if (places) places.push(at);
+      else found.set(key, [at]);
+    }
+  return found;
+}
+
+/** The last of rising places that lies before one; undefined where none does. */
+function lastBefore(places: readonly number[], before: number): number | undefined {
+  let [low, high] = [0, places.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((places[middle] ?? 0) < before) low = middle + 1;
+    else high = middle;
+  }
+  return places[low - 1];
+}
+
 /** What every column holds when `done` rows have run, those that changed last first, with the place of that change. */
-export function valuesAt(rows: Rows, done: number): Array<{ key: string; text: string; at: number }> {
-  const found = new Map<string, { key: string; text: string; at: number }>();
-  for (const [at, row] of rows.slice(0, done).entries())
-    for (const [key, text] of Object.entries(row.cells)) found.set(key, { key, text, at });
-  return [...found.values()].sort((one, other) => other.at - one.at);
+export function valuesAt(
+  rows: Rows,
+  done: number,
+  changes: Changes = changesOf(rows),
+): Array<{ key: string; text: string; at: number }> {
+  return [...changes]
+    .flatMap(([key, places]) => {
+      const at = lastBefore(places, done);
+      return at === undefined ? [] : [{ key, text: rows[at]?.cells[key] ?? "", at }];
+    })
+    .sort((one, other) => other.at - one.at);
 }
