@@ -3,7 +3,7 @@ import { findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { judgeVersion, languageOf, saysNothing, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
-import { cancelPending, countPending, listPending } from "../work/jobStore.ts";
+import { cancelPending, countPending, listPending, raisePending } from "../work/jobStore.ts";
 import { createStoppable, nowAndThen, runsBeside } from "../work/stoppable.ts";
 import type { FoundFix } from "./foundFix.ts";
 import { searchFixes } from "./search.ts";
@@ -20,6 +20,8 @@ import {
 
 /** The longest time that is looked for a program behind the pages. */
 const seconds = 10;
+/** The priority of what somebody waits for; whole sets have 0. */
+const asked = 1;
 /** Searches that go on in this process. */
 const searches = createStoppable();
 
@@ -47,7 +49,7 @@ export const searchOf = defineJob({
   // A set or an assignment whose programs are looked at without anybody having asked for this one.
   schema: z.object({ case: z.string(), version: z.string(), of: z.string().optional() }),
   about: (data) => data.version,
-  priority: (data) => (data.of === undefined ? 1 : 0),
+  priority: (data) => (data.of === undefined ? asked : 0),
   atOnce: 1,
   retries: 0,
   retryAfter: 0,
@@ -120,7 +122,12 @@ export async function startSearch(
 async function begin(services: Services, found: WholeCase, anew: boolean, of?: string): Promise<void> {
   const version = found.current_version;
   const kept = await findSearch(services.database, version);
-  if (kept?.checks === editionsOf(found) && !anew) return;
+  if (kept?.checks === editionsOf(found) && !anew) {
+    // One that waits with its set comes before the others now that somebody waits for it.
+    if (kept.state === "waiting" && of === undefined)
+      await raisePending(services.database, searchOf.name, "version", version, asked);
+    return;
+  }
   await beginSearch(services.database, found.key, version, editionsOf(found));
   await services.queue.add(searchOf, [{ case: found.key, version, ...(of === undefined ? {} : { of }) }]);
 }

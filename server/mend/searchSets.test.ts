@@ -7,7 +7,7 @@ import { takeSet } from "../collect/takeSet.ts";
 import { judgeVersion } from "../judge/judge.ts";
 import { addCourse } from "../people/courseStore.ts";
 import { openTestServices } from "../testServices.ts";
-import { countToSearch, foundFor, searchJudged, startSearch } from "./findFixes.ts";
+import { countToSearch, foundFor, searchAhead, searchJudged, startSearch } from "./findFixes.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 beforeAll(async () => {
@@ -53,6 +53,25 @@ test("a set that was judged is looked at by itself, and is ready when its cases 
   expect(await fixesOf(cases.get("tern_refused.py"))).toEqual({ state: "done", lines: [2] });
   expect(await fixesOf(cases.get("gull_stopped.py"))).toEqual({ state: "done", lines: [4] });
   expect(await fixesOf(cases.get("skua_right.py"))).toEqual({ state: "done", lines: null });
+});
+
+test("a case that is opened while it waits with its set comes before the others", async () => {
+  const { key, cases } = await takenIn();
+  for (const each of cases.values()) await searchJudged(services, each, key);
+  const last = await whole([...cases.values()].at(-1) ?? "");
+  const priorities = async () => {
+    const rows = await services.database.query(
+      "select data ->> 'version' as version, priority from pgboss.job where data ->> 'of' = $1 and state = 'created'",
+      [key],
+    );
+    return rows as Array<{ version: string; priority: number }>;
+  };
+  expect((await priorities()).map((row) => row.priority)).not.toContain(1);
+  await searchAhead(services, [last.key]);
+  const raised = (await priorities()).filter((row) => row.priority === 1).map((row) => row.version);
+  expect(raised).toEqual([last.current_version]);
+  await stopJudging(services, key);
+  await services.queue.settled();
 });
 
 test("stopping a set takes what nobody began to look at out of the work; an opened case is looked at all the same", async () => {

@@ -66,3 +66,17 @@ export async function cancelPending(database: Database, name: string, field: str
     [name, field, value],
   );
 }
+
+/** Has waiting jobs of a kind that have a value in a field worked on before those of less priority. */
+export async function raisePending(
+  database: Database,
+  name: string,
+  field: string,
+  value: string,
+  priority: number,
+): Promise<void> {
+  await database.query(
+    `update pgboss.job set priority = $4 where name = $1 and state in ('created', 'retry') and data ->> $2 = $3`,
+    [name, field, value, priority],
+  );
+}
