@@ -112,7 +112,8 @@ test("a class is worked through by keys alone: one accepts, one goes on, one und
   await expect(note).toHaveValue("a nab of cu");
   await expect(strip(page)).toContainText(`${all - 1} left`);
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: /^line 1\b/ }).focus();
+  // Lines of a case that was accepted with its fix cannot be picked any more; the case itself takes keys as well.
+  await page.locator("article[data-case]").focus();
 
   // The rest: accept what is proposed, pass over what shows no fault.
   let seen = 0;
