@@ -5,7 +5,7 @@ import { languageOf, recordVersion } from "../../server/judge/judge.ts";
 import type { Route } from "./+types/expressionsFile.ts";
 
 /** What an address asks for: the version, the check and the recorded step. */
-export function askedStep(url: string) {
+function askedStep(url: string) {
   const query = new URL(url).searchParams;
   return { version: query.get("version"), check: query.get("check"), step: Number(query.get("step") ?? "") };
 }

@@ -17,7 +17,6 @@ export function workOut(language: Language, text: string, names: Names, way: Way
   if (!rules || !tree) return null;
   const state: State = {
     ...{
-      language,
       rules,
       text,
       names,

@@ -1,4 +1,3 @@
-import type { Language } from "../languages/language.ts";
 import type { SyntaxNode } from "../syntax/tree.ts";
 import { isUnknown, type Known } from "./known.ts";
 import type { Answer, ValueRules } from "./rules.ts";
@@ -34,7 +33,6 @@ export type Worked = { lines: WorkedLine[]; value: Answer; written: string; notL
 
 /** What becomes of the pieces of an expression while it is worked out. */
 export type State = {
-  language: Language;
   rules: ValueRules;
   text: string;
   names: Names;

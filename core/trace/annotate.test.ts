@@ -166,3 +166,40 @@ test("of a loop that comes to its end, or that was cut off while it counts, noth
   const steps = [1, 2, 3, 4, 5].flatMap((load) => [{ line: 2 }, { line: 3, gives: { load } }]);
   expect(readableTable(python, counting, { ...run(...steps), cut: "cut" }).remarks).toBe(undefined);
 });
+
+test("what changed in any pass so far may change again: a loop that counts slowly is not said to go round for ever", () => {
+  const slowly = "load = 0\ncars = 0\nwhile cars < 900:\n    load += 1\n    if load % 4 == 0:\n        cars += 1\n";
+  const passes = [1, 2, 3, 4, 5, 6, 7].flatMap((load) => [
+    { line: 3 },
+    { line: 4, gives: { load } },
+    { line: 5 },
+    ...(load === 4 ? [{ line: 6, gives: { cars: 1 } }] : []),
+  ]);
+  const trace = { ...run({ line: 1, gives: { load: 0 } }, { line: 2, gives: { cars: 0 } }, ...passes), cut: "cut" };
+  expect(readableTable(python, slowly, trace).remarks).toBe(undefined);
+});
+
+test("a loop over nothing was never entered either", () => {
+  const over = "loads = []\nfor load in loads:\n    print(load)\nprint('none')\n";
+  const trace = run({ line: 1 }, { line: 2 }, { line: 4, out: "none\n" });
+  expect(readableTable(python, over, trace).remarks).toEqual([
+    "The loop in line 2 was never entered: there was nothing to go through.",
+  ]);
+  // Where the run was stopped in its header nothing is known of it.
+  expect(readableTable(python, over, run({ line: 1 }, { line: 2 })).remarks).toBe(undefined);
+});
+
+test("what is called in a pass belongs to it", () => {
+  const calls = "def fare(age):\n    return age * 2\nfor age in [4, 9]:\n    total = fare(age)\nprint(total)\n";
+  const at = (line: number, more: Partial<Step>) => ({ line, more });
+  const given = [
+    ...[at(1, {}), at(3, {}), at(4, { calls: true }), at(1, { frame: 1, depth: 1, call: "fare" })],
+    ...[at(2, { frame: 1, depth: 1 }), at(4, { resumes: true }), at(3, {}), at(4, { calls: true })],
+    ...[at(1, { frame: 2, depth: 1, call: "fare" }), at(2, { frame: 2, depth: 1 }), at(4, { resumes: true })],
+    ...[at(3, {}), at(5, {})],
+  ];
+  const plain = run(...given.map(({ line }) => ({ line })));
+  const trace = { ...plain, steps: plain.steps.map((step, index) => ({ ...step, ...given[index]?.more })) };
+  const { rows } = readableTable(python, calls, trace, { rows: "pass" });
+  expect(rows.map((row) => `${row.line} ${row.pass ?? ""}`)).toEqual(["1 ", "4 1", "4 2", "3 2", "5 "]);
+});

@@ -22,7 +22,7 @@ export function readableTable(
 }
 
 /** A decision as it stands in a table: what it came to, and what was not looked at. */
-export function conditionText({ holds, skipped }: Decision): string {
+function conditionText({ holds, skipped }: Decision): string {
   return [String(holds), ...skipped.map((part) => `${part}: not looked at`)].join("; ");
 }
 
@@ -55,7 +55,7 @@ function byPass(trace: Pick<Trace, "steps">, table: TraceTable, { passes }: Told
   const innermost = (place: number): PassOf | undefined => passes.get(place)?.at(-1);
   const places = new Map(trace.steps.map((step, place) => [step.index, place]));
   const rows: TableRow[] = [];
-  let open: { row: TableRow; key: string } | null = null;
+  let open: { row: TableRow; key: string; depth: number } | null = null;
   /** Rows of a header wait: they belong to the pass that begins with them. */
   let waiting: TableRow[] = [];
   const merge = (one: TableRow, other: TableRow): TableRow => ({
@@ -75,6 +75,12 @@ function byPass(trace: Pick<Trace, "steps">, table: TraceTable, { passes }: Told
     const place = places.get(row.step) ?? -1;
     const inner = innermost(place);
     const frame = trace.steps[place]?.frame;
+    // What is called in a pass and goes round in no loop of its own belongs to the pass.
+    const within = open as { row: TableRow; key: string; depth: number } | null;
+    if (within && !inner && row.depth > within.depth) {
+      open = { ...within, row: merge(within.row, { ...row, line: within.row.line }) };
+      continue;
+    }
     if (!inner || row.call !== undefined) {
       close();
       rows.push(...waiting, row);
@@ -87,7 +93,7 @@ function byPass(trace: Pick<Trace, "steps">, table: TraceTable, { passes }: Told
       continue;
     }
     const key = `${frame} ${inner.loop.header} ${passText(passes.get(place))}`;
-    if (open && (open as { key: string }).key === key) open = { key, row: merge((open as { row: TableRow }).row, row) };
+    if (within?.key === key) open = { ...within, row: merge(within.row, row) };
     else {
       close();
       const before = waiting.pop();
@@ -95,7 +101,7 @@ function byPass(trace: Pick<Trace, "steps">, table: TraceTable, { passes }: Told
       waiting = [];
       const start = before ? merge(before, row) : row;
       const { condition: _, ...rest } = start;
-      open = { key, row: rest };
+      open = { key, row: rest, depth: row.depth };
     }
   }
   close();

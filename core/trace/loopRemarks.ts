@@ -5,8 +5,8 @@ import type { Loop, PassOf } from "./passes.ts";
 import type { TraceTable } from "./table.ts";
 import type { Trace } from "./trace.ts";
 
-/** Passes at the end of a run that was cut off, in which something has to change for the loop to come to an end. */
-const looked = 3;
+/** Passes that a loop of a run that was cut off has gone at least, before anything is said of it. */
+const least = 3;
 
 /**
  * What is to be said of the loops of a recorded run, as its last rows: one that was never entered, and of a run that was cut off the
@@ -19,20 +19,30 @@ export function loopRemarks(
   table: Pick<TraceTable, "rows" | "columns">,
   { passes, decisions }: { passes: ReadonlyMap<number, PassOf[]>; decisions: ReadonlyMap<number, Decision> },
 ): string[] {
-  const entered = new Map<Loop, boolean>();
+  const entered = new Map<Loop, { was: boolean; asked: boolean }>();
   for (const [place, own] of passes)
     for (const { loop, pass } of own) {
-      const isHeader = trace.steps[place]?.line === loop.header;
-      if (pass > 0) entered.set(loop, true);
-      else if (isHeader && decisions.get(place)?.holds === false) entered.set(loop, entered.get(loop) ?? false);
+      const step = trace.steps[place];
+      if (pass > 0) entered.set(loop, { was: true, asked: true });
+      else if (
+        !entered.has(loop) &&
+        step?.line === loop.header &&
+        step.raised === undefined &&
+        place < trace.steps.length - 1
+      )
+        entered.set(loop, { was: false, asked: decisions.has(place) });
     }
-  const never = [...entered].flatMap(([loop, was]) =>
-    was ? [] : [`The loop in line ${loop.header} was never entered: its condition was false at once.`],
+  const never = [...entered].flatMap(([loop, { was, asked }]) =>
+    was
+      ? []
+      : [
+          `The loop in line ${loop.header} was never entered: ${asked ? "its condition was false at once" : "there was nothing to go through"}.`,
+        ],
   );
   return trace.cut === undefined ? never : [...never, ...goesRound(language, text, trace, table, passes)];
 }
 
-/** Of the innermost loop in which a run was cut off: which variables of its condition did not change in its last passes. */
+/** Of the innermost loop in which a run was cut off: which variables of its condition changed in none of its passes so far. */
 function goesRound(
   language: Language,
   text: string,
@@ -40,13 +50,15 @@ function goesRound(
   { rows, columns }: Pick<TraceTable, "rows" | "columns">,
   passes: ReadonlyMap<number, PassOf[]>,
 ): string[] {
-  const loop = passes.get(steps.length - 1)?.at(-1)?.loop;
+  const last = passes.get(steps.length - 1)?.at(-1);
   const frame = steps.at(-1)?.frame;
-  if (!loop) return [];
-  const headers = [...steps.keys()].filter((at) => steps[at]?.line === loop.header && steps[at]?.frame === frame);
-  const from = headers.at(-1 - looked);
-  if (from === undefined) return [];
-  const since = rows.filter((row) => row.step > (steps[from]?.index ?? 0));
+  if (!last || last.pass < least) return [];
+  const { loop } = last;
+  // All of its passes since it was entered: what has changed in any of them may change again.
+  const isFirst = (place: number) =>
+    steps[place]?.frame === frame && passes.get(place)?.some((each) => each.loop === loop && each.pass === 1);
+  const from = [...steps.keys()].findLast((place) => isFirst(place) && !isFirst(place - 1));
+  const since = rows.filter((row) => row.step > (steps[from ?? 0]?.index ?? 0));
   const changed = new Set(since.flatMap((row) => Object.keys(row.cells)));
   const typed = since.some((row) => row.input !== undefined);
   if (changed.size === 0 && !typed)

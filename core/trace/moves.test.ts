@@ -27,15 +27,12 @@ test("over a call, out of a call", () => {
   expect(moves.out(rows, 1)).toBe(null);
 });
 
-test("to a breakpoint, to a pass, to where a variable changed last, to where it was stopped", () => {
+test("to a breakpoint, to a pass, to where it was stopped", () => {
   expect(moves.toBreakpoint(rows, 0, new Set([2]))).toBe(3);
   expect(moves.toBreakpoint(rows, 3, new Set([2]))).toBe(5);
   expect(moves.toBreakpoint(rows, 5, new Set([2]))).toBe(9);
   expect(moves.toPass(rows, "2")).toBe(7);
   expect(moves.toPass(rows, "14")).toBe(null);
-  expect(moves.toLastChange(rows, 7, "fare.age")).toBe(5);
-  expect(moves.toLastChange(rows, 5, "fare.age")).toBe(3);
-  expect(moves.toLastChange(rows, 2, "fare.age")).toBe(null);
   expect(moves.toCrash(rows)).toBe(8);
   expect(moves.toCrash(rows.slice(0, 8))).toBe(null);
 });

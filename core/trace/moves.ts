@@ -34,12 +34,6 @@ export function toPass(rows: Rows, pass: string): number | null {
   return next < 0 ? null : next;
 }
 
-/** To just before the row in which a variable changed last, before where the nib stands. */
-export function toLastChange(rows: Rows, done: number, column: string): number | null {
-  const last = rows.slice(0, Math.max(0, done)).findLastIndex((row) => column in row.cells);
-  return last < 0 ? null : last;
-}
-
 /** To the row that was stopped by an error, the last one there is. */
 export function toCrash(rows: Rows): number | null {
   const last = rows.findLastIndex((row) => row.raised !== undefined);

@@ -56,13 +56,14 @@ describe.each(Object.entries(spoken))("%s", (id, { grammar, sorts, values, progr
     const next = chance(20_261_126);
     const differ: string[] = [];
     let compared = 0;
-    let known = 0;
+    let [known, generated] = [0, 0];
     for (let round = 0; compared < wanted; round++) {
       expect(round, "too few expressions are worked out").toBeLessThan(200);
       const made = Array.from({ length: together }, (_, at) =>
         generate(grammar, sorts[at % sorts.length] ?? "whole", 1 + (at % 4), next),
       );
       const told = made.map((expression) => ({ expression, mine: ours(expression) }));
+      generated += told.length;
       known += told.filter(({ mine }) => mine !== null).length;
       // Where the language stops, only some languages go on with the next.
       const asked = told.filter(({ mine }) => mine !== null && (mine.kind !== "stopped" || stops(id)));
@@ -92,7 +93,8 @@ describe.each(Object.entries(spoken))("%s", (id, { grammar, sorts, values, progr
       }
     }
     expect(differ.slice(0, 12)).toEqual([]);
-    expect(known / compared).toBeGreaterThanOrEqual(1);
+    // What is not worked out is left out above; it must not be most of them.
+    expect(known / generated).toBeGreaterThan(0.7);
   }, 600_000);
 });
 

@@ -2,7 +2,7 @@
 export type Sort = "whole" | "real" | "truth" | "text" | "letter";
 
 /** How a language writes what is generated. `{0}`, `{1}`, `{2}` stand for parts of the sorts that `of` says. */
-export type Form = { of: readonly Sort[]; as: string; strength: "tight" | "loose" };
+export type Form = { of: readonly Sort[]; as: string };
 
 export type Grammar = {
   /** Values that stand for themselves, by sort; names are declared by the program with the same values. */
@@ -37,16 +37,16 @@ export function generate(grammar: Grammar, sort: Sort, depth: number, next: () =
   return form.as.replace(/\{(\d)\}/g, (_, place: string) => {
     const inner = generate(grammar, form.of[Number(place)] ?? sort, depth - 1, next);
     const isPlain = /^[\w.'"]+$/.test(inner);
-    return !isPlain && form.strength === "tight" && next() < grammar.brackets ? `(${inner})` : inner;
+    return !isPlain && next() < grammar.brackets ? `(${inner})` : inner;
   });
 }
 
 /** Two-sided operators as forms. */
 export function between(signs: string, of: readonly [Sort, Sort]): Form[] {
-  return signs.split(" ").map((sign) => ({ of, as: `{0} ${sign} {1}`, strength: "tight" as const }));
+  return signs.split(" ").map((sign) => ({ of, as: `{0} ${sign} {1}` }));
 }
 
 /** A form with other signs: calls, choices, prefixes. */
 export function form(as: string, ...of: Sort[]): Form {
-  return { of, as, strength: "tight" };
+  return { of, as };
 }
