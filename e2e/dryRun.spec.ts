@@ -46,7 +46,7 @@ test("a dry run in its own room: over a call, out of a recursion, to a pass, a l
   await stands(8);
   await expect(apart.getByText("0 + berth(12)")).toBeVisible();
   await expect(apart.getByText("berth(12) is 2")).toBeVisible();
-  await next.press("n");
+  await next.press("i");
   await stands(1);
   await next.press("n");
   await stands(2);
@@ -60,11 +60,11 @@ test("a dry run in its own room: over a call, out of a recursion, to a pass, a l
   }
   await next.press("n");
   await expect(table.getByText("berth(7)")).toBeVisible();
-  await next.press("l");
+  await next.press("o");
   await stands(4);
   await next.press("n");
   await expect(table.getByRole("row").last()).toContainText("gives back 2");
-  await next.press("l");
+  await next.press("o");
 
   // What is printed is not what is intended: there the first wrong character came.
   await page.getByRole("button", { name: "To the first wrong output" }).click();

@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import { Form, Link, useSearchParams, useSubmit } from "react-router";
+import * as moves from "../../core/trace/moves.ts";
 import { TraceTableView } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { CaseView } from "./caseView.ts";
@@ -47,10 +48,7 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
   };
   const place = useRef<HTMLDivElement>(null);
   /** On to the next row whose line has a breakpoint and is about to run, or to the end. */
-  const toBreakpoint = () => {
-    const next = table.rows.findIndex((row, index) => index > done && row.file === 0 && breakpoints.has(row.line));
-    move(next < 0 ? count : next);
-  };
+  const toBreakpoint = () => move(moves.toBreakpoint(table.rows, done, breakpoints));
   useLetterKeys(place, { n: () => move(done + 1), b: () => move(done - 1), p: toBreakpoint });
 
   if (count === 0) return <p>{trace.ended || "No line ran."}</p>;

@@ -30,7 +30,7 @@ const inDryRun: readonly KeyRow[] = [
   { keys: "N", does: "next line" },
   { keys: "B", does: "back" },
   { keys: "P", does: "to the next breakpoint, or to the end" },
-  { keys: "O, L", does: "over what the line calls, out of the call (in the dry run's own room)" },
+  { keys: "I, V, O", does: "into what the line calls, over it, out of the call (in the dry run's own room)" },
   { keys: "Enter, Space on a line", does: "set a breakpoint, or take it away" },
 ];
 

@@ -23,6 +23,7 @@ export function MoveBar({
   const count = rows.length;
   const wrong = useMemo(() => (intended === null ? null : moves.toFirstWrong(rows, intended)), [rows, intended]);
   const crash = useMemo(() => moves.toCrash(rows), [rows]);
+  const into = moves.into(rows, done);
   const deep = (rows[done]?.depth ?? 0) > 0;
   const toPass = () => {
     const to = moves.toPass(rows, pass.trim());
@@ -37,11 +38,14 @@ export function MoveBar({
       <button type="button" className="press press-main" onClick={() => onGo(done + 1)} disabled={done === count}>
         Next line <kbd className="text-xs">N</kbd>
       </button>
+      <button type="button" className="press" onClick={() => onGo(into)} disabled={into === null}>
+        Step into <kbd className="text-xs">I</kbd>
+      </button>
       <button type="button" className="press" onClick={() => onGo(moves.over(rows, done))} disabled={done === count}>
-        Step over <kbd className="text-xs">O</kbd>
+        Step over <kbd className="text-xs">V</kbd>
       </button>
       <button type="button" className="press" onClick={() => onGo(moves.out(rows, done))} disabled={!deep}>
-        Step out <kbd className="text-xs">L</kbd>
+        Step out <kbd className="text-xs">O</kbd>
       </button>
       <button
         type="button"

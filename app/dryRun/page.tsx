@@ -79,8 +79,9 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
   useLetterKeys(place, {
     n: () => go(done + 1),
     b: () => go(done - 1),
-    o: () => go(moves.over(rows, done)),
-    l: () => go(moves.out(rows, done)),
+    i: () => go(moves.into(rows, done)),
+    v: () => go(moves.over(rows, done)),
+    o: () => go(moves.out(rows, done)),
     p: () => go(moves.toBreakpoint(rows, done, breakpoints)),
   });
   const more = useMemo(

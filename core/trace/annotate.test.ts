@@ -169,12 +169,14 @@ test("of a loop that comes to its end, or that was cut off while it counts, noth
 
 test("what changed in any pass so far may change again: a loop that counts slowly is not said to go round for ever", () => {
   const slowly = "load = 0\ncars = 0\nwhile cars < 900:\n    load += 1\n    if load % 4 == 0:\n        cars += 1\n";
-  const passes = [1, 2, 3, 4, 5, 6, 7].flatMap((load) => [
-    { line: 3 },
-    { line: 4, gives: { load } },
-    { line: 5 },
-    ...(load === 4 ? [{ line: 6, gives: { cars: 1 } }] : []),
-  ]);
+  const passes = [1, 2, 3, 4, 5, 6, 7].flatMap(
+    (load): Parameters<typeof run> => [
+      { line: 3 },
+      { line: 4, gives: { load } },
+      { line: 5 },
+      ...(load === 4 ? [{ line: 6, gives: { cars: 1 } }] : []),
+    ],
+  );
   const trace = { ...run({ line: 1, gives: { load: 0 } }, { line: 2, gives: { cars: 0 } }, ...passes), cut: "cut" };
   expect(readableTable(python, slowly, trace).remarks).toBe(undefined);
 });

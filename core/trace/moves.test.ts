@@ -16,7 +16,10 @@ const given: ReadonlyArray<Partial<TableRow> & { line: number; depth: number }> 
 ];
 const rows: moves.Rows = given.map((row) => ({ file: 0, cells: {}, output: "", ...row }));
 
-test("over a call, out of a call", () => {
+test("into a call, over it, out of it", () => {
+  expect(moves.into(rows, 1)).toBe(2);
+  expect(moves.into(rows, 0)).toBe(null);
+  expect(moves.into(rows, 8)).toBe(null);
   expect(moves.over(rows, 1)).toBe(7);
   expect(moves.over(rows, 3)).toBe(6);
   expect(moves.over(rows, 0)).toBe(1);

@@ -6,6 +6,12 @@ import type { TableRow } from "./table.ts";
  */
 export type Rows = ReadonlyArray<Pick<TableRow, "line" | "file" | "depth" | "cells" | "output" | "pass" | "raised">>;
 
+/** Into what the line calls: to where the function is entered; null where the line calls none of the program. */
+export function into(rows: Rows, done: number): number | null {
+  const [at, next] = [rows[done], rows[done + 1]];
+  return at && next && next.depth > at.depth ? done + 1 : null;
+}
+
 /** Over what the line calls: to the next row that is no deeper. */
 export function over(rows: Rows, done: number): number | null {
   const at = rows[done];
