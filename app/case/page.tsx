@@ -7,6 +7,7 @@ import { act, type Reply, readAnewWhenStale } from "../actions.ts";
 import { Said, settled } from "../components/Said.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import { useSubmitInTurn } from "../components/useSubmitInTurn.ts";
+import { useBreakpoints } from "../dryRun/useBreakpoints.ts";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
 import { caseActions } from "./actions/list.ts";
@@ -68,8 +69,6 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 export const shouldRevalidate = readAnewWhenStale;
 
 const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
-
-const noLines: ReadonlySet<number> = new Set();
 
 const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
   { leaf: "messages", words: "Messages" },
@@ -142,12 +141,7 @@ function OneCase({ view }: { view: CaseView }) {
   });
   const [narrowing, setNarrowing] = useState<Narrowing>({ line: null, probes: [] });
   const [standing, setStanding] = useState<number | null>(null);
-  // Breakpoints belong to the text of one version.
-  const [breakpoints, setBreakpoints] = useState<{ version: string; lines: ReadonlySet<number> }>({
-    version: "",
-    lines: new Set(),
-  });
-  const tabs = view.trace && breakpoints.version === view.trace.version ? breakpoints.lines : noLines;
+  const [breakpoints, setBreakpoints] = useBreakpoints(view.trace?.version ?? "");
   return (
     <CaseRevision value={view.revision}>
       <article ref={article} tabIndex={-1} data-case={view.key} className="outline-none">
@@ -222,8 +216,8 @@ function OneCase({ view }: { view: CaseView }) {
         <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
           <div className="grid gap-4">
             <ProgramPart
-              {...{ view, found, leaf, standing, breakpoints: tabs, narrowing }}
-              onBreakpoints={(lines) => setBreakpoints({ version: view.trace?.version ?? "", lines })}
+              {...{ view, found, leaf, standing, breakpoints, narrowing }}
+              onBreakpoints={setBreakpoints}
               onNarrow={setNarrowing}
             />
             {(view.openLayer || view.fields) && (
@@ -255,7 +249,7 @@ function OneCase({ view }: { view: CaseView }) {
             <div className="p-3">
               {leaf === "messages" && <MessagesLeaf view={view} />}
               {leaf === "checks" && <ChecksLeaf view={view} />}
-              {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={tabs} />}
+              {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={breakpoints} />}
               {leaf === "mend" && (
                 <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} found={found} />
               )}
