@@ -31,69 +31,73 @@ export function MoveBar({
     onGo(to);
   };
   return (
-    <div className="flex flex-wrap items-center gap-2">
-      <button type="button" className="press" onClick={() => onGo(done - 1)} disabled={done === 0}>
-        Back <kbd className="text-xs">B</kbd>
-      </button>
-      <button type="button" className="press press-main" onClick={() => onGo(done + 1)} disabled={done === count}>
-        Next line <kbd className="text-xs">N</kbd>
-      </button>
-      <button type="button" className="press" onClick={() => onGo(into)} disabled={into === null}>
-        Step into <kbd className="text-xs">I</kbd>
-      </button>
-      <button type="button" className="press" onClick={() => onGo(moves.over(rows, done))} disabled={done === count}>
-        Step over <kbd className="text-xs">V</kbd>
-      </button>
-      <button type="button" className="press" onClick={() => onGo(moves.out(rows, done))} disabled={!deep}>
-        Step out <kbd className="text-xs">O</kbd>
-      </button>
-      <button
-        type="button"
-        className="press"
-        onClick={() => onGo(moves.toBreakpoint(rows, done, breakpoints))}
-        disabled={done === count || breakpoints.size === 0}
-      >
-        To next breakpoint <kbd className="text-xs">P</kbd>
-      </button>
-      <form
-        className="flex items-center gap-1"
-        onSubmit={(event) => {
-          event.preventDefault();
-          toPass();
-        }}
-      >
-        <label className="inline-flex flex-row items-center gap-1 text-sm font-normal">
-          <span>Pass</span>
-          <input
-            className="field w-16"
-            value={pass}
-            placeholder="3"
-            onChange={(event) => setPass(event.target.value)}
-          />
-        </label>
-        <button type="submit" className="press press-quiet" disabled={pass.trim() === ""}>
-          To this pass
+    <div className="grid gap-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <button type="button" className="press" onClick={() => onGo(done - 1)} disabled={done === 0}>
+          Back <kbd className="text-xs">B</kbd>
         </button>
-      </form>
-      {wrong !== null && (
-        <button type="button" className="press press-quiet" onClick={() => onGo(wrong)}>
-          To the first wrong output
+        <button type="button" className="press press-main" onClick={() => onGo(done + 1)} disabled={done === count}>
+          Next line <kbd className="text-xs">N</kbd>
         </button>
-      )}
-      {crash !== null && (
-        <button type="button" className="press press-quiet" onClick={() => onGo(crash)}>
-          To where it was stopped
+        <button type="button" className="press" onClick={() => onGo(into)} disabled={into === null}>
+          Step into <kbd className="text-xs">I</kbd>
         </button>
-      )}
-      <button type="button" className="press press-quiet" onClick={() => onGo(0)}>
-        To the start
-      </button>
-      <button type="button" className="press press-quiet" onClick={() => onGo(count)}>
-        To the end
-      </button>
-      <span className="note-small" role="status">
-        {said || stands}
-      </span>
+        <button type="button" className="press" onClick={() => onGo(moves.over(rows, done))} disabled={done === count}>
+          Step over <kbd className="text-xs">V</kbd>
+        </button>
+        <button type="button" className="press" onClick={() => onGo(moves.out(rows, done))} disabled={!deep}>
+          Step out <kbd className="text-xs">O</kbd>
+        </button>
+        <button
+          type="button"
+          className="press"
+          onClick={() => onGo(moves.toBreakpoint(rows, done, breakpoints))}
+          disabled={done === count || breakpoints.size === 0}
+        >
+          To next breakpoint <kbd className="text-xs">P</kbd>
+        </button>
+        <span className="note-small" role="status">
+          {said || stands}
+        </span>
+      </div>
+      <div className="flex flex-wrap items-center gap-2">
+        <form
+          className="flex items-center gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            toPass();
+          }}
+        >
+          <label className="inline-flex flex-row items-center gap-1 text-sm font-normal">
+            <span>Pass</span>
+            <input
+              className="field w-16"
+              value={pass}
+              placeholder="3"
+              onChange={(event) => setPass(event.target.value)}
+            />
+          </label>
+          <button type="submit" className="press press-quiet" disabled={pass.trim() === ""}>
+            To this pass
+          </button>
+        </form>
+        {wrong !== null && (
+          <button type="button" className="press press-quiet" onClick={() => onGo(wrong)}>
+            To the first wrong output
+          </button>
+        )}
+        {crash !== null && (
+          <button type="button" className="press press-quiet" onClick={() => onGo(crash)}>
+            To where it was stopped
+          </button>
+        )}
+        <button type="button" className="press press-quiet" onClick={() => onGo(0)}>
+          To the start
+        </button>
+        <button type="button" className="press press-quiet" onClick={() => onGo(count)}>
+          To the end
+        </button>
+      </div>
     </div>
   );
 }
