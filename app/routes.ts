@@ -15,6 +15,7 @@ export default [
     route("cases/:caseKey/run", "dryRun/page.tsx"),
     route("cases/:caseKey/beside", "dryRun/besidePage.tsx"),
     route("cases/:caseKey/expressions", "dryRun/expressionsFile.ts"),
+    route("cases/:caseKey/holds", "dryRun/holdsFile.ts"),
     route("cases/:caseKey/exercise", "exercise/makePage.tsx"),
     route("exercises/:exerciseKey", "exercise/page.tsx"),
     route("sheets", "sheets/page.tsx"),

@@ -1,9 +1,20 @@
 import { type Command, InvalidArgumentError, Option } from "commander";
-import { type MoreColumn, moreColumns, traceFormats, uncaughtError } from "../core/formats/traceFormats.ts";
+import { traceFormats, uncaughtError } from "../core/formats/traceFormats.ts";
 import { unknownBecause } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 import { readableTable } from "../core/trace/annotate.ts";
-import { type RowPolicy, rowPolicies, type TraceTable } from "../core/trace/table.ts";
+import { headingsOf, headingText } from "../core/trace/headings.ts";
+import { withRepeated } from "../core/trace/repeatUnchanged.ts";
+import type { TraceTable } from "../core/trace/table.ts";
+import {
+  type MoreColumn,
+  moreColumnNames,
+  type RowPolicy,
+  readTableStyle,
+  rowPolicies,
+  type TableStyle,
+  usualStyle,
+} from "../core/trace/tableStyle.ts";
 import { readLimits } from "../server/limits.ts";
 import { createToolchains } from "../server/toolchains/toolchains.ts";
 import { chooseLanguage, MaterialProblem, readProgram, readText } from "./material.ts";
@@ -16,31 +27,42 @@ function wholeNumber(text: string): number {
 
 /**
  * The columns that are meant by names: "total" is every column of a variable with that name, whatever function it is of,
- * "load: total" the one of the function load. Throws MaterialProblem with the names that there are.
+ * "load: total" the one of the function load, "Ferry.load: total" of one class's. Throws MaterialProblem with the names that there are.
  */
 function keysOf(table: TraceTable, names: readonly string[]): string[] {
-  const fullName = (column: TraceTable["columns"][number]) =>
-    column.functionName ? `${column.functionName}: ${column.title}` : column.title;
+  const headings = headingsOf(table.columns).map(headingText);
+  const namesOf = (column: TraceTable["columns"][number], at: number) => [
+    ...[column.key, column.title, headings[at] ?? "", headings[at]?.split(": ").at(-1) ?? ""],
+    ...(column.functionName ? [`${column.functionName}: ${column.title}`] : []),
+  ];
   return names.flatMap((given) => {
     const name = given.trim();
-    const found = table.columns.filter((column) => [column.key, column.title, fullName(column)].includes(name));
+    const found = table.columns.filter((column, at) => namesOf(column, at).includes(name));
     if (found.length === 0)
       throw new MaterialProblem(
-        `there is no column ${name || "without a name"}; there are ${table.columns.map(fullName).join(", ") || "none"}`,
+        `there is no column ${name || "without a name"}; there are ${headings.join(", ") || "none"}`,
       );
     return found.map((column) => column.key);
   });
 }
 
 /** The further columns that are meant. Throws MaterialProblem for one that there is not. */
-function moreOf(names: string | undefined): MoreColumn[] {
-  return (names ?? "").split(",").flatMap((given) => {
+function moreOf(names: string): MoreColumn[] {
+  return names.split(",").flatMap((given) => {
     const name = given.trim();
     if (name === "") return [];
-    if (!(name in moreColumns))
-      throw new MaterialProblem(`there is no column ${name}; there are ${Object.keys(moreColumns).join(", ")}`);
-    return [name as MoreColumn];
+    const found = moreColumnNames.find((each) => each === name);
+    if (!found) throw new MaterialProblem(`there is no column ${name}; there are ${moreColumnNames.join(", ")}`);
+    return [found];
   });
+}
+
+/** The style of a file, or the usual one. Throws MaterialProblem for one that is none. */
+async function styleOf(path: string | undefined): Promise<TableStyle> {
+  if (path === undefined) return usualStyle;
+  const read = readTableStyle(await readText(path));
+  if (!read.ok) throw new MaterialProblem(`${path}: ${read.message}`);
+  return read.style;
 }
 
 /** Adds `bent-nail trace`. */
@@ -52,11 +74,14 @@ export function addTraceCommand(program: Command): void {
     .option("--language <id>", "language of the program")
     .option("--input <file>", "what is typed in")
     .addOption(
-      new Option("--rows <policy>", "a row for every executed line, for every change, or for every pass of a loop")
-        .choices([...rowPolicies])
-        .default("line"),
+      new Option(
+        "--rows <policy>",
+        "a row for every executed line, for every change, or for every pass of a loop (default: as the style says)",
+      ).choices([...rowPolicies]),
     )
-    .option("--with <columns>", `more columns of csv and md, comma between: ${Object.keys(moreColumns).join(", ")}`)
+    .option("--style <file>", "how csv and md are written: a table style, see docs/tables.md")
+    .option("--with <columns>", `more columns of csv and md, comma between: ${moreColumnNames.join(", ")}`)
+    .option("--elements <names>", "a column for each element or field of these variables in csv and md, comma between")
     .option("--columns <names>", "only these variables, comma between")
     .addOption(new Option("--format <format>", "how it is printed").choices(Object.keys(traceFormats)).default("md"))
     .option("--limit <steps>", "most steps to record", wholeNumber)
@@ -66,7 +91,9 @@ export function addTraceCommand(program: Command): void {
         options: {
           language?: string;
           input?: string;
-          rows: RowPolicy;
+          rows?: RowPolicy;
+          style?: string;
+          elements?: string;
           with?: string;
           columns?: string;
           format: string;
@@ -75,6 +102,7 @@ export function addTraceCommand(program: Command): void {
       ) => {
         const language = chooseLanguage(options.language, path);
         const files = await readProgram(path);
+        const style = await styleOf(options.style);
         const input = options.input === undefined ? "" : await readText(options.input);
         const toolchains = createToolchains();
         try {
@@ -94,11 +122,21 @@ export function addTraceCommand(program: Command): void {
               `the program was refused before any line ran: ${trace.outcome.diagnostics[0]?.message ?? ""}`,
             );
           const text = files[0] ? decodeText(files[0].bytes).text : "";
-          const all = readableTable(language, text, trace, { rows: options.rows });
-          const columns = options.columns && keysOf(all, options.columns.split(","));
-          const table = columns ? readableTable(language, text, trace, { rows: options.rows, columns }) : all;
+          const rows = options.rows ?? style.rows;
+          const all = readableTable(language, text, trace, { rows });
+          const keys = (names: string | undefined) => (names === undefined ? undefined : keysOf(all, names.split(",")));
+          const [columns, elements] = [keys(options.columns), keys(options.elements)];
+          // JSON has the values as they were recorded, whatever the style.
+          const plain = options.format === "json";
+          const more = options.with === undefined ? style.columns : moreOf(options.with);
+          const made = readableTable(language, text, trace, {
+            ...{ rows, ...(columns ? { columns } : {}) },
+            ...(plain ? {} : { style, ...(elements ? { elements } : {}) }),
+            ...(more.includes("waiting") ? { input } : {}),
+          });
+          const table = style.unchanged === "repeated" && !plain ? withRepeated(made) : made;
           const write = traceFormats[options.format] ?? traceFormats.md;
-          process.stdout.write(write(table, trace, moreOf(options.with)));
+          process.stdout.write(write(table, trace, more));
           for (const remark of table.remarks ?? []) process.stderr.write(`bent-nail: ${remark}\n`);
           if (trace.cut) process.stderr.write(`bent-nail: ${trace.cut}\n`);
           const error = uncaughtError(trace);

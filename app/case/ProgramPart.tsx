@@ -1,5 +1,6 @@
 import { Script } from "../components/Script.tsx";
 import { DryRunScript } from "../dryRun/DryRunScript.tsx";
+import type { Breakpoints } from "../dryRun/useBreakpoints.ts";
 import { CaseScript } from "./CaseScript.tsx";
 import type { CaseView, Leaf } from "./caseView.ts";
 import type { Narrowing } from "./NarrowLeaf.tsx";
@@ -11,8 +12,9 @@ type Props = {
   leaf: Leaf;
   /** The line of a dry run that is about to run. */
   standing: number | null;
-  breakpoints: ReadonlySet<number>;
-  onBreakpoints: (lines: ReadonlySet<number>) => void;
+  breakpoints: Breakpoints;
+  onBreakpoints: (breakpoints: Breakpoints) => void;
+  onOnly: (line: number, steps: ReadonlySet<number> | null) => void;
   narrowing: Narrowing;
   onNarrow: (narrowing: Narrowing) => void;
 };
@@ -20,7 +22,7 @@ type Props = {
 /** The program on the left: what a press on a line does goes by the leaf beside it. */
 export function ProgramPart(props: Props) {
   const { view, found, leaf, narrowing, onNarrow } = props;
-  if (leaf === "trace" && view.trace) return <DryRunScript {...props} run={view.trace} />;
+  if (leaf === "trace" && view.trace) return <DryRunScript {...props} caseKey={view.key} run={view.trace} />;
   if (leaf !== "narrow" || !view.narrow) return <CaseScript view={view} found={found} />;
   return (
     <section className="leaf py-3" aria-label="The program">

@@ -1,7 +1,9 @@
 import { useRef, useState } from "react";
 import { Form, Link, useSearchParams, useSubmit } from "react-router";
+import { headingsOf, headingText } from "../../core/trace/headings.ts";
+import type { Only } from "../../core/trace/moves.ts";
 import * as moves from "../../core/trace/moves.ts";
-import { TraceTableView } from "../components/TraceTableView.tsx";
+import { TraceTableView, wantedBy } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { CaseView } from "./caseView.ts";
 import { useLeafAddress } from "./leafAddress.ts";
@@ -12,22 +14,22 @@ type Props = {
   view: CaseView;
   onStand: (line: number | null) => void /** Lines with a breakpoint. */;
   breakpoints: ReadonlySet<number>;
+  only: Only;
 };
 
-export function TraceLeaf({ view, onStand, breakpoints }: Props) {
+export function TraceLeaf(props: Props) {
+  const { view } = props;
   if (!view.trace) return <p>This program cannot be run here, so there is no recorded run to go through.</p>;
   return (
     <DryRun
       key={`${view.trace.version} ${view.trace.check} ${view.trace.rows} ${view.trace.from}`}
-      view={view}
+      {...props}
       trace={view.trace}
-      onStand={onStand}
-      breakpoints={breakpoints}
     />
   );
 }
 
-function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceView }) {
+function DryRun({ view, trace, onStand, breakpoints, only }: Props & { trace: TraceView }) {
   const submit = useSubmit();
   const leafAddress = useLeafAddress();
   const [query] = useSearchParams();
@@ -39,6 +41,7 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
   const box = useRef<HTMLElement>(null);
   const standing = table.rows[done];
   const shown = { ...table, columns: table.columns.filter((column) => !hidden.has(column.key)) };
+  const headings = headingsOf(table.columns).map(headingText);
   const move = (to: number) => {
     const target = Math.max(0, Math.min(count, to));
     setDone(target);
@@ -48,7 +51,7 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
   };
   const place = useRef<HTMLDivElement>(null);
   /** On to the next row whose line has a breakpoint and is about to run, or to the end. */
-  const toBreakpoint = () => move(moves.toBreakpoint(table.rows, done, breakpoints));
+  const toBreakpoint = () => move(moves.toBreakpoint(table.rows, done, breakpoints, only));
   useLetterKeys(place, { n: () => move(done + 1), b: () => move(done - 1), p: toBreakpoint });
 
   if (count === 0) return <p>{trace.ended || "No line ran."}</p>;
@@ -118,7 +121,13 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
         </span>
       </div>
       <section ref={box} className="max-h-[34rem] overflow-auto" aria-label="Trace table" tabIndex={0}>
-        <TraceTableView table={shown} until={done} caption="Trace table of the recorded run" />
+        <TraceTableView
+          table={shown}
+          until={done}
+          caption="Trace table of the recorded run"
+          unchanged={trace.style.unchanged}
+          wanted={wantedBy(trace.style)}
+        />
       </section>
       {table.remarks?.map((remark) => (
         <p key={remark} className="border-l-4 border-ochre pl-2">
@@ -151,7 +160,7 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
       )}
       <fieldset className="flex flex-wrap gap-x-4">
         <legend className="text-sm">Columns</legend>
-        {table.columns.map((column) => (
+        {table.columns.map((column, at) => (
           <label key={column.key} className="text-sm font-normal">
             <input
               type="checkbox"
@@ -164,7 +173,7 @@ function DryRun({ view, trace, onStand, breakpoints }: Props & { trace: TraceVie
                 )
               }
             />{" "}
-            {column.functionName ? `${column.functionName}: ${column.title}` : column.title}
+            {headings[at]}
           </label>
         ))}
       </fieldset>

@@ -12,7 +12,7 @@ import { preparedParts } from "../../core/source/preparedParts.ts";
 import { structureOf } from "../../core/source/structure.ts";
 import { relaid } from "../../core/syntax/relaid.ts";
 import type { Stretch } from "../../core/trace/neverRan.ts";
-import type { RowPolicy } from "../../core/trace/table.ts";
+import type { RowPolicy } from "../../core/trace/tableStyle.ts";
 import { secondOpinion } from "../../core/verdict/secondOpinion.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { messageOf } from "../../core/verdict/words.ts";
@@ -86,7 +86,7 @@ export async function caseView(
     leaf: Leaf;
     check: string | null;
     version: string | null;
-    rows: RowPolicy;
+    rows: RowPolicy | null;
     from: number;
     /** Whether all that was tried is told. */
     record?: boolean;

@@ -7,7 +7,7 @@ import { act, type Reply, readAnewWhenStale } from "../actions.ts";
 import { Said, settled } from "../components/Said.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import { useSubmitInTurn } from "../components/useSubmitInTurn.ts";
-import { useBreakpoints } from "../dryRun/useBreakpoints.ts";
+import { useBreakpoints, useOnly } from "../dryRun/useBreakpoints.ts";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
 import { caseActions } from "./actions/list.ts";
@@ -142,6 +142,7 @@ function OneCase({ view }: { view: CaseView }) {
   const [narrowing, setNarrowing] = useState<Narrowing>({ line: null, probes: [] });
   const [standing, setStanding] = useState<number | null>(null);
   const [breakpoints, setBreakpoints] = useBreakpoints(view.trace?.version ?? "");
+  const [only, onOnly] = useOnly();
   return (
     <CaseRevision value={view.revision}>
       <article ref={article} tabIndex={-1} data-case={view.key} className="outline-none">
@@ -218,6 +219,7 @@ function OneCase({ view }: { view: CaseView }) {
             <ProgramPart
               {...{ view, found, leaf, standing, breakpoints, narrowing }}
               onBreakpoints={setBreakpoints}
+              onOnly={onOnly}
               onNarrow={setNarrowing}
             />
             {(view.openLayer || view.fields) && (
@@ -249,7 +251,9 @@ function OneCase({ view }: { view: CaseView }) {
             <div className="p-3">
               {leaf === "messages" && <MessagesLeaf view={view} />}
               {leaf === "checks" && <ChecksLeaf view={view} />}
-              {leaf === "trace" && <TraceLeaf view={view} onStand={setStanding} breakpoints={breakpoints} />}
+              {leaf === "trace" && (
+                <TraceLeaf view={view} onStand={setStanding} breakpoints={breakpoints.lines} only={only} />
+              )}
               {leaf === "mend" && (
                 <MendLeaf key={`${view.versionNumber}`} view={view} fetcher={mending} found={found} />
               )}

@@ -4,13 +4,15 @@ import { lineTexts } from "../../core/source/lines.ts";
 import { readableTable } from "../../core/trace/annotate.ts";
 import { withoutDefining } from "../../core/trace/defining.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
-import { type RowPolicy, rowPolicies, type TraceTable } from "../../core/trace/table.ts";
+import type { TraceTable } from "../../core/trace/table.ts";
+import { type RowPolicy, rowPolicies, type TableStyle } from "../../core/trace/tableStyle.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
 import { judgeVersion, languageOf, recordVersion } from "../../server/judge/judge.ts";
+import { tableStyleOf } from "../../server/people/tableStyleStore.ts";
 import type { Services } from "../../server/services.ts";
 
-/** What an address says of rows; a row for each line where it says nothing that is known. */
-export const rowsSchema = z.enum(rowPolicies).catch("line");
+/** What an address says of rows; null where it says nothing that is known: the course's style decides. */
+export const rowsSchema = z.enum(rowPolicies).nullable().catch(null);
 
 /** Rows of a trace table sent to the page at once. */
 export const rowsShown = 1000;
@@ -24,6 +26,8 @@ export type RunTable = {
   /** Lines that hold something to run, where a breakpoint can be set. */
   runnable: number[];
   rows: RowPolicy;
+  /** How the course writes tables. */
+  style: TableStyle;
   differs: string | null;
   ended: string;
   /** What the check says is to come out; null where it says nothing. */
@@ -33,8 +37,14 @@ export type RunTable = {
 /** One page of the rows of such a table. */
 export type TraceView = RunTable & { total: number; from: number };
 
-/** `folded`: rows that only define are left out. */
-type Wanted = { check: string | null; version: string | null; rows: RowPolicy; folded?: boolean };
+/** `folded`: rows that only define are left out. `elements`: keys of the variables with a column for each part. */
+type Wanted = {
+  check: string | null;
+  version: string | null;
+  rows: RowPolicy | null;
+  folded?: boolean;
+  elements?: readonly string[];
+};
 
 /** The whole trace table of a version with a check's input; the current version and the first check where none is asked for. */
 export async function runTable(services: Services, found: WholeCase, wanted: Wanted): Promise<RunTable | null> {
@@ -51,14 +61,20 @@ export async function runTable(services: Services, found: WholeCase, wanted: Wan
       ? "The recorded run did not go as the plain run did (a clock, chance, a limit or a value that was never set may be at play). The plain run decides."
       : null;
   const primary = trace.outcome.diagnostics.find((diagnostic) => diagnostic.primary);
-  const table = readableTable(languageOf(found), text, trace, { rows: wanted.rows });
+  const style = await tableStyleOf(services.database, found.course);
+  const rows = wanted.rows ?? style.rows;
+  const table = readableTable(languageOf(found), text, trace, {
+    ...{ rows, style, input: check.input },
+    ...(wanted.elements ? { elements: wanted.elements } : {}),
+  });
   return {
     table: wanted.folded ? withoutDefining(languageOf(found), text, table) : table,
     check: check.key,
     version: version.key,
     lines: lineTexts(text),
     runnable: runnableLines(languageOf(found), text),
-    rows: wanted.rows,
+    rows,
+    style,
     differs,
     ended:
       trace.outcome.stoppedBy === "refused"

@@ -36,6 +36,10 @@ export type ScriptProps = {
   named?: number | null;
   /** A change as a slip on the script: old lines struck through, new ones below them. Line numbers are 1-based. */
   slip?: readonly Hunk[] | undefined;
+  /** What is said beside a line, on a slip over its end. */
+  beside?: { line: number; text: string } | null;
+  /** Called with the 1-based line that is pointed at or has the focus; null where none is. */
+  onLook?: (line: number | null) => void;
   /** Called with a 1-based line that the person picked by pointer or key; absent: lines cannot be picked. */
   onPick?: (line: number) => void;
   pickHint?: string;
@@ -106,6 +110,8 @@ export function Script({
   styles,
   named,
   slip = [],
+  beside = null,
+  onLook,
   onPick,
   pickHint,
 }: ScriptProps) {
@@ -182,7 +188,14 @@ export function Script({
         );
         return [
           ...before.map((hunk) => <SlipRows key={`before ${hunk.start}`} hunk={hunk} />),
-          <li key={index} id={`line-${line}`} tabIndex={-1} className={state}>
+          <li
+            key={index}
+            id={`line-${line}`}
+            tabIndex={-1}
+            className={state}
+            onPointerEnter={onLook && (() => onLook(line))}
+            onPointerLeave={onLook && (() => onLook(null))}
+          >
             {onPick ? (
               <button
                 type="button"
@@ -197,7 +210,11 @@ export function Script({
                   onPick(line);
                 }}
                 onKeyDown={onKey}
-                onFocus={() => setAt(line)}
+                onFocus={() => {
+                  setAt(line);
+                  onLook?.(line);
+                }}
+                onBlur={onLook && (() => onLook(null))}
               >
                 {content}
               </button>
@@ -206,6 +223,11 @@ export function Script({
                 {marks.length > 0 && <span className="sr-only">{marks.join(", ")}</span>}
                 {content}
               </div>
+            )}
+            {beside?.line === line && (
+              <span aria-hidden="true" className="script-beside">
+                {beside.text}
+              </span>
             )}
             {withNotes && <LineNotes notes={own} />}
           </li>,

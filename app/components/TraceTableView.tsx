@@ -1,11 +1,23 @@
-import { memo } from "react";
-import { neverSeen } from "../../core/formats/traceFormats.ts";
+import { memo, useMemo } from "react";
+import { neverSeen, waitingCell } from "../../core/formats/traceFormats.ts";
+import { repeatedCells } from "../../core/trace/repeatUnchanged.ts";
 import { callCell, hasCalls, hasInput, inputCell, type TableRow, type TraceTable } from "../../core/trace/table.ts";
+import type { TableStyle } from "../../core/trace/tableStyle.ts";
 import { TraceHead, type TraceShows } from "./TraceHead.tsx";
 
-/** The columns that a table has something for; decisions and passes where they are wanted. */
+/** The columns that a table has something for; others where they are wanted. */
 export function showsOf(table: Pick<TraceTable, "rows">, wanted: TraceShows = {}): TraceShows {
-  return { ...wanted, input: hasInput(table), calls: hasCalls(table) };
+  return { input: hasInput(table), call: hasCalls(table), ...wanted };
+}
+
+/** The columns that a style wants beside those that a table has something for. */
+export function wantedBy({ columns }: Pick<TableStyle, "columns">): TraceShows {
+  return Object.fromEntries(columns.map((name) => [name, true]));
+}
+
+/** What stands in unchanged cells, a row each, where they are repeated; null where they are blank. */
+export function useRepeated(table: TraceTable, unchanged: "blank" | "repeated"): Array<Record<string, string>> | null {
+  return useMemo(() => (unchanged === "repeated" ? repeatedCells(table) : null), [table, unchanged]);
 }
 
 /** A row of a trace table; `newest` is the one that ran last. */
@@ -15,6 +27,7 @@ export const TraceRow = memo(function TraceRow({
   shows,
   newest = false,
   place,
+  repeated,
 }: {
   row: TableRow;
   columns: TraceTable["columns"];
@@ -22,12 +35,15 @@ export const TraceRow = memo(function TraceRow({
   newest?: boolean;
   /** Its number among all rows, from 1, where not all of them are drawn. */
   place?: number;
+  /** What stands in the cells of what does not change. */
+  repeated?: Readonly<Record<string, string>> | undefined;
 }) {
   return (
     <tr className={newest ? "newest" : undefined} aria-rowindex={place}>
       <td className="trace-line text-graphite">{row.line}</td>
-      {shows.passes && <td className="text-graphite">{row.pass}</td>}
-      {shows.calls && (
+      {shows.pass && <td className="text-graphite">{row.pass}</td>}
+      {shows.depth && <td className="text-graphite">{row.depth}</td>}
+      {shows.call && (
         <td className="font-sans text-sm whitespace-nowrap" data-depth={row.depth}>
           {/* How deep the call lies is seen by rules, and read out. */}
           {row.depth > 0 && <span className="sr-only">depth {row.depth}: </span>}
@@ -38,16 +54,17 @@ export const TraceRow = memo(function TraceRow({
           {callCell(row)}
         </td>
       )}
-      {shows.conditions && <td className="font-sans text-sm">{row.condition}</td>}
+      {shows.condition && <td className="font-sans text-sm">{row.condition}</td>}
       {columns.map((column) => {
         const text = row.cells[column.key];
         return (
-          <td key={column.key} className={text === undefined ? undefined : "changed"}>
-            {text}
+          <td key={column.key} className={text === undefined ? "text-graphite" : "changed"}>
+            {text ?? repeated?.[column.key]}
           </td>
         );
       })}
       {shows.input && <td className={row.input === undefined ? undefined : "changed"}>{inputCell(row)}</td>}
+      {shows.waiting && <td className="text-graphite">{waitingCell(row.waiting)}</td>}
       <td className={row.output ? "changed trace-output" : "trace-output"}>
         {row.raised ?? row.output.replace(/\n$/, "")}
         {row.unseen !== undefined && (
@@ -64,21 +81,24 @@ export function TraceTableView({
   until,
   caption,
   wanted,
+  unchanged = "blank",
 }: {
   table: TraceTable;
   until?: number;
   caption: string;
   wanted?: TraceShows;
+  unchanged?: "blank" | "repeated";
 }) {
   const rows = until === undefined ? table.rows : table.rows.slice(0, until);
+  const repeated = useRepeated(table, unchanged);
   const shows = showsOf(table, wanted);
   return (
     <table className="trace-table">
       <caption className="sr-only">{caption}</caption>
       <TraceHead columns={table.columns} shows={shows} />
       <tbody>
-        {rows.map((row) => (
-          <TraceRow key={row.step} row={row} columns={table.columns} shows={shows} />
+        {rows.map((row, at) => (
+          <TraceRow key={row.step} row={row} columns={table.columns} shows={shows} repeated={repeated?.[at]} />
         ))}
       </tbody>
     </table>

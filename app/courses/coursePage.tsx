@@ -4,9 +4,11 @@ import { findWording, wordings } from "../../core/wording/wordings.ts";
 import { type ListedAssignment, listAssignments } from "../../server/assignments/assignmentStore.ts";
 import { findCourse, listStudents } from "../../server/people/courseStore.ts";
 import { codeGuesses, labelOfCourse } from "../../server/people/guesses.ts";
+import { listTableStyles } from "../../server/people/tableStyleStore.ts";
 import { act } from "../actions.ts";
 import type { Route } from "./+types/coursePage.ts";
 import { courseActions } from "./actions/courseActions.ts";
+import { TableStyleForm } from "./TableStyleForm.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Course · Bent Nail" }];
 
@@ -21,7 +23,8 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       minutes: Math.max(1, Math.ceil((until.getTime() - Date.now()) / 60_000)),
     })),
   }));
-  return { course, students, assignments: await listAssignments(context.services.database, course.key) };
+  const assignments = await listAssignments(context.services.database, course.key);
+  return { course, students, assignments, styles: await listTableStyles(context.services.database, course.key) };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -29,7 +32,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 export default function Course({ loaderData, actionData }: Route.ComponentProps) {
-  const { course, students, assignments } = loaderData;
+  const { course, students, assignments, styles } = loaderData;
   const spoken = findWording(course.wording);
   const said = (about: string) =>
     actionData?.intent === about && (
@@ -119,6 +122,7 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
             {said("policy")}
           </div>
         </Form>
+        <TableStyleForm styles={styles} said={said("table style")} used={said("use style")} />
         <AssignmentList assignments={assignments} said={said("begin assignment")} taken={said("take assignment")} />
       </div>
     </div>

@@ -2,14 +2,25 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useRef } from "react";
 import type { TraceTable } from "../../core/trace/table.ts";
 import { TraceHead, type TraceShows } from "../components/TraceHead.tsx";
-import { TraceRow } from "../components/TraceTableView.tsx";
+import { TraceRow, useRepeated } from "../components/TraceTableView.tsx";
 import { SpacedBody } from "./SpacedBody.tsx";
 
 /** Height of a row in pixels, as `.trace-table td` has it. */
 const rowHeight = 28;
 
 /** A trace table of any length up to the row that ran last, which is kept in sight; rows are made as they come into view. */
-export function DryRunTable({ table, shows, done }: { table: TraceTable; shows: TraceShows; done: number }) {
+export function DryRunTable({
+  table,
+  shows,
+  done,
+  unchanged,
+}: {
+  table: TraceTable;
+  shows: TraceShows;
+  done: number;
+  unchanged: "blank" | "repeated";
+}) {
+  const repeated = useRepeated(table, unchanged);
   const box = useRef<HTMLElement>(null);
   const rows = useVirtualizer({
     count: done,
@@ -42,6 +53,7 @@ export function DryRunTable({ table, shows, done }: { table: TraceTable; shows: 
                 shows={shows}
                 newest={index === done - 1}
                 place={index + 2}
+                repeated={repeated?.[index]}
               />
             );
           })}

@@ -6,6 +6,7 @@ export function MoveBar({
   rows,
   done,
   breakpoints,
+  only,
   intended,
   stands,
   onGo,
@@ -13,6 +14,7 @@ export function MoveBar({
   rows: moves.Rows;
   done: number;
   breakpoints: ReadonlySet<number>;
+  only: moves.Only;
   intended: string | null;
   /** Where the dry run stands, in words. */
   stands: string;
@@ -51,7 +53,7 @@ export function MoveBar({
         <button
           type="button"
           className="press"
-          onClick={() => onGo(moves.toBreakpoint(rows, done, breakpoints))}
+          onClick={() => onGo(moves.toBreakpoint(rows, done, breakpoints, only))}
           disabled={done === count || breakpoints.size === 0}
         >
           To next breakpoint <kbd className="text-xs">P</kbd>

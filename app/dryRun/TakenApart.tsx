@@ -9,6 +9,7 @@ const uses = {
     assigned: "what is assigned",
     back: "what is given back",
     given: "what a call is given",
+    wanted: "what you ask",
   },
 } as const;
 
@@ -71,10 +72,12 @@ export function TakenApart({
 }) {
   const fetcher = useFetcher<Expression[]>();
   const [way, setWay] = useState<"machine" | "paper">("machine");
+  const [asked, setAsked] = useState("");
   const { load } = fetcher;
   useEffect(() => {
-    void load(`/cases/${caseKey}/expressions?version=${version}&check=${check}&step=${step}`);
-  }, [load, caseKey, version, check, step]);
+    const expression = asked === "" ? "" : `&expression=${encodeURIComponent(asked)}`;
+    void load(`/cases/${caseKey}/expressions?version=${version}&check=${check}&step=${step}${expression}`);
+  }, [load, caseKey, version, check, step, asked]);
   const found = fetcher.data;
   return (
     <section className="leaf grid gap-2 p-3" aria-label="Expressions taken apart">
@@ -90,6 +93,21 @@ export function TakenApart({
           ))}
         </fieldset>
       </div>
+      <form
+        className="flex items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          setAsked(String(new FormData(event.currentTarget).get("expression") ?? "").trim());
+        }}
+      >
+        <label className="grow text-sm">
+          Work out here, with the values that there are
+          <input name="expression" className="field w-full font-mono" maxLength={400} autoComplete="off" />
+        </label>
+        <button type="submit" className="press press-quiet">
+          Work out
+        </button>
+      </form>
       {found?.length === 0 && <p className="note-small">This line holds nothing to work out.</p>}
       {found?.map((expression) => (
         <div key={`${expression.use} ${expression.text}`} className="overflow-x-auto" data-expression={expression.text}>
@@ -104,6 +122,12 @@ export function TakenApart({
               ))}
             </tbody>
           </table>
+          {expression.use === "wanted" && expression.why === "" && (
+            <p className="text-sm">
+              It comes to <b className="font-mono">{expression.value}</b>
+              {expression.type !== "" && `, ${expression.type}`}. Nothing was run for it.
+            </p>
+          )}
           {expression.why !== "" && (
             <p className="note-small">{expression.raised ? `Here it stops: ${expression.why}` : expression.why}</p>
           )}

@@ -1,6 +1,6 @@
-import { useMemo, useState } from "react";
-import { changesOf, type Rows, valuesAt } from "../../core/trace/moves.ts";
-import type { TableColumn } from "../../core/trace/table.ts";
+import { useState } from "react";
+import type { Rows } from "../../core/trace/moves.ts";
+import type { ValuesAt } from "./useValues.ts";
 
 /** Values that are listed before the others fold away. */
 const shownFirst = 12;
@@ -8,28 +8,24 @@ const shownFirst = 12;
 /** What every variable holds where the dry run stands; chosen ones first. A press goes to where one changed last. */
 export function ValuesNow({
   rows,
-  columns,
-  done,
+  values,
   watched,
   onWatch,
   onGo,
 }: {
   rows: Rows;
-  columns: readonly TableColumn[];
-  done: number;
+  values: ValuesAt;
   /** Keys of the variables that are watched, in the order in which they were chosen. */
   watched: readonly string[];
   onWatch: (keys: readonly string[]) => void;
   onGo: (done: number) => void;
 }) {
   const [all, setAll] = useState(false);
-  const titles = new Map(columns.map((column) => [column.key, column]));
-  const changes = useMemo(() => changesOf(rows), [rows]);
-  const values = valuesAt(rows, done, changes);
+  const { all: known } = values;
   const isWatched = (key: string) => watched.includes(key);
   const ordered = [
-    ...watched.flatMap((key) => values.find((each) => each.key === key) ?? []),
-    ...values.filter((each) => !isWatched(each.key)),
+    ...watched.flatMap((key) => known.find((each) => each.key === key) ?? []),
+    ...known.filter((each) => !isWatched(each.key)),
   ];
   const shown = all ? ordered : ordered.slice(0, Math.max(shownFirst, watched.length));
   return (
@@ -37,9 +33,7 @@ export function ValuesNow({
       <h2 className="text-lg">Values now</h2>
       {ordered.length === 0 && <p className="note-small">No variable has a value yet.</p>}
       <ul className="grid gap-1">
-        {shown.map(({ key, text, at }) => {
-          const column = titles.get(key);
-          const name = column?.functionName ? `${column.functionName}: ${column.title}` : (column?.title ?? key);
+        {shown.map(({ key, name, text, at, inside }) => {
           return (
             <li key={key} className="flex items-baseline gap-2">
               <input
@@ -49,7 +43,8 @@ export function ValuesNow({
                 onChange={() => onWatch(isWatched(key) ? watched.filter((each) => each !== key) : [...watched, key])}
               />
               <span className="font-mono text-[0.9rem]">
-                {name} = <b>{text === "" ? "not set" : text.length > 60 ? `${text.slice(0, 60)}…` : text}</b>
+                {name} = <b>{text === "" ? "not set" : cut(text)}</b>
+                {inside !== undefined && <span className="text-graphite">: {cut(inside)}</span>}
               </span>
               <button
                 type="button"
@@ -71,3 +66,6 @@ export function ValuesNow({
     </section>
   );
 }
+
+/** A value that is not too long for its line. */
+const cut = (text: string) => (text.length > 60 ? `${text.slice(0, 60)}…` : text);

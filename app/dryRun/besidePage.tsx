@@ -6,6 +6,7 @@ import { hasConditions } from "../../core/trace/annotate.ts";
 import type { TableRow } from "../../core/trace/table.ts";
 import { listModels } from "../../server/assignments/modelStore.ts";
 import { findCase } from "../../server/cases/caseStore.ts";
+import { ColumnHeads } from "../components/TraceHead.tsx";
 import type { Route } from "./+types/besidePage.ts";
 import { type BesideView, besideView, type SideView, usualSides } from "./besideView.ts";
 import { choicesOf } from "./choices.ts";
@@ -148,14 +149,7 @@ function SideHead({ side, asks }: { side: SideView; asks: boolean }) {
         line
       </th>
       {asks && <th scope="col">condition</th>}
-      {side.columns.map((column) => (
-        <th scope="col" key={column.key}>
-          {column.functionName && (
-            <span className="block text-xs font-normal text-graphite">{column.functionName}</span>
-          )}
-          {column.title}
-        </th>
-      ))}
+      <ColumnHeads columns={side.columns} />
       <th scope="col">output</th>
     </>
   );

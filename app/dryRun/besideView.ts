@@ -2,7 +2,9 @@ import { packRows } from "../../core/formats/packedTable.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { readableTable } from "../../core/trace/annotate.ts";
 import { type ComparedRun, compareRuns } from "../../core/trace/compareRuns.ts";
-import type { TableColumn, TableRow } from "../../core/trace/table.ts";
+import { headingsOf, headingText } from "../../core/trace/headings.ts";
+import type { TableRow } from "../../core/trace/table.ts";
+import type { TableColumn } from "../../core/trace/tableColumn.ts";
 import { listModels } from "../../server/assignments/modelStore.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
 import { languageOf, recordVersion } from "../../server/judge/judge.ts";
@@ -78,8 +80,8 @@ function wordsOf(
 ): string {
   if (!left || !right)
     return `Only the ${left ? "left" : "right"} run goes through line ${(left ?? right)?.line} there.`;
-  const found = columns.find((each) => each.key === column);
-  const name = found?.functionName ? `${found.functionName}: ${found.title}` : (found?.title ?? column);
+  const heading = headingsOf(columns)[columns.findIndex((each) => each.key === column)];
+  const name = heading ? headingText(heading) : column;
   return `${name}: ${toldBy(left, column)} on the left (line ${left.line}), ${toldBy(right, column)} on the right (line ${right.line}).`;
 }
 

@@ -1,21 +1,26 @@
 import { useMemo, useRef, useState } from "react";
-import { data, Form, Link, useSubmit } from "react-router";
+import { data, Form, Link, useSearchParams, useSubmit } from "react-router";
 import { packRows, unpackRows } from "../../core/formats/packedTable.ts";
 import { hasConditions, hasPasses } from "../../core/trace/annotate.ts";
 import * as moves from "../../core/trace/moves.ts";
+import { hasCalls, hasWaiting, type TableRow } from "../../core/trace/table.ts";
+import type { TableColumn } from "../../core/trace/tableColumn.ts";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { rowsSchema, runTable } from "../case/traceView.ts";
 import { showsOf } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { Route } from "./+types/page.ts";
+import { ColumnChoice } from "./ColumnChoice.tsx";
 import { choicesOf } from "./choices.ts";
 import { DryRunScript } from "./DryRunScript.tsx";
 import { DryRunTable } from "./DryRunTable.tsx";
+import { Levels } from "./Levels.tsx";
 import { MoveBar } from "./MoveBar.tsx";
 import { RunChoice } from "./RunChoice.tsx";
 import { RunStrip } from "./RunStrip.tsx";
 import { TakenApart } from "./TakenApart.tsx";
-import { useBreakpoints } from "./useBreakpoints.ts";
+import { useBreakpoints, useOnly } from "./useBreakpoints.ts";
+import { useValues } from "./useValues.ts";
 import { ValuesNow } from "./ValuesNow.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Dry run · Bent Nail" }];
@@ -24,19 +29,18 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await findCase(context.services.database, params.caseKey, "all");
   if (!found) throw data("There is no such case.", { status: 404 });
   const query = new URL(request.url).searchParams;
-  const rows = rowsSchema.parse(query.get("rows"));
+  const elements = query.getAll("parts").slice(0, 8);
   const folded = query.get("defining") !== "shown";
   const run = await runTable(context.services, found, {
     check: query.get("check"),
     version: query.get("version"),
-    rows,
-    folded,
+    ...{ rows: rowsSchema.parse(query.get("rows")), folded, elements },
   });
   if (!run) throw data("This program is not run here, so there is no recorded run to go through.", { status: 409 });
   const { table, ...rest } = run;
   return {
     ...rest,
-    folded,
+    ...{ folded, elements },
     ...{
       key: found.key,
       title: found.title,
@@ -51,7 +55,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 
 /** A dry run in a room of its own: listing and table side by side, moves, values, and the line taken apart. */
 export default function DryRunPage({ loaderData: run }: Route.ComponentProps) {
-  return <Room key={`${run.version} ${run.check} ${run.rows} ${run.folded}`} run={run} />;
+  return <Room key={`${run.version} ${run.check} ${run.rows} ${run.folded} ${run.elements.join()}`} run={run} />;
 }
 
 function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
@@ -59,9 +63,18 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
   const place = useRef<HTMLDivElement>(null);
   const rows = useMemo(() => unpackRows(run.packed, run.columns), [run.packed, run.columns]);
   const [done, setDone] = useState(0);
-  const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
+  const [query, setQuery] = useSearchParams();
+  const { style } = run;
+  /** Columns that only some styles want are hidden until they are asked for. */
+  const [hidden, setHidden] = useState<ReadonlySet<string>>(
+    () =>
+      new Set(
+        (["depth", "waiting"] as const).filter((each) => !style.columns.includes(each)).map((each) => ` ${each}`),
+      ),
+  );
   const [watched, setWatched] = useState<readonly string[]>([]);
   const [breakpoints, setBreakpoints] = useBreakpoints(run.version);
+  const [only, onOnly] = useOnly();
   const table = useMemo(
     () => ({ columns: run.columns.filter((column) => !hidden.has(column.key)), rows }),
     [run.columns, rows, hidden],
@@ -69,8 +82,10 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
   const shows = useMemo(
     () =>
       showsOf(table, {
-        conditions: hasConditions(table) && !hidden.has(" condition"),
-        passes: hasPasses(table) && !hidden.has(" pass"),
+        condition: hasConditions(table) && !hidden.has(" condition"),
+        pass: hasPasses(table) && !hidden.has(" pass"),
+        depth: hasCalls(table) && !hidden.has(" depth"),
+        waiting: hasWaiting(table) && !hidden.has(" waiting"),
       }),
     [table, hidden],
   );
@@ -82,15 +97,19 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
     i: () => go(moves.into(rows, done)),
     v: () => go(moves.over(rows, done)),
     o: () => go(moves.out(rows, done)),
-    p: () => go(moves.toBreakpoint(rows, done, breakpoints)),
+    p: () => go(moves.toBreakpoint(rows, done, breakpoints.lines, only)),
   });
   const more = useMemo(
     () => [
       ...(hasPasses({ rows }) ? [{ key: " pass", title: "pass" }] : []),
       ...(hasConditions({ rows }) ? [{ key: " condition", title: "condition" }] : []),
+      ...(hasCalls({ rows }) ? [{ key: " depth", title: "in: how deep the call lies" }] : []),
+      ...(hasWaiting({ rows }) ? [{ key: " waiting", title: "waiting: what is left of the typed input" }] : []),
     ],
     [rows],
   );
+  const withParts = useMemo(() => keysWithParts(rows, run.columns), [rows, run.columns]);
+  const values = useValues(rows, run.columns, done);
   return (
     <div ref={place} className="grid gap-3">
       <header className="flex flex-wrap items-baseline gap-x-4">
@@ -134,7 +153,8 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
           <MoveBar
             rows={rows}
             done={done}
-            breakpoints={breakpoints}
+            breakpoints={breakpoints.lines}
+            only={only}
             intended={run.intended}
             onGo={go}
             stands={standing ? `about to run: line ${standing.line}` : run.ended}
@@ -143,36 +163,36 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
           <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,27rem)_minmax(0,1fr)]">
             <div className="grid gap-4">
               <DryRunScript
+                caseKey={run.key}
                 run={run}
                 standing={standing?.file === 0 ? standing.line : null}
                 breakpoints={breakpoints}
                 onBreakpoints={setBreakpoints}
+                onOnly={onOnly}
+                valueHeld={values.valueHeld}
               />
               {standing && (
                 <TakenApart caseKey={run.key} version={run.version} check={run.check} step={standing.step} />
               )}
             </div>
             <div className="grid gap-4">
-              <DryRunTable table={table} shows={shows} done={done} />
-              <ValuesNow {...{ rows, columns: run.columns, done, watched, onWatch: setWatched, onGo: go }} />
-              <fieldset className="flex flex-wrap gap-x-4">
-                <legend className="text-sm">Columns</legend>
-                {[...more, ...run.columns].map((column) => (
-                  <label key={column.key} className="text-sm font-normal">
-                    <input
-                      type="checkbox"
-                      checked={!hidden.has(column.key)}
-                      onChange={(event) => {
-                        const rest = [...hidden].filter((each) => each !== column.key);
-                        setHidden(new Set(event.target.checked ? rest : [...rest, column.key]));
-                      }}
-                    />{" "}
-                    {"functionName" in column && column.functionName
-                      ? `${column.functionName}: ${column.title}`
-                      : column.title}
-                  </label>
-                ))}
-              </fieldset>
+              <DryRunTable table={table} shows={shows} done={done} unchanged={style.unchanged} />
+              <ValuesNow {...{ rows, values, watched, onWatch: setWatched, onGo: go }} />
+              <Levels rows={rows} done={done} onGo={go} />
+              <ColumnChoice
+                more={more}
+                columns={run.columns}
+                hidden={hidden}
+                onHidden={setHidden}
+                parted={run.elements}
+                withParts={withParts}
+                onParts={(keys) => {
+                  const next = new URLSearchParams(query);
+                  next.delete("parts");
+                  for (const each of keys) next.append("parts", each);
+                  setQuery(next, { preventScrollReset: true });
+                }}
+              />
             </div>
           </div>
           {run.remarks.map((remark) => (
@@ -185,4 +205,13 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
       )}
     </div>
   );
+}
+
+/** Keys of the variables that hold others, or a text: they can stand part by part. */
+function keysWithParts(rows: readonly TableRow[], columns: readonly TableColumn[]): ReadonlySet<string> {
+  const found = new Set<string>();
+  for (const { cells, short } of rows)
+    for (const key in cells)
+      if (!found.has(key) && (short?.[key] || /^["'[({]|\w[({]/.test(cells[key] ?? ""))) found.add(key);
+  return new Set(columns.filter(({ key, of }) => of === undefined && found.has(key)).map(({ key }) => key));
 }

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { headingsOf, headingText } from "../../core/trace/headings.ts";
 
 /** A page for paper: black on white, nothing of the interface on it but a hint that does not print. */
 export function PrintPage({ title, under, children }: { title: string; under?: string; children: ReactNode }) {
@@ -31,17 +32,15 @@ export function PrintedProgram({ lines }: { lines: readonly string[] }) {
 }
 
 export type PrintedTable = {
-  columns: ReadonlyArray<{ title: string; key: string; functionName?: string }>;
+  columns: ReadonlyArray<{ title: string; key: string; functionName?: string; className?: string; of?: string }>;
   rows: ReadonlyArray<{ line: string; cells: Readonly<Record<string, string>> }>;
 };
 
 /** A ruled table; blank cells are for the pen. */
 export function PrintedTraceTable({ table }: { table: PrintedTable }) {
+  const headings = headingsOf(table.columns).map(headingText);
   const columns = [
-    ...table.columns.map(({ key, title, functionName }) => ({
-      key,
-      title: functionName ? `${functionName}: ${title}` : title,
-    })),
+    ...table.columns.map(({ key }, at) => ({ key, title: headings[at] ?? key })),
     { key: "output", title: "output" },
   ];
   return (

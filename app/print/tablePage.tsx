@@ -29,6 +29,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     return {
       ...{ title: view.title, input: "", lines: view.lines, count: Math.min(most, byHand.table.rows.length || blank) },
       columns: byHand.table.columns.map((name) => ({ key: name, title: name })),
+      unchanged: "blank" as const,
     };
   if (!view.trace)
     throw data("This program is not run here, so there is no table to print. Write its columns under Table first.", {
@@ -39,18 +40,19 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     title: view.title,
     input,
     lines: view.trace.lines,
-    columns: view.trace.table.columns.map((column) => ({
-      key: column.key,
-      title: column.functionName ? `${column.functionName}: ${column.title}` : column.title,
-    })),
+    columns: view.trace.table.columns,
+    unchanged: view.trace.style.unchanged,
     count: Math.min(most, view.trace.total),
   };
 }
 
 export default function PrintTable({ loaderData }: Route.ComponentProps) {
-  const { title, lines, columns, count, input } = loaderData;
+  const { title, lines, columns, count, input, unchanged } = loaderData;
   return (
-    <PrintPage title={`Trace table: ${title}`} under="Write a value only where it changes.">
+    <PrintPage
+      title={`Trace table: ${title}`}
+      under={unchanged === "repeated" ? "Write every value in every row." : "Write a value only where it changes."}
+    >
       <PrintedProgram lines={lines} />
       {input && <p>Typed in: {input.trim().split("\n").join(" / ")}</p>}
       <PrintedTraceTable table={{ columns, rows: Array.from({ length: count }, () => ({ line: "", cells: {} })) }} />

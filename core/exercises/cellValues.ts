@@ -1,7 +1,7 @@
 /**
  * How a written value is compared with a printed one: numbers by value (5 equals 5.0), quotes may be written or left
  * out and may be of either kind, blanks at the ends and around commas, colons and brackets do not count. Letter case
- * counts.
+ * counts, but in truths (True, true).
  */
 export const cellRule =
   "Values count, not how they are written: 5 and 5.0 are the same, quotes may be left out, blanks at the ends and after commas do not matter.";
@@ -26,6 +26,7 @@ export function normalValue(written: string): string {
 
 function normalPlain(text: string): string {
   const trimmed = text.trim();
+  if (/^(?:true|false)$/i.test(trimmed)) return trimmed.toLowerCase();
   return numeric.test(trimmed) ? String(Number(trimmed)) : trimmed;
 }
 

@@ -3,6 +3,7 @@ import { comparisonSchema } from "../assignments/comparison.ts";
 import { intendedPieceSchema } from "../assignments/intended.ts";
 import { faultClassSchema, hunkSchema } from "../cases/case.ts";
 import { surroundingsSchema } from "../cases/surroundings.ts";
+import { tableStyleSchema } from "../trace/tableStyle.ts";
 
 export const exerciseCheckSchema = z.object({
   input: z.string(),
@@ -47,6 +48,8 @@ export const exerciseContentSchema = z.object({
   userActions: z.array(z.string()).default([]),
   /** A trace table that the teacher wrote (core/trace/handTable.ts), where nothing runs; "" where there is none. */
   handTable: z.string().default(""),
+  /** How its trace tables are written, as the course had it when it was made; absent in those made before there were styles. */
+  tableStyle: tableStyleSchema.optional(),
   program: z.string(),
   mended: z.string().nullable(),
   faults: z.array(exerciseFaultSchema),

@@ -14,7 +14,10 @@ type PackedRow = [
   few?: Partial<Pick<TableRow, (typeof some)[number]>>,
 ];
 
-const some = ["call", "arguments", "returned", "raised", "condition", "pass", "input", "unseen"] as const;
+const some = [
+  ...(["call", "className", "arguments", "own", "ownName", "returned", "raised", "condition", "pass"] as const),
+  ...(["input", "waiting", "unseen", "short", "objects"] as const),
+];
 
 /** The rows of a table as text. */
 export function packRows({ columns, rows }: Pick<TraceTable, "columns" | "rows">): string {

@@ -1,17 +1,26 @@
+import { headingsOf, headingText } from "../trace/headings.ts";
 import { callCell, hasInput, inputCell, type TableRow, type TraceTable } from "../trace/table.ts";
+import type { MoreColumn } from "../trace/tableStyle.ts";
 import type { Trace } from "../trace/trace.ts";
 import { messageOf } from "../verdict/words.ts";
 import { csvOf } from "./csv.ts";
 
 type Writer = (table: TraceTable, trace: Trace, wanted?: readonly MoreColumn[]) => string;
 
-/** Columns that a table has where they are wanted, between its variables and what was typed in. */
-export const moreColumns = {
-  condition: (row: TableRow) => row.condition ?? "",
-  pass: (row: TableRow) => row.pass ?? "",
+/** What the columns show that a table has where they are wanted, between its variables and what was typed in. */
+const moreCells: Readonly<Record<MoreColumn, (row: TableRow) => string>> = {
+  condition: (row) => row.condition ?? "",
+  pass: (row) => row.pass ?? "",
   call: callCell,
-} as const satisfies Readonly<Record<string, (row: TableRow) => string>>;
-export type MoreColumn = keyof typeof moreColumns;
+  depth: (row) => String(row.depth),
+  waiting: (row) => waitingCell(row.waiting),
+};
+
+/** What waits of the typed input: line ends are seen; "" in rows that read nothing. */
+export function waitingCell(waiting: string | undefined): string {
+  if (waiting === undefined) return "";
+  return waiting === "" ? "nothing" : waiting.replaceAll("\n", "⏎");
+}
 
 /** The message of an error that nobody caught, as its tool says it; "" where none ended the run. */
 export function uncaughtError({ outcome }: Pick<Trace, "outcome">): string {
@@ -34,7 +43,7 @@ function grid(table: TraceTable, trace: Pick<Trace, "outcome">, wanted: readonly
   const typed = hasInput(table);
   const head = [
     "line",
-    ...table.columns.map((column) => (column.functionName ? `${column.functionName}: ${column.title}` : column.title)),
+    ...headingsOf(table.columns).map(headingText),
     ...wanted,
     ...(typed ? ["input"] : []),
     "output",
@@ -44,7 +53,7 @@ function grid(table: TraceTable, trace: Pick<Trace, "outcome">, wanted: readonly
     ...table.rows.map((row, index) => [
       String(row.line),
       ...table.columns.map((column) => row.cells[column.key] ?? ""),
-      ...wanted.map((name) => moreColumns[name](row)),
+      ...wanted.map((name) => moreCells[name](row)),
       ...(typed ? [inputCell(row)] : []),
       [outputCell(row), index === table.rows.length - 1 ? error : ""].filter((part) => part !== "").join("\n"),
     ]),

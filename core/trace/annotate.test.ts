@@ -5,7 +5,8 @@ import { findLanguage } from "../languages/languages.ts";
 import type { Outcome } from "../outcome/outcome.ts";
 import { hasConditions, readableTable } from "./annotate.ts";
 import { loopsIn, passesOf, passText } from "./passes.ts";
-import { rowPolicies, type TraceTable } from "./table.ts";
+import type { TraceTable } from "./table.ts";
+import { rowPolicies } from "./tableStyle.ts";
 import type { Step, Trace } from "./trace.ts";
 
 const python = findLanguage("python");

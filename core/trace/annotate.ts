@@ -1,24 +1,59 @@
 import type { Language } from "../languages/language.ts";
 import { type Decision, decisionsOf } from "./conditions.ts";
+import { readSteps } from "./inputStream.ts";
+import { recursionRemarks } from "./levels.ts";
 import { loopRemarks } from "./loopRemarks.ts";
 import { type PassOf, passesOf, passText } from "./passes.ts";
-import { buildTable, isChange, type RowPolicy, type TableRow, type TraceTable } from "./table.ts";
+import { positionsOf } from "./positions.ts";
+import { buildTable, isChange, type TableOptions, type TableRow, type TraceTable } from "./table.ts";
+import type { RowPolicy } from "./tableStyle.ts";
 import type { Trace } from "./trace.ts";
+
+/** What a readable table is made with; `input` is all that is typed in, where what waits of it is to be seen. */
+export type ReadableOptions = Omit<TableOptions, "rows" | "positions"> & { rows?: RowPolicy; input?: string };
 
 /** The trace table of a recorded run of a program in a language, with its decisions and passes, in the rows that are wanted. */
 export function readableTable(
   language: Language,
   text: string,
   trace: Trace,
-  options: { rows?: RowPolicy; columns?: readonly string[] } = {},
+  options: ReadableOptions = {},
 ): TraceTable {
+  const { rows, input, ...wanted } = options;
   const whole = buildTable(trace);
-  const chosen = options.columns ? buildTable(trace, { columns: options.columns }) : whole;
+  const isWhole = !wanted.columns && !wanted.elements && !wanted.style;
+  const chosen = isWhole ? whole : buildTable(trace, { ...wanted, positions: positionsOf(language, text) });
   const told = { decisions: decisionsOf(language, text, trace), passes: passesOf(language, text, trace) };
-  const remarks = loopRemarks(language, text, trace, whole, told);
-  const table = { ...annotated(trace, chosen, told), ...(remarks.length > 0 ? { remarks } : {}) };
-  if (options.rows === "pass") return byPass(trace, table, told);
-  return options.rows === "change" ? { ...table, rows: table.rows.filter(isChange) } : table;
+  const remarks = [
+    ...(chosen.remarks ?? []),
+    ...loopRemarks(language, text, trace, whole, told),
+    ...recursionRemarks(whole.rows),
+  ];
+  const annotatedRows = annotated(trace, chosen, told);
+  const queued =
+    input === undefined ? annotatedRows : withWaiting(annotatedRows, readSteps(language, text, trace), input);
+  const table = { ...queued, ...(remarks.length > 0 ? { remarks } : {}) };
+  if (rows === "pass") return byPass(trace, table, told);
+  return rows === "change" ? { ...table, rows: table.rows.filter(isChange) } : table;
+}
+
+/** A table whose rows say what their reads leave of all that is typed in. */
+function withWaiting(table: TraceTable, reads: ReturnType<typeof readSteps>, input: string): TraceTable {
+  if (reads.length === 0) return table;
+  const typed = input.replaceAll("\r\n", "\n");
+  const left = new Map<number, string>();
+  let taken = 0;
+  for (const { step, took } of reads) {
+    taken += took.length;
+    left.set(step, typed.slice(taken));
+  }
+  return {
+    ...table,
+    rows: table.rows.map((row) => {
+      const waiting = left.get(row.step);
+      return waiting === undefined ? row : { ...row, waiting };
+    }),
+  };
 }
 
 /** A decision as it stands in a table: what it came to, and what was not looked at. */
@@ -60,7 +95,10 @@ function byPass(trace: Pick<Trace, "steps">, table: TraceTable, { passes }: Told
   let waiting: TableRow[] = [];
   const merge = (one: TableRow, other: TableRow): TableRow => ({
     ...one,
-    ...{ step: other.step, cells: { ...one.cells, ...other.cells }, output: one.output + other.output },
+    ...{ step: other.step, cells: mergedCells(one, other), output: one.output + other.output },
+    ...(one.short || other.short ? { short: { ...one.short, ...other.short } } : {}),
+    ...(one.objects || other.objects ? { objects: { ...one.objects, ...other.objects } } : {}),
+    ...(other.waiting === undefined ? {} : { waiting: other.waiting }),
     ...(one.input === undefined && other.input === undefined ? {} : { input: (one.input ?? "") + (other.input ?? "") }),
     ...(other.raised === undefined ? {} : { raised: other.raised }),
     ...(other.unseen === undefined ? {} : { unseen: other.unseen }),
@@ -107,4 +145,15 @@ function byPass(trace: Pick<Trace, "steps">, table: TraceTable, { passes }: Told
   close();
   rows.push(...waiting);
   return { ...table, rows };
+}
+
+/** The cells of two rows in one: of a named object that both tell of, the changes of both. */
+function mergedCells(one: TableRow, other: TableRow): TableRow["cells"] {
+  const cells: Record<string, string> = { ...one.cells, ...other.cells };
+  for (const [key, text] of Object.entries(other.cells)) {
+    const former = one.cells[key];
+    if (former === undefined || other.short?.[key] === undefined || one.short?.[key] !== other.short[key]) continue;
+    cells[key] = `${former}; ${text}`;
+  }
+  return cells;
 }

@@ -6,9 +6,17 @@ import type { Trace } from "./trace.ts";
 
 /**
  * What a read found waiting, took, and left, with line ends as `\n`; `line` is that of the read, from 1. `note` says why it got
- * nothing, where an earlier one left that behind.
+ * nothing, where an earlier one left that behind; `step` is the recorded step.
  */
-export type ReadStep = { line: number; read: string; before: string; took: string; left: string; note: string };
+export type ReadStep = {
+  step: number;
+  line: number;
+  read: string;
+  before: string;
+  took: string;
+  left: string;
+  note: string;
+};
 
 /** Reads that are shown at most. */
 const most = 200;
@@ -52,7 +60,7 @@ export function readSteps(language: Language, program: string, trace: Pick<Trace
         isEmpty && before !== null && before !== step.line && step.in === undefined
           ? `It got only the line end that the read in line ${before} had left.`
           : "";
-      found.push({ line: step.line, read: read.name, before: had, took, left: waiting, note });
+      found.push({ step: step.index, line: step.line, read: read.name, before: had, took, left: waiting, note });
       before = step.line;
     }
   }

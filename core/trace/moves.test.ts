@@ -14,7 +14,7 @@ const given: ReadonlyArray<Partial<TableRow> & { line: number; depth: number }> 
   { line: 9, depth: 0, cells: { load: "7" }, pass: "2", output: "15\n" },
   { line: 10, depth: 0, raised: "IndexError: list index out of range" },
 ];
-const rows: moves.Rows = given.map((row) => ({ file: 0, cells: {}, output: "", ...row }));
+const rows: moves.Rows = given.map((row, step) => ({ step, file: 0, cells: {}, output: "", ...row }));
 
 test("into a call, over it, out of it", () => {
   expect(moves.into(rows, 1)).toBe(2);
@@ -34,6 +34,9 @@ test("to a breakpoint, to a pass, to where it was stopped", () => {
   expect(moves.toBreakpoint(rows, 0, new Set([2]))).toBe(3);
   expect(moves.toBreakpoint(rows, 3, new Set([2]))).toBe(5);
   expect(moves.toBreakpoint(rows, 5, new Set([2]))).toBe(9);
+  // With a condition it counts only where that holds.
+  expect(moves.toBreakpoint(rows, 0, new Set([2]), new Map([[2, new Set([5])]]))).toBe(5);
+  expect(moves.toBreakpoint(rows, 0, new Set([2, 9]), new Map([[2, new Set<number>()]]))).toBe(1);
   expect(moves.toPass(rows, "2")).toBe(7);
   expect(moves.toPass(rows, "14")).toBe(null);
   expect(moves.toCrash(rows)).toBe(8);

@@ -4,7 +4,9 @@ import type { TableRow } from "./table.ts";
  * Moves of a dry run. `done` is how many rows have run; the nib stands on the row after them. Each gives the new `done`, or null where
  * there is nothing to go to.
  */
-export type Rows = ReadonlyArray<Pick<TableRow, "line" | "file" | "depth" | "cells" | "output" | "pass" | "raised">>;
+export type Rows = ReadonlyArray<
+  Pick<TableRow, "step" | "line" | "file" | "depth" | "cells" | "short" | "objects" | "output" | "pass" | "raised">
+>;
 
 /** Into what the line calls: to where the function is entered; null where the line calls none of the program. */
 export function into(rows: Rows, done: number): number | null {
@@ -28,9 +30,20 @@ export function out(rows: Rows, done: number): number | null {
   return next < 0 ? rows.length : next;
 }
 
-/** To the next row whose line has a breakpoint, or to the end. */
-export function toBreakpoint(rows: Rows, done: number, breakpoints: ReadonlySet<number>): number {
-  const next = rows.findIndex((row, place) => place > done && row.file === 0 && breakpoints.has(row.line));
+/** Steps at which the breakpoints of some lines count, by the line; those of the other lines always do. */
+export type Only = ReadonlyMap<number, ReadonlySet<number>>;
+
+/** To the next row whose line has a breakpoint that counts there, or to the end. */
+export function toBreakpoint(
+  rows: Rows,
+  done: number,
+  breakpoints: ReadonlySet<number>,
+  only: Only = new Map(),
+): number {
+  const next = rows.findIndex(
+    (row, place) =>
+      place > done && row.file === 0 && breakpoints.has(row.line) && (only.get(row.line)?.has(row.step) ?? true),
+  );
   return next < 0 ? rows.length : next;
 }
 
@@ -67,10 +80,15 @@ export function toFirstWrong(rows: Rows, intended: string): number | null {
 /** Where each column changes, by the places of rows in their order: made once for a table of any length. */
 export type Changes = ReadonlyMap<string, readonly number[]>;
 
-export function changesOf(rows: Rows): Changes {
+export const changesOf = (rows: Rows): Changes => placesOf(rows, (row) => row.cells);
+
+/** Where named objects are told of, by their names. */
+export const objectChangesOf = (rows: Rows): Changes => placesOf(rows, (row) => row.objects);
+
+function placesOf(rows: Rows, of: (row: Rows[number]) => Readonly<Record<string, string>> | undefined): Changes {
   const found = new Map<string, number[]>();
   for (const [at, row] of rows.entries())
-    for (const key in row.cells) {
+    for (const key in of(row)) {
       const places = found.get(key);
       if (places) places.push(at);
       else found.set(key, [at]);
@@ -98,7 +116,13 @@ export function valuesAt(
   return [...changes]
     .flatMap(([key, places]) => {
       const at = lastBefore(places, done);
-      return at === undefined ? [] : [{ key, text: rows[at]?.cells[key] ?? "", at }];
+      return at === undefined ? [] : [{ key, text: rows[at]?.short?.[key] ?? rows[at]?.cells[key] ?? "", at }];
     })
     .sort((one, other) => other.at - one.at);
+}
+
+/** What a named object holds when `done` rows have run; undefined where it was not told of yet. */
+export function objectAt(rows: Rows, done: number, name: string, changes: Changes): string | undefined {
+  const at = lastBefore(changes.get(name) ?? [], done);
+  return at === undefined ? undefined : rows[at]?.objects?.[name];
 }

@@ -1,6 +1,7 @@
 import { unsetText, type Value, type Write } from "./trace.ts";
 
-type Stored = {
+/** What a changeable object holds by now. */
+export type Stored = {
   type: string;
   shape: NonNullable<Value["shape"]>;
   items: Array<{ key?: string; value: Value }>;
@@ -14,8 +15,14 @@ const mostBehind = 3;
 /** What stands for an element that holds no value yet. */
 const unsetElement = "?";
 
+/** How a store writes: a plain value, and a changeable object in the place of all that it holds (undefined: all that it holds). */
+export type Writing = {
+  plain?: (value: Value & { text: string }) => string;
+  object?: (id: number, stored: Stored, whole: () => string) => string | undefined;
+};
+
 /** Remembers the contents of every changeable object as a run goes on, and writes values as a person does. */
-export function createObjectStore() {
+export function createObjectStore({ plain = (value) => value.text, object }: Writing = {}) {
   const objects = new Map<number, Stored>();
 
   function learn(value: Value): void {
@@ -90,10 +97,16 @@ export function createObjectStore() {
 
   /** A value as a person writes it; `open`: the objects inside of which it stands. */
   function write(value: Value, open: ReadonlySet<number> = new Set(), isInside = false): string {
-    if (value.text !== undefined) return isInside && value.text === unsetText ? unsetElement : value.text;
+    const { text } = value;
+    if (text !== undefined) return isInside && text === unsetText ? unsetElement : plain({ ...value, text });
     const stored = contentsOf(value);
     if (!stored) return "…";
     if (value.id !== undefined && open.has(value.id)) return "…";
+    const own = value.id !== undefined && object?.(value.id, stored, () => writeStored(value, stored, open));
+    return typeof own === "string" ? own : writeStored(value, stored, open);
+  }
+
+  function writeStored(value: Value, stored: Stored, open: ReadonlySet<number>): string {
     const inside = value.id === undefined ? open : new Set([...open, value.id]);
     const parts = stored.items.map((item) => {
       const text = write(item.value, inside, true);
@@ -128,5 +141,11 @@ export function createObjectStore() {
     };
   }
 
-  return { learn, apply, write, isUnset, whole };
+  /** A value with what it holds, also where an object of its kind is written otherwise. */
+  function writeContents(value: Value): string {
+    const stored = contentsOf(value);
+    return stored ? writeStored(value, stored, new Set()) : write(value);
+  }
+
+  return { apply, write, writeContents, isUnset, whole, contentsOf };
 }

@@ -28,6 +28,7 @@ export const stepSchema: z.ZodType<Step> = z.object({
   frame: z.number(),
   depth: z.number(),
   call: z.string().optional(),
+  className: z.string().optional(),
   calls: z.boolean().optional(),
   resumes: z.boolean().optional(),
   condition: z.boolean().optional(),

@@ -42,6 +42,8 @@ export type Step = {
   depth: number;
   /** Name of the function whose header line this is, on the step that enters it. */
   call?: string;
+  /** The class whose method it is. */
+  className?: string;
   /** The line called student code; its own writes are on the later step with `resumes`. */
   calls?: boolean;
   resumes?: boolean;

@@ -11,6 +11,7 @@ import { judgeProgram, languageOf } from "../judge/judge.ts";
 import { recordProgram } from "../judge/run.ts";
 import { newKey } from "../keys.ts";
 import { mappingFromFirst } from "../mend/followLines.ts";
+import { tableStyleOf } from "../people/tableStyleStore.ts";
 import type { Services } from "../services.ts";
 import { runForCheck, runOfText } from "./runForCheck.ts";
 
@@ -119,6 +120,7 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
     fileName: rename(first?.files[0]?.name ?? language.mainName),
     intro: rename(order.intro),
     handTable: rename(found.hand_table),
+    tableStyle: await tableStyleOf(services.database, found.course),
     userActions: found.user_actions
       .split("\n")
       .filter((step) => step !== "")

@@ -1,5 +1,8 @@
 import { createHash } from "node:crypto";
+import { findLanguage } from "../../core/languages/languages.ts";
 import { type Outcome, type RunRequest, unknownOutcome } from "../../core/outcome/outcome.ts";
+import { decodeText } from "../../core/source/decode.ts";
+import { withClassNames } from "../../core/trace/methodClasses.ts";
 import { createDesk, type Desk, NotTaken, StoppedByHand } from "../sandbox/desk.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { SandboxBroken } from "../sandbox/warmWorker.ts";
@@ -42,6 +45,12 @@ export type Toolchains = {
   prepare: () => Promise<void>;
   close: () => Promise<void>;
 };
+
+/** The text of a program's file; "" where it has none of this name. */
+function textOf({ files }: RunRequest, name: string): string {
+  const found = files.find((file) => file.name === name);
+  return found ? decodeText(found.bytes).text : "";
+}
 
 /** Names the very text of a program and of its input. */
 function runKey(request: RunRequest): string {
@@ -96,13 +105,18 @@ function atDesk(toolchain: Toolchain, desk: Desk): Toolchain {
       : {}),
     check: (request) => take(request, "Checking", toolchain.check, asItIs),
     run: (request) => take(request, "Running", toolchain.run, asItIs),
-    trace: (request) =>
-      take(request, "Recording", toolchain.trace, (outcome) => ({
+    trace: async (request) => {
+      const trace = await take(request, "Recording", toolchain.trace, (outcome) => ({
         outcome,
         files: request.files.map((file) => file.name),
         steps: [],
         cut: outcome.trouble ?? "",
-      })),
+      }));
+      const language = findLanguage(toolchain.language);
+      if (!language) return trace;
+      const texts = trace.files.map((name) => textOf(request, name));
+      return { ...trace, steps: withClassNames(language, texts, trace.steps) };
+    },
   };
 }
 

@@ -1,11 +1,13 @@
 import { redirect } from "react-router";
 import { z } from "zod";
+import { rowPolicies, tableStyleSchema } from "../../../core/trace/tableStyle.ts";
 import { wordings } from "../../../core/wording/wordings.ts";
 import { insertAssignment } from "../../../server/assignments/assignmentStore.ts";
 import { takeAssignment } from "../../../server/classwork/exchange.ts";
 import { readUpload } from "../../../server/collect/readUpload.ts";
 import { addStudents, findCourse, setCoursePolicy } from "../../../server/people/courseStore.ts";
 import { codeGuesses, labelOfCourse } from "../../../server/people/guesses.ts";
+import { keepTableStyle, listTableStyles } from "../../../server/people/tableStyleStore.ts";
 import type { Services } from "../../../server/services.ts";
 import { defineAction, done, refused, type Said } from "../../actions.ts";
 import { entriesOfFiles } from "../../collect/entriesOfForm.ts";
@@ -37,6 +39,42 @@ const policy = courseAction("policy", policySchema, async ({ services, course },
   });
   return done("Kept.");
 });
+
+/** How the course writes trace tables, kept by a name. */
+const tableStyle = courseAction(
+  "table style",
+  z.object({
+    name: field.text(60),
+    rows: field.one(rowPolicies),
+    unchanged: field.one(["blank", "repeated"]),
+    texts: field.one(["quoted", "plain"]),
+    truth: field.one(["as written", "plain"]),
+    objects: field.one(["named", "whole"]),
+    columns: field.list(),
+  }),
+  async ({ services, course }, given) => {
+    const read = tableStyleSchema.safeParse(given);
+    if (!read.success)
+      return refused(given.name.trim() === "" ? "A table style needs a name. Nothing was changed." : unreadStyle);
+    if (!(await findCourse(services.database, course))) return refused("This course is not there any more.");
+    await keepTableStyle(services.database, course, read.data);
+    return done(`Tables of this course are written in the style “${read.data.name}”.`);
+  },
+);
+const unreadStyle = "This table style could not be read. Nothing was changed.";
+
+/** Goes back to a style that was kept by a name before. */
+const useTableStyle = courseAction(
+  "use style",
+  z.object({ name: field.text(60) }),
+  async ({ services, course }, given) => {
+    const styles = await listTableStyles(services.database, course);
+    const found = styles.find((style) => style.name === given.name);
+    if (!found) return refused(`There is no table style “${given.name}” in this course.`);
+    await keepTableStyle(services.database, course, found);
+    return done(`Tables of this course are written in the style “${found.name}”.`);
+  },
+);
 
 /** Lets a label try its code again. */
 const letIn = courseAction("let in", z.object({ label: field.text(200) }), async ({ course }, { label }) => {
@@ -90,4 +128,4 @@ const students = courseAction(
 );
 
 /** Everything that the page of a course can be asked for. */
-export const courseActions = [policy, letIn, beginAssignment, takeAssignmentIn, students];
+export const courseActions = [policy, tableStyle, useTableStyle, letIn, beginAssignment, takeAssignmentIn, students];

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { TraceKey } from "../../../core/exercises/tasks/trace.ts";
+import { headingsOf, headingText } from "../../../core/trace/headings.ts";
 import { TraceHead } from "../../components/TraceHead.tsx";
 import type { ChangeProps } from "../taskParts.ts";
 
@@ -11,6 +12,7 @@ export function Change({ ownKey: task }: ChangeProps<TraceKey>) {
     if (!next.delete(cell)) next.add(cell);
     setGiven(next);
   };
+  const headings = headingsOf(task.columns).map(headingText);
   const columns = [...task.columns.map((column) => column.key), "output"];
   return (
     <>
@@ -73,11 +75,9 @@ export function Change({ ownKey: task }: ChangeProps<TraceKey>) {
       </div>
       <fieldset className="flex flex-wrap gap-x-3">
         <legend className="text-sm">Columns</legend>
-        {task.columns.map((column) => (
+        {task.columns.map((column, at) => (
           <label key={column.key} className="text-sm font-normal">
-            <input type="checkbox" name="column" value={column.key} defaultChecked />{" "}
-            {column.functionName ? `${column.functionName}: ` : ""}
-            {column.title}
+            <input type="checkbox" name="column" value={column.key} defaultChecked /> {headings[at]}
           </label>
         ))}
       </fieldset>

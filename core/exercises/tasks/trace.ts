@@ -1,13 +1,20 @@
 import { z } from "zod";
 import { readHandTable } from "../../trace/handTable.ts";
+import { repeatedCells } from "../../trace/repeatUnchanged.ts";
 import { stepSchema } from "../../trace/stepSchema.ts";
 import { buildTable } from "../../trace/table.ts";
+import { asRecorded, type TableStyle, tableStyleSchema, type ValueStyle } from "../../trace/tableStyle.ts";
 import { askedProgram } from "../askedProgram.ts";
 import { cellRule } from "../cellValues.ts";
 import { defineTaskKind, type MakeContext } from "../taskKind.ts";
 import { markTraceTable, type TraceMarking, traceMarks } from "../traceMarking.ts";
 
-const columnSchema = z.object({ key: z.string(), title: z.string(), functionName: z.string().optional() });
+const columnSchema = z.object({
+  ...{ key: z.string(), title: z.string() },
+  ...{ functionName: z.string().optional(), className: z.string().optional() },
+});
+/** What of a style counts in an exercise: a row stands for every line. */
+const styleSchema = tableStyleSchema.pick({ unchanged: true, texts: true, truth: true, objects: true });
 const rowSchema = z.object({ line: z.number().int().positive(), cells: z.record(z.string(), z.string()) });
 /** A trace-table task as it is kept. */
 export const traceTaskSchema = z.object({
@@ -24,6 +31,8 @@ export const traceTaskSchema = z.object({
   rows: z.array(rowSchema).default([]),
   /** Cells printed on the sheet, as "row column". */
   given: z.array(z.string()),
+  /** How its values are written; as recorded in tasks that were made before there were styles. */
+  style: styleSchema.optional(),
 });
 export type TraceTask = z.infer<typeof traceTaskSchema>;
 export type TraceRow = z.infer<typeof rowSchema>;
@@ -55,8 +64,9 @@ export type TraceCompared = {
   marking: TraceMarking;
 };
 
-/** The teacher's copy: the filled table, and what can be chosen. */
+/** The teacher's copy: the filled table, and what can be chosen; `repeated` where unchanged values are repeated, a row each. */
 export type TraceKey = Pick<TraceTask, "program" | "check" | "linesGiven" | "columns" | "given"> & {
+  repeated: Array<Record<string, string>> | null;
   rows: TraceRow[];
   checks: number;
   mended: boolean;
@@ -70,27 +80,52 @@ function markedColumns(columns: readonly TraceColumn[]): string[] {
   return [...columns.map((column) => column.key), "output"];
 }
 
-function rowsOfSteps(steps: TraceTask["steps"]): TraceRow[] {
-  return buildTable({ steps }).rows.map((row) => ({
+function rowsOfSteps(steps: TraceTask["steps"], style: ValueStyle = asRecorded): TraceRow[] {
+  return buildTable({ steps }, { style }).rows.map((row) => ({
     line: row.line,
     cells: { ...row.cells, ...(row.output === "" ? {} : { output: row.output.replace(/\r?\n$/, "") }) },
   }));
 }
 
 /** The rows of a task's key, derived from its steps. */
-export function rowsOf(task: Pick<TraceTask, "steps" | "rows">): TraceRow[] {
-  return task.steps.length > 0 ? rowsOfSteps(task.steps) : task.rows;
+export function rowsOf(task: Pick<TraceTask, "steps" | "rows" | "style">): TraceRow[] {
+  return task.steps.length > 0 ? rowsOfSteps(task.steps, task.style) : task.rows;
+}
+
+/** A key and an answer laid beside each other, with the key that the marking goes by. */
+type Laid = { key: TraceRow[]; marking: TraceMarking };
+
+/**
+ * The task's key rows and an answer laid beside each other: by the key in the course's style, or by the one as recorded where more
+ * of the answer is right by that. An object by its name and one written whole are both right.
+ */
+function layBeside(task: TraceTask, answer: TraceAnswer): Laid {
+  const lay = (key: TraceRow[]): Laid => ({
+    key,
+    marking: markTraceTable(
+      key.map((row) => ({ line: String(row.line), cells: row.cells })),
+      answer.rows,
+      markedColumns(task.columns),
+      new Set(task.given),
+      task.linesGiven,
+    ),
+  });
+  const styled = lay(rowsOf(task));
+  if (!task.style || task.steps.length === 0) return styled;
+  const plain = lay(rowsOfSteps(task.steps));
+  return traceMarks(plain.marking, 100) > traceMarks(styled.marking, 100) ? plain : styled;
 }
 
 /** The task's key rows and an answer laid beside each other. */
 export function compareWithKey(task: TraceTask, answer: TraceAnswer): TraceMarking {
-  return markTraceTable(
-    rowsOf(task).map((row) => ({ line: String(row.line), cells: row.cells })),
-    answer.rows,
-    markedColumns(task.columns),
-    new Set(task.given),
-    task.linesGiven,
-  );
+  return layBeside(task, answer).marking;
+}
+
+/** What of a course's style a task keeps; an exercise of before there were styles has values as recorded. */
+function styleOf(style: TableStyle | undefined): TraceTask["style"] {
+  if (!style) return { ...asRecorded, unchanged: "blank" };
+  const { unchanged, texts, truth, objects } = style;
+  return { unchanged, texts, truth, objects };
 }
 
 type Wanted = Pick<TraceTask, "key" | "marks" | "program" | "check" | "linesGiven"> & { columns?: readonly string[] };
@@ -102,20 +137,26 @@ async function recorded({ exercise, record }: MakeContext, wanted: Wanted): Prom
   const run = await record(text, exercise.checks[wanted.check]);
   if ("notRun" in run && exercise.handTable !== "") return byHand(exercise.handTable, wanted);
   if ("notRun" in run) return `The trace table cannot be asked: ${run.notRun}`;
-  const table = buildTable(run.trace);
-  if (table.rows.length === 0) return "The trace table cannot be asked: no line ran.";
+  const [first] = run.trace.steps;
+  if (!first) return "The trace table cannot be asked: no line ran.";
+  const steps = run.trace.steps.slice(0, longestTable);
+  const style = styleOf(exercise.tableStyle);
+  // What methods of several classes run is known of the steps that are kept.
+  const table = buildTable({ steps }, { style });
   if (table.columns.length === 0) return "The trace table is not asked: no variable gets a value.";
-  const last = table.rows[Math.min(longestTable, table.rows.length) - 1]?.step ?? 0;
-  const steps = run.trace.steps.filter((step) => step.index <= last);
-  const rows = rowsOfSteps(steps);
+  const rows = rowsOfSteps(steps, style);
   const used = new Set(rows.flatMap((row) => Object.keys(row.cells)));
   const columns = table.columns
     .filter((column) => (wanted.columns ? wanted.columns.includes(column.key) : used.has(column.key)))
-    .map(({ key, title, functionName }) => ({ key, title, ...(functionName === undefined ? {} : { functionName }) }));
-  const first = rows.findIndex((row) => Object.keys(row.cells).length > 0);
-  const given = cellsOf(rows, columns).filter((cell) => cell.startsWith(`${first} `));
+    .map(({ key, title, functionName, className }) => ({
+      ...{ key, title },
+      ...(functionName === undefined ? {} : { functionName }),
+      ...(className === undefined ? {} : { className }),
+    }));
+  const filled = rows.findIndex((row) => Object.keys(row.cells).length > 0);
+  const given = cellsOf(rows, columns).filter((cell) => cell.startsWith(`${filled} `));
   const { key, marks, program, check, linesGiven } = wanted;
-  return { key, kind: "trace", marks, program, check, linesGiven, columns, steps, rows: [], given };
+  return { key, kind: "trace", marks, program, check, linesGiven, columns, steps, rows: [], given, style };
 }
 
 /** A task with the table that the teacher wrote as its key. */
@@ -200,7 +241,7 @@ export const traceTable = defineTaskKind({
     }),
   }),
   rule: (task) =>
-    `A row for each executed line; write a value only where it changes (repeating it does no harm). ${cellRule} The marks are shared over the cells to be filled. A value where nothing changes, or a row too many, takes one cell away; a row left out costs its cells and does not spoil the rows after it.${task.linesGiven ? "" : " Line numbers are yours to write and earn nothing by themselves."} A cell that is right only by an earlier mistake of your own does not count yet.`,
+    `A row for each executed line; ${task.style?.unchanged === "repeated" ? "write every value in every row (a blank where nothing changes does no harm)" : "write a value only where it changes (repeating it does no harm)"}. ${cellRule} The marks are shared over the cells to be filled. A value where nothing changes, or a row too many, takes one cell away; a row left out costs its cells and does not spoil the rows after it.${task.linesGiven ? "" : " Line numbers are yours to write and earn nothing by themselves."} A cell that is right only by an earlier mistake of your own does not count yet.`,
   scheme: (task) => {
     const filled = cellsOf(rowsOf(task), task.columns).filter((cell) => !task.given.includes(cell));
     const words = `${filled.length} cells to be filled; see the filled table. No follow-through: each cell is compared with the real run.`;
@@ -213,6 +254,10 @@ export const traceTable = defineTaskKind({
     columns: task.columns,
     given: task.given,
     rows: rowsOf(task),
+    repeated:
+      task.style?.unchanged === "repeated"
+        ? repeatedCells(buildTable({ steps: task.steps }, { style: task.style }))
+        : null,
     checks: exercise.checks.length,
     mended: exercise.mended !== null,
   }),
@@ -228,9 +273,8 @@ export const traceTable = defineTaskKind({
   compare: (task, answer): TraceCompared => ({
     columns: task.columns,
     order: markedColumns(task.columns),
-    key: rowsOf(task),
     answer: answer.rows,
-    marking: compareWithKey(task, answer),
+    ...layBeside(task, answer),
   }),
   difficulty: (task) => {
     const { length } = rowsOf(task);
