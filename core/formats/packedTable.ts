@@ -16,7 +16,7 @@ type PackedRow = [
 
 const some = [
   ...(["call", "className", "arguments", "own", "ownName", "returned", "raised", "condition", "pass"] as const),
-  ...(["input", "waiting", "unseen", "short", "objects"] as const),
+  ...(["input", "waiting", "unseen", "short", "objects", "again"] as const),
 ];
 
 /** The rows of a table as text. */

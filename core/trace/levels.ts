@@ -28,11 +28,17 @@ function follow(
   { enters, ends }: { enters?: (call: Open) => void; ends?: (call: Open, place: number) => void } = {},
 ): Open[] {
   const open: Open[] = [];
+  const close = (row: LevelRow, at: number) => {
+    const least = row.depth - (row.call === undefined ? 0 : 1);
+    for (let last = open.at(-1); last && last.depth > least; last = open.at(-1)) {
+      open.pop();
+      ends?.(last, at);
+    }
+  };
   for (let at = 0; at < until && at < rows.length; at++) {
     const row = rows[at] as LevelRow;
-    const isEntered = row.call !== undefined;
-    while ((open.at(-1)?.depth ?? -1) > row.depth - (isEntered ? 1 : 0)) ends?.(open.pop() as Open, at);
-    if (!isEntered) continue;
+    close(row, at);
+    if (row.call === undefined) continue;
     const name = nameOf(row);
     const around = open.filter((each) => each.name === name);
     for (const each of around) each.calledItself = true;
@@ -42,6 +48,9 @@ function follow(
     open.push(made);
     enters?.(made);
   }
+  // The row that comes next shows which of them are over.
+  const next = rows[until];
+  if (next) close(next, until);
   return open;
 }
 

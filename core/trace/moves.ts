@@ -5,7 +5,10 @@ import type { TableRow } from "./table.ts";
  * there is nothing to go to.
  */
 export type Rows = ReadonlyArray<
-  Pick<TableRow, "step" | "line" | "file" | "depth" | "cells" | "short" | "objects" | "output" | "pass" | "raised">
+  Pick<
+    TableRow,
+    "step" | "line" | "file" | "depth" | "cells" | "short" | "again" | "objects" | "output" | "pass" | "raised"
+  >
 >;
 
 /** Into what the line calls: to where the function is entered; null where the line calls none of the program. */
@@ -116,7 +119,10 @@ export function valuesAt(
   return [...changes]
     .flatMap(([key, places]) => {
       const at = lastBefore(places, done);
-      return at === undefined ? [] : [{ key, text: rows[at]?.short?.[key] ?? rows[at]?.cells[key] ?? "", at }];
+      if (at === undefined) return [];
+      // Back in an outer call, its own values stand again as soon as its line is about to go on.
+      const text = rows[done]?.again?.[key] ?? rows[at]?.short?.[key] ?? rows[at]?.cells[key] ?? "";
+      return [{ key, text, at }];
     })
     .sort((one, other) => other.at - one.at);
 }

@@ -50,7 +50,7 @@ export function createStates({ steps }: Pick<Trace, "steps">): {
           const value = own.get(name) ?? program.get(name);
           return value && !store.isUnset(value) ? store.whole(value) : undefined;
         },
-        returned: returnedIn(steps, place),
+        returned: returnedIn(steps, lineBegin(steps, place)),
       };
     },
   };
@@ -59,6 +59,14 @@ export function createStates({ steps }: Pick<Trace, "steps">): {
 /** The state at a step of a recording, by its place in `steps`; null where there is no such step. */
 export function stateAt(trace: Pick<Trace, "steps">, place: number, moment: Moment = "before"): StateAt | null {
   return createStates(trace).to(place, moment);
+}
+
+/** Where the line of a step began, by its place: a step with which a line goes on belongs to the one that made the call. */
+function lineBegin(steps: readonly Step[], place: number): number {
+  const frame = steps[place]?.frame;
+  let at = place;
+  while (at > 0 && (steps[at]?.resumes || steps[at]?.frame !== frame)) at -= 1;
+  return at;
 }
 
 /** What the calls of a line gave back, in the order in which they were made: up to where its own call goes on with another line. */

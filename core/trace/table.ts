@@ -25,6 +25,8 @@ export type TableRow = {
   condition?: string;
   pass?: string;
   cells: Readonly<Record<string, string>>;
+  /** Values that stand again when the row is about to run: those of an outer call of the same function. */
+  again?: Readonly<Record<string, string>>;
   /** Of cells that tell more than their value's name: the name; and what the objects hold that the row tells of, by their names. */
   short?: Readonly<Record<string, string>>;
   objects?: Readonly<Record<string, string>>;
@@ -136,6 +138,15 @@ export function buildTable(trace: TraceSteps, options: TableOptions = {}): Trace
     }
   }
 
+  /** What of a call of the same function stands again, before its line goes on. */
+  function standsAgain(step: Step): Record<string, string> {
+    if (step.frame === frame || step.call !== undefined) return {};
+    const again: Record<string, string> = {};
+    for (const { column, value, text } of live.get(step.frame)?.values() ?? [])
+      if (value && text !== "" && (standing.get(column.key) ?? text) !== text) again[column.key] = text;
+    return again;
+  }
+
   for (const step of trace.steps) {
     if (step.call !== undefined)
       frameNames.set(step.frame, {
@@ -144,6 +155,7 @@ export function buildTable(trace: TraceSteps, options: TableOptions = {}): Trace
       });
     const shown: RowCells = { cells: {}, short: {} };
     const before = changes;
+    const again = standsAgain(step);
     /** Cells that the step writes, with what they showed before it: told when all that it writes is known. */
     const written = new Map<string, { cell: Cell; former: string }>();
     for (const write of step.writes) {
@@ -179,6 +191,7 @@ export function buildTable(trace: TraceSteps, options: TableOptions = {}): Trace
       if (cell) cell.value = null;
     }
     const row = rowOf(step, shown.cells);
+    if (Object.keys(again).length > 0) row.again = again;
     if (Object.keys(shown.short).length > 0) row.short = shown.short;
     if (step.call !== undefined)
       Object.assign(row, argumentsOf(step, short, (options.style ?? asRecorded).objects === "named"));
