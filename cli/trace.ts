@@ -1,8 +1,9 @@
 import { type Command, InvalidArgumentError, Option } from "commander";
 import { traceFormats, uncaughtError } from "../core/formats/traceFormats.ts";
-import { unknownBecause } from "../core/outcome/outcome.ts";
+import { type RunRequest, type StepChange, unknownBecause } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 import { readableTable } from "../core/trace/annotate.ts";
+import { placeProblem } from "../core/trace/changePlace.ts";
 import { headingsOf, headingText } from "../core/trace/headings.ts";
 import { withRepeated } from "../core/trace/repeatUnchanged.ts";
 import type { TraceTable } from "../core/trace/table.ts";
@@ -16,6 +17,7 @@ import {
   usualStyle,
 } from "../core/trace/tableStyle.ts";
 import { readLimits } from "../server/limits.ts";
+import type { Toolchain } from "../server/toolchains/toolchain.ts";
 import { createToolchains } from "../server/toolchains/toolchains.ts";
 import { chooseLanguage, MaterialProblem, readProgram, readText } from "./material.ts";
 
@@ -65,6 +67,19 @@ async function styleOf(path: string | undefined): Promise<TableStyle> {
   return read.style;
 }
 
+/** What `--what-if` asks for, at a step of the run as it is. Throws MaterialProblem where it cannot be done. */
+async function changeOf(text: string, toolchain: Toolchain, request: RunRequest): Promise<StepChange> {
+  const read = /^\s*(\d+)\s*:\s*([^=]+?)\s*=\s*([\s\S]+)$/.exec(text);
+  if (!read) throw new MaterialProblem(`“${text}” is not of the form “12: name = value”`);
+  if (!toolchain.changes) throw new MaterialProblem("nothing can be changed while it runs in this language here");
+  const [, index = "", name = "", value = ""] = read;
+  const { steps } = await toolchain.trace(request);
+  const step = steps.find((each) => each.index === Number(index));
+  const problem = placeProblem(steps, step);
+  if (!step || problem !== null) throw new MaterialProblem(problem ?? "");
+  return { step: step.index, line: step.line, put: { name, value } };
+}
+
 /** Adds `bent-nail trace`. */
 export function addTraceCommand(program: Command): void {
   program
@@ -84,6 +99,10 @@ export function addTraceCommand(program: Command): void {
     .option("--elements <names>", "a column for each element or field of these variables in csv and md, comma between")
     .option("--columns <names>", "only these variables, comma between")
     .addOption(new Option("--format <format>", "how it is printed").choices(Object.keys(traceFormats)).default("md"))
+    .option(
+      "--what-if <step: name = value>",
+      "put a value in before a step's line runs (its number as JSON has it), the value as the language writes it; the text is not touched",
+    )
     .option("--limit <steps>", "most steps to record", wholeNumber)
     .action(
       async (
@@ -98,6 +117,7 @@ export function addTraceCommand(program: Command): void {
           columns?: string;
           format: string;
           limit?: number;
+          whatIf?: string;
         },
       ) => {
         const language = chooseLanguage(options.language, path);
@@ -110,11 +130,11 @@ export function addTraceCommand(program: Command): void {
           const state = await toolchain?.available();
           if (!toolchain || !state?.ready)
             throw new MaterialProblem(state && !state.ready ? state.reason : `${language.name} cannot be run here`);
-          const trace = await toolchain.trace({
-            files,
-            input,
-            limits: { ...readLimits(), ...(options.limit === undefined ? {} : { steps: options.limit }) },
-          });
+          const limits = { ...readLimits(), ...(options.limit === undefined ? {} : { steps: options.limit }) };
+          const request = { files, input, limits };
+          const change = options.whatIf === undefined ? null : await changeOf(options.whatIf, toolchain, request);
+          const trace = await toolchain.trace({ ...request, ...(change ? { change } : {}) });
+          if (trace.notChanged !== undefined) process.stderr.write(`bent-nail: ${trace.notChanged}\n`);
           const unknown = unknownBecause(trace.outcome);
           if (unknown !== null) throw new MaterialProblem(unknown);
           if (trace.outcome.stoppedBy === "refused")

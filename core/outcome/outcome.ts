@@ -164,6 +164,17 @@ export type Limits = z.infer<typeof limitsSchema>;
 export type ProgramFiles = ReadonlyArray<{ readonly name: string; readonly bytes: Uint8Array }>;
 
 /**
+ * What is changed when a recorded step's line is about to run: a variable (with a value as the language writes it), and files beside the
+ * program (null: taken away). `step` is the index of the step in the recording, `line` its line.
+ */
+export type StepChange = {
+  step: number;
+  line: number;
+  put?: { name: string; value: string };
+  files?: Readonly<Record<string, string | null>>;
+};
+
+/**
  * What a toolchain is given. `input` is what is typed in, line ends included; `signal` stops it. `hurried`: one of many
  * runs of a search; where it crashes is not looked for.
  */
@@ -173,6 +184,8 @@ export type RunRequest = {
   limits: Limits;
   signal?: AbortSignal;
   hurried?: boolean;
+  /** Only of recordings, by toolchains that have `changes`. */
+  change?: StepChange;
 };
 
 /** The text of the console pieces of the given kinds, joined in order. */

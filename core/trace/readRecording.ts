@@ -49,6 +49,8 @@ export type RecordingReader = {
   read: (json: string) => Step[] | null;
   /** The text that the program held back after a step, by the step's index; after the others it was as before. */
   held: ReadonlyMap<number, string>;
+  /** Why what was to be changed was not; undefined where nothing was said. */
+  notChanged: () => string | undefined;
 };
 
 /**
@@ -61,6 +63,7 @@ export function createRecordingReader(): RecordingReader {
   let [frame, file, depth] = [0, 0, 0];
   let next = 0;
   let step: Step | undefined;
+  let notChanged: string | undefined;
 
   const need = (): Step => {
     if (!step) throw new NotARecording();
@@ -105,6 +108,7 @@ export function createRecordingReader(): RecordingReader {
       if (!column) throw new NotARecording();
       need().ended = [...(need().ended ?? []), column.name];
     } else if (kind === "p") held.set(need().index, String(rest[0]));
+    else if (kind === "w") notChanged = String(rest[0]).slice(0, 300);
     else if (kind === "k") need().condition = rest[0] === true;
     else if (kind === "x") need().raised = { errorName: String(rest[0]), message: String(rest[1]) };
     else if (kind === "o") {
@@ -141,6 +145,7 @@ export function createRecordingReader(): RecordingReader {
 
   return {
     held,
+    notChanged: () => notChanged,
     read: (json) => {
       try {
         const tokens: unknown = JSON.parse(json);

@@ -63,4 +63,11 @@ export type Step = {
 };
 
 /** A recorded run. `cut` says in words what is missing, if anything is. */
-export type Trace = { outcome: Outcome; files: readonly string[]; steps: readonly Step[]; cut?: string };
+export type Trace = {
+  outcome: Outcome;
+  files: readonly string[];
+  steps: readonly Step[];
+  cut?: string;
+  /** Why what was to be changed at a step was not, in words. */
+  notChanged?: string;
+};

@@ -17,6 +17,7 @@ import machine as control
 from debug_information import read_program
 from native_types import Aggregate, Types
 from one_line_loops import pass_places
+from step_change import StepChange
 from unprinted import held_back, place_of_output
 
 HEADER = struct.Struct("<IIII")
@@ -105,6 +106,7 @@ class Recorder:
         self.memory = None
         self.output = None  # where the library keeps what is printed but not handed on, once the program runs
         self.held = ""
+        self.step_change = StepChange(habits["change"]) if habits.get("change") else None
         self.calling = {}  # (file number, line): whether it calls anything
         self.registers = control.Registers()
 
@@ -307,6 +309,10 @@ class Recorder:
         frame.line = line
         frame.passes = set()
         self.last = frame
+        if self.step_change is not None and self.recording.count - 1 == self.step_change.step:
+            problem = self.step_change.apply(self, frame)
+            if problem is not None:
+                self.recording.tokens.append(["w", problem])
 
     def at_pass(self, address, registers):
         """Another pass of a loop begins that is written on one line; the first one belongs to the line's own step."""

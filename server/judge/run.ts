@@ -1,6 +1,12 @@
 import { type Surroundings, withSurroundings } from "../../core/cases/surroundings.ts";
 import type { Language } from "../../core/languages/language.ts";
-import { type Limits, type Outcome, type ProgramFiles, unknownBecause } from "../../core/outcome/outcome.ts";
+import {
+  type Limits,
+  type Outcome,
+  type ProgramFiles,
+  type StepChange,
+  unknownBecause,
+} from "../../core/outcome/outcome.ts";
 import type { Trace } from "../../core/trace/trace.ts";
 import { longRunSeconds } from "../../core/verdict/endless.ts";
 import { readLimits } from "../limits.ts";
@@ -20,6 +26,8 @@ export type ProgramRun = {
   limits?: Limits;
   /** True for one of many runs of a search. */
   hurried?: boolean;
+  /** What is changed at a step, where it is recorded. */
+  change?: StepChange;
   /** True where it is read and never run, by the word of who took it in. */
   onlyRead?: boolean;
 };
@@ -151,7 +159,11 @@ export async function recordProgram(
   if (run.onlyRead) return { notRun: onlyReadWords };
   const translator = await translatorFor(toolchains, run.language);
   if ("notRun" in translator) return translator;
-  const make = () => translator.toolchain.trace(requestOf(run));
+  if (run.change && !translator.toolchain.changes)
+    return {
+      notRun: `Nothing can be changed while it runs in ${run.language.name} here: its recorder has no way for it.`,
+    };
+  const make = () => translator.toolchain.trace({ ...requestOf(run), ...(run.change ? { change: run.change } : {}) });
   const trace = await (kept ? kept.traces.get(`${kept.key} ${translator.version}`, make) : make());
   const unknown = unknownBecause(trace.outcome);
   return unknown === null ? { trace } : { notRun: unknown };

@@ -46,6 +46,8 @@ export type Job = {
   input: Uint8Array;
   limits: Limits & { boundAddresses?: boolean; overheadBytes?: number };
   commands?: Commands;
+  /** What is changed at a step of a recording (changeWords). */
+  change?: readonly string[];
   /** Variants of the first file, each with its input, in place of the one run (runners/sandbox/bent_nail_sandbox/tries.py). */
   tries?: Tries;
 };
@@ -239,6 +241,7 @@ export function startWarmWorker(specification: SandboxSpecification, limits: Lim
         limits: job.limits,
         seed: 0,
         ...(job.commands ? { commands: job.commands } : {}),
+        ...(job.change ? { change: job.change } : {}),
         ...(job.tries ? headOfTries(job.tries) : {}),
       };
       const variants = job.tries?.variants.flatMap(({ main, input }) => [main, input]) ?? [];

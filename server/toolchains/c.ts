@@ -84,6 +84,7 @@ export function createCToolchain(workbench: () => Pool): Toolchain {
       means:
         "gcc for every run, all warnings asked for; recorded by stopping at every line with the debug information; a crash without a line is looked up with gdb.",
       startSeconds: 0.1,
+      changes: true,
       otherWays,
       needs: systemNeeds(language.id),
       version: async () => `gcc ${await toolVersion("/usr/bin/gcc", ["-dumpfullversion"], /^([\d.]+)/m)}`,

@@ -28,6 +28,8 @@ export type CommandTranslator = {
   language: Language;
   /** By which means programs are checked, run and recorded, in words for the page of languages. */
   means: string;
+  /** True where its recorder can have something changed at a step. */
+  changes?: true;
   startSeconds: number;
   /** What must be installed: a path and the Debian package that has it. */
   needs: ReadonlyArray<{ path: string; package: string }>;
@@ -308,6 +310,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     otherWays: () => usableWays(translator.otherWays?.()),
     means: translator.means,
     startSeconds: translator.startSeconds,
+    ...(translator.changes ? { changes: true } : {}),
     packages: [...new Set(translator.needs.map((need) => need.package))],
     available,
     check: async (request) => (await go("check", request)).outcome,
@@ -320,6 +323,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
         files: request.files.map((file) => file.name),
         steps: withStop(steps, outcome),
         ...(cut === undefined ? {} : { cut }),
+        ...(block?.notChanged === undefined ? {} : { notChanged: block.notChanged }),
       };
     },
     close: async () => {

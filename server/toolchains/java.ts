@@ -3,6 +3,7 @@ import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { builtRunners } from "./builtRunners.ts";
+import { changeWords } from "./changeWords.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
 import { planHosted } from "./commandTries.ts";
@@ -74,7 +75,8 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
   }
 
   async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
-    const translated = await translate({ record: mode === "trace", files: request.files }, request.signal);
+    const change = changeWords(request);
+    const translated = await translate({ record: mode === "trace", change, files: request.files }, request.signal);
     if (!translated) return { files: request.files, build: [], run: null, said: { text: gaveUp, refused: true } };
     const path = mode === "trace" ? `/case:${jar}` : "/case";
     return {
@@ -87,6 +89,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
         path,
         ...(mode === "trace" ? ["bentnail.Start", String(request.limits.steps)] : []),
         translated.main,
+        ...(change ?? []),
       ],
       recording: mode === "trace",
       said: { text: translated.said, refused: !translated.ok },
@@ -111,6 +114,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
       language,
       means: "javac, kept warm, and a machine of its own for every run; recorded by instrumented classes.",
       startSeconds,
+      changes: true,
       otherWays,
       needs: systemNeeds(language.id),
       version: async () => `Java ${await toolVersion(machine, ["-version"], /version "([^"]+)"/)}`,

@@ -5,6 +5,7 @@ import { tokensByLine } from "../../core/languages/lexical.ts";
 import { foundSchema, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { planTogether, program, type Together } from "./builtTogether.ts";
+import { changeWords } from "./changeWords.ts";
 import { type CommandTranslator, plainEnvironment } from "./commandToolchain.ts";
 import { textsOf } from "./commandTries.ts";
 import { textKey } from "./textKey.ts";
@@ -109,7 +110,7 @@ export function nativeTranslator(
         program,
         String(request.limits.steps),
         String(trash),
-        JSON.stringify(habits),
+        JSON.stringify({ ...habits, change: changeWords(request) }),
         assignedByLine(language, request),
         ...names(request),
       ];

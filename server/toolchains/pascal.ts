@@ -80,6 +80,7 @@ export function createPascalToolchain(workbench: () => Pool): Toolchain {
       means:
         "Free Pascal for every run, all warnings asked for; recorded by stopping at every line with the debug information.",
       startSeconds: 0.1,
+      changes: true,
       otherWays,
       needs: systemNeeds(language.id),
       version: async () => `Free Pascal ${await toolVersion(compiler, ["-iV"], /^([\d.]+)/m)}`,

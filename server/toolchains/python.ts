@@ -9,6 +9,7 @@ import { productFolder } from "../productFolder.ts";
 import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
 import { type Job, type JobAnswer, startWarmWorker } from "../sandbox/warmWorker.ts";
+import { changeWords } from "./changeWords.ts";
 import { cutRecording } from "./cut.ts";
 import { installed, type OtherWay, usableWays } from "./otherWays.ts";
 import { type Block as AnyBlock, readBlock, readTries } from "./readBlock.ts";
@@ -184,8 +185,15 @@ export function createPythonToolchain(): Toolchain {
   };
 
   async function perform(mode: Job["mode"], request: RunRequest): Promise<{ block: Block; outcome: Outcome }> {
+    const change = changeWords(request);
     const answer = await getPool().run(
-      { mode, files: request.files, input: Buffer.from(request.input, "utf8"), limits: request.limits },
+      {
+        mode,
+        files: request.files,
+        input: Buffer.from(request.input, "utf8"),
+        limits: request.limits,
+        ...(change ? { change } : {}),
+      },
       request.signal,
     );
     const block = readBlock(answer.block, answer.raw, pythonResultSchema);
@@ -235,6 +243,7 @@ export function createPythonToolchain(): Toolchain {
   return {
     otherWays: () => usableWays(otherWays()),
     language: language.id,
+    changes: true,
     means: "CPython, kept warm and forked for every run; recorded by its own trace hook.",
     packages: systemNeeds(language.id).map((need) => need.package),
     startSeconds: 0.1,
@@ -263,6 +272,7 @@ export function createPythonToolchain(): Toolchain {
         files: request.files.map((file) => file.name),
         steps,
         ...(cut === undefined ? {} : { cut }),
+        ...(block?.notChanged === undefined ? {} : { notChanged: block.notChanged }),
       };
     },
     close: async () => {

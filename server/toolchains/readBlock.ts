@@ -17,6 +17,8 @@ export type Block<Result> = {
   steps: Step[];
   messages: string;
   effects: Effect[];
+  /** Why what was to be changed at a step was not. */
+  notChanged: string | undefined;
   built: Buffer | null;
   result: Result | null;
   damaged: boolean;
@@ -102,6 +104,7 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     steps: withConsole(steps, stretches, recording.held),
     messages: Buffer.concat(messages).toString("utf8"),
     effects,
+    notChanged: recording.notChanged(),
     built,
     result,
     damaged,

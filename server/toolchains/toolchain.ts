@@ -31,6 +31,8 @@ export type Toolchain = {
   runMany?: (request: RunRequest, variants: readonly Variant[], seconds: number) => Promise<Array<Outcome | null>>;
   /** Other ways to translate its programs that can be used here. */
   otherWays: () => OtherWay[];
+  /** True where a recording can have something changed at a step. */
+  changes?: true;
   /** Runs and records. */
   trace: (request: RunRequest) => Promise<Trace>;
   close: () => Promise<void>;

@@ -7,6 +7,7 @@ import { createDesk, type Desk, NotTaken, StoppedByHand } from "../sandbox/desk.
 import type { Pool } from "../sandbox/pool.ts";
 import { SandboxBroken } from "../sandbox/warmWorker.ts";
 import { createCToolchain } from "./c.ts";
+import { changeWords } from "./changeWords.ts";
 import { createCSharpToolchain } from "./csharp.ts";
 import { createJavaToolchain } from "./java.ts";
 import { createOctaveToolchain } from "./octave.ts";
@@ -54,7 +55,8 @@ function textOf({ files }: RunRequest, name: string): string {
 
 /** Names the very text of a program and of its input. */
 function runKey(request: RunRequest): string {
-  return createHash("sha256").update(textKey(request)).update(request.input).digest("base64");
+  const hash = createHash("sha256").update(textKey(request)).update(request.input);
+  return hash.update(JSON.stringify(changeWords(request) ?? [])).digest("base64");
 }
 
 /** What became of a run that tells nothing of its program, or null for a problem of another kind, which is a bug. */

@@ -18,8 +18,8 @@ const headSchema = z.object({
   classes: z.array(z.tuple([z.string(), z.number()])),
 });
 
-/** What is to be translated; `record`: with calls of the recorder put in. */
-export type Translation = { record: boolean; files: ProgramFiles };
+/** What is to be translated; `record`: with calls of the recorder put in, and what is changed at a step (changeWords). */
+export type Translation = { record: boolean; change?: readonly string[] | null; files: ProgramFiles };
 /**
  * `said` is what the translator printed, `made` the files that it made, `main` the class to start in where the language
  * has one.
@@ -28,7 +28,7 @@ export type Translated = { ok: boolean; main: string; said: string; made: Progra
 
 /**
  * A translator that is kept running inside the sandbox. It translates one text after another and runs nothing of them.
- * It speaks frames: the head of a request is a list ["translate" | "record", name, size, ...], its body the files; the
+ * It speaks frames: the head of a request is a list ["translate" | "record", name, size, ...] (behind "record" a line each for what is changed at a step), its body the files; the
  * head of an answer is as `headSchema` says, its body the text and then the files made.
  */
 function createTranslators(specification: SandboxSpecification): PoolOf<Translation, Translated> {
@@ -65,7 +65,7 @@ function rememberingTranslations(pool: PoolOf<Translation, Translated>): PoolOf<
   return {
     ...pool,
     run: async (translation, signal) => {
-      const key = `${translation.record} ${textKey(translation)}`;
+      const key = `${translation.record} ${JSON.stringify(translation.change ?? [])} ${textKey(translation)}`;
       const before = known.get(key);
       if (before) return before;
       const translated = await pool.run(translation, signal);
@@ -84,9 +84,10 @@ function createServants(specification: SandboxSpecification): PoolOf<Translation
     const servant = startServant(specification, limits);
     return {
       ...servant,
-      run: async ({ record, files }) => {
+      run: async ({ record, change, files }) => {
         const head = [
-          record ? "record" : "translate",
+          // A value may have several lines: it stands last.
+          [record ? "record" : "translate", ...(change?.slice(0, 4) ?? [])].join("\n"),
           ...files.flatMap((file) => [file.name, String(file.bytes.length)]),
         ];
         const message = await servant.ask(head, Buffer.concat(files.map((file) => file.bytes)), patience);

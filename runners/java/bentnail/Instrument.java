@@ -42,14 +42,16 @@ final class Instrument {
   private final Map<String, Integer> files = new HashMap<>();
   private final List<String[]> texts = new ArrayList<>();
   private int topClasses;
+  private StepChange change;
 
   private Instrument(Map<String, byte[]> classes) {
     this.classes = classes;
   }
 
-  /** All classes, instrumented. `sources` are the files in order; a file's place is its number in the recording. */
-  static Map<String, byte[]> all(Map<String, byte[]> classes, List<Translator.Source> sources) {
+  /** All classes, instrumented. `sources` are the files in order; a file's place is its number in the recording. `change`: what is put in, or null. */
+  static Map<String, byte[]> all(Map<String, byte[]> classes, List<Translator.Source> sources, StepChange change) {
     Instrument work = new Instrument(classes);
+    work.change = change;
     for (Translator.Source source : sources) {
       work.files.put(source.getName().replaceAll(".*/", ""), work.texts.size());
       String[] lines = source.text.split("\r\n|\n|\r", -1);
@@ -166,6 +168,7 @@ final class Instrument {
         boolean counts = started ? each != begin : line != header;
         if (counts && !onlyBrace(file, line)) {
           InsnList call = lineCall(frame, line);
+          if (change != null && file == 0 && line == change.line) call.add(putIn(node, method, frame, variables, places.get(each), places));
           if (tops.containsKey(each)) call.add(tops.get(each));
           method.instructions.insert(each, call);
         }
@@ -348,6 +351,85 @@ final class Instrument {
     push(call, line);
     call.add(recorder("line", "(II)V"));
     return call;
+  }
+
+  /** Puts the value in, where the step is the one: into a variable, a field of the own object, a field of a class, or into a part of what one of them holds. */
+  private InsnList putIn(ClassNode node, MethodNode method, int frame, List<LocalVariableNode> variables, int place, Map<AbstractInsnNode, Integer> places) {
+    LabelNode skip = new LabelNode();
+    InsnList put = new InsnList();
+    put.add(new VarInsnNode(Opcodes.ILOAD, frame));
+    put.add(recorder("puts", "(I)Z"));
+    put.add(new JumpInsnNode(Opcodes.IFEQ, skip));
+    try {
+      if (!change.name.isEmpty()) put.add(putAt(node, method, frame, seenAt(variables, place, places)));
+    } catch (IllegalArgumentException problem) {
+      put.add(new LdcInsnNode(problem.getMessage()));
+      put.add(recorder("notChanged", "(Ljava/lang/String;)V"));
+    }
+    put.add(skip);
+    return put;
+  }
+
+  /** The variable with the name that can be seen at a place; null where there is none. */
+  private LocalVariableNode seenAt(List<LocalVariableNode> variables, int place, Map<AbstractInsnNode, Integer> places) {
+    for (LocalVariableNode variable : variables) {
+      if (variable.name.equals(change.name) && places.get(variable.start) <= place + 1 && place < places.get(variable.end)) return variable;
+    }
+    return null;
+  }
+
+  private InsnList putAt(ClassNode node, MethodNode method, int frame, LocalVariableNode variable) {
+    InsnList put = new InsnList();
+    if (variable != null && change.rest.isEmpty()) {
+      Type type = Type.getType(variable.desc);
+      constant(put, type);
+      put.add(new VarInsnNode(type.getOpcode(Opcodes.ISTORE), variable.index));
+      put.add(localCall(frame, variable));
+      return put;
+    }
+    if (variable != null) {
+      if (variable.desc.length() == 1) throw new IllegalArgumentException(change.name + " has no parts.");
+      put.add(new VarInsnNode(Opcodes.ALOAD, variable.index));
+      put.add(recorder("putInto", "(Ljava/lang/Object;)V"));
+      return put;
+    }
+    for (FieldNode field : node.fields) {
+      if (!field.name.equals(change.name)) continue;
+      boolean ofClass = (field.access & Opcodes.ACC_STATIC) != 0;
+      if (!ofClass && (method.access & Opcodes.ACC_STATIC) != 0) break;
+      if (!ofClass) put.add(new VarInsnNode(Opcodes.ALOAD, 0));
+      if (!change.rest.isEmpty()) {
+        put.add(new FieldInsnNode(ofClass ? Opcodes.GETSTATIC : Opcodes.GETFIELD, node.name, field.name, field.desc));
+        put.add(recorder("putInto", "(Ljava/lang/Object;)V"));
+        return put;
+      }
+      Type type = Type.getType(field.desc);
+      constant(put, type);
+      put.add(new FieldInsnNode(ofClass ? Opcodes.PUTSTATIC : Opcodes.PUTFIELD, node.name, field.name, field.desc));
+      // It is told as any field is that gets a value.
+      if (!ofClass) put.add(new VarInsnNode(Opcodes.ALOAD, 0));
+      if (ofClass) put.add(new VarInsnNode(Opcodes.ILOAD, frame));
+      constant(put, type);
+      box(put, type);
+      if (!ofClass) put.add(new VarInsnNode(Opcodes.ILOAD, frame));
+      put.add(new LdcInsnNode(ofClass && topClasses > 1 ? node.name.replaceAll(".*[/$]", "") + "." + field.name : field.name));
+      put.add(ofClass ? recorder("global", "(ILjava/lang/Object;Ljava/lang/String;)V") : recorder("field", "(Ljava/lang/Object;Ljava/lang/Object;ILjava/lang/String;)V"));
+      return put;
+    }
+    throw new IllegalArgumentException("There is no variable " + change.name + " here.");
+  }
+
+  /** The value as it is written, of a type. */
+  private void constant(InsnList list, Type type) {
+    Object value = Literal.of(type.getDescriptor(), change.value);
+    if (value == null) list.add(new InsnNode(Opcodes.ACONST_NULL));
+    else if (value instanceof Boolean) push(list, (Boolean) value ? 1 : 0);
+    else if (value instanceof Character) push(list, (Character) value);
+    else if (value instanceof Byte || value instanceof Short) push(list, ((Number) value).intValue());
+    else list.add(new LdcInsnNode(value));
+    if (value == null || type.getSort() != Type.OBJECT || value instanceof String) return;
+    Type plain = Type.getType(value instanceof Integer ? "I" : value instanceof Long ? "J" : value instanceof Double ? "D" : value instanceof Boolean ? "Z" : "C");
+    box(list, plain);
   }
 
   /** The variable of a slot that can be seen right after an instruction. */

@@ -57,10 +57,13 @@ public final class Recorder {
     boolean begins;
   }
 
+  private static StepChange change;
+
   private Recorder() {}
 
   /** Begins. Called once, before anything of the program. */
-  static void start(int stepLimit) throws IOException {
+  static void start(int stepLimit, StepChange toChange) throws IOException {
+    change = toChange;
     try (RandomAccessFile file = new RandomAccessFile("/proc/self/fd/60", "rw")) {
       memory = file.getChannel().map(FileChannel.MapMode.READ_WRITE, 0, file.length());
     }
@@ -157,6 +160,35 @@ public final class Recorder {
       frame.line = line;
     }
     inside = false;
+  }
+
+  /** Whether the value that is to be put in is put in now: the line of that step is about to run. Files are changed here. */
+  public static boolean puts(int number) {
+    if (number < 0 || off() || change == null || count - 1 != change.step) return false;
+    inside = true;
+    String problem = change.changeFiles();
+    inside = false;
+    if (problem != null) notChanged(problem);
+    return problem == null && !change.name.isEmpty();
+  }
+
+  /** Puts the value into a part of what a variable holds. */
+  public static void putInto(Object holder) {
+    inside = true;
+    String problem = change.putInto(holder);
+    changedThrough = true;
+    inside = false;
+    if (problem != null) notChanged(problem);
+  }
+
+  /** A field got the value. */
+  static void changedField(Object object, String name, Object value) {
+    if (IDS.containsKey(object)) token("[\"o\"," + IDS.get(object) + ",[" + Json.quote(name) + "]," + value(value, 0) + "]");
+  }
+
+  /** What was to be changed was not, and why. */
+  public static void notChanged(String words) {
+    token("[\"w\"," + Json.quote(words) + "]");
   }
 
   /** The library was given an array, which it may have changed. */

@@ -3,12 +3,12 @@ package bentnail;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 
-/** Starts an instrumented program: Start STEPS MAIN-CLASS. */
+/** Starts an instrumented program: Start STEPS MAIN-CLASS, and what is changed at a step (StepChange). */
 public final class Start {
   private Start() {}
 
   public static void main(String[] arguments) throws Throwable {
-    Recorder.start(Integer.parseInt(arguments[0]));
+    Recorder.start(Integer.parseInt(arguments[0]), arguments.length > 2 ? new StepChange(java.util.List.of(arguments).subList(2, arguments.length)) : null);
     Method main = Class.forName(arguments[1]).getMethod("main", String[].class);
     main.setAccessible(true);
     try {

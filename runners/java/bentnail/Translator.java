@@ -62,7 +62,10 @@ public final class Translator {
 
   private static boolean serve(String head, byte[] body, DataOutputStream out) throws IOException {
     String[] lines = Json.strings(head);
-    boolean record = lines[0].equals("record");
+    // What is put in at a step stands behind the word, a line each.
+    List<String> wanted = List.of(lines[0].split("\n", 5));
+    boolean record = wanted.get(0).equals("record");
+    StepChange change = wanted.size() == 5 ? new StepChange(wanted.subList(1, 5)) : null;
     List<Source> sources = new ArrayList<>();
     int at = 0;
     for (int index = 1; index + 1 < lines.length; index += 2) {
@@ -91,7 +94,7 @@ public final class Translator {
     StringBuilder classes = new StringBuilder();
     String main = translated ? MainClass.find(files.classes, sources.isEmpty() ? "" : sources.get(0).getName()) : "";
     if (translated) {
-      Map<String, byte[]> made = record ? Instrument.all(files.classes, sources) : files.classes;
+      Map<String, byte[]> made = record ? Instrument.all(files.classes, sources, change) : files.classes;
       for (Map.Entry<String, byte[]> each : made.entrySet()) {
         if (classes.length() > 0) classes.append(',');
         classes.append('[').append(Json.quote(each.getKey() + ".class")).append(',').append(each.getValue().length).append(']');

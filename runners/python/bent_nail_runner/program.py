@@ -231,7 +231,7 @@ def run(request, block):
     sys.setrecursionlimit(1000 + depth)
     try:
         if request["mode"] == "trace":
-            recording = start_recording(console, own_files, {name: request["files"][name] for name in codes if codes[name] is not None}, request["stepLimit"], leave_at_step_limit)
+            recording = start_recording(console, own_files, {name: request["files"][name] for name in codes if codes[name] is not None}, request["stepLimit"], leave_at_step_limit, request.get("change"))
         exec(codes[main], module.__dict__)
     except BaseException as raised:
         problem = raised

@@ -14,6 +14,7 @@ leaves in chunks, JSON lists that are one flat stream of tokens:
     ["x", name, message]        the last step raised
     ["e", column]   the scope of a name of the last step's frame is over (Java's recorder and C#'s)
     ["p", text]     text that was printed and is still held back by the program after the last step (C's recorder only)
+    ["w", text]     what was to be changed before the last step was not, and why
     ["k", true or false]        the condition of the last step's line held or not (Octave's recorder only)
     ["o", object, path, value]  an element or field of an object changed; path [] is all of it
 
@@ -26,6 +27,7 @@ import sys
 
 from .line_facts import QUIET_FUNCTIONS, read_facts
 from .object_changes import GONE, check_object
+from .step_change import StepChange
 from .values import HIDDEN, Values
 
 CHUNK = 256
@@ -40,8 +42,10 @@ class StepLimit(BaseException):
     """More lines ran than are recorded."""
 
 
-def start_recording(console, files, texts, step_limit, on_limit):
+def start_recording(console, files, texts, step_limit, on_limit, change=None):
     """Begins recording the calling thread. `files` maps file names as compiled to numbers, `texts` to the files' bytes.
+
+    `change`: what is changed before a step (step_change.py).
 
     Returns (end, flush): `end` stops, writes what is left and gives the number of steps; `flush` writes what there is.
     """
@@ -70,6 +74,8 @@ def start_recording(console, files, texts, step_limit, on_limit):
     resumed = -1
     refcount = getattr(sys, "getrefcount", None)
     own_pid = os.getpid()
+    change = StepChange(change) if change else None
+    change_at = change.step if change else -1
 
     def flush():
         if log:
@@ -187,6 +193,21 @@ def start_recording(console, files, texts, step_limit, on_limit):
             return NOTHING
         return (names, global_names, None if watched is None else tuple(watched), fact.deep)
 
+    def change_now(frame, known):
+        """The line is about to run: what is to be changed before it is, and is told as a write of this step."""
+        problem = change.files_now()
+        if problem is None and change.name:
+            done = change.put_in(frame)
+            if isinstance(done, str):
+                problem = done
+            elif done[0] is None:
+                sweep()
+            else:
+                name, value, of_program = done
+                write(global_known if of_program else known, name, value, 0 if of_program else 1)
+        if problem is not None:
+            append(["w", problem])
+
     def handler_for(frame, number, file, depth, known, plans):
         """The trace function of one frame. `known` is what its names hold as far as it is recorded."""
         code = frame.f_code
@@ -242,6 +263,8 @@ def start_recording(console, files, texts, step_limit, on_limit):
                 count += 1
                 if count > stop_at:
                     milestone()
+                if count - 1 == change_at:
+                    change_now(frame, known)
             elif event == "return":
                 plan = NOTHING
                 if argument is not None:
