@@ -1,5 +1,5 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { useMemo, useRef } from "react";
+import { useMemo, useRef, useState } from "react";
 import { data, Form, Link, useSubmit } from "react-router";
 import { unpackRows } from "../../core/formats/packedTable.ts";
 import { hasConditions } from "../../core/trace/annotate.ts";
@@ -9,9 +9,13 @@ import { findCase } from "../../server/cases/caseStore.ts";
 import { ColumnHeads } from "../components/TraceHead.tsx";
 import type { Route } from "./+types/besidePage.ts";
 import { type BesideView, besideView, type SideView, usualSides } from "./besideView.ts";
+import { wantedChange, wordsOfChange } from "./changedRun.ts";
 import { choicesOf } from "./choices.ts";
 import { RunChoice } from "./RunChoice.tsx";
 import { SpacedBody } from "./SpacedBody.tsx";
+
+/** Fields of an address that say what is changed. */
+const changeFields = ["step", "name", "value", "file", "text", "gone"];
 
 export const meta: Route.MetaFunction = () => [{ title: "Two runs · Bent Nail" }];
 
@@ -27,11 +31,15 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     version: query.get(name) ?? usual[name].version,
     check: query.get(`${name}Check`) ?? usual[name].check,
   });
-  const [left, right] = [sideOf("left"), sideOf("right")];
+  const change = wantedChange(query);
+  const left = sideOf("left");
+  const right = { ...sideOf("right"), ...(change ? { change } : {}) };
   const choices = choicesOf(found);
   const view = await besideView(services, found, left, right);
   return {
     ...{ key: found.key, title: found.title, left, right },
+    change: change && { step: change.step, words: wordsOfChange(change) },
+    asked: change ? [...query].filter(([name]) => changeFields.includes(name)) : [],
     view: typeof view === "string" ? null : view,
     none: typeof view === "string" ? view : "",
     ...{
@@ -58,6 +66,9 @@ export default function BesidePage({ loaderData: page }: Route.ComponentProps) {
         className="flex flex-wrap gap-6"
         onChange={(event) => void submit(event.currentTarget, { preventScrollReset: true })}
       >
+        {page.asked.map(([name, value]) => (
+          <input key={name} type="hidden" name={name} value={value} />
+        ))}
         {(["left", "right"] as const).map((side) => (
           <fieldset key={side} className="flex items-end gap-3">
             <legend className="text-sm">On the {side}</legend>
@@ -70,6 +81,15 @@ export default function BesidePage({ loaderData: page }: Route.ComponentProps) {
           </fieldset>
         ))}
       </Form>
+      {page.change && (
+        <p className="border-l-4 border-ochre pl-2">
+          What if: before step {page.change.step + 1} on the right, <b className="font-mono">{page.change.words}</b>.
+          The program’s text is the same on both sides.{" "}
+          <Link className="link" to={`/cases/${page.key}/run?version=${page.left.version}&check=${page.left.check}`}>
+            Back to the dry run
+          </Link>
+        </p>
+      )}
       {page.view ? <Beside view={page.view} /> : <p>{page.none}</p>}
     </div>
   );
@@ -78,8 +98,15 @@ export default function BesidePage({ loaderData: page }: Route.ComponentProps) {
 /** Height of a row in pixels, as `.trace-table td` has it. */
 const rowHeight = 28;
 
-function Beside({ view }: { view: BesideView }) {
+function Beside({ view: given }: { view: BesideView }) {
   const box = useRef<HTMLElement>(null);
+  const [all, setAll] = useState(given.first === null);
+  /** Columns that tell no difference are folded away until they are asked for. */
+  const view = useMemo(() => {
+    const folded = new Set(all ? [] : given.alike);
+    const side = (one: SideView): SideView => ({ ...one, shown: one.columns.filter(({ key }) => !folded.has(key)) });
+    return { ...given, left: side(given.left), right: side(given.right) };
+  }, [given, all]);
   const left = useMemo(() => unpackRows(view.left.packed, view.left.columns), [view.left]);
   const right = useMemo(() => unpackRows(view.right.packed, view.right.columns), [view.right]);
   const asks = useMemo(() => hasConditions({ rows: left }) || hasConditions({ rows: right }), [left, right]);
@@ -111,6 +138,12 @@ function Beside({ view }: { view: BesideView }) {
             >
               To where they part
             </button>
+            {view.alike.length > 0 && (
+              <label className="text-sm font-normal">
+                <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} /> columns that
+                are alike ({view.alike.length})
+              </label>
+            )}
           </>
         )}
       </div>
@@ -149,7 +182,7 @@ function SideHead({ side, asks }: { side: SideView; asks: boolean }) {
         line
       </th>
       {asks && <th scope="col">condition</th>}
-      <ColumnHeads columns={side.columns} />
+      <ColumnHeads columns={side.shown} />
       <th scope="col">output</th>
     </>
   );
@@ -171,7 +204,7 @@ function SideCells({
     <>
       <td className={`border-l-4 border-l-rule-strong text-graphite${mark("line")}`}>{row?.line}</td>
       {asks && <td className={`font-sans text-sm${mark("condition")}`}>{row?.condition}</td>}
-      {side.columns.map((column) => {
+      {side.shown.map((column) => {
         const text = row?.cells[column.key];
         return (
           <td key={column.key} className={`${text === undefined ? "" : "changed"}${mark(column.key)}`}>

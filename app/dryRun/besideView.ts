@@ -1,20 +1,24 @@
 import { packRows } from "../../core/formats/packedTable.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { readableTable } from "../../core/trace/annotate.ts";
-import { type ComparedRun, compareRuns } from "../../core/trace/compareRuns.ts";
+import { type ComparedRun, compareRuns, type RowPair } from "../../core/trace/compareRuns.ts";
 import { headingsOf, headingText } from "../../core/trace/headings.ts";
 import type { TableRow } from "../../core/trace/table.ts";
 import type { TableColumn } from "../../core/trace/tableColumn.ts";
+import type { ValueStyle } from "../../core/trace/tableStyle.ts";
 import { listModels } from "../../server/assignments/modelStore.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
 import { languageOf, recordVersion } from "../../server/judge/judge.ts";
 import { recordProgram } from "../../server/judge/run.ts";
+import { tableStyleOf } from "../../server/people/tableStyleStore.ts";
 import type { Services } from "../../server/services.ts";
+import { changedRun, type WantedChange } from "./changedRun.ts";
 
-/** One of the two runs: a version's key or "model", and the key of the check whose input is typed in. */
-export type Side = { version: string; check: string };
+/** One of the two runs: a version's key or "model", the key of the check whose input is typed in, and what is changed on its way. */
+export type Side = { version: string; check: string; change?: WantedChange };
 
-export type SideView = Side & { columns: TableColumn[]; packed: string; cut: string | null };
+/** `shown` are the columns that are not folded away, at first all of them. */
+export type SideView = Side & { columns: TableColumn[]; shown: TableColumn[]; packed: string; cut: string | null };
 
 /** Two runs beside each other; rows of each are packed, `pairs` are places in them (-1 where one of them has no row there). */
 export type BesideView = {
@@ -22,13 +26,24 @@ export type BesideView = {
   right: SideView;
   pairs: Array<[number, number]>;
   first: { pair: number; column: string; words: string } | null;
+  /** Keys of the columns that hold the same on both sides, all the way. */
+  alike: string[];
 };
+
+/** Keys of the variables that both runs have and that hold the same in every pair of rows. */
+function alikeColumns(left: ComparedRun, right: ComparedRun, pairs: readonly RowPair[]): string[] {
+  const keys = new Set(right.table.columns.map((column) => column.key));
+  return left.table.columns
+    .map((column) => column.key)
+    .filter((key) => keys.has(key) && pairs.every((pair) => pair.left?.cells[key] === pair.right?.cells[key]));
+}
 
 /** The recorded run of one side, as a table; words where there is none. */
 async function runOfSide(
   services: Services,
   found: WholeCase,
   side: Side,
+  style: ValueStyle,
 ): Promise<(ComparedRun & { cut: string | null }) | string> {
   const language = languageOf(found);
   const check = found.checks.find((each) => each.key === side.check);
@@ -41,15 +56,18 @@ async function runOfSide(
     const recorded = await recordProgram(services.toolchains, { language, files: model.files, input, surroundings });
     if ("notRun" in recorded) return recorded.notRun;
     const text = model.files[0] ? decodeText(model.files[0].bytes).text : "";
-    const table = readableTable(language, text, recorded.trace);
+    const table = readableTable(language, text, recorded.trace, { style });
     return { text, table, cut: table.cut ?? null };
   }
   const version = found.loaded.find((each) => each.key === side.version);
   if (!version) return "There is no such version.";
-  const trace = await recordVersion(services, found, versionOf(found, version.key), check);
-  if (!trace) return "This program is not run here, so there is no recorded run to compare.";
+  const real = await recordVersion(services, found, versionOf(found, version.key), check);
+  if (!real) return "This program is not run here, so there is no recorded run to compare.";
+  const changed = side.change && (await changedRun(services, found, { version, check, trace: real }, side.change));
+  if (typeof changed === "string") return changed;
+  const trace = changed ?? real;
   const text = version.files[0]?.text ?? "";
-  const table = readableTable(language, text, trace);
+  const table = readableTable(language, text, trace, { style });
   return { text, table, cut: table.cut ?? null };
 }
 
@@ -92,7 +110,9 @@ export async function besideView(
   left: Side,
   right: Side,
 ): Promise<BesideView | string> {
-  const [one, other] = await Promise.all([runOfSide(services, found, left), runOfSide(services, found, right)]);
+  const style = await tableStyleOf(services.database, found.course);
+  const [one, other] = await Promise.all([left, right].map((side) => runOfSide(services, found, side, style)));
+  if (one === undefined || other === undefined) return "There is nothing to compare.";
   if (typeof one === "string") return one;
   if (typeof other === "string") return other;
   const { pairs, first } = compareRuns(one, other);
@@ -100,7 +120,7 @@ export async function besideView(
   const [leftPlaces, rightPlaces] = [places(one.table.rows), places(other.table.rows)];
   const at = first === null ? undefined : pairs[first.pair];
   const viewOf = (side: Side, run: ComparedRun & { cut: string | null }): SideView => ({
-    ...{ ...side, columns: run.table.columns, packed: packRows(run.table), cut: run.cut },
+    ...{ ...side, columns: run.table.columns, shown: run.table.columns, packed: packRows(run.table), cut: run.cut },
   });
   return {
     left: viewOf(left, one),
@@ -109,6 +129,7 @@ export async function besideView(
       pair.left ? (leftPlaces.get(pair.left) ?? -1) : -1,
       pair.right ? (rightPlaces.get(pair.right) ?? -1) : -1,
     ]),
+    alike: alikeColumns(one, other, pairs),
     first: first && at ? { ...first, words: wordsOf(at.left, at.right, first.column, one.table.columns) } : null,
   };
 }

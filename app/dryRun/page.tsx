@@ -5,12 +5,13 @@ import { hasConditions, hasPasses } from "../../core/trace/annotate.ts";
 import * as moves from "../../core/trace/moves.ts";
 import { hasCalls, hasWaiting, type TableRow } from "../../core/trace/table.ts";
 import type { TableColumn } from "../../core/trace/tableColumn.ts";
-import { findCase } from "../../server/cases/caseStore.ts";
+import { findCase, type WholeCase } from "../../server/cases/caseStore.ts";
 import { rowsSchema, runTable } from "../case/traceView.ts";
 import { showsOf } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { Route } from "./+types/page.ts";
 import { ColumnChoice } from "./ColumnChoice.tsx";
+import { ConsoleNow } from "./ConsoleNow.tsx";
 import { choicesOf } from "./choices.ts";
 import { DryRunScript } from "./DryRunScript.tsx";
 import { DryRunTable } from "./DryRunTable.tsx";
@@ -22,6 +23,7 @@ import { TakenApart } from "./TakenApart.tsx";
 import { useBreakpoints, useOnly } from "./useBreakpoints.ts";
 import { useValues } from "./useValues.ts";
 import { ValuesNow } from "./ValuesNow.tsx";
+import { WhatIf } from "./WhatIf.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Dry run · Bent Nail" }];
 
@@ -41,6 +43,10 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   return {
     ...rest,
     ...{ folded, elements },
+    changes: context.services.toolchains.find(found.language)?.changes
+      ? null
+      : "Nothing can be changed while a program runs in this language here: its recorder has no way for it.",
+    files: filesBeside(found, run.check),
     ...{
       key: found.key,
       title: found.title,
@@ -171,6 +177,15 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
                 onOnly={onOnly}
                 valueHeld={values.valueHeld}
               />
+              {standing?.file === 0 && (
+                <WhatIf
+                  run={run}
+                  step={standing.step}
+                  line={standing.line}
+                  names={values.names}
+                  waits={standing.input !== undefined}
+                />
+              )}
               {standing && (
                 <TakenApart caseKey={run.key} version={run.version} check={run.check} step={standing.step} />
               )}
@@ -178,6 +193,7 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
             <div className="grid gap-4">
               <DryRunTable table={table} shows={shows} done={done} unchanged={style.unchanged} />
               <ValuesNow {...{ rows, values, watched, onWatch: setWatched, onGo: go }} />
+              <ConsoleNow rows={rows} done={done} />
               <Levels rows={rows} done={done} onGo={go} />
               <ColumnChoice
                 more={more}
@@ -205,6 +221,13 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
       )}
     </div>
   );
+}
+
+/** Names of the files that lie beside the program with a check. */
+function filesBeside(found: WholeCase, key: string): string[] {
+  const check = found.checks.find((each) => each.key === key);
+  const [, ...others] = found.loaded[0]?.files ?? [];
+  return [...new Set([...others.map((file) => file.name), ...Object.keys(check?.surroundings ?? {})])];
 }
 
 /** Keys of the variables that hold others, or a text: they can stand part by part. */

@@ -12,6 +12,8 @@ export type ValuesAt = {
   all: ValueNow[];
   /** What a name holds as it is seen there: of the call that is open, else of the program. */
   valueHeld: (name: string) => string | undefined;
+  /** Names that are seen there. */
+  names: string[];
 };
 
 /** What every variable holds when `done` rows have run. */
@@ -40,6 +42,9 @@ export function useValues(rows: Rows & readonly LevelRow[], columns: readonly Ta
       const value = of && byKey.get(of.column.key);
       return value?.inside ?? value?.text;
     };
-    return { all, valueHeld };
+    const names = [...new Set([...named.values()].map(({ column }) => column.title))].filter(
+      (name) => valueHeld(name) !== undefined,
+    );
+    return { all, valueHeld, names };
   }, [rows, done, changes, objects, named]);
 }

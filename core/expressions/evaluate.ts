@@ -234,12 +234,19 @@ function index(state: State, node: SyntaxNode): Answer {
   return came(state, node, state.rules.index(whole, places), says);
 }
 
+/** Whether something is a name, or a field of a field of one (`tern.deck`). */
+function isPath(node: SyntaxNode): boolean {
+  const object = part(node, "object");
+  return node.kind === "name" || (node.kind === "field" && object !== undefined && isPath(object));
+}
+
 function field(state: State, node: SyntaxNode): Answer {
   const object = part(node, "object");
-  if (!object || !state.rules.field) return unknown("This is not taken apart here.");
-  const own = object.kind === "name" ? state.names.value(nameOf(state, node)) : null;
-  const whole = own ? null : evaluate(state, object);
+  if (!object) return unknown("This is not taken apart here.");
+  const own = isPath(object) ? state.names.value(nameOf(state, node).replace(/\s/g, "")) : null;
   if (own) return came(state, node, own, nameOf(state, node));
+  if (!state.rules.field) return unknown("This is not taken apart here.");
+  const whole = evaluate(state, object);
   if (!whole || isUnknown(whole)) return whole ?? unknown("This is not taken apart here.");
   return came(state, node, state.rules.field(whole, node.sign ?? ""), nameOf(state, node));
 }

@@ -142,7 +142,7 @@ export async function recordVersion(
   version: Version,
   check: ProgramCheck,
 ): Promise<Trace | null> {
-  const run = { language: languageOf(found), files: version.files, ...runOf(check) };
+  const run = { language: languageOf(found), files: version.files, ...requestOfCheck(check) };
   const recorded = await recordProgram(services.toolchains, run, keptTrace(services, version, check));
   return "trace" in recorded ? recorded.trace : null;
 }
@@ -165,7 +165,7 @@ export const goOn = defineJob({
     const translator = await translatorFor(services.toolchains, language);
     if ("notRun" in translator) return;
     await services.toolchains.desk.behind("a long run", async () => {
-      const run = { language, files: version.files, ...runOf(check), limits: longLimits() };
+      const run = { language, files: version.files, ...requestOfCheck(check), limits: longLimits() };
       const { outcome, unknown } = await runProgram(services.toolchains, run);
       if (!outcome || unknown !== null) return;
       const identity = { version: version.key, check: check.key, edition: check.edition, limits: usualLimits };
@@ -174,7 +174,7 @@ export const goOn = defineJob({
   },
 });
 
-function runOf(check: ProgramCheck) {
+export function requestOfCheck(check: ProgramCheck) {
   return { input: check.input, surroundings: check.surroundings };
 }
 
@@ -190,7 +190,7 @@ export function requestFor(found: WholeCase, version: Version, check: ProgramChe
   return {
     language: languageOf(found),
     files: version.files,
-    ...runOf(check),
+    ...requestOfCheck(check),
     policies: { endlessClass: found.endless_class },
     expected: check.expected ?? undefined,
     intended: check.pieces ?? undefined,
