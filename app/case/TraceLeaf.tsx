@@ -192,6 +192,12 @@ function DryRun({ view, trace, onStand, breakpoints, only }: Props & { trace: Tr
       >
         Print a blank table
       </Link>
+      <Link
+        className="link text-sm"
+        to={`/print/cases/${view.key}/table?version=${trace.version}&check=${trace.check}&rows=${trace.rows}&filled=yes`}
+      >
+        Print the filled table, with decisions
+      </Link>
     </div>
   );
 }

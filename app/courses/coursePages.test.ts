@@ -103,3 +103,32 @@ test("a student is renamed everywhere, not to a label that is taken or none; del
   expect(await ask({ intent: "delete", sure: " T-07 " })).toMatchObject({ location: `/courses/${courseKey}` });
   expect(await labels()).not.toContain("T-07");
 });
+
+test("a course's tables are written in its own style, which goes by a name", async () => {
+  const given = { unchanged: "repeated", texts: "plain", truth: "plain", objects: "whole", rows: "change" };
+  const kept = await act({ intent: "table style", name: " Year 9 ", columns: "condition", ...given });
+  expect(kept.message).toBe("Tables of this course are written in the style “Year 9”.");
+  const { styles } = await coursePage.loader(asked({ courseKey }));
+  expect(styles).toEqual([{ name: "Year 9", ...given, columns: ["condition"] }]);
+  await act({ intent: "table style", name: "Plain", ...given });
+  expect((await act({ intent: "use style", name: "Year 9" })).message).toContain("“Year 9”");
+  const data = await coursePage.loader(asked({ courseKey }));
+  expect(data.styles.map((style) => style.name)).toEqual(["Year 9", "Plain"]);
+  const text = textOfPage(coursePage.default, data, `/courses/${courseKey}`);
+  expect(text).toContain("How tables are written");
+  expect(text).toContain("Plain");
+});
+
+test.each([
+  [{ name: "  " }, 422, "A table style needs a name."],
+  [{ name: "a", columns: "weather" }, 422, "could not be read"],
+  [{ name: "a", unchanged: "sometimes" }, 400, "could not be read: unchanged"],
+])("a table style is not kept by %j", async (form, status, message) => {
+  const before = await coursePage.loader(asked({ courseKey }));
+  const given = { unchanged: "blank", texts: "plain", truth: "plain", objects: "whole", rows: "change" };
+  expect(await act({ intent: "table style", ...given, ...form })).toMatchObject({
+    ...{ status, message: expect.stringContaining(message) },
+  });
+  expect(await act({ intent: "use style", name: "of nobody" })).toMatchObject({ status: 422 });
+  expect((await coursePage.loader(asked({ courseKey }))).styles).toEqual(before.styles);
+});

@@ -8,7 +8,7 @@ import { csvOf } from "./csv.ts";
 type Writer = (table: TraceTable, trace: Trace, wanted?: readonly MoreColumn[]) => string;
 
 /** What the columns show that a table has where they are wanted, between its variables and what was typed in. */
-const moreCells: Readonly<Record<MoreColumn, (row: TableRow) => string>> = {
+export const moreCells: Readonly<Record<MoreColumn, (row: TableRow) => string>> = {
   condition: (row) => row.condition ?? "",
   pass: (row) => row.pass ?? "",
   call: callCell,

@@ -13,7 +13,13 @@ export type MoreColumn = (typeof moreColumnNames)[number];
 
 /** How a course writes trace tables: on screen, on paper, in exercises. Values that are recorded do not change by it. */
 export const tableStyleSchema = z.strictObject({
-  name: z.string().trim().min(1).max(60).default("as usual"),
+  name: z
+    .string()
+    .trim()
+    .min(1)
+    .max(60)
+    .regex(/^\P{Cc}+$/u)
+    .default("as usual"),
   rows: z.enum(rowPolicies).default("line"),
   /** What stands in a cell whose variable did not change. */
   unchanged: z.enum(["blank", "repeated"]).default("blank"),

@@ -1,9 +1,10 @@
 import { z } from "zod";
 import { type TableStyle, tableStyleSchema, usualStyle } from "../../core/trace/tableStyle.ts";
 import type { Query } from "../database/database.ts";
+import { asJson, jsonColumn } from "../database/rows.ts";
 import { newKey } from "../keys.ts";
 
-const styleRow = z.object({ content: tableStyleSchema });
+const styleRow = z.object({ content: jsonColumn(tableStyleSchema) });
 type Reach = { query: Query };
 
 /** The table styles that a course has kept, the newest version of each name; the one in use first. */
@@ -33,7 +34,7 @@ export async function tableStyleOf({ query }: Reach, course: string | null): Pro
 export async function keepTableStyle({ query }: Reach, course: string, style: TableStyle): Promise<void> {
   await query(
     `insert into table_style (key, course, name, version, content, created_at)
-      select $1, $2, $3, coalesce(max(version), 0) + 1, $4, clock_timestamp() from table_style where course = $2 and name = $3`,
-    [newKey(), course, style.name, JSON.stringify(style)],
+      select $1, $2, $3, coalesce(max(version), 0) + 1, $4::jsonb, clock_timestamp() from table_style where course = $2 and name = $3`,
+    [newKey(), course, style.name, asJson(style)],
   );
 }
