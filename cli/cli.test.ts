@@ -13,6 +13,10 @@ beforeAll(async () => {
   await writeFile(join(folder, "fifteen"), "15\n");
   await writeFile(join(folder, "six"), "6\n");
   await writeFile(
+    join(folder, "style.json"),
+    JSON.stringify({ name: "Paper", unchanged: "repeated", columns: ["depth"] }),
+  );
+  await writeFile(
     join(folder, "checks.json"),
     JSON.stringify([
       { input: "3\n", expected: "6\n" },
@@ -182,6 +186,31 @@ test("trace as a table, as CSV and as JSON, with chosen columns", async () => {
   );
   expect(table.columns.map((column: { title: string }) => column.title)).toEqual(["age"]);
   expect(trace.steps).toHaveLength(3);
+});
+
+test("trace in a course's style, part by part, and with what if", async () => {
+  const styled = await bentNail(["trace", "deck.py", "--style", "style.json"]);
+  expect(styled.out).toBe(
+    "| line | cars | depth | output |\n| --- | --- | --- | --- |\n| 1 | 3 | 0 |  |\n| 2 | 3 | 0 | Cars 3 |\n| 3 | 3 | 0 | NameError: name 'crs' is not defined. Did you mean: 'cars'? |\n",
+  );
+  // JSON has the values as they were recorded, in rows by line.
+  const json = JSON.parse((await bentNail(["trace", "deck.py", "--style", "style.json", "--format", "json"])).out);
+  expect(json.table.rows.map((row: { cells: object }) => row.cells)).toEqual([{ cars: "3" }, {}, {}]);
+  expect(await bentNail(["trace", "deck.py", "--style", "deck.py"])).toMatchObject({
+    ...{ code: 1, out: "", err: expect.stringContaining("a table style is a JSON object") },
+  });
+  expect(
+    (await bentNail(["trace", "fare.py", "--input", "fifteen", "--with", "waiting", "--rows", "change"])).out,
+  ).toContain("| 1 | 15 | nothing | 15 |  |");
+  const changed = await bentNail(["trace", "fare.py", "--input", "fifteen", "--what-if", "1: age = 70"]);
+  expect(changed.out).toContain("| 2 | 70 |");
+  for (const [wanted, words] of [
+    ["age = 70", "is not of the form"],
+    ["99: age = 70", "There is no such step; the run has 3."],
+  ] as const)
+    expect(await bentNail(["trace", "fare.py", "--input", "fifteen", "--what-if", wanted])).toMatchObject({
+      ...{ code: 1, out: "", err: expect.stringContaining(words) },
+    });
 });
 
 test("a batch prints one line each in the order given; a bad line does not stop the rest", async () => {

@@ -142,12 +142,12 @@ export function addTraceCommand(program: Command): void {
               `the program was refused before any line ran: ${trace.outcome.diagnostics[0]?.message ?? ""}`,
             );
           const text = files[0] ? decodeText(files[0].bytes).text : "";
-          const rows = options.rows ?? style.rows;
+          // JSON has the values as they were recorded, whatever the style.
+          const plain = options.format === "json";
+          const rows = options.rows ?? (plain ? "line" : style.rows);
           const all = readableTable(language, text, trace, { rows });
           const keys = (names: string | undefined) => (names === undefined ? undefined : keysOf(all, names.split(",")));
           const [columns, elements] = [keys(options.columns), keys(options.elements)];
-          // JSON has the values as they were recorded, whatever the style.
-          const plain = options.format === "json";
           const more = options.with === undefined ? style.columns : moreOf(options.with);
           const made = readableTable(language, text, trace, {
             ...{ rows, ...(columns ? { columns } : {}) },

@@ -2,11 +2,14 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import { packRows, unpackRows } from "../../core/formats/packedTable.ts";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { tryFix } from "../../server/mend/tryFix.ts";
+import { addCourse } from "../../server/people/courseStore.ts";
+import { keepTableStyle } from "../../server/people/tableStyleStore.ts";
 import { byTeacher, openTestServices } from "../../server/testServices.ts";
 import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
 import * as tray from "../tray/page.tsx";
 import * as beside from "./besidePage.tsx";
 import * as expressions from "./expressionsFile.ts";
+import * as holds from "./holdsFile.ts";
 import * as room from "./page.tsx";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
@@ -131,4 +134,128 @@ test("the same run twice has no difference; what there is not is said in words",
   expect((await compared(key, "?left=none")).drawn).toContain("There is no such version.");
   expect((await compared(key, "?rightCheck=none")).drawn).toContain("There is no such check.");
   expect((await compared(key, "?right=model")).drawn).toContain("no model program in Python");
+});
+
+/** A class, two names of one ferry, a list of cars, a recursion, and a file that is read. */
+const islands = `class Ferry:
+    def __init__(self, load):
+        self.load = load
+
+    def board(self, cars):
+        self.load = self.load + cars
+
+def ways(islands):
+    if islands == 0:
+        return 1
+    return ways(islands - 1) + ways(islands - 1)
+
+tern = Ferry(3)
+flag = tern
+flag.board(2)
+deck = [4, 0, 7]
+print(ways(2), deck[0] + tern.load)
+`;
+
+test("objects go by short names, with what they hold beside them; a list stands part by part where it is asked for", async () => {
+  const key = await collect(islands, "4 10");
+  const { path, data, rows } = await opened(key);
+  expect(rows.find((row) => row.cells.flag)?.cells.flag).toBe("Ferry 1");
+  expect(rows.findLast((row) => row.objects)?.objects).toEqual({ "Ferry 1": "Ferry(load=5)" });
+  const drawn = await textOfPage(room.default, data, path);
+  for (const words of ["new Ferry: self", "deck part by part", "What if", "Console so far"])
+    expect(drawn).toContain(words);
+  const parted = await opened(key, "?parts=deck&parts=nothing");
+  expect(parted.data.columns.map((column) => column.title)).toEqual(
+    expect.arrayContaining(["length of deck", "deck[0]", "deck[2]"]),
+  );
+  expect(await textOfPage(room.default, parted.data, parted.path)).toContain("deck as one column");
+});
+
+test("the room goes by the course's style, where its address says nothing else", async () => {
+  const { database } = services;
+  const course = await addCourse(database, "Year 9", "python");
+  const key = await collect(islands, "4 10");
+  await database.query("update faulty_case set course = $2 where key = $1", [key, course]);
+  await keepTableStyle(database, course, {
+    ...{ name: "paper", rows: "change", unchanged: "repeated", texts: "plain", truth: "plain", objects: "whole" },
+    columns: ["depth"],
+  });
+  const { data, rows } = await opened(key);
+  expect([data.rows, data.style.unchanged]).toEqual(["change", "repeated"]);
+  expect(rows.find((row) => row.cells.flag)?.cells.flag).toBe("Ferry(load=3)");
+  expect((await opened(key, "?rows=line")).data.rows).toBe("line");
+});
+
+const holding = async (caseKey: string, query: string) =>
+  holds.loader(asked({ caseKey }, { path: `/cases/${caseKey}/holds?${query}` }));
+
+test("a breakpoint's condition is asked each time that its line is about to run", async () => {
+  const key = await collect(islands, "4 10");
+  const { data, rows } = await opened(key);
+  const run = `version=${data.version}&check=${data.check}`;
+  const found = await holding(key, `${run}&line=9&condition=${encodeURIComponent("islands == 0")}`);
+  expect([found.ran, found.steps.length, found.why]).toEqual([7, 4, ""]);
+  for (const step of found.steps) expect(rows.find((row) => row.step === step)?.condition).toBe("true");
+  const wrong = await holding(key, `${run}&line=9&condition=${encodeURIComponent("islands = = 0")}`);
+  expect([wrong.steps, wrong.why]).toEqual([[], "“islands = = 0” is no condition of Python."]);
+  expect((await holding(key, `${run}&line=9&condition=boats`)).why).toContain("boats has no value here");
+  expect(await holding(key, `${run}&line=9&condition=`)).toEqual({ steps: [], ran: 0, why: "There is no condition." });
+  expect((await holding(key, `version=none&check=${data.check}&line=9&condition=1`)).steps).toEqual([]);
+});
+
+test("an expression that is asked is worked out with the values that there are, and says its type", async () => {
+  const key = await collect(islands, "4 10");
+  const { data, rows } = await opened(key);
+  const print = rows.find((row) => row.line === 17);
+  const asking = async (text: string) => {
+    const query = `version=${data.version}&check=${data.check}&step=${print?.step}&expression=${encodeURIComponent(text)}`;
+    return (await expressions.loader(asked({ caseKey: key }, { path: `/cases/${key}/expressions?${query}` })))[0];
+  };
+  expect(await asking("flag.load * 2 > len(deck)")).toMatchObject({
+    use: "wanted",
+    value: "True",
+    type: "bool",
+    why: "",
+  });
+  expect(await asking("tern.load / deck[1]")).toMatchObject({ raised: true, why: expect.stringContaining("zero") });
+  expect(await asking("deck = = 1")).toMatchObject({ machine: [], why: "“deck = = 1” is no expression of Python." });
+});
+
+test("what if: the rest of the run beside the real one, up to where they part", async () => {
+  const key = await collect(islands, "4 10");
+  const { data, rows } = await opened(key);
+  const step = rows.find((row) => row.line === 17)?.step;
+  const both = `?left=${data.version}&leftCheck=${data.check}&right=${data.version}&rightCheck=${data.check}`;
+  const changed = (query: string) => compared(key, `${both}&${query}`);
+  const { data: page, drawn } = await changed(`step=${step}&name=tern.load&value=40`);
+  expect(page.view?.first?.words).toBe(
+    "tern: no change on the left (line 17), Ferry 1: load=40 on the right (line 17).",
+  );
+  expect(page.view?.alike).toContain("deck");
+  expect(drawn).toContain("The program’s text is the same on both sides.");
+  const same = await changed(`step=${step}&file=fares.txt&text=12`);
+  expect(same.drawn).toContain("There is no difference for this input");
+  for (const [query, words] of [
+    [`step=${step}&name=berth&value=`, "Say which value berth is to get."],
+    [`step=${step}&name=tern.load&value=a lot of`, "tern.load could not be given"],
+    [`step=${step}&file=../fares.txt&text=12`, "does not lie beside the program"],
+    [`step=${step}&file=fares.txt&gone=yes`, "fares.txt: No such file"],
+    ["step=99999&name=deck&value=1", "There is no such step"],
+    [`step=${rows.find((row) => row.call)?.step}&name=deck&value=1`, "where a line begins"],
+  ] as const)
+    expect((await changed(query)).drawn).toContain(words);
+}, 60_000);
+
+test("a language whose recorder has no way for it says so in the place of what if", async () => {
+  const form = {
+    intent: "collect",
+    program: "total = 3;\ndisp(total)\n",
+    expected: "4",
+    actual: "3",
+    language: "octave",
+  };
+  const said = await answered(tray.action(asked({}, { form })));
+  const key = /\/cases\/(\w+)/.exec(said.location ?? "")?.[1] ?? "";
+  const { data } = await opened(key);
+  expect(data.changes).toContain("its recorder has no way for it");
 });
