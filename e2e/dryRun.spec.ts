@@ -86,6 +86,49 @@ test("a dry run in its own room: over a call, out of a recursion, to a pass, a l
   await expect(table.getByRole("cell", { name: "Berths: 3" })).toBeVisible();
 });
 
+test("the room: levels of a recursion, values beside a line, a breakpoint with a condition, what is asked, what if", async ({
+  page,
+}) => {
+  await openRoom(page);
+  const stands = (line: number) => expect(page.getByText(`about to run: line ${line}`, { exact: true })).toBeVisible();
+  const listing = page.getByLabel("The program in the dry run");
+  // Only where it holds: in the second boat's inner calls the length is 7 and 2.
+  await listing.getByRole("button", { name: /^line 2\b/ }).press("Enter");
+  const condition = page.getByRole("textbox", { name: "Line 2, only when" });
+  await condition.fill("length == 7");
+  await condition.press("Enter");
+  await expect(page.getByText("holds 2 of 6 times")).toBeVisible();
+  await page.getByRole("button", { name: "To next breakpoint" }).click();
+  await stands(2);
+  const open = page.getByRole("region", { name: "Calls that are open" });
+  await expect(open.getByRole("listitem")).toHaveText([/berth\(12\)/, /berth\(7\)\s*level 2/]);
+  await expect(open.getByText("The base case was reached at level 1: berth(4).")).toBeVisible();
+  await expect(page.getByRole("region", { name: "Console so far" })).toContainText("Nothing is printed");
+
+  // Beside the line that is pointed at stands what its names hold, as they are seen from here.
+  await listing.getByRole("button", { name: /^line 8\b/ }).hover();
+  await expect(page.locator(".script-beside")).toHaveText("total = 0; boat = 12");
+  const asked = page.getByRole("textbox", { name: "Work out here" });
+  await asked.fill("(length - 5) * 2 > total");
+  await asked.press("Enter");
+  await expect(page.getByText("It comes to True, bool. Nothing was run for it.")).toBeVisible();
+
+  const whatIf = page.getByRole("region", { name: "What if" });
+  await whatIf.getByLabel("Variable").fill("length");
+  await whatIf.getByLabel("is", { exact: true }).fill("3");
+  await whatIf.getByRole("button", { name: "Run on from here" }).press("Enter");
+  await expect(page.getByText("The program’s text is the same on both sides.")).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: "They part" })).toContainText(
+    "berth: length: no change on the left (line 2), 3 on the right (line 2).",
+  );
+  await expect(page.getByLabel("columns that are alike")).toBeVisible();
+  await noBarriers(page);
+  await page.getByRole("link", { name: "Back to the dry run" }).click();
+  // The condition is kept as the breakpoint is.
+  await expect(condition).toHaveValue("length == 7");
+  await noBarriers(page);
+});
+
 test("as handed in beside mended: where the two runs part is said, marked and reached", async ({ page }) => {
   await page.goto(`/casebook?text=${encodeURIComponent("Half fare up to 15")}`);
   await page.getByRole("link", { name: "Half fare up to 15" }).click();
