@@ -3,6 +3,7 @@ import { benchBatch } from "./batch.ts";
 import { benchCandidates } from "./candidates.ts";
 import { benchClassroom } from "./classroom.ts";
 import { benchCollect } from "./collect.ts";
+import { benchDryRun } from "./dryRun.ts";
 import { benchLanguages } from "./languages.ts";
 import type { Measure } from "./measure.ts";
 import { benchMending } from "./mending.ts";
@@ -21,6 +22,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   languages: benchLanguages,
   recorder: benchRecorder,
   pages: benchPages,
+  dryRun: benchDryRun,
   collect: benchCollect,
   classroom: benchClassroom,
   candidates: benchCandidates,
