@@ -23,7 +23,7 @@ const choices = [
   {
     name: "objects",
     words: "Objects",
-    options: { named: "by a short name (Ferry 2), whole once, then what changes", whole: "whole wherever they stand" },
+    options: { named: "by short names (Ferry 2)", whole: "whole wherever they are" },
   },
 ] as const satisfies ReadonlyArray<{
   name: keyof TableStyle;
@@ -79,8 +79,9 @@ export function TableStyleForm({
           ))}
         </fieldset>
         <p className="note-small">
-          For screen, paper and new exercises; those that are made keep the style that they were made in. Marking takes
-          a value in either way of writing it.
+          An object that goes by a short name stands whole once, then by what changes in it. A style is for screen,
+          paper and new exercises; those that are made keep the style that they were made in. Marking takes a value in
+          either way of writing it.
         </p>
         <div>
           <button className="press" type="submit" name="intent" value="table style">

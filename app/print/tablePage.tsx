@@ -3,7 +3,7 @@ import { moreCells } from "../../core/formats/traceFormats.ts";
 import { hasConditions, hasPasses } from "../../core/trace/annotate.ts";
 import { readHandTable } from "../../core/trace/handTable.ts";
 import { withRepeated } from "../../core/trace/repeatUnchanged.ts";
-import { hasCalls, type TableRow, type TraceTable } from "../../core/trace/table.ts";
+import { hasCalls, hasInput, inputCell, type TableRow, type TraceTable } from "../../core/trace/table.ts";
 import { type MoreColumn, moreColumnNames } from "../../core/trace/tableStyle.ts";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { caseView } from "../case/caseView.ts";
@@ -47,7 +47,11 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const filled = style.unchanged === "repeated" ? withRepeated(table) : table;
   return {
     ...{ title: view.title, input, lines, unchanged: style.unchanged },
-    columns: [...more.map((name) => ({ key: ` ${name}`, title: name === "depth" ? "in" : name })), ...table.columns],
+    columns: [
+      ...more.map((name) => ({ key: ` ${name}`, title: name === "depth" ? "in" : name })),
+      ...table.columns,
+      ...(isFilled && hasInput(table) ? [{ key: " input", title: "input" }] : []),
+    ],
     count: Math.min(most, total),
     rows: isFilled ? filled.rows.slice(0, mostFilled).map((row) => printedRow(row, more)) : null,
     remarks: isFilled ? [...(table.remarks ?? []), ...leftOut(total)] : [],
@@ -68,7 +72,7 @@ const hasMore: Readonly<Record<MoreColumn, (table: Pick<TraceTable, "rows">) => 
 function printedRow(row: TableRow, more: readonly MoreColumn[]): { line: string; cells: Record<string, string> } {
   const beside = Object.fromEntries(more.map((name) => [` ${name}`, moreCells[name](row)]));
   const output = row.raised ?? row.output.replace(/\n$/, "");
-  return { line: String(row.line), cells: { ...beside, ...row.cells, output } };
+  return { line: String(row.line), cells: { ...beside, ...row.cells, " input": inputCell(row), output } };
 }
 
 export default function PrintTable({ loaderData }: Route.ComponentProps) {
@@ -76,7 +80,7 @@ export default function PrintTable({ loaderData }: Route.ComponentProps) {
   const blankUnder =
     unchanged === "repeated" ? "Write every value in every row." : "Write a value only where it changes.";
   return (
-    <PrintPage title={`Trace table: ${title}`} under={rows ? "The recorded run, line by line." : blankUnder}>
+    <PrintPage title={`Trace table: ${title}`} under={rows ? "The recorded run." : blankUnder}>
       <PrintedProgram lines={lines} />
       {input && <p>Typed in: {input.trim().split("\n").join(" / ")}</p>}
       <PrintedTraceTable
