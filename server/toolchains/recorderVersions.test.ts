@@ -69,13 +69,13 @@ del boat
 `;
 
 const driver = `
-import mmap, sys
+import json, mmap, sys
 sys.path[0:0] = sys.argv[1:3]
 from bent_nail_runner.program import run
 source = sys.argv[3].encode()
 block = mmap.mmap(-1, 8 << 20)
 kept = sys.stdout, sys.stderr, sys.stdin
-run({"mode": "trace", "main": "p.py", "files": {"p.py": source}, "order": ["p.py"], "folder": "/nowhere", "input": b"", "outputLimit": 1000, "stepLimit": 2000, "seed": 0}, block)
+run({"mode": "trace", "main": "p.py", "files": {"p.py": source}, "order": ["p.py"], "folder": "/nowhere", "input": b"", "outputLimit": 1000, "stepLimit": 2000, "seed": 0, "change": json.loads(sys.argv[4])}, block)
 sys.stdout = kept[0]
 kept[0].buffer.write(block[:int.from_bytes(block[:4], "little")])
 kept[0].flush()
@@ -94,14 +94,16 @@ const outcome: Trace["outcome"] = {
   translator: "",
 };
 
-function rowsOf(interpreter: string): string[] {
+/** The rows that an interpreter records, with something changed at a step where that is wanted. */
+function rowsOf(interpreter: string, change: readonly string[] | null = null, text = program): string[] {
   const block = execFileSync(interpreter, [
     "-B",
     "-c",
     driver,
     join(productFolder, "runners/python"),
     join(productFolder, "runners/sandbox"),
-    program,
+    text,
+    JSON.stringify(change),
   ]);
   const { steps, result, damaged } = readBlock(block, [], pythonResultSchema);
   expect([result?.stoppedBy, damaged]).toEqual(["none", false]);
@@ -155,4 +157,31 @@ test.each(interpreters)("%s records the same rows", (interpreter) => {
     '43 {"first":"0"}',
     '44 {"boat":"(gone)"}',
   ]);
+});
+
+/** A variable of a function, one that an inner function shares, one of the program, an element. */
+const changing = `trips = 1
+def total(loads):
+    result = 0
+    def add(load):
+        nonlocal result
+        result += load
+    for load in loads:
+        add(load)
+    return result + trips
+deck = [4, 5]
+print(total(deck))
+`;
+
+test.each(interpreters)("%s puts values in before a step", (interpreter) => {
+  /** What the sum is after each load, with something put in when the first one is about to be added. */
+  const sums = (name: string, value: string) =>
+    rowsOf(interpreter, ["8", "8", name, value], changing).flatMap((row) => /^6 .*"(\d+)"/.exec(row)?.[1] ?? []);
+  expect(sums("", "")).toEqual(["4", "9"]);
+  expect(sums("result", "90 + 10")).toEqual(["104", "109"]);
+  expect(sums("load", "result + 7")).toEqual(["7", "12"]);
+  expect(sums("loads[1]", "len(loads)")).toEqual(["4", "6"]);
+  // The loop goes on with the list that it began with.
+  expect(sums("loads", "[1]")).toEqual(["4", "9"]);
+  expect(sums("berth", "1")).toEqual(["4", "9"]);
 });
