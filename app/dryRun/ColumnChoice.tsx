@@ -1,8 +1,9 @@
+import { memo } from "react";
 import { headingsOf, headingText } from "../../core/trace/headings.ts";
 import type { TableColumn } from "../../core/trace/tableColumn.ts";
 
-/** Which columns the table has, and which variables have one for each of their parts. */
-export function ColumnChoice({
+/** Which columns the table has, and which variables have one for each of their parts. A step changes nothing of it. */
+export const ColumnChoice = memo(function ColumnChoice({
   more,
   columns,
   hidden,
@@ -63,4 +64,4 @@ export function ColumnChoice({
         ))}
     </fieldset>
   );
-}
+});

@@ -6,27 +6,43 @@ const most = 12;
 /** A stretch of the console: printed, or typed in. */
 type Piece = { text: string; typed: boolean };
 
+type Spoken = Pick<TableRow, "output" | "input">;
+
+/** The places of the rows that print something or have something typed in. */
+export function spokenRows(rows: readonly Spoken[]): number[] {
+  return rows.flatMap((row, at) => (row.output !== "" || row.input !== undefined ? [at] : []));
+}
+
 /** What stands on the console when `done` rows have run: its last lines, and whether there are more before them. */
 export function consoleAt(
-  rows: ReadonlyArray<Pick<TableRow, "output" | "input">>,
+  rows: readonly Spoken[],
+  spoken: readonly number[],
   done: number,
 ): { pieces: Piece[]; more: boolean } {
   const pieces: Piece[] = [];
   let lines = 0;
-  let at = Math.min(done, rows.length) - 1;
+  let at = spoken.findLastIndex((place) => place < done);
   for (; at >= 0 && lines <= most; at--) {
-    const row = rows[at];
+    const { output = "", input } = rows[spoken[at] ?? -1] ?? {};
     // A line prints its prompt before it reads.
-    if (row?.input !== undefined) pieces.unshift({ text: row.input, typed: true });
-    if (row?.output) pieces.unshift({ text: row.output, typed: false });
-    lines += `${row?.output ?? ""}${row?.input ?? ""}`.split("\n").length - 1;
+    if (input !== undefined) pieces.unshift({ text: input, typed: true });
+    if (output !== "") pieces.unshift({ text: output, typed: false });
+    lines += `${output}${input ?? ""}`.split("\n").length - 1;
   }
-  return { pieces, more: at >= 0 && rows.slice(0, at + 1).some((row) => row.output !== "" || row.input !== undefined) };
+  return { pieces, more: at >= 0 };
 }
 
 /** The console as it stands where the dry run is. */
-export function ConsoleNow({ rows, done }: { rows: readonly TableRow[]; done: number }) {
-  const { pieces, more } = consoleAt(rows, done);
+export function ConsoleNow({
+  rows,
+  spoken,
+  done,
+}: {
+  rows: readonly TableRow[];
+  spoken: readonly number[];
+  done: number;
+}) {
+  const { pieces, more } = consoleAt(rows, spoken, done);
   return (
     <section className="leaf p-3" aria-label="Console so far">
       <h2 className="text-lg">Console so far</h2>

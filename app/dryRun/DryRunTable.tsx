@@ -33,7 +33,9 @@ export function DryRunTable({
   });
   const { scrollToIndex } = rows;
   useEffect(() => {
-    scrollToIndex(Math.max(0, done - 1), { align: "auto" });
+    // With the frame that draws it: a scroll at once would lay the page out twice.
+    const frame = requestAnimationFrame(() => scrollToIndex(Math.max(0, done - 1), { align: "auto" }));
+    return () => cancelAnimationFrame(frame);
   }, [done, scrollToIndex]);
   const drawn = rows.getVirtualItems();
   return (

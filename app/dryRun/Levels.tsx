@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { type LevelRow, levelsAt, recursionsIn } from "../../core/trace/levels.ts";
+import { type LevelRow, type OpenCalls, recursionsIn } from "../../core/trace/levels.ts";
 
 /** Open calls that are listed before the middle ones fold away. */
 const shownEnds = 8;
@@ -7,15 +7,17 @@ const shownEnds = 8;
 /** The calls that are open where the dry run stands, one below the other, with what they were given; and whether a recursion has reached its base case. */
 export function Levels({
   rows,
+  calls,
   done,
   onGo,
 }: {
   rows: ReadonlyArray<LevelRow & { line: number }>;
+  calls: OpenCalls;
   done: number;
   onGo: (done: number) => void;
 }) {
   const recursions = useMemo(() => recursionsIn(rows), [rows]);
-  const open = levelsAt(rows, done);
+  const open = calls.at(done);
   if (open.length < 2 && recursions.length === 0) return null;
   const left = open.length - 2 * shownEnds;
   const shown = left > 1 ? [...open.slice(0, shownEnds), ...open.slice(-shownEnds)] : open;

@@ -13,6 +13,9 @@ const uses = {
   },
 } as const;
 
+/** Time in which a next press is expected, in milliseconds. */
+const steppingOn = 100;
+
 /** A line of an expression: the newest value marked, what is not looked at faint. */
 function Worked({ line }: { line: WorkedLine }) {
   const marks = [
@@ -76,7 +79,12 @@ export function TakenApart({
   const { load } = fetcher;
   useEffect(() => {
     const expression = asked === "" ? "" : `&expression=${encodeURIComponent(asked)}`;
-    void load(`/cases/${caseKey}/expressions?version=${version}&check=${check}&step=${step}${expression}`);
+    // Whoever steps on quickly asks for the line where they stop.
+    const waiting = setTimeout(
+      () => void load(`/cases/${caseKey}/expressions?version=${version}&check=${check}&step=${step}${expression}`),
+      steppingOn,
+    );
+    return () => clearTimeout(waiting);
   }, [load, caseKey, version, check, step, asked]);
   const found = fetcher.data;
   return (

@@ -1,7 +1,8 @@
-import { useMemo, useRef, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { data, Form, Link, useSearchParams, useSubmit } from "react-router";
 import { packRows, unpackRows } from "../../core/formats/packedTable.ts";
 import { hasConditions, hasPasses } from "../../core/trace/annotate.ts";
+import { openCalls } from "../../core/trace/levels.ts";
 import * as moves from "../../core/trace/moves.ts";
 import { hasCalls, hasWaiting, type TableRow } from "../../core/trace/table.ts";
 import type { TableColumn } from "../../core/trace/tableColumn.ts";
@@ -11,7 +12,7 @@ import { showsOf } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import type { Route } from "./+types/page.ts";
 import { ColumnChoice } from "./ColumnChoice.tsx";
-import { ConsoleNow } from "./ConsoleNow.tsx";
+import { ConsoleNow, spokenRows } from "./ConsoleNow.tsx";
 import { choicesOf } from "./choices.ts";
 import { DryRunScript } from "./DryRunScript.tsx";
 import { DryRunTable } from "./DryRunTable.tsx";
@@ -69,7 +70,19 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
   const place = useRef<HTMLDivElement>(null);
   const rows = useMemo(() => unpackRows(run.packed, run.columns), [run.packed, run.columns]);
   const [done, setDone] = useState(0);
-  const [query, setQuery] = useSearchParams();
+  const [, setQuery] = useSearchParams();
+  const onParts = useCallback(
+    (keys: readonly string[]) =>
+      setQuery(
+        (query) => {
+          query.delete("parts");
+          for (const each of keys) query.append("parts", each);
+          return query;
+        },
+        { preventScrollReset: true },
+      ),
+    [setQuery],
+  );
   const { style } = run;
   /** Columns that only some styles want are hidden until they are asked for. */
   const [hidden, setHidden] = useState<ReadonlySet<string>>(
@@ -115,7 +128,9 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
     [rows],
   );
   const withParts = useMemo(() => keysWithParts(rows, run.columns), [rows, run.columns]);
-  const values = useValues(rows, run.columns, done);
+  const calls = useMemo(() => openCalls(rows), [rows]);
+  const spoken = useMemo(() => spokenRows(rows), [rows]);
+  const values = useValues(rows, calls, run.columns, done);
   return (
     <div ref={place} className="grid gap-3">
       <header className="flex flex-wrap items-baseline gap-x-4">
@@ -193,8 +208,8 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
             <div className="grid gap-4">
               <DryRunTable table={table} shows={shows} done={done} unchanged={style.unchanged} />
               <ValuesNow {...{ rows, values, watched, onWatch: setWatched, onGo: go }} />
-              <ConsoleNow rows={rows} done={done} />
-              <Levels rows={rows} done={done} onGo={go} />
+              <ConsoleNow rows={rows} spoken={spoken} done={done} />
+              <Levels rows={rows} calls={calls} done={done} onGo={go} />
               <ColumnChoice
                 more={more}
                 columns={run.columns}
@@ -202,12 +217,7 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
                 onHidden={setHidden}
                 parted={run.elements}
                 withParts={withParts}
-                onParts={(keys) => {
-                  const next = new URLSearchParams(query);
-                  next.delete("parts");
-                  for (const each of keys) next.append("parts", each);
-                  setQuery(next, { preventScrollReset: true });
-                }}
+                onParts={onParts}
               />
             </div>
           </div>

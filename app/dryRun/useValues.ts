@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { headingsOf, headingText } from "../../core/trace/headings.ts";
-import { type LevelRow, levelsAt } from "../../core/trace/levels.ts";
+import type { OpenCalls } from "../../core/trace/levels.ts";
 import { changesOf, objectAt, objectChangesOf, type Rows, valuesAt } from "../../core/trace/moves.ts";
 import type { TableColumn } from "../../core/trace/tableColumn.ts";
 
@@ -17,7 +17,7 @@ export type ValuesAt = {
 };
 
 /** What every variable holds when `done` rows have run. */
-export function useValues(rows: Rows & readonly LevelRow[], columns: readonly TableColumn[], done: number): ValuesAt {
+export function useValues(rows: Rows, calls: OpenCalls, columns: readonly TableColumn[], done: number): ValuesAt {
   const changes = useMemo(() => changesOf(rows), [rows]);
   const objects = useMemo(() => objectChangesOf(rows), [rows]);
   const named = useMemo(() => {
@@ -29,7 +29,7 @@ export function useValues(rows: Rows & readonly LevelRow[], columns: readonly Ta
       const inside = objectAt(rows, done, text, objects);
       return { key, name: named.get(key)?.name ?? key, text, at, ...(inside === undefined ? {} : { inside }) };
     });
-    const called = levelsAt(rows, done).at(-1);
+    const called = calls.at(done).at(-1);
     const byKey = new Map(all.map((each) => [each.key, each]));
     const valueHeld = (name: string): string | undefined => {
       const seen = [...named.values()].filter(({ column }) => column.title === name);
@@ -46,5 +46,5 @@ export function useValues(rows: Rows & readonly LevelRow[], columns: readonly Ta
       (name) => valueHeld(name) !== undefined,
     );
     return { all, valueHeld, names };
-  }, [rows, done, changes, objects, named]);
+  }, [rows, calls, done, changes, objects, named]);
 }

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { type LevelRow, levelsAt, recursionRemarks, recursionsIn } from "./levels.ts";
+import { type LevelRow, openCalls, recursionRemarks, recursionsIn } from "./levels.ts";
 
 /** Rows by their depth; a call with its name and what it is given. */
 const rows: LevelRow[] = [
@@ -16,15 +16,22 @@ const rows: LevelRow[] = [
 ];
 
 test("the calls that are open, the outermost first, with what they were given", () => {
-  const open = (done: number) => levelsAt(rows, done).map((level) => `${level.call} ${level.level}`);
+  const open = (done: number) =>
+    openCalls(rows)
+      .at(done)
+      .map((level) => `${level.call} ${level.level}`);
   expect(open(0)).toEqual([]);
   expect(open(3)).toEqual(["ways(2) 1"]);
   expect(open(5)).toEqual(["ways(2) 1", "ways(1) 2", "ways(0) 3"]);
   // What comes next lies less deep: the inner call is over.
   expect(open(6)).toEqual(["ways(2) 1", "ways(1) 2"]);
   expect(open(9)).toEqual([]);
-  expect(levelsAt(rows, 8).map((level) => level.at)).toEqual([1]);
-  expect(levelsAt(rows.slice(0, 9), 9).at(-1)?.call).toBe("Ferry 1.board(4)");
+  expect(
+    openCalls(rows)
+      .at(8)
+      .map((level) => level.at),
+  ).toEqual([1]);
+  expect(openCalls(rows.slice(0, 9)).at(9).at(-1)?.call).toBe("Ferry 1.board(4)");
 });
 
 test("whether a recursion reached its base case, and where", () => {

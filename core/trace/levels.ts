@@ -19,46 +19,62 @@ export type Recursion = {
 
 const nameOf = ({ call = "", className }: LevelRow) => (className === undefined ? call : `${className}.${call}`);
 
-type Open = Level & { calledItself: boolean };
-
-/** Goes along rows: `enters` is told of each call that begins, `ends` of each that ends, with the place of the row behind it. Gives those that are open at the end. */
-function follow(
-  rows: readonly LevelRow[],
-  until: number,
-  { enters, ends }: { enters?: (call: Open) => void; ends?: (call: Open, place: number) => void } = {},
-): Open[] {
-  const open: Open[] = [];
-  const close = (row: LevelRow, at: number) => {
-    const least = row.depth - (row.call === undefined ? 0 : 1);
-    for (let last = open.at(-1); last && last.depth > least; last = open.at(-1)) {
-      open.pop();
-      ends?.(last, at);
-    }
-  };
-  for (let at = 0; at < until && at < rows.length; at++) {
-    const row = rows[at] as LevelRow;
-    close(row, at);
-    if (row.call === undefined) continue;
-    const name = nameOf(row);
-    const around = open.filter((each) => each.name === name);
-    for (const each of around) each.calledItself = true;
-    const { returned: _, ...entered } = row;
-    const call = callCell({ ...noCells, ...entered });
-    const made = { call, name, at, depth: row.depth, level: around.length + 1, calledItself: false };
-    open.push(made);
-    enters?.(made);
-  }
-  // The row that comes next shows which of them are over.
-  const next = rows[until];
-  if (next) close(next, until);
-  return open;
-}
+/** A call on the way: the one around it, and whether another one of its function lay in it. */
+type Open = Level & { around: Open | null; calledItself: boolean };
 
 const noCells = { step: 0, line: 0, file: 0, cells: {}, output: "" };
 
-/** The calls that are open when `done` rows have run, the outermost first. */
-export function levelsAt(rows: readonly LevelRow[], done: number): Level[] {
-  return follow(rows, done).map(({ calledItself: _, ...level }) => level);
+/** Goes along rows: `ends` is told of each call that ends, with the place of the row behind it. Gives the innermost call that is open behind each row. */
+function follow(rows: readonly LevelRow[], ends?: (call: Open, place: number) => void): Array<Open | null> {
+  let open: Open | null = null;
+  /** How many calls of each function are open. */
+  const counts = new Map<string, number>();
+  return rows.map((row, at) => {
+    const least = row.depth - (row.call === undefined ? 0 : 1);
+    for (; open && open.depth > least; open = open.around) {
+      counts.set(open.name, (counts.get(open.name) ?? 1) - 1);
+      ends?.(open, at);
+    }
+    if (row.call === undefined) return open;
+    const name = nameOf(row);
+    const level = (counts.get(name) ?? 0) + 1;
+    counts.set(name, level);
+    // Of those around only the nearest can be told for the first time: the ones around it were told by that one.
+    if (level > 1)
+      for (let each: Open | null = open; each; each = each.around)
+        if (each.name === name) {
+          each.calledItself = true;
+          break;
+        }
+    const { returned: _, ...entered } = row;
+    const call = callCell({ ...noCells, ...entered });
+    open = { call, name, at, depth: row.depth, level, around: open, calledItself: false };
+    return open;
+  });
+}
+
+/** The calls that are open along a run's rows. Made once; each question is as long as its answer. */
+export type OpenCalls = {
+  /** The calls that are open when `done` rows have run, the outermost first. */
+  at: (done: number) => Level[];
+};
+
+/** Goes along the rows of a run once. */
+export function openCalls(rows: readonly LevelRow[]): OpenCalls {
+  const innermost = follow(rows);
+  return {
+    at: (done) => {
+      const found: Level[] = [];
+      // The row that comes next shows which of them are over.
+      const next = rows[done];
+      const least = next ? next.depth - (next.call === undefined ? 0 : 1) : Number.POSITIVE_INFINITY;
+      for (let each = innermost[Math.min(done, rows.length) - 1] ?? null; each; each = each.around) {
+        const { around: _, calledItself: __, ...level } = each;
+        if (each.depth <= least) found.unshift(level);
+      }
+      return found;
+    },
+  };
 }
 
 /** First calls of a recursion that are told. */
@@ -67,19 +83,20 @@ const mostFirst = 40;
 /** The functions of a run that have calls of their own inside of them, in the order in which they do. */
 export function recursionsIn(rows: readonly LevelRow[]): Recursion[] {
   const found = new Map<string, { levels: number; first: Level[]; base: Recursion["base"] }>();
-  follow(rows, rows.length, {
-    enters: (call) => {
-      const of = found.get(call.name) ?? { levels: 0, first: [], base: null };
-      found.set(call.name, of);
-      if (call.level <= of.levels) return;
-      of.levels = call.level;
-      if (of.first.length < mostFirst) of.first.push(call);
-    },
-    ends: ({ name, level, call, calledItself }, ended) => {
-      const of = found.get(name);
-      if (!calledItself && of && of.base === null) of.base = { level, call, ended };
-    },
-  });
+  const ended: Array<{ call: Open; at: number }> = [];
+  const innermost = follow(rows, (call, at) => ended.push({ call, at }));
+  for (const [at, call] of innermost.entries()) {
+    if (call?.at !== at) continue;
+    const of = found.get(call.name) ?? { levels: 0, first: [], base: null };
+    found.set(call.name, of);
+    if (call.level <= of.levels) continue;
+    of.levels = call.level;
+    if (of.first.length < mostFirst) of.first.push(call);
+  }
+  for (const { call, at } of ended) {
+    const of = found.get(call.name);
+    if (of?.base === null && !call.calledItself) of.base = { level: call.level, call: call.call, ended: at };
+  }
   return [...found].filter(([, of]) => of.levels > 1).map(([name, of]) => ({ name, ...of }));
 }
 
