@@ -36,7 +36,7 @@ export function DryRunScript({ caseKey, run, standing, breakpoints, onBreakpoint
           : `Line ${picked} holds nothing to run; the breakpoint is at line ${line}.`,
     );
   };
-  const at = looked ?? standing;
+  const at = looked;
   const values = at === null || !valueHeld ? "" : valuesOn(run.lines[at - 1] ?? "", valueHeld);
   return (
     <section className="leaf py-3" aria-label="The program">

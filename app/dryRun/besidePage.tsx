@@ -95,12 +95,17 @@ export default function BesidePage({ loaderData: page }: Route.ComponentProps) {
   );
 }
 
+/** Columns of both sides together that have room beside each other. */
+const fewColumns = 8;
+
 /** Height of a row in pixels, as `.trace-table td` has it. */
 const rowHeight = 28;
 
 function Beside({ view: given }: { view: BesideView }) {
   const box = useRef<HTMLElement>(null);
-  const [all, setAll] = useState(given.first === null);
+  const [all, setAll] = useState(
+    given.first === null || given.left.columns.length + given.right.columns.length <= fewColumns,
+  );
   /** Columns that tell no difference are folded away until they are asked for. */
   const view = useMemo(() => {
     const folded = new Set(all ? [] : given.alike);

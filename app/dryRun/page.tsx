@@ -192,6 +192,9 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
                 onOnly={onOnly}
                 valueHeld={values.valueHeld}
               />
+              {standing && (
+                <TakenApart caseKey={run.key} version={run.version} check={run.check} step={standing.step} />
+              )}
               {standing?.file === 0 && (
                 <WhatIf
                   run={run}
@@ -200,9 +203,6 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
                   names={values.names}
                   waits={standing.input !== undefined}
                 />
-              )}
-              {standing && (
-                <TakenApart caseKey={run.key} version={run.version} check={run.check} step={standing.step} />
               )}
             </div>
             <div className="grid gap-4">
