@@ -16,6 +16,7 @@ export default [
     route("cases/:caseKey/beside", "dryRun/besidePage.tsx"),
     route("cases/:caseKey/expressions", "dryRun/expressionsFile.ts"),
     route("cases/:caseKey/holds", "dryRun/holdsFile.ts"),
+    route("cases/:caseKey/files-at", "dryRun/filesAtFile.ts"),
     route("cases/:caseKey/exercise", "exercise/makePage.tsx"),
     route("exercises/:exerciseKey", "exercise/page.tsx"),
     route("sheets", "sheets/page.tsx"),

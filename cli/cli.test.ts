@@ -204,6 +204,9 @@ test("trace in a course's style, part by part, and with what if", async () => {
   ).toContain("| 1 | 15 | nothing | 15 |  |");
   const changed = await bentNail(["trace", "fare.py", "--input", "fifteen", "--what-if", "1: age = 70"]);
   expect(changed.out).toContain("| 2 | 70 |");
+  expect(await bentNail(["trace", "fare.py", "--input", "fifteen", "--loop", "2"])).toMatchObject({
+    ...{ code: 1, out: "", err: expect.stringContaining("no loop begins in line 2") },
+  });
   for (const [wanted, words] of [
     ["age = 70", "is not of the form"],
     ["99: age = 70", "There is no such step; the run has 3."],

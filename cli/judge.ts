@@ -5,10 +5,13 @@ import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language, OwnWarning } from "../core/languages/language.ts";
 import { withFixes } from "../core/leads/fixFound.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
+import { evidenceOf } from "../core/patterns/evidence.ts";
+import { suggestPatterns } from "../core/patterns/suggest.ts";
 import { textStateOf } from "../core/reading/reading.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
 import { ownWarnings } from "../core/warnings/ownWarning.ts";
 import { fileTexts, type Judged, judgeProgram } from "../server/judge/judge.ts";
+import type { FoundFix } from "../server/mend/foundFix.ts";
 import { searchFixes } from "../server/mend/search.ts";
 import type { SearchCheck } from "../server/mend/searchRuns.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
@@ -107,6 +110,7 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
       ? judged[0]
       : judged.find((each) => each.judgement.class !== null)) ?? judged[0];
   if (!deciding) throw new MaterialProblem("nothing to judge");
+  let found: readonly FoundFix[] = [];
   if (deciding.judgement.class !== null && material.search && deciding.outcome) {
     const { search, output } = material;
     const given = {
@@ -114,7 +118,7 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
       files: material.files,
       policies: { endlessClass: material.endlessClass ?? "logic" },
     } as const;
-    const { fixes } = await oneAtATime(() =>
+    const { fixes, starts } = await oneAtATime(() =>
       searchFixes(toolchains, {
         ...given,
         seconds: search,
@@ -124,12 +128,16 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
       }),
     );
     deciding.judgement.leads = withFixes(deciding.judgement.leads, fixes);
+    found = fixes.length > 0 ? fixes : starts;
   }
   const others = [...new Set(judged.filter((each) => each !== deciding).map((each) => each.judgement.class))].filter(
     (each): each is FaultClass => each !== null && each !== deciding.judgement.class,
   );
+  const text = fileTexts(material.files)[material.files[0]?.name ?? ""] ?? "";
   return {
-    ...resultOf(deciding, ownWarnings(language, fileTexts(material.files)[material.files[0]?.name ?? ""] ?? "")),
+    ...resultOf(deciding, ownWarnings(language, text)),
+    patterns:
+      deciding.judgement.class === null ? [] : suggestPatterns(evidenceOf(language, text, deciding.judgement, found)),
     ...(material.checks ? { otherClasses: others } : {}),
   };
 }

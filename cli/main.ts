@@ -8,6 +8,7 @@ import { addHandInCommand } from "./handIn.ts";
 import { addJudgeCommand } from "./judge.ts";
 import { MaterialProblem } from "./material.ts";
 import { addMendCommand } from "./mend.ts";
+import { addPatternsCommand } from "./patterns.ts";
 import { addReadCommand } from "./read.ts";
 import { addServeCommand } from "./serve.ts";
 import { addTraceCommand } from "./trace.ts";
@@ -19,6 +20,7 @@ const commands = [
   addMendCommand,
   addChecksCommand,
   addTraceCommand,
+  addPatternsCommand,
   addCollectCommand,
   addHandInCommand,
   addServeCommand,

@@ -5,6 +5,7 @@ import { decodeText } from "../core/source/decode.ts";
 import { readableTable } from "../core/trace/annotate.ts";
 import { placeProblem } from "../core/trace/changePlace.ts";
 import { headingsOf, headingText } from "../core/trace/headings.ts";
+import { loopsIn } from "../core/trace/passes.ts";
 import { withRepeated } from "../core/trace/repeatUnchanged.ts";
 import type { TraceTable } from "../core/trace/table.ts";
 import {
@@ -97,6 +98,11 @@ export function addTraceCommand(program: Command): void {
     .option("--style <file>", "how csv and md are written: a table style, see docs/tables.md")
     .option("--with <columns>", `more columns of csv and md, comma between: ${moreColumnNames.join(", ")}`)
     .option("--elements <names>", "a column for each element or field of these variables in csv and md, comma between")
+    .option(
+      "--loop <line>",
+      "the loop whose passes have rows, by the line of its header (innermost loops by default)",
+      wholeNumber,
+    )
     .option("--columns <names>", "only these variables, comma between")
     .addOption(new Option("--format <format>", "how it is printed").choices(Object.keys(traceFormats)).default("md"))
     .option(
@@ -111,6 +117,7 @@ export function addTraceCommand(program: Command): void {
           language?: string;
           input?: string;
           rows?: RowPolicy;
+          loop?: number;
           style?: string;
           elements?: string;
           with?: string;
@@ -144,20 +151,23 @@ export function addTraceCommand(program: Command): void {
           const text = files[0] ? decodeText(files[0].bytes).text : "";
           // JSON has the values as they were recorded, whatever the style.
           const plain = options.format === "json";
-          const rows = options.rows ?? (plain ? "line" : style.rows);
+          const rows = options.rows ?? (options.loop !== undefined ? "pass" : plain ? "line" : style.rows);
+          const { loop } = options;
+          if (loop !== undefined && !loopsIn(language, text).some((each) => each.header === loop))
+            throw new MaterialProblem(`no loop begins in line ${loop}`);
           const all = readableTable(language, text, trace, { rows });
           const keys = (names: string | undefined) => (names === undefined ? undefined : keysOf(all, names.split(",")));
           const [columns, elements] = [keys(options.columns), keys(options.elements)];
           const more = options.with === undefined ? style.columns : moreOf(options.with);
           const made = readableTable(language, text, trace, {
-            ...{ rows, ...(columns ? { columns } : {}) },
+            ...{ rows, ...(columns ? { columns } : {}), ...(loop === undefined ? {} : { loop }) },
             ...(plain ? {} : { style, ...(elements ? { elements } : {}) }),
             ...(more.includes("waiting") ? { input } : {}),
           });
           const table = style.unchanged === "repeated" && !plain ? withRepeated(made) : made;
           const write = traceFormats[options.format] ?? traceFormats.md;
           process.stdout.write(write(table, trace, more));
-          for (const remark of table.remarks ?? []) process.stderr.write(`bent-nail: ${remark}\n`);
+          if (plain) for (const remark of table.remarks ?? []) process.stderr.write(`bent-nail: ${remark}\n`);
           if (trace.cut) process.stderr.write(`bent-nail: ${trace.cut}\n`);
           const error = uncaughtError(trace);
           if (error) process.stderr.write(`bent-nail: the program was stopped by ${error}\n`);

@@ -82,6 +82,8 @@ test("a dry run in its own room: over a call, out of a recursion, to a pass, a l
   await page.reload();
   await expect(listing.getByRole("button", { name: /^line 3, breakpoint/ })).toBeVisible();
   await page.getByRole("combobox", { name: "A row for each" }).selectOption("pass");
+  // The room begins anew with its other rows.
+  await expect(page).toHaveURL(/rows=pass/);
   await page.getByRole("button", { name: "To the end" }).click();
   await expect(table.getByRole("cell", { name: "Berths: 3" })).toBeVisible();
 });

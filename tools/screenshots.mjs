@@ -91,7 +91,6 @@ await page.getByRole("link", { name: "Passenger list with numbers" }).click();
 await save("exercise");
 await page.goto(`${base}/sheets`);
 await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click();
-await save("sheet");
 const code = await page.getByText("Sheet code").locator("strong").textContent();
 await page.getByRole("link", { name: "Mark book" }).click();
 await save("mark-book");
@@ -121,6 +120,15 @@ await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click
 await page.getByRole("link", { name: "The sheet" }).click();
 await page.emulateMedia({ media: "print" });
 await save("sheet-on-paper");
+// A filled trace table on paper, with its decisions and calls.
+await page.emulateMedia({ media: "screen" });
+await page.goto(`${base}/casebook?text=${encodeURIComponent("Half fare up to 15")}`);
+await page.getByRole("link", { name: "Half fare up to 15" }).click();
+await page.getByRole("link", { name: "Dry run" }).click();
+await page.getByRole("link", { name: "Print the filled table" }).click();
+await page.getByRole("heading", { name: /^Trace table/ }).waitFor();
+await page.emulateMedia({ media: "print" });
+await save("table-on-paper");
 // A recursion, in the dry run's own room, about to decide.
 await page.emulateMedia({ media: "screen" });
 await page.setViewportSize({ width: 1280, height: 800 });

@@ -3,6 +3,7 @@ import { runnableLines } from "../../core/languages/runnable.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { readableTable } from "../../core/trace/annotate.ts";
 import { withoutDefining } from "../../core/trace/defining.ts";
+import { loopsIn } from "../../core/trace/passes.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import type { TraceTable } from "../../core/trace/table.ts";
 import { type RowPolicy, rowPolicies, type TableStyle } from "../../core/trace/tableStyle.ts";
@@ -26,6 +27,8 @@ export type RunTable = {
   /** Lines that hold something to run, where a breakpoint can be set. */
   runnable: number[];
   rows: RowPolicy;
+  /** Lines on which loops begin. */
+  loops: number[];
   /** How the course writes tables. */
   style: TableStyle;
   differs: string | null;
@@ -44,6 +47,8 @@ type Wanted = {
   rows: RowPolicy | null;
   folded?: boolean;
   elements?: readonly string[];
+  /** The loop whose passes have rows, by the line of its header. */
+  loop?: number | null;
 };
 
 /** The whole trace table of a version with a check's input; the current version and the first check where none is asked for. */
@@ -66,12 +71,14 @@ export async function runTable(services: Services, found: WholeCase, wanted: Wan
   const table = readableTable(languageOf(found), text, trace, {
     ...{ rows, style, input: check.input },
     ...(wanted.elements ? { elements: wanted.elements } : {}),
+    ...(wanted.loop ? { loop: wanted.loop } : {}),
   });
   return {
     table: wanted.folded ? withoutDefining(languageOf(found), text, table) : table,
     check: check.key,
     version: version.key,
     lines: lineTexts(text),
+    loops: [...new Set(loopsIn(languageOf(found), text).map((loop) => loop.header))],
     runnable: runnableLines(languageOf(found), text),
     rows,
     style,

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { TableRow } from "../../core/trace/table.ts";
 
 /** Lines of the console that are shown, the last ones. */
@@ -37,10 +38,13 @@ export function ConsoleNow({
   rows,
   spoken,
   done,
+  children,
 }: {
   rows: readonly TableRow[];
   spoken: readonly number[];
   done: number;
+  /** What stands below it. */
+  children?: ReactNode;
 }) {
   const { pieces, more } = consoleAt(rows, spoken, done);
   return (
@@ -62,6 +66,7 @@ export function ConsoleNow({
           )}
         </pre>
       )}
+      {children}
     </section>
   );
 }

@@ -21,6 +21,7 @@ export function MoveBar({
   onGo: (done: number | null) => void;
 }) {
   const [pass, setPass] = useState("");
+  const [text, setText] = useState("");
   const [said, setSaid] = useState("");
   const count = rows.length;
   const wrong = useMemo(() => (intended === null ? null : moves.toFirstWrong(rows, intended)), [rows, intended]);
@@ -30,6 +31,11 @@ export function MoveBar({
   const toPass = () => {
     const to = moves.toPass(rows, pass.trim());
     setSaid(to === null ? `There is no pass ${pass.trim()}.` : "");
+    onGo(to);
+  };
+  const toText = () => {
+    const to = moves.toText(rows, done, text);
+    setSaid(to === null ? `“${text.trim()}” stands in no row.` : "");
     onGo(to);
   };
   return (
@@ -81,6 +87,21 @@ export function MoveBar({
           </label>
           <button type="submit" className="press press-quiet" disabled={pass.trim() === ""}>
             To this pass
+          </button>
+        </form>
+        <form
+          className="flex items-center gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            toText();
+          }}
+        >
+          <label className="inline-flex flex-row items-center gap-1 text-sm font-normal">
+            <span>Find</span>
+            <input className="field w-28" value={text} onChange={(event) => setText(event.target.value)} />
+          </label>
+          <button type="submit" className="press press-quiet" disabled={text.trim() === ""}>
+            In the table
           </button>
         </form>
         {wrong !== null && (

@@ -61,6 +61,23 @@ export async function changedRun(
   return recorded.trace.notChanged ?? recorded.trace;
 }
 
+/** The files that lie beside a version when a step of its run is about to begin; words where they are not known. */
+export async function filesAtStep(
+  services: Services,
+  found: WholeCase,
+  real: { version: Version; check: ProgramCheck; trace: Trace },
+  index: number,
+): Promise<ReadonlyArray<{ name: string; text: string }> | string> {
+  const step = real.trace.steps.find((each) => each.index === index);
+  const problem = placeProblem(real.trace.steps, step);
+  if (!step || problem !== null) return problem ?? "";
+  const change = { step: step.index, line: step.line };
+  const run = { language: languageOf(found), files: real.version.files, ...requestOfCheck(real.check), change };
+  const recorded = await recordProgram(services.toolchains, run);
+  if ("notRun" in recorded) return recorded.notRun;
+  return recorded.trace.filesAt ?? "The run did not come to this step again.";
+}
+
 /** What was changed, in words. */
 export function wordsOfChange({ put, files }: WantedChange): string {
   return [

@@ -9,6 +9,7 @@ import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
 import * as tray from "../tray/page.tsx";
 import * as beside from "./besidePage.tsx";
 import * as expressions from "./expressionsFile.ts";
+import * as filesAt from "./filesAtFile.ts";
 import * as holds from "./holdsFile.ts";
 import * as room from "./page.tsx";
 
@@ -245,6 +246,22 @@ test("what if: the rest of the run beside the real one, up to where they part", 
   ] as const)
     expect((await changed(query)).drawn).toContain(words);
 }, 60_000);
+
+test("files beside the program are told as they stand at a step; a step that is none says so", async () => {
+  const key = await collect(
+    "with open('log.txt', 'w') as log:\n    log.write('trip 1')\nprint(open('log.txt').read())\n",
+    "trip 2",
+  );
+  const { data, rows } = await opened(key);
+  const at = (step: number | undefined) => {
+    const path = `/cases/${key}/files-at?version=${data.version}&check=${data.check}&step=${step}`;
+    return filesAt.loader(asked({ caseKey: key }, { path }));
+  };
+  const last = rows.find((row) => row.line === 3)?.step;
+  expect(await at(last)).toEqual({ files: [{ name: "log.txt", text: "trip 1" }], why: "" });
+  expect(await at(rows[0]?.step)).toEqual({ files: [], why: "" });
+  expect((await at(999)).why).toContain("There is no such step");
+});
 
 test("a language whose recorder has no way for it says so in the place of what if", async () => {
   const form = {

@@ -16,6 +16,7 @@ import { ConsoleNow, spokenRows } from "./ConsoleNow.tsx";
 import { choicesOf } from "./choices.ts";
 import { DryRunScript } from "./DryRunScript.tsx";
 import { DryRunTable } from "./DryRunTable.tsx";
+import { FilesHere } from "./FilesHere.tsx";
 import { Levels } from "./Levels.tsx";
 import { MoveBar } from "./MoveBar.tsx";
 import { RunChoice } from "./RunChoice.tsx";
@@ -33,17 +34,18 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   if (!found) throw data("There is no such case.", { status: 404 });
   const query = new URL(request.url).searchParams;
   const elements = query.getAll("parts").slice(0, 8);
+  const loop = Number(query.get("loop") ?? "") || null;
   const folded = query.get("defining") !== "shown";
   const run = await runTable(context.services, found, {
     check: query.get("check"),
     version: query.get("version"),
-    ...{ rows: rowsSchema.parse(query.get("rows")), folded, elements },
+    ...{ rows: rowsSchema.parse(query.get("rows")), folded, elements, loop },
   });
   if (!run) throw data("This program is not run here, so there is no recorded run to go through.", { status: 409 });
   const { table, ...rest } = run;
   return {
     ...rest,
-    ...{ folded, elements },
+    ...{ folded, elements, loop },
     changes: context.services.toolchains.find(found.language)?.changes
       ? null
       : "Nothing can be changed while a program runs in this language here: its recorder has no way for it.",
@@ -62,7 +64,9 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 
 /** A dry run in a room of its own: listing and table side by side, moves, values, and the line taken apart. */
 export default function DryRunPage({ loaderData: run }: Route.ComponentProps) {
-  return <Room key={`${run.version} ${run.check} ${run.rows} ${run.folded} ${run.elements.join()}`} run={run} />;
+  return (
+    <Room key={`${run.version} ${run.check} ${run.rows} ${run.folded} ${run.elements.join()} ${run.loop}`} run={run} />
+  );
 }
 
 function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
@@ -162,6 +166,19 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
             <option value="pass">pass of a loop</option>
           </select>
         </label>
+        {run.rows === "pass" && run.loops.length > 1 && (
+          <label className="text-sm">
+            of the loop
+            <select name="loop" defaultValue={run.loop ?? ""} className="field">
+              <option value="">innermost</option>
+              {run.loops.map((line) => (
+                <option key={line} value={line}>
+                  in line {line}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         <label className="text-sm font-normal">
           <input type="checkbox" name="defining" value="shown" defaultChecked={!run.folded} /> rows that only define
         </label>
@@ -208,7 +225,11 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
             <div className="grid gap-4">
               <DryRunTable table={table} shows={shows} done={done} unchanged={style.unchanged} />
               <ValuesNow {...{ rows, values, watched, onWatch: setWatched, onGo: go }} />
-              <ConsoleNow rows={rows} spoken={spoken} done={done} />
+              <ConsoleNow rows={rows} spoken={spoken} done={done}>
+                {standing?.file === 0 && run.changes === null && (
+                  <FilesHere key={standing.step} run={run} step={standing.step} />
+                )}
+              </ConsoleNow>
               <Levels rows={rows} calls={calls} done={done} onGo={go} />
               <ColumnChoice
                 more={more}

@@ -95,3 +95,14 @@ test("what was typed in has a column where anything was; what was held back for 
     "| line | output |\n| --- | --- |\n| 2 | Load (never reached the screen) |\n",
   );
 });
+
+test("what is said of loops stands in rows behind the others, as wide as they are", () => {
+  const table: TraceTable = {
+    columns: [{ key: "deck", title: "deck", scope: "global" }],
+    rows: [{ step: 0, line: 1, file: 0, depth: 0, cells: {}, output: "" }],
+    remarks: ["The loop in line 3 was never entered."],
+  };
+  expect(traceFormats.csv?.(table, trace, ["pass"])).toBe(
+    "line,deck,pass,output\r\n1,,,\r\n,,,The loop in line 3 was never entered.\r\n",
+  );
+});

@@ -37,7 +37,7 @@ function outputCell({ output, unseen }: TableRow): string {
   return unseen === undefined ? text : `${text.trimEnd()} (${neverSeen})`;
 }
 
-/** The table as cells; what ended the run stands in the last row, where the output does. */
+/** The table as cells; what ended the run stands in the last row of a line, where the output does. */
 function grid(table: TraceTable, trace: Pick<Trace, "outcome">, wanted: readonly MoreColumn[] = []): string[][] {
   const error = uncaughtError(trace);
   const typed = hasInput(table);
@@ -48,6 +48,8 @@ function grid(table: TraceTable, trace: Pick<Trace, "outcome">, wanted: readonly
     ...(typed ? ["input"] : []),
     "output",
   ];
+  // What is said of its loops and recursions stands in rows of its own behind the others.
+  const last = (table.remarks ?? []).map((remark) => [...head.slice(1).map(() => ""), remark]);
   return [
     head,
     ...table.rows.map((row, index) => [
@@ -57,6 +59,7 @@ function grid(table: TraceTable, trace: Pick<Trace, "outcome">, wanted: readonly
       ...(typed ? [inputCell(row)] : []),
       [outputCell(row), index === table.rows.length - 1 ? error : ""].filter((part) => part !== "").join("\n"),
     ]),
+    ...last,
   ];
 }
 

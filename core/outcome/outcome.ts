@@ -165,7 +165,8 @@ export type ProgramFiles = ReadonlyArray<{ readonly name: string; readonly bytes
 
 /**
  * What is changed when a recorded step's line is about to run: a variable (with a value as the language writes it), and files beside the
- * program (null: taken away). `step` is the index of the step in the recording, `line` its line.
+ * program (null: taken away). Where neither is said nothing is changed, and the recording tells the files that there are. `step` is the
+ * index of the step in the recording, `line` its line.
  */
 export type StepChange = {
   step: number;

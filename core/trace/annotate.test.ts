@@ -99,6 +99,20 @@ test("loops inside loops count each for themselves, and begin anew with every pa
   ]);
 });
 
+test("rows for the passes of a chosen loop: what goes on in the loops inside of it belongs to its pass", () => {
+  const nested = "while a < 2:\n    b = 0\n    while b < 2:\n        b += 1\n    a += 1\nprint(a)\n";
+  const lines = [1, 2, 3, 4, 3, 4, 3, 5, 1, 2, 3, 4, 3, 5, 1, 6];
+  const trace = run(...lines.map((line, at) => ({ line, ...(line === 4 ? { gives: { b: at } } : {}), out: `${at} ` })));
+  const shown = (loop?: number) =>
+    readableTable(python, nested, trace, { rows: "pass", ...(loop === undefined ? {} : { loop }) }).rows.map(
+      ({ line, pass = "", cells, output }) => `${line} ${pass} ${cells.b ?? "-"} ${output.trim()}`,
+    );
+  expect(shown(1)).toEqual(["5 1 5 0 1 2 3 4 5 6 7", "5 2 11 8 9 10 11 12 13", "1 2 - 14", "6  - 15"]);
+  // The inner one's: each pass by itself, and by line what lies around it.
+  expect(shown(3).filter((row) => row.startsWith("4"))).toEqual(["4 1.1 3 2 3", "4 1.2 5 4 5", "4 2.1 11 10 11"]);
+  expect(shown(3)).toContain("5 1 - 7");
+});
+
 /** What is left when all has run: every column's last value, and everything that was printed. */
 function ends({ rows }: TraceTable) {
   const last: Record<string, string> = {};

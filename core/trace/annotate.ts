@@ -5,12 +5,20 @@ import { recursionRemarks } from "./levels.ts";
 import { loopRemarks } from "./loopRemarks.ts";
 import { type PassOf, passesOf, passText } from "./passes.ts";
 import { positionsOf } from "./positions.ts";
+import { byPass } from "./rowsByPass.ts";
 import { buildTable, isChange, type TableOptions, type TableRow, type TraceTable } from "./table.ts";
 import type { RowPolicy } from "./tableStyle.ts";
 import type { Trace } from "./trace.ts";
 
-/** What a readable table is made with; `input` is all that is typed in, where what waits of it is to be seen. */
-export type ReadableOptions = Omit<TableOptions, "rows" | "positions"> & { rows?: RowPolicy; input?: string };
+/**
+ * What a readable table is made with; `input` is all that is typed in, where what waits of it is to be seen. `loop` is the line of the
+ * loop's header whose passes have a row each; the innermost ones where none is said.
+ */
+export type ReadableOptions = Omit<TableOptions, "rows" | "positions"> & {
+  rows?: RowPolicy;
+  input?: string;
+  loop?: number;
+};
 
 /** The trace table of a recorded run of a program in a language, with its decisions and passes, in the rows that are wanted. */
 export function readableTable(
@@ -19,7 +27,7 @@ export function readableTable(
   trace: Trace,
   options: ReadableOptions = {},
 ): TraceTable {
-  const { rows, input, ...wanted } = options;
+  const { rows, input, loop, ...wanted } = options;
   const whole = buildTable(trace);
   const isWhole = !wanted.columns && !wanted.elements && !wanted.style;
   const chosen = isWhole ? whole : buildTable(trace, { ...wanted, positions: positionsOf(language, text) });
@@ -33,7 +41,7 @@ export function readableTable(
   const queued =
     input === undefined ? annotatedRows : withWaiting(annotatedRows, readSteps(language, text, trace), input);
   const table = { ...queued, ...(remarks.length > 0 ? { remarks } : {}) };
-  if (rows === "pass") return byPass(trace, table, told);
+  if (rows === "pass") return byPass(trace, table, told.passes, loop);
   return rows === "change" ? { ...table, rows: table.rows.filter(isChange) } : table;
 }
 
@@ -81,79 +89,3 @@ function annotated({ steps }: Pick<Trace, "steps">, table: TraceTable, { decisio
 /** Whether a table's rows have decisions, and passes. */
 export const hasConditions = (table: Pick<TraceTable, "rows">) => table.rows.some((row) => row.condition !== undefined);
 export const hasPasses = (table: Pick<TraceTable, "rows">) => table.rows.some((row) => row.pass !== undefined);
-
-/**
- * A table with a row for each pass of its innermost loops: the values at the end of the pass, all that was printed and typed in it.
- * Rows outside of loops, and those that only look and go on with no pass, stay as they are.
- */
-function byPass(trace: Pick<Trace, "steps">, table: TraceTable, { passes }: Told): TraceTable {
-  const innermost = (place: number): PassOf | undefined => passes.get(place)?.at(-1);
-  const places = new Map(trace.steps.map((step, place) => [step.index, place]));
-  const rows: TableRow[] = [];
-  let open: { row: TableRow; key: string; depth: number } | null = null;
-  /** Rows of a header wait: they belong to the pass that begins with them. */
-  let waiting: TableRow[] = [];
-  const merge = (one: TableRow, other: TableRow): TableRow => ({
-    ...one,
-    ...{ step: other.step, cells: mergedCells(one, other), output: one.output + other.output },
-    ...(one.short || other.short ? { short: { ...one.short, ...other.short } } : {}),
-    ...(one.objects || other.objects ? { objects: { ...one.objects, ...other.objects } } : {}),
-    ...(other.waiting === undefined ? {} : { waiting: other.waiting }),
-    ...(one.input === undefined && other.input === undefined ? {} : { input: (one.input ?? "") + (other.input ?? "") }),
-    ...(other.raised === undefined ? {} : { raised: other.raised }),
-    ...(other.unseen === undefined ? {} : { unseen: other.unseen }),
-    ...(other.pass === undefined ? {} : { pass: other.pass }),
-    line: other.line,
-  });
-  const close = () => {
-    if (open) rows.push(open.row);
-    open = null;
-  };
-  for (const row of table.rows) {
-    const place = places.get(row.step) ?? -1;
-    const inner = innermost(place);
-    const frame = trace.steps[place]?.frame;
-    // What is called in a pass and goes round in no loop of its own belongs to the pass.
-    const within = open as { row: TableRow; key: string; depth: number } | null;
-    if (within && !inner && row.depth > within.depth) {
-      open = { ...within, row: merge(within.row, { ...row, line: within.row.line }) };
-      continue;
-    }
-    if (!inner || row.call !== undefined) {
-      close();
-      rows.push(...waiting, row);
-      waiting = [];
-      continue;
-    }
-    if (row.line === inner.loop.header) {
-      close();
-      waiting.push(row);
-      continue;
-    }
-    const key = `${frame} ${inner.loop.header} ${passText(passes.get(place))}`;
-    if (within?.key === key) open = { ...within, row: merge(within.row, row) };
-    else {
-      close();
-      const before = waiting.pop();
-      rows.push(...waiting);
-      waiting = [];
-      const start = before ? merge(before, row) : row;
-      const { condition: _, ...rest } = start;
-      open = { key, row: rest, depth: row.depth };
-    }
-  }
-  close();
-  rows.push(...waiting);
-  return { ...table, rows };
-}
-
-/** The cells of two rows in one: of a named object that both tell of, the changes of both. */
-function mergedCells(one: TableRow, other: TableRow): TableRow["cells"] {
-  const cells: Record<string, string> = { ...one.cells, ...other.cells };
-  for (const [key, text] of Object.entries(other.cells)) {
-    const former = one.cells[key];
-    if (former === undefined || other.short?.[key] === undefined || one.short?.[key] !== other.short[key]) continue;
-    cells[key] = `${former}; ${text}`;
-  }
-  return cells;
-}

@@ -30,6 +30,15 @@ test("into a call, over it, out of it", () => {
   expect(moves.out(rows, 1)).toBe(null);
 });
 
+test("to the next row that shows a text, from the first one on where none comes after", () => {
+  expect(moves.toText(rows, 0, "15")).toBe(8);
+  expect(moves.toText(rows, 0, " INDEXERROR ")).toBe(9);
+  expect(moves.toText(rows, 3, "4")).toBe(4);
+  expect(moves.toText(rows, 4, "12")).toBe(7);
+  expect(moves.toText(rows, 0, "gannet")).toBe(null);
+  expect(moves.toText(rows, 0, "  ")).toBe(null);
+});
+
 test("to a breakpoint, to a pass, to where it was stopped", () => {
   expect(moves.toBreakpoint(rows, 0, new Set([2]))).toBe(3);
   expect(moves.toBreakpoint(rows, 3, new Set([2]))).toBe(5);

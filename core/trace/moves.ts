@@ -56,6 +56,23 @@ export function toPass(rows: Rows, pass: string): number | null {
   return next < 0 ? null : next;
 }
 
+/** What a row shows, in one text in lower case. */
+function textOf(row: Rows[number] & Partial<TableRow>): string {
+  const { cells, output, condition = "", call = "", returned = "", input = "", raised = "" } = row;
+  return [...Object.values(cells), output, condition, call, returned, input, raised].join("\n").toLowerCase();
+}
+
+/** To the next row that shows a text in one of its cells, in whatever case; from the first one on where none comes; null where none does. */
+export function toText(rows: Rows, done: number, text: string): number | null {
+  const wanted = text.trim().toLowerCase();
+  if (wanted === "") return null;
+  const shows = (row: Rows[number]) => textOf(row).includes(wanted);
+  const next = rows.findIndex((row, place) => place >= done && shows(row));
+  const found = next < 0 ? rows.findIndex(shows) : next;
+  // The row stands in the table when it has run.
+  return found < 0 ? null : found + 1;
+}
+
 /** To the row that was stopped by an error, the last one there is. */
 export function toCrash(rows: Rows): number | null {
   const last = rows.findLastIndex((row) => row.raised !== undefined);

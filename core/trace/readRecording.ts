@@ -41,6 +41,15 @@ function present(token: unknown): Value {
   return value;
 }
 
+/** Files as pairs of a name and what they hold. */
+function readFiles(token: unknown): Array<{ name: string; text: string }> {
+  if (!Array.isArray(token)) throw new NotARecording();
+  return token.slice(0, 100).map((pair: unknown) => {
+    if (!Array.isArray(pair)) throw new NotARecording();
+    return { name: String(pair[0]), text: String(pair[1]) };
+  });
+}
+
 /**
  * Reads the chunks of one recording in order. `read` gives the steps of a chunk, or null if it is not in the recorder's
  * form.
@@ -51,6 +60,8 @@ export type RecordingReader = {
   held: ReadonlyMap<number, string>;
   /** Why what was to be changed was not; undefined where nothing was said. */
   notChanged: () => string | undefined;
+  /** The files that there were at a step; undefined where nothing was told of them. */
+  filesAt: () => Array<{ name: string; text: string }> | undefined;
 };
 
 /**
@@ -64,6 +75,7 @@ export function createRecordingReader(): RecordingReader {
   let next = 0;
   let step: Step | undefined;
   let notChanged: string | undefined;
+  let filesAt: Array<{ name: string; text: string }> | undefined;
 
   const need = (): Step => {
     if (!step) throw new NotARecording();
@@ -109,6 +121,7 @@ export function createRecordingReader(): RecordingReader {
       need().ended = [...(need().ended ?? []), column.name];
     } else if (kind === "p") held.set(need().index, String(rest[0]));
     else if (kind === "w") notChanged = String(rest[0]).slice(0, 300);
+    else if (kind === "n") filesAt = readFiles(rest[0]);
     else if (kind === "k") need().condition = rest[0] === true;
     else if (kind === "x") need().raised = { errorName: String(rest[0]), message: String(rest[1]) };
     else if (kind === "o") {
@@ -146,6 +159,7 @@ export function createRecordingReader(): RecordingReader {
   return {
     held,
     notChanged: () => notChanged,
+    filesAt: () => filesAt,
     read: (json) => {
       try {
         const tokens: unknown = JSON.parse(json);

@@ -70,4 +70,6 @@ export type Trace = {
   cut?: string;
   /** Why what was to be changed at a step was not, in words. */
   notChanged?: string;
+  /** The files beside the program when a step's line was about to run, with what they held, where that was asked for. */
+  filesAt?: ReadonlyArray<{ name: string; text: string }>;
 };

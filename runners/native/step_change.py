@@ -8,6 +8,27 @@ PART = re.compile(r"\[\s*(-?\d+)\s*\]|(?:\.|->)\s*(\w+)|(\^)")
 ESCAPES = {"n": "\n", "t": "\t", "r": "\r", "0": "\0"}
 
 
+MOST_FILES = 40
+MOST_TEXT = 8000
+
+
+def files_here(own):
+    """The files of the case's folder with what they hold, but those of the program (names in `own`)."""
+    found = []
+    for folder, folders, names in os.walk("."):
+        folders.sort()
+        for name in sorted(names):
+            path = os.path.relpath(os.path.join(folder, name))
+            if path in own or path.endswith((".o", ".ppu")) or len(found) == MOST_FILES:
+                continue
+            try:
+                with open(path, "rb") as source:
+                    found.append([path, source.read(MOST_TEXT).decode("utf-8", "replace")])
+            except OSError:
+                found.append([path, "(not readable)"])
+    return found
+
+
 class NotChanged(Exception):
     """Why something was not changed, in words."""
 
@@ -33,6 +54,10 @@ class StepChange:
         except OSError as problem:
             return "%s: %s" % (problem.filename, problem.strerror)
         return None
+
+    def tells_files(self):
+        """Nothing is to be changed: the files are asked for."""
+        return not self.name and not self.files
 
     def place(self, recorder, frame):
         """The address and type of what is named."""

@@ -17,7 +17,7 @@ import machine as control
 from debug_information import read_program
 from native_types import Aggregate, Types
 from one_line_loops import pass_places
-from step_change import StepChange
+from step_change import StepChange, files_here
 from unprinted import held_back, place_of_output
 
 HEADER = struct.Struct("<IIII")
@@ -310,6 +310,8 @@ class Recorder:
         frame.passes = set()
         self.last = frame
         if self.step_change is not None and self.recording.count - 1 == self.step_change.step:
+            if self.step_change.tells_files():
+                self.recording.tokens.append(["n", files_here({*self.files, os.path.basename(self.path)})])
             problem = self.step_change.apply(self, frame)
             if problem is not None:
                 self.recording.tokens.append(["w", problem])

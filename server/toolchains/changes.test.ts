@@ -151,6 +151,37 @@ test.each(Object.keys(programs))(
   60_000,
 );
 
+test.each(Object.keys(programs))(
+  "%s: the files that lie beside the program when a line is about to run",
+  async (language) => {
+    const asked = await recorded(language, {});
+    expect(asked.filesAt).toEqual([{ name: "fares.txt", text: "adult 12" }]);
+    expect(printed(asked)).toEqual(["14"]);
+    expect((await recorded(language)).filesAt).toBeUndefined();
+  },
+  60_000,
+);
+
+test("a file that grows is told as it stands at each step", async () => {
+  const text = `with open("log.txt", "w") as log:
+    for trip in range(3):
+        log.write(f"trip {trip}\\n")
+        log.flush()
+print("done")
+`;
+  const request = { files: [{ name: "log.py", bytes: Buffer.from(text) }], input: "", limits: readLimits() };
+  const python = toolchains.find("python");
+  const real = await python?.trace(request);
+  const at = async (step: number) => {
+    const trace = await python?.trace({ ...request, change: { step, line: real?.steps[step]?.line ?? 0 } });
+    return trace?.filesAt;
+  };
+  const second = real?.steps.findIndex((step, place) => step.line === 3 && place > 3) ?? 0;
+  expect(await at(0)).toEqual([]);
+  expect(await at(second)).toEqual([{ name: "log.txt", text: "trip 0\n" }]);
+  expect(await at((real?.steps.length ?? 1) - 1)).toEqual([{ name: "log.txt", text: "trip 0\ntrip 1\ntrip 2\n" }]);
+}, 60_000);
+
 test("what another job has changed does not show in a run that asks for nothing", async () => {
   const [changed, real] = await Promise.all([
     recorded("python", { put: { name: "deck[1]", value: "5" } }),

@@ -324,6 +324,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
         steps: withStop(steps, outcome),
         ...(cut === undefined ? {} : { cut }),
         ...(block?.notChanged === undefined ? {} : { notChanged: block.notChanged }),
+        ...(block?.filesAt ? { filesAt: block.filesAt } : {}),
       };
     },
     close: async () => {

@@ -273,6 +273,7 @@ export function createPythonToolchain(): Toolchain {
         steps,
         ...(cut === undefined ? {} : { cut }),
         ...(block?.notChanged === undefined ? {} : { notChanged: block.notChanged }),
+        ...(block?.filesAt ? { filesAt: block.filesAt } : {}),
       };
     },
     close: async () => {

@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { ConsolePiece, Effect } from "../../core/outcome/outcome.ts";
 import { printedByStep } from "../../core/trace/heldBack.ts";
 import { createRecordingReader } from "../../core/trace/readRecording.ts";
-import type { Step } from "../../core/trace/trace.ts";
+import type { Step, Trace } from "../../core/trace/trace.ts";
 
 const effectsSchema = z.array(
   z.object({ name: z.string(), change: z.enum(["new", "changed", "gone"]), size: z.number(), content: z.string() }),
@@ -19,6 +19,8 @@ export type Block<Result> = {
   effects: Effect[];
   /** Why what was to be changed at a step was not. */
   notChanged: string | undefined;
+  /** The files that there were at a step, where that was asked for. */
+  filesAt: Trace["filesAt"];
   built: Buffer | null;
   result: Result | null;
   damaged: boolean;
@@ -105,6 +107,7 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     messages: Buffer.concat(messages).toString("utf8"),
     effects,
     notChanged: recording.notChanged(),
+    filesAt: recording.filesAt(),
     built,
     result,
     damaged,

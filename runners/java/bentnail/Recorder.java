@@ -166,6 +166,7 @@ public final class Recorder {
   public static boolean puts(int number) {
     if (number < 0 || off() || change == null || count - 1 != change.step) return false;
     inside = true;
+    if (change.tellsFiles()) token("[\"n\"," + StepChange.filesHere() + "]");
     String problem = change.changeFiles();
     inside = false;
     if (problem != null) notChanged(problem);

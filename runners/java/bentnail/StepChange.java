@@ -35,6 +35,30 @@ final class StepChange {
     files = words.subList(4, words.size());
   }
 
+  /** Nothing is to be changed: the files are asked for. */
+  boolean tellsFiles() {
+    return name.isEmpty() && files.isEmpty();
+  }
+
+  /** The files of the case's folder with what they hold, but those of the program, as a token. */
+  static String filesHere() {
+    StringBuilder found = new StringBuilder("[");
+    int count = 0;
+    try (java.util.stream.Stream<Path> paths = Files.walk(Path.of(""))) {
+      for (Path path : (Iterable<Path>) paths.sorted()::iterator) {
+        String shown = path.toString();
+        if (!Files.isRegularFile(path) || shown.endsWith(".class") || shown.endsWith(".java") || count == 40) continue;
+        byte[] bytes = Files.readAllBytes(path);
+        String text = new String(bytes, 0, Math.min(bytes.length, 8000), StandardCharsets.UTF_8);
+        if (count++ > 0) found.append(',');
+        found.append('[').append(Json.quote(shown)).append(',').append(Json.quote(text)).append(']');
+      }
+    } catch (IOException | java.io.UncheckedIOException problem) {
+      // What was found until then is told.
+    }
+    return found.append(']').toString();
+  }
+
   /** Alters and takes away files; gives words where that failed, else null. */
   String changeFiles() {
     for (int at = 0; at + 1 < files.size(); at += 2) {

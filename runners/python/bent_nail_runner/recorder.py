@@ -15,6 +15,7 @@ leaves in chunks, JSON lists that are one flat stream of tokens:
     ["e", column]   the scope of a name of the last step's frame is over (Java's recorder and C#'s)
     ["p", text]     text that was printed and is still held back by the program after the last step (C's recorder only)
     ["w", text]     what was to be changed before the last step was not, and why
+    ["n", [[name, text], ...]]  the files beside the program before the last step, where they were asked for
     ["k", true or false]        the condition of the last step's line held or not (Octave's recorder only)
     ["o", object, path, value]  an element or field of an object changed; path [] is all of it
 
@@ -27,7 +28,7 @@ import sys
 
 from .line_facts import QUIET_FUNCTIONS, read_facts
 from .object_changes import GONE, check_object
-from .step_change import StepChange
+from .step_change import StepChange, files_here
 from .values import HIDDEN, Values
 
 CHUNK = 256
@@ -195,6 +196,8 @@ def start_recording(console, files, texts, step_limit, on_limit, change=None):
 
     def change_now(frame, known):
         """The line is about to run: what is to be changed before it is, and is told as a write of this step."""
+        if change.tells_files():
+            append(["n", files_here(frozenset(name.rpartition("/")[2] for name in files))])
         problem = change.files_now()
         if problem is None and change.name:
             done = change.put_in(frame)

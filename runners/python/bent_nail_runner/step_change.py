@@ -2,6 +2,27 @@
 import os
 
 
+MOST_FILES = 40
+MOST_TEXT = 8000
+
+
+def files_here(own):
+    """The files of the case's folder with what they hold, but those of the program (names in `own`)."""
+    found = []
+    for folder, folders, names in os.walk("."):
+        folders[:] = sorted(each for each in folders if not each.startswith("__"))
+        for name in sorted(names):
+            path = os.path.relpath(os.path.join(folder, name))
+            if path in own or len(found) == MOST_FILES:
+                continue
+            try:
+                with open(path, "rb") as source:
+                    found.append([path, source.read(MOST_TEXT).decode("utf-8", "replace")])
+            except OSError:
+                found.append([path, "(not readable)"])
+    return found
+
+
 class StepChange:
     """Words as changeWords.ts gives them: step, line, name, value, then a name and "=text" or "" for each file."""
 
@@ -21,6 +42,10 @@ class StepChange:
             except OSError as problem:
                 return "%s: %s" % (name, problem.strerror)
         return None
+
+    def tells_files(self):
+        """Nothing is to be changed: the files are asked for."""
+        return not self.name and not self.files
 
     def put_in(self, frame):
         """Puts the value in. Gives (name or None for a part of something, value, whether it is the program's own), or words."""

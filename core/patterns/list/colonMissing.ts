@@ -1,0 +1,12 @@
+import { byEdit, byMessage } from "../grounds.ts";
+import type { Pattern } from "../pattern.ts";
+
+/** The header of a block has no colon at its end, or another sign in its place. */
+export const colonMissing: Pattern = {
+  id: "colon-missing",
+  name: "The colon behind a header",
+  says: "The header of a block has no colon at its end, or another sign in its place.",
+  mends: "Put the colon at the end of the header.",
+  fault: true,
+  grounds: [byEdit("colon"), byMessage("sign missing", { words: /':'/, more: 2 })],
+};

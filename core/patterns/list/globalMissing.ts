@@ -1,0 +1,12 @@
+import { byEdit } from "../grounds.ts";
+import type { Pattern } from "../pattern.ts";
+
+/** A function gives a value to a variable of the program without saying that it means it. */
+export const globalMissing: Pattern = {
+  id: "global-missing",
+  name: "A variable of the program taken for one's own",
+  says: "A function gives a value to a variable of the program without saying that it means it.",
+  mends: "Say so, or hand the value over.",
+  fault: true,
+  grounds: [byEdit("scope-word", () => true, 5)],
+};

@@ -1,0 +1,44 @@
+import type { Language } from "../languages/language.ts";
+import type { MessageKind } from "../reading/kinds.ts";
+import type { FaultClass } from "../verdict/verdict.ts";
+
+/**
+ * A small change that mends a program, or a part of one: the family of edits that made it, what stood there and stands there now (without
+ * what both have at their ends), and the whole lines around it, from 1.
+ */
+export type Change = {
+  family: string;
+  before: string;
+  after: string;
+  lineBefore: string;
+  lineAfter: string;
+  line: number;
+};
+
+/** What a pattern is suggested by: what was judged of a program, and the likeliest change that mends it, first part first. */
+export type Evidence = {
+  language: Language;
+  program: string;
+  class: FaultClass | null;
+  /** The primary message, by its kind and as the tool said it. */
+  message: { kind: MessageKind | null; text: string; line: number | null } | null;
+  changes: readonly Change[];
+};
+
+/** A reason to suggest a pattern; of two the stronger one counts. */
+export type Ground = { why: string; strength: number };
+
+/** Gives the reason, or null where it does not hold. */
+export type GroundRule = (evidence: Evidence) => Ground | null;
+
+/**
+ * A kind of mistake. `id` is never renamed; `name` and `says` are for teachers, `mends` is how it is mended. `fault` false: it is none by itself.
+ */
+export type Pattern = {
+  id: string;
+  name: string;
+  says: string;
+  mends: string;
+  fault: boolean;
+  grounds: readonly GroundRule[];
+};
