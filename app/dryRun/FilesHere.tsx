@@ -1,5 +1,5 @@
 import { useFetcher } from "react-router";
-import type { FilesAt } from "./filesAtFile.ts";
+import type { FilesAt } from "./changedRun.ts";
 
 /** The files beside the program as they stand at a step, when they are asked for: the run is made once more. Each step has one of its own (key). */
 export function FilesHere({ run, step }: { run: { key: string; version: string; check: string }; step: number }) {

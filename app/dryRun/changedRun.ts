@@ -61,6 +61,9 @@ export async function changedRun(
   return recorded.trace.notChanged ?? recorded.trace;
 }
 
+/** The files beside the program as they stand where a step is about to run; or why they are not known. */
+export type FilesAt = { files: ReadonlyArray<{ name: string; text: string }>; why: string };
+
 /** The files that lie beside a version when a step of its run is about to begin; words where they are not known. */
 export async function filesAtStep(
   services: Services,

@@ -1,10 +1,7 @@
 import { versionOf } from "../../server/cases/caseStore.ts";
 import type { Route } from "./+types/filesAtFile.ts";
-import { filesAtStep } from "./changedRun.ts";
+import { type FilesAt, filesAtStep } from "./changedRun.ts";
 import { recordingAsked } from "./recordingAsked.ts";
-
-/** The files beside the program as they stand where a step is about to run; or why they are not known. */
-export type FilesAt = { files: ReadonlyArray<{ name: string; text: string }>; why: string };
 
 /** Runs up to a step once more, and tells what lies beside the program there. */
 export async function loader({ params, request, context }: Route.LoaderArgs): Promise<FilesAt> {

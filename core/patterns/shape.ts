@@ -1,4 +1,3 @@
-import type { Language } from "../languages/language.ts";
 import type { Change, Evidence } from "./pattern.ts";
 
 /** How often a form stands in a text. */
@@ -31,10 +30,9 @@ export function isMember({ lineBefore, before }: Change): boolean {
   return /\.\w*$/.test(lineBefore.slice(0, Math.max(0, at)));
 }
 
-/** Whether a line reads what is typed in. */
-export const readsInput = (line: string, language: Language) =>
-  (line.match(/[A-Za-z_.]\w*(?=\s*\()/g) ?? []).some((name) => /input|read|next|scan/i.test(name)) &&
-  language.id !== "c";
+/** Whether a line calls something that reads what is typed in. */
+export const readsInput = (line: string) =>
+  (line.match(/[A-Za-z_.]\w*(?=\s*\()/g) ?? []).some((name) => /input|read|next|scan/i.test(name));
 
 /** Whether only the sign of equality of a limit comes or goes: `<` and `<=`. */
 export function isLimitMoved(before: string, after: string): boolean {

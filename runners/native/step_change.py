@@ -12,14 +12,17 @@ MOST_FILES = 40
 MOST_TEXT = 8000
 
 
-def files_here(own):
-    """The files of the case's folder with what they hold, but those of the program (names in `own`)."""
+SOURCES = (".c", ".h", ".pas", ".pp", ".inc", ".o", ".ppu")
+
+
+def files_here(program):
+    """The files of the case's folder with what they hold, but its sources and the program that was built of them."""
     found = []
     for folder, folders, names in os.walk("."):
         folders.sort()
         for name in sorted(names):
             path = os.path.relpath(os.path.join(folder, name))
-            if path in own or path.endswith((".o", ".ppu")) or len(found) == MOST_FILES:
+            if path == program or path.endswith(SOURCES) or len(found) == MOST_FILES:
                 continue
             try:
                 with open(path, "rb") as source:

@@ -311,7 +311,7 @@ class Recorder:
         self.last = frame
         if self.step_change is not None and self.recording.count - 1 == self.step_change.step:
             if self.step_change.tells_files():
-                self.recording.tokens.append(["n", files_here({*self.files, os.path.basename(self.path)})])
+                self.recording.tokens.append(["n", files_here(os.path.basename(self.path))])
             problem = self.step_change.apply(self, frame)
             if problem is not None:
                 self.recording.tokens.append(["w", problem])

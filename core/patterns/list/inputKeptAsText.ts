@@ -9,7 +9,5 @@ export const inputKeptAsText: Pattern = {
   says: "What was typed in is used as a text where a number is meant.",
   mends: "Make it a number once it is read.",
   fault: true,
-  grounds: [
-    byEdit("conversion", ({ lineAfter, lineBefore }, { language }) => readsInput(lineBefore + lineAfter, language), 4),
-  ],
+  grounds: [byEdit("conversion", ({ lineAfter, lineBefore }) => readsInput(lineBefore + lineAfter), 4)],
 };

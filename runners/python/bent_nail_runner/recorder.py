@@ -197,7 +197,7 @@ def start_recording(console, files, texts, step_limit, on_limit, change=None):
     def change_now(frame, known):
         """The line is about to run: what is to be changed before it is, and is told as a write of this step."""
         if change.tells_files():
-            append(["n", files_here(frozenset(name.rpartition("/")[2] for name in files))])
+            append(["n", files_here()])
         problem = change.files_now()
         if problem is None and change.name:
             done = change.put_in(frame)
