@@ -64,6 +64,17 @@ test("judge gives gates, class, reasons, line, leads and the console as JSON", a
   expect(result.console[0]).toEqual({ kind: "out", text: "Cars 3\n", line: 2 });
 });
 
+test("judge suggests kinds of mistake, best first; patterns lists those that are known", async () => {
+  const { patterns: suggested } = JSON.parse((await bentNail(["judge", "deck.py", "--json"])).out);
+  expect(suggested[0]).toMatchObject({ id: "own-name-misspelt", why: expect.stringContaining("line 3") });
+  const { patterns: all } = JSON.parse((await bentNail(["patterns", "--json"])).out);
+  const ids: string[] = all.map((each: { id: string }) => each.id);
+  expect(ids).toEqual(expect.arrayContaining(suggested.map((each: { id: string }) => each.id)));
+  expect((await bentNail(["patterns"])).out).toContain("zero-divisor\n    A divisor that becomes zero.");
+  const right = ["judge", "fare.py", "--input", "fifteen", "--json"];
+  expect(JSON.parse((await bentNail(right)).out).patterns).toEqual([]);
+});
+
 test("judge with input and intended output, and as a table for people", async () => {
   expect(
     JSON.parse((await bentNail(["judge", "fare.py", "--input", "fifteen", "--expected", "six", "--json"])).out),
