@@ -178,8 +178,9 @@ export function buildTable(trace: TraceSteps, options: TableOptions = {}): Trace
       cell.text = short(cell.value);
       if (cell.text !== former && (cell.value !== null || former !== "")) show(shown, cell, true);
     }
-    if (changes !== before) refresh(0, shown);
+    // A change is told where it is made: in the call's own columns before the program's.
     if (changes !== (seen.get(step.frame) ?? before)) refresh(step.frame, shown);
+    if (changes !== before && step.frame !== 0) refresh(0, shown);
     seen.set(step.frame, changes);
     // Back in a call of the same function: its own values stand again, those that it has by now.
     if (step.frame !== frame && step.call === undefined)
