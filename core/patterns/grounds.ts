@@ -24,16 +24,6 @@ export function byEdit(families: string | readonly string[], test: ChangeTest = 
   };
 }
 
-/** Suggested where a change mends it, whatever its family. */
-export function byChange(test: ChangeTest, why: string, more = 0): GroundRule {
-  return (evidence) => {
-    const at = evidence.changes.findIndex((change) => test(change, evidence));
-    const change = evidence.changes[at];
-    if (!change) return null;
-    return { why: `${why} (line ${change.line}).`, strength: (at === 0 ? strengths.edit : strengths.other) + more };
-  };
-}
-
 /** Suggested by the kind of the message; `words` must stand in it, `of` is the class that the case must have. */
 export function byMessage(
   kinds: MessageKind | readonly MessageKind[],
@@ -52,10 +42,3 @@ const sayKind = (kind: MessageKind) => `it is about this: ${kind}`;
 /** Whether a change only puts something in, or only takes something away. */
 export const putsIn = ({ before }: Change) => before.trim() === "";
 export const takesAway = ({ after }: Change) => after.trim() === "";
-
-/** Whether what stood there and what stands there now are nearly the same word: one or two letters differ. */
-export function isNear({ before, after }: Change): boolean {
-  const [one, other] = [wordAt(before), wordAt(after)];
-  return one !== "" && other !== "" && Math.abs(one.length - other.length) <= 2;
-}
-const wordAt = (text: string) => /^\w*$/.exec(text.trim())?.[0] ?? "";

@@ -53,6 +53,16 @@ test("a recursion that passes its base case is said with what it was given", () 
   ]);
 });
 
+test("a call that an error ended has not reached its base case, also where the error is caught", () => {
+  const caught: LevelRow[] = [
+    ...Array.from({ length: 6 }, (_, at): LevelRow => ({ depth: at + 1, call: "ways", arguments: [String(-at)] })),
+    { depth: 6, raised: "RecursionError: maximum recursion depth exceeded" },
+    { depth: 0 },
+  ];
+  expect(recursionsIn(caught)[0]?.base).toBe(null);
+  expect(recursionRemarks(caught)).toHaveLength(1);
+});
+
 test("two functions that call one another are recursions; one called twice in a row is none", () => {
   const pair = ["even", "odd", "even", "odd"].map((call, at): LevelRow => ({ depth: at + 1, call, arguments: [] }));
   expect(recursionsIn(pair).map(({ name, levels }) => `${name} ${levels}`)).toEqual(["even 2", "odd 2"]);

@@ -1,7 +1,10 @@
 import { callCell, type TableRow } from "./table.ts";
 
 /** A row, as far as levels of calls are seen by it. */
-export type LevelRow = Pick<TableRow, "depth" | "call" | "className" | "arguments" | "own" | "ownName" | "returned">;
+export type LevelRow = Pick<
+  TableRow,
+  "depth" | "call" | "className" | "arguments" | "own" | "ownName" | "returned" | "raised"
+>;
 
 /** A call: as it is made (`load(3)`), its function, the place of the row that enters it, from 0, and how many calls of the same function lie around it. */
 export type Level = { call: string; name: string; at: number; depth: number; level: number };
@@ -95,6 +98,8 @@ export function recursionsIn(rows: readonly LevelRow[]): Recursion[] {
   }
   for (const { call, at } of ended) {
     const of = found.get(call.name);
+    // What an error ended came to no end of its own.
+    if (rows[at - 1]?.raised !== undefined) continue;
     if (of?.base === null && !call.calledItself) of.base = { level: call.level, call: call.call, ended: at };
   }
   return [...found].filter(([, of]) => of.levels > 1).map(([name, of]) => ({ name, ...of }));

@@ -178,9 +178,12 @@ export function buildTable(trace: TraceSteps, options: TableOptions = {}): Trace
       cell.text = short(cell.value);
       if (cell.text !== former && (cell.value !== null || former !== "")) show(shown, cell, true);
     }
-    // A change is told where it is made: in the call's own columns before the program's.
-    if (changes !== (seen.get(step.frame) ?? before)) refresh(step.frame, shown);
+    // A change is told where it is made, in the call's own columns; cells stand in the order of the columns.
+    const own: RowCells = { cells: {}, short: {} };
+    if (changes !== (seen.get(step.frame) ?? before)) refresh(step.frame, own);
     if (changes !== before && step.frame !== 0) refresh(0, shown);
+    Object.assign(shown.cells, own.cells);
+    Object.assign(shown.short, own.short);
     seen.set(step.frame, changes);
     // Back in a call of the same function: its own values stand again, those that it has by now.
     if (step.frame !== frame && step.call === undefined)

@@ -1,35 +1,12 @@
 """What is changed in a recorded run of a compiled program before one of its lines runs: a value put into memory, files altered or taken away."""
-import os
 import re
 import struct
+
+from bent_nail_sandbox.case_files import change_files, read_words
 
 PLACE = re.compile(r"\s*([A-Za-z_]\w*)((?:\s*(?:\[\s*-?\d+\s*\]|\.\s*\w+|->\s*\w+|\^))*)\s*$")
 PART = re.compile(r"\[\s*(-?\d+)\s*\]|(?:\.|->)\s*(\w+)|(\^)")
 ESCAPES = {"n": "\n", "t": "\t", "r": "\r", "0": "\0"}
-
-
-MOST_FILES = 40
-MOST_TEXT = 8000
-
-
-SOURCES = (".c", ".h", ".pas", ".pp", ".inc", ".o", ".ppu")
-
-
-def files_here(program):
-    """The files of the case's folder with what they hold, but its sources and the program that was built of them."""
-    found = []
-    for folder, folders, names in os.walk("."):
-        folders.sort()
-        for name in sorted(names):
-            path = os.path.relpath(os.path.join(folder, name))
-            if path == program or path.endswith(SOURCES) or len(found) == MOST_FILES:
-                continue
-            try:
-                with open(path, "rb") as source:
-                    found.append([path, source.read(MOST_TEXT).decode("utf-8", "replace")])
-            except OSError:
-                found.append([path, "(not readable)"])
-    return found
 
 
 class NotChanged(Exception):
@@ -40,22 +17,18 @@ class StepChange:
     """Words as changeWords.ts gives them: step, line, name, value, then a name and "=text" or "" for each file."""
 
     def __init__(self, words):
-        self.step = int(words[0])
-        self.name, self.value = words[2].strip(), words[3].strip()
-        self.files = list(zip(words[4::2], words[5::2]))
+        self.step, self.name, self.value, self.files = read_words(words)
 
     def apply(self, recorder, frame):
         """Changes it. Gives words where that could not be done, else None."""
+        problem = change_files(self.files)
+        if problem is not None or not self.name:
+            return problem
         try:
-            for name, content in self.files:
-                change_file(name, content)
-            if self.name:
-                address, kind = self.place(recorder, frame)
-                self.write(recorder, address, kind)
+            address, kind = self.place(recorder, frame)
+            self.write(recorder, address, kind)
         except NotChanged as problem:
             return str(problem)
-        except OSError as problem:
-            return "%s: %s" % (problem.filename, problem.strerror)
         return None
 
     def tells_files(self):
@@ -100,14 +73,6 @@ class StepChange:
         else:
             data = plain_bytes(kind, self.value)
         recorder.memory.write(address, data)
-
-
-def change_file(name, content):
-    if content == "":
-        os.unlink(name)
-        return
-    with open(name, "w", encoding="utf-8", newline="") as target:
-        target.write(content[1:])
 
 
 def element(recorder, address, kind, index, name):

@@ -14,10 +14,11 @@ import signal
 import struct
 
 import machine as control
+from bent_nail_sandbox.case_files import files_here
 from debug_information import read_program
 from native_types import Aggregate, Types
 from one_line_loops import pass_places
-from step_change import StepChange, files_here
+from step_change import StepChange
 from unprinted import held_back, place_of_output
 
 HEADER = struct.Struct("<IIII")

@@ -26,9 +26,11 @@ import json
 import os
 import sys
 
+from bent_nail_sandbox.case_files import files_here
+
 from .line_facts import QUIET_FUNCTIONS, read_facts
 from .object_changes import GONE, check_object
-from .step_change import StepChange, files_here
+from .step_change import StepChange
 from .values import HIDDEN, Values
 
 CHUNK = 256
