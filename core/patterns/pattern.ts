@@ -1,6 +1,7 @@
 import type { Language } from "../languages/language.ts";
 import type { MessageKind } from "../reading/kinds.ts";
 import type { FaultClass } from "../verdict/verdict.ts";
+import type { Example } from "./example.ts";
 
 /**
  * A small change that mends a program, or a part of one: the family of edits that made it, what stood there and stands there now (without
@@ -32,13 +33,17 @@ export type Ground = { why: string; strength: number };
 export type GroundRule = (evidence: Evidence) => Ground | null;
 
 /**
- * A kind of mistake. `id` is never renamed; `name` and `says` are for teachers, `mends` is how it is mended. `fault` false: it is none by itself.
+ * A kind of mistake. `id` is never renamed; `name` and `says` are for teachers, `mends` is how it is mended, `cause` why it is made, `avoid` what
+ * keeps one from it. `fault` false: it is none by itself.
  */
 export type Pattern = {
   id: string;
   name: string;
   says: string;
   mends: string;
+  cause: string;
+  avoid: string;
   fault: boolean;
   grounds: readonly GroundRule[];
+  examples: readonly Example[];
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,9 +8,67 @@ export const accumulatorStartWrong: Pattern = {
   name: "A sum or product that begins wrongly",
   says: "What grows over the passes begins with a value that does not fit.",
   mends: "Begin a sum with 0, a product with 1, a largest one with the first element.",
+  cause: "A sum begins with nothing, a product with one, a largest one with the first element.",
+  avoid: "Ask what must come out where there is no element at all.",
   fault: true,
   grounds: [
     byEdit("start-value", () => true, 2),
     byEdit("accumulation", ({ lineBefore }) => /=\s*[-\d.]+\s*;?$/.test(lineBefore)),
+  ],
+  examples: [
+    example(
+      "python",
+      `total = «0¦1»
+for load in [12, 7]:
+    total = total + load
+print(total)
+`,
+    ),
+    inMain(
+      "java",
+      `int ways = «1¦0»;
+for (int step = 1; step <= 3; step++)
+    ways = ways * step;
+System.out.println(ways);
+`,
+    ),
+    inMain(
+      "c",
+      `int lows[3] = {-5, -2, -9};
+int most = «lows[0]¦0»;
+for (int at = 0; at < 3; at++)
+    if (lows[at] > most)
+        most = lows[at];
+printf("%d\\n", most);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int total = «0¦1»;
+for (int load = 1; load <= 3; load++)
+    total = total + load;
+Console.WriteLine(total);
+`,
+    ),
+    example(
+      "pascal",
+      `var total, load: integer;
+begin
+  total := «0¦1»;
+  for load := 1 to 3 do
+    total := total + load;
+  writeln(total);
+end.
+`,
+    ),
+    example(
+      "octave",
+      `total = «0¦1»;
+for load_now = [12, 7]
+  total = total + load_now;
+end
+printf("%d\\n", total);
+`,
+    ),
   ],
 };

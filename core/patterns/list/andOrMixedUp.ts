@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,68 @@ export const andOrMixedUp: Pattern = {
   name: "And for or, or for and",
   says: "Two conditions are joined by the wrong word, or one of them is turned.",
   mends: "Say it aloud with both words and try a value for each.",
+  cause: "Everyday language says “and” where either of two is meant.",
+  avoid: "Say when the whole holds, and try each side alone.",
   fault: true,
   grounds: [byEdit("logic-word", () => true, 1)],
+  examples: [
+    example(
+      "python",
+      `age = 70
+if age < 14 «or¦and» age > 65:
+    print("cheaper")
+else:
+    print("full fare")
+`,
+    ),
+    inMain(
+      "java",
+      `int age = 70;
+if (age < 14 «||¦&&» age > 65)
+    System.out.println("cheaper");
+else
+    System.out.println("full fare");
+`,
+    ),
+    inMain(
+      "c",
+      `int age = 70;
+if (age < 14 «||¦&&» age > 65)
+    printf("cheaper\\n");
+else
+    printf("full fare\\n");
+`,
+    ),
+    inMain(
+      "csharp",
+      `int age = 70;
+if (age < 14 «||¦&&» age > 65)
+    Console.WriteLine("cheaper");
+else
+    Console.WriteLine("full fare");
+`,
+    ),
+    example(
+      "pascal",
+      `var age: integer;
+begin
+  age := 70;
+  if (age < 14) «or¦and» (age > 65) then
+    writeln('cheaper')
+  else
+    writeln('full fare');
+end.
+`,
+    ),
+    example(
+      "octave",
+      `age = 70;
+if age < 14 «||¦&&» age > 65
+  printf("cheaper\\n");
+else
+  printf("full fare\\n");
+end
+`,
+    ),
+  ],
 };

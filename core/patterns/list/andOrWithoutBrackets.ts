@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,52 @@ export const andOrWithoutBrackets: Pattern = {
   name: "And and or without brackets",
   says: "And takes hold before or, and the condition means something else than it says.",
   mends: "Put brackets around what belongs together.",
+  cause: "And takes hold before or.",
+  avoid: "Put brackets wherever both words stand in one condition.",
   fault: true,
   grounds: [byEdit("formula-brackets", ({ lineBefore }) => /\b(?:and|or)\b|&&|\|\|/.test(lineBefore), 4)],
+  examples: [
+    example(
+      "python",
+      `age = 10
+islander = False
+early = False
+if «(age < 14 or islander) and early¦age < 14 or islander and early»:
+    print("free")
+else:
+    print("fare")
+`,
+    ),
+    inMain(
+      "java",
+      `int age = 10;
+boolean islander = false, early = false;
+if («(age < 14 || islander) && early¦age < 14 || islander && early»)
+    System.out.println("free");
+else
+    System.out.println("fare");
+`,
+    ),
+    inMain(
+      "c",
+      `int age = 10, islander = 0, early = 0;
+if («(age < 14 || islander) && early¦age < 14 || islander && early»)
+    printf("free\\n");
+else
+    printf("fare\\n");
+`,
+    ),
+    example(
+      "octave",
+      `age = 10;
+islander = false;
+early = false;
+if «(age < 14 || islander) && early¦age < 14 || islander && early»
+  printf("free\\n");
+else
+  printf("fare\\n");
+end
+`,
+    ),
+  ],
 };

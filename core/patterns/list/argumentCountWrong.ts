@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,70 @@ export const argumentCountWrong: Pattern = {
   name: "Too many or too few values for a call",
   says: "A function is given more or fewer values than it takes.",
   mends: "Give it what it asks for.",
+  cause: "The function was changed and its call was not, or one value was forgotten.",
+  avoid: "Look at the header of the function while writing its call.",
   fault: true,
   grounds: [byMessage("wrong arguments", { more: 2 })],
+  examples: [
+    example(
+      "python",
+      `def fare(age, bags):
+    return 9 + bags
+
+print(fare(30«, 2¦»))
+`,
+    ),
+    example(
+      "java",
+      `public class Main {
+    static int fare(int age, int bags) {
+        return 9 + bags;
+    }
+    public static void main(String[] args) {
+        System.out.println(fare(30«, 2¦»));
+    }
+}
+`,
+    ),
+    example(
+      "c",
+      `#include <stdio.h>
+int fare(int age, int bags) { return 9 + bags; }
+int main(void) {
+    printf("%d\\n", fare(30«, 2¦»));
+    return 0;
+}
+`,
+    ),
+    example(
+      "csharp",
+      `using System;
+class Program
+{
+    static int Fare(int age, int bags) { return 9 + bags; }
+    static void Main()
+    {
+        Console.WriteLine(Fare(30«, 2¦»));
+    }
+}
+`,
+    ),
+    example(
+      "pascal",
+      `function fare(age, bags: integer): integer;
+begin
+  fare := 9 + bags;
+end;
+begin
+  writeln(fare(30«, 2¦»));
+end.
+`,
+    ),
+    example(
+      "octave",
+      `fare = @(age, bags) 9 + bags;
+printf("%d\\n", fare(30, 2«¦, 1»));
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,31 @@ export const argumentOutsideDomain: Pattern = {
   name: "A value outside of what a function takes",
   says: "A function is given a value for which it is not defined, such as the root of a negative number.",
   mends: "Look at the value before the call.",
+  cause: "The value came out of a calculation and left the range that the function knows.",
+  avoid: "Ask what the function cannot take, and look at the value before.",
   fault: true,
   grounds: [byMessage("value not allowed", { more: 2 })],
+  examples: [
+    example(
+      "python",
+      `import math
+height = 3 - 4
+print(math.sqrt(«abs(height)¦height»))
+`,
+    ),
+    inMain(
+      "java",
+      `int level = 3 - 4;
+String tide = "high";
+System.out.println(tide.substring(«0¦level», 2));
+`,
+    ),
+    inMain(
+      "csharp",
+      `int level = 3 - 4;
+string tide = "high";
+Console.WriteLine(tide.Substring(«0¦level», 2));
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,70 @@ export const argumentsSwapped: Pattern = {
   name: "Values given in the wrong order",
   says: "A function is given its values in another order than it takes them.",
   mends: "Give them in its order.",
+  cause: "The order of a call's values is the order of its header, not of one's thoughts.",
+  avoid: "Look at the header while writing the call.",
   fault: true,
   grounds: [byEdit("swapped", () => true, 1)],
+  examples: [
+    example(
+      "python",
+      `def minutes(leaves, arrives):
+    return arrives - leaves
+
+print(minutes(«480, 510¦510, 480»))
+`,
+    ),
+    example(
+      "java",
+      `public class Main {
+    static int minutes(int leaves, int arrives) {
+        return arrives - leaves;
+    }
+    public static void main(String[] args) {
+        System.out.println(minutes(«480, 510¦510, 480»));
+    }
+}
+`,
+    ),
+    example(
+      "c",
+      `#include <stdio.h>
+int minutes(int leaves, int arrives) { return arrives - leaves; }
+int main(void) {
+    printf("%d\\n", minutes(«480, 510¦510, 480»));
+    return 0;
+}
+`,
+    ),
+    example(
+      "csharp",
+      `using System;
+class Program
+{
+    static int Minutes(int leaves, int arrives) { return arrives - leaves; }
+    static void Main()
+    {
+        Console.WriteLine(Minutes(«480, 510¦510, 480»));
+    }
+}
+`,
+    ),
+    example(
+      "pascal",
+      `function minutes(leaves, arrives: integer): integer;
+begin
+  minutes := arrives - leaves;
+end;
+begin
+  writeln(minutes(«480, 510¦510, 480»));
+end.
+`,
+    ),
+    example(
+      "octave",
+      `minutes = @(leaves, arrives) arrives - leaves;
+printf("%d\\n", minutes(«480, 510¦510, 480»));
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,52 @@ export const arithmeticOperatorWrong: Pattern = {
   name: "Another operator in a calculation",
   says: "A calculation uses another operator than the one that is meant.",
   mends: "Use the one that is meant.",
+  cause: "A slip of the key, or the words of the task were taken otherwise.",
+  avoid: "Work one example out by hand before the run.",
   fault: true,
   grounds: [byEdit("arithmetic", () => true, 1)],
+  examples: [
+    example(
+      "python",
+      `fare = 9
+bags = 2
+print(fare «+¦*» bags)
+`,
+    ),
+    inMain(
+      "java",
+      `int fare = 9, bags = 2;
+System.out.println(fare «+¦*» bags);
+`,
+    ),
+    inMain(
+      "c",
+      `int fare = 9, bags = 2;
+printf("%d\\n", fare «+¦-» bags);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int fare = 9, bags = 2;
+Console.WriteLine(fare «+¦*» bags);
+`,
+    ),
+    example(
+      "pascal",
+      `var fare, bags: integer;
+begin
+  fare := 9;
+  bags := 2;
+  writeln(fare «+¦*» bags);
+end.
+`,
+    ),
+    example(
+      "octave",
+      `fare = 9;
+bags = 2;
+printf("%d\\n", fare «+¦*» bags);
+`,
+    ),
+  ],
 };

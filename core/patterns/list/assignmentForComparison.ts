@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { count, isCondition } from "../shape.ts";
@@ -8,9 +9,68 @@ export const assignmentForComparison: Pattern = {
   name: "A value given where one is to be compared",
   says: "One sign of equality stands in a condition.",
   mends: "Use the sign that compares.",
+  cause: "One sign gives a value, two compare.",
+  avoid: "In a condition no single sign of equality.",
   fault: true,
   grounds: [
     byEdit("equality-sign", ({ lineBefore, lineAfter }) => count(lineAfter, /==/) > count(lineBefore, /==/), 3),
     byEdit("equality-sign", ({ lineAfter }) => isCondition(lineAfter), 1),
+  ],
+  examples: [
+    example(
+      "python",
+      `load = 12
+if load «==¦=» 12:
+    print("twelve")
+`,
+    ),
+    inMain(
+      "c",
+      `int load = 3;
+if (load «==¦=» 12)
+    printf("twelve\\n");
+else
+    printf("other\\n");
+`,
+    ),
+    inMain(
+      "java",
+      `int load = 3;
+if (load «==¦=» 12)
+    System.out.println("twelve");
+else
+    System.out.println("other");
+`,
+    ),
+    inMain(
+      "csharp",
+      `int load = 3;
+if (load «==¦=» 12)
+    Console.WriteLine("twelve");
+else
+    Console.WriteLine("other");
+`,
+    ),
+    example(
+      "octave",
+      `load_now = 3;
+if load_now «==¦=» 12
+  printf("twelve\\n");
+else
+  printf("other\\n");
+end
+`,
+    ),
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 3;
+  if load «=¦:=» 12 then
+    writeln('twelve');
+  writeln('done');
+end.
+`,
+    ),
   ],
 };

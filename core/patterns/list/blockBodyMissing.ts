@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,25 @@ export const blockBodyMissing: Pattern = {
   name: "A header without a body",
   says: "A header is followed by nothing that it could head.",
   mends: "Write the body, or say that it is empty.",
+  cause: "A header needs at least one line that belongs to it.",
+  avoid: "Write a first line below each header at once, if only one that does nothing.",
   fault: true,
   grounds: [byMessage("indentation", { words: /expected an indented block/i, more: 2 })],
+  examples: [
+    example(
+      "python",
+      `load = 12
+if load > 10:
+«    ¦»print("heavy")
+`,
+    ),
+    example(
+      "octave",
+      `load_now = 12;
+if load_now > 10
+  printf("heavy\\n");
+«end¦»
+`,
+    ),
+  ],
 };

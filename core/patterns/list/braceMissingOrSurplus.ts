@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,10 +8,59 @@ export const braceMissingOrSurplus: Pattern = {
   name: "A block mark missing or too many",
   says: "The sign or word that begins or ends a block is left out, or stands there once too often.",
   mends: "Give every block its beginning and its end, once.",
+  cause: "Blocks that are not indented by their depth hide which mark belongs to which.",
+  avoid: "Write the end of a block as soon as its beginning stands there, and indent what is between.",
   fault: true,
   grounds: [
     byEdit("bracket", ({ before, after }) => /[{}]/.test(before + after), 2),
     byEdit("block-end"),
     byMessage("block not closed"),
+  ],
+  examples: [
+    inMain(
+      "java",
+      `for (int trip = 1; trip <= 2; trip++) {
+    System.out.println("Trip " + trip);
+«}
+¦»System.out.println("done");
+`,
+    ),
+    inMain(
+      "c",
+      `for (int trip = 1; trip <= 2; trip++) {
+    printf("Trip %d\\n", trip);
+«}
+¦»printf("done\\n");
+`,
+    ),
+    inMain(
+      "csharp",
+      `for (int trip = 1; trip <= 2; trip++)
+{
+    Console.WriteLine("Trip " + trip);
+«}
+¦»Console.WriteLine("done");
+`,
+    ),
+    example(
+      "pascal",
+      `var trip: integer;
+begin
+  for trip := 1 to 2 do
+  begin
+    writeln('Trip ', trip);
+«  end;
+¦»  writeln('done');
+end.
+`,
+    ),
+    example(
+      "octave",
+      `for trip = 1:2
+  printf("Trip %d\\n", trip);
+«end
+¦»printf("done\\n");
+`,
+    ),
   ],
 };

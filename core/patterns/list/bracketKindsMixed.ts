@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, putsIn, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,9 +8,46 @@ export const bracketKindsMixed: Pattern = {
   name: "Brackets of two kinds",
   says: "A bracket is closed by one of another kind, or the wrong kind is used for what is meant.",
   mends: "Close each bracket with its own kind.",
+  cause: "The keys of the brackets lie side by side, and their shapes are alike.",
+  avoid: "Let the editor write the closing bracket, and look at the pairs.",
   fault: true,
   grounds: [
     byEdit("bracket", (change) => !putsIn(change) && !takesAway(change), 3),
     byEdit("sign", ({ before, after }) => /^[()[\]{}]+$/.test(before) && /^[()[\]{}]+$/.test(after), 3),
+  ],
+  examples: [
+    example(
+      "python",
+      `loads = [12, 7, 20«]¦)»
+print(loads[0])
+`,
+    ),
+    inMain(
+      "java",
+      `int[] loads = {12, 7, 20};
+System.out.println(loads[0«]¦)»);
+`,
+    ),
+    inMain(
+      "c",
+      `int loads[3] = {12, 7, 20};
+printf("%d\\n", loads[0«]¦)»);
+`,
+    ),
+    example(
+      "octave",
+      `loads = [12, 7, 20«]¦)»;
+printf("%d\\n", loads(1));
+`,
+    ),
+    example(
+      "pascal",
+      `var loads: array[1..3] of integer;
+begin
+  loads[1«]¦)» := 12;
+  writeln(loads[1]);
+end.
+`,
+    ),
   ],
 };

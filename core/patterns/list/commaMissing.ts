@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,9 +8,46 @@ export const commaMissing: Pattern = {
   name: "A comma that is missing",
   says: "Two values of a list or a call have no comma between them.",
   mends: "Put it there.",
+  cause: "A list reads like words side by side.",
+  avoid: "Count the elements and the signs between them.",
   fault: true,
   grounds: [
     byEdit("sign", ({ before, after }) => before.trim() === "" && after.trim() === ",", 4),
     byMessage("sign missing", { words: /comma/i, more: 3 }),
+  ],
+  examples: [
+    example(
+      "python",
+      `loads = [12«,¦» 7]
+print(loads)
+`,
+    ),
+    inMain(
+      "java",
+      `int[] loads = {12«,¦» 7};
+System.out.println(loads.length);
+`,
+    ),
+    inMain(
+      "c",
+      `int loads[2] = {12«,¦» 7};
+printf("%d\\n", loads[1]);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int[] loads = {12«,¦» 7};
+Console.WriteLine(loads.Length);
+`,
+    ),
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 12;
+  writeln('Load '«,¦» load);
+end.
+`,
+    ),
   ],
 };

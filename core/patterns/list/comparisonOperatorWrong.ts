@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,8 @@ export const comparisonOperatorWrong: Pattern = {
   name: "Another comparison",
   says: "A decision compares in another way than is meant.",
   mends: "Use the comparison that is meant.",
+  cause: "Equal and not equal, or two conditions, were taken for each other.",
+  avoid: "Try a value for which it must hold and one for which it must not.",
   fault: true,
   grounds: [
     byEdit(
@@ -15,5 +18,65 @@ export const comparisonOperatorWrong: Pattern = {
       2,
     ),
     byEdit("comparison"),
+  ],
+  examples: [
+    example(
+      "python",
+      `state = "open"
+if state «==¦!=» "open":
+    print("go aboard")
+else:
+    print("wait")
+`,
+    ),
+    inMain(
+      "java",
+      `int bags = 0;
+if (bags «==¦!=» 0)
+    System.out.println("no bags");
+else
+    System.out.println("bags");
+`,
+    ),
+    inMain(
+      "c",
+      `int bags = 0;
+if (bags «==¦!=» 0)
+    printf("no bags\\n");
+else
+    printf("bags\\n");
+`,
+    ),
+    inMain(
+      "csharp",
+      `int bags = 0;
+if (bags «==¦!=» 0)
+    Console.WriteLine("no bags");
+else
+    Console.WriteLine("bags");
+`,
+    ),
+    example(
+      "pascal",
+      `var bags: integer;
+begin
+  bags := 0;
+  if bags «=¦<>» 0 then
+    writeln('no bags')
+  else
+    writeln('bags');
+end.
+`,
+    ),
+    example(
+      "octave",
+      `bags = 0;
+if bags «==¦~=» 0
+  printf("no bags\\n");
+else
+  printf("bags\\n");
+end
+`,
+    ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,68 @@ export const comparisonTurned: Pattern = {
   name: "A comparison the wrong way round",
   says: "Less stands for greater, or greater for less.",
   mends: "Turn the sign.",
+  cause: "The two signs are each other's mirror image.",
+  avoid: "Put a number in for the name and read the comparison aloud.",
   fault: true,
   grounds: [byEdit("comparison", ({ before, after }) => /[<>]/.test(before) && /[<>]/.test(after), 2)],
+  examples: [
+    example(
+      "python",
+      `load = 50
+if load «>¦<» 40:
+    print("too heavy")
+else:
+    print("fine")
+`,
+    ),
+    inMain(
+      "java",
+      `int load = 50;
+if (load «>¦<» 40)
+    System.out.println("too heavy");
+else
+    System.out.println("fine");
+`,
+    ),
+    inMain(
+      "c",
+      `int load = 50;
+if (load «>¦<» 40)
+    printf("too heavy\\n");
+else
+    printf("fine\\n");
+`,
+    ),
+    inMain(
+      "csharp",
+      `int load = 50;
+if (load «>¦<» 40)
+    Console.WriteLine("too heavy");
+else
+    Console.WriteLine("fine");
+`,
+    ),
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 50;
+  if load «>¦<» 40 then
+    writeln('too heavy')
+  else
+    writeln('fine');
+end.
+`,
+    ),
+    example(
+      "octave",
+      `load_now = 50;
+if load_now «>¦<» 40
+  printf("too heavy\\n");
+else
+  printf("fine\\n");
+end
+`,
+    ),
+  ],
 };

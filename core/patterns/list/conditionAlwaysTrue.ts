@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,37 @@ export const conditionAlwaysTrue: Pattern = {
   name: "A condition that always holds",
   says: "A condition holds, or fails, whatever its values are.",
   mends: "Compare each value with what it is to be compared with.",
+  cause: "A value stands for a condition by itself, or two limits exclude nothing.",
+  avoid: "Look for a value for which it must fail.",
   fault: true,
   grounds: [byEdit("comparison-left-out", () => true, 4)],
+  examples: [
+    example(
+      "python",
+      `ferry = "gull"
+if ferry == "tern" or «ferry == ¦»"puffin":
+    print("leaves")
+else:
+    print("unknown")
+`,
+    ),
+    inMain(
+      "java",
+      `int age = 30;
+if (age < 14 «&&¦||» age > 2)
+    System.out.println("child");
+else
+    System.out.println("other");
+`,
+    ),
+    inMain(
+      "c",
+      `int deck = 3;
+if (deck == 1 || «deck == ¦»2)
+    printf("below\\n");
+else
+    printf("above\\n");
+`,
+    ),
+  ],
 };

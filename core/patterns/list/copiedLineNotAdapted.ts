@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,41 @@ export const copiedLineNotAdapted: Pattern = {
   name: "A copied line that was not adapted",
   says: "A line was copied and still uses a name or value of the one that it was copied from.",
   mends: "Change what differs.",
+  cause: "A copy is right in all but one place, and the eye takes it for the line above.",
+  avoid: "After copying, look at every name and number of the copy.",
   fault: true,
   grounds: [byEdit("other-name", () => true, 1)],
+  examples: [
+    example(
+      "octave",
+      `tides = [3, 5, 4];
+first = tides(1);
+second = tides(«2¦1»);
+printf("%d %d\\n", first, second);
+`,
+    ),
+    example(
+      "python",
+      `tides = [3, 5, 4]
+first = tides[0]
+second = tides[«1¦0»]
+print(first, second)
+`,
+    ),
+    inMain(
+      "java",
+      `int[] tides = {3, 5, 4};
+int first = tides[0];
+int second = tides[«1¦0»];
+System.out.println(first + " " + second);
+`,
+    ),
+    inMain(
+      "c",
+      `int adults = 2, children = 3;
+printf("adults %d\\n", adults);
+printf("children %d\\n", «children¦adults»);
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Two decimal numbers are compared for equality, and differ in their last digits. */
@@ -6,6 +7,61 @@ export const decimalComparedExactly: Pattern = {
   name: "Decimals compared exactly",
   says: "Two decimal numbers are compared for equality, and differ in their last digits.",
   mends: "Compare with a tolerance.",
+  cause: "Many decimals cannot be kept exactly, so two ways to the same number differ in the last digit.",
+  avoid: "Ask whether the difference is small.",
   fault: true,
   grounds: [],
+  examples: [
+    example(
+      "python",
+      `tide = 0.1 + 0.2
+if «abs(tide - 0.3) < 0.001¦tide == 0.3»:
+    print("low")
+else:
+    print("other")
+`,
+    ),
+    inMain(
+      "java",
+      `double tide = 0.1 + 0.2;
+if («Math.abs(tide - 0.3) < 0.001¦tide == 0.3»)
+    System.out.println("low");
+else
+    System.out.println("other");
+`,
+    ),
+    example(
+      "c",
+      `#include <stdio.h>
+#include <math.h>
+int main(void) {
+    double tide = 0.1 + 0.2;
+    if («fabs(tide - 0.3) < 0.001¦tide == 0.3»)
+        printf("low\\n");
+    else
+        printf("other\\n");
+    return 0;
+}
+`,
+    ),
+    inMain(
+      "csharp",
+      `double tide = 0.1 + 0.2;
+if («Math.Abs(tide - 0.3) < 0.001¦tide == 0.3»)
+    Console.WriteLine("low");
+else
+    Console.WriteLine("other");
+`,
+    ),
+    example(
+      "octave",
+      `tide = 0.1 + 0.2;
+if «abs(tide - 0.3) < 0.001¦tide == 0.3»
+  printf("low\\n");
+else
+  printf("other\\n");
+end
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A default value that can change is made once and kept from call to call. */
@@ -6,6 +7,22 @@ export const defaultShared: Pattern = {
   name: "One default for all calls",
   says: "A default value that can change is made once and kept from call to call.",
   mends: "Make it in the function.",
+  cause: "The default is made once, when the function is made.",
+  avoid: "Let the default be nothing, and make the list inside.",
   fault: true,
   grounds: [],
+  examples: [
+    example(
+      "python",
+      `def board(name, deck=«None¦[]»):
+«    if deck is None:
+        deck = []
+¦»    deck.append(name)
+    return deck
+
+board("K1")
+print(board("K2"))
+`,
+    ),
+  ],
 };

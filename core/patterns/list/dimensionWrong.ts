@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A length or an element is asked for in the wrong direction of an array. */
@@ -6,6 +7,28 @@ export const dimensionWrong: Pattern = {
   name: "The other dimension",
   says: "A length or an element is asked for in the wrong direction of an array.",
   mends: "Ask for the one that is meant.",
+  cause: "Rows and columns were taken for each other.",
+  avoid: "Draw the array, and say which number is which.",
   fault: true,
   grounds: [],
+  examples: [
+    example(
+      "octave",
+      `seats = [1, 2, 3; 4, 5, 6];
+printf("%d\\n", size(seats, «2¦1»));
+`,
+    ),
+    example(
+      "python",
+      `seats = [[1, 2, 3], [4, 5, 6]]
+print(len(seats«[0]¦»))
+`,
+    ),
+    inMain(
+      "java",
+      `int[][] seats = {{1, 2, 3}, {4, 5, 6}};
+System.out.println(seats«[0]¦».length);
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,42 @@ export const elseOfNearerIf: Pattern = {
   name: "An else of the nearer if",
   says: "An else belongs to another decision than its layout shows.",
   mends: "Mark the block of the inner decision.",
+  cause: "An else belongs to the nearest if, however it is indented.",
+  avoid: "Mark the inner block.",
   fault: true,
   grounds: [byEdit(["chain", "indentation", "block-marks"], ({ lineBefore }) => /\belse\b/.test(lineBefore), 1)],
+  examples: [
+    inMain(
+      "java",
+      `int age = 30;
+boolean islander = false;
+if (age < 14) «{¦»
+    if (islander)
+        System.out.println("free");
+«} ¦»else
+    System.out.println("full fare");
+`,
+    ),
+    inMain(
+      "c",
+      `int age = 30, islander = 0;
+if (age < 14) «{¦»
+    if (islander)
+        printf("free\\n");
+«} ¦»else
+    printf("full fare\\n");
+`,
+    ),
+    inMain(
+      "csharp",
+      `int age = 30;
+bool islander = false;
+if (age < 14) «{¦»
+    if (islander)
+        Console.WriteLine("free");
+«} ¦»else
+    Console.WriteLine("full fare");
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,35 @@ export const emptyReferenceUsed: Pattern = {
   name: "Something that is not there is used",
   says: "A variable holds no object, and something of that object is asked for.",
   mends: "Make the object first, or ask whether it is there.",
+  cause: "The variable was never given an object, or what was looked for was not found.",
+  avoid: "After every search ask first whether anything was found.",
   fault: true,
   grounds: [byMessage("empty reference", { more: 2 }), byMessage("memory misused")],
+  examples: [
+    example(
+      "python",
+      `names = {"tern": 12}
+load = names.get("«tern¦gull»")
+print(load + 1)
+`,
+    ),
+    inMain(
+      "java",
+      `String ferry = «"tern"¦null»;
+System.out.println(ferry.length());
+`,
+    ),
+    inMain(
+      "csharp",
+      `string ferry = «"tern"¦null»;
+Console.WriteLine(ferry.Length);
+`,
+    ),
+    inMain(
+      "c",
+      `char *found = strchr("tern", '«r¦x»');
+printf("%c\\n", *found);
+`,
+    ),
+  ],
 };

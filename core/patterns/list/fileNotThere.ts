@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,67 @@ export const fileNotThere: Pattern = {
   name: "A file that is not there",
   says: "A file is opened under a name or at a place where there is none.",
   mends: "Name the file that is there, or handle that it is missing.",
+  cause: "The file has another name, lies in another folder, or was taken away.",
+  avoid: "Write the file yourself in a small run, or ask whether it is there.",
   fault: true,
   grounds: [byMessage("file missing", { of: "runtime", more: 25 })],
+  examples: [
+    example(
+      "python",
+      `with open("loads.txt", "w") as file:
+    file.write("12")
+with open("«loads¦load».txt") as file:
+    print(file.read())
+`,
+    ),
+    example(
+      "java",
+      `import java.nio.file.*;
+public class Main {
+    public static void main(String[] args) throws Exception {
+        Files.writeString(Path.of("loads.txt"), "12");
+        System.out.println(Files.readString(Path.of("«loads¦load».txt")));
+    }
+}
+`,
+    ),
+    example(
+      "csharp",
+      `using System;
+using System.IO;
+class Program
+{
+    static void Main()
+    {
+        File.WriteAllText("loads.txt", "12");
+        Console.WriteLine(File.ReadAllText("«loads¦load».txt"));
+    }
+}
+`,
+    ),
+    example(
+      "pascal",
+      `var note: text; line: string;
+begin
+  assign(note, 'loads.txt');
+  rewrite(note);
+  writeln(note, '12');
+  close(note);
+  assign(note, '«loads¦load».txt');
+  reset(note);
+  readln(note, line);
+  writeln(line);
+end.
+`,
+    ),
+    example(
+      "octave",
+      `file = fopen("loads.txt", "w");
+fprintf(file, "12");
+fclose(file);
+printf("%s\\n", fileread("«loads¦load».txt"));
+delete("loads.txt");
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A variable that is to remember that something happened is not set where it happens. */
@@ -6,6 +7,42 @@ export const flagNotSet: Pattern = {
   name: "A mark that is never set",
   says: "A variable that is to remember that something happened is not set where it happens.",
   mends: "Set it there.",
+  cause: "It was thought of where it is asked and forgotten where it happens.",
+  avoid: "Write both lines together: the one that sets it and the one that asks.",
   fault: true,
   grounds: [],
+  examples: [
+    example(
+      "python",
+      `loads = [12, 50, 7]
+heavy = False
+for load in loads:
+    if load > 40:
+        heavy = «True¦False»
+print(heavy)
+`,
+    ),
+    inMain(
+      "java",
+      `int[] loads = {12, 50, 7};
+boolean heavy = false;
+for (int load : loads)
+    if (load > 40)
+        heavy = «true¦false»;
+System.out.println(heavy);
+`,
+    ),
+    example(
+      "python",
+      `loads = [12, 50, 7]
+found = False
+for load in loads:
+    if load > 40:
+        print("heavy")
+«        found = True
+¦»if not found:
+    print("none is heavy")
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,50 @@ export const formulaBracketsMissing: Pattern = {
   name: "A formula without its brackets",
   says: "Operators take hold of their neighbours in another order than is meant.",
   mends: "Put brackets around what is worked out first.",
+  cause: "Times and divided by take hold before plus and minus.",
+  avoid: "Put brackets around whatever is worked out first.",
   fault: true,
   grounds: [byEdit("formula-brackets", () => true, 2)],
+  examples: [
+    example(
+      "python",
+      `print(«(12 + 20)¦12 + 20» / 2)
+`,
+    ),
+    inMain(
+      "java",
+      `int a = 12, b = 20;
+System.out.println(«(a + b)¦a + b» / 2);
+`,
+    ),
+    inMain(
+      "c",
+      `int a = 12, b = 20;
+printf("%d\\n", «(a + b)¦a + b» / 2);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int a = 12, b = 20;
+Console.WriteLine(«(a + b)¦a + b» / 2);
+`,
+    ),
+    example(
+      "pascal",
+      `var a, b: integer;
+begin
+  a := 12;
+  b := 20;
+  writeln(«(a + b)¦a + b» div 2);
+end.
+`,
+    ),
+    example(
+      "octave",
+      `a = 12;
+b = 20;
+printf("%d\\n", «(a + b)¦a + b» / 2);
+`,
+    ),
+  ],
 };

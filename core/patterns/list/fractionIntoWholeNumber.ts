@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,9 +8,40 @@ export const fractionIntoWholeNumber: Pattern = {
   name: "A fraction put into a whole number",
   says: "A decimal value is given to a variable for whole numbers and loses its fraction.",
   mends: "Use a decimal type, or round on purpose.",
+  cause: "A variable for whole numbers has no place behind the point.",
+  avoid: "Choose the type by what the value can be.",
   fault: true,
   grounds: [
     byMessage("precision lost", { more: 3 }),
     byEdit("declaration", ({ before, after }) => /int/i.test(before) && /double|float|real/i.test(after), 3),
+  ],
+  examples: [
+    inMain(
+      "java",
+      `«double¦int» tide = 3.5;
+System.out.println(tide);
+`,
+    ),
+    inMain(
+      "c",
+      `«double¦int» tide = 3.5;
+printf("%.1f\\n", «tide¦(double) tide»);
+`,
+    ),
+    inMain(
+      "csharp",
+      `«double¦int» tide = 3.5;
+Console.WriteLine(tide);
+`,
+    ),
+    example(
+      "pascal",
+      `var tide: «real¦integer»;
+begin
+  tide := 7 / 2;
+  writeln(tide:0:1);
+end.
+`,
+    ),
   ],
 };

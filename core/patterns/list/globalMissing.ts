@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,22 @@ export const globalMissing: Pattern = {
   name: "A variable of the program taken for one's own",
   says: "A function gives a value to a variable of the program without saying that it means it.",
   mends: "Say so, or hand the value over.",
+  cause: "Giving a value inside of a function makes a variable of its own.",
+  avoid: "Hand values in and give them back.",
   fault: true,
   grounds: [byEdit("scope-word", () => true, 5)],
+  examples: [
+    example(
+      "python",
+      `total = 0
+
+def add(load):
+«    global total
+¦»    total = total + load
+
+add(12)
+print(total)
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A handler takes every error, so that a fault of the program is hidden. */
@@ -6,6 +7,19 @@ export const handlerCatchesTooMuch: Pattern = {
   name: "A handler that catches too much",
   says: "A handler takes every error, so that a fault of the program is hidden.",
   mends: "Catch only what is expected.",
+  cause: "A handler for everything also takes the slips of the program itself.",
+  avoid: "Name the one error that is expected.",
   fault: true,
   grounds: [],
+  examples: [
+    example(
+      "python",
+      `loads = {"tern": 12}
+try:
+    print(«loads¦load»["tern"])
+except Exception:
+    print("no such ferry")
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,21 @@ export const handlerMissing: Pattern = {
   name: "An error that must be handled",
   says: "Something can fail in a way that the language wants handled, and is not.",
   mends: "Handle or declare it.",
+  cause: "The language wants every such failure handled or declared.",
+  avoid: "Read which error the message names, and say what is to happen then.",
   fault: true,
   grounds: [byMessage("not handled", { more: 4 })],
+  examples: [
+    example(
+      "java",
+      `import java.nio.file.*;
+public class Main {
+    public static void main(String[] args)« throws Exception¦» {
+        System.out.println(Files.exists(Path.of("deck.txt")));
+        Thread.sleep(1);
+    }
+}
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,12 +8,30 @@ export const inPlaceResultUsed: Pattern = {
   name: "The result of what changes in place",
   says: "A method changes its object and gives nothing back, and its result is used.",
   mends: "Use the object itself.",
+  cause: "Some methods change their object and give nothing back.",
+  avoid: "Look it up: does it change or does it give back?",
   fault: true,
   grounds: [
     byEdit(
       "result-thrown-away",
       ({ lineBefore }) => /=.*\.(?:sort|append|reverse|add|push|insert|extend)\(/.test(lineBefore),
       6,
+    ),
+  ],
+  examples: [
+    example(
+      "python",
+      `loads = [12, 7, 20]
+«loads.sort()¦loads = loads.sort()»
+print(loads)
+`,
+    ),
+    example(
+      "python",
+      `loads = [12, 7]
+«loads.append(20)¦loads = loads.append(20)»
+print(loads)
+`,
     ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,10 +8,64 @@ export const indexPastEnd: Pattern = {
   name: "A position past the end",
   says: "An element is asked for behind the last one or before the first one.",
   mends: "Let the position stay inside of what is there.",
+  cause:
+    "The last element has the number of elements less one where counting begins at 0; or the list is shorter than was thought.",
+  avoid: "Let the list itself say how long it is.",
+  cause:
+    "The last element has the number of elements less one where counting begins at 0; or the list is shorter than was thought.",
+  avoid: "Let the list itself say how long it is.",
   fault: true,
   grounds: [
     byEdit(["by-one", "constant", "comparison"], (_, { message }) => message?.kind === "index out of range", 5),
     byMessage("index out of range", { more: 2 }),
     byMessage("memory misused"),
+  ],
+  examples: [
+    example(
+      "python",
+      `loads = [12, 7, 20]
+print(loads[«2¦3»])
+`,
+    ),
+    inMain(
+      "java",
+      `int[] loads = {12, 7, 20};
+for (int at = 0; at «<¦<=» loads.length; at++)
+    System.out.println(loads[at]);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int[] loads = {12, 7, 20};
+for (int at = 0; at «<¦<=» loads.Length; at++)
+    Console.WriteLine(loads[at]);
+`,
+    ),
+    example(
+      "octave",
+      `loads = [12, 7, 20];
+printf("%d\\n", loads(«3¦4»));
+`,
+    ),
+    inMain(
+      "c",
+      `int loads[3] = {12, 7, 20};
+int sum = 0;
+for (int at = 0; at < «3¦300000»; at++)
+    sum += loads[at];
+printf("%d\\n", sum);
+`,
+    ),
+    example(
+      "pascal",
+      `var loads: array[1..3] of integer; at: integer;
+begin
+  {$R+}
+  for at := 1 to «3¦4» do
+    loads[at] := at * 10;
+  writeln(loads[3]);
+end.
+`,
+    ),
   ],
 };

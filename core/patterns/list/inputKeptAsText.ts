@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { readsInput } from "../shape.ts";
@@ -8,6 +9,31 @@ export const inputKeptAsText: Pattern = {
   name: "Typed input stays text",
   says: "What was typed in is used as a text where a number is meant.",
   mends: "Make it a number once it is read.",
+  cause: "What is typed in arrives as a text in some languages, also where it looks like a number.",
+  avoid: "Make it a number in the very line that reads it.",
   fault: true,
   grounds: [byEdit("conversion", ({ lineAfter, lineBefore }) => readsInput(lineBefore + lineAfter), 4)],
+  examples: [
+    example(
+      "python",
+      `load = «int(input())¦input()»
+print(load * 2)
+`,
+      "12\n",
+    ),
+    example(
+      "python",
+      `bags = «int(input())¦input()»
+print(9 + bags)
+`,
+      "3\n",
+    ),
+    example(
+      "octave",
+      `load_now = input(""«¦, "s"»);
+printf("%d\\n", load_now * 2);
+`,
+      "12\n",
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,30 @@ export const keyNotThere: Pattern = {
   name: "A key that is not there",
   says: "A dictionary is asked for a key that it does not hold.",
   mends: "Ask whether it is there, or put it in first.",
+  cause: "The key was never put in, or is written another way.",
+  avoid: "Ask whether it is there, or give a value for the case that it is not.",
   fault: true,
   grounds: [byMessage("key missing", { more: 3 })],
+  examples: [
+    example(
+      "python",
+      `fares = {"adult": 9, "child": 4}
+print(fares["«child¦kid»"])
+`,
+    ),
+    inMain(
+      "csharp",
+      `var fares = new Dictionary<string, int> { { "adult", 9 }, { "child", 4 } };
+Console.WriteLine(fares["«child¦kid»"]);
+`,
+    ),
+    inMain(
+      "java",
+      `Map<String, Integer> fares = new HashMap<>();
+fares.put("child", 4);
+int fare = fares.get("«child¦kid»");
+System.out.println(fare);
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isOther } from "../shape.ts";
@@ -8,6 +9,63 @@ export const keywordMisspelt: Pattern = {
   name: "A word of the language misspelt",
   says: "A word of the language is misspelt, written in another letter case or left out.",
   mends: "Write the word as the language has it.",
+  cause: "A misspelt word is read as a name, and the reading stops behind it.",
+  avoid: "Look at the colours: a word of the language has its own.",
   fault: true,
   grounds: [byEdit("word", ({ before, lineAfter }) => !isOther(before) && !/else\s+if/.test(lineAfter), 1)],
+  examples: [
+    example(
+      "python",
+      `load = 12
+«while¦whlie» load > 10:
+    load -= 1
+print(load)
+`,
+    ),
+    inMain(
+      "java",
+      `int load = 12;
+«while¦wihle» (load > 10) {
+    load--;
+}
+System.out.println(load);
+`,
+    ),
+    inMain(
+      "c",
+      `int load = 12;
+«while¦whlie» (load > 10)
+    load--;
+printf("%d\\n", load);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int load = 12;
+«while¦While» (load > 10)
+    load--;
+Console.WriteLine(load);
+`,
+    ),
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 12;
+  while load > 10 «do¦od»
+    load := load - 1;
+  writeln(load);
+end.
+`,
+    ),
+    example(
+      "octave",
+      `load_now = 12;
+«while¦whlie» load_now > 10
+  load_now -= 1;
+end
+printf("%d\\n", load_now);
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,50 @@ export const laterIfOverrides: Pattern = {
   name: "A later decision that overrides",
   says: "Decisions that are to exclude each other are asked one after the other, and a later one wins.",
   mends: "Ask the later ones only where the earlier ones failed.",
+  cause: "Each decision is asked by itself, also after one has held.",
+  avoid: "Ask the next only where the former did not hold.",
   fault: true,
   grounds: [byEdit("chain", () => true, 3)],
+  examples: [
+    example(
+      "python",
+      `age = 10
+if age < 14:
+    fare = 4
+«elif¦if» age < 65:
+    fare = 9
+print(fare)
+`,
+    ),
+    inMain(
+      "java",
+      `int age = 10, fare = 0;
+if (age < 14)
+    fare = 4;
+«else ¦»if (age < 65)
+    fare = 9;
+System.out.println(fare);
+`,
+    ),
+    inMain(
+      "c",
+      `int age = 10, fare = 0;
+if (age < 14)
+    fare = 4;
+«else ¦»if (age < 65)
+    fare = 9;
+printf("%d\\n", fare);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int age = 10, fare = 0;
+if (age < 14)
+    fare = 4;
+«else ¦»if (age < 65)
+    fare = 9;
+Console.WriteLine(fare);
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,9 +8,50 @@ export const letterForMultiplication: Pattern = {
   name: "A letter or nothing for times",
   says: "Multiplication is written as on paper: with an x, or with nothing between.",
   mends: "Write the language's own sign for times.",
+  cause: "On paper a cross, a point or nothing at all stands for times.",
+  avoid: "Write the sign for times each time, also before a bracket.",
   fault: true,
   grounds: [
     byEdit("sign", ({ before, after }) => after.trim() === "*" && /^\s*[xX×]?\s*$/.test(before), 3),
     byEdit("sign", ({ after }) => /^\s*\*\s*$/.test(after)),
+  ],
+  examples: [
+    example(
+      "pascal",
+      `var fare: integer;
+begin
+  fare := 4 «*¦x» 3;
+  writeln(fare);
+end.
+`,
+    ),
+    example(
+      "python",
+      `seats = 4
+fare = 3 «*¦x» seats
+print(fare)
+`,
+    ),
+    inMain(
+      "java",
+      `int seats = 4;
+int fare = 3 «* ¦»seats;
+System.out.println(fare);
+`,
+    ),
+    inMain(
+      "c",
+      `int seats = 4;
+int fare = 3 «*¦x» seats;
+printf("%d\\n", fare);
+`,
+    ),
+    example(
+      "octave",
+      `seats = 4;
+fare = 3 «*¦x» seats;
+printf("%d\\n", fare);
+`,
+    ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isMember, isOwn } from "../shape.ts";
@@ -8,9 +9,46 @@ export const libraryNameMisspelt: Pattern = {
   name: "A name of the library misspelt",
   says: "A function or module that comes with the language is misspelt or written in another letter case.",
   mends: "Write it as the library has it.",
+  cause: "The language knows its own functions by their exact letters.",
+  avoid: "Let the editor complete the name, or copy it from a program that runs.",
   fault: true,
   grounds: [
     byEdit("name", (change, evidence) => !isOwn(change, evidence) && !isMember(change), 1),
     byMessage("unknown name", { words: /did you mean/i }),
+  ],
+  examples: [
+    example(
+      "python",
+      `loads = [12, 7, 20]
+print(«max¦mxa»(loads))
+`,
+    ),
+    inMain(
+      "java",
+      `System.out.«println¦printn»("Tern leaves");
+`,
+    ),
+    inMain(
+      "c",
+      `«printf¦prinft»("Tern leaves\\n");
+`,
+    ),
+    inMain(
+      "csharp",
+      `Console.«WriteLine¦WritLine»("Tern leaves");
+`,
+    ),
+    example(
+      "pascal",
+      `begin
+  «writeln¦wirteln»('Tern leaves');
+end.
+`,
+    ),
+    example(
+      "octave",
+      `«printf¦pritnf»("Tern leaves\\n");
+`,
+    ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isLimitMoved } from "../shape.ts";
@@ -8,9 +9,68 @@ export const limitOffByOne: Pattern = {
   name: "One too far or not far enough",
   says: "A limit is one off: its last value is left out, or one more is taken in.",
   mends: "Decide whether the limit itself belongs to it.",
+  cause: "“Up to” leaves open whether the last one belongs to it.",
+  avoid: "Try the limit itself, one below it and one above.",
   fault: true,
   grounds: [
     byEdit("comparison", ({ lineBefore, lineAfter }) => isLimitMoved(lineBefore, lineAfter), 3),
     byEdit(["by-one"], () => true, 1),
+  ],
+  examples: [
+    example(
+      "python",
+      `age = 14
+if age «<=¦<» 14:
+    print("child")
+else:
+    print("adult")
+`,
+    ),
+    example(
+      "python",
+      `for trip in range(1, «4¦3»):
+    print("Trip", trip)
+`,
+    ),
+    inMain(
+      "java",
+      `for (int trip = 1; trip «<=¦<» 3; trip++)
+    System.out.println("Trip " + trip);
+`,
+    ),
+    inMain(
+      "c",
+      `for (int trip = 1; trip «<=¦<» 3; trip++)
+    printf("Trip %d\\n", trip);
+`,
+    ),
+    inMain(
+      "csharp",
+      `for (int trip = 1; trip «<=¦<» 3; trip++)
+    Console.WriteLine("Trip " + trip);
+`,
+    ),
+    example(
+      "pascal",
+      `var age: integer;
+begin
+  age := 14;
+  if age «<=¦<» 14 then
+    writeln('child')
+  else
+    writeln('adult');
+end.
+`,
+    ),
+    example(
+      "octave",
+      `age = 14;
+if age «<=¦<» 14
+  printf("child\\n");
+else
+  printf("adult\\n");
+end
+`,
+    ),
   ],
 };

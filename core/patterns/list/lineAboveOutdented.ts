@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,8 +8,22 @@ export const lineAboveOutdented: Pattern = {
   name: "The line above is outdented",
   says: "The fault lies in the line before: it left the block too early, so the reported one fits nowhere.",
   mends: "Indent the line above.",
+  cause: "The line that is named fits; the one above left the block too early.",
+  avoid: "Look at the line above as well whenever the indentation is named.",
   fault: true,
   grounds: [
     byEdit("indentation", ({ line }, { class: of, message }) => of === "syntax" && message?.line === line + 1, 3),
+  ],
+  examples: [
+    example(
+      "python",
+      `load = 12
+if load > 10:
+    print("heavy")
+«    ¦»print("wait")
+else:
+    print("light")
+`,
+    ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,34 @@ export const listSharedByAlias: Pattern = {
   name: "One list under two names",
   says: "Two names hold one list, and what is changed by one shows in the other.",
   mends: "Make a copy.",
+  cause: "Giving a list to a second name copies nothing.",
+  avoid: "Draw names and lists as boxes with arrows.",
   fault: true,
   grounds: [byEdit("copied", () => true, 2)],
+  examples: [
+    example(
+      "python",
+      `morning = [12, 7]
+evening = «list(morning)¦morning»
+evening.append(20)
+print(morning)
+`,
+    ),
+    inMain(
+      "java",
+      `int[] morning = {12, 7};
+int[] evening = morning«.clone()¦»;
+evening[0] = 20;
+System.out.println(morning[0]);
+`,
+    ),
+    inMain(
+      "csharp",
+      `var morning = new List<int> { 12, 7 };
+var evening = «new List<int>(morning)¦morning»;
+evening.Add(20);
+Console.WriteLine(morning.Count);
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,43 @@ export const literalZeroDivisor: Pattern = {
   name: "Divided by a plain zero",
   says: "The divisor is a zero that stands in the text.",
   mends: "Divide by what is meant.",
+  cause: "A number was mistyped, or stands for one that was still to be found.",
+  avoid: "Give the number a name, so that a zero looks wrong.",
   fault: true,
   grounds: [byMessage("division by zero", { words: /literal|constant/i, more: 3 })],
+  examples: [
+    example(
+      "python",
+      `load = 12
+print(load // «4¦0»)
+`,
+    ),
+    inMain(
+      "java",
+      `int load = 12;
+System.out.println(load / «4¦0»);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int load = 12;
+Console.WriteLine(load / «4¦0»);
+`,
+    ),
+    inMain(
+      "c",
+      `int load = 12;
+printf("%d\\n", load / «4¦0»);
+`,
+    ),
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 12;
+  writeln(load div «4¦0»);
+end.
+`,
+    ),
+  ],
 };

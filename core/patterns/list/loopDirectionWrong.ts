@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,32 @@ export const loopDirectionWrong: Pattern = {
   name: "A loop that counts the wrong way",
   says: "A loop counts up where it is to count down, or down where it is to count up.",
   mends: "Turn it.",
+  cause: "The beginning is larger than the end, and the loop counts up.",
+  avoid: "Say whether it counts up or down.",
   fault: true,
   grounds: [byEdit("direction", () => true, 2)],
+  examples: [
+    example(
+      "python",
+      `for seats in range(3, 0«, -1¦»):
+    print(seats)
+`,
+    ),
+    example(
+      "pascal",
+      `var seats: integer;
+begin
+  for seats := 3 «downto¦to» 1 do
+    writeln(seats);
+end.
+`,
+    ),
+    example(
+      "octave",
+      `for seats = 3:«-1:¦»1
+  printf("%d\\n", seats);
+end
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isStart } from "../shape.ts";
@@ -8,12 +9,56 @@ export const loopStartWrong: Pattern = {
   name: "A loop that begins at the wrong value",
   says: "The first pass comes too early or too late.",
   mends: "Begin with the first one that is meant.",
+  cause: "Counting begins at 0 for positions and at 1 for people.",
+  avoid: "Say what the first pass must do.",
   fault: true,
   grounds: [
     byEdit(
       ["by-one", "start-value", "constant"],
       ({ lineBefore }) => /^\s*(?:for\b|FOR\b)/.test(lineBefore) && isStart(lineBefore),
       3,
+    ),
+  ],
+  examples: [
+    example(
+      "python",
+      `for trip in range(«1¦0», 4):
+    print("Trip", trip)
+`,
+    ),
+    inMain(
+      "java",
+      `for (int trip = «1¦0»; trip <= 3; trip++)
+    System.out.println("Trip " + trip);
+`,
+    ),
+    inMain(
+      "c",
+      `for (int trip = «1¦2»; trip <= 3; trip++)
+    printf("Trip %d\\n", trip);
+`,
+    ),
+    inMain(
+      "csharp",
+      `for (int trip = «1¦0»; trip <= 3; trip++)
+    Console.WriteLine("Trip " + trip);
+`,
+    ),
+    example(
+      "pascal",
+      `var trip: integer;
+begin
+  for trip := «1¦0» to 3 do
+    writeln('Trip ', trip);
+end.
+`,
+    ),
+    example(
+      "octave",
+      `for trip = «1¦0»:3
+  printf("Trip %d\\n", trip);
+end
+`,
     ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,38 @@ export const loopTestsWrongVariable: Pattern = {
   name: "A loop that asks another variable",
   says: "The condition of a loop asks for a variable that is not the one that moves.",
   mends: "Ask for the one that moves.",
+  cause: "Two names of one loop were taken for each other.",
+  avoid: "The name in the condition must be one that changes inside.",
   fault: true,
   grounds: [byEdit("other-name", ({ lineBefore }) => /^\s*(?:while|for|until)\b/i.test(lineBefore), 3)],
+  examples: [
+    inMain(
+      "c",
+      `int trip = 1, most = 3, seats = 9;
+while («trip¦seats» <= most) {
+    printf("Trip %d\\n", trip);
+    trip++;
+}
+`,
+    ),
+    example(
+      "python",
+      `trip = 1
+most = 3
+seats = 2
+while «trip¦seats» <= most:
+    print("Trip", trip)
+    trip = trip + 1
+`,
+    ),
+    inMain(
+      "java",
+      `int trip = 1, most = 3, seats = 9;
+while («trip¦seats» <= most) {
+    System.out.println("Trip " + trip);
+    trip++;
+}
+`,
+    ),
+  ],
 };

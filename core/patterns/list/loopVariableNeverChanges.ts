@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,69 @@ export const loopVariableNeverChanges: Pattern = {
   name: "A loop in which nothing changes",
   says: "Nothing in the loop moves what its condition waits for.",
   mends: "Change it in every pass.",
+  cause: "The line that would change it is missing, or changes another name.",
+  avoid: "Ask of every loop: where does it begin, when does it end, what moves?",
   fault: true,
   grounds: [byEdit("loop-change", () => true, 3)],
+  examples: [
+    example(
+      "python",
+      `trip = 1
+while trip <= 3:
+    print("Trip", trip)
+«    trip = trip + 1
+¦»
+`,
+    ),
+    inMain(
+      "java",
+      `int trip = 1;
+while (trip <= 3) {
+    System.out.println("Trip " + trip);
+«    trip++;
+¦»}
+`,
+    ),
+    inMain(
+      "c",
+      `int trip = 1;
+while (trip <= 3) {
+    printf("Trip %d\\n", trip);
+«    trip++;
+¦»}
+`,
+    ),
+    inMain(
+      "csharp",
+      `int trip = 1;
+while (trip <= 3)
+{
+    Console.WriteLine("Trip " + trip);
+«    trip++;
+¦»}
+`,
+    ),
+    example(
+      "pascal",
+      `var trip: integer;
+begin
+  trip := 1;
+  while trip <= 3 do
+  begin
+    writeln('Trip ', trip);
+«    trip := trip + 1;
+¦»  end;
+end.
+`,
+    ),
+    example(
+      "octave",
+      `trip = 1;
+while trip <= 3
+  printf("Trip %d\\n", trip);
+«  trip = trip + 1;
+¦»end
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isMember } from "../shape.ts";
@@ -8,6 +9,44 @@ export const memberMisspelt: Pattern = {
   name: "A part of an object misspelt",
   says: "An object is asked for a method or field under a name that it has not.",
   mends: "Use the name that the object's kind has.",
+  cause: "What an object has is known by its exact letters, and often only when the line is reached.",
+  avoid: "Let the editor list what the object has.",
   fault: true,
   grounds: [byEdit("name", (change) => isMember(change), 4), byMessage("unknown member", { more: 2 })],
+  examples: [
+    example(
+      "python",
+      `ferry = "tern"
+print(ferry.«upper¦uper»())
+`,
+    ),
+    inMain(
+      "java",
+      `String ferry = "tern";
+System.out.println(ferry.«toUpperCase¦toUppercase»());
+`,
+    ),
+    inMain(
+      "csharp",
+      `string ferry = "tern";
+Console.WriteLine(ferry.«ToUpper¦ToUper»());
+`,
+    ),
+    inMain(
+      "c",
+      `struct ferry { int load; };
+struct ferry tern = { 12 };
+printf("%d\\n", tern.«load¦laod»);
+`,
+    ),
+    example(
+      "python",
+      `class Ferry:
+    def __init__(self, load):
+        self.load = load
+
+print(Ferry(12).«load¦laod»)
+`,
+    ),
+  ],
 };

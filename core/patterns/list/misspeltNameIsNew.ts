@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,27 @@ export const misspeltNameIsNew: Pattern = {
   name: "A misspelt name that makes a new variable",
   says: "A name is misspelt where a value is given, and the language makes another variable of it.",
   mends: "Write the name as it is elsewhere.",
+  cause: "Giving a value to a misspelt name makes a second variable, and nobody complains.",
+  avoid: "Copy long names; ask the language to insist on declarations where it can.",
   fault: true,
   grounds: [byEdit("name", (_, { class: of }) => of === "logic", 7)],
+  examples: [
+    example(
+      "python",
+      `total = 0
+for load in [12, 7]:
+    «total¦totl» = total + load
+print(total)
+`,
+    ),
+    example(
+      "octave",
+      `total = 0;
+for load_now = [12, 7]
+  «total¦totl» = total + load_now;
+end
+printf("%d\\n", total);
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,37 @@ export const namePrintedAsText: Pattern = {
   name: "A name in quotes",
   says: "A name stands in quotes, so that its letters are used and not its value.",
   mends: "Take the quotes away.",
+  cause: "In quotes a name is only its letters.",
+  avoid: "Quotes are for words that are to appear as they are.",
   fault: true,
   grounds: [byEdit(["text-or-number", "quote"], ({ before, after }) => /["']/.test(before) && !/["']/.test(after), 4)],
+  examples: [
+    example(
+      "python",
+      `load = 12
+print(«load¦"load"»)
+`,
+    ),
+    inMain(
+      "java",
+      `int load = 12;
+System.out.println(«load¦"load"»);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int load = 12;
+Console.WriteLine(«load¦"load"»);
+`,
+    ),
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 12;
+  writeln(«load¦'load'»);
+end.
+`,
+    ),
+  ],
 };

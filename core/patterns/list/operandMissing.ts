@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,10 +8,53 @@ export const operandMissing: Pattern = {
   name: "An operator without a value",
   says: "An operator stands there with nothing on one of its sides.",
   mends: "Write the value that is missing.",
+  cause: "A value was taken out and its operator stayed, or an operator was typed twice.",
+  avoid: "Read each operator together with its left and its right side.",
   fault: true,
   grounds: [
     byEdit("sign", ({ before }) => /^\s*[-+*/<>=]+\s*$/.test(before)),
     // Of a sign that is missing between two values, where no other kind of mistake says more.
     byEdit("sign", () => true, -5),
+  ],
+  examples: [
+    example(
+      "python",
+      `load = 12 + «7¦*»
+print(load)
+`,
+    ),
+    inMain(
+      "java",
+      `int load = 12 * «7¦»;
+System.out.println(load);
+`,
+    ),
+    inMain(
+      "c",
+      `int load = 12 * «7¦»;
+printf("%d\\n", load);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int load = 12 * «7¦»;
+Console.WriteLine(load);
+`,
+    ),
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 12 * «7¦»;
+  writeln(load);
+end.
+`,
+    ),
+    example(
+      "octave",
+      `load_now = 12 * «7¦»;
+printf("%d\\n", load_now);
+`,
+    ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,8 @@ export const operatorAtLineEnd: Pattern = {
   name: "A line that ends with an operator",
   says: "An expression breaks off behind an operator.",
   mends: "Write the rest of the expression, or take the operator away.",
+  cause: "A line was meant to go on, or an operator stands in the place of the sign that ends it.",
+  avoid: "Read the end of each line aloud.",
   fault: true,
   grounds: [
     byEdit(
@@ -16,6 +19,32 @@ export const operatorAtLineEnd: Pattern = {
         /^\s*[-+*/.&|]\s*$/.test(change.before) &&
         change.lineBefore.trimEnd().endsWith(change.before.trim()),
       2,
+    ),
+  ],
+  examples: [
+    inMain(
+      "java",
+      `int load = 12 + 7«;¦+»
+System.out.println(load);
+`,
+    ),
+    inMain(
+      "c",
+      `int load = 12 + 7«;¦ +»
+printf("%d\\n", load);
+`,
+    ),
+    example(
+      "python",
+      `load = 12 + 7«¦ +»
+print(load)
+`,
+    ),
+    inMain(
+      "csharp",
+      `int load = 12 + 7«;¦ -»
+Console.WriteLine(load);
+`,
     ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isCondition } from "../shape.ts";
@@ -8,6 +9,20 @@ export const rangeTestOnText: Pattern = {
   name: "A range asked of texts",
   says: "Whether a value lies in a range is asked of texts, which are ordered by their letters.",
   mends: "Make numbers of them first.",
+  cause: "Texts are ordered letter by letter: “40” comes before “5”.",
+  avoid: "Make a number of it, or compare with a list of what is allowed.",
   fault: true,
   grounds: [byEdit("conversion", ({ lineAfter }) => isCondition(lineAfter) && /[<>]/.test(lineAfter), 2)],
+  examples: [
+    example(
+      "python",
+      `choice = «int(input())¦input()»
+if «4 <= choice <= 7¦"4" <= choice <= "7"»:
+    print("deck", choice)
+else:
+    print("no such deck")
+`,
+      "40\n",
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,54 @@ export const readBeforeSet: Pattern = {
   name: "Read before it has a value",
   says: "A variable is read before any value was given to it on this way through the program.",
   mends: "Give it a value first.",
+  cause: "The line that gives the value stands further down, in a branch that was not taken, or nowhere.",
+  avoid: "Give every variable its first value where it is made.",
   fault: true,
   grounds: [byEdit("first-value"), byMessage("not set", { more: 2 })],
+  examples: [
+    example(
+      "python",
+      `«total = 0
+¦»for load in [12, 7]:
+    total = total + load
+print(total)
+`,
+    ),
+    inMain(
+      "java",
+      `int total« = 0¦»;
+for (int load = 1; load <= 3; load++)
+    total = total + load;
+System.out.println(total);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int total« = 0¦»;
+for (int load = 1; load <= 3; load++)
+    total = total + load;
+Console.WriteLine(total);
+`,
+    ),
+    example(
+      "octave",
+      `«total = 0;
+¦»for load_now = [12, 7]
+  total = total + load_now;
+end
+printf("%d\\n", total);
+`,
+    ),
+    example(
+      "python",
+      `def fare(age):
+«    price = 9
+¦»    if age < 14:
+        price = 4
+    return price
+
+print(fare(30))
+`,
+    ),
+  ],
 };

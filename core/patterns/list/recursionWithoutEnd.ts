@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,76 @@ export const recursionWithoutEnd: Pattern = {
   name: "A function that calls itself for ever",
   says: "No call comes to an end without calling itself again.",
   mends: "Write the case that ends it, and come nearer to it with every call.",
+  cause: "The call that would end it is missing, or the calls come no nearer to it.",
+  avoid: "Write the case that ends it first.",
   fault: true,
   grounds: [byMessage("stack exhausted", { more: 25 })],
+  examples: [
+    example(
+      "python",
+      `def down(step):
+«    if step == 0:
+        return 0
+¦»    return 1 + down(step - 1)
+
+print(down(4))
+`,
+    ),
+    example(
+      "java",
+      `public class Main {
+    static int down(int step) {
+«        if (step == 0) return 0;
+¦»        return 1 + down(step - 1);
+    }
+    public static void main(String[] args) {
+        System.out.println(down(4));
+    }
+}
+`,
+    ),
+    example(
+      "c",
+      `#include <stdio.h>
+int down(int step) {
+«    if (step == 0) return 0;
+¦»    return 1 + down(step - 1);
+}
+int main(void) {
+    printf("%d\\n", down(4));
+    return 0;
+}
+`,
+    ),
+    example(
+      "csharp",
+      `using System;
+class Program
+{
+    static int Down(int step)
+    {
+«        if (step == 0) return 0;
+¦»        return 1 + Down(step - 1);
+    }
+    static void Main()
+    {
+        Console.WriteLine(Down(4));
+    }
+}
+`,
+    ),
+    example(
+      "octave",
+      `1;
+function count = down(step)
+«  if step == 0
+    count = 0;
+    return;
+  end
+¦»  count = 1 + down(step - 1);
+end
+printf("%d\\n", down(4));
+`,
+    ),
+  ],
 };

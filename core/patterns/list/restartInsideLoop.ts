@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,8 @@ export const restartInsideLoop: Pattern = {
   name: "Begun anew in every pass",
   says: "A value that is to grow over all passes is set back inside of the loop.",
   mends: "Set it before the loop.",
+  cause: "What stands in the loop is done in every pass.",
+  avoid: "First values stand before the loop.",
   fault: true,
   grounds: [
     byEdit(
@@ -15,5 +18,72 @@ export const restartInsideLoop: Pattern = {
       4,
     ),
     byEdit("accumulation", () => true),
+  ],
+  examples: [
+    example(
+      "python",
+      `«total = 0
+for load in [12, 7]:
+¦for load in [12, 7]:
+    total = 0
+»    total = total + load
+print(total)
+`,
+    ),
+    inMain(
+      "java",
+      `int total = 0;
+for (int load = 1; load <= 3; load++) {
+«¦    total = 0;
+»    total = total + load;
+}
+System.out.println(total);
+`,
+    ),
+    inMain(
+      "c",
+      `int total = 0;
+for (int load = 1; load <= 3; load++) {
+«¦    total = 0;
+»    total = total + load;
+}
+printf("%d\\n", total);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int total = 0;
+for (int load = 1; load <= 3; load++)
+{
+«¦    total = 0;
+»    total = total + load;
+}
+Console.WriteLine(total);
+`,
+    ),
+    example(
+      "pascal",
+      `var total, load: integer;
+begin
+  total := 0;
+  for load := 1 to 3 do
+  begin
+«¦    total := 0;
+»    total := total + load;
+  end;
+  writeln(total);
+end.
+`,
+    ),
+    example(
+      "octave",
+      `total = 0;
+for load_now = 1:3
+«¦  total = 0;
+»  total = total + load_now;
+end
+printf("%d\\n", total);
+`,
+    ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A value that is to begin anew in every pass keeps what the pass before left. */
@@ -6,6 +7,42 @@ export const restartMissing: Pattern = {
   name: "Not begun anew",
   says: "A value that is to begin anew in every pass keeps what the pass before left.",
   mends: "Set it back at the beginning of the pass.",
+  cause: "What was gathered for one is still there for the next.",
+  avoid: "Ask what must be fresh at the beginning of each pass.",
   fault: true,
   grounds: [],
+  examples: [
+    example(
+      "python",
+      `«¦count = 0
+»for deck in ["AB", "C"]:
+«    count = 0
+¦»    for car in deck:
+        count = count + 1
+    print(count)
+`,
+    ),
+    inMain(
+      "java",
+      `«¦int count = 0;
+»for (int deck = 1; deck <= 2; deck++) {
+«    int count = 0;
+¦»    for (int car = 0; car < 2; car++)
+        count++;
+    System.out.println(count);
+}
+`,
+    ),
+    inMain(
+      "c",
+      `«¦int count = 0;
+»for (int deck = 1; deck <= 2; deck++) {
+«    int count = 0;
+¦»    for (int car = 0; car < 2; car++)
+        count++;
+    printf("%d\\n", count);
+}
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,58 @@ export const returnInsideLoop: Pattern = {
   name: "Left in the first pass",
   says: "A function gives its result back inside of the loop, after the first pass.",
   mends: "Give it back behind the loop.",
+  cause: "Giving back ends the function at once, also in the middle of a loop.",
+  avoid: "Give back only when all passes are done.",
   fault: true,
   grounds: [byEdit(["moved", "indentation"], ({ lineBefore }) => /^\s*return\b/m.test(lineBefore), 6)],
+  examples: [
+    example(
+      "python",
+      `def total(loads):
+    gathered = 0
+    for load in loads:
+        gathered = gathered + load
+«    return gathered¦        return gathered»
+
+print(total([12, 7]))
+`,
+    ),
+    example(
+      "java",
+      `public class Main {
+    static boolean allFit(int[] loads) {
+        for (int load : loads) {
+            if (load > 40)
+                return false;
+«        }
+        return true;¦            return true;
+        }
+        return false;»
+    }
+    public static void main(String[] args) {
+        System.out.println(allFit(new int[] {12, 50}));
+    }
+}
+`,
+    ),
+    example(
+      "c",
+      `#include <stdio.h>
+int total(int loads[], int count) {
+    int gathered = 0;
+    for (int at = 0; at < count; at++) {
+        gathered += loads[at];
+«    }
+    return gathered;¦        return gathered;
+    }
+    return 0;»
+}
+int main(void) {
+    int loads[2] = {12, 7};
+    printf("%d\\n", total(loads, 2));
+    return 0;
+}
+`,
+    ),
+  ],
 };

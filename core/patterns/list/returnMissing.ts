@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,58 @@ export const returnMissing: Pattern = {
   name: "A result that is not given back",
   says: "A function works its result out and does not give it back, on some way or on all.",
   mends: "Give it back on every way.",
+  cause: "Working something out and giving it back are two things.",
+  avoid: "Look at every way through the function: does it give something back?",
   fault: true,
   grounds: [byEdit("returned", () => true, 3), byMessage("return missing", { more: 4 })],
+  examples: [
+    example(
+      "python",
+      `def double(load):
+    result = load * 2
+«    return result
+¦»
+print(double(12))
+`,
+    ),
+    example(
+      "java",
+      `public class Main {
+    static int twice(int load) {
+        int result = load * 2;
+«        return result;
+¦»    }
+    public static void main(String[] args) {
+        System.out.println(twice(12));
+    }
+}
+`,
+    ),
+    example(
+      "csharp",
+      `using System;
+class Program
+{
+    static int Twice(int load)
+    {
+        int result = load * 2;
+«        return result;
+¦»    }
+    static void Main()
+    {
+        Console.WriteLine(Twice(12));
+    }
+}
+`,
+    ),
+    example(
+      "octave",
+      `1;
+function result = twice(load_now)
+  «result¦answer» = load_now * 2;
+end
+printf("%d\\n", twice(12));
+`,
+    ),
+  ],
 };

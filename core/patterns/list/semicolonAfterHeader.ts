@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,41 @@ export const semicolonAfterHeader: Pattern = {
   name: "A sign behind a header",
   says: "A sign that ends statements stands behind a header, which then heads nothing.",
   mends: "Take it away.",
+  cause: "The sign is an empty statement, and it is the one that the header heads.",
+  avoid: "No such sign behind a closing bracket of a header.",
   fault: true,
   grounds: [byEdit("empty-body", () => true, 4)],
+  examples: [
+    inMain(
+      "java",
+      `for (int trip = 1; trip <= 3; trip++)«¦;»
+    System.out.println("on the way");
+`,
+    ),
+    inMain(
+      "c",
+      `int load = 12;
+if (load > 40)«¦;»
+    printf("heavy\\n");
+printf("done\\n");
+`,
+    ),
+    inMain(
+      "csharp",
+      `int load = 12;
+if (load > 40)«¦;»
+    Console.WriteLine("heavy");
+Console.WriteLine("done");
+`,
+    ),
+    example(
+      "pascal",
+      `var trip: integer;
+begin
+  for trip := 1 to 3 do«¦;»
+    writeln('on the way');
+end.
+`,
+    ),
+  ],
 };

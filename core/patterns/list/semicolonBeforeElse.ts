@@ -1,3 +1,4 @@
+import { example } from "../example.ts";
 import { byEdit, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,22 @@ export const semicolonBeforeElse: Pattern = {
   name: "A sign before else",
   says: "A sign that ends the decision stands before its else.",
   mends: "Take it away.",
+  cause: "The sign ends the whole decision, so the else has none to belong to.",
+  avoid: "Read if, then and else as one sentence.",
   fault: true,
   grounds: [byEdit("terminator", takesAway, 4)],
+  examples: [
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 12;
+  if load > 40 then
+    writeln('heavy')«¦;»
+  else
+    writeln('light');
+end.
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,12 +8,49 @@ export const sliceOffByOne: Pattern = {
   name: "A slice one off",
   says: "A piece of a list or text has one element too many or too few.",
   mends: "Look at whether its end belongs to it.",
+  cause: "The end of a slice is the first one that does not belong to it.",
+  avoid: "End less beginning is the number of elements.",
   fault: true,
   grounds: [
     byEdit(
       ["by-one", "constant"],
       ({ lineBefore }) => /\[[^\]]*:[^\]]*\]|substring|substr|Copy\(/i.test(lineBefore),
       4,
+    ),
+  ],
+  examples: [
+    example(
+      "python",
+      `ferry = "tern-08"
+print(ferry[:«4¦3»])
+`,
+    ),
+    inMain(
+      "java",
+      `String ferry = "tern-08";
+System.out.println(ferry.substring(0, «4¦3»));
+`,
+    ),
+    example(
+      "octave",
+      `ferry = "tern-08";
+printf("%s\\n", ferry(1:«4¦3»));
+`,
+    ),
+    example(
+      "pascal",
+      `var ferry: string;
+begin
+  ferry := 'tern-08';
+  writeln(copy(ferry, 1, «4¦3»));
+end.
+`,
+    ),
+    inMain(
+      "csharp",
+      `string ferry = "tern-08";
+Console.WriteLine(ferry.Substring(0, «4¦3»));
+`,
     ),
   ],
 };

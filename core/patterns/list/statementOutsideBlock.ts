@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,8 @@ export const statementOutsideBlock: Pattern = {
   name: "A statement outside of its block",
   says: "A statement that belongs into a block stands behind it.",
   mends: "Put it into the block.",
+  cause: "Without marks or indentation only the first statement belongs to the header.",
+  avoid: "Mark the block even around one statement.",
   fault: true,
   grounds: [
     byEdit("block-marks", () => true, 1),
@@ -14,6 +17,51 @@ export const statementOutsideBlock: Pattern = {
       "indentation",
       (change, { class: of }) => of !== "syntax" && change.lineAfter.search(/\S/) > change.lineBefore.search(/\S/),
       3,
+    ),
+  ],
+  examples: [
+    inMain(
+      "java",
+      `int load = 12;
+if (load > 40) «{¦»
+    System.out.println("heavy");
+    System.out.println("call the mate");
+«}
+¦»System.out.println("done");
+`,
+    ),
+    inMain(
+      "c",
+      `int load = 12;
+if (load > 40) «{¦»
+    printf("heavy\\n");
+    printf("call the mate\\n");
+«}
+¦»printf("done\\n");
+`,
+    ),
+    example(
+      "python",
+      `total = 0
+for load in [12, 7]:
+    print(load)
+«    total = total + load¦total = total + load»
+print(total)
+`,
+    ),
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 12;
+  if load > 40 then
+«  begin
+¦»    writeln('heavy');
+    writeln('call the mate');
+«  end;
+¦»  writeln('done');
+end.
+`,
     ),
   ],
 };

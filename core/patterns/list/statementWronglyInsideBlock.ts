@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,12 +8,68 @@ export const statementWronglyInsideBlock: Pattern = {
   name: "A statement inside of a block where it does not belong",
   says: "A statement that is to be done once stands in the block of a loop or decision.",
   mends: "Put it behind the block.",
+  cause: "A line that was added later took over the indentation of the line above.",
+  avoid: "Ask of each line: how often is it to be done?",
   fault: true,
   grounds: [
     byEdit(
       "indentation",
       (change, { class: of }) => of !== "syntax" && change.lineAfter.search(/\S/) < change.lineBefore.search(/\S/),
       3,
+    ),
+  ],
+  examples: [
+    example(
+      "python",
+      `total = 0
+for load in [12, 7]:
+    total = total + load
+«¦    »print(total)
+`,
+    ),
+    inMain(
+      "java",
+      `int total = 0;
+for (int load = 1; load <= 3; load++) {
+    total = total + load;
+«}
+System.out.println(total);¦    System.out.println(total);
+}»
+`,
+    ),
+    inMain(
+      "c",
+      `int total = 0;
+for (int load = 1; load <= 3; load++) {
+    total = total + load;
+«}
+printf("%d\\n", total);¦    printf("%d\\n", total);
+}»
+`,
+    ),
+    example(
+      "pascal",
+      `var total, load: integer;
+begin
+  total := 0;
+  for load := 1 to 3 do
+  begin
+    total := total + load;
+«  end;
+  writeln(total);¦    writeln(total);
+  end;»
+end.
+`,
+    ),
+    example(
+      "octave",
+      `total = 0;
+for load_now = 1:3
+  total = total + load_now;
+«end
+printf("%d\\n", total);¦  printf("%d\\n", total);
+end»
+`,
     ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Something that must be done is done nowhere. */
@@ -6,6 +7,36 @@ export const stepMissing: Pattern = {
   name: "A step that is missing",
   says: "Something that must be done is done nowhere.",
   mends: "Write it.",
+  cause: "A part of the task was passed over.",
+  avoid: "Tick off each sentence of the task.",
   fault: true,
   grounds: [],
+  examples: [
+    example(
+      "python",
+      `fare = 9
+bags = 2
+«fare = fare + bags * 3
+¦»print(fare)
+`,
+    ),
+    inMain(
+      "java",
+      `int fare = 9, bags = 2;
+«fare = fare + bags * 3;
+¦»System.out.println(fare);
+`,
+    ),
+    example(
+      "pascal",
+      `var fare, bags: integer;
+begin
+  fare := 9;
+  bags := 2;
+«  fare := fare + bags * 3;
+¦»  writeln(fare);
+end.
+`,
+    ),
+  ],
 };

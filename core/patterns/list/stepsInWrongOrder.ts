@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,49 @@ export const stepsInWrongOrder: Pattern = {
   name: "Steps in the wrong order",
   says: "A step is made before the one on which it rests.",
   mends: "Put the steps in order.",
+  cause: "The machine does line after line; it does not look ahead.",
+  avoid: "Number the steps on paper first.",
   fault: true,
   grounds: [byEdit("moved", () => true, 1), byEdit("extra-statement", () => true, -5)],
+  examples: [
+    example(
+      "python",
+      `load = 0
+«load = load + 12
+print(load)¦print(load)
+load = load + 12»
+`,
+    ),
+    example(
+      "pascal",
+      `var load: integer;
+begin
+  load := 0;
+«  load := load + 12;
+  writeln(load);¦  writeln(load);
+  load := load + 12;»
+end.
+`,
+    ),
+    inMain(
+      "java",
+      `int total = 0;
+for (int load = 1; load <= 3; load++) {
+«    total = total + load;
+    System.out.println(total);¦    System.out.println(total);
+    total = total + load;»
+}
+`,
+    ),
+    inMain(
+      "c",
+      `int a = 3, b = 5, kept;
+«kept = a;
+a = b;¦a = b;
+kept = a;»
+b = kept;
+printf("%d %d\\n", a, b);
+`,
+    ),
+  ],
 };

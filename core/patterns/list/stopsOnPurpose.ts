@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,26 @@ export const stopsOnPurpose: Pattern = {
   name: "It stops on purpose",
   says: "The program itself ends the run where something is not as it should be. That is no fault.",
   mends: "Nothing is to be mended.",
+  cause: "A rule of the job is written down as an error that the program raises.",
+  avoid: "Nothing is to be avoided: look whether the rule is the one that is meant.",
   fault: false,
   grounds: [byMessage("raised on purpose", { more: 4 })],
+  examples: [
+    example(
+      "python",
+      `load = «12¦99»
+if load > 40:
+    raise ValueError("deck is full")
+print(load)
+`,
+    ),
+    inMain(
+      "java",
+      `int load = «12¦99»;
+if (load > 40)
+    throw new IllegalStateException("deck is full");
+System.out.println(load);
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A position or length was kept, and what it is of has changed since. */
@@ -6,6 +7,40 @@ export const storedPositionStale: Pattern = {
   name: "A position that is no longer right",
   says: "A position or length was kept, and what it is of has changed since.",
   mends: "Work it out again.",
+  cause: "A position is a number; it does not move when the text is cut.",
+  avoid: "Work a position out just before it is used.",
   fault: true,
   grounds: [],
+  examples: [
+    example(
+      "python",
+      `line = "Tern;Puffin"
+at = line.find(";")
+line = line.strip("T")
+«at = line.find(";")
+¦»print(line[:at])
+`,
+    ),
+    example(
+      "pascal",
+      `var line: string; at: integer;
+begin
+  line := 'Tern;Puffin';
+  at := pos(';', line);
+  delete(line, 1, 1);
+«  at := pos(';', line);
+¦»  writeln(copy(line, 1, at - 1));
+end.
+`,
+    ),
+    inMain(
+      "java",
+      `String line = "Tern;Puffin";
+int at = line.indexOf(";");
+line = line.substring(1);
+«at = line.indexOf(";");
+¦»System.out.println(line.substring(0, at));
+`,
+    ),
+  ],
 };

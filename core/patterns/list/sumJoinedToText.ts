@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,29 @@ export const sumJoinedToText: Pattern = {
   name: "A sum joined to a text",
   says: "Numbers are joined to a text one by one where their sum is meant.",
   mends: "Put the sum in brackets.",
+  cause: "From left to right the text comes first, so every number behind it is joined to it.",
+  avoid: "Work the sum out in a line of its own.",
   fault: true,
   grounds: [byEdit("formula-brackets", ({ lineBefore }) => /["']/.test(lineBefore), 4)],
+  examples: [
+    inMain(
+      "java",
+      `int adults = 2, children = 3;
+System.out.println("Aboard: " + «(adults + children)¦adults + children»);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int adults = 2, children = 3;
+Console.WriteLine("Aboard: " + «(adults + children)¦adults + children»);
+`,
+    ),
+    example(
+      "python",
+      `adults = 2
+children = 3
+print("Aboard: " + «str(adults + children)¦str(adults) + str(children)»)
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,40 @@ export const textComparedByIdentity: Pattern = {
   name: "Texts compared by where they lie",
   says: "Two texts are compared by identity and not by their letters.",
   mends: "Compare what they say.",
+  cause: "The sign of equality asks whether two names mean the same object.",
+  avoid: "Ask the text itself whether it equals the other.",
   fault: true,
   grounds: [byEdit("equal-texts", () => true, 5)],
+  examples: [
+    inMain(
+      "java",
+      `Scanner scanner = new Scanner(System.in);
+String ferry = scanner.nextLine();
+if («ferry.equals("tern")¦ferry == "tern"»)
+    System.out.println("leaves at 8");
+else
+    System.out.println("unknown");
+`,
+      "tern\n",
+    ),
+    example(
+      "python",
+      `ferry = input()
+if ferry «==¦is» "tern":
+    print("leaves at 8")
+else:
+    print("unknown")
+`,
+      "tern\n",
+    ),
+    inMain(
+      "c",
+      `char ferry[8] = "tern";
+if («strcmp(ferry, "tern") == 0¦ferry == "tern"»)
+    printf("leaves at 8\\n");
+else
+    printf("unknown\\n");
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,42 @@ export const textMisspelt: Pattern = {
   name: "A text that is misspelt",
   says: "What is printed differs from what is asked for by letters, blanks or signs.",
   mends: "Write it as it is asked for.",
+  cause: "The machine prints letters as they stand there.",
+  avoid: "Compare with the text of the task letter by letter.",
   fault: true,
   grounds: [byEdit("text-literal", () => true, 3), byEdit("printing")],
+  examples: [
+    example(
+      "python",
+      `print("Tern «leaves¦laeves»")
+`,
+    ),
+    inMain(
+      "java",
+      `System.out.println("Tern «leaves¦laeves»");
+`,
+    ),
+    inMain(
+      "c",
+      `printf("Tern «leaves¦laeves»\\n");
+`,
+    ),
+    inMain(
+      "csharp",
+      `Console.WriteLine("Tern «leaves¦laeves»");
+`,
+    ),
+    example(
+      "pascal",
+      `begin
+  writeln('Tern «leaves¦laeves»');
+end.
+`,
+    ),
+    example(
+      "octave",
+      `printf("Tern «leaves¦laeves»\\n");
+`,
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,42 @@ export const textNotANumber: Pattern = {
   name: "A text that is no number",
   says: "A text is to be made a number and holds something else.",
   mends: "Look at the text before, or handle what is none.",
+  cause: "What is typed in can be anything: a decimal, a word, nothing at all.",
+  avoid: "Try a program with what people really type.",
   fault: true,
   grounds: [byMessage("conversion", { more: 2 })],
+  examples: [
+    example(
+      "python",
+      `load = «float¦int»(input())
+print(load * 2)
+`,
+      "2.5\n",
+    ),
+    inMain(
+      "java",
+      `Scanner scanner = new Scanner(System.in);
+double load = «Double.parseDouble¦Integer.parseInt»(scanner.nextLine());
+System.out.println(load * 2);
+`,
+      "2.5\n",
+    ),
+    inMain(
+      "csharp",
+      `double load = «double¦int».Parse(Console.ReadLine());
+Console.WriteLine(load * 2);
+`,
+      "2.5\n",
+    ),
+    example(
+      "pascal",
+      `var load: «real¦integer»;
+begin
+  readln(load);
+  writeln(load * 2:0:1);
+end.
+`,
+      "2.5\n",
+    ),
+  ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,44 @@ export const variableShadowed: Pattern = {
   name: "A second variable of one name",
   says: "An inner variable has the name of an outer one, which stays as it was.",
   mends: "Give it another name, or do not make a new one.",
+  cause: "A declaration inside of a block makes a second variable that ends with the block.",
+  avoid: "Declare each name once.",
   fault: true,
   grounds: [byEdit("declaration", (change, { class: of }) => takesAway(change) && of === "logic", 5)],
+  examples: [
+    inMain(
+      "c",
+      `int total = 0;
+for (int load = 1; load <= 3; load++) {
+    «¦int »total = «total + load¦load»;
+}
+printf("%d\\n", total);
+`,
+    ),
+    example(
+      "java",
+      `public class Main {
+    static int total = 0;
+    static void add(int load) {
+        «¦int »total = «total + load¦load»;
+    }
+    public static void main(String[] args) {
+        add(12);
+        System.out.println(total);
+    }
+}
+`,
+    ),
+    example(
+      "python",
+      `load = 12
+def show(load):
+    print(load)
+
+for «other¦load» in [1, 2]:
+    pass
+show(load)
+`,
+    ),
+  ],
 };

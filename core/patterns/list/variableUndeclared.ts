@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit, byMessage, putsIn } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,10 +8,42 @@ export const variableUndeclared: Pattern = {
   name: "A variable that is not declared",
   says: "A variable is used and nowhere declared, where the language asks for it.",
   mends: "Declare it before it is used.",
+  cause: "These languages want to know each name and its kind before it is used.",
+  avoid: "Write the declaration first, then the line that uses it.",
   fault: true,
   grounds: [
     byEdit("declaration", (change) => putsIn(change), 1),
     byMessage("unknown name", { of: "syntax" }),
     byEdit("declaration", () => true, -5),
+  ],
+  examples: [
+    inMain(
+      "java",
+      `«int ¦»load = 12;
+System.out.println(load);
+`,
+    ),
+    inMain(
+      "c",
+      `«int ¦»load = 12;
+printf("%d\\n", load);
+`,
+    ),
+    inMain(
+      "csharp",
+      `«int ¦»load = 12;
+Console.WriteLine(load);
+`,
+    ),
+    example(
+      "pascal",
+      `var trip«, load¦»: integer;
+begin
+  trip := 1;
+  load := 12 * trip;
+  writeln(load);
+end.
+`,
+    ),
   ],
 };

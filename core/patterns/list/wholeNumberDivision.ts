@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,8 @@ export const wholeNumberDivision: Pattern = {
   name: "Whole numbers divided",
   says: "Two whole numbers are divided and the fraction is lost, or kept where it is not meant.",
   mends: "Use the division that is meant.",
+  cause: "Between whole numbers the sign of division gives a whole number.",
+  avoid: "Make one of them a decimal where the fraction counts.",
   fault: true,
   grounds: [
     byEdit(
@@ -14,6 +17,36 @@ export const wholeNumberDivision: Pattern = {
       ({ lineBefore, before, after }) =>
         /\/|div\b/.test(lineBefore) && (/\/\/?|div/.test(before + after) || /\.0|double|float/.test(after)),
       3,
+    ),
+  ],
+  examples: [
+    inMain(
+      "java",
+      `int total = 7, trips = 2;
+double each = total / «(double) ¦»trips;
+System.out.println(each);
+`,
+    ),
+    inMain(
+      "c",
+      `int total = 7, trips = 2;
+double each = total / «(double) ¦»trips;
+printf("%.1f\\n", each);
+`,
+    ),
+    inMain(
+      "csharp",
+      `int total = 7, trips = 2;
+double each = total / «(double) ¦»trips;
+Console.WriteLine(each);
+`,
+    ),
+    example(
+      "python",
+      `total = 7
+trips = 2
+print(total «/¦//» trips)
+`,
     ),
   ],
 };

@@ -1,3 +1,4 @@
+import { example, inMain } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -7,6 +8,75 @@ export const zeroDivisor: Pattern = {
   name: "A divisor that becomes zero",
   says: "A value by which is divided is zero for some input.",
   mends: "Ask whether it is zero before dividing.",
+  cause: "Nothing was counted, or a zero was typed in.",
+  avoid: "Ask of every division: can what stands below become zero?",
   fault: true,
   grounds: [byMessage("division by zero", { more: 2 })],
+  examples: [
+    example(
+      "python",
+      `trips = int(input())
+load = 40
+if «trips > 0¦trips >= 0»:
+    print(load // trips)
+else:
+    print("no trips")
+`,
+      "0\n",
+    ),
+    inMain(
+      "java",
+      `Scanner scanner = new Scanner(System.in);
+int trips = scanner.nextInt();
+if (trips «>¦>=» 0)
+    System.out.println(40 / trips);
+else
+    System.out.println("no trips");
+`,
+      "0\n",
+    ),
+    inMain(
+      "csharp",
+      `int trips = int.Parse(Console.ReadLine());
+if (trips «>¦>=» 0)
+    Console.WriteLine(40 / trips);
+else
+    Console.WriteLine("no trips");
+`,
+      "0\n",
+    ),
+    inMain(
+      "c",
+      `int trips;
+scanf("%d", &trips);
+if (trips «>¦>=» 0)
+    printf("%d\\n", 40 / trips);
+else
+    printf("no trips\\n");
+`,
+      "0\n",
+    ),
+    example(
+      "pascal",
+      `var trips: integer;
+begin
+  readln(trips);
+  if trips «>¦>=» 0 then
+    writeln(40 div trips)
+  else
+    writeln('no trips');
+end.
+`,
+      "0\n",
+    ),
+    example(
+      "python",
+      `loads = []
+«if loads:
+    print(sum(loads) / len(loads))
+else:
+    print("no loads")¦print(sum(loads) / len(loads))»
+`,
+    ),
+  ],
 };

@@ -1,0 +1,45 @@
+import { writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { type ExampleRecord, exampleRecords } from "../../core/patterns/exampleRecords.ts";
+import { patterns } from "../../core/patterns/patterns.ts";
+import { productFolder } from "../productFolder.ts";
+import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
+import { runExample } from "./exampleRuns.ts";
+
+let toolchains: Toolchains;
+beforeAll(() => {
+  toolchains = createToolchains();
+});
+afterAll(() => toolchains.close());
+
+const all = patterns.flatMap((pattern) => pattern.examples.map((example, at) => ({ pattern, example, at })));
+const isRecording = process.env.BENT_NAIL_RECORD === "1";
+const isLong = process.env.BENT_NAIL_LONG === "1";
+
+/** A tenth of all, another one every day of the month; those without a record always. */
+const share = new Date().getUTCDate() % 10;
+const chosen = all.filter(
+  ({ pattern, at }, index) =>
+    isLong || isRecording || index % 10 === share || exampleRecords[pattern.id]?.[at] === undefined,
+);
+
+test("an example of a kind of mistake shows what was recorded of it", { timeout: 1_200_000 }, async () => {
+  const made: Record<string, ExampleRecord[]> = {};
+  const problems: string[] = [];
+  for (const { pattern, example, at } of chosen) {
+    const name = `${pattern.id} ${example.language} ${at}`;
+    const run = await runExample(toolchains, example, { harmless: !pattern.fault });
+    if (!run.ok) problems.push(`${name}: ${run.problem}`);
+    else if (isRecording) made[pattern.id] = [...(made[pattern.id] ?? []), run.record];
+    else {
+      const known = exampleRecords[pattern.id]?.[at];
+      // What an undefined value prints differs from run to run.
+      const plain = (record: ExampleRecord | undefined) => ({ ...record, printed: "" });
+      expect(plain(run.record), name).toEqual(plain(known));
+    }
+  }
+  expect(problems).toEqual([]);
+  if (isRecording)
+    writeFileSync(join(productFolder, "core/patterns/recorded.json"), `${JSON.stringify(made, null, 1)}\n`);
+});
