@@ -8,7 +8,7 @@ import { changesOf } from "./changes.ts";
 import type { Evidence } from "./pattern.ts";
 
 /** A change that was found, as far as a pattern is suggested by it. */
-type FoundChange = {
+export type FoundChange = {
   hunks: readonly Hunk[];
   families: readonly string[];
   lines: readonly number[];

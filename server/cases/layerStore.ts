@@ -48,6 +48,8 @@ const row = z.object({
   cause: faultFieldsSchema.shape.cause,
   moment: faultFieldsSchema.shape.moment,
   depends: faultFieldsSchema.shape.depends,
+  /** The kind of mistake that a teacher said it is. */
+  pattern: z.string().nullable(),
 });
 
 /** One fault of a case: what the evidence suggests, what the teacher decided, the lines, the fix. */
@@ -141,6 +143,11 @@ export async function setFaultFields(query: Query, layer: string, fields: FaultF
   await query("update layer set cause = $2, moment = $3, depends = $4 where key = $1", [
     ...[layer, fields.cause, fields.moment, fields.depends],
   ]);
+}
+
+/** Writes which kind of mistake a teacher says a fault is; null: as the evidence suggests. */
+export async function setPattern(query: Query, layer: string, pattern: string | null): Promise<void> {
+  await query("update layer set pattern = $2 where key = $1", [layer, pattern]);
 }
 
 /** Closes a layer: its fix, the same carried back to the first version (null if it cannot be), and what verifies it. */

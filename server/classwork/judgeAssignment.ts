@@ -7,6 +7,7 @@ import type { Version } from "../cases/versionStore.ts";
 import { verifyAgain } from "../judge/checks.ts";
 import { openLayer } from "../judge/decisions.ts";
 import { keptOf } from "../judge/faultFields.ts";
+import { noteFinding } from "../judge/findings.ts";
 import { type CheckResult, judgeVersion, saysNothing, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
@@ -56,6 +57,7 @@ export async function judgeOfAssignment(services: Services, key: string): Promis
       cells: cellsOf(found, judged),
     });
   }
+  if (handedIn && judged) await noteFinding(services.database, found, judged);
   const layer = openLayer(found);
   if (layer && current && layer.version_before === current.key) {
     const now =

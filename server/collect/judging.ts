@@ -2,6 +2,7 @@ import { z } from "zod";
 import { findAssignment, setAssignmentOfCases } from "../assignments/assignmentStore.ts";
 import { findCase, versionOf } from "../cases/caseStore.ts";
 import { judgeOfAssignment, startJudgingAssignment } from "../classwork/judgeAssignment.ts";
+import { noteFinding } from "../judge/findings.ts";
 import { judgeVersion } from "../judge/judge.ts";
 import { listCasesWithRuns } from "../judge/runStore.ts";
 import { countToSearch, stopSearchingSet } from "../mend/findFixes.ts";
@@ -42,7 +43,12 @@ export const judgeCase = defineJob({
     await services.toolchains.desk.behind("collection", async () => {
       const found = await findCase(services.database, data.case);
       if (!found || found.deleted_at !== null) return;
-      if (found.assignment === null) await judgeVersion(services, found, versionOf(found, found.current_version));
+      if (found.assignment === null)
+        await noteFinding(
+          services.database,
+          found,
+          await judgeVersion(services, found, versionOf(found, found.current_version)),
+        );
       else await judgeOfAssignment(services, found.key);
     });
   },

@@ -8,13 +8,17 @@ import type { Database } from "./query.ts";
 
 const appliedSchema = z.object({ number: z.number(), name: z.string(), checksum: z.string() });
 
-/** Splits a migration into statements; its files hold no functions, so a semicolon at a line's end ends one. */
-function statements(sql: string): string[] {
-  return sql
-    .replace(/^--.*$/gm, "")
-    .split(/;\s*$/m)
-    .map((statement) => statement.trim())
-    .filter((statement) => statement !== "");
+/** Splits a migration into statements: a semicolon at a line's end ends one, but for those in the body of a function. */
+export function statements(sql: string): string[] {
+  const bare = sql.replace(/^--.*$/gm, "");
+  const found = [""];
+  bare.split("$$").forEach((part, at) => {
+    const isBody = at % 2 === 1;
+    const [first = "", ...others] = isBody ? [`$$${part}$$`] : part.split(/;\s*$/m);
+    found[found.length - 1] += first;
+    found.push(...others);
+  });
+  return found.map((statement) => statement.trim()).filter((statement) => statement !== "");
 }
 
 /**

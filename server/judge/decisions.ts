@@ -14,11 +14,13 @@ import {
   setFaultWords,
   setFaultyLines,
   setIntention,
+  setPattern,
   setSuggestion,
 } from "../cases/layerStore.ts";
 import type { Query } from "../database/database.ts";
 import type { Services } from "../services.ts";
 import { fieldsOfLayer, keptOf } from "./faultFields.ts";
+import { noteFinding } from "./findings.ts";
 import { judgeVersion, type VersionJudgement } from "./judge.ts";
 
 /** The layer that is being worked on: the first one not mended, or null if a new one is to begin. */
@@ -30,6 +32,7 @@ export function openLayer(found: Pick<WholeCase, "layers">): Layer | null {
 async function layerToDecide(query: Query, found: WholeCase, judged: VersionJudgement): Promise<string> {
   const open = openLayer(found);
   if (open) return open.key;
+  await noteFinding({ query }, found, judged);
   return insertLayer(query, found.key, found.current_version, keptOf(found, judged));
 }
 
@@ -149,6 +152,26 @@ export async function sayFields(
     const key = await begin(query);
     if (layer) await keep("layer", key, fieldsOfLayer(layer));
     await setFaultFields(query, key, fields);
+    return undefined;
+  });
+}
+
+/** Keeps which kind of mistake a teacher says a fault is (its id, which is known); null: as the evidence suggests. */
+export async function sayPattern(
+  services: Services,
+  found: WholeCase,
+  change: Omit<Change, "key">,
+  layerKey: string | null,
+  pattern: string | null,
+): Promise<Changed> {
+  const about = await layerFor(services, found, layerKey);
+  if (!about.ok) return about;
+  const { layer, begin } = about;
+  if (layer && layer.pattern === pattern) return { ok: true };
+  return changeCase(services.database, { ...change, key: found.key }, async ({ query, keep }) => {
+    const key = await begin(query);
+    if (layer?.pattern) await keep("layer", key, { pattern: layer.pattern });
+    await setPattern(query, key, pattern);
     return undefined;
   });
 }

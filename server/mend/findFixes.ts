@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
+import { noteFinding } from "../judge/findings.ts";
 import { judgeVersion, languageOf, saysNothing, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
@@ -88,6 +89,7 @@ export const searchOf = defineJob({
           }),
         });
         await keepSearch(services.database, data.version, result, "done");
+        await noteFinding(services.database, found, judged, result.fixes.length > 0 ? result.fixes : result.starts);
       }),
     );
   },

@@ -16,6 +16,7 @@ import { insertVersion, setVersionResult, type Version, type VersionHead } from 
 import { verificationOf } from "../judge/checks.ts";
 import { openLayer } from "../judge/decisions.ts";
 import { keptFields, keptOf, keptVerdict } from "../judge/faultFields.ts";
+import { noteFinding } from "../judge/findings.ts";
 import { judgeVersion, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { mainText, mappingFromFirst } from "./followLines.ts";
@@ -190,7 +191,10 @@ async function close(
       // What is mended and proved is no longer waiting to be judged, also where nobody confirmed the class.
       await noteJudged(query, tried.key);
     }
-    if (!passes) await insertLayer(query, tried.key, judged.version.key, keptOf(tried, judged));
+    if (!passes) {
+      await insertLayer(query, tried.key, judged.version.key, keptOf(tried, judged));
+      await noteFinding({ query }, tried, judged);
+    }
     return undefined;
   });
 }

@@ -90,7 +90,7 @@ export async function replaceName(database: Database, student: string, name: str
         await query("delete from run where version = $1", [version.key]);
         // What judging kept for an overview quotes what a run printed.
         await query("delete from judged_version where version = $1", [version.key]);
-        for (const table of ["fix_search", "further_inputs"])
+        for (const table of ["fix_search", "further_inputs", "finding"])
           await query(`delete from ${table} where version = $1`, [version.key]);
         await query("update version set fingerprint = null where key = $1", [version.key]);
       }

@@ -1,0 +1,45 @@
+import { evidenceOf, type FoundChange } from "../../core/patterns/evidence.ts";
+import { suggestPatterns } from "../../core/patterns/suggest.ts";
+import { explain } from "../../core/reading/explain.ts";
+import { signatureOf } from "../../core/reading/signature.ts";
+import { lineTexts } from "../../core/source/lines.ts";
+import { messageOf } from "../../core/verdict/words.ts";
+import type { WholeCase } from "../cases/caseStore.ts";
+import { type Finding, saveFinding } from "../cases/findingStore.ts";
+import type { Database } from "../database/database.ts";
+import { languageOf, type VersionJudgement } from "./judge.ts";
+
+/** What the evidence says of a judged version. `fixes`: what a search found, best first; null where none was made. */
+export function findingOf(
+  found: WholeCase,
+  judged: Pick<VersionJudgement, "version" | "deciding">,
+  fixes: readonly FoundChange[] | null,
+): Finding {
+  const language = languageOf(found);
+  const { judgement } = judged.deciding;
+  const { diagnostic } = judgement;
+  const main = judged.version.files[0]?.text ?? "";
+  const evidence = evidenceOf(language, main, judgement, fixes ?? []);
+  return {
+    ...{ version: judged.version.key, faultyCase: found.key, class: judgement.class, kind: judgement.kind },
+    symptom: judgement.symptom,
+    message: diagnostic ? messageOf(diagnostic) : "",
+    messageKind: diagnostic ? (explain(language, diagnostic, lineTexts(main))?.kind ?? null) : null,
+    signature: (diagnostic && signatureOf(language, diagnostic)) || null,
+    reportedLine: judgement.reportedFile ? null : judgement.reportedLine,
+    family: evidence.changes[0]?.family ?? null,
+    patterns: judgement.class === null ? [] : suggestPatterns(evidence),
+    searched: fixes !== null,
+  };
+}
+
+/** Keeps what the evidence says of a judged version; nothing is kept where it is not known. */
+export async function noteFinding(
+  database: Pick<Database, "query">,
+  found: WholeCase,
+  judged: Pick<VersionJudgement, "version" | "deciding" | "unknown">,
+  fixes: readonly FoundChange[] | null = null,
+): Promise<void> {
+  if (judged.unknown !== null) return;
+  await saveFinding(database.query, findingOf(found, judged, fixes));
+}
