@@ -6,7 +6,7 @@ import { loopRemarks } from "./loopRemarks.ts";
 import { type PassOf, passesOf, passText } from "./passes.ts";
 import { positionsOf } from "./positions.ts";
 import { byPass } from "./rowsByPass.ts";
-import { buildTable, isChange, type TableOptions, type TableRow, type TraceTable } from "./table.ts";
+import { buildTable, isChange, type TableOptions, type TraceTable } from "./table.ts";
 import type { RowPolicy } from "./tableStyle.ts";
 import type { Trace } from "./trace.ts";
 

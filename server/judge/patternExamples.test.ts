@@ -41,5 +41,5 @@ test("an example of a kind of mistake shows what was recorded of it", { timeout:
   }
   expect(problems).toEqual([]);
   if (isRecording)
-    writeFileSync(join(productFolder, "core/patterns/recorded.json"), `${JSON.stringify(made, null, 1)}\n`);
+    writeFileSync(join(productFolder, "core/patterns/recorded.json"), `${JSON.stringify(made, null, 2)}\n`);
 });
