@@ -68,6 +68,7 @@ const stages: readonly string[] = [
     "judge",
   ],
   "classwork",
+  "casebook",
   ...["mend", "collect", "exercises", "sheets", "sittings", "marks", "results", "privacy", "work", "http"],
 ];
 

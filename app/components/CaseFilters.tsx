@@ -1,7 +1,7 @@
 import { Form, useSubmit } from "react-router";
 import { languages } from "../../core/languages/languages.ts";
 import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
-import type { CaseFilter } from "../../server/cases/listStore.ts";
+import type { CaseFilter } from "../../server/cases/recordFilter.ts";
 
 export type FilterChoices = {
   courses: Array<{ key: string; name: string; wording: string; students: Array<{ key: string; label: string }> }>;

@@ -1,6 +1,6 @@
 import type { Database } from "../database/database.ts";
 import { listCourses, listLabels } from "../people/courseStore.ts";
-import { type CaseFilter, caseStates } from "./listStore.ts";
+import { adviceKinds, type CaseFilter, caseStates, distances, filterNames } from "./recordFilter.ts";
 
 /** What a list of cases can be narrowed to. */
 export async function filterChoices(database: Database) {
@@ -18,6 +18,7 @@ export async function filterChoices(database: Database) {
 
 /** The narrowing that stands in an address. */
 export function filterOf(query: URLSearchParams): CaseFilter {
-  const names = ["course", "student", "language", "class", "state", "text"] as const;
-  return Object.fromEntries(names.flatMap((name) => (query.get(name) ? [[name, query.get(name)?.slice(0, 200)]] : [])));
+  return Object.fromEntries(
+    filterNames.flatMap((name) => (query.get(name) ? [[name, query.get(name)?.slice(0, 200)]] : [])),
+  );
 }

@@ -5,7 +5,8 @@ import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
 import { byTeacher, openTestServices } from "../testServices.ts";
 import { collectCase, deleteCase, findCase, restoreCase } from "./caseStore.ts";
 import { filterChoices, filterOf } from "./filterChoices.ts";
-import { type CaseFilter, listCases, listCasesByKey, listLength } from "./listStore.ts";
+import { listCases, listCasesByKey, listLength } from "./listStore.ts";
+import type { CaseFilter } from "./recordFilter.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 let course = "";

@@ -20,16 +20,34 @@ export const memberMisspelt: Pattern = {
 print(ferry.«upper¦uper»())
 `,
     ),
-    inMain(
+    example(
       "java",
-      `String ferry = "tern";
-System.out.println(ferry.«toUpperCase¦toUppercase»());
+      `public class Main {
+    static class Ferry {
+        int load = 12;
+    }
+    public static void main(String[] args) {
+        Ferry tern = new Ferry();
+        System.out.println(tern.«load¦laod»);
+    }
+}
 `,
     ),
-    inMain(
+    example(
       "csharp",
-      `string ferry = "tern";
-Console.WriteLine(ferry.«ToUpper¦ToUper»());
+      `using System;
+class Ferry
+{
+    public int Load = 12;
+}
+class Program
+{
+    static void Main()
+    {
+        Ferry tern = new Ferry();
+        Console.WriteLine(tern.«Load¦Laod»);
+    }
+}
 `,
     ),
     inMain(
