@@ -4,6 +4,9 @@ import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { probeWords } from "../../core/narrowing/probes.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
+import { evidenceOf } from "../../core/patterns/evidence.ts";
+import { patterns } from "../../core/patterns/patterns.ts";
+import { suggestPatterns } from "../../core/patterns/suggest.ts";
 import { explain } from "../../core/reading/explain.ts";
 import { textStateOf } from "../../core/reading/reading.ts";
 import { lineStyles } from "../../core/source/lineStyles.ts";
@@ -17,6 +20,8 @@ import { secondOpinion } from "../../core/verdict/secondOpinion.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { messageOf } from "../../core/verdict/words.ts";
 import { listAssignments, offered } from "../../server/assignments/assignmentStore.ts";
+import { patternsFor } from "../../server/casebook/casePatternStore.ts";
+import { seenBefore } from "../../server/casebook/seen.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
 import { listFormerOf } from "../../server/cases/formerStore.ts";
 import type { VersionHead } from "../../server/cases/versionStore.ts";
@@ -78,6 +83,11 @@ function changesOf(found: WholeCase, version: VersionHead): Hunk[] {
   return before && after ? findHunks(before.files[0]?.text ?? "", after.files[0]?.text ?? "") : [];
 }
 
+/** The kinds of mistake that ship, by name. */
+const shippedPatterns = patterns
+  .map(({ id, name }) => ({ id, name, own: false }))
+  .sort((one, other) => one.name.localeCompare(other.name));
+
 /** All that the case page shows, drawn from the case and its runs. */
 export async function caseView(
   services: Services,
@@ -105,7 +115,9 @@ export async function caseView(
   const main = current.files[0];
   const diagnostic = judgement.diagnostic;
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
-  const [students, assignments, decisions, former, outputs, walk, tries] = await Promise.all([
+  const aboutLayer = open ?? found.layers.at(-1) ?? null;
+  const aboutVersion = aboutLayer?.version_before ?? found.current_version;
+  const [students, assignments, decisions, former, outputs, walk, tries, ofKind, seen] = await Promise.all([
     found.course ? listStudents(services.database, found.course) : [],
     found.course ? listAssignments(services.database, found.course) : [],
     listWarningDecisions(services.database.query, found.key),
@@ -113,6 +125,8 @@ export async function caseView(
     wanted.leaf === "versions" ? listRunsOfVersions(services.database, found.key) : null,
     wanted.through ? findWalk(services.database, wanted.through, found.key) : null,
     wanted.record || (open === null && found.layers.length > 0) ? listTries(services.database.query, found.key) : [],
+    patternsFor(services.database.query, aboutVersion),
+    wanted.leaf === "seen" ? seenBefore(services.database, found.key) : null,
   ]);
   const linesOf = (name: string | undefined) =>
     lineTexts((current.files.find((file) => file.name === name) ?? main)?.text ?? "");
@@ -250,11 +264,22 @@ export async function caseView(
             own: open && { cause: open.cause, moment: open.moment, depends: open.depends },
           }
         : null,
+    /** The kind of mistake of the fault that is worked on, or of the last one: what is suggested, what a teacher said, and all that can be said. */
+    patterns: {
+      layer: aboutLayer?.key ?? null,
+      own: aboutLayer?.pattern ?? null,
+      suggested:
+        ofKind.suggested ??
+        (judgement.class === null ? [] : suggestPatterns(evidenceOf(language, main?.text ?? "", judgement, []))),
+      choices: [...ofKind.own.map((each) => ({ ...each, own: true })), ...shippedPatterns],
+    },
+    seen,
     neverRan: (neverRan ?? []).map((each) => numbered(stretchWords(each))),
     /** Where the teacher's class is another than the evidence's: why that says so. */
     secondOpinion: opinionOn(open?.decided, judgement.class, diagnostic ? messageOf(diagnostic) : ""),
     layers: found.layers.map((layer) => ({
       fields: fieldsOfLayer(layer),
+      pattern: layer.pattern,
       advice: layer.advice,
       unsaid: layer.unsaid,
       secondOpinion: opinionOn(layer.decided, layer.verdict.class, layer.verdict.message),

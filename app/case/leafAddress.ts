@@ -1,7 +1,17 @@
 import { useSearchParams } from "react-router";
 
 /** The leaves of the facing page. */
-export const leafNames = ["messages", "checks", "trace", "table", "mend", "narrow", "structure", "versions"] as const;
+export const leafNames = [
+  "messages",
+  "checks",
+  "trace",
+  "table",
+  "mend",
+  "narrow",
+  "structure",
+  "versions",
+  "seen",
+] as const;
 
 /** The address of a leaf of the case that is shown, for links; where somebody works through several cases, that goes on. */
 export function useLeafAddress(): (leaf: string) => string {

@@ -22,9 +22,11 @@ import { leafNames, useLeafAddress } from "./leafAddress.ts";
 import { MendLeaf } from "./MendLeaf.tsx";
 import { MessagesLeaf } from "./MessagesLeaf.tsx";
 import { type Narrowing, NarrowLeaf } from "./NarrowLeaf.tsx";
+import { PatternPart } from "./PatternPart.tsx";
 import { ProgramPart } from "./ProgramPart.tsx";
 import { proposalOf } from "./proposal.ts";
 import { CaseRevision } from "./Revision.tsx";
+import { SeenLeaf } from "./SeenLeaf.tsx";
 import { StructureLeaf } from "./StructureLeaf.tsx";
 import { TraceLeaf } from "./TraceLeaf.tsx";
 import { rowsSchema } from "./traceView.ts";
@@ -79,6 +81,7 @@ const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
   { leaf: "narrow", words: "Narrow" },
   { leaf: "structure", words: "Structure" },
   { leaf: "versions", words: "Versions" },
+  { leaf: "seen", words: "Seen" },
 ];
 
 export default function CasePage({ loaderData: view }: Route.ComponentProps) {
@@ -222,8 +225,9 @@ function OneCase({ view }: { view: CaseView }) {
               onOnly={onOnly}
               onNarrow={setNarrowing}
             />
-            {(view.openLayer || view.fields) && (
+            {(view.openLayer || view.fields || view.patterns.layer) && (
               <section className="leaf grid gap-2 p-3" aria-label="The fault in words">
+                <PatternPart view={view} found={found} />
                 <FaultFields view={view} changing={fielding} onDone={fieldsReached} />
                 {view.openLayer && <FaultWords key={view.revision} layer={view.openLayer} />}
               </section>
@@ -261,6 +265,7 @@ function OneCase({ view }: { view: CaseView }) {
               {leaf === "narrow" && <NarrowLeaf view={view} narrowing={narrowing} onChange={setNarrowing} />}
               {leaf === "structure" && <StructureLeaf view={view} />}
               {leaf === "versions" && <VersionsLeaf view={view} />}
+              {leaf === "seen" && <SeenLeaf view={view} />}
             </div>
           </section>
         </div>

@@ -1,4 +1,5 @@
 import type { WholeCase } from "../../server/cases/caseStore.ts";
+import { suggestedFor } from "../../server/cases/findingStore.ts";
 import { openLayer } from "../../server/judge/decisions.ts";
 import { foundFor } from "../../server/mend/findFixes.ts";
 import { furtherFor } from "../../server/mend/furtherWork.ts";
@@ -11,10 +12,16 @@ import type { Services } from "../../server/services.ts";
  */
 export async function searchView(services: Services, found: WholeCase) {
   const open = openLayer(found);
+  const search = await foundFor(services, found);
   return {
     /** The version that it is about. */
     version: found.current_version,
-    search: await foundFor(services, found),
+    search,
+    /** The kinds of mistake by what was found; null while that is looked for. */
+    patterns:
+      search?.state === "done" && (open === null || open.version_before === found.current_version)
+        ? await suggestedFor(services.database.query, found.current_version)
+        : null,
     further: await furtherFor(services, found),
     kept: await keptFixesOf(services, found),
     acted: open !== null && (open.decided !== null || open.faulty_lines.length > 0),

@@ -6,6 +6,7 @@ import { CaseFilters } from "../components/CaseFilters.tsx";
 import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
+import { CasebookTabs } from "./CasebookTabs.tsx";
 import { listActions } from "./listActions.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Casebook · Bent Nail" }];
@@ -33,7 +34,7 @@ export default function Casebook({ loaderData }: Route.ComponentProps) {
   return (
     <>
       <h1>Casebook</h1>
-      <p className="note-small mb-3">All cases and what was found out about them.</p>
+      <CasebookTabs />
       <UndoDelete caseKey={putAway} />
       <CaseFilters filter={filter} choices={choices} withState />
       {rows.length === 0 && Object.keys(filter).length > 0 ? (

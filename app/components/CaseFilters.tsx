@@ -1,12 +1,23 @@
 import { Form, useSubmit } from "react-router";
 import { languages } from "../../core/languages/languages.ts";
+import { causes, moments } from "../../core/verdict/fields.ts";
 import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import type { CaseFilter } from "../../server/cases/recordFilter.ts";
 
 export type FilterChoices = {
-  courses: Array<{ key: string; name: string; wording: string; students: Array<{ key: string; label: string }> }>;
-  states: Array<{ value: string; words: string }>;
+  courses: Array<{
+    key: string;
+    name: string;
+    wording: string;
+    students: Array<{ key: string; label: string }>;
+    assignments: Array<{ key: string; title: string }>;
+  }>;
+  states: Choice[];
+  distances: Choice[];
+  advice: Choice[];
+  patterns: Choice[];
 };
+type Choice = { value: string; words: string };
 
 const classes = [
   { value: "syntax", words: "syntax errors" },
@@ -22,10 +33,13 @@ export function CaseFilters({
   filter,
   choices,
   withState,
+  keep = {},
 }: {
   filter: CaseFilter;
   choices: FilterChoices;
   withState: boolean;
+  /** What else of the address stays. */
+  keep?: Readonly<Record<string, string>>;
 }) {
   const submit = useSubmit();
   const students = choices.courses.filter((course) => !filter.course || course.key === filter.course);
@@ -57,8 +71,26 @@ export function CaseFilters({
   );
   // The words of the chosen course; of all together the plain ones.
   const wording = findWording(choices.courses.find((course) => course.key === filter.course)?.wording);
+  const momentChoices = moments.map((value) => ({ value, words: `noticed ${value}` }));
+  const causeChoices = causes.map((value) => ({ value, words: inCourseWords(wording, `comes from a ${value} error`) }));
   const classChoices = classes.map(({ value, words }) => ({ value, words: inCourseWords(wording, words) }));
   const narrowed = Object.values(filter).some((value) => value);
+  const further = ["assignment", "cause", "moment", "pattern", "distance", "advice", "since", "until"] as const;
+  const furtherNarrowed = further.some((name) => filter[name]);
+  const assignments = choices.courses.filter((course) => !filter.course || course.key === filter.course);
+  const date = (name: "since" | "until", label: string) => (
+    <label className="flex items-baseline gap-1.5 text-sm">
+      {label}
+      <input
+        key={filter[name] ?? ""}
+        type="date"
+        className="field w-auto"
+        name={name}
+        defaultValue={filter[name] ?? ""}
+        onChange={(event) => void submit(event.target.form)}
+      />
+    </label>
+  );
   return (
     <Form className="mb-3 flex flex-wrap items-center gap-2" role="search" aria-label="Find cases">
       <input
@@ -93,8 +125,39 @@ export function CaseFilters({
       <button className="press" type="submit">
         Find
       </button>
+      {withState && (
+        <details open={furtherNarrowed} className="basis-full">
+          <summary className="cursor-pointer text-sm font-semibold text-steel-deep">Narrow further</summary>
+          <div className="mt-1 flex flex-wrap items-center gap-2">
+            {choose(
+              "assignment",
+              "Which assignment",
+              "all assignments",
+              assignments.flatMap((course) =>
+                course.assignments.map(({ key, title }) => ({ value: key, words: title })),
+              ),
+            )}
+            {choose("pattern", "Which kind of mistake", "all kinds of mistake", choices.patterns)}
+            {choose("cause", "Which cause", "whatever causes it", causeChoices)}
+            {choose("moment", "When it is noticed", "whenever noticed", momentChoices)}
+            {choose("distance", "Where the line is reported", "wherever reported", choices.distances)}
+            {choose("advice", "What the message is worth", "whatever the message is worth", choices.advice)}
+            {date("since", "from")}
+            {date("until", "to")}
+          </div>
+        </details>
+      )}
+      {Object.entries(keep).map(([name, value]) => (
+        <input key={name} type="hidden" name={name} value={value} />
+      ))}
+      {filter.signature && (
+        <p className="note-small basis-full">
+          Only this message: <code>{filter.signature}</code>
+          <input type="hidden" name="signature" value={filter.signature} />
+        </p>
+      )}
       {narrowed && (
-        <a className="link" href="?">
+        <a className="link" href={`?${new URLSearchParams(keep)}`}>
           show all
         </a>
       )}

@@ -82,6 +82,17 @@ export async function listAssignments(database: Database, course: string): Promi
   return z.array(listedRow).parse(rows);
 }
 
+/** The assignments of all courses by name, without those that are put away. */
+export async function listAssignmentTitles(database: Pick<Database, "query">) {
+  return z
+    .array(z.object({ key: z.string(), course: z.string(), title: z.string() }))
+    .parse(
+      await database.query(
+        "select key, course, title from assignment where put_away_at is null order by course, position, created_at",
+      ),
+    );
+}
+
 /** What a person says of an assignment. */
 export type AssignmentFields = {
   title: string;

@@ -1,20 +1,31 @@
+import { patterns } from "../../core/patterns/patterns.ts";
+import { listAssignmentTitles } from "../assignments/assignmentStore.ts";
 import type { Database } from "../database/database.ts";
 import { listCourses, listLabels } from "../people/courseStore.ts";
 import { adviceKinds, type CaseFilter, caseStates, distances, filterNames } from "./recordFilter.ts";
 
 /** What a list of cases can be narrowed to. */
 export async function filterChoices(database: Database) {
-  const [courses, students] = await Promise.all([listCourses(database), listLabels(database)]);
+  const [courses, students, assignments] = await Promise.all([
+    listCourses(database),
+    listLabels(database),
+    listAssignmentTitles(database),
+  ]);
   return {
     courses: courses.map(({ key, name, wording }) => ({
       key,
       name,
       wording,
+      assignments: assignments.filter((each) => each.course === key).map(({ key, title }) => ({ key, title })),
       students: students.filter((student) => student.course === key).map(({ key, label }) => ({ key, label })),
     })),
-    states: Object.entries(caseStates).map(([value, { words }]) => ({ value, words })),
+    ...{ states: inWords(caseStates), distances: inWords(distances), advice: inWords(adviceKinds) },
+    patterns: patterns.map(({ id, name }) => ({ value: id, words: name })),
   };
 }
+
+const inWords = (kinds: Readonly<Record<string, { words: string }>>) =>
+  Object.entries(kinds).map(([value, { words }]) => ({ value, words }));
 
 /** The narrowing that stands in an address. */
 export function filterOf(query: URLSearchParams): CaseFilter {

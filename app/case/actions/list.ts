@@ -18,6 +18,7 @@ import { addPart, dropPart, tryParts } from "./partPlan.ts";
 import { putAway, takeBack } from "./putAway.ts";
 import { sayAdvice } from "./sayAdvice.ts";
 import { sayFields } from "./sayFields.ts";
+import { sayPattern } from "./sayPattern.ts";
 import { look, search, stopSearching, takeFix } from "./search.ts";
 import { switchOn } from "./switchOn.ts";
 import { undo } from "./undo.ts";
@@ -25,7 +26,7 @@ import { writtenFor } from "./writtenFor.ts";
 
 /** Everything that the page of a case can be asked for. */
 export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
-  ...[accept, undo, decide, markLines, mend, goBack, intention, describeFault, sayFields, sayAdvice],
+  ...[accept, undo, decide, markLines, mend, goBack, intention, describeFault, sayFields, sayPattern, sayAdvice],
   ...[look, search, stopSearching, takeFix, keepAnother, changeFix, tryFurther, stopTrying],
   ...[keepCheck, dropCheck, verify],
   ...[describe, writtenFor, note, worked, warning, anotherOutput, otherwise],

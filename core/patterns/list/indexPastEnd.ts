@@ -11,9 +11,6 @@ export const indexPastEnd: Pattern = {
   cause:
     "The last element has the number of elements less one where counting begins at 0; or the list is shorter than was thought.",
   avoid: "Let the list itself say how long it is.",
-  cause:
-    "The last element has the number of elements less one where counting begins at 0; or the list is shorter than was thought.",
-  avoid: "Let the list itself say how long it is.",
   fault: true,
   grounds: [
     byEdit(["by-one", "constant", "comparison"], (_, { message }) => message?.kind === "index out of range", 5),
