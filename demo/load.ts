@@ -28,6 +28,7 @@ import { type DemoCase, demoCases } from "./cases.ts";
 import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
 import { type DemoAnswers, demoPlaces, demoSheet, demoSittings } from "./sheet.ts";
+import { loadTwoTerms } from "./twoTerms.ts";
 
 /** An hour, in milliseconds. */
 const hour = 3600 * 1000;
@@ -185,13 +186,15 @@ async function loadLanguages(services: Services): Promise<void> {
  */
 export async function loadDemo(services: Services): Promise<void> {
   services.loading.begin(
-    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 2,
+    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 3,
   );
   await loadCases(services);
   await loadClassSet(services);
   services.loading.end("a whole class");
   await loadAssignments(services, Date.now() - 48 * hour);
   services.loading.end("assignments");
+  await loadTwoTerms(services);
+  services.loading.end("two terms");
 }
 
 /** The cases of the demo: those that are worked through, with their sheet and sittings, and those in other languages. */

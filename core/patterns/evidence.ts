@@ -1,9 +1,12 @@
+import { editContext } from "../edits/context.ts";
 import type { Hunk } from "../fixes/hunks.ts";
 import type { Language } from "../languages/language.ts";
+import { mistakes } from "../leads/mistakes/mistakes.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import { explain } from "../reading/explain.ts";
 import { lineTexts } from "../source/lines.ts";
 import type { FaultClass } from "../verdict/verdict.ts";
+import { ownWarnings } from "../warnings/ownWarning.ts";
 import { changesOf } from "./changes.ts";
 import type { Evidence } from "./pattern.ts";
 
@@ -15,18 +18,37 @@ export type FoundChange = {
   repairs: "repairs" | "hides" | "open";
 };
 
-/** What patterns are suggested by: a verdict on a program's main file, and the mendings that were found, best first. */
+/** A verdict, as far as a pattern is suggested by it. */
+export type JudgedAs = {
+  class: FaultClass | null;
+  diagnostic: Diagnostic | null;
+  symptom?: string;
+  leads?: ReadonlyArray<{ line: number; file?: string }>;
+};
+
+/** What patterns are suggested by: a verdict on a program's main file, the mendings that were found, best first, and both outputs. */
 export function evidenceOf(
   language: Language,
   program: string,
-  verdict: { class: FaultClass | null; diagnostic: Diagnostic | null },
+  verdict: JudgedAs,
   fixes: readonly FoundChange[],
+  outputs: Evidence["outputs"] = null,
 ): Evidence {
-  const { diagnostic } = verdict;
+  const { diagnostic, leads = [], symptom = "" } = verdict;
   // A change that only hides the fault says nothing of it.
   const best = fixes.find((fix) => fix.repairs !== "hides");
+  const suspected = [...new Set(leads.filter((lead) => lead.file === undefined).map((lead) => lead.line))];
+  const rankOf = (line: number) => {
+    const at = suspected.indexOf(line);
+    return at < 0 ? null : at;
+  };
+  // What is refused has no form that could be looked at.
+  const context = verdict.class === "syntax" ? null : editContext(language, program);
+  const found = context ? mistakes.flatMap(({ id, find }) => find(context).map((place) => ({ id, ...place }))) : [];
+  const warned = ownWarnings(language, program).map(({ kind, line, says }) => ({ id: kind, line, why: says }));
   return {
-    ...{ language, program, class: verdict.class },
+    ...{ language, program, class: verdict.class, symptom, suspected, outputs, lines: lineTexts(program) },
+    noticed: [...found, ...warned].map(({ id, line, why }) => ({ id, line, why, rank: rankOf(line) })),
     message: diagnostic && {
       kind: explain(language, diagnostic, lineTexts(program))?.kind ?? null,
       text: `${diagnostic.errorName ?? ""} ${diagnostic.message}`,

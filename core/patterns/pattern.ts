@@ -24,6 +24,15 @@ export type Evidence = {
   /** The primary message, by its kind and as the tool said it. */
   message: { kind: MessageKind | null; text: string; line: number | null } | null;
   changes: readonly Change[];
+  symptom: string;
+  /** The lines of the program, the first at 0. */
+  lines: readonly string[];
+  /** Places that look like a mistake in the text, by the rule that found them; `rank`: the line's place among those that are looked at, from 0. */
+  noticed: ReadonlyArray<{ id: string; line: number; why: string; rank: number | null }>;
+  /** The lines that are looked at, the likeliest first. */
+  suspected: readonly number[];
+  /** What was to come out and what did, where both are known. */
+  outputs: { intended: string; printed: string } | null;
 };
 
 /** A reason to suggest a pattern; of two the stronger one counts. */

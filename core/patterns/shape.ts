@@ -1,3 +1,4 @@
+import { areSimilar } from "../source/spelling.ts";
 import type { Change, Evidence } from "./pattern.ts";
 
 /** How often a form stands in a text. */
@@ -42,3 +43,157 @@ export function isLimitMoved(before: string, after: string): boolean {
 
 /** Whether a loop's head begins with a fixed value. */
 export const isStart = (line: string) => /range\(\s*-?\d+\s*,|[:=]\s*-?\d+/.test(line);
+
+/** A place that a test of the text found, with the reason in a sentence. */
+type Place = { line: number | null; why: string };
+
+/** The first of some lines (from 1) on which a form stands. */
+export function firstLineWith(evidence: Evidence, lines: readonly number[], form: RegExp, why: string): Place | null {
+  const line = lines.find((each) => form.test(evidence.lines[each - 1] ?? ""));
+  return line === undefined ? null : { line, why };
+}
+
+/** The line that a message names and the one with code above it: where what is refused is looked for first. */
+export function namedLines({ message, lines }: Evidence): number[] {
+  const line = message?.line ?? null;
+  if (line === null) return [];
+  let above = line - 1;
+  while (above > 0 && (lines[above - 1] ?? "").trim() === "") above -= 1;
+  return above > 0 ? [line, above] : [line];
+}
+
+/** The lines that are looked at first, or all where none is. */
+export const lookedAt = ({ suspected, lines }: Evidence, most = 3): number[] =>
+  suspected.length > 0 ? suspected.slice(0, most) : lines.map((_, at) => at + 1);
+
+/** A statement that a change puts elsewhere: how far it was indented before and after. Null where the change is of another form. */
+export function movedStatement(changes: readonly Change[]): { text: string; before: number; after: number } | null {
+  const out = changes.find((change) => change.before.trim() !== "" && change.after.trim() === "");
+  const into = changes.find((change) => change.after.trim() !== "" && change.before.trim() === "");
+  const [from, to] = [out?.before.trim() ?? "", into?.after.trim() ?? ""];
+  if (!out || !into || from !== to) return null;
+  const indent = (text: string) => (text.split("\n").find((line) => line.trim() !== "") ?? "").search(/\S/);
+  return { text: from, before: indent(out.lineBefore), after: indent(into.lineAfter) };
+}
+
+/** Whether a line gives a variable a plain first value. */
+export const isPlainStart = (text: string) =>
+  /^(?:[A-Za-z_]\w*(?:\[\])?\s+)?[A-Za-z_]\w*\s*:?=\s*(?:-?[\d.]+|"[^"]*"|'[^']*'|\[\]|\{\}|[Ff]alse|[Tt]rue)\s*;?$/.test(
+    text.trim(),
+  );
+
+/** Whether what changes in the header of a loop is its beginning ("first") or its end ("last"); null in another line. */
+export function changedEnd({ lineBefore, lineAfter, before, after }: Change): "first" | "last" | null {
+  if (!/^\s*for\b/i.test(lineBefore)) return null;
+  let at = 0;
+  while (at < lineBefore.length && lineBefore[at] === lineAfter[at]) at += 1;
+  const [ahead, behind] = [lineBefore.slice(0, at), lineBefore.slice(at + before.length)];
+  if (!/\d/.test(before + after) && !/[-+<>=]/.test(before + after)) return null;
+  const counting = /\brange\s*\(/.exec(lineBefore);
+  if (counting) return ahead.slice(counting.index).includes(",") || !behind.includes(",") ? "last" : "first";
+  if (/;.*;/.test(lineBefore)) return ahead.includes(";") ? "last" : "first";
+  if (/:=.*\b(?:to|downto)\b/i.test(lineBefore)) return /\b(?:to|downto)\b/i.test(ahead) ? "last" : "first";
+  return /=[^:]*:/.test(ahead) ? "last" : "first";
+}
+
+/** Whether a line beside a changed one is the same but for names and numbers: one was copied from the other. */
+export function isCopied({ line, lineBefore }: Change, { lines }: Evidence): boolean {
+  if (isCondition(lineBefore)) return false;
+  const bare = (text: string) =>
+    text
+      .trim()
+      .replace(/[A-Za-z_]\w*/g, "a")
+      .replace(/\d+/g, "0")
+      .replace(/(["']).*?\1/g, "t");
+  const own = bare(lineBefore);
+  // A short line is like many.
+  return own.length > 7 && [line - 1, line + 1].some((at) => bare(lines[at - 1] ?? "") === own);
+}
+
+/** Names that loops of the program count or go with. */
+export function loopNames({ lines }: Evidence): Set<string> {
+  const names = lines.flatMap(
+    (line) => /^\s*for(?:each)?\b\s*\(?\s*(?:[A-Za-z_]\w*\s+)?([A-Za-z_]\w*)/i.exec(line)?.[1] ?? [],
+  );
+  return new Set(names);
+}
+
+/** Whether a name is gathered in: something is added to it, multiplied with it, or it keeps the largest. */
+export function isGathered(name: string, { lines }: Evidence): boolean {
+  const form = new RegExp(
+    String.raw`(?:^|[^\w.])${name}\s*(?:[-+*/]=|:?=\s*(?:.*[^\w.])?${name}\s*[-+*/]|:?=\s*.*[-+*/]\s*${name}\b)|[<>]=?\s*${name}\b`,
+  );
+  return lines.some((line) => form.test(line));
+}
+
+/** Whether the only changes of a line are of a sign: `from` taken for `to`. */
+export function isSignChanged({ lineBefore, lineAfter }: Change, from: RegExp, to: string): boolean {
+  return lineBefore !== lineAfter && lineBefore.replace(from, to) === lineAfter;
+}
+
+/** Words of other languages where this one has none of them, and signs for words. */
+export function foreignWord({ language }: Evidence, line: string): string | null {
+  const code = line.replace(/(["']).*?\1/g, '""');
+  const { and = "&&", chained = "else if" } = language.writing ?? {};
+  const own = (word: string) =>
+    language.keywords?.has(word) || language.decisionWords.has(word) || language.loopWords.has(word);
+  if (and !== "&&" && /&&|\|\|/.test(code)) return /&&|\|\|/.exec(code)?.[0] ?? null;
+  if (and === "&&" && /\w\s+(?:and|or)\s+\w/.test(code) && !own("and")) return /\b(?:and|or)\b/.exec(code)?.[0] ?? null;
+  if (
+    /\w(?:\+\+|--)/.test(code) &&
+    language.writing?.step("a", "+") !== "a++" &&
+    !/\+\+/.test(language.writing?.step("a", "+") ?? "") &&
+    chained !== "else if"
+  )
+    return /\+\+|--/.exec(code)?.[0] ?? null;
+  if (chained !== "else if" && /\belse\s+if\b/.test(code)) return "else if";
+  const word = /\b(?:boolean|elif|elsif|elseif|then|endif|function|foreach)\b/.exec(code)?.[0] ?? null;
+  return word !== null && !own(word) && !new RegExp(String.raw`\b${word}\s*=|\.${word}\b`).test(code) ? word : null;
+}
+
+/** Where a bracket is closed by one of another kind, outside of texts and comments; the line, from 1. */
+export function mixedBracketLine({ language, program }: Evidence): number | null {
+  const partner: Readonly<Record<string, string>> = { ")": "(", "]": "[", "}": "{" };
+  const open: string[] = [];
+  const signs = language
+    .tokens(program)
+    .filter(({ kind, text }) => kind !== "comment" && kind !== "text" && /^[()[\]{}]$/.test(text));
+  // Where one is left out, those behind it meet others as well.
+  if (signs.filter(({ text }) => "([{".includes(text)).length * 2 !== signs.length) return null;
+  for (const token of signs) {
+    if ("([{".includes(token.text)) open.push(token.text);
+    const wanted = partner[token.text];
+    if (wanted === undefined) continue;
+    const last = open.at(-1);
+    if (last !== undefined && last !== wanted) return token.line;
+    open.pop();
+  }
+  return null;
+}
+
+/** Whether what was printed differs from what was to come out by letters of some words only. */
+export function misspeltOutput({ outputs, program }: Evidence): Place | null {
+  if (!outputs) return null;
+  const words = (text: string) => text.trim().split(/\s+/);
+  const [wanted, got] = [words(outputs.intended), words(outputs.printed)];
+  if (wanted.length !== got.length || wanted.length > 400) return null;
+  const differ = got.flatMap((word, at) => (word === wanted[at] ? [] : [{ word, meant: wanted[at] ?? "" }]));
+  const letters = (text: string) => /^[^\d]*\p{L}[^\d]*$/u.test(text);
+  const similar = differ.every(
+    ({ word, meant }) => letters(word) && letters(meant) && areSimilar(word.toLowerCase(), meant.toLowerCase()),
+  );
+  const [first] = differ;
+  if (!first || !similar || !program.includes(first.word.replace(/[.,:!?]$/, ""))) return null;
+  return { line: null, why: `“${first.word}” comes out where “${first.meant}” is meant.` };
+}
+
+/** Whether a name that a message quotes looks like one that the program makes. */
+export function hasSimilar({ message, program, language }: Evidence): boolean {
+  const quoted = [
+    ...(message?.text ?? "").matchAll(/['"‘“`](\w+)['"’”`]|\b(?:variable|method|class|symbol)\s+(\w+)/g),
+  ].map(([, one, other]) => one ?? other ?? "");
+  const counts = new Map<string, number>();
+  for (const { kind, text } of language.tokens(program))
+    if (kind === "name") counts.set(text, (counts.get(text) ?? 0) + 1);
+  return quoted.some((word) => [...counts.keys()].some((name) => name !== word && areSimilar(name, word)));
+}

@@ -90,12 +90,18 @@ create function make_record(wanted text) returns void language sql as $$
     coalesce(l.pattern, n.patterns -> 0 ->> 'id'), l.pattern is not null,
     n.message_kind, n.signature, n.family, l.advice, p.reported, p.faulty, p.reported - p.faulty,
     l.decided is not null and l.decided_class is distinct from (l.decided ->> 'suggested'),
-    (select extract(epoch from min(v.created_at) filter (where v.worked or (j.version is not null and j.class is null)) - min(v.created_at))::int
-       from version v left join judged_version j on j.version = v.key where v.faulty_case = f.key and v.handed_in),
+    -- From the first version to the first that works; one that worked before the fault came in, and was handed over with it, is none of them.
+    (select extract(epoch from min(v.created_at) filter (where v.worked or coalesce(j.version, m.version) is not null and j.class is null and m.class is null)
+         - min(v.created_at))::int
+       from version v left join judged_version j on j.version = v.key left join finding m on m.version = v.key
+       where v.faulty_case = f.key and v.handed_in and not (v.worked and v.number = 1)),
     f.text_state
   from faulty_case f
     left join layer l on l.faulty_case = f.key
-    left join finding n on n.version = coalesce(l.version_before, f.current_version)
+    -- Where nobody has begun with it, the last version that shows a fault: a later one that works takes the fault out of no count.
+    left join finding n on n.version = coalesce(l.version_before, (
+      select m.version from finding m join version v on v.key = m.version where m.faulty_case = f.key
+      order by (m.class is not null) desc, v.number desc limit 1))
     left join lateral (
       select coalesce((l.verdict ->> 'reportedLine')::int, n.reported_line) as reported,
         (select (each ->> 'line')::int from jsonb_array_elements(coalesce(l.faulty_lines, '[]')) each where each ->> 'file' is null

@@ -135,7 +135,10 @@ export async function insertCase(query: Query, given: NewCase): Promise<string> 
   const before = given.worked
     ? await insertVersion(query, key, given.worked, "worked before", null, { handedIn: true, worked: true })
     : null;
-  const version = await insertVersion(query, key, given.files, "handed in", before, { handedIn: true });
+  const version = await insertVersion(query, key, given.files, "handed in", before, {
+    handedIn: true,
+    ...(given.collectedAt ? { at: given.collectedAt } : {}),
+  });
   await setCurrentVersion(query, key, version);
   const outputs = [
     ...(given.errorOutput === undefined ? [] : [{ origin: "", text: given.errorOutput }]),

@@ -110,13 +110,16 @@ export async function insertVersion(
   files: ProgramFiles,
   origin: string,
   parent: string | null,
-  said: { handedIn?: boolean; worked?: boolean; belief?: string } = {},
+  said: { handedIn?: boolean; worked?: boolean; belief?: string; at?: string } = {},
 ): Promise<string> {
   const key = newKey();
   await query(
-    `insert into version (key, faulty_case, number, origin, parent, handed_in, worked, belief)
-     values ($1, $2, (select coalesce(max(number), 0) + 1 from version where faulty_case = $2), $3, $4, $5, $6, $7)`,
-    [key, caseKey, origin, parent, said.handedIn ?? false, said.worked ?? false, asBytes(said.belief ?? "")],
+    `insert into version (key, faulty_case, number, origin, parent, handed_in, worked, belief, created_at)
+     values ($1, $2, (select coalesce(max(number), 0) + 1 from version where faulty_case = $2), $3, $4, $5, $6, $7, coalesce($8, now()))`,
+    [
+      ...[key, caseKey, origin, parent, said.handedIn ?? false, said.worked ?? false, asBytes(said.belief ?? "")],
+      said.at ?? null,
+    ],
   );
   for (const [position, file] of files.entries()) {
     const hash = createHash("sha256").update(file.bytes).digest("hex");

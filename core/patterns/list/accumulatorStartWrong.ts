@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byChange, byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { isGathered } from "../shape.ts";
 
 /** What grows over the passes begins with a value that does not fit. */
 export const accumulatorStartWrong: Pattern = {
@@ -14,6 +15,16 @@ export const accumulatorStartWrong: Pattern = {
   grounds: [
     byEdit("start-value", () => true, 2),
     byEdit("accumulation", ({ lineBefore }) => /=\s*[-\d.]+\s*;?$/.test(lineBefore)),
+    byChange(({ family, lineBefore }, evidence) => {
+      const [, name] = /\b([A-Za-z_]\w*)\s*:?=\s*(?:-?[\d.]+|[A-Za-z_]\w*[[(]\w+[\])])\s*;?\s*$/.exec(lineBefore) ?? [];
+      return (
+        evidence.class === "logic" &&
+        ["constant", "by-one", "start-value", "arithmetic"].includes(family) &&
+        !/^\s*for\b/.test(lineBefore) &&
+        name !== undefined &&
+        isGathered(name, evidence)
+      );
+    }, 5),
   ],
   examples: [
     example(

@@ -1,5 +1,5 @@
 import { inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A read is given the value of a variable in the place of its address. */
@@ -11,7 +11,7 @@ export const addressSignMissing: Pattern = {
   cause: "What reads must know where to put the value, not what stands there now.",
   avoid: "Say it aloud: “read into the place of age”.",
   fault: true,
-  grounds: [byEdit("address-sign", () => true, 4)],
+  grounds: [byEdit("address-sign", () => true, 4), byNotice("address-sign-missing", 6)],
   examples: [
     inMain(
       "c",

@@ -11,7 +11,7 @@ export const andOrMixedUp: Pattern = {
   cause: "Everyday language says “and” where either of two is meant.",
   avoid: "Say when the whole holds, and try each side alone.",
   fault: true,
-  grounds: [byEdit("logic-word", () => true, 1)],
+  grounds: [byEdit("logic-word", () => true, 2)],
   examples: [
     example(
       "python",

@@ -11,7 +11,17 @@ export const andOrWithoutBrackets: Pattern = {
   cause: "And takes hold before or.",
   avoid: "Put brackets wherever both words stand in one condition.",
   fault: true,
-  grounds: [byEdit("formula-brackets", ({ lineBefore }) => /\b(?:and|or)\b|&&|\|\|/.test(lineBefore), 4)],
+  grounds: [
+    byEdit("formula-brackets", ({ lineBefore }) => /\b(?:and|or)\b|&&|\|\|/.test(lineBefore), 4),
+    byEdit(
+      "logic-word",
+      ({ lineBefore }) =>
+        /\band\b|&&/.test(lineBefore) &&
+        /\bor\b|\|\|/.test(lineBefore) &&
+        !/\([^()]*(?:\bor\b|\|\||\band\b|&&)[^()]*\)\s*(?:and|or|&&|\|\|)/.test(lineBefore),
+      5,
+    ),
+  ],
   examples: [
     example(
       "python",

@@ -1,6 +1,7 @@
 import { example } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { count } from "../shape.ts";
 
 /** A function is given more or fewer values than it takes. */
 export const argumentCountWrong: Pattern = {
@@ -11,7 +12,12 @@ export const argumentCountWrong: Pattern = {
   cause: "The function was changed and its call was not, or one value was forgotten.",
   avoid: "Look at the header of the function while writing its call.",
   fault: true,
-  grounds: [byMessage("wrong arguments", { more: 2 })],
+  grounds: [
+    byMessage("wrong arguments", {
+      more: sure,
+      test: ({ message }) => !/nonconformant|method group/i.test(message?.text ?? ""),
+    }),
+  ],
   examples: [
     example(
       "python",

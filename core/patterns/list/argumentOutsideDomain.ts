@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A function is given a value for which it is not defined, such as the root of a negative number. */
@@ -11,7 +11,9 @@ export const argumentOutsideDomain: Pattern = {
   cause: "The value came out of a calculation and left the range that the function knows.",
   avoid: "Ask what the function cannot take, and look at the value before.",
   fault: true,
-  grounds: [byMessage("value not allowed", { more: 2 })],
+  grounds: [
+    byMessage("value not allowed", { more: sure, test: ({ message }) => !/nonconformant/i.test(message?.text ?? "") }),
+  ],
   examples: [
     example(
       "python",

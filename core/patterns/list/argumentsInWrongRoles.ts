@@ -11,7 +11,7 @@ export const argumentsInWrongRoles: Pattern = {
   cause: "Both are numbers, so nobody complains.",
   avoid: "Say what each value is before writing the line.",
   fault: true,
-  grounds: [byEdit("swapped", ({ lineBefore }) => /[-/%]/.test(lineBefore), 2)],
+  grounds: [byEdit("swapped", ({ lineBefore, before }) => /[-/%]/.test(lineBefore) && !before.includes(","), 5)],
   examples: [
     example(
       "python",

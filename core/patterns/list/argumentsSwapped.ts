@@ -11,7 +11,10 @@ export const argumentsSwapped: Pattern = {
   cause: "The order of a call's values is the order of its header, not of one's thoughts.",
   avoid: "Look at the header while writing the call.",
   fault: true,
-  grounds: [byEdit("swapped", () => true, 1)],
+  grounds: [
+    byEdit("swapped", ({ before, lineBefore }) => before.includes(",") && !/\breturn\b/.test(lineBefore), 4),
+    byEdit("swapped", () => true, 1),
+  ],
   examples: [
     example(
       "python",

@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byChange, byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { count, isCondition } from "../shape.ts";
+import { count, firstLineWith, isCondition, isSignChanged, namedLines } from "../shape.ts";
 
 /** One sign of equality stands in a condition. */
 export const assignmentForComparison: Pattern = {
@@ -15,6 +15,21 @@ export const assignmentForComparison: Pattern = {
   grounds: [
     byEdit("equality-sign", ({ lineBefore, lineAfter }) => count(lineAfter, /==/) > count(lineBefore, /==/), 3),
     byEdit("equality-sign", ({ lineAfter }) => isCondition(lineAfter), 1),
+    byChange((change) => isCondition(change.lineBefore) && isSignChanged(change, /(?<![:<>=!])=(?!=)/, "=="), 6),
+    byChange((change) => isCondition(change.lineBefore) && isSignChanged(change, /:=/, "="), 6),
+    byText(
+      (evidence) =>
+        evidence.class === "syntax"
+          ? firstLineWith(
+              evidence,
+              namedLines(evidence).slice(0, 1),
+              /^\s*(?:if|elif|elseif|while)\b[^=<>!:]*[^=<>!:\s]\s*=\s*[^=]/,
+              "One sign of equality stands in a condition.",
+            )
+          : null,
+      6,
+    ),
+    byNotice("comparison-for-assignment"),
   ],
   examples: [
     example(

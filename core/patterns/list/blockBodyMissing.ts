@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A header is followed by nothing that it could head. */
@@ -11,7 +11,7 @@ export const blockBodyMissing: Pattern = {
   cause: "A header needs at least one line that belongs to it.",
   avoid: "Write a first line below each header at once, if only one that does nothing.",
   fault: true,
-  grounds: [byMessage("indentation", { words: /expected an indented block/i, more: 2 })],
+  grounds: [byMessage("indentation", { words: /expected an indented block/i, more: sure })],
   examples: [
     example(
       "python",

@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, putsIn, takesAway } from "../grounds.ts";
+import { byEdit, byText, putsIn, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { mixedBracketLine } from "../shape.ts";
 
 /** A bracket is closed by one of another kind, or the wrong kind is used for what is meant. */
 export const bracketKindsMixed: Pattern = {
@@ -14,6 +15,10 @@ export const bracketKindsMixed: Pattern = {
   grounds: [
     byEdit("bracket", (change) => !putsIn(change) && !takesAway(change), 3),
     byEdit("sign", ({ before, after }) => /^[()[\]{}]+$/.test(before) && /^[()[\]{}]+$/.test(after), 3),
+    byText((evidence) => {
+      const line = evidence.class === "syntax" ? mixedBracketLine(evidence) : null;
+      return line === null ? null : { line, why: "A bracket is closed by one of another kind." };
+    }, 5),
   ],
   examples: [
     example(

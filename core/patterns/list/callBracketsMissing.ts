@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byMessage, byText, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { firstLineWith, namedLines } from "../shape.ts";
 
 /** A function is named and not called, or a call's brackets are left off. */
 export const callBracketsMissing: Pattern = {
@@ -11,7 +12,23 @@ export const callBracketsMissing: Pattern = {
   cause: "A name without brackets is the thing itself, not what it gives.",
   avoid: "Read a call as “do it with ...”, and write the brackets even where nothing is given.",
   fault: true,
-  grounds: [byEdit("call-brackets")],
+  grounds: [
+    byEdit("call-brackets", () => true, 8),
+    byMessage("sign missing", { words: /missing parentheses in call/i, more: sure }),
+    byMessage(["wrong arguments", "type mismatch"], { words: /method group/i, more: sure + 1 }),
+    byText(
+      (evidence) =>
+        evidence.class === "syntax"
+          ? firstLineWith(
+              evidence,
+              namedLines(evidence),
+              /^\s*[\w.]*(?:print|println|printf|puts|write|writeln|WriteLine|disp)\s+["']/i,
+              "What is to be printed stands there without the brackets of the call.",
+            )
+          : null,
+      6,
+    ),
+  ],
   examples: [
     inMain(
       "java",

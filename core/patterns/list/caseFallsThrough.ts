@@ -1,5 +1,5 @@
 import { inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A case is not left at its end. */
@@ -11,7 +11,7 @@ export const caseFallsThrough: Pattern = {
   cause: "A case ends only where it is left.",
   avoid: "Write the sign that leaves it together with the case.",
   fault: true,
-  grounds: [byEdit("leaving", ({ after }) => /break/.test(after), 2)],
+  grounds: [byEdit("leaving", ({ after }) => /break/.test(after), 2), byNotice("case-falls-through", 5)],
   examples: [
     inMain(
       "java",

@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byChange, byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { count, isCondition } from "../shape.ts";
+import { count, isCondition, isSignChanged } from "../shape.ts";
 
 /** Two signs of equality stand where a variable is to get a value, so nothing is kept. */
 export const comparisonForAssignment: Pattern = {
@@ -18,6 +18,8 @@ export const comparisonForAssignment: Pattern = {
       ({ lineBefore, lineAfter }) => count(lineBefore, /==/) > count(lineAfter, /==/) && !isCondition(lineBefore),
       2,
     ),
+    byChange((change) => isSignChanged(change, /(?<![:<>=])=(?!=)/, ":="), 6),
+    byNotice("comparison-for-assignment", -1),
   ],
   examples: [
     example(

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A condition holds, or fails, whatever its values are. */
@@ -11,7 +11,7 @@ export const conditionAlwaysTrue: Pattern = {
   cause: "A value stands for a condition by itself, or two limits exclude nothing.",
   avoid: "Look for a value for which it must fail.",
   fault: true,
-  grounds: [byEdit("comparison-left-out", () => true, 4)],
+  grounds: [byEdit("comparison-left-out", () => true, 4), byNotice("range-test-on-text", 5)],
   examples: [
     example(
       "python",

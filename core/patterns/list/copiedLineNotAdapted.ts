@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byChange, byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { isCopied } from "../shape.ts";
 
 /** A line was copied and still uses a name or value of the one that it was copied from. */
 export const copiedLineNotAdapted: Pattern = {
@@ -11,7 +12,16 @@ export const copiedLineNotAdapted: Pattern = {
   cause: "A copy is right in all but one place, and the eye takes it for the line above.",
   avoid: "After copying, look at every name and number of the copy.",
   fault: true,
-  grounds: [byEdit("other-name", () => true, 1)],
+  grounds: [
+    byEdit("other-name", () => true, 1),
+    byChange(
+      (change, evidence) =>
+        evidence.class === "logic" &&
+        ["constant", "by-one", "other-name"].includes(change.family) &&
+        isCopied(change, evidence),
+      5,
+    ),
+  ],
   examples: [
     example(
       "octave",

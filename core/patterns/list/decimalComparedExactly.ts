@@ -1,5 +1,7 @@
 import { example, inMain } from "../example.ts";
+import { byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { firstLineWith, lookedAt } from "../shape.ts";
 
 /** Two decimal numbers are compared for equality, and differ in their last digits. */
 export const decimalComparedExactly: Pattern = {
@@ -10,7 +12,20 @@ export const decimalComparedExactly: Pattern = {
   cause: "Many decimals cannot be kept exactly, so two ways to the same number differ in the last digit.",
   avoid: "Ask whether the difference is small.",
   fault: true,
-  grounds: [],
+  grounds: [
+    byText(
+      (evidence) =>
+        evidence.class === "logic"
+          ? firstLineWith(
+              evidence,
+              lookedAt(evidence),
+              /(?:[=!~]=|<>)\s*-?\d+\.\d+|\d+\.\d+\s*(?:[=!~]=|<>)/,
+              "A decimal number is compared exactly.",
+            )
+          : null,
+      5,
+    ),
+  ],
   examples: [
     example(
       "python",

@@ -1,4 +1,5 @@
 import { example, inMain } from "../example.ts";
+import { byChange } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A length or an element is asked for in the wrong direction of an array. */
@@ -10,7 +11,9 @@ export const dimensionWrong: Pattern = {
   cause: "Rows and columns were taken for each other.",
   avoid: "Draw the array, and say which number is which.",
   fault: true,
-  grounds: [],
+  grounds: [
+    byChange(({ lineBefore, family }) => family === "constant" && /\b(?:size|shape|GetLength)\b/.test(lineBefore), 6),
+  ],
   examples: [
     example(
       "octave",

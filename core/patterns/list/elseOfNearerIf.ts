@@ -1,5 +1,5 @@
 import { inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** An else belongs to another decision than its layout shows. */
@@ -11,7 +11,15 @@ export const elseOfNearerIf: Pattern = {
   cause: "An else belongs to the nearest if, however it is indented.",
   avoid: "Mark the inner block.",
   fault: true,
-  grounds: [byEdit(["chain", "indentation", "block-marks"], ({ lineBefore }) => /\belse\b/.test(lineBefore), 1)],
+  grounds: [
+    byEdit(["chain", "indentation", "block-marks"], ({ lineBefore }) => /\belse\b/.test(lineBefore), 1),
+    byText(({ noticed }) => {
+      const found = noticed.find(
+        ({ id, why, rank }) => id === "misleading layout" && /else/.test(why) && rank !== null && rank < 4,
+      );
+      return found ? { line: found.line, why: found.why } : null;
+    }, 6),
+  ],
   examples: [
     inMain(
       "java",

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A variable holds no object, and something of that object is asked for. */
@@ -11,7 +11,14 @@ export const emptyReferenceUsed: Pattern = {
   cause: "The variable was never given an object, or what was looked for was not found.",
   avoid: "After every search ask first whether anything was found.",
   fault: true,
-  grounds: [byMessage("empty reference", { more: 2 }), byMessage("memory misused")],
+  grounds: [
+    byMessage("empty reference", { more: sure }),
+    byMessage("memory misused", {
+      more: 3,
+      test: ({ program }) => /\*\s*\w+\s*=\s*(?:\w*find\w*|str\w+|malloc|fopen|NULL)\b|\bNULL\b/.test(program),
+    }),
+    byMessage("memory misused"),
+  ],
   examples: [
     example(
       "python",

@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, byText, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A file is opened under a name or at a place where there is none. */
@@ -11,7 +11,16 @@ export const fileNotThere: Pattern = {
   cause: "The file has another name, lies in another folder, or was taken away.",
   avoid: "Write the file yourself in a small run, or ask whether it is there.",
   fault: true,
-  grounds: [byMessage("file missing", { of: "runtime", more: 25 })],
+  grounds: [
+    byMessage("file missing", { of: "runtime", more: sure }),
+    byText(
+      ({ message, class: of }) =>
+        of === "runtime" && /no such file|could not (?:open|find)|unable to open|cannot open/i.test(message?.text ?? "")
+          ? { line: message?.line ?? null, why: "The message says that a file was not found." }
+          : null,
+      6,
+    ),
+  ],
   examples: [
     example(
       "python",

@@ -1,4 +1,5 @@
 import { example, inMain } from "../example.ts";
+import { byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A variable that is to remember that something happened is not set where it happens. */
@@ -10,7 +11,18 @@ export const flagNotSet: Pattern = {
   cause: "It was thought of where it is asked and forgotten where it happens.",
   avoid: "Write both lines together: the one that sets it and the one that asks.",
   fault: true,
-  grounds: [],
+  grounds: [
+    byText(({ lines, class: of, changes }) => {
+      if (of !== "logic" || changes.some(({ family }) => family !== "constant")) return null;
+      for (const [at, line] of lines.entries()) {
+        const [, name] = /\b([A-Za-z_]\w*)\s*:?=\s*false\b/i.exec(line) ?? [];
+        if (!name) continue;
+        const set = new RegExp(String.raw`\b${name}\s*:?=\s*true\b`, "i");
+        if (!lines.some((each) => set.test(each))) return { line: at + 1, why: `“${name}” becomes true nowhere.` };
+      }
+      return null;
+    }, 2),
+  ],
   examples: [
     example(
       "python",

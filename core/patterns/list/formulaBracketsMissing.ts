@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Operators take hold of their neighbours in another order than is meant. */
@@ -11,7 +11,7 @@ export const formulaBracketsMissing: Pattern = {
   cause: "Times and divided by take hold before plus and minus.",
   avoid: "Put brackets around whatever is worked out first.",
   fault: true,
-  grounds: [byEdit("formula-brackets", () => true, 2)],
+  grounds: [byEdit("formula-brackets", () => true, 2), byNotice("formula-brackets-missing", 2)],
   examples: [
     example(
       "python",

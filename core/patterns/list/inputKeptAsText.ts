@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { readsInput } from "../shape.ts";
 
@@ -12,7 +12,14 @@ export const inputKeptAsText: Pattern = {
   cause: "What is typed in arrives as a text in some languages, also where it looks like a number.",
   avoid: "Make it a number in the very line that reads it.",
   fault: true,
-  grounds: [byEdit("conversion", ({ lineAfter, lineBefore }) => readsInput(lineBefore + lineAfter), 4)],
+  grounds: [
+    byEdit(
+      "conversion",
+      ({ lineAfter, lineBefore }, { message }) => readsInput(lineBefore + lineAfter) && message?.kind !== "conversion",
+      4,
+    ),
+    byNotice("input-kept-as-text", 6),
+  ],
   examples: [
     example(
       "python",

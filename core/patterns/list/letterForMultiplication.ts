@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { firstLineWith, namedLines } from "../shape.ts";
 
 /** Multiplication is written as on paper: with an x, or with nothing between. */
 export const letterForMultiplication: Pattern = {
@@ -14,6 +15,18 @@ export const letterForMultiplication: Pattern = {
   grounds: [
     byEdit("sign", ({ before, after }) => after.trim() === "*" && /^\s*[xX×]?\s*$/.test(before), 3),
     byEdit("sign", ({ after }) => /^\s*\*\s*$/.test(after)),
+    byText(
+      (evidence) =>
+        evidence.class === "syntax"
+          ? firstLineWith(
+              evidence,
+              namedLines(evidence),
+              /[\w)\]]\s+[xX×]\s+[\w(]|[=(,+*/-]\s*\d+\s*\(?\s+(?!and\b|or\b|if\b|else\b|in\b|to\b|do\b|downto\b|then\b|mod\b|div\b|for\b|is\b|not\b|of\b|xor\b|end\b)[A-Za-z_]\w*\s*(?:[;)]|$)/i,
+              "A letter, or nothing, stands for times.",
+            )
+          : null,
+      6,
+    ),
   ],
   examples: [
     example(

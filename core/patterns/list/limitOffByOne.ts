@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { isLimitMoved } from "../shape.ts";
+import { changedEnd, isLimitMoved } from "../shape.ts";
 
 /** A limit is one off: its last value is left out, or one more is taken in. */
 export const limitOffByOne: Pattern = {
@@ -14,7 +14,9 @@ export const limitOffByOne: Pattern = {
   fault: true,
   grounds: [
     byEdit("comparison", ({ lineBefore, lineAfter }) => isLimitMoved(lineBefore, lineAfter), 3),
+    byEdit(["by-one", "constant"], (change) => changedEnd(change) === "last", 5),
     byEdit(["by-one"], () => true, 1),
+    byNotice("limit-off-by-one", 1),
   ],
   examples: [
     example(

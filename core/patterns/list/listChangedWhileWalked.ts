@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byMessage } from "../grounds.ts";
+import { byEdit, byMessage, byNotice, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Elements are taken out or put in while a loop goes over the same list. */
@@ -13,7 +13,8 @@ export const listChangedWhileWalked: Pattern = {
   fault: true,
   grounds: [
     byEdit("copied", ({ lineBefore }) => /^\s*for/.test(lineBefore), 4),
-    byMessage("changed while looping", { more: 4 }),
+    byMessage("changed while looping", { more: sure }),
+    byNotice("list-changed-while-walked", 4),
   ],
   examples: [
     example(

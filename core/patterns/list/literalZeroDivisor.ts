@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** The divisor is a zero that stands in the text. */
@@ -11,7 +11,15 @@ export const literalZeroDivisor: Pattern = {
   cause: "A number was mistyped, or stands for one that was still to be found.",
   avoid: "Give the number a name, so that a zero looks wrong.",
   fault: true,
-  grounds: [byMessage("division by zero", { words: /literal|constant/i, more: 3 })],
+  grounds: [
+    byMessage("division by zero", {
+      more: sure + 4,
+      test: ({ lines, message }) => {
+        const named = message?.line ? [lines[message.line - 1] ?? ""] : lines;
+        return named.some((line) => /(?:\/|%|\bdiv\b|\bmod\b)\s*0(?![.\d\w])/.test(line));
+      },
+    }),
+  ],
   examples: [
     example(
       "python",

@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { count, isCondition } from "../shape.ts";
 
 /** What the condition waits for moves away from the value that would end the loop. */
 export const loopMovesAway: Pattern = {
@@ -13,9 +14,25 @@ export const loopMovesAway: Pattern = {
   fault: true,
   grounds: [
     byEdit(
-      ["direction", "arithmetic"],
-      ({ before, after }, { message }) => /[-+]/.test(before) && /[-+]/.test(after) && message === null,
+      ["direction", "arithmetic", "loop-change", "constant", "accumulation", "by-one"],
+      ({ lineBefore, lineAfter }, { symptom }) =>
+        /end/.test(symptom) && !isCondition(lineBefore) && /[-+]/.test(lineBefore) && /[-+]/.test(lineAfter),
+      5,
     ),
+    byText(({ lines, symptom, changes }) => {
+      if (!/end/.test(symptom) || changes.length > 0) return null;
+      for (const [at, line] of lines.entries()) {
+        const [, name, sign] = /\bwhile\s*\(?\s*(\w+)\s*([<>])/i.exec(line) ?? [];
+        if (!name) continue;
+        const away =
+          sign === ">" ? String.raw`(?:\+\+|\+=|:?=\s*${name}\s*\+)` : String.raw`(?:--|-=|:?=\s*${name}\s*-)`;
+        const body = lines.findIndex(
+          (each, index) => index > at && new RegExp(String.raw`\b${name}\s*${away}`).test(each),
+        );
+        if (body >= 0) return { line: body + 1, why: `“${name}” moves away from where the loop ends.` };
+      }
+      return null;
+    }, 5),
   ],
   examples: [
     example(

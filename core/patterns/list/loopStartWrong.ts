@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { isStart } from "../shape.ts";
+import { changedEnd } from "../shape.ts";
 
 /** The first pass comes too early or too late. */
 export const loopStartWrong: Pattern = {
@@ -12,13 +12,7 @@ export const loopStartWrong: Pattern = {
   cause: "Counting begins at 0 for positions and at 1 for people.",
   avoid: "Say what the first pass must do.",
   fault: true,
-  grounds: [
-    byEdit(
-      ["by-one", "start-value", "constant"],
-      ({ lineBefore }) => /^\s*(?:for\b|FOR\b)/.test(lineBefore) && isStart(lineBefore),
-      3,
-    ),
-  ],
+  grounds: [byEdit(["by-one", "start-value", "constant"], (change) => changedEnd(change) === "first", 6)],
   examples: [
     example(
       "python",

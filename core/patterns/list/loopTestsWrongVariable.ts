@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** The condition of a loop asks for a variable that is not the one that moves. */
@@ -11,7 +11,10 @@ export const loopTestsWrongVariable: Pattern = {
   cause: "Two names of one loop were taken for each other.",
   avoid: "The name in the condition must be one that changes inside.",
   fault: true,
-  grounds: [byEdit("other-name", ({ lineBefore }) => /^\s*(?:while|for|until)\b/i.test(lineBefore), 3)],
+  grounds: [
+    byEdit("other-name", ({ lineBefore }) => /^\s*(?:while|for|until)\b/i.test(lineBefore), 5),
+    byNotice("loop-tests-wrong-variable"),
+  ],
   examples: [
     inMain(
       "c",

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Nothing in the loop moves what its condition waits for. */
@@ -11,7 +11,7 @@ export const loopVariableNeverChanges: Pattern = {
   cause: "The line that would change it is missing, or changes another name.",
   avoid: "Ask of every loop: where does it begin, when does it end, what moves?",
   fault: true,
-  grounds: [byEdit("loop-change", () => true, 3)],
+  grounds: [byEdit("loop-change", () => true, 3), byNotice("loop-variable-never-changes", 4)],
   examples: [
     example(
       "python",

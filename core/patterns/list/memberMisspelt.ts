@@ -12,7 +12,7 @@ export const memberMisspelt: Pattern = {
   cause: "What an object has is known by its exact letters, and often only when the line is reached.",
   avoid: "Let the editor list what the object has.",
   fault: true,
-  grounds: [byEdit("name", (change) => isMember(change), 4), byMessage("unknown member", { more: 2 })],
+  grounds: [byEdit("name", (change) => isMember(change), 4), byMessage("unknown member", { more: 5 })],
   examples: [
     example(
       "python",

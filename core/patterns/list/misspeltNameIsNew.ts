@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A name is misspelt where a value is given, and the language makes another variable of it. */
@@ -11,7 +11,7 @@ export const misspeltNameIsNew: Pattern = {
   cause: "Giving a value to a misspelt name makes a second variable, and nobody complains.",
   avoid: "Copy long names; ask the language to insist on declarations where it can.",
   fault: true,
-  grounds: [byEdit("name", (_, { class: of }) => of === "logic", 7)],
+  grounds: [byEdit("name", (_, { class: of }) => of === "logic", 7), byNotice("misspelt-name-is-new", 4)],
   examples: [
     example(
       "python",

@@ -1,6 +1,7 @@
 import { example } from "../example.ts";
-import { byEdit, byMessage } from "../grounds.ts";
+import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { hasSimilar } from "../shape.ts";
 
 /** A name, or the library it comes from, is used and made known nowhere. */
 export const nameNeverDefined: Pattern = {
@@ -11,7 +12,19 @@ export const nameNeverDefined: Pattern = {
   cause: "The line that would make it was never written, or lies in another program.",
   avoid: "Write the function before the line that calls it, and import what comes from a library.",
   fault: true,
-  grounds: [byEdit("inclusion"), byMessage("unknown name"), byMessage("not linked")],
+  grounds: [
+    byEdit("inclusion"),
+    byMessage("unknown name"),
+    byMessage(["unknown name", "not linked"], {
+      more: sure,
+      test: (evidence) =>
+        !hasSimilar(evidence) &&
+        evidence.changes.every(
+          ({ family }) => family !== "name" && family !== "declaration" && family !== "first-value",
+        ),
+    }),
+    byMessage("not linked"),
+  ],
   examples: [
     example(
       "python",

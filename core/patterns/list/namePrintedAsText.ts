@@ -11,7 +11,9 @@ export const namePrintedAsText: Pattern = {
   cause: "In quotes a name is only its letters.",
   avoid: "Quotes are for words that are to appear as they are.",
   fault: true,
-  grounds: [byEdit(["text-or-number", "quote"], ({ before, after }) => /["']/.test(before) && !/["']/.test(after), 4)],
+  grounds: [
+    byEdit(["text-or-number", "quote"], ({ before, after }) => /["'][A-Za-z_]/.test(before) && !/["']/.test(after), 4),
+  ],
   examples: [
     example(
       "python",

@@ -1,5 +1,5 @@
 import { inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A read left the end of the typed line, and the next one takes it. */
@@ -11,7 +11,11 @@ export const newlineLeftInInput: Pattern = {
   cause: "A read of a number leaves the end of its line, and the next read takes just that.",
   avoid: "Read whole lines, or read the rest of the line away.",
   fault: true,
-  grounds: [byEdit("line-left", () => true, 5), byEdit("format-letter", ({ after }) => / %?c|^ /.test(after), 3)],
+  grounds: [
+    byEdit("line-left", () => true, 5),
+    byEdit("format-letter", ({ after }) => / %?c|^ /.test(after), 3),
+    byNotice("newline-left-in-input", 9),
+  ],
   examples: [
     inMain(
       "java",

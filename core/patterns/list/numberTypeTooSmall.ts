@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byMessage } from "../grounds.ts";
+import { byChange, byEdit, byMessage, byText, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A value is too large for the type of its variable, and wraps or is refused. */
@@ -11,7 +11,28 @@ export const numberTypeTooSmall: Pattern = {
   cause: "Each type has a largest value; past it the number wraps or stops.",
   avoid: "Ask how large it can become.",
   fault: true,
-  grounds: [byMessage("overflow", { more: 3 }), byEdit("declaration", ({ after }) => /long|int64/i.test(after), 3)],
+  grounds: [
+    byMessage("overflow", { more: sure }),
+    byEdit("declaration", ({ after }) => /long|int64/i.test(after), 5),
+    byChange(
+      ({ lineBefore, lineAfter }) =>
+        /\b(?:int|smallint|integer|short|byte)\b/i.test(lineBefore) &&
+        /\b(?:long|int64|longint)\b/i.test(lineAfter) &&
+        !/\b(?:long|int64|longint)\b/i.test(lineBefore),
+      6,
+    ),
+    byText(({ outputs, class: of, changes }) => {
+      if (of !== "logic" || !outputs || changes.some(({ family }) => family !== "declaration")) return null;
+      const numbers = (text: string) => (text.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number);
+      const [wanted, got] = [numbers(outputs.intended), numbers(outputs.printed)];
+      const wrapped = wanted.findIndex(
+        (each, at) => Math.abs(each - (got[at] ?? each)) >= 65_536 && Math.abs(each - (got[at] ?? each)) % 65_536 === 0,
+      );
+      return wrapped < 0
+        ? null
+        : { line: null, why: `${got[wrapped]} comes out where ${wanted[wrapped]} is meant: the number has wrapped.` };
+    }, 6),
+  ],
   examples: [
     inMain(
       "java",

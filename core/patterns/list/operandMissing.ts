@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { firstLineWith, namedLines } from "../shape.ts";
 
 /** An operator stands there with nothing on one of its sides. */
 export const operandMissing: Pattern = {
@@ -15,6 +16,18 @@ export const operandMissing: Pattern = {
     byEdit("sign", ({ before }) => /^\s*[-+*/<>=]+\s*$/.test(before)),
     // Of a sign that is missing between two values, where no other kind of mistake says more.
     byEdit("sign", () => true, -5),
+    byText(
+      (evidence) =>
+        evidence.class === "syntax"
+          ? firstLineWith(
+              evidence,
+              namedLines(evidence),
+              /(?:[\w)\]]\s*[-+*/%]\s*[*/%;)](?![*/]))|(?:[\w)\]]\s*[*/%]\s*[;)])/,
+              "An operator has nothing behind it.",
+            )
+          : null,
+      3,
+    ),
   ],
   examples: [
     example(

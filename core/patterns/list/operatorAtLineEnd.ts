@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, takesAway } from "../grounds.ts";
+import { byEdit, byText, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { firstLineWith, namedLines } from "../shape.ts";
 
 /** An expression breaks off behind an operator. */
 export const operatorAtLineEnd: Pattern = {
@@ -19,6 +20,13 @@ export const operatorAtLineEnd: Pattern = {
         /^\s*[-+*/.&|]\s*$/.test(change.before) &&
         change.lineBefore.trimEnd().endsWith(change.before.trim()),
       2,
+    ),
+    byText(
+      (evidence) =>
+        evidence.class === "syntax"
+          ? firstLineWith(evidence, namedLines(evidence), /[\w)\]"']\s*[-+*/%]\s*$/, "The line ends with an operator.")
+          : null,
+      4,
     ),
   ],
   examples: [

@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { isOther } from "../shape.ts";
+import { foreignWord, isOther, namedLines } from "../shape.ts";
 
 /** A word or sign stands there that another language has and this one has not. */
 export const otherLanguageWord: Pattern = {
@@ -13,13 +13,20 @@ export const otherLanguageWord: Pattern = {
   avoid: "Keep a list of the words that differ.",
   fault: true,
   grounds: [
-    byEdit(["word", "sign", "logic-word"], ({ before }) => isOther(before), 5),
     byEdit(
-      "word",
-      ({ lineBefore, lineAfter }) =>
-        /else\s*if|&&|\|\||\+\+/.test(lineBefore) && !/else\s*if|&&|\|\||\+\+/.test(lineAfter),
+      ["word", "sign", "logic-word"],
+      (change, evidence) =>
+        evidence.class === "syntax" && isOther(change.before) && foreignWord(evidence, change.lineBefore) !== null,
       5,
     ),
+    byText((evidence) => {
+      if (evidence.class !== "syntax") return null;
+      for (const line of namedLines(evidence)) {
+        const word = foreignWord(evidence, evidence.lines[line - 1] ?? "");
+        if (word !== null) return { line, why: `“${word}” is written otherwise in this language.` };
+      }
+      return null;
+    }, 7),
   ],
   examples: [
     example(

@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { isMember, isOwn } from "../shape.ts";
+import { hasSimilar, isMember, isOwn } from "../shape.ts";
 
 /** A name of the program is written in another way than where it was made. */
 export const ownNameMisspelt: Pattern = {
@@ -14,7 +14,7 @@ export const ownNameMisspelt: Pattern = {
   fault: true,
   grounds: [
     byEdit("name", (change, evidence) => isOwn(change, evidence) && !isMember(change), 4),
-    byMessage("unknown name", { more: 1 }),
+    byMessage("unknown name", { more: 1, test: hasSimilar }),
   ],
   examples: [
     example(

@@ -1,7 +1,7 @@
 import { example } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { isCondition } from "../shape.ts";
+import { firstLineWith, isCondition, lookedAt } from "../shape.ts";
 
 /** Whether a value lies in a range is asked of texts, which are ordered by their letters. */
 export const rangeTestOnText: Pattern = {
@@ -12,7 +12,21 @@ export const rangeTestOnText: Pattern = {
   cause: "Texts are ordered letter by letter: “40” comes before “5”.",
   avoid: "Make a number of it, or compare with a list of what is allowed.",
   fault: true,
-  grounds: [byEdit("conversion", ({ lineAfter }) => isCondition(lineAfter) && /[<>]/.test(lineAfter), 2)],
+  grounds: [
+    byEdit("conversion", ({ lineAfter }) => isCondition(lineAfter) && /[<>]/.test(lineAfter), 2),
+    byText(
+      (evidence) =>
+        evidence.class === "logic"
+          ? firstLineWith(
+              evidence,
+              lookedAt(evidence),
+              /["']\d+["']\s*[<>]=?|[<>]=?\s*["']\d+["']/,
+              "A range is asked of texts, which are ordered letter by letter.",
+            )
+          : null,
+      6,
+    ),
+  ],
   examples: [
     example(
       "python",

@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { isPlainStart, movedStatement } from "../shape.ts";
 
 /** A value that is to grow over all passes is set back inside of the loop. */
 export const restartInsideLoop: Pattern = {
@@ -12,12 +13,19 @@ export const restartInsideLoop: Pattern = {
   avoid: "First values stand before the loop.",
   fault: true,
   grounds: [
+    byText(({ changes, class: of }) => {
+      const moved = of === "logic" ? movedStatement(changes) : null;
+      return moved && isPlainStart(moved.text) && moved.after < moved.before
+        ? { line: changes[0]?.line ?? null, why: "What is to grow over all passes is set back in each of them." }
+        : null;
+    }, 7),
     byEdit(
       "moved",
       ({ lineBefore, lineAfter }) => /^\s*(?:\w+\s+)?\w+\s*:?=\s*[-\d."'[]/m.test(lineBefore + lineAfter),
       4,
     ),
     byEdit("accumulation", () => true),
+    byNotice("restart-inside-loop", 5),
   ],
   examples: [
     example(

@@ -1,5 +1,7 @@
 import { example, inMain } from "../example.ts";
+import { byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { count, isPlainStart, movedStatement } from "../shape.ts";
 
 /** A value that is to begin anew in every pass keeps what the pass before left. */
 export const restartMissing: Pattern = {
@@ -10,7 +12,14 @@ export const restartMissing: Pattern = {
   cause: "What was gathered for one is still there for the next.",
   avoid: "Ask what must be fresh at the beginning of each pass.",
   fault: true,
-  grounds: [],
+  grounds: [
+    byText(({ changes, class: of }) => {
+      const moved = of === "logic" ? movedStatement(changes) : null;
+      return moved && isPlainStart(moved.text) && moved.after > moved.before
+        ? { line: changes[0]?.line ?? null, why: "What is to begin anew in every pass is set before the loop only." }
+        : null;
+    }, 7),
+  ],
   examples: [
     example(
       "python",

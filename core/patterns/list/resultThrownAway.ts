@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A call gives a new value back, and nobody keeps it. */
@@ -11,7 +11,7 @@ export const resultThrownAway: Pattern = {
   cause: "Texts never change; what is worked out of them is a new one.",
   avoid: "Ask of each call: does it change something or give something back?",
   fault: true,
-  grounds: [byEdit("result-thrown-away", () => true, 3)],
+  grounds: [byEdit("result-thrown-away", () => true, 3), byNotice("result-thrown-away", 3)],
   examples: [
     example(
       "python",

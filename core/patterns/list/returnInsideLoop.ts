@@ -1,6 +1,7 @@
 import { example } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { count } from "../shape.ts";
 
 /** A function gives its result back inside of the loop, after the first pass. */
 export const returnInsideLoop: Pattern = {
@@ -11,7 +12,10 @@ export const returnInsideLoop: Pattern = {
   cause: "Giving back ends the function at once, also in the middle of a loop.",
   avoid: "Give back only when all passes are done.",
   fault: true,
-  grounds: [byEdit(["moved", "indentation"], ({ lineBefore }) => /^\s*return\b/m.test(lineBefore), 6)],
+  grounds: [
+    byEdit(["moved", "indentation"], ({ lineBefore }) => /^\s*return\b/m.test(lineBefore), 6),
+    byNotice("return-inside-loop", 5),
+  ],
   examples: [
     example(
       "python",

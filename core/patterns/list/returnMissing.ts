@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byEdit, byMessage } from "../grounds.ts";
+import { byEdit, byMessage, byNotice, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A function works its result out and does not give it back, on some way or on all. */
@@ -11,7 +11,11 @@ export const returnMissing: Pattern = {
   cause: "Working something out and giving it back are two things.",
   avoid: "Look at every way through the function: does it give something back?",
   fault: true,
-  grounds: [byEdit("returned", () => true, 3), byMessage("return missing", { more: 4 })],
+  grounds: [
+    byEdit("returned", () => true, 3),
+    byMessage("return missing", { more: sure }),
+    byNotice("return-missing", 4),
+  ],
   examples: [
     example(
       "python",

@@ -11,7 +11,7 @@ export const returnedValuesSwapped: Pattern = {
   cause: "Both are values of one kind, and the order tells nothing of what they are.",
   avoid: "Give the two results names where they are taken.",
   fault: true,
-  grounds: [byEdit("swapped", ({ lineBefore }) => /\breturn\b/.test(lineBefore), 4)],
+  grounds: [byEdit("swapped", ({ lineBefore, before }) => /\breturn\b/.test(lineBefore) && before.includes(","), 6)],
   examples: [
     example(
       "python",

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A sign that ends statements stands behind a header, which then heads nothing. */
@@ -11,7 +11,7 @@ export const semicolonAfterHeader: Pattern = {
   cause: "The sign is an empty statement, and it is the one that the header heads.",
   avoid: "No such sign behind a closing bracket of a header.",
   fault: true,
-  grounds: [byEdit("empty-body", () => true, 4)],
+  grounds: [byEdit("empty-body", () => true, 4), byNotice("semicolon-after-header", 5)],
   examples: [
     inMain(
       "java",

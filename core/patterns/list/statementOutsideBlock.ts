@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { movedStatement } from "../shape.ts";
 
 /** A statement that belongs into a block stands behind it. */
 export const statementOutsideBlock: Pattern = {
@@ -18,6 +19,18 @@ export const statementOutsideBlock: Pattern = {
       (change, { class: of }) => of !== "syntax" && change.lineAfter.search(/\S/) > change.lineBefore.search(/\S/),
       3,
     ),
+    byText(({ changes, class: of }) => {
+      const moved = of === "logic" ? movedStatement(changes) : null;
+      return moved && moved.after > moved.before
+        ? { line: changes[0]?.line ?? null, why: "The statement belongs into the block before it." }
+        : null;
+    }, 5),
+    byText(({ noticed, changes }) => {
+      const found = noticed.find(
+        ({ id, why, rank }) => id === "misleading layout" && !/else/.test(why) && rank !== null && rank < 3,
+      );
+      return found && changes.length === 0 ? { line: found.line, why: found.why } : null;
+    }),
   ],
   examples: [
     inMain(

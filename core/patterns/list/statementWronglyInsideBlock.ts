@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { movedStatement } from "../shape.ts";
 
 /** A statement that is to be done once stands in the block of a loop or decision. */
 export const statementWronglyInsideBlock: Pattern = {
@@ -17,6 +18,12 @@ export const statementWronglyInsideBlock: Pattern = {
       (change, { class: of }) => of !== "syntax" && change.lineAfter.search(/\S/) < change.lineBefore.search(/\S/),
       3,
     ),
+    byText(({ changes, class: of }) => {
+      const moved = of === "logic" ? movedStatement(changes) : null;
+      return moved && moved.after < moved.before
+        ? { line: changes[0]?.line ?? null, why: "The statement belongs behind the block in which it stands." }
+        : null;
+    }, 5),
   ],
   examples: [
     example(

@@ -1,5 +1,7 @@
 import { example, inMain } from "../example.ts";
+import { byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { movedStatement } from "../shape.ts";
 
 /** A position or length was kept, and what it is of has changed since. */
 export const storedPositionStale: Pattern = {
@@ -10,7 +12,14 @@ export const storedPositionStale: Pattern = {
   cause: "A position is a number; it does not move when the text is cut.",
   avoid: "Work a position out just before it is used.",
   fault: true,
-  grounds: [],
+  grounds: [
+    byText(({ changes, class: of }) => {
+      const moved = of === "logic" ? movedStatement(changes) : null;
+      return moved && /=\s*.*\b(?:find|indexOf|IndexOf|index|pos|strfind|len|length|size|Length)\b/.test(moved.text)
+        ? { line: changes[0]?.line ?? null, why: "A position or length is worked out before what it is of changes." }
+        : null;
+    }, 6),
+  ],
   examples: [
     example(
       "python",

@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { firstLineWith, lookedAt } from "../shape.ts";
 
 /** Numbers are joined to a text one by one where their sum is meant. */
 export const sumJoinedToText: Pattern = {
@@ -11,7 +12,19 @@ export const sumJoinedToText: Pattern = {
   cause: "From left to right the text comes first, so every number behind it is joined to it.",
   avoid: "Work the sum out in a line of its own.",
   fault: true,
-  grounds: [byEdit("formula-brackets", ({ lineBefore }) => /["']/.test(lineBefore), 4)],
+  grounds: [
+    byEdit("formula-brackets", ({ lineBefore }) => /["']\s*\+|\+\s*["']/.test(lineBefore), 4),
+    byText((evidence) =>
+      evidence.class === "logic" && evidence.changes.length === 0
+        ? firstLineWith(
+            evidence,
+            lookedAt(evidence),
+            /["']\s*\+\s*[A-Za-z_][\w.]*(?:\(\w*\))?\s*\+\s*[A-Za-z_]\w*|str\(\w+\)\s*\+\s*str\(\w+\)/,
+            "From left to right the text comes first, and each number is joined to it.",
+          )
+        : null,
+    ),
+  ],
   examples: [
     inMain(
       "java",

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byMessage } from "../grounds.ts";
+import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A text and a number are put together by an operator that cannot take both. */
@@ -13,6 +13,7 @@ export const textAndNumberMixed: Pattern = {
   fault: true,
   grounds: [
     byEdit("conversion", (_, { class: of, message }) => of !== "logic" && message?.kind === "type mismatch", 2),
+    byMessage("type mismatch", { words: /str|text|char/i, more: sure - 1 }),
     byMessage("type mismatch", { words: /str|text|String|char/ }),
     byEdit("declaration", () => true, -4),
     byEdit(["conversion", "text-or-number"], () => true, -4),

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Two texts are compared by identity and not by their letters. */
@@ -11,7 +11,7 @@ export const textComparedByIdentity: Pattern = {
   cause: "The sign of equality asks whether two names mean the same object.",
   avoid: "Ask the text itself whether it equals the other.",
   fault: true,
-  grounds: [byEdit("equal-texts", () => true, 5)],
+  grounds: [byEdit("equal-texts", () => true, 5), byNotice("text-compared-by-identity", 8)],
   examples: [
     inMain(
       "java",

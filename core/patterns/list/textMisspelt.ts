@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { misspeltOutput } from "../shape.ts";
 
 /** What is printed differs from what is asked for by letters, blanks or signs. */
 export const textMisspelt: Pattern = {
@@ -11,7 +12,14 @@ export const textMisspelt: Pattern = {
   cause: "The machine prints letters as they stand there.",
   avoid: "Compare with the text of the task letter by letter.",
   fault: true,
-  grounds: [byEdit("text-literal", () => true, 3), byEdit("printing")],
+  grounds: [
+    byEdit("text-literal", () => true, 3),
+    byEdit("printing"),
+    byText(
+      (evidence) => (evidence.class === "logic" && evidence.changes.length === 0 ? misspeltOutput(evidence) : null),
+      6,
+    ),
+  ],
   examples: [
     example(
       "python",

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A text is to be made a number and holds something else. */
@@ -11,7 +11,7 @@ export const textNotANumber: Pattern = {
   cause: "What is typed in can be anything: a decimal, a word, nothing at all.",
   avoid: "Try a program with what people really type.",
   fault: true,
-  grounds: [byMessage("conversion", { more: 2 })],
+  grounds: [byMessage("conversion", { more: sure + 2, of: "runtime" }), byMessage("conversion", { more: 2 })],
   examples: [
     example(
       "python",

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Two whole numbers are divided and the fraction is lost, or kept where it is not meant. */
@@ -14,10 +14,13 @@ export const wholeNumberDivision: Pattern = {
   grounds: [
     byEdit(
       ["conversion", "arithmetic"],
-      ({ lineBefore, before, after }) =>
-        /\/|div\b/.test(lineBefore) && (/\/\/?|div/.test(before + after) || /\.0|double|float/.test(after)),
+      ({ lineBefore, before, after }, { class: of }) =>
+        of === "logic" &&
+        /\/|div\b/.test(lineBefore) &&
+        (/\/\/?|div/.test(before + after) || /\.0|double|float/.test(after)),
       3,
     ),
+    byNotice("whole-number-division", 4),
   ],
   examples: [
     inMain(

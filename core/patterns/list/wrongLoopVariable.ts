@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { count, loopNames } from "../shape.ts";
 
 /** In loops inside each other the variable of the wrong one is used. */
 export const wrongLoopVariable: Pattern = {
@@ -11,7 +12,34 @@ export const wrongLoopVariable: Pattern = {
   cause: "Short names of loops look alike.",
   avoid: "Name loop variables by what they count.",
   fault: true,
-  grounds: [byEdit("other-name", ({ before, after }) => /^\w$/.test(before.trim()) && /^\w$/.test(after.trim()), 3)],
+  grounds: [
+    byEdit("other-name", ({ before, after }) => /^\w$/.test(before.trim()) && /^\w$/.test(after.trim()), 3),
+    byEdit(
+      "other-name",
+      ({ lineBefore, lineAfter }, evidence) => {
+        const names = loopNames(evidence);
+        const words = (text: string) => text.match(/[A-Za-z_]\w*/g) ?? [];
+        const [before, after] = [words(lineBefore), words(lineAfter)];
+        const at = before.findIndex((word, index) => word !== after[index]);
+        return names.size > 1 && names.has(before[at] ?? "") && names.has(after[at] ?? "");
+      },
+      6,
+    ),
+    byText((evidence) => {
+      if (evidence.class !== "logic" || evidence.changes.length > 0) return null;
+      const [outer, inner] = [...loopNames(evidence)];
+      if (!outer || !inner) return null;
+      const header = evidence.lines.findIndex((line) =>
+        new RegExp(String.raw`^\s*for\b.*\b${inner}\b`, "i").test(line),
+      );
+      const [, ...rest] = (evidence.lines[header] ?? "").match(new RegExp(String.raw`\b${inner}\b`, "g")) ?? [];
+      const used = evidence.lines.some((line, at) => at > header && new RegExp(String.raw`\b${inner}\b`).test(line));
+      const moves = new RegExp(String.raw`;\s*${outer}(?:\+\+|--|\s*[-+]=)`).test(evidence.lines[header] ?? "");
+      return (rest.length === 0 && !used) || moves
+        ? { line: header + 1, why: `The inner loop counts “${inner}”, and “${outer}” is used in its place.` }
+        : null;
+    }, 2),
+  ],
   examples: [
     example(
       "python",

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A value by which is divided is zero for some input. */
@@ -11,7 +11,7 @@ export const zeroDivisor: Pattern = {
   cause: "Nothing was counted, or a zero was typed in.",
   avoid: "Ask of every division: can what stands below become zero?",
   fault: true,
-  grounds: [byMessage("division by zero", { more: 2 })],
+  grounds: [byMessage("division by zero", { more: sure })],
   examples: [
     example(
       "python",
