@@ -4,9 +4,10 @@ import { z } from "zod";
 import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language, OwnWarning } from "../core/languages/language.ts";
 import { withFixes } from "../core/leads/fixFound.ts";
-import type { ProgramFiles } from "../core/outcome/outcome.ts";
-import { evidenceOf } from "../core/patterns/evidence.ts";
-import { suggestPatterns } from "../core/patterns/suggest.ts";
+import { consoleText, type ProgramFiles } from "../core/outcome/outcome.ts";
+import { evidenceOf, type FoundChange } from "../core/patterns/evidence.ts";
+import type { Pattern } from "../core/patterns/pattern.ts";
+import { type Suggested, suggestPatterns } from "../core/patterns/suggest.ts";
 import { textStateOf } from "../core/reading/reading.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
 import { ownWarnings } from "../core/warnings/ownWarning.ts";
@@ -18,6 +19,7 @@ import { createToolchains, type Toolchains } from "../server/toolchains/toolchai
 import { judgeByAssignment, overviewTable, readAssignmentAt } from "./assignment.ts";
 import { type BatchCheck, type BatchLine, checksSchema, programFiles, runBatch } from "./batch.ts";
 import { chooseLanguage, MaterialProblem, readMaterial, readProgram, readText } from "./material.ts";
+import { readOwnPatterns } from "./ownPatterns.ts";
 import { leadsOf } from "./read.ts";
 import { secondsOf } from "./seconds.ts";
 
@@ -34,6 +36,8 @@ type Material = {
   expected?: string;
   output?: string;
   checks?: BatchCheck[];
+  /** A teacher's own kinds of mistake. */
+  patterns?: readonly Pattern[];
 };
 
 function resultOf({ judgement, outcome, notRun }: Judged, noticed: readonly OwnWarning[]) {
@@ -55,6 +59,21 @@ function resultOf({ judgement, outcome, notRun }: Judged, noticed: readonly OwnW
     leads: leadsOf(judgement.leads),
     console: outcome?.console ?? [],
   };
+}
+
+/** The kinds of mistake that are suggested for a program as it was judged, with what a search found; `own`: a teacher's own ones. */
+export function suggestFor(
+  language: Language,
+  text: string,
+  { judgement, outcome }: Pick<Judged, "judgement" | "outcome">,
+  fixes: readonly FoundChange[],
+  expected: string | undefined,
+  own: readonly Pattern[] = [],
+): Suggested[] {
+  if (judgement.class === null) return [];
+  const outputs =
+    expected === undefined || !outcome ? null : { intended: expected, printed: consoleText(outcome.console, ["out"]) };
+  return suggestPatterns(evidenceOf(language, text, judgement, fixes, outputs), own);
 }
 
 /** Searches are heavy: each has the machine to itself. */
@@ -136,8 +155,7 @@ export async function judgeMaterial(toolchains: Toolchains, language: Language, 
   const text = fileTexts(material.files)[material.files[0]?.name ?? ""] ?? "";
   return {
     ...resultOf(deciding, ownWarnings(language, text)),
-    patterns:
-      deciding.judgement.class === null ? [] : suggestPatterns(evidenceOf(language, text, deciding.judgement, found)),
+    patterns: suggestFor(language, text, deciding, found, runs[judged.indexOf(deciding)]?.expected, material.patterns),
     ...(material.checks ? { otherClasses: others } : {}),
   };
 }
@@ -168,6 +186,7 @@ export function addJudgeCommand(program: Command): void {
       secondsOf,
       2,
     )
+    .option("--patterns <file>", "kinds of mistake of your own, as JSON")
     .option("--json", "print JSON")
     .action(
       async (
@@ -181,12 +200,14 @@ export function addJudgeCommand(program: Command): void {
           assignment?: string;
           batch?: string;
           search: number;
+          patterns?: string;
           json?: boolean;
         },
         command: Command,
       ) => {
         const toolchains = createToolchains();
         try {
+          const patterns = await readOwnPatterns(options.patterns);
           if (options.batch !== undefined) {
             if (options.batch !== "-") await readMaterial(options.batch);
             const judgeLine = async (line: BatchLine, language: Language) => {
@@ -197,6 +218,7 @@ export function addJudgeCommand(program: Command): void {
                 expected: line.expected,
                 output: line.output,
                 checks: line.checks,
+                patterns,
                 search: options.search,
                 closely: options.search > 0,
               });
@@ -229,6 +251,7 @@ export function addJudgeCommand(program: Command): void {
             expected: await optionalText(options.expected),
             output: await optionalText(options.output),
             checks,
+            patterns,
             search: options.search,
             closely: true,
           });

@@ -2,13 +2,16 @@ import type { Command } from "commander";
 import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
+import type { Pattern } from "../core/patterns/pattern.ts";
+import { fileTexts, type Judged, judgeProgram } from "../server/judge/judge.ts";
 import type { FoundFix } from "../server/mend/foundFix.ts";
 import { searchFixes } from "../server/mend/search.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { readAssignmentAt } from "./assignment.ts";
 import { type BatchCheck, programFiles, runBatch } from "./batch.ts";
-import { checksOfMaterial, optionalText, readChecksAt, searchCheckOf } from "./judge.ts";
+import { checksOfMaterial, optionalText, readChecksAt, searchCheckOf, suggestFor } from "./judge.ts";
 import { chooseLanguage, readMaterial, readProgram } from "./material.ts";
+import { readOwnPatterns } from "./ownPatterns.ts";
 import { secondsOf } from "./seconds.ts";
 
 type Material = {
@@ -17,6 +20,8 @@ type Material = {
   expected?: string;
   output?: string;
   checks?: BatchCheck[];
+  /** A teacher's own kinds of mistake. */
+  patterns?: readonly Pattern[];
 };
 
 /** Searches are heavy: each has the machine to itself. */
@@ -43,12 +48,27 @@ function printed(fix: FoundFix) {
 
 /** Looks for mendings of a program that pass the run as handed in and every check. */
 export async function mendMaterial(toolchains: Toolchains, language: Language, material: Material, seconds: number) {
-  const checks = checksOfMaterial(material).map(searchCheckOf);
+  const runs = checksOfMaterial(material);
+  const checks = runs.map(searchCheckOf);
+  const policies = { endlessClass: "logic" } as const;
+  const judged: Judged[] = [];
+  for (const [at, { expected, pieces, ...check }] of runs.entries())
+    judged.push(
+      await judgeProgram(toolchains, {
+        ...{ ...check, language, files: material.files, policies, intended: pieces ?? undefined },
+        ...(expected === undefined ? {} : { expected }),
+        ...(at === 0 ? { pastedText: material.output } : {}),
+      }),
+    );
+  const deciding = judged.findIndex(({ judgement }) => judgement.class !== null);
   const found = await searchFixes(toolchains, {
-    ...{ language, files: material.files, checks, seconds, pastedText: material.output },
-    policies: { endlessClass: "logic" },
+    ...{ language, files: material.files, checks, seconds, pastedText: material.output, judged, policies },
   });
+  const shown = judged[deciding];
+  const text = fileTexts(material.files)[material.files[0]?.name ?? ""] ?? "";
+  const fixes = found.fixes.length > 0 ? found.fixes : found.starts;
   return {
+    patterns: shown ? suggestFor(language, text, shown, fixes, runs[deciding]?.expected, material.patterns) : [],
     fixes: found.fixes.map(printed),
     ...(found.starts.length > 0 && found.fixes.length === 0 ? { starts: found.starts.map(printed) } : {}),
     ...(found.notSearched === undefined ? {} : { notSearched: found.notSearched }),
@@ -70,6 +90,7 @@ export function addMendCommand(program: Command): void {
     .option("--assignment <file>", "the checks of an assignment")
     .option("--seconds <number>", "the longest time to look for", secondsOf, 10)
     .option("--batch <list>", "one JSON object a line: {id, language, program, input?, expected?, output?, checks?}")
+    .option("--patterns <file>", "kinds of mistake of your own, as JSON")
     .option("--json", "print JSON")
     .action(
       async (
@@ -81,6 +102,7 @@ export function addMendCommand(program: Command): void {
           checks?: string;
           assignment?: string;
           seconds: number;
+          patterns?: string;
           batch?: string;
           json?: boolean;
         },
@@ -89,6 +111,7 @@ export function addMendCommand(program: Command): void {
         const toolchains = createToolchains();
         const say = (words: string) => void process.stderr.write(`bent-nail: ${words}\n`);
         try {
+          const patterns = await readOwnPatterns(options.patterns);
           if (options.batch !== undefined) {
             if (options.batch !== "-") await readMaterial(options.batch);
             await runBatch(
@@ -97,7 +120,12 @@ export function addMendCommand(program: Command): void {
                 if (line.program === undefined) throw new Error("program: missing");
                 const { input, expected, output, checks } = line;
                 const files = programFiles(line.program, language);
-                return mendMaterial(toolchains, language, { files, input, expected, output, checks }, options.seconds);
+                return mendMaterial(
+                  toolchains,
+                  language,
+                  { files, input, expected, output, checks, patterns },
+                  options.seconds,
+                );
               },
               searchesAtOnce,
             );
@@ -117,7 +145,12 @@ export function addMendCommand(program: Command): void {
           const checks = ofAssignment || ofFile ? [...(ofFile ?? []), ...(ofAssignment ?? [])] : undefined;
           const files = await readProgram(path);
           const [input, expected] = [await optionalText(options.input), await optionalText(options.expected)];
-          const result = await mendMaterial(toolchains, language, { files, input, expected, checks }, options.seconds);
+          const result = await mendMaterial(
+            toolchains,
+            language,
+            { files, input, expected, checks, patterns },
+            options.seconds,
+          );
           process.stdout.write(options.json ? `${JSON.stringify(result, null, 2)}\n` : table(result));
         } finally {
           await toolchains.close();

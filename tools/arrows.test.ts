@@ -68,8 +68,7 @@ const stages: readonly string[] = [
     "judge",
   ],
   "classwork",
-  "casebook",
-  ...["mend", "collect", "exercises", "sheets", "sittings", "marks", "results", "privacy", "work", "http"],
+  ...["mend", "casebook", "collect", "exercises", "sheets", "sittings", "marks", "results", "privacy", "work", "http"],
 ];
 
 /** The stage of a file of the server, or -1 for what all stages share. */

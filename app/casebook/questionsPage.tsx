@@ -41,6 +41,9 @@ export default function Questions({ loaderData }: Route.ComponentProps) {
     columns: answer.columns.map((each) => inCourseWords(wording, each)),
     rows: answer.rows.map((row) => ({ ...row, cells: row.cells.map(words) })),
   };
+  /** A column of numbers, or of shares. */
+  const isNumber = (at: number) =>
+    at > 0 && shown.rows.every(({ cells }) => /^$|^\d+(?:\.\d+)?(?: %)?$/.test(String(cells[at])));
   const asking = (ask: string) =>
     `?${new URLSearchParams([...[...query].filter(([name]) => name !== "ask"), ["ask", ask]])}`;
   return (
@@ -83,7 +86,7 @@ export default function Questions({ loaderData }: Route.ComponentProps) {
                   <thead>
                     <tr className="border-b-2 border-rule-strong text-left">
                       {shown.columns.map((column, at) => (
-                        <th key={column} scope="col" className={`px-3 py-1.5 ${at === 0 ? "" : "text-right"}`}>
+                        <th key={column} scope="col" className={`px-3 py-1.5 ${isNumber(at) ? "text-right" : ""}`}>
                           {column}
                         </th>
                       ))}
@@ -95,10 +98,7 @@ export default function Questions({ loaderData }: Route.ComponentProps) {
                       return (
                         <tr key={JSON.stringify([row.cells.slice(0, 2), row.filter])} className="border-b border-rule">
                           {row.cells.map((cell, at) => (
-                            <td
-                              key={`${at} ${cell}`}
-                              className={`px-3 py-1 ${typeof cell === "number" ? "text-right" : ""}`}
-                            >
+                            <td key={`${at} ${cell}`} className={`px-3 py-1 ${isNumber(at) ? "text-right" : ""}`}>
                               {at === 0 && address ? (
                                 <Link className="link" to={address}>
                                   {cell}

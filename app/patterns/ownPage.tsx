@@ -2,12 +2,7 @@ import { data, Form, Link, redirect, useNavigation } from "react-router";
 import { findLanguage, languages } from "../../core/languages/languages.ts";
 import { howItShows } from "../../core/patterns/cards.ts";
 import { caseOfExample } from "../../server/casebook/exerciseOfExample.ts";
-import {
-  addOwnPattern,
-  findOwnPattern,
-  putOwnPatternAway,
-  setOwnPattern,
-} from "../../server/casebook/ownPatternStore.ts";
+import { addOwnPattern, findOwnPattern, putOwnPatternAway, setOwnPattern } from "../../server/cases/ownPatternStore.ts";
 import { runExample } from "../../server/judge/exampleRuns.ts";
 import { firstTeacher } from "../../server/people/teacherStore.ts";
 import { CasebookTabs } from "../casebook/CasebookTabs.tsx";

@@ -2,8 +2,8 @@ import { Form, Link } from "react-router";
 import { languages } from "../../core/languages/languages.ts";
 import { exampleRecords } from "../../core/patterns/exampleRecords.ts";
 import { patterns } from "../../core/patterns/patterns.ts";
-import { listOwnPatterns } from "../../server/casebook/ownPatternStore.ts";
 import { countBy } from "../../server/casebook/questionStore.ts";
+import { listOwnPatterns } from "../../server/cases/ownPatternStore.ts";
 import { CasebookTabs } from "../casebook/CasebookTabs.tsx";
 import { ClassMark } from "../components/marks.tsx";
 import type { Route } from "./+types/page.ts";
@@ -23,7 +23,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
       .every((word) => texts.join(" ").toLowerCase().includes(word));
   const shipped = patterns
     .filter(({ id, name, says, mends }) => fits([id, name, says, mends]))
-    .filter(({ examples }) => language === "" || examples.some((each) => each.language === language))
+    .filter(({ examples }) => !language || examples.some((each) => each.language === language))
     .map(({ id, name, says, fault, examples }) => ({
       ...{ id, name, says, fault, cases: cases.get(id) ?? 0 },
       /** In how many languages it shows as which class. */

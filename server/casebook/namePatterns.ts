@@ -1,6 +1,6 @@
 import { findPattern, patterns } from "../../core/patterns/patterns.ts";
+import { findOwnPattern, listOwnPatterns } from "../cases/ownPatternStore.ts";
 import type { Query } from "../database/database.ts";
-import { findOwnPattern, listOwnPatterns } from "./ownPatternStore.ts";
 
 /** The kinds of mistake that can be chosen: those that ship, by name, and the teacher's own. */
 export async function choosablePatterns(query: Query): Promise<Array<{ id: string; name: string; own: boolean }>> {

@@ -55,10 +55,13 @@ const byPattern: Question = {
     const sure = rows.reduce((sum, row) => sum + row.sure, 0);
     return {
       columns: ["kind of mistake", "faults", "share", "students", "confirmed"],
-      rows: rows.slice(0, most).map(({ of, faults, students, sure }) => ({
-        cells: [nameOf(of), faults, percent(faults, all), students, sure],
-        filter: of === null ? { state: "nopattern" } : { pattern: of },
-      })),
+      // What is not known comes last: it says nothing of the others.
+      rows: [...rows.filter(({ of }) => of !== null).slice(0, most), ...rows.filter(({ of }) => of === null)].map(
+        ({ of, faults, students, sure }) => ({
+          cells: [nameOf(of), faults, percent(faults, all), students, sure],
+          filter: of === null ? { state: "nopattern" } : { pattern: of },
+        }),
+      ),
       ...{ chart: "bars", series: [1] },
       note: `${all} faults; the kind is confirmed by a teacher for ${sure}, else as the evidence suggests.`,
     };

@@ -68,7 +68,7 @@ export async function listSeen(query: Query, like: Likeness, most: number): Prom
        from record r join faulty_case f on f.key = r.faulty_case left join student s on s.key = r.student left join course c on c.key = r.course
          left join layer l on l.key = r.layer left join finding n on n.version = coalesce(l.version_before, f.current_version)
        where r.key in (${parts.join(" union ")})
-       order by ${same("signature")} desc, r.created_at desc, r.key limit $3`,
+       order by ${like.signature ? `${same("signature")} desc, ` : ""}r.created_at desc, r.key limit $3`,
       values,
     ),
   );

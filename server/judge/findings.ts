@@ -1,4 +1,7 @@
+import { consoleText } from "../../core/outcome/outcome.ts";
 import { evidenceOf, type FoundChange } from "../../core/patterns/evidence.ts";
+import { patternOfOwn } from "../../core/patterns/ownPattern.ts";
+import type { Pattern } from "../../core/patterns/pattern.ts";
 import { suggestPatterns } from "../../core/patterns/suggest.ts";
 import { explain } from "../../core/reading/explain.ts";
 import { signatureOf } from "../../core/reading/signature.ts";
@@ -6,6 +9,7 @@ import { lineTexts } from "../../core/source/lines.ts";
 import { messageOf } from "../../core/verdict/words.ts";
 import type { WholeCase } from "../cases/caseStore.ts";
 import { type Finding, saveFinding } from "../cases/findingStore.ts";
+import { listOwnPatterns } from "../cases/ownPatternStore.ts";
 import type { Database } from "../database/database.ts";
 import { languageOf, type VersionJudgement } from "./judge.ts";
 
@@ -14,12 +18,18 @@ export function findingOf(
   found: WholeCase,
   judged: Pick<VersionJudgement, "version" | "deciding">,
   fixes: readonly FoundChange[] | null,
+  own: readonly Pattern[] = [],
 ): Finding {
   const language = languageOf(found);
   const { judgement } = judged.deciding;
   const { diagnostic } = judgement;
   const main = judged.version.files[0]?.text ?? "";
-  const evidence = evidenceOf(language, main, judgement, fixes ?? []);
+  const { check, outcome } = judged.deciding;
+  const outputs =
+    check.expected === null || !outcome
+      ? null
+      : { intended: check.expected, printed: consoleText(outcome.console, ["out"]) };
+  const evidence = evidenceOf(language, main, judgement, fixes ?? [], outputs);
   return {
     ...{ version: judged.version.key, faultyCase: found.key, class: judgement.class, kind: judgement.kind },
     symptom: judgement.symptom,
@@ -28,7 +38,7 @@ export function findingOf(
     signature: (diagnostic && signatureOf(language, diagnostic)) || null,
     reportedLine: judgement.reportedFile ? null : judgement.reportedLine,
     family: evidence.changes[0]?.family ?? null,
-    patterns: judgement.class === null ? [] : suggestPatterns(evidence),
+    patterns: judgement.class === null ? [] : suggestPatterns(evidence, own),
     searched: fixes !== null,
   };
 }
@@ -41,5 +51,6 @@ export async function noteFinding(
   fixes: readonly FoundChange[] | null = null,
 ): Promise<void> {
   if (judged.unknown !== null) return;
-  await saveFinding(database.query, findingOf(found, judged, fixes));
+  const own = (await listOwnPatterns(database.query)).map((each) => patternOfOwn(each));
+  await saveFinding(database.query, findingOf(found, judged, fixes, own));
 }

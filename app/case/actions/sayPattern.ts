@@ -1,5 +1,5 @@
 import { findPattern } from "../../../core/patterns/patterns.ts";
-import { findOwnPattern } from "../../../server/casebook/ownPatternStore.ts";
+import { findOwnPattern } from "../../../server/cases/ownPatternStore.ts";
 import { sayPattern as say } from "../../../server/judge/decisions.ts";
 import { done, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
