@@ -3,6 +3,7 @@ import { basename, join, relative, sep } from "node:path";
 import type { Command } from "commander";
 import type { Entry } from "../core/collecting/entries.ts";
 import type { Collected } from "../server/collect/collectNow.ts";
+import { askRunning, withData } from "./data.ts";
 import { MaterialProblem } from "./material.ts";
 
 /** Most files that are read from a folder; what is beyond is said by the limits of a set. */
@@ -36,10 +37,6 @@ async function askServer(
   entries: readonly Entry[],
   dryRun: boolean,
 ): Promise<Collected | null> {
-  const { readServerAddress } = await import("../server/http/serverAddress.ts");
-  const { teacherPassword } = await import("../server/http/password.ts");
-  const address = readServerAddress(folder);
-  if (address === null) return null;
   const form = new FormData();
   form.set("course", course);
   if (dryRun) form.set("dryRun", "yes");
@@ -47,17 +44,8 @@ async function askServer(
     form.append("path", entry.path);
     form.append("file", new Blob([Buffer.from(entry.bytes)]), basename(entry.path));
   }
-  const password = teacherPassword(folder);
-  const headers: Record<string, string> = password.isSet() ? { Cookie: `bent-nail-teacher=${password.sign()}` } : {};
-  const response = await fetch(new URL("/api/collect", address), { method: "POST", body: form, headers }).catch(
-    () => null,
-  );
-  if (!response) return null;
-  if (!response.ok) {
-    const body = await response.text();
-    throw new MaterialProblem(/"error":"([^"]+)"/.exec(body)?.[1] ?? `the server refused it (${response.status})`);
-  }
-  return await response.json();
+  const response = await askRunning(folder, "/api/collect", { method: "POST", body: form });
+  return response && (await response.json());
 }
 
 function table(collected: Collected): string {
@@ -90,34 +78,17 @@ export function addCollectCommand(program: Command): void {
     });
 }
 
-/**
- * Opens the data itself, since no server has it. The cases are judged when a server runs next, or when they are opened.
- */
+/** The cases are judged when a server runs next, or when they are opened. */
 async function takeHere(
   folder: string,
   course: string,
   entries: readonly Entry[],
   dryRun: boolean,
 ): Promise<Collected> {
-  const [{ ownFolder, FolderInUse }, { openDatabase }, { collectNow }] = await Promise.all([
-    import("../server/database/owner.ts"),
-    import("../server/database/database.ts"),
-    import("../server/collect/collectNow.ts"),
-  ]);
-  let letGo: () => void;
-  try {
-    letGo = await ownFolder(folder);
-  } catch (problem) {
-    if (problem instanceof FolderInUse) throw new MaterialProblem(problem.message);
-    throw problem;
-  }
-  const database = await openDatabase(join(folder, "database"));
-  try {
+  const { collectNow } = await import("../server/collect/collectNow.ts");
+  return withData(folder, async (database) => {
     const result = await collectNow(database, course, entries, dryRun);
     if (!result.ok) throw new MaterialProblem(result.message);
     return result.collected;
-  } finally {
-    await database.close();
-    letGo();
-  }
+  });
 }

@@ -4,12 +4,14 @@ import { FolderInUse } from "../server/database/owner.ts";
 import { addChecksCommand } from "./checks.ts";
 import { addCollectCommand } from "./collect.ts";
 import { addDemoCommand } from "./demo.ts";
+import { addExchangeCommands } from "./exchange.ts";
 import { addHandInCommand } from "./handIn.ts";
 import { addJudgeCommand } from "./judge.ts";
 import { MaterialProblem } from "./material.ts";
 import { addMendCommand } from "./mend.ts";
 import { addPatternsCommand } from "./patterns.ts";
 import { addReadCommand } from "./read.ts";
+import { addSeenCommand } from "./seen.ts";
 import { addServeCommand } from "./serve.ts";
 import { addTraceCommand } from "./trace.ts";
 
@@ -21,8 +23,10 @@ const commands = [
   addChecksCommand,
   addTraceCommand,
   addPatternsCommand,
+  addSeenCommand,
   addCollectCommand,
   addHandInCommand,
+  addExchangeCommands,
   addServeCommand,
   addDemoCommand,
 ];

@@ -68,7 +68,7 @@ const stages: readonly string[] = [
     "judge",
   ],
   "classwork",
-  ...["mend", "casebook", "collect", "exercises", "sheets", "sittings", "marks", "results", "privacy", "work", "http"],
+  ...["mend", "collect", "casebook", "exercises", "sheets", "sittings", "marks", "results", "privacy", "work", "http"],
 ];
 
 /** The stage of a file of the server, or -1 for what all stages share. */

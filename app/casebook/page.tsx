@@ -4,10 +4,12 @@ import { listCases, listLength } from "../../server/cases/listStore.ts";
 import { act } from "../actions.ts";
 import { CaseFilters } from "../components/CaseFilters.tsx";
 import { CaseList, Pages, UndoDelete } from "../components/CaseList.tsx";
+import { Said } from "../components/Said.tsx";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
 import { CasebookTabs } from "./CasebookTabs.tsx";
 import { listActions } from "./listActions.ts";
+import { OutAndIn } from "./OutAndIn.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Casebook · Bent Nail" }];
 
@@ -29,12 +31,13 @@ export async function action({ request, context }: Route.ActionArgs) {
   return act(listActions, request, { services: context.services, back });
 }
 
-export default function Casebook({ loaderData }: Route.ComponentProps) {
+export default function Casebook({ loaderData, actionData }: Route.ComponentProps) {
   const { rows, total, page, length, filter, choices, putAway } = loaderData;
   return (
     <>
       <h1>Casebook</h1>
       <CasebookTabs />
+      <Said reply={actionData} className="mb-2" />
       <UndoDelete caseKey={putAway} />
       <CaseFilters filter={filter} choices={choices} withState />
       {rows.length === 0 && Object.keys(filter).length > 0 ? (
@@ -56,6 +59,7 @@ export default function Casebook({ loaderData }: Route.ComponentProps) {
         length={length}
         address={(other) => `?${new URLSearchParams({ ...filter, page: String(other) })}`}
       />
+      <OutAndIn filter={filter} total={total} courses={choices.courses} />
     </>
   );
 }

@@ -130,3 +130,6 @@ create trigger record_version_changed after update of worked, handed_in, created
 create trigger record_judged_changed after insert or update or delete on judged_version for each row execute function record_of_part();
 
 select count(make_record(key)) from faulty_case;
+
+-- What a bundle said of a case that this version does not know: it goes out again with the case.
+alter table faulty_case add column carried jsonb;

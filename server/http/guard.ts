@@ -23,6 +23,7 @@ export function isOpenPath(path: string): boolean {
     path.startsWith("/api/hand-in/") ||
     path === "/api/openapi.json" ||
     path === "/api/assignment.schema.json" ||
+    path === "/api/bundle.schema.json" ||
     path.startsWith("/assets/") ||
     path === "/nail.svg" ||
     path === "/__manifest" ||

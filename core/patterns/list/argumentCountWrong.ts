@@ -1,7 +1,6 @@
 import { example } from "../example.ts";
 import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { count } from "../shape.ts";
 
 /** A function is given more or fewer values than it takes. */
 export const argumentCountWrong: Pattern = {

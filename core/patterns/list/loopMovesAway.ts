@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
 import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { count, isCondition } from "../shape.ts";
+import { isCondition } from "../shape.ts";
 
 /** What the condition waits for moves away from the value that would end the loop. */
 export const loopMovesAway: Pattern = {

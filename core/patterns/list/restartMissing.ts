@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
 import { byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { count, isPlainStart, movedStatement } from "../shape.ts";
+import { isPlainStart, movedStatement } from "../shape.ts";
 
 /** A value that is to begin anew in every pass keeps what the pass before left. */
 export const restartMissing: Pattern = {

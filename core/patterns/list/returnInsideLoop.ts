@@ -1,7 +1,6 @@
 import { example } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { count } from "../shape.ts";
 
 /** A function gives its result back inside of the loop, after the first pass. */
 export const returnInsideLoop: Pattern = {

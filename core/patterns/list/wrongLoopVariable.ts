@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
 import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { count, loopNames } from "../shape.ts";
+import { loopNames } from "../shape.ts";
 
 /** In loops inside each other the variable of the wrong one is used. */
 export const wrongLoopVariable: Pattern = {
