@@ -31,6 +31,9 @@ const head = [
   ...["distance", "fix before", "fix after", "message worth", "explanation", "mended", "verified"],
 ];
 
+/** Lines of a program one below the other, without their own ends. */
+const written = (lines: readonly string[]) => lines.map((line) => line.replace(/\r?\n$|\r$/, "")).join("\n");
+
 /** Cases as comma-separated values (RFC 4180): a row for each fault, and one for a case without any. */
 export function casesCsv(entries: readonly ReadEntry[]): string {
   const rows = entries.flatMap(({ entry }) => {
@@ -66,7 +69,7 @@ export function casesCsv(entries: readonly ReadEntry[]): string {
         ...[layer.pattern ? "teacher" : layer.suggestedPattern ? "evidence" : "", suggested.message],
         ...[reported === null ? "" : String(reported), lines.join(" ")],
         nearest === undefined || reported === null ? "" : String(reported - nearest),
-        ...[fix.flatMap(({ before }) => before).join("\n"), fix.flatMap(({ after }) => after).join("\n")],
+        ...[written(fix.flatMap(({ before }) => before)), written(fix.flatMap(({ after }) => after))],
         ...[layer.advice ?? "", layer.explanation, layer.after === null ? "no" : "yes", layer.verified ? "yes" : "no"],
       ];
     });
