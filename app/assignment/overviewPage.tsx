@@ -10,6 +10,7 @@ import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
 import type { Route } from "./+types/overviewPage.ts";
 import { AssignmentHead } from "./AssignmentHead.tsx";
 import { assignmentActions } from "./actions/list.ts";
+import { ClassMistakes } from "./ClassMistakes.tsx";
 import { GroupList } from "./GroupList.tsx";
 import { OverviewTable } from "./OverviewTable.tsx";
 import { pressedCell, shownOverview } from "./overviewView.ts";
@@ -123,6 +124,7 @@ export default function OverviewPage({ loaderData: view }: Route.ComponentProps)
               </div>
             </div>
           </PlainLinks>
+          <ClassMistakes assignment={view.key} />
         </div>
       )}
     </>

@@ -44,6 +44,14 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
     <div className="grid gap-6 lg:grid-cols-2">
       <div className="grid content-start gap-4">
         <h1>{course.name}</h1>
+        <p className="flex gap-5">
+          <Link className="link" to={`/courses/${course.key}/digest`}>
+            Week by week
+          </Link>
+          <Link className="link" to={`/casebook/questions?course=${course.key}`}>
+            What the Casebook says of it
+          </Link>
+        </p>
         {students.length === 0 ? (
           <p className="leaf p-4">
             No students yet. A student is a label such as “S-01”, with a personal code that prints as a slip; there are

@@ -7,26 +7,29 @@ const shortest = 2;
 /** What stands in the place of the label that comes `at` in the list: letters, so that it may stand in a name as well. */
 const standIn = (at: number) => `Student${String(at + 1)}`;
 
-/**
- * Replaces every label of a course in whatever goes out of a case: texts, file names and the bytes of programs, also where a label is part of a longer
- * word, in any letter case. Fields whose words are the product's own (keys, classes, kinds, hashes, dates) are left. Bytes that no longer are what
- * they were get their new SHA-256.
- */
-export function anonymiser(labels: readonly string[]) {
+/** Replaces labels in a text, also where one is part of a longer word, in any letter case. */
+export function textAnonymiser(labels: readonly string[]): (text: string) => string {
   const wanted = labels
     .map((label, at) => ({ label: label.trim(), by: standIn(at) }))
     .filter(({ label }) => label.length >= shortest)
     // The longest first: of "Ann" and "Anna" the second is no "Ann" with a letter more.
     .sort((one, other) => other.label.length - one.label.length);
+  if (wanted.length === 0) return (text) => text;
   const escaped = wanted.map(({ label }) => label.replace(/[.*+?^${}()|[\]\\]/g, "\\$&").replace(/\s+/g, "[\\s_.-]*"));
-  const form = escaped.length === 0 ? null : new RegExp(escaped.map((each) => `(${each})`).join("|"), "giu");
-  const replace = (text: string): string =>
-    form === null
-      ? text
-      : text.replace(form, (...found: unknown[]) => {
-          const at = found.slice(1).findIndex((each) => each !== undefined);
-          return wanted[at]?.by ?? "Student";
-        });
+  const form = new RegExp(escaped.map((each) => `(${each})`).join("|"), "giu");
+  return (text) =>
+    text.replace(form, (...found: unknown[]) => {
+      const at = found.slice(1).findIndex((each) => each !== undefined);
+      return wanted[at]?.by ?? "Student";
+    });
+}
+
+/**
+ * Replaces every label of a course in whatever goes out of a case: texts, file names and the bytes of programs, as `textAnonymiser` does. Fields whose
+ * words are the product's own (keys, classes, kinds, hashes, dates) are left. Bytes that no longer are what they were get their new SHA-256.
+ */
+export function anonymiser(labels: readonly string[]) {
+  const replace = textAnonymiser(labels);
   /** Keys whose values are the product's own words, or name something else. */
   const own = new Set([
     "key",
