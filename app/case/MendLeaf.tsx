@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { FetcherWithComponents } from "react-router";
 import { findHunks } from "../../core/fixes/hunks.ts";
 import type { Reply } from "../actions.ts";
+import { CourseSays } from "../components/CourseSays.tsx";
 import { FixSlip } from "../components/FixSlip.tsx";
 import { ProgramEditor } from "../components/ProgramEditor.tsx";
 import { Said, settled } from "../components/Said.tsx";
@@ -42,6 +43,7 @@ export function MendLeaf({
   };
   return (
     <>
+      <CourseSays at="mending" />
       <KeptFixes kept={found?.kept ?? []} />
       <FoundFixes view={view} search={found?.search ?? null} kept={found?.kept ?? []} taking={fetcher} />
       <fetcher.Form method="post" className="grid gap-3">

@@ -1,5 +1,7 @@
-import { useState } from "react";
+import { useContext, useState } from "react";
 import { Link } from "react-router";
+import { CourseSays } from "../components/CourseSays.tsx";
+import { WordingContext } from "../components/marks.tsx";
 import { AdviceForm } from "./AdviceForm.tsx";
 import { Compared } from "./ComparedOutputs.tsx";
 import type { CaseView } from "./caseView.ts";
@@ -36,6 +38,7 @@ export function MessagesLeaf({ view }: { view: CaseView }) {
           {view.depth === "full" ? "Say less" : "Say all of it"}
         </Link>
       </p>
+      <CourseSays at="messages" />
       <Compared sources={view.messages} first={view.firstLine} />
       {view.messages.map((source, index) => (
         <Source key={`${index}${source.title}`} source={source} number={index} first={view.firstLine} />
@@ -48,7 +51,8 @@ export function MessagesLeaf({ view }: { view: CaseView }) {
 }
 
 function Source({ source, number, first }: { source: SourceView; number: number; first: number }) {
-  const [onlyFirst, setOnlyFirst] = useState(source.messages.length > 6);
+  const wanted = useContext(WordingContext).chosen?.choices.messages;
+  const [onlyFirst, setOnlyFirst] = useState(wanted === "one" || source.messages.length > 6);
   const [whole, setWhole] = useState(false);
   // A remark belongs to the message before it; one without any stands for itself.
   const remarks = new Map<number, MessageView[]>();

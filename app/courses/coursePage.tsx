@@ -8,6 +8,7 @@ import { listTableStyles } from "../../server/people/tableStyleStore.ts";
 import { act } from "../actions.ts";
 import type { Route } from "./+types/coursePage.ts";
 import { courseActions } from "./actions/courseActions.ts";
+import { ChoicesForm } from "./ChoicesForm.tsx";
 import { TableStyleForm } from "./TableStyleForm.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Course · Bent Nail" }];
@@ -99,7 +100,7 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
           <h2 className="text-base">How this course speaks</h2>
           <label>
             Names of the classes
-            <select name="wording" className="field" defaultValue={course.wording}>
+            <select name="wording" className="field" defaultValue={spoken.id}>
               {wordings.map((wording) => (
                 <option key={wording.id} value={wording.id}>
                   {wording.words}
@@ -130,6 +131,7 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
             {said("policy")}
           </div>
         </Form>
+        <ChoicesForm wording={spoken} said={said("choices")} />
         <TableStyleForm styles={styles} said={said("table style")} used={said("use style")} />
         <AssignmentList assignments={assignments} said={said("begin assignment")} taken={said("take assignment")} />
       </div>

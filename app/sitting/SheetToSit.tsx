@@ -1,5 +1,6 @@
 import { Form } from "react-router";
 import type { StudentView } from "../../server/results/studentView.ts";
+import { CourseSays } from "../components/CourseSays.tsx";
 import { Script } from "../components/Script.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
 import { partsOf } from "../tasks/list.ts";
@@ -46,6 +47,7 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
             ))}
           </Form>
         )}
+        <CourseSays at="students" />
         {view.exercises.map((exercise, number) => {
           const showsOwnScript = exercise.tasks.some((task) => task.onProgram);
           return (

@@ -1,4 +1,6 @@
+import { z } from "zod";
 import type { FaultClass } from "../verdict/verdict.ts";
+import type { Chosen } from "./choices.ts";
 
 /**
  * The names that a course uses for what is stored as one of three classes and a kind. They change labels, never what is
@@ -13,6 +15,8 @@ export type Wording = {
   kinds?: Readonly<Record<"form" | "meaning", string>>;
   /** What a loop without end is called. */
   endless: string;
+  /** What the course chose where courses differ, and its own words for terms; absent: nothing. */
+  chosen?: Chosen;
   /** What the set must say where its classes are fewer or otherwise cut than those that are stored. */
   note?: string;
 };
@@ -74,9 +78,52 @@ const first: Wording = wordings[0] ?? {
   endless: "",
 };
 
-/** The wording set with the given id, else the plain one. */
-export function findWording(id: string | null | undefined): Wording {
-  return wordings.find((wording) => wording.id === id) ?? first;
+const ownSchema = z.object({
+  base: z.string(),
+  terms: z.record(z.string(), z.string()).default({}),
+  choices: z.record(z.string(), z.string()).default({}),
+});
+
+/** What a course's wording was read as, since pages ask for the same one again and again. */
+const known = new Map<string, Wording>();
+
+/** The wording of a course: a set by its id, or one with the course's own words and choices as `writeWording` wrote them; else the plain one. */
+export function findWording(written: string | null | undefined): Wording {
+  if (!written?.startsWith("{")) return wordings.find((wording) => wording.id === written) ?? first;
+  const found = known.get(written) ?? readOwn(written);
+  if (known.size > 500) known.clear();
+  known.set(written, found);
+  return found;
+}
+
+function readOwn(written: string): Wording {
+  try {
+    const { base, terms, choices } = ownSchema.parse(JSON.parse(written));
+    const set = findWording(base);
+    const { syntax, runtime, logic, meaning, endless } = terms;
+    return {
+      ...set,
+      labels: {
+        syntax: syntax || set.labels.syntax,
+        runtime: runtime || set.labels.runtime,
+        logic: logic || set.labels.logic,
+      },
+      ...(meaning ? { kinds: { form: syntax || set.kinds?.form || set.labels.syntax, meaning } } : {}),
+      endless: endless || set.endless,
+      chosen: { terms, choices },
+    };
+  } catch {
+    return first;
+  }
+}
+
+/** A course's wording as it is kept: the id of a set, and beside it what the course says and chose, where it does. Empty words say nothing. */
+export function writeWording(base: string, { terms, choices }: Chosen): string {
+  const said = (all: Readonly<Record<string, string>>) =>
+    Object.fromEntries(Object.entries(all).filter(([, value]) => value.trim() !== ""));
+  const [own, chosen] = [said(terms), said(choices)];
+  if (Object.keys(own).length === 0 && Object.keys(chosen).length === 0) return base;
+  return JSON.stringify({ base, terms: own, choices: chosen });
 }
 
 /** What a class, with its kind where it has one, is called. */

@@ -1,7 +1,8 @@
 import { redirect } from "react-router";
 import { z } from "zod";
 import { rowPolicies, tableStyleSchema } from "../../../core/trace/tableStyle.ts";
-import { wordings } from "../../../core/wording/wordings.ts";
+import { courseChoices, courseTerms } from "../../../core/wording/choices.ts";
+import { findWording, wordings, writeWording } from "../../../core/wording/wordings.ts";
 import { insertAssignment } from "../../../server/assignments/assignmentStore.ts";
 import { takeAssignment } from "../../../server/classwork/exchange.ts";
 import { readUpload } from "../../../server/collect/readUpload.ts";
@@ -34,10 +35,41 @@ const policySchema = z.object({
 const policy = courseAction("policy", policySchema, async ({ services, course }, given) => {
   const wording = wordings.find((each) => each.id === given.wording);
   if (!wording) return refused("These names of the classes are not known here. Nothing was changed.");
+  const chosen = findWording((await findCourse(services.database, course))?.wording).chosen;
   await setCoursePolicy(services.database, course, {
-    ...{ endlessClass: given.endless, wording: wording.id, depth: given.depth },
+    endlessClass: given.endless,
+    wording: writeWording(wording.id, chosen ?? { terms: {}, choices: {} }),
+    depth: given.depth,
   });
   return done("Kept.");
+});
+
+/** A term or choice of the form: its field's name, and what was said. */
+const named = (prefix: string, ids: readonly string[]) =>
+  z.object(Object.fromEntries(ids.map((id) => [`${prefix} ${id}`, field.text(80)])));
+const choicesSchema = named(
+  "term",
+  courseTerms.map(({ id }) => id),
+).and(
+  named(
+    "choice",
+    courseChoices.map(({ id }) => id),
+  ),
+);
+
+/** The words that the course has for terms, and where it stands in what courses differ. */
+const choices = courseAction("choices", choicesSchema, async ({ services, course }, given) => {
+  const found = await findCourse(services.database, course);
+  if (!found) return refused("This course is not there any more.");
+  const of = (prefix: string) =>
+    Object.fromEntries(
+      Object.entries(given).flatMap(([name, value]) =>
+        name.startsWith(`${prefix} `) ? [[name.slice(prefix.length + 1), value.trim()]] : [],
+      ),
+    );
+  const wording = writeWording(findWording(found.wording).id, { terms: of("term"), choices: of("choice") });
+  await setCoursePolicy(services.database, course, { endlessClass: found.endless_class, wording, depth: found.depth });
+  return done("Kept. Teacher and students see it; what is stored stays the same.");
 });
 
 /** How the course writes trace tables, kept by a name. */
@@ -128,4 +160,13 @@ const students = courseAction(
 );
 
 /** Everything that the page of a course can be asked for. */
-export const courseActions = [policy, tableStyle, useTableStyle, letIn, beginAssignment, takeAssignmentIn, students];
+export const courseActions = [
+  policy,
+  choices,
+  tableStyle,
+  useTableStyle,
+  letIn,
+  beginAssignment,
+  takeAssignmentIn,
+  students,
+];
