@@ -20,7 +20,6 @@ import { secondOpinion } from "../../core/verdict/secondOpinion.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { messageOf } from "../../core/verdict/words.ts";
 import { listAssignments, offered } from "../../server/assignments/assignmentStore.ts";
-import { patternsFor } from "../../server/casebook/casePatternStore.ts";
 import { seenBefore } from "../../server/casebook/seen.ts";
 import { versionOf, type WholeCase } from "../../server/cases/caseStore.ts";
 import { listFormerOf } from "../../server/cases/formerStore.ts";
@@ -37,6 +36,7 @@ import { listTries } from "../../server/mend/narrowStore.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
 import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
+import { cardView } from "./cardView.ts";
 import { checkView, reasonOf } from "./checkView.ts";
 import type { leafNames } from "./leafAddress.ts";
 import { messagesView } from "./messagesView.ts";
@@ -117,7 +117,7 @@ export async function caseView(
   const faulty: LinePlace[] = open?.faulty_lines ?? [];
   const aboutLayer = open ?? found.layers.at(-1) ?? null;
   const aboutVersion = aboutLayer?.version_before ?? found.current_version;
-  const [students, assignments, decisions, former, outputs, walk, tries, ofKind, seen] = await Promise.all([
+  const [students, assignments, decisions, former, outputs, walk, tries, seen] = await Promise.all([
     found.course ? listStudents(services.database, found.course) : [],
     found.course ? listAssignments(services.database, found.course) : [],
     listWarningDecisions(services.database.query, found.key),
@@ -125,7 +125,6 @@ export async function caseView(
     wanted.leaf === "versions" ? listRunsOfVersions(services.database, found.key) : null,
     wanted.through ? findWalk(services.database, wanted.through, found.key) : null,
     wanted.record || (open === null && found.layers.length > 0) ? listTries(services.database.query, found.key) : [],
-    patternsFor(services.database.query, aboutVersion),
     wanted.leaf === "seen" ? seenBefore(services.database, found.key) : null,
   ]);
   const linesOf = (name: string | undefined) =>
@@ -269,11 +268,12 @@ export async function caseView(
       layer: aboutLayer?.key ?? null,
       own: aboutLayer?.pattern ?? null,
       suggested:
-        ofKind.suggested ??
+        found.kinds.found[aboutVersion] ??
         (judgement.class === null ? [] : suggestPatterns(evidenceOf(language, main?.text ?? "", judgement, []))),
-      choices: [...ofKind.own.map((each) => ({ ...each, own: true })), ...shippedPatterns],
+      choices: [...found.kinds.own.map((each) => ({ ...each, own: true })), ...shippedPatterns],
     },
     seen,
+    card: wanted.leaf === "card" ? cardView(language, main?.text ?? "", judgement, judged.deciding.outcome) : null,
     neverRan: (neverRan ?? []).map((each) => numbered(stretchWords(each))),
     /** Where the teacher's class is another than the evidence's: why that says so. */
     secondOpinion: opinionOn(open?.decided, judgement.class, diagnostic ? messageOf(diagnostic) : ""),

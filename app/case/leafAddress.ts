@@ -11,6 +11,7 @@ export const leafNames = [
   "structure",
   "versions",
   "seen",
+  "card",
 ] as const;
 
 /** The address of a leaf of the case that is shown, for links; where somebody works through several cases, that goes on. */

@@ -11,6 +11,7 @@ import { useBreakpoints, useOnly } from "../dryRun/useBreakpoints.ts";
 import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
 import { caseActions } from "./actions/list.ts";
+import { CardLeaf } from "./CardLeaf.tsx";
 import { ChecksLeaf } from "./ChecksLeaf.tsx";
 import { type CaseView, caseView, type Leaf } from "./caseView.ts";
 import { FaultFields } from "./FaultFields.tsx";
@@ -82,6 +83,7 @@ const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
   { leaf: "structure", words: "Structure" },
   { leaf: "versions", words: "Versions" },
   { leaf: "seen", words: "Seen" },
+  { leaf: "card", words: "Card" },
 ];
 
 export default function CasePage({ loaderData: view }: Route.ComponentProps) {
@@ -246,7 +248,7 @@ function OneCase({ view }: { view: CaseView }) {
                     to={leafAddress(each.leaf)}
                     preventScrollReset
                     aria-current={each.leaf === leaf ? "page" : undefined}
-                    className={`border-r border-rule px-2 py-1.5 text-[0.95rem] font-semibold whitespace-nowrap ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
+                    className={`border-r border-rule px-1.5 py-1.5 text-[0.92rem] font-semibold whitespace-nowrap ${each.leaf === leaf ? "bg-sheet" : "text-steel-deep hover:bg-slip"}`}
                   >
                     {each.words}
                   </Link>
@@ -266,6 +268,7 @@ function OneCase({ view }: { view: CaseView }) {
               {leaf === "structure" && <StructureLeaf view={view} />}
               {leaf === "versions" && <VersionsLeaf view={view} />}
               {leaf === "seen" && <SeenLeaf view={view} />}
+              {leaf === "card" && <CardLeaf view={view} />}
             </div>
           </section>
         </div>

@@ -72,7 +72,7 @@ export function CaseFilters({
   // The words of the chosen course; of all together the plain ones.
   const wording = findWording(choices.courses.find((course) => course.key === filter.course)?.wording);
   const momentChoices = moments.map((value) => ({ value, words: `noticed ${value}` }));
-  const causeChoices = causes.map((value) => ({ value, words: inCourseWords(wording, `comes from a ${value} error`) }));
+  const causeChoices = causes.map((value) => ({ value, words: inCourseWords(wording, `comes from ${value} errors`) }));
   const classChoices = classes.map(({ value, words }) => ({ value, words: inCourseWords(wording, words) }));
   const narrowed = Object.values(filter).some((value) => value);
   const further = ["assignment", "cause", "moment", "pattern", "distance", "advice", "since", "until"] as const;

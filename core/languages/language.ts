@@ -6,6 +6,7 @@ import type { Explanation } from "./explanation.ts";
 import type { InputForms } from "./inputReads.ts";
 import { type OutputRead, type PrimaryRule, readOutputWith, type ToolFamily } from "./messageReader.ts";
 import { problemList } from "./problemList.ts";
+import type { ReferenceCard } from "./referenceCard.ts";
 import type { Token } from "./token.ts";
 import type { Writing } from "./writing.ts";
 
@@ -104,6 +105,8 @@ export type Language = MessageReading & {
   /** "run": an unknown name shows only when its line is reached; "translation": the program does not start. */
   namesCheckedAt: "run" | "translation";
   profile: LanguageProfile;
+  /** What beginners look up: rules, and routines of the library; absent where nothing of it is written down. */
+  card?: ReferenceCard;
   tokens: (text: string) => readonly Token[];
   /** Its programs as trees; absent where nothing takes them apart. */
   syntax?: SyntaxReader;

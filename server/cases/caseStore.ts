@@ -4,7 +4,7 @@ import type { ProgramFiles } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { insertCheck, listChecks, type ProgramCheck } from "../assignments/checkStore.ts";
 import type { Database, Query } from "../database/database.ts";
-import { asBytes, keyRow, oneRow, textBytes, timeColumn } from "../database/rows.ts";
+import { asBytes, jsonColumn, keyRow, oneRow, textBytes, timeColumn } from "../database/rows.ts";
 import { newKey } from "../keys.ts";
 import { type Layer, listLayers } from "./layerStore.ts";
 import { refreshSearchText, setSearchText } from "./searchStore.ts";
@@ -55,6 +55,13 @@ const caseRow = z.object({
   endless_class: z.enum(["logic", "runtime"]),
   wording: z.string(),
   depth: z.enum(["short", "full"]),
+  /** The kinds of mistake that teachers added, and those that are suggested for the version that is worked on and by layer (null: nothing is kept). */
+  kinds: jsonColumn(
+    z.object({
+      own: z.array(z.object({ id: z.string(), name: z.string() })),
+      found: z.record(z.string(), z.array(z.object({ id: z.string(), name: z.string(), why: z.string() }))),
+    }),
+  ),
   /** What was done last and can be undone, in words. */
   undoable: z.string().nullable(),
 });
@@ -78,6 +85,9 @@ const caseSelect = `select f.key, f.course, f.student, f.assignment, f.language,
     f.verified_at, f.deleted_at, s.label as student_label, c.name as course_name,
     coalesce(c.endless_class, 'logic') as endless_class, coalesce(c.wording, 'three') as wording,
     coalesce(s.depth, c.depth, 'full') as depth,
+    jsonb_build_object(
+      'own', (select coalesce(jsonb_agg(jsonb_build_object('id', 'own/' || o.key, 'name', o.name) order by lower(o.name)), '[]') from own_pattern o where o.deleted_at is null),
+      'found', (select coalesce(jsonb_object_agg(n.version, n.patterns), '{}') from finding n where n.faulty_case = f.key)) as kinds,
     (select nullif(u.says, '') from undo_step u where u.faulty_case = f.key and u.revision = f.revision order by u.made_at desc limit 1) as undoable
   from faulty_case f left join student s on s.key = f.student left join course c on c.key = f.course`;
 

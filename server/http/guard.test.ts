@@ -43,7 +43,7 @@ function addresses(entries: readonly RouteConfigEntry[], above = ""): Array<{ pa
   });
 }
 /** Students' pages, the call that hands in and its description; everything else is the teacher's. */
-const open = /^\/s(?:\/|$)|^\/api\/hand-in\/|^\/api\/(?:openapi|assignment\.schema)\.json$/;
+const open = /^\/s(?:\/|$)|^\/api\/hand-in\/|^\/api\/(?:openapi|assignment\.schema|bundle\.schema)\.json$/;
 const teachers = addresses(routes as RouteConfigEntry[]).filter((each) => !open.test(each.path));
 
 test("the route table holds teachers' addresses and students' ones", () => {

@@ -4,6 +4,7 @@ import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { cCard } from "./card.ts";
 import { cInput } from "./input.ts";
 import { cExplanations } from "./meanings.ts";
 import { cCompilers, isCSummary, kindOfCRefusal } from "./messages.ts";
@@ -76,6 +77,7 @@ export const c: Language = {
     usualDistance:
       "a missing semicolon is reported on its line's end or on the next line; a missing brace at the end of the file; a crash names no line",
   },
+  card: cCard,
   inputForms: cInput,
   tokens,
   syntax: cSyntax,

@@ -4,6 +4,7 @@ import { braceBlockLines, braceDecisions, braceLoopCondition, braceLoopExits, br
 import { type Language, messageReading } from "../language.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { csharpCard } from "./card.ts";
 import { csharpInput } from "./input.ts";
 import { csharpExplanations } from "./meanings.ts";
 import { dotnetCSharp, isCSharpSummary, kindOfCSharpRefusal } from "./messages.ts";
@@ -47,6 +48,7 @@ export const csharp: Language = {
     usualDistance:
       "a missing semicolon is reported on the next sign, often on the next line; a missing brace at the end of the file",
   },
+  card: csharpCard,
   inputForms: csharpInput,
   tokens: csharpTokens,
   syntax: csharpSyntax,

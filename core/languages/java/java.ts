@@ -6,6 +6,7 @@ import { type Language, messageReading } from "../language.ts";
 import { createTokenizer } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { javaCard } from "./card.ts";
 import { javaInput } from "./input.ts";
 import { javaExplanations } from "./meanings.ts";
 import { countingCompiler, isJavaSummary, jdk, kindOfJavaRefusal } from "./messages.ts";
@@ -71,6 +72,7 @@ export const java: Language = {
     usualDistance:
       "a missing semicolon is reported on its own line; a missing brace at the next method or at the end of the file",
   },
+  card: javaCard,
   inputForms: javaInput,
   tokens,
   syntax: javaSyntax,

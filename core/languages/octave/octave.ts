@@ -3,6 +3,7 @@ import { type Language, type LoopCondition, messageReading } from "../language.t
 import { tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
 import type { Token } from "../token.ts";
+import { octaveCard } from "./card.ts";
 import { octaveInput } from "./input.ts";
 import { octaveExplanations } from "./meanings.ts";
 import { gnuOctave, isOctaveSummary, kindOfOctaveRefusal, otherMatrix } from "./messages.ts";
@@ -146,6 +147,7 @@ export const octave: Language = {
     strictness: "warnings are shown; every run starts with an empty workspace",
     usualDistance: "on the reported line or above; a missing end is reported at the end of the file",
   },
+  card: octaveCard,
   inputForms: octaveInput,
   tokens: octaveTokens,
   syntax: octaveSyntax,

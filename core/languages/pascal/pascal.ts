@@ -3,6 +3,7 @@ import { tokensByLine } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
 import { assignedNames, conditionOf, type StatementRules, usedNames } from "../statements.ts";
 import type { Token } from "../token.ts";
+import { pascalCard } from "./card.ts";
 import { pascalInput } from "./input.ts";
 import { pascalExplanations } from "./meanings.ts";
 import { freePascal, isPascalSummary, kindOfPascalRefusal, otherPascal } from "./messages.ts";
@@ -109,6 +110,7 @@ export const pascal: Language = {
       "warnings, notes and hints are asked for; range checks (-Cr) and overflow checks (-Co) are on only if the text asks for them",
     usualDistance: "a missing semicolon is reported on the next line; a missing end at the end of the file",
   },
+  card: pascalCard,
   inputForms: pascalInput,
   tokens: pascalTokens,
   syntax: pascalSyntax,

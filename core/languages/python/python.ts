@@ -1,6 +1,7 @@
 import { lineTexts } from "../../source/lines.ts";
 import { type Language, type LoopCondition, messageReading } from "../language.ts";
 import type { Token } from "../token.ts";
+import { pythonCard } from "./card.ts";
 import { pythonInput } from "./input.ts";
 import { pythonExplanations } from "./meanings.ts";
 import { cpython, isPythonSummary } from "./messages.ts";
@@ -116,6 +117,7 @@ export const python: Language = {
     strictness: "warnings of the reader are shown",
     usualDistance: "on the reported line or the one above; an unclosed bracket is reported where it was opened",
   },
+  card: pythonCard,
   inputForms: pythonInput,
   tokens: pythonTokens,
   syntax: pythonSyntax,
