@@ -31,6 +31,24 @@ export function CardLeaf({ view }: { view: CaseView }) {
           </details>
         ))}
       </section>
+      {card.advice.length > 0 && (
+        <section aria-label="Before it goes wrong">
+          <h2 className="text-base">Before it goes wrong</h2>
+          <p className="note-small">
+            Places of this program where a mistake is easily made. None of them is a fault by itself.
+          </p>
+          <ul className="text-sm">
+            {card.advice.map(({ line, says, pattern, patternName }) => (
+              <li key={`${line} ${pattern}`}>
+                line {line + view.firstLine - 1}: {says}{" "}
+                <Link className="link whitespace-nowrap" to={`/patterns/${pattern}`}>
+                  {patternName}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {card.routines.used.length > 0 && (
         <Routines title="Routines that this program uses" routines={card.routines.used} />
       )}

@@ -2,6 +2,7 @@ import type { Language } from "../../core/languages/language.ts";
 import type { CardRow, Routine } from "../../core/languages/referenceCard.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
 import { findPattern } from "../../core/patterns/patterns.ts";
+import { adviceFor } from "../../core/patterns/prevention.ts";
 import type { Judgement } from "../../core/verdict/judge.ts";
 
 /** An answer to what students ask of a run: what they ask, the answer, and what it rests on. */
@@ -87,6 +88,10 @@ export function cardView(language: Language, program: string, judgement: Judgeme
     },
     stages: stagesOf(judgement, outcome),
     answers: answersOf(language, judgement),
+    advice: adviceFor(language, program).map((each) => ({
+      ...each,
+      patternName: findPattern(each.pattern)?.name ?? "",
+    })),
     names: { caseSensitive: profile.caseSensitive },
     firstIndex: profile.firstIndex,
   };

@@ -1,3 +1,4 @@
+import type { EditContext, Proposal } from "../edits/edit.ts";
 import type { Language } from "../languages/language.ts";
 import type { MessageKind } from "../reading/kinds.ts";
 import type { FaultClass } from "../verdict/verdict.ts";
@@ -55,4 +56,6 @@ export type Pattern = {
   fault: boolean;
   grounds: readonly GroundRule[];
   examples: readonly Example[];
+  /** Edits that make it, where none of the table of small edits does. */
+  plants?: (context: EditContext) => Proposal[];
 };

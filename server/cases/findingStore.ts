@@ -51,11 +51,12 @@ export async function suggestedFor(query: Query, version: string): Promise<Sugge
   return found ? z.object({ patterns: jsonColumn(suggestedSchema) }).parse(found).patterns : [];
 }
 
-/** Cases whose current version nothing is kept of yet, the oldest first. */
+/** Cases that were judged and whose current version nothing is kept of yet, the oldest first. */
 export async function listWithoutFinding(query: Query, most: number): Promise<string[]> {
   const rows = await query(
     `select f.key from faulty_case f where f.deleted_at is null
-       and not exists (select 1 from finding n where n.version = f.current_version) order by f.created_at limit $1`,
+       and f.judged_at is not null
+       and not exists (select 1 from finding n where n.faulty_case = f.key) order by f.created_at limit $1`,
     [most],
   );
   return z

@@ -15,6 +15,7 @@ import { openDatabase } from "../database/database.ts";
 import { ofSystem, StartProblem } from "../database/folder.ts";
 import { FolderInUse, ownFolder } from "../database/owner.ts";
 import { keepStatistics } from "../database/statistics.ts";
+import { startNoting } from "../judge/findingWork.ts";
 import { sweepOldRuns } from "../judge/sweep.ts";
 import { createTraceCache } from "../judge/traceCache.ts";
 import { log } from "../log.ts";
@@ -185,6 +186,7 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
   };
   await queue.start(allJobs(services));
   await resumeJudging(services);
+  await startNoting(services);
   await resumeMarking(services);
   await queue.add(sweepOldRuns, [{}]);
   const endStatistics = keepStatistics(database);

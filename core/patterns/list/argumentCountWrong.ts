@@ -1,3 +1,6 @@
+import { change } from "../../edits/edit.ts";
+import { ofKind } from "../../edits/places.ts";
+import { part } from "../../syntax/tree.ts";
 import { example } from "../example.ts";
 import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -79,4 +82,11 @@ printf("%d\\n", fare(30, 2«¦, 1»));
 `,
     ),
   ],
+  plants: (context) =>
+    ofKind(context, "call").flatMap(({ node }) => {
+      const given = node.children.filter((child) => child.role === "argument");
+      const [last, before] = [given.at(-1), given.at(-2)];
+      const isOwn = context.functions.includes(part(node, "callee")?.sign ?? "");
+      return isOwn && last && before ? [change({ from: before.to, to: last.to }, "")] : [];
+    }),
 };

@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -53,4 +54,8 @@ printf("%d\\n", load_now);
 `,
     ),
   ],
+  plants: ({ code, writing }) =>
+    code.flatMap((token, at) =>
+      token.text === writing.assign.trim() && code[at - 1]?.kind === "name" ? [change(token, "")] : [],
+    ),
 };

@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example } from "../example.ts";
 import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -29,4 +30,13 @@ if load_now > 10
 `,
     ),
   ],
+  plants: ({ lines, writing }) =>
+    lines.flatMap((line, at) => {
+      const [above, below] = [lines[at - 1], lines[at + 1]];
+      const opens = above?.text.trimEnd().endsWith(":") && line.indent.length > above.indent.length;
+      const alone = !below || below.text.trim() === "" || below.indent.length < line.indent.length;
+      return writing.blocks.by === "indentation" && opens && alone
+        ? [change({ from: line.from, to: line.from + line.indent.length }, above?.indent ?? "")]
+        : [];
+    }),
 };

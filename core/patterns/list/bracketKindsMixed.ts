@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byText, putsIn, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -55,4 +56,10 @@ end.
 `,
     ),
   ],
+  plants: ({ code }) =>
+    code.flatMap((token) =>
+      token.kind === "bracket" && (token.text === ")" || token.text === "]")
+        ? [change(token, token.text === ")" ? "]" : ")")]
+        : [],
+    ),
 };

@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -25,4 +26,12 @@ print(board("K2"))
 `,
     ),
   ],
+  plants: ({ code }) =>
+    code.flatMap((token, at) => {
+      const [name, sign] = [code[at - 2], code[at - 1]];
+      const first = code.find((each) => each.line === token.line);
+      return token.text === "None" && sign?.text === "=" && name?.kind === "name" && first?.text === "def"
+        ? [change(token, "[]")]
+        : [];
+    }),
 };

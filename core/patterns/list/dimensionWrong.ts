@@ -1,3 +1,6 @@
+import { change } from "../../edits/edit.ts";
+import { ofKind } from "../../edits/places.ts";
+import { part } from "../../syntax/tree.ts";
 import { example, inMain } from "../example.ts";
 import { byChange } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -34,4 +37,12 @@ System.out.println(seats«[0]¦».length);
 `,
     ),
   ],
+  plants: (context) =>
+    ofKind(context, "call").flatMap(({ node }) => {
+      const [, which] = node.children.filter((child) => child.role === "argument");
+      const source = which ? context.sourceOf(which) : "";
+      return /^(?:size|shape)$/.test(part(node, "callee")?.sign ?? "") && which && /^[12]$/.test(source)
+        ? [change(which, source === "1" ? "2" : "1")]
+        : [];
+    }),
 };

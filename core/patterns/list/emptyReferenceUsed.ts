@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
 import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -46,4 +47,16 @@ printf("%c\\n", *found);
 `,
     ),
   ],
+  plants: ({ code, writing, sourceOf }) =>
+    code.flatMap((token, at) => {
+      const next = code[at + 1];
+      const ends = next === undefined || next.text === ";" || next.line !== token.line;
+      return writing.nothing &&
+        token.kind === "text" &&
+        code[at - 1]?.text === writing.assign.trim() &&
+        ends &&
+        sourceOf(token).length > 2
+        ? [change(token, writing.nothing)]
+        : [];
+    }),
 };

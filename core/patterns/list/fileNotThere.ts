@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example } from "../example.ts";
 import { byMessage, byText, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -80,4 +81,11 @@ delete("loads.txt");
 `,
     ),
   ],
+  plants: ({ code, sourceOf }) =>
+    code.flatMap((token) => {
+      const text = sourceOf(token);
+      return token.kind === "text" && /^["'][\w-]{2,}\.\w{2,4}["']$/.test(text)
+        ? [change(token, `${text[0]}${text.slice(2)}`)]
+        : [];
+    }),
 };

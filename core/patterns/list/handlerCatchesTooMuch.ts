@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -22,4 +23,11 @@ except Exception:
 `,
     ),
   ],
+  plants: ({ code }) =>
+    code.flatMap((token, at) => {
+      const named = code[at + 1];
+      return token.text === "except" && named?.kind === "name" && named.text !== "Exception"
+        ? [change(named, "Exception")]
+        : [];
+    }),
 };

@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -34,4 +35,10 @@ print(loads)
 `,
     ),
   ],
+  plants: ({ lines, writing }) =>
+    lines.flatMap(({ from, indent, text }) => {
+      const [, name] = /^\s*(\w+)\.(?:sort|append|reverse|insert|extend)\(/.exec(text) ?? [];
+      const at = from + indent.length;
+      return name && writing.variables === "by assignment" ? [change({ from: at, to: at }, `${name} = `)] : [];
+    }),
 };

@@ -1,3 +1,5 @@
+import { change } from "../../edits/edit.ts";
+import { ofKind } from "../../edits/places.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -65,4 +67,9 @@ end.
 `,
     ),
   ],
+  plants: (context) =>
+    ofKind(context, "index").flatMap(({ node }) => {
+      const at = node.children.find((child) => child.kind === "number");
+      return at ? [change(at, `${Number(context.sourceOf(at)) + 90}`)] : [];
+    }),
 };

@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -34,4 +35,10 @@ System.out.println(fare);
 `,
     ),
   ],
+  plants: ({ code, sourceOf }) =>
+    code.flatMap((token, at) => {
+      const text = sourceOf(token);
+      const isKey = code[at - 1]?.text === "[" && code[at + 1]?.text === "]" && code[at - 2]?.kind === "name";
+      return token.kind === "text" && isKey && text.length > 4 ? [change(token, `${text[0]}${text.slice(2)}`)] : [];
+    }),
 };

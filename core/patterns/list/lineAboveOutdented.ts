@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -26,4 +27,12 @@ else:
 `,
     ),
   ],
+  plants: ({ lines, writing }) =>
+    lines.flatMap((line, at) => {
+      const [above, below] = [lines[at - 1], lines[at + 1]];
+      const isInside = line.indent.length > 0 && below?.indent === line.indent && above?.indent === line.indent;
+      return writing.blocks.by === "indentation" && isInside && below?.text.trim() !== "" && line.text.trim() !== ""
+        ? [change({ from: line.from, to: line.from + line.indent.length }, line.indent.slice(0, -4))]
+        : [];
+    }),
 };

@@ -1,3 +1,6 @@
+import { change } from "../../edits/edit.ts";
+import { ofKind } from "../../edits/places.ts";
+import { part } from "../../syntax/tree.ts";
 import { example, inMain } from "../example.ts";
 import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -55,4 +58,9 @@ end.
 `,
     ),
   ],
+  plants: (context) =>
+    ofKind(context, "binary").flatMap(({ node }) => {
+      const right = part(node, "right");
+      return ["/", "//", "%", "div", "mod"].includes(node.sign ?? "") && right ? [change(right, "0")] : [];
+    }),
 };

@@ -1,3 +1,6 @@
+import { change } from "../../edits/edit.ts";
+import { ofKind } from "../../edits/places.ts";
+import { part } from "../../syntax/tree.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -85,4 +88,24 @@ while (seats > 0)
 `,
     ),
   ],
+  plants: (context) =>
+    ofKind(context, "while").flatMap(({ node }) => {
+      const [condition, body] = [part(node, "condition"), part(node, "body")];
+      if (!condition || !body) return [];
+      const names = new Set(context.sourceOf(condition).match(/[A-Za-z_]\w*/g) ?? []);
+      const turns = new Map([
+        ["+", "-"],
+        ["-", "+"],
+        ["+=", "-="],
+        ["-=", "+="],
+        ["++", "--"],
+        ["--", "++"],
+      ]);
+      return context.code.flatMap((token, at) => {
+        const turned = turns.get(token.text);
+        const isIn = token.from >= body.from && token.to <= body.to;
+        const beside = [context.code[at - 1]?.text ?? "", context.code[at - 3]?.text ?? ""];
+        return turned && isIn && beside.some((name) => names.has(name)) ? [change(token, turned)] : [];
+      });
+    }),
 };

@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -67,4 +68,13 @@ print(Ferry(12).«load¦laod»)
 `,
     ),
   ],
+  plants: ({ code, writing, functions }) =>
+    code.flatMap((token, at) =>
+      token.kind === "name" &&
+      token.text.length > 3 &&
+      writing.members.includes(code[at - 1]?.text ?? "") &&
+      (functions.includes(token.text) || writing.variables === "by assignment")
+        ? [change(token, `${token.text.slice(0, -2)}${token.text.at(-1)}${token.text.at(-2)}`)]
+        : [],
+    ),
 };

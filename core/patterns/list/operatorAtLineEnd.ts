@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byText, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -55,4 +56,12 @@ Console.WriteLine(load);
 `,
     ),
   ],
+  plants: ({ code, writing }) =>
+    writing.statementEnd === ";"
+      ? code.flatMap((token, at) =>
+          token.text === ";" && /^(?:name|number)$/.test(code[at - 1]?.kind ?? "") && code[at + 1]?.line !== token.line
+            ? [change(token, " +")]
+            : [],
+        )
+      : [],
 };

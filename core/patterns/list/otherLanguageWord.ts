@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -84,4 +85,21 @@ print(load)
 `,
     ),
   ],
+  plants: ({ code, writing }) => {
+    const other = new Map(
+      writing.and.trim() === "and"
+        ? [
+            ["and", "&&"],
+            ["or", "||"],
+          ]
+        : [
+            ["&&", " and "],
+            ["||", " or "],
+          ],
+    );
+    return code.flatMap((token) => {
+      const word = other.get(token.text);
+      return word ? [change(token, word)] : [];
+    });
+  },
 };

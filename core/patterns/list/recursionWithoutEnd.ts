@@ -1,3 +1,6 @@
+import { change } from "../../edits/edit.ts";
+import { ofKind } from "../../edits/places.ts";
+import { part } from "../../syntax/tree.ts";
 import { example } from "../example.ts";
 import { byMessage } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -80,4 +83,13 @@ printf("%d\\n", down(4));
 `,
     ),
   ],
+  plants: (context) =>
+    ofKind(context, "function").flatMap(({ node }) => {
+      const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
+      const body = part(node, "body");
+      const calls = new RegExp(String.raw`\b${name}\s*\(`);
+      const base = body?.children.find((child) => child.kind === "if" && !calls.test(context.sourceOf(child)));
+      if (!name || !body || !base || !calls.test(context.sourceOf(body))) return [];
+      return [change(base, "")];
+    }),
 };

@@ -1,3 +1,4 @@
+import { change } from "../../edits/edit.ts";
 import { example } from "../example.ts";
 import { byEdit, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -26,4 +27,11 @@ end.
 `,
     ),
   ],
+  plants: ({ code, writing }) =>
+    code.flatMap((token, at) => {
+      const before = code[at - 1];
+      return writing.blocks.by === "two words" && token.text.toLowerCase() === "else" && before && before.text !== ";"
+        ? [change({ from: before.to, to: before.to }, ";")]
+        : [];
+    }),
 };

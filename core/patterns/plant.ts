@@ -1,0 +1,47 @@
+import { editContext } from "../edits/context.ts";
+import { applyEdit, type Edit } from "../edits/edit.ts";
+import { proposeEdits } from "../edits/families.ts";
+import { findHunks } from "../fixes/hunks.ts";
+import type { Language } from "../languages/language.ts";
+import { evidenceOf } from "./evidence.ts";
+import { patterns } from "./patterns.ts";
+import { suggestPatterns } from "./suggest.ts";
+
+/** A right program with a mistake planted in it by an edit; undoing the edit mends it. `line` is that of the mistake, from 1. */
+export type Planted = { program: string; edit: Edit; line: number };
+
+/** How a planted mistake may show: that is known once it is run. */
+const classes = ["logic", "runtime", "syntax"] as const;
+
+/** The ways to plant a kind of mistake in a right program. How each shows, and whether it shows at all, is a matter of a run. */
+export function plantsOf(pattern: string, language: Language, program: string): Planted[] {
+  return plantedKinds(language, program).get(pattern) ?? [];
+}
+
+/**
+ * Everything that can be planted in a right program, by kind of mistake: by edits of the kind itself, and by those of the table of small edits whose
+ * undoing is told to be of this kind first.
+ */
+export function plantedKinds(language: Language, program: string): Map<string, Planted[]> {
+  const context = editContext(language, program);
+  const byKind = new Map<string, Planted[]>();
+  if (!context) return byKind;
+  const keep = (kind: string, planted: Planted) => byKind.set(kind, [...(byKind.get(kind) ?? []), planted]);
+  for (const { id, plants } of patterns)
+    for (const proposal of plants?.(context) ?? []) {
+      const faulty = applyEdit(program, proposal);
+      const line = findHunks(faulty, program)[0]?.start;
+      if (line !== undefined) keep(id, { program: faulty, edit: { ...proposal, family: id }, line });
+    }
+  for (const edit of proposeEdits(context, "plant")) {
+    const faulty = applyEdit(program, edit);
+    const hunks = findHunks(faulty, program);
+    const line = hunks[0]?.start;
+    if (line === undefined) continue;
+    const fix = { hunks, families: hunks.map(() => edit.family), lines: [line], repairs: "repairs" as const };
+    const evidence = evidenceOf(language, faulty, { class: "logic", diagnostic: null, leads: [{ line }] }, [fix]);
+    const kinds = new Set(classes.map((of) => suggestPatterns({ ...evidence, class: of })[0]?.id));
+    for (const kind of kinds) if (kind !== undefined) keep(kind, { program: faulty, edit, line });
+  }
+  return byKind;
+}
