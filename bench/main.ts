@@ -1,6 +1,7 @@
 import { benchAssignment } from "./assignment.ts";
 import { benchBatch } from "./batch.ts";
 import { benchCandidates } from "./candidates.ts";
+import { benchCasebook } from "./casebook.ts";
 import { benchClassroom } from "./classroom.ts";
 import { benchCollect } from "./collect.ts";
 import { benchDryRun } from "./dryRun.ts";
@@ -22,6 +23,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   languages: benchLanguages,
   recorder: benchRecorder,
   pages: benchPages,
+  casebook: benchCasebook,
   dryRun: benchDryRun,
   collect: benchCollect,
   classroom: benchClassroom,

@@ -5,7 +5,7 @@ import { applyPatch, parsePatch } from "diff";
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { findHunks } from "../fixes/hunks.ts";
-import { readBundle, writeBundle } from "./bundle.ts";
+import { bundleJsonSchema, readBundle, writeBundle } from "./bundle.ts";
 import { casesCsv } from "./caseCsv.ts";
 import type { CaseEntry, ReadEntry } from "./caseEntry.ts";
 import { caseMarkdown } from "./caseMarkdown.ts";
@@ -220,6 +220,12 @@ test("what a bundle holds is read as it was written, with keys that nobody knows
     text.replace('"parts": [', '"parts": [{"kind": "sheets", "folder": "sheets", "count": 3}, '),
   );
   expect(readBundle(later)).toMatchObject({ ok: true, skipped: ["sheets"] });
+});
+
+test("the schema that is published is that of the bundles that are read", () => {
+  expect(JSON.parse(readFileSync(join(import.meta.dirname, "../../docs/bundle.schema.json"), "utf8"))).toEqual(
+    JSON.parse(JSON.stringify(bundleJsonSchema())),
+  );
 });
 
 test("every text format writes nothing but its head where there is no case", () => {

@@ -91,23 +91,24 @@ create function make_record(wanted text) returns void language sql as $$
     n.message_kind, n.signature, n.family, l.advice, p.reported, p.faulty, p.reported - p.faulty,
     l.decided is not null and l.decided_class is distinct from (l.decided ->> 'suggested'),
     -- From the first version to the first that works; one that worked before the fault came in, and was handed over with it, is none of them.
-    (select extract(epoch from min(v.created_at) filter (where v.worked or coalesce(j.version, m.version) is not null and j.class is null and m.class is null)
+    (select extract(epoch from min(v.created_at) filter (where v.worked
+           or coalesce((select j.class is null from judged_version j where j.version = v.key), (select m.class is null from finding m where m.version = v.key), false))
          - min(v.created_at))::int
-       from version v left join judged_version j on j.version = v.key left join finding m on m.version = v.key
-       where v.faulty_case = f.key and v.handed_in and not (v.worked and v.number = 1)),
+       from version v where v.faulty_case = f.key and v.handed_in and not (v.worked and v.number = 1)),
     f.text_state
-  from faulty_case f
+  -- Each part is looked up by its key ("limit"): without counts of a table that has just grown whole tables would be read.
+  from (select * from faulty_case where key = wanted limit 1) f
     left join layer l on l.faulty_case = f.key
     -- Where nobody has begun with it, the last version that shows a fault: a later one that works takes the fault out of no count.
-    left join finding n on n.version = coalesce(l.version_before, (
-      select m.version from finding m join version v on v.key = m.version where m.faulty_case = f.key
-      order by (m.class is not null) desc, v.number desc limit 1))
+    left join lateral (select * from finding x where x.version = coalesce(l.version_before, (
+      select m.version from finding m where m.faulty_case = f.key
+      order by (m.class is not null) desc, (select v.number from version v where v.key = m.version) desc limit 1)) limit 1) n on true
     left join lateral (
       select coalesce((l.verdict ->> 'reportedLine')::int, n.reported_line) as reported,
         (select (each ->> 'line')::int from jsonb_array_elements(coalesce(l.faulty_lines, '[]')) each where each ->> 'file' is null
            order by abs((each ->> 'line')::int - coalesce((l.verdict ->> 'reportedLine')::int, n.reported_line, 0)) limit 1) as faulty
     ) p on true
-  where f.key = wanted and f.deleted_at is null
+  where f.deleted_at is null
 $$;
 
 create function record_of_case() returns trigger language plpgsql as $$
@@ -120,7 +121,6 @@ begin
   perform make_record(coalesce(new.faulty_case, old.faulty_case));
   return null;
 end $$;
-create trigger record_case_added after insert on faulty_case for each row execute function record_of_case();
 create trigger record_case_changed
   after update of course, assignment, student, language, created_at, judged_at, verified_at, deleted_at, current_version, text_state on faulty_case
   for each row when (old is distinct from new) execute function record_of_case();
