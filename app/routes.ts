@@ -49,6 +49,7 @@ export default [
   route("assignments/:assignmentKey/overview.csv", "assignment/overviewFile.ts"),
   route("assignments/:assignmentKey/export/:file", "assignment/exportFile.ts"),
   route("api/assignment.schema.json", "assignment/schemaFile.ts"),
+  route("pattern-names", "patterns/namesFile.ts"),
   route("casebook/answer.csv", "casebook/answerFile.ts"),
   route("casebook/export/:format", "casebook/exportFile.ts"),
   route("api/import", "casebook/importCall.ts"),

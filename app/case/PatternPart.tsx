@@ -20,7 +20,13 @@ export function PatternPart({ view, found }: { view: CaseView; found: SearchView
   const chosen = fetcher.formData?.get("pattern")?.toString() ?? own ?? "";
   const [first] = suggested;
   const shown = chosen || first?.id || "";
-  const nameOf = (id: string) => view.patterns.choices.find((each) => each.id === id)?.name ?? id;
+  const all = useFetcher<{ choices: Array<{ id: string; name: string; own: boolean }> }>();
+  // The whole list comes once somebody is about to choose.
+  const choices = all.data?.choices ?? [];
+  const nameOf = (id: string) =>
+    [...suggested, ...choices].find((each) => each.id === id)?.name ??
+    (id === own ? view.patterns.ownName : null) ??
+    id;
   return (
     <fetcher.Form
       method="post"
@@ -34,7 +40,13 @@ export function PatternPart({ view, found }: { view: CaseView; found: SearchView
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 text-sm">
         <label className="flex items-baseline gap-1.5">
           <span className="note-small">Kind of mistake</span>
-          <select name="pattern" className="field w-auto max-w-80" value={chosen} onChange={() => undefined}>
+          <select
+            name="pattern"
+            className="field w-auto max-w-80"
+            value={chosen}
+            onChange={() => undefined}
+            onFocus={() => all.data === undefined && all.state === "idle" && void all.load("/pattern-names")}
+          >
             <option value="">{first ? `${first.name} (suggested)` : "not known"}</option>
             {suggested.length > 0 && (
               <optgroup label="Suggested">
@@ -45,13 +57,14 @@ export function PatternPart({ view, found }: { view: CaseView; found: SearchView
                 ))}
               </optgroup>
             )}
+            {chosen !== "" && ![...suggested, ...choices].some(({ id }) => id === chosen) && (
+              <option value={chosen}>{nameOf(chosen)}, by you</option>
+            )}
             {[true, false].map((mine) => {
-              const choices = view.patterns.choices.filter(
-                (each) => each.own === mine && !suggested.some(({ id }) => id === each.id),
-              );
-              return choices.length === 0 ? null : (
+              const group = choices.filter((each) => each.own === mine && !suggested.some(({ id }) => id === each.id));
+              return group.length === 0 ? null : (
                 <optgroup key={String(mine)} label={mine ? "Your own" : "All"}>
-                  {choices.map(({ id, name }) => (
+                  {group.map(({ id, name }) => (
                     <option key={id} value={id}>
                       {name}
                       {id === chosen ? ", by you" : ""}

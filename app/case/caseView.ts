@@ -83,11 +83,6 @@ function changesOf(found: WholeCase, version: VersionHead): Hunk[] {
   return before && after ? findHunks(before.files[0]?.text ?? "", after.files[0]?.text ?? "") : [];
 }
 
-/** The kinds of mistake that ship, by name. */
-const shippedPatterns = patterns
-  .map(({ id, name }) => ({ id, name, own: false }))
-  .sort((one, other) => one.name.localeCompare(other.name));
-
 /** All that the case page shows, drawn from the case and its runs. */
 export async function caseView(
   services: Services,
@@ -270,7 +265,10 @@ export async function caseView(
       suggested:
         found.kinds.found[aboutVersion] ??
         (judgement.class === null ? [] : suggestPatterns(evidenceOf(language, main?.text ?? "", judgement, []))),
-      choices: [...found.kinds.own.map((each) => ({ ...each, own: true })), ...shippedPatterns],
+      /** The name of what a teacher said, whatever it is. */
+      ownName: aboutLayer?.pattern
+        ? ([...found.kinds.own, ...patterns].find(({ id }) => id === aboutLayer.pattern)?.name ?? aboutLayer.pattern)
+        : null,
     },
     seen,
     card: wanted.leaf === "card" ? cardView(language, main?.text ?? "", judgement, judged.deciding.outcome) : null,
