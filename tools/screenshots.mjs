@@ -58,10 +58,6 @@ await page.getByRole("link", { name: "Overview" }).click();
 await page.getByRole("link", { name: "K-03, at the limit: another result" }).click();
 await page.getByRole("region", { name: "The run of the pressed cell" }).waitFor();
 await save("overview");
-await page.getByRole("link", { name: "Decide those that fail alike" }).click();
-await page.waitForURL(/alike/);
-await save("alike");
-await page.goBack();
 await page.getByRole("link", { name: "Work through them" }).click();
 await page.getByRole("navigation", { name: "Working through" }).waitFor();
 for (let times = 0; times < 8; times++) {
@@ -76,8 +72,33 @@ for (let times = 0; times < 8; times++) {
   await page.keyboard.press("n");
 }
 await save("working");
-await page.goto(`${base}/casebook`);
+await page.goto(`${base}/casebook/questions`);
+await page.getByLabel("Which course").selectOption({ label: "Kittiwake Crossing, two terms" });
+await page.getByRole("link", { name: "Is it getting better?" }).click();
+await page.getByRole("columnheader", { name: "faults per program" }).waitFor();
 await save("casebook");
+await page.goto(`${base}/patterns/own-name-misspelt`);
+await save("pattern");
+await page.goto(`${base}/casebook/seen`);
+await page
+  .getByLabel("An error output")
+  .fill(
+    "Traceback (most recent call last):\n  File \"fares.py\", line 7, in <module>\n    print(frae)\nNameError: name 'frae' is not defined\n",
+  );
+await page.getByRole("button", { name: "Have I seen this?" }).click();
+await page.getByText("Seen before, the newest first").waitFor();
+await save("seen");
+await page.goto(`${base}/courses`);
+await page.getByRole("link", { name: "Kittiwake Crossing, two terms" }).click();
+await page.getByRole("link", { name: "Week by week" }).click();
+const before = page.getByRole("link", { name: "the week before" });
+for (let weeks = 0; weeks < 30 && (await before.isVisible()); weeks++) {
+  await before.click();
+  await page.waitForTimeout(300);
+}
+await page.getByRole("heading", { name: /of this class/ }).waitFor();
+await save("mistakes");
+await page.goto(`${base}/casebook`);
 await page.getByRole("link", { name: "Departures from Puffin Quay" }).click();
 await save("layers");
 await page.goto(`${base}/casebook`);
@@ -94,9 +115,6 @@ await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click
 const code = await page.getByText("Sheet code").locator("strong").textContent();
 await page.getByRole("link", { name: "Mark book" }).click();
 await save("mark-book");
-await page.getByRole("link", { name: "S-03" }).click();
-await page.getByRole("heading", { name: "3. Passenger list with numbers" }).scrollIntoViewIfNeeded();
-await save("marking");
 await page.goto(`${base}/courses`);
 await page.getByRole("link", { name: "Kittiwake Crossing, group 1" }).click();
 const personal = await page.getByRole("row", { name: /S-07/ }).getByRole("cell").nth(1).textContent();
@@ -115,11 +133,6 @@ await page.getByRole("heading", { name: "4. Half fare up to 15" }).scrollIntoVie
 await page.evaluate(() => window.scrollBy(0, 620));
 await save("student-phone");
 await page.setViewportSize({ width: 794, height: 1123 });
-await page.goto(`${base}/sheets`);
-await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click();
-await page.getByRole("link", { name: "The sheet" }).click();
-await page.emulateMedia({ media: "print" });
-await save("sheet-on-paper");
 // A filled trace table on paper, with its decisions and calls.
 await page.emulateMedia({ media: "screen" });
 await page.goto(`${base}/casebook?text=${encodeURIComponent("Half fare up to 15")}`);

@@ -45,16 +45,16 @@ export function SeenList({ seen }: { seen: readonly Seen[] }) {
           )}
           {each.message && <p className="font-mono text-sm">{each.message}</p>}
           {each.fix.length > 0 ? (
-            <div className="overflow-x-auto font-mono text-sm">
+            <div className="font-mono text-sm">
               {each.fix.slice(0, 4).map((hunk) => (
                 <div key={`${hunk.start} ${hunk.after.join("")}`}>
                   {hunk.before.map((line, at) => (
-                    <p key={`- ${at} ${line}`} className="whitespace-pre">
+                    <p key={`- ${at} ${line}`} className="break-words whitespace-pre-wrap">
                       {hunk.start + at} <del>{line}</del>
                     </p>
                   ))}
                   {hunk.after.map((line, at) => (
-                    <p key={`+ ${at} ${line}`} className="bg-slip whitespace-pre">
+                    <p key={`+ ${at} ${line}`} className="bg-slip break-words whitespace-pre-wrap">
                       {hunk.start + at} <ins className="no-underline">{line}</ins>
                     </p>
                   ))}

@@ -5,14 +5,14 @@ import type { TopMistake } from "../../server/casebook/topMistakes.ts";
 /** A place of a program with its mending, as lines. */
 export function PlaceLines({ before, after }: { before: readonly string[]; after: readonly string[] }) {
   return (
-    <div className="overflow-x-auto font-mono text-sm">
+    <div className="font-mono text-sm">
       {before.map((line, at) => (
-        <p key={`- ${at} ${line}`} className="whitespace-pre">
+        <p key={`- ${at} ${line}`} className="break-words whitespace-pre-wrap">
           {after.length > 0 ? <del>{line}</del> : line}
         </p>
       ))}
       {after.map((line, at) => (
-        <p key={`+ ${at} ${line}`} className="bg-slip whitespace-pre">
+        <p key={`+ ${at} ${line}`} className="bg-slip break-words whitespace-pre-wrap">
           <ins className="no-underline">{line}</ins>
         </p>
       ))}

@@ -19,13 +19,13 @@ export function ExampleView({ right, faulty, input }: { right: string; faulty: s
   });
   rows.push(...added(lines.length + 1));
   return (
-    <div className="overflow-x-auto">
+    <div>
       <table className="font-mono text-sm">
         <tbody>
           {rows.map(({ key, number, text, kind }) => (
             <tr key={key} className={kind === "after" ? "bg-slip" : ""}>
               <td className="pr-3 text-right text-graphite select-none">{number ?? ""}</td>
-              <td className="whitespace-pre">
+              <td className="break-words whitespace-pre-wrap">
                 {kind === "before" ? (
                   <del>{text}</del>
                 ) : kind === "after" ? (

@@ -196,14 +196,14 @@ export default function PatternPage({ loaderData: view, actionData }: Route.Comp
                       </Link>{" "}
                       <span className="note-small">{each.language}</span>
                       {each.fix.map((hunk) => (
-                        <div key={hunk.start} className="overflow-x-auto font-mono text-sm">
+                        <div key={hunk.start} className="font-mono text-sm">
                           {hunk.before.slice(0, 2).map((line, at) => (
-                            <p key={`- ${at} ${line}`} className="whitespace-pre">
+                            <p key={`- ${at} ${line}`} className="break-words whitespace-pre-wrap">
                               <del>{line.trim()}</del>
                             </p>
                           ))}
                           {hunk.after.slice(0, 2).map((line, at) => (
-                            <p key={`+ ${at} ${line}`} className="bg-slip whitespace-pre">
+                            <p key={`+ ${at} ${line}`} className="bg-slip break-words whitespace-pre-wrap">
                               {line.trim()}
                             </p>
                           ))}

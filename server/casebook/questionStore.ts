@@ -44,7 +44,7 @@ export async function countByWeek(query: Query, filter: CaseFilter) {
   const each = (name: string) => `count(*) filter (where ${fault} and r.class = '${name}')::int as ${name}`;
   return z.array(weekRow).parse(
     await query(
-      `select to_char(date_trunc('week', r.created_at at time zone 'UTC'), 'YYYY-MM-DD') as week, count(distinct r.faulty_case)::int as programs,
+      `select to_char(date_trunc('week', r.created_at at time zone 'UTC'), 'YYYY-MM-DD') as week, count(*) filter (where r.position = 1)::int as programs,
          count(*) filter (where ${fault})::int as faults, ${each("syntax")}, ${each("runtime")}, ${each("logic")}
        from record r where ${all.where} group by 1 order by 1`,
       [...all.values, ...extra.values],
@@ -136,9 +136,9 @@ export async function countByStudent(query: Query, filter: CaseFilter, most: num
   const { where, values } = narrowed(filter, isFault, "r.pattern is not null", "r.student is not null");
   return z.array(studentRow).parse(
     await query(
-      `select g.student, s.label, g.pattern, g.faults, g.programs, g.open from (
-         select r.student, r.pattern, count(*)::int as faults, count(distinct r.faulty_case)::int as programs,
-           count(*) filter (where r.state <> 'verified')::int as open
+      `select g.student, s.label, g.pattern, g.faults, g.open,
+         (select count(distinct o.faulty_case)::int from record o where o.student = g.student and o.pattern = g.pattern) as programs from (
+         select r.student, r.pattern, count(*)::int as faults, count(*) filter (where r.state <> 'verified')::int as open
          from record r where ${where} group by r.student, r.pattern having count(*) > 1
          order by faults desc, r.student, r.pattern limit ${most}) g join student s on s.key = g.student
        order by g.faults desc, s.label, g.pattern`,

@@ -50,15 +50,15 @@ export async function listSeen(query: Query, like: Likeness, most: number): Prom
     if (value) given.push([column, value]);
   }
   if (given.length === 0) return [];
-  const values: unknown[] = [like.except ?? "", like.course ?? null, most];
+  const values: unknown[] = [like.except ?? "", like.course ?? null];
   const parts = given.map(([column, value]) => {
     values.push(value);
     return `(select key from record where ${column} = $${values.length} and faulty_case <> $1 and ($2::text is null or course = $2)
-      order by created_at desc limit $3)`;
+      order by created_at desc limit ${most})`;
   });
   const same = (column: string) => {
     const at = given.findIndex(([name]) => name === column);
-    return at < 0 ? "false" : `coalesce(r.${column} = $${4 + at}, false)`;
+    return at < 0 ? "false" : `coalesce(r.${column} = $${3 + at}, false)`;
   };
   return z.array(seenRow).parse(
     await query(
@@ -66,9 +66,9 @@ export async function listSeen(query: Query, like: Likeness, most: number): Prom
          r.pattern, n.message, r.reported_line, ${same("signature")} as same_message, ${same("pattern")} as same_pattern,
          ${same("family")} as same_fix, l.faulty_lines, l.fix, l.explanation, l.intention
        from record r join faulty_case f on f.key = r.faulty_case left join student s on s.key = r.student left join course c on c.key = r.course
-         left join layer l on l.key = r.layer left join finding n on n.version = coalesce(l.version_before, f.current_version)
+         left join layer l on l.key = r.layer left join lateral (select x.message from finding x where x.version = coalesce(l.version_before, f.current_version) limit 1) n on true
        where r.key in (${parts.join(" union ")})
-       order by ${like.signature ? `${same("signature")} desc, ` : ""}r.created_at desc, r.key limit $3`,
+       order by ${like.signature ? `${same("signature")} desc, ` : ""}r.created_at desc, r.key limit ${most}`,
       values,
     ),
   );
