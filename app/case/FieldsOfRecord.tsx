@@ -6,11 +6,21 @@ import type { CaseView } from "./caseView.ts";
 export function FieldsOfRecord({ layer, wording }: { layer: CaseView["layers"][number]; wording: string }) {
   const { cause, moment, depends } = layer.fields;
   const said = [
+    layer.kindOfMistake && `kind of mistake: ${layer.kindOfMistake}`,
     cause && `comes from: ${className(findWording(wording), cause)}`,
     moment && `noticed: ${moment}`,
     depends,
     layer.advice && `the message's advice ${layer.advice === "none" ? "is none" : adviceWords[layer.advice]}`,
     layer.unsaid && `it does not say: ${layer.unsaid}`,
   ].filter((each) => each);
-  return said.length > 0 ? <p className="note-small">{said.join(" · ")}</p> : null;
+  return (
+    <>
+      {said.length > 0 && <p className="note-small">{said.join(" · ")}</p>}
+      {layer.missing.length > 0 && (
+        <p className="note-small">
+          <strong>Still missing in this record:</strong> {layer.missing.join(", ")}.
+        </p>
+      )}
+    </>
+  );
 }

@@ -1,4 +1,5 @@
 import type { Decision, LinePlace } from "../../core/cases/case.ts";
+import { missingOf } from "../../core/cases/missing.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
@@ -135,6 +136,7 @@ export async function caseView(
   const opinionOn = (decided: Decision | null | undefined, suggested: FaultClass | null, message: string) =>
     secondOpinion({ language, decided: decided?.class ?? null, suggested, message });
   const suggested = fieldsOf(found, judged, open, neverRan);
+  const nameOfKind = (id: string) => [...found.kinds.own, ...patterns].find((each) => each.id === id)?.name ?? id;
   const onTheWay = new Set<string>();
   for (let at = found.versions.find((each) => each.key === found.current_version); at; )
     at = onTheWay.add(at.key) && found.versions.find((each) => each.key === at?.parent);
@@ -266,9 +268,7 @@ export async function caseView(
         found.kinds.found[aboutVersion] ??
         (judgement.class === null ? [] : suggestPatterns(evidenceOf(language, main?.text ?? "", judgement, []))),
       /** The name of what a teacher said, whatever it is. */
-      ownName: aboutLayer?.pattern
-        ? ([...found.kinds.own, ...patterns].find(({ id }) => id === aboutLayer.pattern)?.name ?? aboutLayer.pattern)
-        : null,
+      ownName: aboutLayer?.pattern ? nameOfKind(aboutLayer.pattern) : null,
     },
     seen,
     card: wanted.leaf === "card" ? cardView(language, main?.text ?? "", judgement, judged.deciding.outcome) : null,
@@ -277,7 +277,14 @@ export async function caseView(
     secondOpinion: opinionOn(open?.decided, judgement.class, diagnostic ? messageOf(diagnostic) : ""),
     layers: found.layers.map((layer) => ({
       fields: fieldsOfLayer(layer),
-      pattern: layer.pattern,
+      /** The kind of mistake, by its name: what a teacher said, else what is suggested. */
+      kindOfMistake: layer.pattern
+        ? nameOfKind(layer.pattern)
+        : (found.kinds.found[layer.version_before]?.[0]?.name ?? null),
+      missing: missingOf({
+        ...{ decided: layer.decided, faultyLines: layer.faulty_lines, place: layer.place, pattern: layer.pattern },
+        ...{ explanation: layer.explanation, mended: layer.version_after !== null, verified: layer.verified },
+      }),
       advice: layer.advice,
       unsaid: layer.unsaid,
       secondOpinion: opinionOn(layer.decided, layer.verdict.class, layer.verdict.message),
