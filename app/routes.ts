@@ -41,6 +41,8 @@ export default [
   route("print/cases/:caseKey/table", "print/tablePage.tsx"),
   route("print/patterns/:patternId", "print/patternPage.tsx"),
   route("print/lesson", "print/lessonPage.tsx"),
+  route("print/courses/:courseKey/glossary", "print/glossaryPage.tsx"),
+  route("print/languages/:languageId", "print/languagePage.tsx"),
   route("print/sheets/:sheetKey", "print/sheetPage.tsx"),
   route("print/sheets/:sheetKey/scheme", "print/schemePage.tsx"),
   route("print/sheets/:sheetKey/slips", "print/slipsPage.tsx"),

@@ -54,7 +54,7 @@ test("a pattern shows the same mistake in its languages; the kind of a case is c
   await page.getByRole("button", { name: /^Undo/ }).click();
   await expect(page.getByRole("button", { name: "Yes, this kind" })).toBeVisible();
   await page.getByRole("link", { name: "Card", exact: true }).click();
-  await expect(page.getByRole("heading", { name: "Python at a glance" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /^Python at a glance/ })).toBeVisible();
   await page.getByLabel("A list of").fill("3");
   await expect(page.getByText("elements has the positions 0 to 2; 3 is past the end.")).toBeVisible();
   await noBarriers(page);

@@ -54,7 +54,12 @@ export function CardLeaf({ view }: { view: CaseView }) {
       )}
       {card.rows.length > 0 && (
         <section aria-label="Rules of the language">
-          <h2 className="text-base">{view.language} at a glance</h2>
+          <h2 className="flex items-baseline gap-3 text-base">
+            {view.language} at a glance
+            <Link className="link text-sm" to={`/print/languages/${view.languageId}`}>
+              Print
+            </Link>
+          </h2>
           <dl className="grid grid-cols-[8rem_minmax(0,1fr)] gap-x-3 gap-y-1 text-sm">
             {card.rows.map(({ about, rule, pattern, patternName }) => (
               <div key={about} className="contents">

@@ -12,6 +12,8 @@ import * as names from "../patterns/namesFile.ts";
 import * as ownPattern from "../patterns/ownPage.tsx";
 import * as patternList from "../patterns/page.tsx";
 import * as pattern from "../patterns/patternPage.tsx";
+import * as glossary from "../print/glossaryPage.tsx";
+import * as languageSheet from "../print/languagePage.tsx";
 import * as lesson from "../print/lessonPage.tsx";
 import * as card from "../print/patternPage.tsx";
 import * as answerFile from "./answerFile.ts";
@@ -209,6 +211,16 @@ test("a course's own words are kept, shown where a class is named, and never sto
   );
   const now = await casePage.loader(asked({ caseKey }, { path: "/" }));
   expect(JSON.parse(now.wording)).toMatchObject({ base: "syntactic", terms: { runtime: "crash" } });
+});
+
+test("a course's words and a language are printed on a page each", async () => {
+  const words = textOfPage(glossary.default, await glossary.loader(asked({ courseKey: course })));
+  expect(words).toContain("the program stops while it runs");
+  expect(words).toContain("crash");
+  const page = textOfPage(languageSheet.default, languageSheet.loader(asked({ languageId: "python" })));
+  for (const said of ["when their line is reached", "range(begin, end, step)", "letter case", "counts"])
+    expect(page).toContain(said);
+  await expect(glossary.loader(asked({ courseKey: "banana" }))).rejects.toMatchObject({ init: { status: 404 } });
 });
 
 test("cases go out in each format, and what is no bundle is refused for a program in words", async () => {

@@ -52,6 +52,9 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
           <Link className="link" to={`/casebook/questions?course=${course.key}`}>
             What the Casebook says of it
           </Link>
+          <Link className="link" to={`/print/courses/${course.key}/glossary`}>
+            Its words, to print
+          </Link>
         </p>
         {students.length === 0 ? (
           <p className="leaf p-4">
