@@ -4,10 +4,8 @@ import { z } from "zod";
 import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language, OwnWarning } from "../core/languages/language.ts";
 import { withFixes } from "../core/leads/fixFound.ts";
-import { consoleText, type ProgramFiles } from "../core/outcome/outcome.ts";
-import { evidenceOf, type FoundChange } from "../core/patterns/evidence.ts";
+import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import type { Pattern } from "../core/patterns/pattern.ts";
-import { type Suggested, suggestPatterns } from "../core/patterns/suggest.ts";
 import { textStateOf } from "../core/reading/reading.ts";
 import type { FaultClass } from "../core/verdict/verdict.ts";
 import { ownWarnings } from "../core/warnings/ownWarning.ts";
@@ -22,6 +20,7 @@ import { chooseLanguage, MaterialProblem, readMaterial, readProgram, readText } 
 import { readOwnPatterns } from "./ownPatterns.ts";
 import { leadsOf } from "./read.ts";
 import { secondsOf } from "./seconds.ts";
+import { suggestFor } from "./suggest.ts";
 
 /** Programs of a batch that are worked on at once where changes are searched for. */
 const besideSearch = 3;
@@ -59,21 +58,6 @@ function resultOf({ judgement, outcome, notRun }: Judged, noticed: readonly OwnW
     leads: leadsOf(judgement.leads),
     console: outcome?.console ?? [],
   };
-}
-
-/** The kinds of mistake that are suggested for a program as it was judged, with what a search found; `own`: a teacher's own ones. */
-export function suggestFor(
-  language: Language,
-  text: string,
-  { judgement, outcome }: Pick<Judged, "judgement" | "outcome">,
-  fixes: readonly FoundChange[],
-  expected: string | undefined,
-  own: readonly Pattern[] = [],
-): Suggested[] {
-  if (judgement.class === null) return [];
-  const outputs =
-    expected === undefined || !outcome ? null : { intended: expected, printed: consoleText(outcome.console, ["out"]) };
-  return suggestPatterns(evidenceOf(language, text, judgement, fixes, outputs), own);
 }
 
 /** Searches are heavy: each has the machine to itself. */

@@ -9,10 +9,11 @@ import { searchFixes } from "../server/mend/search.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { readAssignmentAt } from "./assignment.ts";
 import { type BatchCheck, programFiles, runBatch } from "./batch.ts";
-import { checksOfMaterial, optionalText, readChecksAt, searchCheckOf, suggestFor } from "./judge.ts";
+import { checksOfMaterial, optionalText, readChecksAt, searchCheckOf } from "./judge.ts";
 import { chooseLanguage, readMaterial, readProgram } from "./material.ts";
 import { readOwnPatterns } from "./ownPatterns.ts";
 import { secondsOf } from "./seconds.ts";
+import { suggestFor } from "./suggest.ts";
 
 type Material = {
   files: ProgramFiles;

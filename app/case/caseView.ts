@@ -1,5 +1,4 @@
 import type { Decision, LinePlace } from "../../core/cases/case.ts";
-import { missingOf } from "../../core/cases/missing.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
@@ -29,7 +28,7 @@ import { findWalk, type WalkPlace } from "../../server/cases/walkStore.ts";
 import { listWarningDecisions } from "../../server/cases/warningStore.ts";
 import { wasVerified } from "../../server/judge/checks.ts";
 import { openLayer } from "../../server/judge/decisions.ts";
-import { fieldsOf, fieldsOfLayer, neverRanIn } from "../../server/judge/faultFields.ts";
+import { fieldsOf, neverRanIn } from "../../server/judge/faultFields.ts";
 import { judgeVersion, languageOf, saysNothing } from "../../server/judge/judge.ts";
 import { listRunsOfVersions } from "../../server/judge/runStore.ts";
 import { mayBeMended } from "../../server/mend/findFixes.ts";
@@ -39,6 +38,7 @@ import type { Services } from "../../server/services.ts";
 import { shortConsole } from "../components/shortConsole.ts";
 import { cardView } from "./cardView.ts";
 import { checkView, reasonOf } from "./checkView.ts";
+import { layersView } from "./layersView.ts";
 import type { leafNames } from "./leafAddress.ts";
 import { messagesView } from "./messagesView.ts";
 import { narrowView } from "./narrowView.ts";
@@ -275,36 +275,7 @@ export async function caseView(
     neverRan: (neverRan ?? []).map((each) => numbered(stretchWords(each))),
     /** Where the teacher's class is another than the evidence's: why that says so. */
     secondOpinion: opinionOn(open?.decided, judgement.class, diagnostic ? messageOf(diagnostic) : ""),
-    layers: found.layers.map((layer) => ({
-      fields: fieldsOfLayer(layer),
-      /** The kind of mistake, by its name: what a teacher said, else what is suggested. */
-      kindOfMistake: layer.pattern
-        ? nameOfKind(layer.pattern)
-        : (found.kinds.found[layer.version_before]?.[0]?.name ?? null),
-      missing: missingOf({
-        ...{ decided: layer.decided, faultyLines: layer.faulty_lines, place: layer.place, pattern: layer.pattern },
-        ...{ explanation: layer.explanation, mended: layer.version_after !== null, verified: layer.verified },
-      }),
-      advice: layer.advice,
-      unsaid: layer.unsaid,
-      secondOpinion: opinionOn(layer.decided, layer.verdict.class, layer.verdict.message),
-      key: layer.key,
-      position: layer.position,
-      class: layer.decided?.class ?? layer.verdict.class,
-      decided: layer.decided,
-      message: layer.verdict.message,
-      symptom: layer.verdict.symptom,
-      reportedLine: layer.verdict.reportedLine,
-      reportedFile: layer.verdict.reportedFile ?? null,
-      faultyLines: layer.faulty_lines.map((place) => place.line),
-      fix: layer.fix,
-      verified: layer.verified,
-      intention: layer.intention,
-      mended: layer.version_after !== null,
-      place: layer.place,
-      placeReason: layer.place_reason,
-      explanation: layer.explanation,
-    })),
+    layers: layersView(found, language, nameOfKind),
     // Runs that show the fault come first; one that judges nothing stands behind those that do.
     checks: judged.results
       .map((result) => checkView(result, former, !saysNothing(found, result)))
