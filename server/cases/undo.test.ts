@@ -30,9 +30,9 @@ async function whole(key: string) {
   return found;
 }
 const press = (key: string, says = "the verdict") => ({ key, says });
-/** What undoing is to bring back: everything but the revision and what can be undone. */
+/** What undoing is to bring back: everything but the revision, what can be undone, and what the evidence said meanwhile. */
 async function state(key: string) {
-  const { revision: _, undoable: __, versions: ___, loaded: ____, ...rest } = await whole(key);
+  const { revision: _, undoable: __, versions: ___, loaded: ____, kinds: _____, ...rest } = await whole(key);
   return rest;
 }
 async function undo(key: string) {
