@@ -197,3 +197,19 @@ export function hasSimilar({ message, program, language }: Evidence): boolean {
     if (kind === "name") counts.set(text, (counts.get(text) ?? 0) + 1);
   return quoted.some((word) => [...counts.keys()].some((name) => name !== word && areSimilar(name, word)));
 }
+
+/** Names that a message quotes. */
+const quotedNames = (text: string) =>
+  [...text.matchAll(/['"‘“`](\w+)['"’”`]|\b(?:variable|method|class|symbol)\s+(\w+)/g)].map(
+    ([, one, other]) => one ?? other ?? "",
+  );
+
+/** Whether a name that a message does not know is given a value, or made, somewhere in the program: it was read too early, or needs its declaration. */
+export function isMade({ message, lines }: Evidence): boolean {
+  return quotedNames(message?.text ?? "").some((name) => {
+    const form = new RegExp(
+      String.raw`(?:^|[^\w.])${name}\s*(?::?=(?!=)|[-+*/]=)|\b(?:def|function|procedure|for|foreach)\s+${name}\b`,
+    );
+    return lines.some((line) => form.test(line));
+  });
+}

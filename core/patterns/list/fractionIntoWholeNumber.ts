@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byMessage } from "../grounds.ts";
+import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A decimal value is given to a variable for whole numbers and loses its fraction. */
@@ -12,7 +12,7 @@ export const fractionIntoWholeNumber: Pattern = {
   avoid: "Choose the type by what the value can be.",
   fault: true,
   grounds: [
-    byMessage("precision lost", { more: 3 }),
+    byMessage("precision lost", { more: sure }),
     byEdit("declaration", ({ before, after }) => /int/i.test(before) && /double|float|real/i.test(after), 3),
   ],
   examples: [

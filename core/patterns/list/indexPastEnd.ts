@@ -16,7 +16,7 @@ export const indexPastEnd: Pattern = {
   fault: true,
   grounds: [
     byEdit(["by-one", "constant", "comparison"], (_, { message }) => message?.kind === "index out of range", 5),
-    byMessage("index out of range", { more: 2 }),
+    byMessage("index out of range", { more: 23 }),
     byMessage("memory misused"),
   ],
   examples: [

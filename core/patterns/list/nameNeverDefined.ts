@@ -1,7 +1,7 @@
 import { example } from "../example.ts";
 import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { hasSimilar } from "../shape.ts";
+import { hasSimilar, isMade } from "../shape.ts";
 
 /** A name, or the library it comes from, is used and made known nowhere. */
 export const nameNeverDefined: Pattern = {
@@ -19,6 +19,7 @@ export const nameNeverDefined: Pattern = {
       more: sure,
       test: (evidence) =>
         !hasSimilar(evidence) &&
+        !isMade(evidence) &&
         evidence.changes.every(
           ({ family }) => family !== "name" && family !== "declaration" && family !== "first-value",
         ),

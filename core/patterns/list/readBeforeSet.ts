@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byMessage } from "../grounds.ts";
+import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { hasSimilar, isMade } from "../shape.ts";
 
 /** A variable is read before any value was given to it on this way through the program. */
 export const readBeforeSet: Pattern = {
@@ -11,7 +12,15 @@ export const readBeforeSet: Pattern = {
   cause: "The line that gives the value stands further down, in a branch that was not taken, or nowhere.",
   avoid: "Give every variable its first value where it is made.",
   fault: true,
-  grounds: [byEdit("first-value"), byMessage("not set", { more: 2 })],
+  grounds: [
+    byEdit("first-value"),
+    byMessage("not set", { more: sure, test: ({ changes }) => changes.every(({ family }) => family !== "scope-word") }),
+    byMessage("unknown name", {
+      of: "runtime",
+      more: sure + 1,
+      test: (evidence) => isMade(evidence) && !hasSimilar(evidence),
+    }),
+  ],
   examples: [
     example(
       "python",

@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byMessage, putsIn } from "../grounds.ts";
+import { byEdit, byMessage, putsIn, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { hasSimilar, isMade } from "../shape.ts";
 
 /** A variable is used and nowhere declared, where the language asks for it. */
 export const variableUndeclared: Pattern = {
@@ -14,6 +15,11 @@ export const variableUndeclared: Pattern = {
   grounds: [
     byEdit("declaration", (change) => putsIn(change), 1),
     byMessage("unknown name", { of: "syntax" }),
+    byMessage("unknown name", {
+      of: "syntax",
+      more: sure + 1,
+      test: (evidence) => isMade(evidence) && !hasSimilar(evidence),
+    }),
     byEdit("declaration", () => true, -5),
   ],
   examples: [
