@@ -48,7 +48,10 @@ export async function topMistakes(
         after: place.after.map(clean),
       }));
       const language = examples[0]?.language;
-      const at = "examples" in pattern ? pattern.examples.findIndex((each) => each.language === language) : -1;
+      // Where no line of theirs is known, or their language has none, the first one that ships.
+      const shipped = "examples" in pattern ? pattern.examples : [];
+      const found = shipped.findIndex((each) => each.language === language);
+      const at = found < 0 && shipped.length > 0 ? 0 : found;
       return { id: pattern.id, card: cardOf(pattern), faults, students, examples, shipped: at < 0 ? null : at };
     }),
   );
