@@ -5,7 +5,7 @@ import { collectCase } from "../server/cases/caseStore.ts";
 import { saveFinding } from "../server/cases/findingStore.ts";
 import { insertLayer, setDecision, setFaultyLines, setPattern } from "../server/cases/layerStore.ts";
 import { listCases } from "../server/cases/listStore.ts";
-import type { CaseFilter } from "../server/cases/recordFilter.ts";
+import type { CaseFilter } from "../server/cases/recordFilterStore.ts";
 import { lastHandedIn } from "../server/cases/versionStore.ts";
 import { openDatabase } from "../server/database/database.ts";
 import { addCourse, addStudents, listStudents } from "../server/people/courseStore.ts";

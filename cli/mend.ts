@@ -3,6 +3,7 @@ import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language } from "../core/languages/language.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import type { Pattern } from "../core/patterns/pattern.ts";
+import { withoutEnd } from "../core/source/lines.ts";
 import { fileTexts, type Judged, judgeProgram } from "../server/judge/judge.ts";
 import type { FoundFix } from "../server/mend/foundFix.ts";
 import { searchFixes } from "../server/mend/search.ts";
@@ -28,16 +29,12 @@ type Material = {
 /** Searches are heavy: each has the machine to itself. */
 const searchesAtOnce = 1;
 
-function withoutEnds(lines: readonly string[]): string[] {
-  return lines.map((line) => line.replace(/\r?\n$|\r$/, ""));
-}
-
 /** A fix as it is printed: each is a whole mending of the program given. */
 function printed(fix: FoundFix) {
   return {
     hunks: fix.hunks.map(({ file, start, before, after }) => ({
       ...(file === undefined ? {} : { file }),
-      ...{ start, before: withoutEnds(before), after: withoutEnds(after) },
+      ...{ start, before: before.map(withoutEnd), after: after.map(withoutEnd) },
     })),
     steps: fix.steps,
     why: `${fix.why} ${fix.because}`,

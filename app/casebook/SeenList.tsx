@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { findWording } from "../../core/wording/wordings.ts";
 import type { Seen } from "../../server/casebook/seen.ts";
+import { FixSlip } from "../components/FixSlip.tsx";
 import { ClassMark, StraightNail, WordingContext } from "../components/marks.tsx";
 
 const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
@@ -45,22 +46,7 @@ export function SeenList({ seen }: { seen: readonly Seen[] }) {
           )}
           {each.message && <p className="font-mono text-sm">{each.message}</p>}
           {each.fix.length > 0 ? (
-            <div className="font-mono text-sm">
-              {each.fix.slice(0, 4).map((hunk) => (
-                <div key={`${hunk.start} ${hunk.after.join("")}`}>
-                  {hunk.before.map((line, at) => (
-                    <p key={`- ${at} ${line}`} className="break-words whitespace-pre-wrap">
-                      {hunk.start + at} <del>{line}</del>
-                    </p>
-                  ))}
-                  {hunk.after.map((line, at) => (
-                    <p key={`+ ${at} ${line}`} className="bg-slip break-words whitespace-pre-wrap">
-                      {hunk.start + at} <ins className="no-underline">{line}</ins>
-                    </p>
-                  ))}
-                </div>
-              ))}
-            </div>
+            <FixSlip hunks={each.fix.slice(0, 4)} />
           ) : (
             <p className="note-small">
               {each.faultyLines.length > 0 ? `Faulty: line ${each.faultyLines.join(", ")}. ` : ""}Not mended yet.

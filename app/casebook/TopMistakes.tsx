@@ -65,7 +65,7 @@ export function TopMistakes({
                 defaultChecked
                 aria-label={`Into the lesson: ${card.title}`}
               />
-              <Link className="link" to={id.startsWith("own/") ? `/patterns/${id}` : `/patterns/${id}`}>
+              <Link className="link" to={`/patterns/${id}`}>
                 {card.title}
               </Link>
               <Link className="link note-small ml-auto" to={cases(id)}>

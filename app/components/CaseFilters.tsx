@@ -2,7 +2,7 @@ import { Form, useSubmit } from "react-router";
 import { languages } from "../../core/languages/languages.ts";
 import { causes, moments } from "../../core/verdict/fields.ts";
 import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
-import type { CaseFilter } from "../../server/cases/recordFilter.ts";
+import type { CaseFilter } from "../../server/cases/recordFilterStore.ts";
 
 export type FilterChoices = {
   courses: Array<{

@@ -19,7 +19,6 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 }
 
 const share = (faults: number, programs: number) => (programs === 0 ? "none" : (faults / programs).toFixed(2));
-const sunday = (monday: string) => new Date(Date.parse(monday) + 6 * 86_400_000).toISOString().slice(0, 10);
 
 /** A week of a course: what came in, what it is to the week before, what is worth talking about, and who needs help. */
 export default function DigestPage({ loaderData: { course, digest } }: Route.ComponentProps) {
@@ -38,7 +37,7 @@ export default function DigestPage({ loaderData: { course, digest } }: Route.Com
     );
   const at = digest.weeks.indexOf(digest.week);
   const [earlier, later] = [digest.weeks[at - 1], digest.weeks[at + 1]];
-  const until = sunday(digest.week);
+  const { until } = digest;
   const cases = (id: string) =>
     `/casebook?${new URLSearchParams({ course: course.key, pattern: id, since: digest.week, until })}`;
   return (

@@ -6,6 +6,7 @@ import { findPattern } from "../../core/patterns/patterns.ts";
 import { caseOfExample } from "../../server/casebook/exerciseOfExample.ts";
 import { listSeen } from "../../server/casebook/seenStore.ts";
 import { CasebookTabs } from "../casebook/CasebookTabs.tsx";
+import { FixSlip } from "../components/FixSlip.tsx";
 import { ClassMark } from "../components/marks.tsx";
 import { readForm, wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/patternPage.ts";
@@ -195,20 +196,7 @@ export default function PatternPage({ loaderData: view, actionData }: Route.Comp
                         {each.title}
                       </Link>{" "}
                       <span className="note-small">{each.language}</span>
-                      {each.fix.map((hunk) => (
-                        <div key={hunk.start} className="font-mono text-sm">
-                          {hunk.before.slice(0, 2).map((line, at) => (
-                            <p key={`- ${at} ${line}`} className="break-words whitespace-pre-wrap">
-                              <del>{line.trim()}</del>
-                            </p>
-                          ))}
-                          {hunk.after.slice(0, 2).map((line, at) => (
-                            <p key={`+ ${at} ${line}`} className="bg-slip break-words whitespace-pre-wrap">
-                              {line.trim()}
-                            </p>
-                          ))}
-                        </div>
-                      ))}
+                      <FixSlip hunks={each.fix} />
                     </li>
                   ))}
                 </ul>

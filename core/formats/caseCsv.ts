@@ -1,3 +1,4 @@
+import { withoutEnd } from "../source/lines.ts";
 import type { ReadEntry } from "./caseEntry.ts";
 import { csvOf } from "./csv.ts";
 
@@ -32,7 +33,7 @@ const head = [
 ];
 
 /** Lines of a program one below the other, without their own ends. */
-const written = (lines: readonly string[]) => lines.map((line) => line.replace(/\r?\n$|\r$/, "")).join("\n");
+const written = (lines: readonly string[]) => lines.map(withoutEnd).join("\n");
 
 /** Cases as comma-separated values (RFC 4180): a row for each fault, and one for a case without any. */
 export function casesCsv(entries: readonly ReadEntry[]): string {

@@ -1,7 +1,9 @@
 import { findPattern } from "../patterns/patterns.ts";
+import { className, findWording } from "../wording/wordings.ts";
 import { type CaseEntry, firstOf, mainTextOf, type ReadEntry } from "./caseEntry.ts";
 
-const className = { syntax: "syntax error", runtime: "runtime error", logic: "logic error" } as const;
+/** The plain names of the classes: a file that goes out belongs to no course. */
+const plainWording = findWording(null);
 
 /** Signs that Markdown would take for its own, as themselves. */
 const plain = (text: string) => text.replace(/([\\`*_[\]<>#|])/g, "\\$1");
@@ -34,7 +36,7 @@ function layerOf(layer: CaseEntry["layers"][number]): string[] {
   const said: Array<[string, string]> = [
     [
       "Class",
-      `${of === null ? "not decided" : className[of]}${decided ? ", decided by the teacher" : ", as the evidence suggests"}`,
+      `${of === null ? "not decided" : className(plainWording, of)}${decided ? ", decided by the teacher" : ", as the evidence suggests"}`,
     ],
     ["Outcome", decided && decided.outcome !== "fault" ? decided.outcome : ""],
     [

@@ -1,11 +1,14 @@
 import { findPattern } from "../patterns/patterns.ts";
+import { withoutEnd } from "../source/lines.ts";
+import { className, findWording } from "../wording/wordings.ts";
 import { type CaseEntry, fileNameOf, mainNameOf, mainTextOf, type ReadEntry } from "./caseEntry.ts";
 
 /** Levels of SARIF by what a fault is: one that nobody decided is a warning. */
 const levelOf = (layer: CaseEntry["layers"][number]) =>
   layer.decided === null ? "warning" : layer.decided.outcome === "fault" ? "error" : "note";
 
-const className = { syntax: "syntax error", runtime: "runtime error", logic: "logic error" } as const;
+/** The plain names of the classes: a file that goes out belongs to no course. */
+const plainWording = findWording(null);
 
 /** Where a hunk takes lines away, by SARIF's regions: from the beginning of a line to the beginning of the one behind it (2.1.0, section 3.30). */
 function deletedRegion(start: number, lines: number) {
@@ -25,7 +28,12 @@ function resultsOf(read: ReadEntry, at: number) {
     const fix = (layer.fix ?? []).filter((hunk) => hunk.file === undefined && !hunk.extra);
     const reported = layer.suggested.reportedFile ? null : layer.suggested.reportedLine;
     const named = pattern === null ? undefined : (findPattern(pattern)?.name ?? pattern);
-    const text = [of === null ? "no fault decided" : className[of], named, layer.explanation, layer.suggested.message]
+    const text = [
+      of === null ? "no fault decided" : className(plainWording, of),
+      named,
+      layer.explanation,
+      layer.suggested.message,
+    ]
       .filter((part) => part)
       .join(": ");
     return {
@@ -57,7 +65,7 @@ function resultsOf(read: ReadEntry, at: number) {
                     replacements: fix.map(({ start, before, after }) => ({
                       deletedRegion: deletedRegion(start, before.length),
                       insertedContent: {
-                        text: after.map((line) => `${line.replace(/\r?\n$|\r$/, "")}${eol}`).join(""),
+                        text: after.map((line) => `${withoutEnd(line)}${eol}`).join(""),
                       },
                     })),
                   },

@@ -28,3 +28,8 @@ export function columnOf(line: string, offset: number): number {
   for (let at = 0; at < offset && at < line.length; at += (line.codePointAt(at) ?? 0) > 0xffff ? 2 : 1) column += 1;
   return column;
 }
+
+/** A line without what ends it. */
+export function withoutEnd(line: string): string {
+  return line.replace(/\r?\n$|\r$/, "");
+}

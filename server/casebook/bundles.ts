@@ -1,6 +1,6 @@
 import { type BundleEntry, writeBundle } from "../../core/formats/bundle.ts";
 import { type CaseFormat, caseFormats } from "../../core/formats/formats.ts";
-import type { CaseFilter } from "../cases/recordFilter.ts";
+import type { CaseFilter } from "../cases/recordFilterStore.ts";
 import { zipOf } from "../classwork/checkZip.ts";
 import { judgeProgramOf } from "../classwork/judgeAssignment.ts";
 import { unpack } from "../collect/archive.ts";

@@ -2,11 +2,14 @@ import type { Database } from "../database/database.ts";
 import { countByWeek } from "./questionStore.ts";
 import { type Answer, questions } from "./questions.ts";
 import { type TopMistake, topMistakes } from "./topMistakes.ts";
+import { lastDayOf } from "./weeks.ts";
 
 /** A week of a course in short: how many programs and faults, how that is to the week before, and what is worth talking about. */
 export type Digest = {
   weeks: string[];
   week: string;
+  /** Its last day. */
+  until: string;
   programs: number;
   faults: number;
   before: { programs: number; faults: number } | null;
@@ -33,7 +36,7 @@ export async function digestOf(
   const week = weeks[at] ?? weeks.at(-1);
   if (!week) return null;
   const before = weeks[weeks.indexOf(week) - 1];
-  const until = new Date(Date.parse(week.week) + 6 * 86_400_000).toISOString().slice(0, 10);
+  const until = lastDayOf(week.week);
   const filter = { course, since: week.week, until };
   const [mistakes, students, messages] = await Promise.all([
     topMistakes(database, filter, course),
@@ -51,6 +54,7 @@ export async function digestOf(
       students,
     },
     messages: { ...messages, rows: messages.rows.filter(({ cells }) => Number(cells[1]) + Number(cells[5]) > 0) },
+    until,
     before: before ? { programs: before.programs, faults: before.faults } : null,
     classes: (["syntax", "runtime", "logic"] as const).map((of) => ({ class: of, faults: week[of] })),
   };

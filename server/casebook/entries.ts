@@ -2,7 +2,7 @@ import { createHash } from "node:crypto";
 import type { CaseEntry, ReadEntry } from "../../core/formats/caseEntry.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { findCase, type WholeCase } from "../cases/caseStore.ts";
-import type { CaseFilter } from "../cases/recordFilter.ts";
+import type { CaseFilter } from "../cases/recordFilterStore.ts";
 import type { Database } from "../database/database.ts";
 import { anonymiser } from "./anonymise.ts";
 import { type AboutCase, aboutCase, listCaseKeys } from "./entryStore.ts";

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { CaseEntry } from "../../core/formats/caseEntry.ts";
-import { type CaseFilter, recordConditions } from "../cases/recordFilter.ts";
+import { type CaseFilter, recordConditions } from "../cases/recordFilterStore.ts";
 import type { Query } from "../database/database.ts";
 import { asBytes, asJson, asPlainText, jsonColumn, keyRow } from "../database/rows.ts";
 

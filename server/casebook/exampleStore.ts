@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { hunkSchema } from "../../core/cases/case.ts";
 import { decodeText } from "../../core/source/decode.ts";
-import { lineTexts } from "../../core/source/lines.ts";
-import { type CaseFilter, recordConditions } from "../cases/recordFilter.ts";
+import { lineTexts, withoutEnd } from "../../core/source/lines.ts";
+import { type CaseFilter, recordConditions } from "../cases/recordFilterStore.ts";
 import type { Query } from "../database/database.ts";
 import { bytesColumn, jsonColumn } from "../database/rows.ts";
 
@@ -19,7 +19,6 @@ export type PlaceOfFault = { case: string; language: string; line: number; befor
 
 /** Lines of an example that are shown at most. */
 const mostLines = 4;
-const bare = (line: string) => line.replace(/\r?\n$|\r$/, "");
 
 /** Faults as examples, those with a fix first; of each student one, so that two examples are of two. */
 export async function listPlaces(query: Query, filter: CaseFilter, most: number): Promise<PlaceOfFault[]> {
@@ -42,7 +41,10 @@ export async function listPlaces(query: Query, filter: CaseFilter, most: number)
       return [
         {
           ...{ case: faulty_case, language, line: hunk.start },
-          ...{ before: hunk.before.slice(0, mostLines).map(bare), after: hunk.after.slice(0, mostLines).map(bare) },
+          ...{
+            before: hunk.before.slice(0, mostLines).map(withoutEnd),
+            after: hunk.after.slice(0, mostLines).map(withoutEnd),
+          },
         },
       ];
     const text = bytes && line ? lineTexts(decodeText(bytes).text)[line - 1] : undefined;

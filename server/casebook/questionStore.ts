@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { type CaseFilter, distances, recordConditions } from "../cases/recordFilter.ts";
+import { type CaseFilter, distances, recordConditions } from "../cases/recordFilterStore.ts";
 import type { Query } from "../database/database.ts";
 
 /** The where of a question: the filter's conditions, and those of its own. Values come first, so that further ones go on behind them. */

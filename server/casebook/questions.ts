@@ -1,5 +1,6 @@
 import { findPattern } from "../../core/patterns/patterns.ts";
-import { type CaseFilter, distances } from "../cases/recordFilter.ts";
+import { findWording } from "../../core/wording/wordings.ts";
+import { type CaseFilter, distances } from "../cases/recordFilterStore.ts";
 import type { Database } from "../database/database.ts";
 import {
   countBy,
@@ -11,13 +12,14 @@ import {
   countByWorkingTime,
   workingTimes,
 } from "./questionStore.ts";
+import { lastDayOf } from "./weeks.ts";
 
 /** A row of an answer: what stands in its cells, and the cases behind it (null where they cannot be looked up). */
 export type AnswerRow = { cells: Array<string | number>; filter: CaseFilter | null };
 
 /**
  * The answer to a question: a table, and what of it is drawn. `series` are columns that are drawn, each by its number; those of "stacked" lie upon
- * each other. `classes`: columns that stand for a class, whose names a course may have of its own.
+ * each other.
  */
 export type Answer = {
   columns: string[];
@@ -40,11 +42,8 @@ const most = 15;
 const nameOf = (pattern: string | null) =>
   pattern === null ? "not known yet" : (findPattern(pattern)?.name ?? pattern);
 const percent = (part: number, of: number) => (of === 0 ? "" : `${Math.round((100 * part) / of)} %`);
-const classNames: Readonly<Record<string, string>> = {
-  syntax: "syntax error",
-  runtime: "runtime error",
-  logic: "logic error",
-};
+/** The plain names of the classes; a page says them in its course's words. */
+const classNames: Readonly<Record<string, string>> = findWording(null).labels;
 
 const byPattern: Question = {
   id: "kinds",
@@ -86,9 +85,6 @@ const byClass: Question = {
   },
 };
 
-/** The last day of the week that begins on a Monday. */
-const sunday = (monday: string) => new Date(Date.parse(monday) + 6 * 86_400_000).toISOString().slice(0, 10);
-
 const byWeek: Question = {
   id: "weeks",
   asks: "Is it getting better?",
@@ -106,7 +102,7 @@ const byWeek: Question = {
           runtime,
           logic,
         ],
-        filter: { since: week, until: sunday(week) },
+        filter: { since: week, until: lastDayOf(week) },
       })),
       ...{ chart: "line", series: [1] },
       note: "Faults per program that was collected in that week; programs without a fault count as well. Choose a kind of mistake above to see it alone.",

@@ -1,9 +1,9 @@
 import { cardOf, type PatternCard } from "../../core/patterns/cards.ts";
 import { findPattern } from "../../core/patterns/patterns.ts";
 import { listOwnPatterns } from "../cases/ownPatternStore.ts";
-import type { CaseFilter } from "../cases/recordFilter.ts";
+import type { CaseFilter } from "../cases/recordFilterStore.ts";
 import type { Database } from "../database/database.ts";
-import { listLabelsOf } from "../people/courseStore.ts";
+import { listStudents } from "../people/courseStore.ts";
 import { textAnonymiser } from "./anonymise.ts";
 import { listPlaces, type PlaceOfFault } from "./exampleStore.ts";
 import { countBy } from "./questionStore.ts";
@@ -29,12 +29,12 @@ export async function topMistakes(
   course: string,
 ): Promise<TopMistake[]> {
   const { query } = database;
-  const [counts, own, labels] = await Promise.all([
+  const [counts, own, students] = await Promise.all([
     countBy(query, "pattern", filter),
     listOwnPatterns(query),
-    listLabelsOf(query, course),
+    listStudents(database, course),
   ]);
-  const clean = textAnonymiser(labels);
+  const clean = textAnonymiser(students.map(({ label }) => label));
   const known = counts.flatMap(({ of, faults, students }) => {
     const pattern = of === null ? undefined : (findPattern(of) ?? own.find((each) => each.id === of));
     return pattern && (!("fault" in pattern) || pattern.fault) ? [{ pattern, faults, students }] : [];

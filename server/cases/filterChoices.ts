@@ -2,7 +2,7 @@ import { patterns } from "../../core/patterns/patterns.ts";
 import { listAssignmentTitles } from "../assignments/assignmentStore.ts";
 import type { Database } from "../database/database.ts";
 import { listCourses, listLabels } from "../people/courseStore.ts";
-import { adviceKinds, type CaseFilter, caseStates, distances, filterNames } from "./recordFilter.ts";
+import { adviceKinds, type CaseFilter, caseStates, distances, filterNames } from "./recordFilterStore.ts";
 
 /** What a list of cases can be narrowed to. */
 export async function filterChoices(database: Database) {

@@ -6,7 +6,7 @@ import { byTeacher, openTestServices } from "../testServices.ts";
 import { collectCase, deleteCase, findCase, restoreCase } from "./caseStore.ts";
 import { filterChoices, filterOf } from "./filterChoices.ts";
 import { listCases, listCasesByKey, listLength } from "./listStore.ts";
-import type { CaseFilter } from "./recordFilter.ts";
+import type { CaseFilter } from "./recordFilterStore.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 let course = "";

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { faultClassSchema, judgingOutcomes } from "../../core/cases/case.ts";
 import type { Database } from "../database/database.ts";
 import { asJson, timeColumn } from "../database/rows.ts";
-import { type CaseFilter, recordConditions } from "./recordFilter.ts";
+import { type CaseFilter, recordConditions } from "./recordFilterStore.ts";
 
 const listRow = z.object({
   key: z.string(),

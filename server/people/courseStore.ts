@@ -124,12 +124,3 @@ export async function setStudentDepth({ query }: Database, student: string, dept
 export async function setLabel({ query }: { query: Query }, student: string, label: string): Promise<void> {
   await query("update student set label = $2 where key = $1", [student, label]);
 }
-
-/** The labels of the students of a course. */
-export async function listLabelsOf(query: Query, course: string): Promise<string[]> {
-  const rows = await query("select label from student where course = $1 order by position", [course]);
-  return z
-    .array(z.object({ label: z.string() }))
-    .parse(rows)
-    .map(({ label }) => label);
-}
