@@ -7,6 +7,8 @@ import recorded from "./recorded.json" with { type: "json" };
  * that it named and the line of the slip (from 1), and the first of what is intended and of what came out.
  */
 export const exampleRecordSchema = z.object({
+  /** SHA-256 of the example as it was when this was recorded: another one is to be recorded anew. */
+  example: z.string(),
   class: faultClassSchema.nullable(),
   kind: z.enum(["form", "meaning"]).nullable(),
   symptom: z.string(),

@@ -1,3 +1,4 @@
+import { createHash } from "node:crypto";
 import { findLanguage } from "../../core/languages/languages.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
 import { type Example, faultyLine } from "../../core/patterns/example.ts";
@@ -13,6 +14,13 @@ const printedBy = (outcome: Outcome | null) =>
     .filter(({ kind }) => kind === "out")
     .map(({ text }) => text)
     .join("");
+
+/** An example by its texts: where they change, what was recorded of it is of another one. */
+export function hashOfExample({ language, right, faulty, input }: Example): string {
+  return createHash("sha256")
+    .update(JSON.stringify([language, right, faulty, input]))
+    .digest("hex");
+}
 
 /** What became of an example of a kind of mistake in real runs; `problem` says why it is none, in words. */
 export type ExampleRun = { ok: true; record: ExampleRecord } | { ok: false; problem: string };
@@ -45,6 +53,7 @@ export async function runExample(
   return {
     ok: true,
     record: {
+      example: hashOfExample(example),
       ...{ class: judgement.class, kind: judgement.kind, symptom: judgement.symptom },
       message: judgement.diagnostic
         ? [judgement.diagnostic.errorName, judgement.diagnostic.message].filter(Boolean).join(": ")
