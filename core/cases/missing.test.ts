@@ -34,7 +34,7 @@ test("a record with class, place, kind, fix and proof lacks nothing; what is no 
 
 test("what is missing is named; a fault outside of the program has no line", () => {
   expect(missingOf({ ...whole, decided: null, faultyLines: [], pattern: null, mended: false, verified: null })).toEqual(
-    ["the class is not confirmed", "the faulty line", "the kind of mistake", "the fix"],
+    ["the class is not confirmed", "the faulty line", "the kind of mistake is not confirmed", "the fix"],
   );
   expect(missingOf({ ...whole, faultyLines: [], place: "outside" })).toEqual([]);
   expect(missingOf({ ...whole, verified: null })).toEqual(["the run that proves the fix"]);

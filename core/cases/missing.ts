@@ -20,7 +20,7 @@ export function missingOf({ decided, faultyLines, place, pattern, mended, verifi
   return [
     decided ? "" : "the class is not confirmed",
     faultyLines.length > 0 || place === "outside" ? "" : "the faulty line",
-    pattern ? "" : "the kind of mistake",
+    pattern ? "" : "the kind of mistake is not confirmed",
     mended ? "" : "the fix",
     mended && !verified ? "the run that proves the fix" : "",
   ].filter((words) => words !== "");
