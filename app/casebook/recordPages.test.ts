@@ -130,6 +130,8 @@ test("an exercise begins with an example that was mended by a real run, and the 
   const made = await findCase(services.database, key);
   expect(made?.verified_at).not.toBeNull();
   expect(made?.layers[0]).toMatchObject({ pattern: "limit-off-by-one" });
+  // The evidence says so as well, by the change that mends it: nobody had looked for one.
+  expect(made?.kinds.found[made.layers[0]?.version_before ?? ""]?.[0]?.id).toBe("limit-off-by-one");
 });
 
 test("a kind of one's own is kept by its example's run, suggested where its change mends a program, and goes away without being lost", async () => {

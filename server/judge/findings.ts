@@ -1,3 +1,5 @@
+import { familyOf } from "../../core/edits/familyOf.ts";
+import type { Hunk } from "../../core/fixes/hunks.ts";
 import { consoleText } from "../../core/outcome/outcome.ts";
 import { evidenceOf, type FoundChange } from "../../core/patterns/evidence.ts";
 import { patternOfOwn } from "../../core/patterns/ownPattern.ts";
@@ -41,6 +43,27 @@ export function findingOf(
     patterns: judgement.class === null ? [] : suggestPatterns(evidence, own),
     searched: fixes !== null,
   };
+}
+
+/** Keeps what a fix says of the version that it mends, whoever made it; nothing where no kind of mistake is told by it. */
+export async function noteFix(
+  database: Pick<Database, "query">,
+  found: WholeCase,
+  judged: Pick<VersionJudgement, "version" | "deciding">,
+  mended: string,
+  hunks: readonly Hunk[],
+): Promise<void> {
+  const language = languageOf(found);
+  const family = familyOf(language, judged.version.files[0]?.text ?? "", mended) ?? "";
+  const fix = {
+    hunks,
+    families: [family],
+    lines: hunks.slice(0, 1).map(({ start }) => start),
+    repairs: "open" as const,
+  };
+  const own = (await listOwnPatterns(database.query)).map((each) => patternOfOwn(each));
+  const finding = findingOf(found, judged, [fix], own);
+  if (finding.patterns.length > 0) await saveFinding(database.query, { ...finding, family: family || null });
 }
 
 /** Keeps what the evidence says of a judged version; nothing is kept where it is not known. */

@@ -16,7 +16,7 @@ import { insertVersion, setVersionResult, type Version, type VersionHead } from 
 import { verificationOf } from "../judge/checks.ts";
 import { openLayer } from "../judge/decisions.ts";
 import { keptFields, keptOf, keptVerdict } from "../judge/faultFields.ts";
-import { noteFinding } from "../judge/findings.ts";
+import { noteFinding, noteFix } from "../judge/findings.ts";
 import { judgeVersion, type VersionJudgement } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { mainText, mappingFromFirst } from "./followLines.ts";
@@ -184,6 +184,7 @@ async function close(
       verified: verificationOf(tried, judged),
     });
     await setSuggestion(query, layer, { ...verdictBefore, fields });
+    await noteFix({ query }, tried, judgedBefore, mainText(judged.version), needed);
     if (!open?.faulty_lines.length) await setFaultyLines(query, layer, lines);
     await setCurrentVersion(query, tried.key, judged.version.key);
     if (judged.allPass) {
