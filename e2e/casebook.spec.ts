@@ -11,6 +11,7 @@ test("questions of the Casebook are answered by a chart and its table, and a row
     .click();
   await expect(page.getByRole("img", { name: /^Which mistakes are made most\?/ })).toBeVisible();
   await page.getByLabel("Which course").selectOption({ label: "Kittiwake Crossing, two terms" });
+  await expect(page).toHaveURL(/course=[^&]/);
   await page.getByRole("link", { name: "Is it getting better?" }).click();
   await expect(page.getByRole("columnheader", { name: "faults per program" })).toBeVisible();
   await noBarriers(page);
