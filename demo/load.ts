@@ -1,4 +1,5 @@
 import type { NewCase } from "../core/cases/case.ts";
+import type { ExerciseContent } from "../core/exercises/exercise.ts";
 import { proposeNames } from "../core/exercises/names.ts";
 import { rowsOf, traceTaskSchema } from "../core/exercises/tasks/trace.ts";
 import { python } from "../core/languages/python/python.ts";
@@ -129,19 +130,21 @@ async function loadClassSet(services: Services): Promise<void> {
 }
 
 /** The answers of a student as the pages would have sent them. */
-function answerTo(kind: string, written: DemoAnswers[string], program: string, task: unknown): unknown {
+function answerTo(kind: string, written: DemoAnswers[string], exercise: ExerciseContent, task: unknown): unknown {
   if (kind === "classify") return written.classify;
   if (kind === "point") return written.point && { lines: written.point };
   if (kind === "predict") return written.predict;
   if (kind === "mend")
     return (
-      written.mend && { text: written.mend.reduce((text, [before, after]) => text.replace(before, after), program) }
+      written.mend && {
+        text: written.mend.reduce((text, [before, after]) => text.replace(before, after), exercise.program),
+      }
     );
   const key = traceTaskSchema.safeParse(task);
   const { trace } = written;
   if (!key.success || !trace) return undefined;
   return {
-    rows: rowsOf(key.data).map((row, index) => {
+    rows: rowsOf(key.data, exercise).map((row, index) => {
       if (index >= trace.rows) return { line: String(row.line), cells: {} };
       const slips = Object.fromEntries(
         trace.slips.filter((slip) => slip.row === index).map((slip) => [slip.column, slip.text]),
@@ -254,7 +257,7 @@ async function loadFirstCourse(services: Services): Promise<void> {
     for (const exercise of edition?.content.exercises ?? []) {
       const written = demo.answers[names.get(exercise.key) ?? ""];
       for (const task of exercise.content.tasks) {
-        const answer = written && answerTo(task.kind, written, exercise.content.program, task);
+        const answer = written && answerTo(task.kind, written, exercise.content, task);
         if (answer !== undefined) await saveAnswer(database, sitting, task.key, 1, answer);
       }
     }

@@ -25,6 +25,11 @@ const choices = [
     words: "Objects",
     options: { named: "by short names (Ferry 2)", whole: "whole wherever they are" },
   },
+  {
+    name: "notation",
+    words: "Values written in another way, in exercises",
+    options: { free: "count as right", counts: "cost one cell, once" },
+  },
 ] as const satisfies ReadonlyArray<{
   name: keyof TableStyle;
   words: string;

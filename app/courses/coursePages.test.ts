@@ -105,7 +105,9 @@ test("a student is renamed everywhere, not to a label that is taken or none; del
 });
 
 test("a course's tables are written in its own style, which goes by a name", async () => {
-  const given = { unchanged: "repeated", texts: "plain", truth: "plain", objects: "whole", rows: "change" };
+  const given = {
+    ...{ unchanged: "repeated", texts: "plain", truth: "plain", objects: "whole", rows: "change", notation: "counts" },
+  };
   const kept = await act({ intent: "table style", name: " Year 9 ", columns: "condition", ...given });
   expect(kept.message).toBe("Tables of this course are written in the style “Year 9”.");
   const { styles } = await coursePage.loader(asked({ courseKey }));
@@ -125,7 +127,9 @@ test.each([
   [{ name: "a", unchanged: "sometimes" }, 400, "could not be read: unchanged"],
 ])("a table style is not kept by %j", async (form, status, message) => {
   const before = await coursePage.loader(asked({ courseKey }));
-  const given = { unchanged: "blank", texts: "plain", truth: "plain", objects: "whole", rows: "change" };
+  const given = {
+    ...{ unchanged: "blank", texts: "plain", truth: "plain", objects: "whole", rows: "change", notation: "free" },
+  };
   expect(await act({ intent: "table style", ...given, ...form })).toMatchObject({
     ...{ status, message: expect.stringContaining(message) },
   });

@@ -179,7 +179,7 @@ test("the room goes by the course's style, where its address says nothing else",
   await database.query("update faulty_case set course = $2 where key = $1", [key, course]);
   await keepTableStyle(database, course, {
     ...{ name: "paper", rows: "change", unchanged: "repeated", texts: "plain", truth: "plain", objects: "whole" },
-    columns: ["depth"],
+    ...{ columns: ["depth"], notation: "free" },
   });
   const { data, rows } = await opened(key);
   expect([data.rows, data.style.unchanged]).toEqual(["change", "repeated"]);

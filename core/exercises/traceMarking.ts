@@ -1,145 +1,186 @@
-import { normalValue } from "./cellValues.ts";
+import type { Language } from "../languages/language.ts";
+import { alignRows } from "./alignRows.ts";
+import { type CellReading, sameValue } from "./cellValues.ts";
+import { followPlaces, type Shifts } from "./ownRun/followPlaces.ts";
+import { cellsAskedFor, followRows } from "./ownRun/followRows.ts";
+import { lineValuesOf } from "./ownRun/lineValue.ts";
+import { type KeyColumn, type KeyRow, type RecordedRun, recordedRun } from "./ownRun/recordedRun.ts";
+import type { CellVerdict, Followed, FollowOptions, WrittenRow } from "./ownRun/way.ts";
 
-/**
- * A row as it is compared: the line as written, and its cells by column key ("output" among them). Absent and "" are
- * blank.
- */
-export type MarkedRow = { line?: string; cells: Readonly<Record<string, string>> };
+export type { KeyColumn, KeyRow } from "./ownRun/recordedRun.ts";
+export type { CellVerdict, WrittenRow } from "./ownRun/way.ts";
 
-export type CellVerdict = "right" | "wrong" | "missing" | "surplus" | "given";
+/** What a table is marked against: its key with every variable, and what of it is asked for. */
+export type TableToMark = {
+  language: Language | undefined;
+  program: string;
+  key: readonly KeyRow[];
+  /** Every variable of the key; `columns` are those that are asked for, by key, "output" among them. */
+  variables: readonly KeyColumn[];
+  columns: readonly string[];
+  given: ReadonlySet<string>;
+  /** The rows and their lines are printed. */
+  linesGiven: boolean;
+  reading: CellReading;
+  /** Another notation than the table's is a slip, once. */
+  notationCounts: boolean;
+  cut: boolean;
+  prompts: readonly string[];
+};
+
 export type TraceMarking = {
-  /** Cells of the key that were to be filled in, those right, and values written where nothing belongs. */
+  /** Cells of the key that were to be filled in; those that earn; those that only the teacher can say. */
   wanted: number;
   right: number;
-  surplus: number;
-  /**
-   * For each row of the answer the row of the key it was laid beside (null: an added row), and a verdict for each cell
-   * that has one.
-   */
+  open: number;
+  /** Slips, each of them one cell: a wrong or missing cell, a row too many, a decision taken wrongly, a shift, a notation. */
+  slips: number;
+  /** What was found used throughout, in words for the student. */
+  throughout: string[];
   rows: Array<{ key: number | null; cells: Record<string, CellVerdict> }>;
   missingRows: number[];
 };
 
-/** A table with only real changes: a repeated unchanged value equals a blank. Output cells stand for themselves. */
-function changesOnly(rows: readonly MarkedRow[], columns: readonly string[]): Array<Record<string, string>> {
-  const current: Record<string, string> = {};
-  return rows.map((row) => {
-    const changes: Record<string, string> = {};
-    for (const column of columns) {
-      const value = normalValue(row.cells[column] ?? "");
-      if (value === "") continue;
-      if (column !== "output" && current[column] === value) continue;
-      current[column] = value;
-      changes[column] = value;
-    }
-    return changes;
-  });
-}
-
-/**
- * Marks a filled trace table against its key. Rows are laid beside each other so that as many cells as possible agree
- * (the best alignment, by dynamic programming as for the longest common subsequence), so a row left out or added costs
- * once and does not shift what follows. `given` names the cells that were printed on the sheet ("row column"): they
- * earn nothing. `wholeRows` true (line numbers given): rows belong together by their place and are not shifted.
- */
-export function markTraceTable(
-  key: readonly MarkedRow[],
-  answer: readonly MarkedRow[],
-  columns: readonly string[],
-  given: ReadonlySet<string>,
-  wholeRows: boolean,
-): TraceMarking {
-  const wantedRows = changesOnly(key, columns);
-  const writtenRows = changesOnly(answer, columns);
-  const isGiven = (row: number, column: string) => given.has(`${row} ${column}`);
-
-  const agreement = (row: number, written: number): number => {
-    let points = 0;
-    for (const column of columns) {
-      const [right, own] = [wantedRows[row]?.[column], writtenRows[written]?.[column]];
-      if (right !== undefined && right === own) points += 1;
-      else if (right !== own && own !== undefined) points -= 0.3;
-    }
-    const [lineRight, lineOwn] = [key[row]?.line, answer[written]?.line?.trim()];
-    return points + (lineOwn !== undefined && lineOwn !== "" && lineRight === lineOwn ? 0.5 : 0);
+/** Marks a filled trace table. What is right by the key or by the student's own values before it earns; a slip costs once. */
+export function markTraceTable(table: TableToMark, answer: readonly WrittenRow[]): TraceMarking {
+  const options: FollowOptions = {
+    ...{ columns: table.columns, given: table.given, reading: table.reading, cut: table.cut, prompts: table.prompts },
   };
-
-  const pairs = wholeRows
-    ? answer.map((_, index) => (index < key.length ? index : null))
-    : align(key.length, answer.length, agreement);
-  const result: TraceMarking = { wanted: 0, right: 0, surplus: 0, rows: [], missingRows: [] };
-  for (const [written, row] of pairs.entries()) {
-    const cells: Record<string, CellVerdict> = {};
-    for (const column of columns) {
-      const own = writtenRows[written]?.[column];
-      const right = row === null ? undefined : wantedRows[row]?.[column];
-      if (row !== null && right !== undefined && isGiven(row, column)) cells[column] = "given";
-      else if (right === undefined && own !== undefined) cells[column] = "surplus";
-      else if (right !== undefined) cells[column] = own === undefined ? "missing" : own === right ? "right" : "wrong";
-    }
-    result.rows.push({ key: row, cells });
-    if (row === null) {
-      if (Object.keys(cells).length > 0) result.surplus += 1;
-    } else {
-      result.surplus += Object.values(cells).filter((verdict) => verdict === "surplus").length;
-      result.right += Object.values(cells).filter((verdict) => verdict === "right").length;
-    }
-  }
-  for (const [row, cells] of wantedRows.entries()) {
-    result.wanted += columns.filter((column) => cells[column] !== undefined && !isGiven(row, column)).length;
-    if (!pairs.includes(row)) result.missingRows.push(row);
-  }
-  return result;
+  const wanted = cellsAskedFor(table.key, table);
+  const run = table.language ? recordedRun(table.language, table.program, table.key, table.variables) : null;
+  const readings: Reading[] = [];
+  if (run) readings.push(...(table.linesGiven ? byPlaces : byRows)(run, table, answer, options));
+  if (readings.length === 0) readings.push(byAlignment(table, answer));
+  const marked = readings.map((reading) => ({ reading, earned: earnedBy(reading, wanted, table) }));
+  const [best] = marked.sort((one, other) => other.earned.share - one.earned.share);
+  if (!best) throw new Error("a table is read in one way at least");
+  const { followed, throughout } = best.reading;
+  const notation = table.notationCounts && followed.notation;
+  return {
+    ...{ wanted: best.earned.wanted, right: best.earned.cells, open: followed.open, slips: best.earned.slips },
+    throughout: notation ? [...throughout, "values are written in another way than the table’s"] : throughout,
+    ...laidOut(table, answer, followed),
+  };
 }
 
-/**
- * For each of `answers` rows the row of the key beside it, or null, so that the sum of `agreement` is greatest and the
- * order is kept.
- */
-function align(
-  keys: number,
-  answers: number,
-  agreement: (key: number, answer: number) => number,
-): Array<number | null> {
-  const width = keys + 1;
-  const best = new Float64Array(width * (answers + 1));
-  const beside = new Float64Array(width * (answers + 1));
-  const at = (answer: number, key: number) => answer * width + key;
-  for (let answer = answers - 1; answer >= 0; answer--) {
-    for (let key = keys - 1; key >= 0; key--) {
-      const pair = agreement(key, answer);
-      const together = pair + (best[at(answer + 1, key + 1)] ?? 0) + 1e-6;
-      const skip = Math.max(best[at(answer + 1, key)] ?? 0, best[at(answer, key + 1)] ?? 0);
-      best[at(answer, key)] = Math.max(together, skip);
-      beside[at(answer, key)] = together >= skip ? 1 : 0;
-    }
-  }
-  const pairs: Array<number | null> = [];
-  let key = 0;
-  for (let answer = 0; answer < answers; ) {
-    if (key >= keys) {
-      pairs.push(null);
-      answer += 1;
-    } else if (beside[at(answer, key)] === 1) {
-      pairs.push(key);
-      answer += 1;
-      key += 1;
-    } else if ((best[at(answer + 1, key)] ?? 0) >= (best[at(answer, key + 1)] ?? 0)) {
-      pairs.push(null);
-      answer += 1;
-    } else {
-      key += 1;
-    }
-  }
-  return pairs;
-}
+/** One way to read a table: what it came to, and what of it was moved. */
+type Reading = { followed: Followed; moved: number; throughout: string[] };
 
 /**
- * Marks earned for a marked table: the share of the wanted cells that are right, each surplus value taking one away, in
- * half marks.
+ * Cells that a reading earns. What is missing because of a decision that was taken otherwise costs nothing; but no more is
+ * forgiven than was written and is right, so that an empty table earns nothing.
  */
-export function traceMarks(marking: TraceMarking, marks: number): number {
-  if (marking.wanted === 0) return marks;
-  const share = Math.max(0, marking.right - marking.surplus) / marking.wanted;
-  return Math.floor(marks * share * 2 + 1e-9) / 2;
+function earnedBy({ followed, moved }: Reading, all: number, table: TableToMark) {
+  const wanted = all - followed.absorbed;
+  const slips = followed.slips + moved + (table.notationCounts && followed.notation ? 1 : 0);
+  const cells = Math.max(0, Math.min(wanted - slips - followed.open, 2 * followed.right));
+  return { wanted, slips, cells, share: wanted <= 0 ? 1 : cells / wanted };
+}
+
+/** Rows are printed: as they stand, and with all columns or one of them a row too early or too late. */
+function byPlaces(
+  run: RecordedRun,
+  table: TableToMark,
+  answer: readonly WrittenRow[],
+  options: FollowOptions,
+): Reading[] {
+  const read = (shifts: Shifts, throughout: string[]): Reading[] => {
+    const followed = followPlaces(run, table.key, answer, options, shifts);
+    return followed ? [{ followed, moved: throughout.length, throughout }] : [];
+  };
+  const plain = read({}, []);
+  // A slip or two are no shift.
+  if ((plain[0]?.followed.slips ?? 0) < 3) return plain;
+  const all = (by: number) => Object.fromEntries(table.columns.map((column) => [column, by]));
+  const words = (by: number) => `a row too ${by > 0 ? "late" : "early"}`;
+  const title = (column: string) => table.variables.find(({ key }) => key === column)?.title ?? column;
+  return [
+    ...plain,
+    ...[1, -1].flatMap((by) => read(all(by), [`all values stand ${words(by)}`])),
+    ...[1, -1].flatMap((by) =>
+      table.columns.flatMap((column) => read({ [column]: by }, [`the values of ${title(column)} stand ${words(by)}`])),
+    ),
+  ];
+}
+
+/** Rows are the student's own: a row for each line, change or pass. */
+function byRows(
+  run: RecordedRun,
+  table: TableToMark,
+  answer: readonly WrittenRow[],
+  options: FollowOptions,
+): Reading[] {
+  const read = (rows: readonly WrittenRow[], throughout: string[], passes = false): Reading[] => {
+    const followed = followRows(run, table.key, rows, { ...options, passes });
+    return followed ? [{ followed, moved: throughout.length, throughout }] : [];
+  };
+  const plain = read(answer, []);
+  if ((plain[0]?.followed.slips ?? 0) < 2) return plain;
+  const moved = (column: string, by: number) =>
+    Array.from({ length: answer.length + 1 }, (_, row) => {
+      const cells = { ...answer[row]?.cells };
+      delete cells[column];
+      const cell = answer[row + by]?.cells[column];
+      return { cells: cell === undefined ? cells : { ...cells, [column]: cell } };
+    });
+  const title = (column: string) => table.variables.find(({ key }) => key === column)?.title ?? column;
+  return [
+    ...plain,
+    ...read(answer, [], true),
+    ...table.columns.flatMap((column) =>
+      [1, -1].flatMap((by) =>
+        read(moved(column, by), [`the values of ${title(column)} stand a row too ${by > 0 ? "late" : "early"}`]),
+      ),
+    ),
+  ];
+}
+
+/** For programs that cannot be gone through: rows laid beside the key's, and single lines worked out by the own values. */
+function byAlignment(table: TableToMark, answer: readonly WrittenRow[]): Reading {
+  const lineValue = table.language ? lineValuesOf(table.language, table.program) : () => null;
+  const variableOf = new Map(table.variables.map((variable) => [variable.key, variable]));
+  const follows = (row: KeyRow, column: string, cell: string, own: ReadonlyMap<string, string>): boolean => {
+    const variable = variableOf.get(column);
+    if (!variable) return false;
+    const value = lineValue(row.line, variable.title, (name) => {
+      const same = table.variables.find((each) => each.title === name && each.functionName === variable.functionName);
+      const found = same ?? table.variables.find((each) => each.title === name && each.functionName === undefined);
+      return found && own.get(found.key);
+    });
+    return value !== null && sameValue(value, cell, table.reading);
+  };
+  return { followed: alignRows({ ...table, follows }, answer), moved: 0, throughout: [] };
+}
+
+/** The verdicts by row of the answer, with the row of the key that each was laid beside. */
+function laidOut(
+  table: TableToMark,
+  answer: readonly WrittenRow[],
+  { noted }: Followed,
+): Pick<TraceMarking, "rows" | "missingRows"> {
+  const rows: TraceMarking["rows"] = answer.map((_, row) => ({ key: table.linesGiven ? row : null, cells: {} }));
+  const found = new Set<number>();
+  for (const { written, key, column, verdict } of noted) {
+    if (written === null) continue;
+    const row = rows[written];
+    if (!row) continue;
+    if (key !== null && row.key === null) row.key = key;
+    if (key !== null) found.add(key);
+    if (verdict !== "repeat") row.cells[column] = verdict;
+  }
+  const owed = table.key.flatMap(({ cells }, row) =>
+    !table.linesGiven &&
+    !found.has(row) &&
+    table.columns.some((column) => cells[column] !== undefined && !table.given.has(`${row} ${column}`))
+      ? [row]
+      : [],
+  );
+  const missing = new Set(noted.flatMap(({ key, verdict }) => (verdict === "missing" && key !== null ? [key] : [])));
+  return { rows, missingRows: owed.filter((row) => missing.has(row)) };
+}
+
+/** Marks earned for a marked table: the share of the wanted cells, in half marks, rounded down. */
+export function traceMarks(marking: Pick<TraceMarking, "wanted" | "right">, marks: number): number {
+  if (marking.wanted <= 0) return marks;
+  return Math.floor((marks * marking.right * 2) / marking.wanted + 1e-9) / 2;
 }

@@ -29,6 +29,8 @@ export const tableStyleSchema = z.strictObject({
   truth: z.enum(["as written", "plain"]).default("as written"),
   /** An object by a short name, whole once and then what changes in it; or whole wherever it stands. */
   objects: z.enum(["named", "whole"]).default("named"),
+  /** Whether another way of writing values than the table's is a slip, once, where a table is marked. */
+  notation: z.enum(["free", "counts"]).default("free"),
   columns: z.array(z.enum(moreColumnNames)).default([]),
 });
 export type TableStyle = z.infer<typeof tableStyleSchema>;

@@ -94,7 +94,7 @@ test("a run that does not end asks for no output, and its table is cut", async (
   expect(kinds(content.tasks)).not.toContain("predict");
   expect(surprises.join(" ")).toContain("does not end");
   const table = traceTaskSchema.parse(content.tasks.find((task) => task.kind === "trace"));
-  expect(rowsOf(table)).toHaveLength(60);
+  expect(rowsOf(table, content)).toHaveLength(60);
   // What is kept are the steps; the table is derived from them.
   expect([table.rows, table.steps.length]).toEqual([[], 60]);
 });

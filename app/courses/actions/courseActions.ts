@@ -82,6 +82,7 @@ const tableStyle = courseAction(
     texts: field.one(["quoted", "plain"]),
     truth: field.one(["as written", "plain"]),
     objects: field.one(["named", "whole"]),
+    notation: field.one(["free", "counts"]),
     columns: field.list(),
   }),
   async ({ services, course }, given) => {

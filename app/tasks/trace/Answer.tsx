@@ -3,6 +3,9 @@ import { TraceHead } from "../../components/TraceHead.tsx";
 
 const verdictWords = {
   right: "",
+  follows: "right by your own values before it",
+  open: "waits for the teacher",
+  repeat: "",
   wrong: "wrong",
   missing: "left blank",
   surplus: "nothing belongs here",

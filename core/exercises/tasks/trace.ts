@@ -1,20 +1,23 @@
 import { z } from "zod";
+import { findLanguage } from "../../languages/languages.ts";
 import { readHandTable } from "../../trace/handTable.ts";
 import { repeatedCells } from "../../trace/repeatUnchanged.ts";
 import { stepSchema } from "../../trace/stepSchema.ts";
 import { buildTable } from "../../trace/table.ts";
 import { asRecorded, type TableStyle, tableStyleSchema, type ValueStyle } from "../../trace/tableStyle.ts";
 import { askedProgram } from "../askedProgram.ts";
-import { cellRule } from "../cellValues.ts";
+import { cellRule, holdsTextOfDigits, quotesRule } from "../cellValues.ts";
+import type { ExerciseContent } from "../exercise.ts";
+import { promptsIn } from "../ownRun/promptsIn.ts";
 import { defineTaskKind, type MakeContext } from "../taskKind.ts";
-import { markTraceTable, type TraceMarking, traceMarks } from "../traceMarking.ts";
+import { type KeyColumn, markTraceTable, type TraceMarking, traceMarks } from "../traceMarking.ts";
 
 const columnSchema = z.object({
   ...{ key: z.string(), title: z.string() },
   ...{ functionName: z.string().optional(), className: z.string().optional() },
 });
 /** What of a style counts in an exercise: a row stands for every line. */
-const styleSchema = tableStyleSchema.pick({ unchanged: true, texts: true, truth: true, objects: true });
+const styleSchema = tableStyleSchema.pick({ unchanged: true, texts: true, truth: true, objects: true, notation: true });
 const rowSchema = z.object({ line: z.number().int().positive(), cells: z.record(z.string(), z.string()) });
 /** A trace-table task as it is kept. */
 export const traceTaskSchema = z.object({
@@ -33,6 +36,10 @@ export const traceTaskSchema = z.object({
   given: z.array(z.string()),
   /** How its values are written; as recorded in tasks that were made before there were styles. */
   style: styleSchema.optional(),
+  /** How many rows the whole run has, where the table ends before it. */
+  cutOf: z.number().int().positive().optional(),
+  /** A text of digits and a number have to be told apart by their quotes; students are told. */
+  quotesCount: z.boolean().optional(),
 });
 export type TraceTask = z.infer<typeof traceTaskSchema>;
 export type TraceRow = z.infer<typeof rowSchema>;
@@ -53,6 +60,8 @@ export type TraceView = {
   linesGiven: boolean;
   columns: TraceColumn[];
   rows: TraceRow[];
+  /** How many rows the whole run has, where the table ends before it. */
+  cutOf: number | null;
 };
 
 /** An answer beside the key; `order` are the columns by key, the output's among them. */
@@ -80,16 +89,35 @@ function markedColumns(columns: readonly TraceColumn[]): string[] {
   return [...columns.map((column) => column.key), "output"];
 }
 
-function rowsOfSteps(steps: TraceTask["steps"], style: ValueStyle = asRecorded): TraceRow[] {
-  return buildTable({ steps }, { style }).rows.map((row) => ({
-    line: row.line,
-    cells: { ...row.cells, ...(row.output === "" ? {} : { output: row.output.replace(/\r?\n$/, "") }) },
-  }));
+function rowsOfSteps(steps: TraceTask["steps"], program: string, style: ValueStyle = asRecorded): TraceRow[] {
+  const { withoutPrompt } = promptsIn(steps, program);
+  return buildTable({ steps }, { style }).rows.map((row, place) => {
+    // What only asks for input is no cell of the table.
+    const output = (withoutPrompt.get(place) ?? row.output).replace(/\r?\n$/, "");
+    return { line: row.line, cells: { ...row.cells, ...(output === "" ? {} : { output }) } };
+  });
 }
 
+/** The text of the program that a task is about. */
+function programOf(task: Pick<TraceTask, "program">, exercise: Pick<ExerciseContent, "program" | "mended">): string {
+  return (task.program === "mended" ? exercise.mended : null) ?? exercise.program;
+}
+
+type Programs = Pick<ExerciseContent, "language" | "program" | "mended">;
+
 /** The rows of a task's key, derived from its steps. */
-export function rowsOf(task: Pick<TraceTask, "steps" | "rows" | "style">): TraceRow[] {
-  return task.steps.length > 0 ? rowsOfSteps(task.steps, task.style) : task.rows;
+export function rowsOf(task: Pick<TraceTask, "steps" | "rows" | "style" | "program">, exercise: Programs): TraceRow[] {
+  return task.steps.length > 0 ? rowsOfSteps(task.steps, programOf(task, exercise), task.style) : task.rows;
+}
+
+/** Every variable of a key, whether it is asked for or not. */
+function variablesOf(task: TraceTask): KeyColumn[] {
+  if (task.steps.length === 0) return task.columns;
+  return buildTable({ steps: task.steps }).columns.map(({ key, title, functionName, className }) => ({
+    ...{ key, title },
+    ...(functionName === undefined ? {} : { functionName }),
+    ...(className === undefined ? {} : { className }),
+  }));
 }
 
 /** A key and an answer laid beside each other, with the key that the marking goes by. */
@@ -99,33 +127,37 @@ type Laid = { key: TraceRow[]; marking: TraceMarking };
  * The task's key rows and an answer laid beside each other: by the key in the course's style, or by the one as recorded where more
  * of the answer is right by that. An object by its name and one written whole are both right.
  */
-function layBeside(task: TraceTask, answer: TraceAnswer): Laid {
+function layBeside(task: TraceTask, answer: TraceAnswer, exercise: Programs): Laid {
+  const program = programOf(task, exercise);
   const lay = (key: TraceRow[]): Laid => ({
     key,
     marking: markTraceTable(
-      key.map((row) => ({ line: String(row.line), cells: row.cells })),
+      {
+        ...{ language: findLanguage(exercise.language), program, key, variables: variablesOf(task) },
+        ...{ columns: markedColumns(task.columns), given: new Set(task.given), linesGiven: task.linesGiven },
+        reading: { quotesCount: task.quotesCount === true },
+        notationCounts: task.style?.notation === "counts",
+        ...{ cut: task.cutOf !== undefined, prompts: promptsIn(task.steps, program).texts },
+      },
       answer.rows,
-      markedColumns(task.columns),
-      new Set(task.given),
-      task.linesGiven,
     ),
   });
-  const styled = lay(rowsOf(task));
-  if (!task.style || task.steps.length === 0) return styled;
-  const plain = lay(rowsOfSteps(task.steps));
+  const styled = lay(rowsOf(task, exercise));
+  if (!task.style || task.steps.length === 0 || styled.marking.right >= styled.marking.wanted) return styled;
+  const plain = lay(rowsOfSteps(task.steps, program));
   return traceMarks(plain.marking, 100) > traceMarks(styled.marking, 100) ? plain : styled;
 }
 
 /** The task's key rows and an answer laid beside each other. */
-export function compareWithKey(task: TraceTask, answer: TraceAnswer): TraceMarking {
-  return layBeside(task, answer).marking;
+export function compareWithKey(task: TraceTask, answer: TraceAnswer, exercise: Programs): TraceMarking {
+  return layBeside(task, answer, exercise).marking;
 }
 
 /** What of a course's style a task keeps; an exercise of before there were styles has values as recorded. */
 function styleOf(style: TableStyle | undefined): TraceTask["style"] {
-  if (!style) return { ...asRecorded, unchanged: "blank" };
-  const { unchanged, texts, truth, objects } = style;
-  return { unchanged, texts, truth, objects };
+  if (!style) return { ...asRecorded, unchanged: "blank", notation: "free" };
+  const { unchanged, texts, truth, objects, notation } = style;
+  return { unchanged, texts, truth, objects, notation };
 }
 
 type Wanted = Pick<TraceTask, "key" | "marks" | "program" | "check" | "linesGiven"> & { columns?: readonly string[] };
@@ -140,11 +172,15 @@ async function recorded({ exercise, record }: MakeContext, wanted: Wanted): Prom
   const [first] = run.trace.steps;
   if (!first) return "The trace table cannot be asked: no line ran.";
   const steps = run.trace.steps.slice(0, longestTable);
-  const style = styleOf(exercise.tableStyle);
+  const usual = styleOf(exercise.tableStyle);
+  const recordedCells = rowsOfSteps(steps, text).flatMap(({ cells }) => Object.values(cells));
+  const quotesCount = holdsTextOfDigits(recordedCells);
+  // Where they tell a text from a number, quotes are written whatever the course does else.
+  const style = usual && quotesCount ? { ...usual, texts: "quoted" as const } : usual;
   // What methods of several classes run is known of the steps that are kept.
   const table = buildTable({ steps }, { style });
   if (table.columns.length === 0) return "The trace table is not asked: no variable gets a value.";
-  const rows = rowsOfSteps(steps, style);
+  const rows = rowsOfSteps(steps, text, style);
   const used = new Set(rows.flatMap((row) => Object.keys(row.cells)));
   const columns = table.columns
     .filter((column) => (wanted.columns ? wanted.columns.includes(column.key) : used.has(column.key)))
@@ -156,7 +192,12 @@ async function recorded({ exercise, record }: MakeContext, wanted: Wanted): Prom
   const filled = rows.findIndex((row) => Object.keys(row.cells).length > 0);
   const given = cellsOf(rows, columns).filter((cell) => cell.startsWith(`${filled} `));
   const { key, marks, program, check, linesGiven } = wanted;
-  return { key, kind: "trace", marks, program, check, linesGiven, columns, steps, rows: [], given, style };
+  const all = run.trace.steps.length;
+  return {
+    ...{ key, kind: "trace", marks, program, check, linesGiven, columns, steps, rows: [], given, style },
+    ...(all > steps.length ? { cutOf: all } : {}),
+    ...(quotesCount ? { quotesCount } : {}),
+  };
 }
 
 /** A task with the table that the teacher wrote as its key. */
@@ -194,6 +235,19 @@ const changeSchema = z.object({
   given: texts,
 });
 
+/** What earned and what did not, for whoever reads the mark. */
+function wordsFor(marking: TraceMarking): string {
+  const all = marking.rows.flatMap(({ cells }) => Object.values(cells));
+  const count = (verdict: string) => all.filter((each) => each === verdict).length;
+  const words = [`${marking.right} of ${marking.wanted} cells earn`];
+  const follows = count("follows");
+  if (follows > 0) words.push(`${follows} of them follow rightly from an earlier slip`);
+  if (marking.slips > 0) words.push(`${marking.slips} ${marking.slips === 1 ? "slip" : "slips"}, a cell each`);
+  words.push(...marking.throughout);
+  if (marking.open > 0) words.push(`${marking.open} cells after a slip wait for the teacher, since they need a run`);
+  return `${words.join("; ")}.`;
+}
+
 /** Complete the trace table of a recorded run. */
 export const traceTable = defineTaskKind({
   kind: "trace",
@@ -223,7 +277,7 @@ export const traceTable = defineTaskKind({
       columns: same && data.column.length > 0 ? data.column : undefined,
     });
     if (typeof made === "string" || !same) return made;
-    const known = new Set(cellsOf(rowsOf(made), made.columns));
+    const known = new Set(cellsOf(rowsOf(made, context.exercise), made.columns));
     return { ...made, given: data.given.filter((cell) => known.has(cell)) };
   },
   view: (task, exercise): TraceView => ({
@@ -232,19 +286,37 @@ export const traceTable = defineTaskKind({
     linesGiven: task.linesGiven,
     columns: task.columns,
     // Given cells only; with line numbers given the rows are known, without them only the rows that hold a given cell.
-    rows: rowsOf(task).flatMap((row, index) => {
+    rows: rowsOf(task, exercise).flatMap((row, index) => {
       const shown = markedColumns(task.columns).filter((column) => task.given.includes(`${index} ${column}`));
       const cells = Object.fromEntries(
         shown.flatMap((column) => (row.cells[column] === undefined ? [] : [[column, row.cells[column]]])),
       );
       return task.linesGiven || Object.keys(cells).length > 0 ? [{ line: row.line, cells }] : [];
     }),
+    cutOf: task.cutOf ?? null,
   }),
   rule: (task) =>
-    `A row for each executed line; ${task.style?.unchanged === "repeated" ? "write every value in every row (a blank where nothing changes does no harm)" : "write a value only where it changes (repeating it does no harm)"}. ${cellRule} The marks are shared over the cells to be filled. A value where nothing changes, or a row too many, takes one cell away; a row left out costs its cells and does not spoil the rows after it.${task.linesGiven ? "" : " Line numbers are yours to write and earn nothing by themselves."} A cell that is right only by an earlier mistake of your own does not count yet.`,
-  scheme: (task) => {
-    const filled = cellsOf(rowsOf(task), task.columns).filter((cell) => !task.given.includes(cell));
-    const words = `${filled.length} cells to be filled; see the filled table. No follow-through: each cell is compared with the real run.`;
+    [
+      task.linesGiven
+        ? "A row for each executed line."
+        : "A row for each executed line, for each change, or for each pass of a loop: as you like. Line numbers are yours to write and earn nothing by themselves.",
+      task.style?.unchanged === "repeated"
+        ? "Write every value in every row (a blank or “-” where nothing changes does no harm)."
+        : "Write a value only where it changes (repeating it, or “-”, does no harm).",
+      task.quotesCount ? quotesRule : cellRule,
+      task.style?.notation === "counts"
+        ? "Another way of writing values than the language’s costs one cell, however often it is used."
+        : "",
+      "The marks are shared over the cells to be filled, in half marks, rounded down. A mistake costs one cell, once: what you work out rightly from it counts as right. A value where nothing changes, or a row too many, takes one cell away. What the program writes to ask for input need not be written.",
+      task.cutOf === undefined
+        ? ""
+        : `The run has ${task.cutOf} rows; the table ends after ${longestTable}, and what you write behind that neither earns nor costs.`,
+    ]
+      .filter((sentence) => sentence !== "")
+      .join(" "),
+  scheme: (task, exercise) => {
+    const filled = cellsOf(rowsOf(task, exercise), task.columns).filter((cell) => !task.given.includes(cell));
+    const words = `${filled.length} cells to be filled; see the filled table. A slip costs one cell, once: cells that follow rightly from it earn.`;
     return [{ item: "table", marks: task.marks, words }];
   },
   key: (task, exercise): TraceKey => ({
@@ -253,7 +325,7 @@ export const traceTable = defineTaskKind({
     linesGiven: task.linesGiven,
     columns: task.columns,
     given: task.given,
-    rows: rowsOf(task),
+    rows: rowsOf(task, exercise),
     repeated:
       task.style?.unchanged === "repeated"
         ? repeatedCells(buildTable({ steps: task.steps }, { style: task.style }))
@@ -261,23 +333,22 @@ export const traceTable = defineTaskKind({
     checks: exercise.checks.length,
     mended: exercise.mended !== null,
   }),
-  mark: async (task, answer) => {
-    const marking = compareWithKey(task, answer);
-    const words = [`${marking.right} of ${marking.wanted} cells are right`];
-    if (marking.surplus > 0) words.push(`${marking.surplus} too many`);
-    if (marking.missingRows.length > 0 && !task.linesGiven) words.push(`${marking.missingRows.length} rows left out`);
-    return [
-      { item: "table", earned: traceMarks(marking, task.marks), possible: task.marks, reason: `${words.join("; ")}.` },
-    ];
+  mark: async (task, answer, { exercise }) => {
+    const marking = compareWithKey(task, answer, exercise);
+    const earned = traceMarks(marking, task.marks);
+    const reason = wordsFor(marking);
+    if (marking.open === 0) return [{ item: "table", earned, possible: task.marks, reason }];
+    // What nobody but the teacher can work out from the student's own values.
+    return [{ item: "table", earned: null, suggested: earned, possible: task.marks, reason }];
   },
-  compare: (task, answer): TraceCompared => ({
+  compare: (task, answer, exercise): TraceCompared => ({
     columns: task.columns,
     order: markedColumns(task.columns),
     answer: answer.rows,
-    ...layBeside(task, answer),
+    ...layBeside(task, answer, exercise),
   }),
   difficulty: (task) => {
-    const { length } = rowsOf(task);
+    const length = task.steps.length > 0 ? task.steps.length : task.rows.length;
     return { points: length > 15 ? 1 : 0, words: `a trace table of ${length} rows` };
   },
 });
