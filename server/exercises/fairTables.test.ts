@@ -209,3 +209,123 @@ test("a table that is cut says so, and rows behind the cut cost nothing", async 
   const free: Table = { ...made, task: { ...made.task, linesGiven: false } };
   expect(await earned(free, withoutBlanks([...made.key, ...rest]))).toBe(6);
 });
+
+/** The same program in every language; the slip is another first value, from which everything else follows. */
+const programs: ReadonlyArray<[string, string, string, string]> = [
+  ["python", "deck.py", loads, "load = 1"],
+  [
+    "java",
+    "Deck.java",
+    `public class Deck {
+  public static void main(String[] args) {
+    int load = 1;
+    int tide = 2;
+    for (int hour = 0; hour < 3; hour++) {
+      tide = tide + 2;
+      load += tide;
+      System.out.println("Load " + load);
+    }
+    while (load > 15) {
+      load = load - tide;
+    }
+    System.out.println(load * 2);
+  }
+}
+`,
+    "load = 1;",
+  ],
+  [
+    "c",
+    "deck.c",
+    `#include <stdio.h>
+int main(void) {
+  int load = 1;
+  int tide = 2;
+  for (int hour = 0; hour < 3; hour++) {
+    tide = tide + 2;
+    load += tide;
+    printf("Load %d\\n", load);
+  }
+  do {
+    load = load - tide;
+  } while (load > 15);
+  printf("%d\\n", load * 2);
+  return 0;
+}
+`,
+    "load = 1;",
+  ],
+  [
+    "csharp",
+    "Deck.cs",
+    `using System;
+class Deck {
+  static void Main() {
+    int load = 1;
+    int tide = 2;
+    for (int hour = 0; hour < 3; hour++) {
+      tide = tide + 2;
+      load += tide;
+      Console.WriteLine("Load " + load);
+    }
+    if (load > 15) {
+      load = load - tide;
+    }
+    Console.WriteLine(load * 2);
+  }
+}
+`,
+    "load = 1;",
+  ],
+  [
+    "pascal",
+    "deck.pas",
+    `program Deck;
+var load, tide, hour: integer;
+begin
+  load := 1;
+  tide := 2;
+  for hour := 1 to 3 do
+  begin
+    tide := tide + 2;
+    load := load + tide;
+    writeln('Load ', load);
+  end;
+  repeat
+    load := load - tide;
+  until load < 15;
+  writeln(load * 2);
+end.
+`,
+    "load := 1;",
+  ],
+  [
+    "octave",
+    "deck.m",
+    `load = 1;
+tide = 2;
+for hour = 1:3
+  tide = tide + 2;
+  load = load + tide;
+  printf("Load %d\\n", load);
+end
+while load > 15
+  load = load - tide;
+end
+disp(load * 2)
+`,
+    "load = 1;",
+  ],
+];
+
+test.each(programs)("%s: one early slip costs one cell, whatever follows from it", async (language, fileName, program, first) => {
+  const given = await table(program, true, { language, fileName });
+  const slipped = await table(program.replace(first, first.replace("1", "3")), true, { language, fileName });
+  const cells = given.key.reduce((sum, row) => sum + Object.keys(row).length, 0);
+  const oneSlip = Math.floor((6 * 2 * (cells - 1)) / cells) / 2;
+  const free: Table = { ...given, task: { ...given.task, linesGiven: false } };
+  expect(await earned(given, given.key)).toBe(6);
+  expect(await earned(free, withoutBlanks(given.key))).toBe(6);
+  expect(await earned(free, withoutBlanks(slipped.key))).toBe(oneSlip);
+  expect(await earned(given, slipped.key)).toBe(oneSlip);
+});

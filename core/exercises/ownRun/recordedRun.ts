@@ -113,6 +113,12 @@ function goThrough(
     if (happening.happens === "row") {
       if (!close()) return null;
       let at = row + 1;
+      // The end of a loop is no row in every language.
+      const behind = key[at]?.line === happening.line ? null : machine(place, firstPlace).happening;
+      if (behind?.happens === "decision" && behind.holds === false) {
+        rows.set(`${happening.line} ${happening.time}`, row);
+        continue;
+      }
       while (at < key.length && key[at]?.line !== happening.line && blank(at)) at += 1;
       if (at >= key.length) return done(key, row) ? run : null;
       if (key[at]?.line !== happening.line) return null;
