@@ -1,11 +1,17 @@
-import { diffArrays } from "diff";
 import { z } from "zod";
-import { consoleText } from "../../outcome/outcome.ts";
+import { findLanguage } from "../../languages/languages.ts";
+import { consolePieceSchema, consoleText } from "../../outcome/outcome.ts";
 import { askedProgram } from "../askedProgram.ts";
+import type { ExerciseContent } from "../exercise.ts";
+import { markOutput, type OutputParts, outputParts } from "../outputMarking.ts";
 import { defineTaskKind } from "../taskKind.ts";
 
 export const endings = ["ends by itself", "stops with an error message", "never ends"] as const;
-const keySchema = z.object({ output: z.string(), echoed: z.string(), ending: z.enum(endings) });
+const keySchema = z.object({
+  ...{ output: z.string(), echoed: z.string(), ending: z.enum(endings) },
+  /** The console itself; absent in tasks of before it was kept. */
+  console: z.array(consolePieceSchema).optional(),
+});
 const schema = z.object({
   key: z.string(),
   kind: z.literal("predict"),
@@ -20,28 +26,17 @@ const answerSchema = z.object({
   givenUp: z.boolean().optional(),
 });
 
-function lines(text: string): string[] {
-  const all = text.split(/\r\n|\n|\r/).map((line) => line.trimEnd());
-  while (all.at(-1) === "") all.pop();
-  return all;
-}
-
-/**
- * How many lines two outputs have in common in order, with line ends, blanks at line ends and blank lines at the end
- * left aside.
- */
-export function commonLines(one: string, other: string): { right: number; of: number } {
-  const [first, second] = [lines(one), lines(other)];
-  const right = diffArrays(first, second)
-    .filter((part) => !part.added && !part.removed)
-    .reduce((sum, part) => sum + part.value.length, 0);
-  return { right, of: Math.max(first.length, second.length) };
-}
-
 export type PredictAnswer = z.infer<typeof answerSchema>;
 
 /** `text`: the program that is meant, where it is not the one on the page. */
 export type PredictView = { text: string | null; input: string; endings: readonly string[] };
+
+/** What the run wrote, taken apart: values, words, prompts. */
+function partsOf(task: z.infer<typeof schema>, exercise: ExerciseContent): OutputParts {
+  const program = (task.program === "mended" ? exercise.mended : null) ?? exercise.program;
+  const console = task.answer.console ?? [{ kind: "out" as const, text: task.answer.output }];
+  return outputParts(findLanguage(exercise.language), program, console);
+}
 
 /** Say what the program prints for a given input, before it is run, and how the run ends. */
 export const predict = defineTaskKind({
@@ -66,6 +61,7 @@ export const predict = defineTaskKind({
       output: consoleText(console, ["out"]),
       echoed: consoleText(console, ["out", "in"]),
       ending: endings[stoppedBy === "none" ? 0 : 1],
+      console: [...console],
     };
     return {
       ...{ key: given.key, kind: "predict" as const, marks: Math.max(2, given.marks) },
@@ -80,25 +76,26 @@ export const predict = defineTaskKind({
     endings,
   }),
   rule: (task) =>
-    `How the run ends earns 1. The output earns ${task.marks - 1}, by the share of its lines that are right and in order. Typed values may be written or left out. An error message itself need not be written.`,
+    `How the run ends earns 1. The output earns ${task.marks - 1}, by the share of its values that are right and in order; the right values in another order earn half, each value too many takes half of one away. Other words beside right values cost a half, once. What asks for input, typed values and an error message may be written or left out.`,
   scheme: (task) => [
     { item: "output", marks: task.marks - 1, words: task.answer.output || "(nothing)" },
     { item: "ending", marks: 1, words: task.answer.ending },
   ],
-  mark: async (task, answer) => {
+  mark: async (task, answer, { exercise }) => {
     const possible = task.marks - 1;
-    const [plain, echoed] = [
-      commonLines(answer.output, task.answer.output),
-      commonLines(answer.output, task.answer.echoed),
-    ];
-    const best = echoed.right > plain.right ? echoed : plain;
-    const share = best.of === 0 ? 1 : best.right / best.of;
+    if (answer.output.trim() === "" && answer.ending === undefined)
+      return [
+        { item: "output", earned: 0, possible, reason: "No answer." },
+        { item: "ending", earned: 0, possible: 1, reason: "No answer." },
+      ];
+    const marked = markOutput(partsOf(task, exercise), answer.output, exercise.faults[0]?.message ?? "");
+    const halves = Math.floor(possible * marked.share * 2 + 1e-9) / 2;
     return [
       {
         item: "output",
-        earned: Math.floor(possible * share * 2) / 2,
+        earned: marked.wordsDiffer ? Math.max(0, halves - 0.5) : halves,
         possible,
-        reason: best.of === 0 ? "Nothing is printed, as you said." : `${best.right} of ${best.of} lines are right.`,
+        reason: marked.wordsDiffer ? `${marked.reason.slice(0, -1)}, which costs a half.` : marked.reason,
       },
       {
         item: "ending",
