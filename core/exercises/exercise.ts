@@ -4,6 +4,7 @@ import { intendedPieceSchema } from "../assignments/intended.ts";
 import { faultClassSchema, hunkSchema } from "../cases/case.ts";
 import { surroundingsSchema } from "../cases/surroundings.ts";
 import { tableStyleSchema } from "../trace/tableStyle.ts";
+import { dataChangeSchema } from "./dataChanges.ts";
 
 export const exerciseCheckSchema = z.object({
   input: z.string(),
@@ -18,6 +19,13 @@ export const exerciseCheckSchema = z.object({
   files: surroundingsSchema.default({}),
 });
 export type ExerciseCheck = z.infer<typeof exerciseCheckSchema>;
+
+/**
+ * A check that students never see, by which what hides a fault is told from what mends it: another input, or another number
+ * in the program's data, with what the mended program gives then.
+ */
+export const hiddenCheckSchema = exerciseCheckSchema.extend({ data: dataChangeSchema.optional() });
+export type HiddenCheck = z.infer<typeof hiddenCheckSchema>;
 
 /**
  * One fault of the exercise's program; `hunks` mend it alone, on the faulty program. Lines are 1-based in that program.
@@ -54,6 +62,8 @@ export const exerciseContentSchema = z.object({
   mended: z.string().nullable(),
   faults: z.array(exerciseFaultSchema),
   checks: z.array(exerciseCheckSchema),
+  /** Frozen with the exercise; in no page. */
+  hiddenChecks: z.array(hiddenCheckSchema).default([]),
   tasks: z.array(taskSchema),
 });
 export type ExerciseContent = z.infer<typeof exerciseContentSchema>;

@@ -1,3 +1,4 @@
+import { atomsOf } from "../fixes/atoms.ts";
 import { applyHunks, findHunks, type Hunk } from "../fixes/hunks.ts";
 import { splitLines } from "../source/lines.ts";
 import type { ExerciseFault } from "./exercise.ts";
@@ -22,22 +23,12 @@ function touches(one: Hunk, other: Hunk): boolean {
   return oneFrom <= otherTo && otherFrom <= oneTo;
 }
 
-/**
- * Parts a hunk that replaces lines one for one into single lines, so that changes to neighbouring faults stand alone.
- */
-function partHunk(hunk: Hunk): Hunk[] {
-  if (hunk.before.length !== hunk.after.length || hunk.before.length < 2) return [hunk];
-  return hunk.before
-    .map((line, index) => ({ start: hunk.start + index, before: [line], after: [hunk.after[index] ?? ""] }))
-    .filter((part) => part.before[0] !== part.after[0]);
-}
-
 /** The changes between the exercise's program and the student's text, sorted by fault. */
 export function sortChanges(program: string, answer: string, faults: readonly ExerciseFault[]): SortedChanges {
   const byFault: Hunk[][] = faults.map(() => []);
   const beside: Hunk[][] = faults.map(() => []);
   const extras: Hunk[] = [];
-  for (const hunk of findHunks(program, answer).flatMap(partHunk)) {
+  for (const hunk of findHunks(program, answer).flatMap(atomsOf)) {
     const owners = faults.flatMap((fault, index) => (fault.hunks.some((own) => touches(own, hunk)) ? [index] : []));
     if (owners.length === 0) extras.push(hunk);
     for (const owner of owners) {

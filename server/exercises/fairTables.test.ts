@@ -318,14 +318,17 @@ disp(load * 2)
   ],
 ];
 
-test.each(programs)("%s: one early slip costs one cell, whatever follows from it", async (language, fileName, program, first) => {
-  const given = await table(program, true, { language, fileName });
-  const slipped = await table(program.replace(first, first.replace("1", "3")), true, { language, fileName });
-  const cells = given.key.reduce((sum, row) => sum + Object.keys(row).length, 0);
-  const oneSlip = Math.floor((6 * 2 * (cells - 1)) / cells) / 2;
-  const free: Table = { ...given, task: { ...given.task, linesGiven: false } };
-  expect(await earned(given, given.key)).toBe(6);
-  expect(await earned(free, withoutBlanks(given.key))).toBe(6);
-  expect(await earned(free, withoutBlanks(slipped.key))).toBe(oneSlip);
-  expect(await earned(given, slipped.key)).toBe(oneSlip);
-});
+test.each(programs)(
+  "%s: one early slip costs one cell, whatever follows from it",
+  async (language, fileName, program, first) => {
+    const given = await table(program, true, { language, fileName });
+    const slipped = await table(program.replace(first, first.replace("1", "3")), true, { language, fileName });
+    const cells = given.key.reduce((sum, row) => sum + Object.keys(row).length, 0);
+    const oneSlip = Math.floor((6 * 2 * (cells - 1)) / cells) / 2;
+    const free: Table = { ...given, task: { ...given.task, linesGiven: false } };
+    expect(await earned(given, given.key)).toBe(6);
+    expect(await earned(free, withoutBlanks(given.key))).toBe(6);
+    expect(await earned(free, withoutBlanks(slipped.key))).toBe(oneSlip);
+    expect(await earned(given, slipped.key)).toBe(oneSlip);
+  },
+);

@@ -13,6 +13,7 @@ import { newKey } from "../keys.ts";
 import { mappingFromFirst } from "../mend/followLines.ts";
 import { tableStyleOf } from "../people/tableStyleStore.ts";
 import type { Services } from "../services.ts";
+import { makeHiddenChecks } from "./hiddenChecks.ts";
 import { runForCheck, runOfText } from "./runForCheck.ts";
 
 /**
@@ -129,8 +130,10 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
     mended,
     faults: faultsOf(found, program, mended, rename),
     checks,
+    hiddenChecks: [],
     tasks: [],
   };
+  content.hiddenChecks = await makeHiddenChecks(services, content);
 
   const surprises: string[] = [];
   const [firstFault] = content.faults;

@@ -1,6 +1,12 @@
 import { z } from "zod";
-import { findHunks, type Hunk } from "../../fixes/hunks.ts";
-import type { ExerciseCheck } from "../exercise.ts";
+import { applyHunks, findHunks, type Hunk } from "../../fixes/hunks.ts";
+import { repairsOf } from "../../fixes/repairs.ts";
+import { findLanguage } from "../../languages/languages.ts";
+import { lineTexts } from "../../source/lines.ts";
+import { refusedSymptom } from "../../verdict/verdict.ts";
+import { withChangedData } from "../dataChanges.ts";
+import type { ExerciseCheck, ExerciseContent } from "../exercise.ts";
+import { withoutLayout } from "../layoutOnly.ts";
 import { changedLines, programForFault, sortChanges, withLineEndsOf } from "../mendMarking.ts";
 import { shareOut } from "../shareOut.ts";
 import { defineTaskKind, type ItemMark, type MarkContext } from "../taskKind.ts";
@@ -14,24 +20,86 @@ const schema = z.object({
 });
 const answerSchema = z.object({ text: z.string().max(200_000) });
 
-/** Whether a program passes every check that has an intended output, or why that is not known. */
-async function passesAll(
-  program: string,
-  checks: readonly ExerciseCheck[],
+/** How a program does with the checks: all pass, it only hides the fault, one fails (in words), or it is not known. */
+type Tried = { passes: true } | { hides: string } | { fails: string } | { notRun: string };
+
+/** Tries programs with all checks, those that students never see among them; each program once. */
+function createTries({ exercise, run }: MarkContext): (program: string) => Promise<Tried> {
+  const language = findLanguage(exercise.language);
+  const { checks, hiddenChecks } = exercise;
+  const known = new Map<string, Promise<Tried>>();
+  const tried = async (program: string): Promise<Tried> => {
+    for (const check of checks) {
+      const result = await passes(run, program, check);
+      if (typeof result === "object") return result;
+      if (!result) return { fails: "a check still fails" };
+    }
+    for (const check of hiddenChecks) {
+      const text = check.data && language ? withChangedData(language, program, check.data) : program;
+      if (text === null)
+        return { hides: "the data that the program works with is gone, so its results are only written down" };
+      const result = await passes(run, text, check);
+      if (typeof result === "object") return result;
+      if (!result)
+        return {
+          hides: check.data ? "with other data it gives a wrong result" : "with another input it gives a wrong result",
+        };
+    }
+    return { passes: true };
+  };
+  return (program) => {
+    const before = known.get(program) ?? tried(program);
+    known.set(program, before);
+    return before;
+  };
+}
+
+async function passes(
   run: MarkContext["run"],
+  program: string,
+  check: ExerciseCheck,
 ): Promise<boolean | { notRun: string }> {
-  for (const check of checks) {
-    if (check.expected === null) continue;
-    const result = await run(program, check);
-    if ("notRun" in result) return result;
-    if (!result.passes) return false;
+  if (check.expected === null) return true;
+  const result = await run(program, check);
+  return "notRun" in result ? { notRun: result.notRun } : result.passes;
+}
+
+/** Whether a change of a program only hides its fault, by the texts; null where nothing says so, or the key's own does. */
+function hiding(exercise: ExerciseContent, index: number, before: string, after: string): string | null {
+  const language = findLanguage(exercise.language);
+  const fault = exercise.faults[index];
+  if (!language || !fault) return null;
+  const refused = fault.symptom === refusedSymptom || fault.class === "syntax";
+  const passed = exercise.checks.map(({ input, expected }) => ({ input, expected }));
+  const said = (text: string) => repairsOf({ language, before, after: text, refused, passed });
+  const own = said(after);
+  if (own.repairs !== "hides") return null;
+  return exercise.mended !== null && said(exercise.mended).repairs === "hides" ? null : own.because;
+}
+
+/** Programs are tried this often to find what of a change is needed. */
+const mostTries = 24;
+
+/** What is needed of some changes so that a program of them passes: each is left out in turn. */
+async function needed(
+  changes: readonly Hunk[],
+  programOf: (own: readonly Hunk[]) => string | null,
+  tryIt: (program: string) => Promise<Tried>,
+): Promise<Hunk[]> {
+  let own = [...changes];
+  if (own.length > mostTries) return own;
+  for (const change of changes) {
+    if (own.length < 2) break;
+    const rest = own.filter((each) => each !== change);
+    const program = programOf(rest);
+    if (program !== null && "passes" in (await tryIt(program))) own = rest;
   }
-  return true;
+  return own;
 }
 
 /**
- * Mend the program. Each fault is marked on its own: the student's lines for it, with the other faults mended, run
- * against the checks.
+ * Mend the program. Each fault is marked on its own: the student's lines for it, with the other faults mended and what else
+ * was changed taken out, run against the checks.
  */
 export const mend = defineTaskKind({
   kind: "mend",
@@ -45,12 +113,12 @@ export const mend = defineTaskKind({
   make: async ({ exercise }, { key, marks }) =>
     exercise.mended === null
       ? "Mending cannot be asked: the case is not mended yet."
-      : { key, kind: "mend", marks: Math.max(marks, exercise.faults.length), allowedExtraLines: 1, extraCost: 1 },
+      : { key, kind: "mend", marks, allowedExtraLines: 1, extraCost: 1 },
   key: () => null,
   compare: (_, answer, exercise) => findHunks(exercise.program, answer.text),
   view: (_, exercise) => ({ faults: exercise.faults.length }),
   rule: (task) =>
-    `Each fault counts on its own, even if the program does not run yet: your lines for it are tried with the other faults mended. Change as little as you can.${task.extraCost > 0 ? ` More than ${task.allowedExtraLines} other changed ${task.allowedExtraLines === 1 ? "line" : "lines"} cost ${task.extraCost}, never more.` : ""} Rewriting or adding features earns nothing.`,
+    `Each fault counts on its own, even if the program does not run yet: your lines for it are tried with the other faults mended, with other inputs and other data as well. A result that is only written down, and an error that is only caught, earn nothing. Blanks, blank lines and comments cost nothing. Change as little as you can.${task.extraCost > 0 ? ` Changing more lines than the fault needs and ${task.allowedExtraLines} more costs ${task.extraCost}, never more.` : ""}`,
   scheme: (task, exercise) => {
     const shares = shareOut(task.marks, exercise.faults.length);
     return exercise.faults.map((fault, index) => ({
@@ -64,59 +132,103 @@ export const mend = defineTaskKind({
         .join("; "),
     }));
   },
-  mark: async (task, answer, { exercise, run }) => {
-    const text = withLineEndsOf(exercise.program, answer.text);
-    const { byFault, beside, extras } = sortChanges(exercise.program, text, exercise.faults);
-    const shares = shareOut(task.marks, exercise.faults.length);
+  mark: async (task, answer, context) => {
+    const { exercise } = context;
+    const { program, faults } = exercise;
+    const shares = shareOut(task.marks, faults.length);
+    const text = withoutLayout(findLanguage(exercise.language), program, withLineEndsOf(program, answer.text));
+    const { byFault, beside, extras } = sortChanges(program, text, faults);
+    const all = [...new Set([...byFault.flat(), ...beside.flat(), ...extras])];
+    if (all.length === 0)
+      return faults.map((_, index) => ({
+        ...{ item: `fault ${index + 1}`, earned: 0, possible: shares[index] ?? 0 },
+        reason: "Nothing was changed for this fault.",
+      }));
+    const tryIt = createTries(context);
+    const whole = await tryIt(text);
     const marks: ItemMark[] = [];
-    const needed = new Set<Hunk>();
-    const idle = new Set<Hunk>(extras);
-    for (const [index] of exercise.faults.entries()) {
+    const working = new Set<Hunk>();
+    for (const index of faults.keys()) {
       const possible = shares[index] ?? 0;
       const item = `fault ${index + 1}`;
-      // First the lines of the fault alone, then with lines put in beside it, then with changes elsewhere: the same
-      // effect from another line counts.
-      const tries = [
-        byFault[index] ?? [],
-        [...(byFault[index] ?? []), ...(beside[index] ?? [])],
-        [...(byFault[index] ?? []), ...(beside[index] ?? []), ...extras],
-      ].filter((own, at, all) => own.length > 0 && own.length !== all[at - 1]?.length);
-      for (const hunk of beside[index] ?? []) idle.add(hunk);
-      if (tries.length === 0) {
-        marks.push({ item, earned: 0, possible, reason: "Nothing was changed for this fault." });
+      const give = (earned: number | null, reason: string) => marks.push({ item, earned, possible, reason });
+      const [own, near] = [byFault[index] ?? [], beside[index] ?? []];
+      const programOf = (changes: readonly Hunk[]) => programForFault(program, faults, index, changes);
+      // First the lines of the fault alone, then with lines put in beside it, then with changes elsewhere: the same effect
+      // from another line counts. A program written anew counts as it is.
+      const inPlace = own.filter((hunk) => hunk.before.length > 0);
+      const tries = [inPlace, own, near, [...own, ...near], [...own, ...near, ...extras], all].filter(
+        (changes, at, others) =>
+          changes.length > 0 &&
+          !others
+            .slice(0, at)
+            .some((other) => other.length === changes.length && other.every((each) => changes.includes(each))),
+      );
+      let result: Tried | null = null;
+      let used: readonly Hunk[] = [];
+      for (const changes of tries) {
+        if (changes === all && !("passes" in whole)) continue;
+        const alone = changes === all ? text : programOf(changes);
+        const now: Tried = alone === null ? { fails: "the changes do not fit together" } : await tryIt(alone);
+        if (result === null || "passes" in now || ("hides" in now && "fails" in result)) {
+          result = now;
+          used = changes;
+        }
+        if ("passes" in now || "notRun" in now) break;
+      }
+      if (result === null || (own.length === 0 && "fails" in result)) {
+        give(0, "Nothing was changed for this fault.");
         continue;
       }
-      let passes: boolean | { notRun: string } = false;
-      for (const own of tries) {
-        const alone = programForFault(exercise.program, exercise.faults, index, own);
-        passes = alone === null ? false : await passesAll(alone, exercise.checks, run);
-        if (passes === true) for (const hunk of own) needed.add(hunk);
-        if (passes !== false) break;
-      }
-      if (typeof passes === "object")
-        marks.push({ item, earned: null, possible, reason: `This waits for the teacher: ${passes.notRun}` });
-      else
-        marks.push({
-          item,
-          earned: passes ? possible : 0,
-          possible,
-          reason: passes
-            ? "Mended: with the other faults mended, all checks pass."
-            : "With the other faults mended, a check still fails.",
-        });
-    }
-    const others = changedLines([...idle].filter((hunk) => !needed.has(hunk)));
-    const surplus = others - task.allowedExtraLines;
-    if (surplus > 0 && task.extraCost > 0) {
-      let cost = task.extraCost;
-      for (const mark of marks) {
-        const taken = Math.min(cost, mark.earned ?? 0);
-        if (taken === 0) continue;
-        cost -= taken;
-        mark.earned = (mark.earned ?? 0) - taken;
-        mark.reason += ` ${taken} off for ${others} other changed lines.`;
+      if ("notRun" in result) give(null, `This waits for the teacher: ${result.notRun}`);
+      else if ("fails" in result) give(0, `With the other faults mended, ${result.fails}.`);
+      else if ("hides" in result) give(0, `This hides the fault and does not mend it: ${result.hides}.`);
+      else {
+        const isWhole = used === all && programOf(used) !== text;
+        const least = await needed(used, isWhole ? (rest) => applied(program, rest) : programOf, tryIt);
+        const mendedByKey = programOf([]) ?? program;
+        const hidden = hiding(exercise, index, mendedByKey, isWhole ? text : (programOf(least) ?? text));
+        if (hidden !== null) {
+          give(0, `This hides the fault and does not mend it. ${hidden}`);
+          continue;
+        }
+        for (const hunk of least) working.add(hunk);
+        give(possible, "Mended: with the other faults mended, all checks pass.");
       }
     }
+    const [byKey, changed] = [changedLines(faults.flatMap((fault) => fault.hunks)), changedLines(all)];
+    // A program written anew has no part of its own that would do.
+    const isRewritten = changed > lineTexts(program).filter((line) => line.trim() !== "").length / 2;
+    takeOffForExtras(marks, task, changed, isRewritten ? byKey : Math.max(byKey, changedLines([...working])));
+    const [first] = marks;
+    if (first && !("notRun" in whole))
+      first.reason += ` The whole program as it was handed in ${"passes" in whole ? "passes all checks" : "does not pass all checks"}.`;
     return marks;
   },
 });
+
+function applied(program: string, changes: readonly Hunk[]): string | null {
+  try {
+    return applyHunks(program, changes);
+  } catch {
+    return null;
+  }
+}
+
+/** One cost, once, where more lines were changed than the mending needs and what is allowed beside it. */
+function takeOffForExtras(
+  marks: ItemMark[],
+  task: { allowedExtraLines: number; extraCost: number },
+  changed: number,
+  most: number,
+): void {
+  if (changed - most <= task.allowedExtraLines) return;
+  let cost = task.extraCost;
+  for (const mark of marks) {
+    const taken = Math.min(cost, mark.earned ?? 0);
+    if (taken === 0) continue;
+    cost -= taken;
+    mark.earned = (mark.earned ?? 0) - taken;
+    mark.reason += ` ${taken} off: ${changed} lines were changed where ${most} would do.`;
+  }
+}
