@@ -4,7 +4,6 @@ import { totalMarks } from "./exercise.ts";
 import { levelOf } from "./level.ts";
 import type { MarkContext } from "./taskKind.ts";
 import { kindOfTask, taskKinds } from "./taskKinds.ts";
-import { suggestReasonMark } from "./tasks/classify.ts";
 import { testExercise } from "./testExercise.ts";
 
 const program = "deck = 20\ncar = 3\nif deck < car * 7\n    print('Full')\n";
@@ -96,20 +95,15 @@ test("the right class earns its mark, the reason waits with a suggestion", async
   expect(await mark("c", { class: "syntax", reason: "" })).toMatchObject([{ earned: 1 }, { earned: 0 }]);
 });
 
-test.each([
-  ["It had printed something and then it stopped", "runtime", 1],
-  ["Nothing ran because a bracket is missing", "syntax", 1],
-  ["It ran to the end but the result is wrong", "logic", 1],
-  ["it crashes while it is running", "logic", 0],
-  ["because of the error", "runtime", 0],
-] as const)("“%s” as a reason for %s", (reason, faultClass, share) => {
-  expect(suggestReasonMark(reason, faultClass).share).toBe(share);
-});
-
 test("one line for each fault; a line too many costs one, never below nothing", async () => {
   expect(await earned("p", { lines: [3] })).toEqual([1]);
   expect(await earned("p", { lines: [2, 3] })).toEqual([0]);
   expect(await earned("p", { lines: [1, 2, 4] })).toEqual([0]);
+  const [fault] = exercise.faults;
+  if (!fault) throw new Error("no fault");
+  const twice = { ...exercise, faults: [{ ...fault, faultyLines: [2, 3] }] };
+  const both = await kindOfTask(task("p")).mark(task("p"), { lines: [2, 3] }, { ...noRuns, exercise: twice });
+  expect(both).toMatchObject([{ earned: 1 }]);
 });
 
 test("a predicted output earns by its share of right lines, the ending on its own", async () => {

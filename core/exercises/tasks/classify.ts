@@ -1,6 +1,9 @@
 import { z } from "zod";
 import { faultClassSchema } from "../../cases/case.ts";
-import type { FaultClass } from "../../verdict/verdict.ts";
+import { findLanguage } from "../../languages/languages.ts";
+import { lineTexts } from "../../source/lines.ts";
+import type { ExerciseContent } from "../exercise.ts";
+import { type ReasonFacts, suggestReason } from "../reasonMarks.ts";
 import { defineTaskKind } from "../taskKind.ts";
 
 const schema = z.object({ key: z.string(), kind: z.literal("classify"), marks: z.number().int().min(1) });
@@ -8,40 +11,23 @@ const answerSchema = z.object({ class: faultClassSchema, reason: z.string().max(
 
 export type ClassifyAnswer = z.infer<typeof answerSchema>;
 
-/** What a sound reason for each class speaks of: when it shows, and what happens then. */
-const ideas: Record<FaultClass, readonly RegExp[]> = {
-  syntax: [
-    /before (it|anything|any line|the program)|not (start|run)|n't (start|run)|never (starts|started|ran|runs)|refus|nothing (ran|runs|was run|is printed)|translat|compil/i,
-    /grammar|rule|bracket|quote|colon|indent|spell|missing|not closed/i,
-  ],
-  runtime: [
-    /(while|when|during|as) (it )?(was |is )?(runn|reach)|at run|half|after it (start|print)|had (already )?(start|print)|started|first lines? ran/i,
-    /stop|crash|abort|break|exception|traceback|error message|ends early/i,
-  ],
-  logic: [
-    /runs|ran|finish|ends|no (error )?message|without (an? )?(error|message|crash)|does not (stop|crash|end)|never ends/i,
-    /wrong|not (what|as)|differ|unexpected|instead|incorrect|should/i,
-  ],
-};
+/** Words of English that are no sign of a program's name. */
+const plainWords = new Set(
+  "a an i in is it of on to no not and or the this that for if at by be so as we my".split(" "),
+);
 
-/** How many of the two ideas of a class a text holds. */
-function ideasFound(text: string, faultClass: FaultClass): number {
-  return ideas[faultClass].filter((idea) => idea.test(text)).length;
-}
-
-/** Suggests whether a reason in words is sound for the class; the teacher decides. */
-export function suggestReasonMark(reason: string, right: FaultClass): { share: number; words: string } {
-  if (reason.trim() === "") return { share: 0, words: "No reason was given." };
-  const own = ideasFound(reason, right);
-  const rival =
-    (["syntax", "runtime", "logic"] as const)
-      .filter((each) => each !== right)
-      .sort((one, other) => ideasFound(reason, other) - ideasFound(reason, one))[0] ?? "logic";
-  if (own === 2) return { share: 1, words: "It says when the fault shows and what happens then." };
-  if (ideasFound(reason, rival) > own) return { share: 0, words: `It speaks of what belongs to a ${rival} error.` };
-  if (own === 1)
-    return { share: 0.5, words: "It holds one of the two ideas: when the fault shows, and what happens then." };
-  return { share: 0, words: "Neither when the fault shows nor what happens then was found in it." };
+/** What of an exercise's program a reason may speak of. */
+function factsOf(exercise: ExerciseContent): ReasonFacts {
+  const language = findLanguage(exercise.language);
+  const names = new Set<string>();
+  for (const token of language?.tokens(exercise.program) ?? []) {
+    const isName = token.kind === "name" && !language?.ownWords.has(token.text.toLowerCase());
+    if ((isName || token.kind === "number") && !plainWords.has(token.text.toLowerCase())) names.add(token.text);
+  }
+  // A value that the check types in or wants is one of this program, too.
+  for (const { input, expected } of exercise.checks)
+    for (const value of `${input} ${expected ?? ""}`.match(/\d+(?:\.\d+)?/g) ?? []) names.add(value);
+  return { names, lines: lineTexts(exercise.program).length };
 }
 
 /** Say which class the fault that shows is of, and why. The reason waits for the teacher. */
@@ -62,7 +48,7 @@ export const classify = defineTaskKind({
   compare: (_, answer) => answer,
   view: () => ({}),
   rule: (task) =>
-    `The kind earns ${task.marks - Math.floor(task.marks / 2)}; the reason earns ${Math.floor(task.marks / 2)} and is read by your teacher. The right kind with a reason that belongs to another kind does not earn the mark for the reason.`,
+    `The kind earns ${task.marks - Math.floor(task.marks / 2)}; the reason earns ${Math.floor(task.marks / 2)} and is read by your teacher. A reason says when the fault shows and what happens then, and names what in this program shows it. The right kind with a reason that belongs to another kind does not earn the mark for the reason.`,
   scheme: (task, exercise) => {
     const fault = exercise.faults[0];
     const forReason = Math.floor(task.marks / 2);
@@ -87,7 +73,7 @@ export const classify = defineTaskKind({
     };
     if (answer.reason.trim() === "")
       return [kind, { item: "reason", earned: 0, possible: forReason, reason: "No reason was given." }];
-    const suggestion = suggestReasonMark(answer.reason, right);
+    const suggestion = suggestReason(answer.reason, right, factsOf(exercise));
     return [
       kind,
       {

@@ -9,7 +9,7 @@ const answerSchema = z.object({ lines: z.array(z.number().int().positive()).max(
 export type PointView = { faults: number };
 export type PointAnswer = z.infer<typeof answerSchema>;
 
-/** Point at the faulty line of each fault. One line of a fault is enough; more lines than faults cost a mark each. */
+/** Point at the faulty line of each fault. One line of a fault is enough, and all of its lines are one press; presses beyond the number of faults cost a mark each. */
 export const point = defineTaskKind({
   kind: "point",
   title: "Where is the fault?",
@@ -27,7 +27,7 @@ export const point = defineTaskKind({
   compare: (_, answer) => answer,
   view: (_, exercise): PointView => ({ faults: exercise.faults.length }),
   rule: () =>
-    "Point at one line for each fault. The line where the mistake is counts, which is often not the line that the message names. Each line too many takes one mark away, never below nothing.",
+    "Point at one line for each fault; where a fault may be pointed at on several lines, all of them together are one. The line where the mistake is counts, which is often not the line that the message names. Each line too many takes one mark away, never below nothing.",
   scheme: (task, exercise) => {
     const shares = shareOut(task.marks, exercise.faults.length);
     return exercise.faults.map((fault, index) => ({
@@ -39,7 +39,11 @@ export const point = defineTaskKind({
   mark: async (task, answer, { exercise }) => {
     const shares = shareOut(task.marks, exercise.faults.length);
     const lines = new Set(answer.lines);
-    let surplus = Math.max(0, lines.size - exercise.faults.length);
+    // Several lines of one fault are one press; what is on none is one each.
+    const presses =
+      exercise.faults.filter((fault) => fault.faultyLines.some((line) => lines.has(line))).length +
+      [...lines].filter((line) => exercise.faults.every((fault) => !fault.faultyLines.includes(line))).length;
+    let surplus = Math.max(0, presses - exercise.faults.length);
     const marks = exercise.faults.map((fault, index): ItemMark => {
       const found = fault.faultyLines.some((line) => lines.has(line));
       const possible = shares[index] ?? 0;
