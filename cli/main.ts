@@ -5,11 +5,13 @@ import { addChecksCommand } from "./checks.ts";
 import { addCollectCommand } from "./collect.ts";
 import { addDemoCommand } from "./demo.ts";
 import { addExchangeCommands } from "./exchange.ts";
+import { addExerciseCommand } from "./exercise.ts";
 import { addHandInCommand } from "./handIn.ts";
 import { addJudgeCommand } from "./judge.ts";
 import { MaterialProblem } from "./material.ts";
 import { addMendCommand } from "./mend.ts";
 import { addPatternsCommand } from "./patterns.ts";
+import { addPlantCommand } from "./plant.ts";
 import { addReadCommand } from "./read.ts";
 import { addSeenCommand } from "./seen.ts";
 import { addServeCommand } from "./serve.ts";
@@ -22,6 +24,8 @@ const commands = [
   addMendCommand,
   addChecksCommand,
   addTraceCommand,
+  addPlantCommand,
+  addExerciseCommand,
   addPatternsCommand,
   addSeenCommand,
   addCollectCommand,
