@@ -1,7 +1,10 @@
+import { diffArrays } from "diff";
 import { atomsOf } from "../fixes/atoms.ts";
 import { applyHunks, findHunks, type Hunk } from "../fixes/hunks.ts";
 import type { Language } from "../languages/language.ts";
+import { splitLines } from "../source/lines.ts";
 import type { SyntaxNode } from "../syntax/tree.ts";
+import { relaid } from "./relaid.ts";
 
 /** Line ends and blanks of a line aside, what stands in it; comments say nothing to the machine. */
 function tokensOf(language: Language | undefined, lines: readonly string[]): string {
@@ -29,6 +32,9 @@ const indentOf = (line: string) => /^[ \t]*/.exec(line)?.[0] ?? "";
  */
 export function withoutLayout(language: Language | undefined, program: string, answer: string): string {
   const indentCounts = language === undefined || language.writing?.blocks.by === "indentation";
+  // Where a sign ends a statement, lines may be put together and apart.
+  if (!indentCounts && (language.writing?.blocks.by === "braces" || language.writing?.blocks.by === "two words"))
+    return relaidHunks(language, program, answer);
   const layout: Hunk[] = [];
   for (const hunk of findHunks(program, answer)) {
     const [before, after] = [tokensOf(language, hunk.before), tokensOf(language, hunk.after)];
@@ -48,6 +54,34 @@ export function withoutLayout(language: Language | undefined, program: string, a
   );
   const plain = tryHunks(program, whole) ?? answer;
   return indentCounts && language?.syntax ? withoutIndentation(language, program, plain) : plain;
+}
+
+/** Every changed place laid out as the program is there. */
+function relaidHunks(language: Language, program: string, given: string): string {
+  const answer = withIndentationOf(program, given);
+  const hunks = findHunks(program, answer).map((hunk) => {
+    if (hunk.before.length === 0) return hunk;
+    const text = relaid(language, hunk.before.join(""), hunk.after.join(""));
+    return { ...hunk, after: splitLines(text).map((line) => line.text + line.end) };
+  });
+  return tryHunks(program, hunks) ?? answer;
+}
+
+/** Lines that are those of the program but for the blanks around them, as they are there. */
+function withIndentationOf(program: string, answer: string): string {
+  const [before, after] = [splitLines(program), splitLines(answer)];
+  let [text, one, other] = ["", 0, 0];
+  for (const part of diffArrays(
+    before.map((line) => line.text.trim()),
+    after.map((line) => line.text.trim()),
+  )) {
+    const from = part.added ? after : before;
+    const at = part.added ? other : one;
+    if (!part.removed) for (const line of from.slice(at, at + part.value.length)) text += line.text + line.end;
+    if (!part.added) one += part.value.length;
+    if (!part.removed) other += part.value.length;
+  }
+  return text;
 }
 
 const isSameAtom = (one: Hunk, other: Hunk) =>

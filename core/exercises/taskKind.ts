@@ -71,6 +71,7 @@ export type TaskKind = Pick<
   "kind" | "title" | "usualMarks" | "needsRun" | "answeredBeforeTrying" | "answeredOnProgram"
 > & {
   parseAnswer: (answer: unknown) => unknown;
+  answerSchema: z.ZodType;
   make: (context: MakeContext, given: { key: string; marks: number }) => Promise<Task | string>;
   /** Null where a task of this kind has nothing to be changed. */
   change: ((context: MakeContext, task: Task, fields: unknown) => Promise<Task | string>) | null;
@@ -98,6 +99,7 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
     needsRun: own.needsRun,
     answeredBeforeTrying: own.answeredBeforeTrying,
     answeredOnProgram: own.answeredOnProgram,
+    answerSchema: own.answerSchema,
     parseAnswer: (answer) => own.answerSchema.safeParse(answer).data ?? null,
     make: own.make,
     change: change ? (context, task, fields) => change(context, read(task), fields) : null,

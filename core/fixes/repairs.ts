@@ -13,7 +13,12 @@ export type PassedCheck = { input: string; expected?: string | null };
  * Whether a change repairs its fault or only hides it. `open`: nothing speaks against it, and what it passes is not enough
  * to say that it repairs. `because` is a sentence.
  */
-export type Repair = { repairs: "repairs" | "hides" | "open"; because: string };
+export type Repair = {
+  repairs: "repairs" | "hides" | "open";
+  because: string;
+  /** True where it hides by a value that was put in the place of one that is worked out: other inputs or data tell for sure. */
+  byValue?: true;
+};
 
 /** A place that differs: tokens that went, tokens that came. */
 type Difference = { removed: PlacedToken[]; added: PlacedToken[] };
@@ -256,7 +261,7 @@ export function repairsOf(given: {
     const fixed = fixedValue(language, differ, before, after, passed);
     if (fixed !== null)
       return {
-        repairs: "hides",
+        ...{ repairs: "hides", byValue: true },
         because: `It has ${fixed} fixed where a value was worked out: with other input it would be wrong.`,
       };
     const [lists, listsNow] = [language.syntax?.(before), language.syntax?.(after)].map((tree) =>

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { exerciseContentSchema } from "../exercises/exercise.ts";
+import { taskKinds } from "../exercises/taskKinds.ts";
 
 /** The newest form of exercises and answers as files. */
 export const exerciseFormat = 1;
@@ -28,17 +29,26 @@ export const answerLineSchema = z.looseObject({
 export type AnswerLine = z.infer<typeof answerLineSchema>;
 
 /** One mark, a JSON object a line. `earned` is what is decided; `suggested` counts what waits for the teacher, too. */
-export type MarkLine = {
-  id: string | number;
-  task: string;
-  kind: string;
-  items: Array<{ item: string; earned: number | null; possible: number; suggested?: number; reason: string }>;
-  earned: number;
-  suggested: number;
-  possible: number;
-  waits: boolean;
-  reason: string;
-};
+export const markLineSchema = z.object({
+  id: z.union([z.string(), z.number()]),
+  task: z.string(),
+  kind: z.string(),
+  items: z.array(
+    z.object({
+      item: z.string(),
+      earned: z.number().nullable(),
+      possible: z.number(),
+      suggested: z.number().optional(),
+      reason: z.string(),
+    }),
+  ),
+  earned: z.number(),
+  suggested: z.number(),
+  possible: z.number(),
+  waits: z.boolean(),
+  reason: z.string(),
+});
+export type MarkLine = z.infer<typeof markLineSchema>;
 
 /** An exercise from the text of a file, or why it is none, in words. A newer form is refused. */
 export function readExerciseFile(text: string): { ok: true; file: ExerciseFile } | { ok: false; message: string } {
@@ -63,7 +73,20 @@ export function readExerciseFile(text: string): { ok: true; file: ExerciseFile }
   };
 }
 
-/** JSON Schema of what is written and read: exercises, answers. */
+/** What the `answer` of each kind of task looks like. */
+const answers = z.union(taskKinds.map((kind) => kind.answerSchema.describe(`${kind.kind}: ${kind.title}`)));
+
+/** JSON Schema (draft 2020-12) of exercises, and of a line of answers and of marks. */
 export function exerciseJsonSchema(): unknown {
-  return z.toJSONSchema(exerciseFileSchema, { io: "input", unrepresentable: "any" });
+  const options = { io: "input", unrepresentable: "any" } as const;
+  return {
+    $schema: "https://json-schema.org/draft/2020-12/schema",
+    title: "Exercises, answers and marks of Bent Nail",
+    oneOf: [{ $ref: "#/$defs/exercise" }, { $ref: "#/$defs/answer" }, { $ref: "#/$defs/mark" }],
+    $defs: {
+      exercise: z.toJSONSchema(exerciseFileSchema, options),
+      answer: z.toJSONSchema(answerLineSchema.extend({ answer: answers }), options),
+      mark: z.toJSONSchema(markLineSchema, options),
+    },
+  };
 }

@@ -116,8 +116,11 @@ async function faultsOf(services: Pick<Services, "toolchains">, content: Exercis
       },
     );
   }
-  return faults;
+  // In the order in which they show: what is refused hides what stops, and that hides a wrong result.
+  return faults.sort((one, other) => shows[one.class] - shows[other.class]);
 }
+
+const shows = { syntax: 0, runtime: 1, logic: 2 } as const;
 
 function tryApply(program: string, hunks: readonly Hunk[]): string | null {
   try {

@@ -1,4 +1,4 @@
-import { signature } from "./machine.ts";
+import { signature, stops } from "./machine.ts";
 import type { KeyRow, RecordedRun } from "./recordedRun.ts";
 import {
   cellsThatCount,
@@ -135,6 +135,15 @@ function onward(run: RecordedRun, key: readonly KeyRow[], from: Way, options: Fo
       return [taken(holds, 0), taken(!holds, isOpen ? 0 : 1)];
     }
     const [first, ...rest] = wantedOf(run, key, way, happening, former);
+    const isStop =
+      (happening.happens === "value" && stops(happening.value)) ||
+      (happening.happens === "print" && happening.values.some(stops));
+    if (isStop) {
+      // With the own values it would stop here; who goes on with the real ones is right by the key.
+      const stopped = { way: { ...way, over: true }, wanted: null };
+      const goesOn = first?.keyCell !== undefined && !way.diverged;
+      return goesOn && first ? [stopped, { way: { ...way, queue: rest }, wanted: first }] : [stopped];
+    }
     if (first) return [{ way: { ...way, queue: rest }, wanted: first }];
   }
 }

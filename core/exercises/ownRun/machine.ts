@@ -259,6 +259,9 @@ export function createMachine(language: Language, { list }: Instructions, evalua
   };
 }
 
+/** True for a value with which the language stops the program. */
+export const stops = (value: Answer) => value.kind === "unknown" && value.raised === true;
+
 /** How far a counting loop goes on with each pass. */
 function stepOf({ items: [first, second] }: Round): number {
   const number = (value: Answer | undefined) =>

@@ -11,6 +11,7 @@ import {
   nameFolding,
   type Place,
   signature,
+  stops,
 } from "./machine.ts";
 import { readCell } from "./readCell.ts";
 
@@ -129,6 +130,11 @@ function goThrough(
       open = new Map(cells);
       continue;
     }
+    const isStop =
+      (happening.happens === "value" && stops(happening.value)) ||
+      (happening.happens === "print" && happening.values.some(stops));
+    // Where the program was stopped, its table ends.
+    if (isStop) return close() && done(key, row) ? run : null;
     if (happening.happens === "value") {
       const column = keyOf.get(happening.name);
       if (column === undefined) continue;

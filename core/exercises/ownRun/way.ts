@@ -1,7 +1,7 @@
 import { isUnknown } from "../../expressions/known.ts";
 import type { Answer } from "../../expressions/rules.ts";
 import { type CellReading, isNothing, otherNotation, sameValue } from "../cellValues.ts";
-import { beginning, type Happening, type Place } from "./machine.ts";
+import { beginning, type Happening, type Place, stops } from "./machine.ts";
 import { holdsValues, plainTexts, sameOutput, withoutPrompts } from "./outputCell.ts";
 import { type KeyRow, type RecordedRun, usesTheSame } from "./recordedRun.ts";
 
@@ -166,7 +166,9 @@ export function rightness(run: RecordedRun, way: Way, wanted: Wanted, cell: stri
   }
   const holds = wanted.holds?.(cell) ?? null;
   if (holds !== null) return holds ? "own" : "wrong";
-  return byKey ? "key" : "open";
+  if (byKey) return "key";
+  // With the own values the program would have stopped here.
+  return value !== null && stops(value) ? "wrong" : "open";
 }
 
 /** Goes on with the right value, where none was written. */

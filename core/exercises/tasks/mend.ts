@@ -74,6 +74,8 @@ function hiding(exercise: ExerciseContent, index: number, before: string, after:
   const said = (text: string) => repairsOf({ language, before, after: text, refused, passed });
   const own = said(after);
   if (own.repairs !== "hides") return null;
+  // Whether a value only fits was tried with other inputs and other data.
+  if (own.byValue && exercise.hiddenChecks.length > 1) return null;
   return exercise.mended !== null && said(exercise.mended).repairs === "hides" ? null : own.because;
 }
 
