@@ -25,6 +25,8 @@ export default [
     route("cases/:caseKey/files-at", "dryRun/filesAtFile.ts"),
     route("cases/:caseKey/exercise", "exercise/makePage.tsx"),
     route("exercises/:exerciseKey", "exercise/page.tsx"),
+    route("plans/new", "plans/newPage.tsx"),
+    route("plans/:planKey", "plans/page.tsx"),
     route("sheets", "sheets/page.tsx"),
     route("sheets/:sheetKey", "sheets/sheetPage.tsx"),
     route("sheets/:sheetKey/marks", "marking/bookPage.tsx"),

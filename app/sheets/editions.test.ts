@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import { collectCase, findCase } from "../../server/cases/caseStore.ts";
 import { addExercise, findExercise } from "../../server/exercises/exerciseStore.ts";
 import { makeExercise } from "../../server/exercises/makeExercise.ts";
-import { decideClass } from "../../server/judge/decisions.ts";
+import { tryFix } from "../../server/mend/tryFix.ts";
 import { addCourse, addStudents, listStudents } from "../../server/people/courseStore.ts";
 import { addSheet, findSheet, placeExercise } from "../../server/sheets/sheetStore.ts";
 import { sittingCookie } from "../../server/sittings/access.ts";
@@ -34,7 +34,7 @@ beforeAll(async () => {
   });
   const collected = await findCase(database, caseKey);
   if (!collected) throw new Error("no case");
-  await decideClass(services, collected, byTeacher(collected), { class: "runtime", kind: null, reason: "" });
+  await tryFix(services, collected, byTeacher(collected), "deck = [4, 9]\nprint(deck[1])\n", true);
   const found = await findCase(database, caseKey);
   if (!found) throw new Error("no case");
   const order = { title: "Deck", intro: "", replacements: [], marks: { point: 1 } };

@@ -32,7 +32,12 @@ export default function Sheets({ loaderData, actionData }: Route.ComponentProps)
   return (
     <div className="grid gap-6 lg:grid-cols-2">
       <section className="grid content-start gap-3" aria-labelledby="sheets-title">
-        <h1 id="sheets-title">Sheets</h1>
+        <header className="flex flex-wrap items-baseline gap-3">
+          <h1 id="sheets-title">Sheets</h1>
+          <Link className="link ml-auto" to="/plans/new">
+            Plan exercises with planted faults
+          </Link>
+        </header>
         {sheets.length === 0 ? (
           <p className="leaf p-4">
             A sheet is an ordered set of exercises that students sit. Begin one below, then put exercises on it.

@@ -61,6 +61,10 @@ export type TaskKindSpecification<KindTask, View, Answer, Key, Compared> = {
   mark: (task: KindTask, answer: Answer, context: MarkContext) => Promise<ItemMark[]>;
   /** An answer laid beside the key, for whoever marks. */
   compare: (task: KindTask, answer: Answer, exercise: ExerciseContent) => Compared;
+  /** The answer that earns everything a program can give; absent where only a person can tell. */
+  model?: (task: KindTask, exercise: ExerciseContent) => Answer;
+  /** Answers that must earn nothing: blank ones, and such as only look like one. */
+  worthless?: (task: KindTask, exercise: ExerciseContent) => Answer[];
   /** What it adds to the measure of how hard an exercise is, with the reason; by default nothing. */
   difficulty?: (task: KindTask) => { points: number; words: string };
 };
@@ -83,6 +87,8 @@ export type TaskKind = Pick<
   mark: (task: Task, answer: unknown, context: MarkContext) => Promise<ItemMark[]>;
   /** Null where there is no answer. */
   compare: (task: Task, answer: unknown, exercise: ExerciseContent) => unknown;
+  model: ((task: Task, exercise: ExerciseContent) => unknown) | null;
+  worthless: (task: Task, exercise: ExerciseContent) => unknown[];
   difficulty: (task: Task) => { points: number; words: string } | null;
 };
 
@@ -91,7 +97,7 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
   own: TaskKindSpecification<KindTask, View, Answer, Key, Compared>,
 ): TaskKind {
   const read = (task: Task): KindTask => own.schema.parse(task);
-  const { change, difficulty } = own;
+  const { change, difficulty, model, worthless } = own;
   return {
     kind: own.kind,
     title: own.title,
@@ -107,6 +113,8 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
     rule: (task) => own.rule(read(task)),
     scheme: (task, exercise) => own.scheme(read(task), exercise),
     key: (task, exercise) => own.key(read(task), exercise),
+    model: model ? (task, exercise) => model(read(task), exercise) : null,
+    worthless: (task, exercise) => worthless?.(read(task), exercise) ?? [],
     difficulty: (task) => difficulty?.(read(task)) ?? null,
     mark: async (task, answer, context) => {
       const parsed = own.answerSchema.safeParse(answer);

@@ -84,6 +84,8 @@ export type Writing = {
   narrowing: Narrowing;
   /** What a call that reads takes of what is typed in. */
   takes: TakesOf;
+  /** A whole program of a file that does nothing but print some lines. */
+  onlyPrints?: (lines: readonly string[], fileName: string) => string;
   /** Names of functions that print, by what they are mistaken for. */
   printers: readonly (readonly string[])[];
   library: Library;

@@ -28,6 +28,18 @@ export async function listModels({ query }: { query: Query }, assignment: string
   });
 }
 
+const modelled = z.object({ key: z.string(), title: z.string(), course_name: z.string() });
+
+/** Assignments that have a model, by title. */
+export async function listAssignmentsWithModels({ query }: { query: Query }): Promise<Array<z.infer<typeof modelled>>> {
+  return z.array(modelled).parse(
+    await query(
+      `select a.key, a.title, c.name as course_name from assignment a join course c on c.key = a.course
+         where exists (select 1 from model_program m where m.assignment = a.key) order by a.title, a.key limit 200`,
+    ),
+  );
+}
+
 /** Adds a model at the end of an assignment's; returns its key. */
 export async function insertModel(
   query: Query,

@@ -20,7 +20,8 @@ const columns = `e.key, e.faulty_case, e.title, e.content, e.revision, e.created
 
 export async function addExercise(
   database: Database,
-  faultyCase: string,
+  /** Null where it comes of no case. */
+  faultyCase: string | null,
   title: string,
   content: ExerciseContent,
 ): Promise<string> {
@@ -59,6 +60,32 @@ export async function listExercises(database: Database): Promise<ExerciseLine[]>
      from exercise where deleted_at is null order by created_at desc`,
   );
   return z.array(exerciseLine).parse(rows);
+}
+
+/** What the check of an exercise found that it was set with; null where its newest revision was not checked yet. */
+export async function reasonsAgainst(database: Database, key: string): Promise<string[] | null> {
+  const row = oneRow(
+    z.object({ checked: z.boolean(), reasons: jsonColumn(z.array(z.string())) }),
+    await database.query(
+      "select coalesce(checked_revision = revision, false) as checked, reasons from exercise where key = $1",
+      [key],
+    ),
+  );
+  return row?.checked ? row.reasons : null;
+}
+
+/** Keeps what the check of an exercise at a revision found. */
+export async function keepReasons(
+  database: Database,
+  key: string,
+  revision: number,
+  reasons: readonly string[],
+): Promise<void> {
+  await database.query("update exercise set checked_revision = $2, reasons = $3 where key = $1 and revision = $2", [
+    key,
+    revision,
+    asJson(reasons),
+  ]);
 }
 
 /** Writes an exercise that was read at `revision`; false if somebody else wrote meanwhile. */

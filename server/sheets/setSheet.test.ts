@@ -30,7 +30,7 @@ test("a sheet that holds a label or a name of the original is refused with exerc
   const found = await findCase(database, caseKey);
   if (!found) throw new Error("no case");
   const setWith = async (replacements: Array<{ word: string; replacement: string }>, intro: string) => {
-    const order = { title: "Deck", intro, replacements, marks: { point: 1, classify: 1 } };
+    const order = { title: "Deck", intro, replacements, marks: { point: 1, classify: 2 } };
     const { content } = await makeExercise(services, found, order);
     const sheet = await addSheet(database, course, "Loads");
     await placeExercise(database, sheet, await addExercise(database, caseKey, "Deck loads", content));

@@ -2,7 +2,8 @@ import { levelOf } from "../../core/exercises/level.ts";
 import { proposeNames, wordsOfLabels } from "../../core/exercises/names.ts";
 import { namesInExercise } from "../../core/exercises/namesInExercise.ts";
 import { findCase, startVersion, versionOf } from "../cases/caseStore.ts";
-import { findExercise } from "../exercises/exerciseStore.ts";
+import { findExercise, keepReasons, reasonsAgainst } from "../exercises/exerciseStore.ts";
+import { selfCheck } from "../exercises/selfCheck.ts";
 import { languageOf } from "../judge/judge.ts";
 import { listStudents } from "../people/courseStore.ts";
 import type { Services } from "../services.ts";
@@ -36,12 +37,26 @@ async function wordsToKeepOut(
   return [...wordsOfLabels(all), ...proposed.filter((each) => each.ticked).map((each) => each.word)];
 }
 
+/** What speaks against an exercise: as it was found for its newest revision, else found now. */
+async function reasonsOf(
+  services: Pick<Services, "database" | "toolchains">,
+  placed: PlacedExercise,
+): Promise<string[]> {
+  const known = await reasonsAgainst(services.database, placed.key);
+  if (known !== null) return known;
+  const found = await findExercise(services.database, placed.key);
+  if (!found) return [];
+  const reasons = await selfCheck(services, found.content);
+  await keepReasons(services.database, placed.key, found.revision, reasons);
+  return reasons;
+}
+
 /**
  * Freezes the sheet as it stands and opens it for students. Words for the teacher if it cannot be set: a sheet that
  * holds a label or a name is not, unless the teacher says that these words are none (`noNames`).
  */
 export async function setForStudents(
-  services: Pick<Services, "database">,
+  services: Pick<Services, "database" | "toolchains">,
   sheet: Sheet,
   noNames = false,
 ): Promise<SetSheet> {
@@ -66,6 +81,14 @@ export async function setForStudents(
         message: `Students may recognise somebody: ${names.slice(0, mostListed).join("; ")}${more}. Change it in the exercise, or make the exercise anew with these names taken out.`,
       };
   }
+  const against: string[] = [];
+  for (const each of placed)
+    for (const reason of await reasonsOf(services, each)) against.push(`“${each.title}”: ${reason}`);
+  if (against.length > 0)
+    return {
+      ok: false,
+      message: `It is not set, since an exercise is not what it should be. ${against.slice(0, mostListed).join(" ")}`,
+    };
   const content: EditionContent = {
     title: sheet.title,
     exercises: placed.map((each) => ({

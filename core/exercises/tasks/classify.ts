@@ -45,6 +45,7 @@ export const classify = defineTaskKind({
       ? "The kind of the fault cannot be asked: the case has no verdict yet."
       : { ...given, kind: "classify" },
   key: () => null,
+  model: (_, { faults }) => ({ class: faults[0]?.class ?? "logic", reason: "?" }),
   compare: (_, answer) => answer,
   view: () => ({}),
   rule: (task) =>

@@ -79,6 +79,14 @@ function hiding(exercise: ExerciseContent, index: number, before: string, after:
   return exercise.mended !== null && said(exercise.mended).repairs === "hides" ? null : own.because;
 }
 
+/** A program that only prints what the first check wants, where that can be told from one that works it out. */
+function printedOnly({ language, fileName, checks, hiddenChecks }: ExerciseContent): Array<{ text: string }> {
+  const onlyPrints = findLanguage(language)?.writing?.onlyPrints;
+  const expected = checks[0]?.expected;
+  if (!onlyPrints || !expected || hiddenChecks.length === 0) return [];
+  return [{ text: onlyPrints(expected.replace(/\n$/, "").split("\n"), fileName) }];
+}
+
 /** Programs are tried this often to find what of a change is needed. */
 const mostTries = 24;
 
@@ -117,6 +125,8 @@ export const mend = defineTaskKind({
       ? "Mending cannot be asked: the case is not mended yet."
       : { key, kind: "mend", marks, allowedExtraLines: 1, extraCost: 1 },
   key: () => null,
+  model: (_, { mended, program }) => ({ text: mended ?? program }),
+  worthless: (_, exercise) => [{ text: exercise.program }, { text: "" }, ...printedOnly(exercise)],
   compare: (_, answer, exercise) => findHunks(exercise.program, answer.text),
   view: (_, exercise) => ({ faults: exercise.faults.length }),
   rule: (task) =>
@@ -146,6 +156,11 @@ export const mend = defineTaskKind({
         ...{ item: `fault ${index + 1}`, earned: 0, possible: shares[index] ?? 0 },
         reason: "Nothing was changed for this fault.",
       }));
+    const [byKey, changed] = [changedLines(faults.flatMap((fault) => fault.hunks)), changedLines(all)];
+    // A program written anew has no part of its own that would do: it counts as a whole, or not at all.
+    const others = lineTexts(program).filter((line) => line.trim() !== "").length - byKey;
+    const gone = extras.flatMap((hunk) => hunk.before).filter((line) => line.trim() !== "").length;
+    const isRewritten = gone > others / 2;
     const tryIt = createTries(context);
     const whole = await tryIt(text);
     const marks: ItemMark[] = [];
@@ -159,7 +174,7 @@ export const mend = defineTaskKind({
       // First the lines of the fault alone, then with lines put in beside it, then with changes elsewhere: the same effect
       // from another line counts. A program written anew counts as it is.
       const inPlace = own.filter((hunk) => hunk.before.length > 0);
-      const tries = [inPlace, own, near, [...own, ...near], [...own, ...near, ...extras], all].filter(
+      const parts = [inPlace, own, near, [...own, ...near], [...own, ...near, ...extras], all].filter(
         (changes, at, others) =>
           changes.length > 0 &&
           !others
@@ -168,8 +183,11 @@ export const mend = defineTaskKind({
       );
       let result: Tried | null = null;
       let used: readonly Hunk[] = [];
-      for (const changes of tries) {
-        if (changes === all && !("passes" in whole)) continue;
+      for (const changes of isRewritten ? [all] : parts) {
+        if (changes === all && !("passes" in whole)) {
+          if (isRewritten) result = "fails" in whole ? { fails: "what was written anew does not pass a check" } : whole;
+          continue;
+        }
         const alone = changes === all ? text : programOf(changes);
         const now: Tried = alone === null ? { fails: "the changes do not fit together" } : await tryIt(alone);
         if (result === null || "passes" in now || ("hides" in now && "fails" in result)) {
@@ -178,7 +196,7 @@ export const mend = defineTaskKind({
         }
         if ("passes" in now || "notRun" in now) break;
       }
-      if (result === null || (own.length === 0 && "fails" in result)) {
+      if (result === null || (own.length === 0 && "fails" in result && !isRewritten)) {
         give(0, "Nothing was changed for this fault.");
         continue;
       }
@@ -198,9 +216,6 @@ export const mend = defineTaskKind({
         give(possible, "Mended: with the other faults mended, all checks pass.");
       }
     }
-    const [byKey, changed] = [changedLines(faults.flatMap((fault) => fault.hunks)), changedLines(all)];
-    // A program written anew has no part of its own that would do.
-    const isRewritten = changed > lineTexts(program).filter((line) => line.trim() !== "").length / 2;
     takeOffForExtras(marks, task, changed, isRewritten ? byKey : Math.max(byKey, changedLines([...working])));
     const [first] = marks;
     if (first && !("notRun" in whole))

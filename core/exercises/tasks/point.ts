@@ -19,11 +19,15 @@ export const point = defineTaskKind({
   needsRun: false,
   answeredBeforeTrying: false,
   answeredOnProgram: true,
-  make: async ({ exercise }, given) =>
-    exercise.faults.length === 0
-      ? "The place of the fault cannot be asked: the case has no verdict yet."
-      : { ...given, kind: "point" },
+  make: async ({ exercise }, given) => {
+    if (exercise.faults.length === 0) return "The place of the fault cannot be asked: the case has no verdict yet.";
+    if (exercise.faults.some((fault) => fault.faultyLines.length === 0))
+      return "The place of the fault cannot be asked: no faulty line is marked yet.";
+    return { ...given, kind: "point" };
+  },
   key: () => null,
+  model: (_, { faults }) => ({ lines: faults.flatMap((fault) => fault.faultyLines.slice(0, 1)) }),
+  worthless: () => [{ lines: [] }],
   compare: (_, answer) => answer,
   view: (_, exercise): PointView => ({ faults: exercise.faults.length }),
   rule: () =>

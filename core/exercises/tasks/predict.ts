@@ -69,6 +69,8 @@ export const predict = defineTaskKind({
     };
   },
   key: () => null,
+  model: ({ answer }): PredictAnswer => ({ output: answer.output, ending: answer.ending }),
+  worthless: (): PredictAnswer[] => [{ output: "" }],
   compare: (_, answer) => answer,
   view: (task, exercise): PredictView => ({
     text: task.program === "mended" ? exercise.mended : null,

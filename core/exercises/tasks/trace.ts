@@ -347,6 +347,8 @@ export const traceTable = defineTaskKind({
     answer: answer.rows,
     ...layBeside(task, answer, exercise),
   }),
+  model: (task, exercise) => ({ rows: rowsOf(task, exercise).map(({ cells }) => ({ cells })) }),
+  worthless: () => [{ rows: [] }, { rows: [{ cells: {} }] }],
   difficulty: (task) => {
     const length = task.steps.length > 0 ? task.steps.length : task.rows.length;
     return { points: length > 15 ? 1 : 0, words: `a trace table of ${length} rows` };

@@ -56,6 +56,8 @@ export const cWriting: Writing = {
       return `printf(_Generic((${expression}), ${forms}), (${expression}))`;
     },
   },
+  onlyPrints: (lines) =>
+    `#include <stdio.h>\nint main(void) {\n${lines.map((line) => `  puts(${JSON.stringify(line)});\n`).join("")}  return 0;\n}\n`,
   printers: [],
   library: libraryOf({
     ...{ reads: "scanf fscanf gets fgets getchar getc fgetc", readsText: "gets fgets" },

@@ -51,6 +51,8 @@ export const csharpWriting: Writing = {
       return `System.Console.WriteLine("${label}" + (${value} is ${all} && !(${value} is string) ? "[" + string.Join(", ", ${items}) + "]" : "" + (${expression})))`;
     },
   },
+  onlyPrints: (lines) =>
+    `class Prints {\n  static void Main() {\n${lines.map((line) => `    System.Console.WriteLine(${JSON.stringify(line)});\n`).join("")}  }\n}\n`,
   printers: [["WriteLine", "Write"]],
   library: libraryOf({
     ...{ reads: "ReadLine Read ReadKey", readsText: "ReadLine", prints: "WriteLine Write", leaves: "Exit FailFast" },

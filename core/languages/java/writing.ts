@@ -51,6 +51,8 @@ export const javaWriting: Writing = {
     print: (label, expression) =>
       `System.out.println("${label}" + java.util.Arrays.deepToString(new Object[] {${expression}}).replaceAll("^.|.$", ""))`,
   },
+  onlyPrints: (lines, fileName) =>
+    `public class ${fileName.replace(/\.java$/, "")} {\n  public static void main(String[] args) {\n${lines.map((line) => `    System.out.println(${JSON.stringify(line)});\n`).join("")}  }\n}\n`,
   printers: [["println", "print"]],
   library: libraryOf({
     reads: "next nextLine nextInt nextDouble nextLong nextBoolean readLine read",

@@ -41,6 +41,7 @@ export const octaveWriting: Writing = {
     between: (before) => (before.trimEnd().endsWith(";") ? " " : ", "),
     print: (label, expression) => `printf("%s%s\\n", "${label}", strtrim(strrep(disp(${expression}), "\\n", " ")))`,
   },
+  onlyPrints: (lines) => lines.map((line) => `disp(${JSON.stringify(line)})\n`).join(""),
   printers: [],
   library: libraryOf({
     ...{

@@ -49,6 +49,8 @@ export const pascalWriting: Writing = {
     ...{ comment: "//", nothing: ";  ", ends: ";", between: () => "; ", wrap: ["begin", "end"] },
     print: (label, expression) => `writeln('${label}', ${expression})`,
   },
+  onlyPrints: (lines) =>
+    `program Prints;\nbegin\n${lines.map((line) => `  writeln('${line.replaceAll("'", "''")}');\n`).join("")}end.\n`,
   printers: [
     ["writeln", "write"],
     ["readln", "read"],

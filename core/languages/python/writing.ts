@@ -44,6 +44,7 @@ export const pythonWriting: Writing = {
     ...{ comment: "#", nothing: "pass  ", ends: "", between: () => "; ", wrap: null },
     print: (label, expression) => `print("${label.trim()}", repr(${expression}))`,
   },
+  onlyPrints: (lines) => lines.map((line) => `print(${JSON.stringify(line)})\n`).join(""),
   printers: [],
   library: libraryOf({
     ...{ reads: "input readline read readlines", readsText: "input", prints: "print", leaves: "exit quit abort _exit" },

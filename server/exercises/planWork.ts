@@ -1,0 +1,118 @@
+import { z } from "zod";
+import type { ExerciseContent } from "../../core/exercises/exercise.ts";
+import { levelOf } from "../../core/exercises/level.ts";
+import type { PlantedFault } from "../../core/exercises/planting/planted.ts";
+import { taskKinds } from "../../core/exercises/taskKinds.ts";
+import type { Language } from "../../core/languages/language.ts";
+import { decodeText } from "../../core/source/decode.ts";
+import { languageOf } from "../judge/judge.ts";
+import { newKey } from "../keys.ts";
+import { log } from "../log.ts";
+import type { Services } from "../services.ts";
+import { defineJob } from "../work/job.ts";
+import { nowAndThen } from "../work/stoppable.ts";
+import { makeHiddenChecks } from "./hiddenChecks.ts";
+import { makeContext } from "./makeExercise.ts";
+import { addPlan, findPlan, keepPlan, type NewPlan, notePlan, type Plan, type Planned } from "./planStore.ts";
+import { contentOf, plantFaults } from "./plantFaults.ts";
+import { selfCheck } from "./selfCheck.ts";
+
+/** The longest time that planting takes, in seconds. */
+const longest = 25;
+
+/** Plans a set behind the pages: plants, makes tasks, and checks each exercise before anybody sees it. */
+export const planOf = defineJob({
+  name: "plan-exercises",
+  schema: z.object({ plan: z.string() }),
+  about: (data) => data.plan,
+  atOnce: 1,
+  retries: 0,
+  retryAfter: 0,
+  work: async (services, data) => {
+    const plan = await findPlan(services.database, data.plan);
+    if (plan?.state !== "waiting") return;
+    const begun = Date.now();
+    try {
+      const made = await services.toolchains.desk.behind("planting faults", () => work(services, plan));
+      await keepPlan(services.database, plan.key, { ...made, seconds: (Date.now() - begun) / 1000 });
+    } catch (problem) {
+      log.error({ err: problem, plan: plan.key }, "planning exercises broke off");
+      const said = ["The planning broke off. Try it once more."];
+      await keepPlan(services.database, plan.key, { planned: [], said, seconds: (Date.now() - begun) / 1000 });
+    }
+  },
+});
+
+/** Keeps what is wanted and begins to work on it; gives the plan's key. */
+export async function startPlan(services: Services, plan: NewPlan): Promise<string> {
+  const key = await addPlan(services.database, plan);
+  await services.queue.add(planOf, [{ plan: key }]);
+  return key;
+}
+
+async function work(services: Services, plan: Plan): Promise<{ planned: Planned[]; said: string[] }> {
+  const language = languageOf(plan);
+  const { wish } = plan;
+  const planting = await plantFaults(services.toolchains, {
+    ...{ language, fileName: plan.file_name, program: decodeText(plan.program).text, checks: plan.checks },
+    ...{ count: wish.count, seconds: longest },
+    ...(wish.classes.length > 0 ? { classes: wish.classes } : {}),
+    ...(wish.pattern === null ? {} : { pattern: wish.pattern }),
+    ...(wish.level === null ? {} : { level: wish.level }),
+    onTried: nowAndThen((tried) => notePlan(services.database, plan.key, tried, 0)),
+  });
+  const planned: Planned[] = [];
+  for (const [index, fault] of planting.planted.entries()) {
+    await notePlan(services.database, plan.key, index, planting.planted.length);
+    planned.push(
+      await plannedOf(services, language, {
+        title: titleOf(plan.title, index),
+        fault,
+        wish,
+        plan,
+        said: planting.said,
+      }),
+    );
+  }
+  // Tasks add to the level: it never falls along the set.
+  planned.sort((one, other) => one.level - other.level);
+  return { planned, said: [...new Set(planting.said)] };
+}
+
+/** What students see of an exercise's name: nothing that says what is wrong. */
+const titleOf = (title: string, index: number) => `${title} ${index + 1}`;
+
+/** An exercise of a planted fault, with its tasks and what speaks against it. */
+export async function plannedOf(
+  services: Pick<Services, "toolchains">,
+  language: Language,
+  {
+    title,
+    fault,
+    wish,
+    plan,
+    said,
+  }: {
+    title: string;
+    fault: PlantedFault;
+    wish: Plan["wish"];
+    plan: Pick<Plan, "file_name" | "checks">;
+    said: string[];
+  },
+): Promise<Planned> {
+  const content: ExerciseContent = contentOf({ language, fileName: plan.file_name, checks: plan.checks }, fault);
+  content.hiddenChecks = await makeHiddenChecks(services, content);
+  for (const kind of taskKinds) {
+    const marks = wish.tasks[kind.kind] ?? 0;
+    if (marks <= 0) continue;
+    const task = await kind.make(makeContext(services, content), { key: newKey(8), marks });
+    if (typeof task === "string") said.push(`${title}: ${task}`);
+    else content.tasks.push(task);
+  }
+  const level = levelOf(content);
+  return {
+    ...{ title, content, family: fault.family, pattern: fault.pattern, level: level.level },
+    why: level.reasons.map((reason) => reason.words),
+    reasons: await selfCheck(services, content),
+  };
+}
