@@ -31,6 +31,7 @@ export default [
     route("sheets/:sheetKey", "sheets/sheetPage.tsx"),
     route("sheets/:sheetKey/marks", "marking/bookPage.tsx"),
     route("sheets/:sheetKey/marks/:sittingKey", "marking/page.tsx"),
+    route("sheets/:sheetKey/answers/:taskKey", "marking/answersPage.tsx"),
     route("courses", "courses/page.tsx"),
     route("courses/:courseKey", "courses/coursePage.tsx"),
     route("courses/:courseKey/digest", "courses/digestPage.tsx"),

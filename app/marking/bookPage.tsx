@@ -132,8 +132,8 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
       ))}
       {tables.length === 0 && <p className="leaf p-4">Nobody has sat this sheet, and no student is in its course.</p>}
       <p className="note-small">
-        “+ ?” is an answer in words that waits for you: press the student’s label. Marks of a program can be overruled
-        there with a reason.
+        “+ ?” is an answer in words that waits for you: press the task, and all answers to it stand together, the same
+        ones once; or the student’s label. Marks of a program can be overruled there with a reason.
       </p>
     </div>
   );
@@ -173,7 +173,14 @@ function BookTable({ sheet, number, columns, rows, total }: BookTableProps) {
                 scope="col"
                 className={`px-2 py-1 text-sm font-normal ${columns[index - 1]?.exercise === column.exercise ? "" : "border-l border-rule-strong"}`}
               >
-                {column.title} <span className="text-graphite">({column.marks})</span>
+                <Link
+                  className="link"
+                  to={`/sheets/${sheet}/answers/${column.key}`}
+                  aria-label={`All answers to ${column.title}, exercise ${column.exercise}`}
+                >
+                  {column.title}
+                </Link>{" "}
+                <span className="text-graphite">({column.marks})</span>
               </th>
             ))}
           </tr>

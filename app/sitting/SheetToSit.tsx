@@ -157,8 +157,29 @@ function Marked({ task }: { task: StudentView["exercises"][number]["tasks"][numb
             {mark.item}: {mark.earned ?? "waits"} of {mark.possible}
           </strong>{" "}
           {mark.reason}
+          {task.right
+            .filter(({ item, words }) => item === mark.item && words !== "")
+            .map(({ words }) => (
+              <span key={words} className="note-small block whitespace-pre-wrap">
+                Right is: {words}
+              </span>
+            ))}
         </li>
       ))}
+      {task.compared !== null && (
+        <li>
+          <details>
+            <summary className="cursor-pointer text-sm text-steel-deep">Your answer beside the right one</summary>
+            <Beside task={task} />
+          </details>
+        </li>
+      )}
     </ul>
   );
+}
+
+/** What was answered with what is not right in it marked, as the kind of task shows it. */
+function Beside({ task }: { task: StudentView["exercises"][number]["tasks"][number] }) {
+  const { Answer } = partsOf(task.kind);
+  return <Answer compared={task.compared} />;
 }

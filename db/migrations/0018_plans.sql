@@ -24,3 +24,6 @@ create index plan_new on plan (created_at desc);
 -- What the check of an exercise before it is set found, for the revision that it had then.
 alter table exercise add column checked_revision integer;
 alter table exercise add column reasons jsonb not null default '[]';
+create index plan_course on plan (course);
+create index plan_assignment on plan (assignment);
+create index plan_sheet on plan (sheet);

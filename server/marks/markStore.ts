@@ -13,6 +13,7 @@ const markRow = z.object({
   suggested: number.nullable(),
   reason: textBytes,
   marker: z.enum(["program", "teacher"]),
+  scheme: z.number(),
 });
 export type Mark = z.infer<typeof markRow>;
 
@@ -21,7 +22,7 @@ export async function listMarks(database: Database, sittings: readonly string[])
   if (sittings.length === 0) return [];
   return z.array(markRow).parse(
     await database.query(
-      `select sitting, task, item, earned, possible, suggested, reason, marker from mark
+      `select sitting, task, item, earned, possible, suggested, reason, marker, scheme from mark
          where sitting in (select jsonb_array_elements_text($1::jsonb)) order by task, item`,
       [asJson(sittings)],
     ),
@@ -55,13 +56,15 @@ export type NewMark = {
   suggested?: number;
   reason: string;
   marker: "program" | "teacher";
+  /** Which state of the scheme it is given by. */
+  scheme?: number;
 };
 
 /** Writes a mark in place of the former one of the same item. */
 export async function putMark(query: Query, mark: NewMark): Promise<void> {
   await query(
-    `insert into mark (key, sitting, task, item, earned, possible, suggested, reason, marker) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
-     on conflict (sitting, task, item) do update set earned = excluded.earned, possible = excluded.possible, suggested = excluded.suggested, reason = excluded.reason, marker = excluded.marker, made_at = now()`,
+    `insert into mark (key, sitting, task, item, earned, possible, suggested, reason, marker, scheme) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
+     on conflict (sitting, task, item) do update set earned = excluded.earned, possible = excluded.possible, suggested = excluded.suggested, reason = excluded.reason, marker = excluded.marker, scheme = excluded.scheme, made_at = now()`,
     [
       newKey(),
       mark.sitting,
@@ -72,6 +75,7 @@ export async function putMark(query: Query, mark: NewMark): Promise<void> {
       mark.suggested ?? null,
       asBytes(mark.reason),
       mark.marker,
+      mark.scheme ?? 1,
     ],
   );
 }

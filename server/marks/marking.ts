@@ -7,6 +7,7 @@ import { log } from "../log.ts";
 import type { Services } from "../services.ts";
 import { findEdition } from "../sheets/sheetStore.ts";
 import { listAnswers, listSittings } from "../sittings/sittingStore.ts";
+import { type Accepted, answerKey, listAccepted } from "./acceptedStore.ts";
 import { countMarks, listMarks, markKey, putMark } from "./markStore.ts";
 
 /** A run that marking asked for was not taken, or told nothing: another try may tell more. */
@@ -40,6 +41,19 @@ function itemsOf(task: Task, exercise: ExerciseContent): Array<{ item: string; m
   }
 }
 
+/** Marks with those that a teacher decided for the same answer in place of the program's. */
+function decided(accepted: readonly Accepted[], task: Task, answer: unknown, marks: ItemMark[]): ItemMark[] {
+  const own = accepted.filter((each) => each.task === task.key);
+  if (own.length === 0 || answer === null) return marks;
+  const key = answerKey(answer);
+  return marks.map((mark) => {
+    const found = own.find((each) => each.item === mark.item && each.answer === key);
+    if (!found) return mark;
+    const reason = found.reason || "As your teacher decided for the same answer.";
+    return { item: mark.item, possible: mark.possible, earned: found.earned, reason };
+  });
+}
+
 /**
  * Marks everything of a sitting that a program can mark, and says whether a run that it needed was refused: what hangs
  * on that waits for the teacher until it is marked again. Marks that a teacher gave stay; others that change keep their
@@ -57,6 +71,8 @@ export async function markSitting(
   ]);
   const answerTo = new Map(answers.map((answer) => [answer.task, answer.content]));
   const formerOf = new Map(before.map((mark) => [markKey(mark), mark]));
+  const accepted = await listAccepted(services.database, sitting.edition);
+  const scheme = 1 + accepted.length;
   let refused: string | null = null;
   for (const { content: exercise } of edition.content.exercises) {
     const run: MarkContext["run"] = async (text, check): Promise<CheckRun> => {
@@ -65,7 +81,8 @@ export async function markSitting(
       return ran;
     };
     for (const task of exercise.tasks) {
-      const marks = await marksOfTask(run, exercise, task, answerTo.get(task.key) ?? null);
+      const answer = answerTo.get(task.key) ?? null;
+      const marks = decided(accepted, task, answer, await marksOfTask(run, exercise, task, answer));
       await services.database.transaction(async (query) => {
         for (const mark of marks) {
           const place = { ...mark, sitting: sitting.key, task: task.key };
@@ -76,7 +93,7 @@ export async function markSitting(
               ...{ about: "mark", aboutKey: markKey(place), former, who: { role: "program" } },
               reason: "marked again",
             });
-          await putMark(query, { ...place, marker: "program" });
+          await putMark(query, { ...place, marker: "program", scheme });
         }
       });
     }

@@ -199,6 +199,7 @@ test("a deleted student leaves no former mark and no former check, also none of 
       suggested: null,
       reason: `mark of ${student?.label}`,
       marker: "program" as const,
+      scheme: 1,
     };
     await database.transaction((query) => putMark(query, { ...mark, suggested: undefined }));
     await overrule(services, mark, byTeacher({ revision: 0 }).who, 2, "the idea is there");

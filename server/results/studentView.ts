@@ -22,6 +22,7 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
   const own = editions.find((each) => each.key === edition.key);
   const released = (own?.released_at ?? null) !== null && sitting.handed_in_at !== null;
   const marks = released ? await listMarks(services.database, [sitting.key]) : [];
+  const contents = new Map(answers.map((answer) => [answer.task, answer.content]));
   const inWords = (text: string) => inCourseWords(findWording(sheet.wording), text);
   return {
     title: edition.content.title,
@@ -65,8 +66,17 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
               item: mark.item,
               earned: mark.earned,
               possible: mark.possible,
-              reason: mark.marker === "teacher" ? mark.reason : inWords(mark.reason),
+              // What is only suggested is no judgement, and is not shown as one.
+              reason:
+                mark.earned === null
+                  ? "This waits for your teacher."
+                  : mark.marker === "teacher"
+                    ? mark.reason
+                    : inWords(mark.reason),
             })),
+          /** The answer beside the right one, once marks are released. */
+          compared: released ? kind.compare(task, contents.get(task.key) ?? null, content) : null,
+          right: released ? kind.scheme(task, content).map(({ item, words }) => ({ item, words: inWords(words) })) : [],
         };
       }),
     })),

@@ -59,6 +59,24 @@ export async function listSittingsOn(
   return z.array(sittingRow.extend({ number: z.number() })).parse(rows);
 }
 
+const answerToRow = z.object({
+  ...{ sitting: z.string(), label: z.string() },
+  content: textBytes.transform((text) => JSON.parse(text) as unknown),
+});
+/** An answer to one task with whose it is. */
+export type AnswerTo = z.infer<typeof answerToRow>;
+
+/** What was handed in for one task of an edition, by label. */
+export async function listAnswersTo(database: Database, edition: string, task: string): Promise<AnswerTo[]> {
+  return z.array(answerToRow).parse(
+    await database.query(
+      `select a.sitting, s.label, a.content from answer a join sitting i on i.key = a.sitting join student s on s.key = i.student
+         where i.edition = $1 and a.task = $2 and i.handed_in_at is not null order by s.label`,
+      [edition, task],
+    ),
+  );
+}
+
 export async function listAnswers(database: Database, sitting: string): Promise<Answer[]> {
   const rows = z
     .array(answerRow)

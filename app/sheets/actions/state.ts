@@ -1,7 +1,9 @@
 import { z } from "zod";
 import { closeSheet } from "../../../server/marks/markingWork.ts";
+import { listMarks } from "../../../server/marks/markStore.ts";
 import { setForStudents } from "../../../server/sheets/setSheet.ts";
 import { releaseMarks, setSheetState } from "../../../server/sheets/sheetStore.ts";
+import { listSittings } from "../../../server/sittings/sittingStore.ts";
 import { defineAction, done, incomplete, refused, type Said } from "../../actions.ts";
 import { field } from "../../forms.ts";
 import type { SheetContext } from "./sheetAction.ts";
@@ -35,7 +37,14 @@ export const open = state("open", async ({ services, sheet }) => {
 /** Lets students see their marks. */
 export const release = state("release", async ({ services, sheet }) => {
   await releaseMarks(services.database, sheet.key, true);
-  return done("Students see their marks now.");
+  const sittings = (await listSittings(services.database, sheet.key)).filter((each) => each.handed_in_at !== null);
+  const marks = await listMarks(
+    services.database,
+    sittings.map(({ key }) => key),
+  );
+  const waiting = marks.filter((mark) => mark.earned === null).length;
+  const open = waiting === 1 ? "1 answer still waits" : `${waiting} answers still wait`;
+  return done(`Students see their marks now.${waiting > 0 ? ` ${open} for you; students read that they do.` : ""}`);
 });
 
 /** Takes the marks back from students' sight. */

@@ -1,0 +1,117 @@
+import { kindOfTask } from "../../core/exercises/taskKinds.ts";
+import type { Who } from "../people/teacherStore.ts";
+import type { Services } from "../services.ts";
+import { type Edition, findEdition, listEditions } from "../sheets/sheetStore.ts";
+import { type AnswerTo, listAnswersTo } from "../sittings/sittingStore.ts";
+import { answerKey, keepAccepted } from "./acceptedStore.ts";
+import { listMarks, type Mark } from "./markStore.ts";
+import { overrule } from "./overrule.ts";
+
+/** Answers that say the same, with their marks; `labels` are whose they are. */
+export type AnswerGroup = {
+  key: string;
+  compared: unknown;
+  labels: string[];
+  items: Array<Pick<Mark, "item" | "earned" | "possible" | "suggested" | "reason" | "marker">>;
+  waits: boolean;
+};
+
+/** The tasks of a sheet's editions, the newest edition first; each task of the newest edition that has it. */
+async function taskOn(services: Pick<Services, "database">, sheet: string, task: string) {
+  for (const { key } of (await listEditions(services.database, sheet)).toReversed()) {
+    const edition = await findEdition(services.database, key);
+    for (const exercise of edition?.content.exercises ?? []) {
+      const found = exercise.content.tasks.find((each) => each.key === task);
+      if (edition && found) return { edition, exercise, task: found };
+    }
+  }
+  return null;
+}
+
+/** All answers to one task that were handed in, those that say the same together; what waits comes first, then the most. */
+export async function answersToTask(services: Pick<Services, "database">, sheet: string, taskKey: string) {
+  const on = await taskOn(services, sheet, taskKey);
+  if (!on) return null;
+  const { edition, exercise, task } = on;
+  const kind = kindOfTask(task);
+  const answers = await listAnswersTo(services.database, edition.key, taskKey);
+  const marks = await listMarks(
+    services.database,
+    answers.map((each) => each.sitting),
+  );
+  const groups = groupsOf(answers);
+  const scheme = kind.scheme(task, exercise.content);
+  return {
+    ...{ edition, exercise: exercise.title, title: kind.title, kind: task.kind, marks: task.marks, scheme },
+    program: exercise.content.program,
+    groups: [...groups]
+      .map(([key, own]): AnswerGroup => {
+        const [first] = own;
+        const ofFirst = marks.filter((mark) => mark.sitting === first?.sitting && mark.task === taskKey);
+        return {
+          key,
+          compared: kind.compare(task, first?.content ?? null, exercise.content),
+          labels: own.map((each) => each.label),
+          items: scheme.flatMap(({ item }) => ofFirst.filter((mark) => mark.item === item)),
+          waits: ofFirst.some((mark) => mark.earned === null),
+        };
+      })
+      .sort((one, other) => Number(other.waits) - Number(one.waits) || other.labels.length - one.labels.length),
+  };
+}
+
+function groupsOf(answers: readonly AnswerTo[]): Map<string, AnswerTo[]> {
+  const groups = new Map<string, AnswerTo[]>();
+  for (const answer of answers) {
+    const key = answerKey(answer.content);
+    groups.set(key, [...(groups.get(key) ?? []), answer]);
+  }
+  return groups;
+}
+
+/**
+ * Gives an item of all answers that say the same its mark, and keeps that for the same answer of others. Former marks are
+ * kept. Words where nothing is there to be marked, or the mark is none.
+ */
+export async function decideForAll(
+  services: Pick<Services, "database">,
+  who: Who,
+  wish: { sheet: string; task: string; group: string; item: string; earned: number; reason: string },
+): Promise<{ ok: true; students: number } | { ok: false; message: string }> {
+  const on = await taskOn(services, wish.sheet, wish.task);
+  const answers = on
+    ? (groupsOf(await listAnswersTo(services.database, on.edition.key, wish.task)).get(wish.group) ?? [])
+    : [];
+  if (!on || answers.length === 0) return { ok: false, message: "There is no such answer any more." };
+  const marks = (
+    await listMarks(
+      services.database,
+      answers.map((each) => each.sitting),
+    )
+  ).filter((mark) => mark.task === wish.task && mark.item === wish.item);
+  if (marks.length === 0) return { ok: false, message: "These answers are not marked yet." };
+  for (const mark of marks) {
+    const given = await overrule(services, mark, who, wish.earned, wish.reason || usualReason(mark, wish.earned));
+    if (!given.ok) return given;
+  }
+  await keep(services, on.edition, wish);
+  return { ok: true, students: marks.length };
+}
+
+/** The words that stay with a mark, where the teacher wrote none: the program's where its suggestion was followed. */
+const usualReason = (mark: Mark, earned: number) =>
+  mark.suggested === earned || mark.earned === earned ? mark.reason : "Decided by your teacher.";
+
+async function keep(
+  services: Pick<Services, "database">,
+  edition: Edition,
+  {
+    task,
+    item,
+    group: answer,
+    earned,
+    reason,
+  }: { task: string; item: string; group: string; earned: number; reason: string },
+): Promise<void> {
+  await keepAccepted(services.database.query, edition.key, { task, item, answer, earned, reason });
+}
