@@ -129,7 +129,10 @@ export const demoSittings: ReadonlyArray<{ student: string; handsIn: boolean; an
         mend: [
           ["append(hour\n", "append(hour)\n"],
           ["hour < last", "hour <= last"],
-          ['print("Crossings:"', 'print("Thank you")\nprint("Have a good trip")\nprint("See you again")\nprint("Crossings:"'],
+          [
+            'print("Crossings:"',
+            'print("Thank you")\nprint("Have a good trip")\nprint("See you again")\nprint("Crossings:"',
+          ],
         ],
       },
     },
