@@ -12,24 +12,28 @@ import { runOfText } from "./runForCheck.ts";
 /** How many checks are made where none are given. */
 const mostMade = 5;
 
-/** Checks of a right program where nobody gave any: what it prints with inputs that fit it, each time something else. */
+/** Checks of a right program where nobody gave any: what it prints with inputs that fit it, each time something else; or with the inputs that are known. */
 export async function checksOfProgram(
   { toolchains }: Pick<Services, "toolchains">,
   language: Language,
   fileName: string,
   right: string,
+  known?: readonly string[],
 ): Promise<ExerciseCheck[]> {
   const shape = guessShape(language, right);
-  const inputs = shape.length === 0 ? [""] : generateInputs(shape, limitsIn(language, right, shape), mostMade * 3);
+  const most = known?.length ?? mostMade;
+  const inputs =
+    known ?? (shape.length === 0 ? [""] : generateInputs(shape, limitsIn(language, right, shape), mostMade * 3));
   const made = new Map<string, ExerciseCheck>();
   for (const input of inputs) {
-    if (made.size >= mostMade) break;
+    if (made.size >= most) break;
     const ran = await runProgram(toolchains, runOfText({ language: language.id, fileName }, right, { input }));
     if (!ran.outcome?.finished) continue;
     const expected = consoleText(ran.outcome.console, ["out"]);
-    if (made.has(expected)) continue;
+    // What prints the same once more tells nothing new, where nobody chose the inputs.
+    if (!known && made.has(expected)) continue;
     const pieces = intendedOf(ran.outcome.console, right);
-    made.set(expected, { input, expected, pieces, kind: "normal", ignorePrompts: false, files: {} });
+    made.set(known ? input : expected, { input, expected, pieces, kind: "normal", ignorePrompts: false, files: {} });
   }
   return [...made.values()];
 }
