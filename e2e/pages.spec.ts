@@ -189,7 +189,7 @@ test("a trace task: given cells, no line numbers, a row that the student adds; m
 
   await page.goto(`${sheetAddress}/marks`);
   await page.getByRole("link", { name: "S-02" }).click();
-  await expect(page.getByText("4 of 4 cells are right")).toBeVisible();
+  await expect(page.getByText("4 of 4 cells earn")).toBeVisible();
   await page.getByText("Overrule").click();
   await page.getByLabel("Mark", { exact: true }).fill("5");
   await page.getByLabel("Reason").fill("rows in a strange order");

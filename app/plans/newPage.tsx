@@ -7,7 +7,7 @@ import { listPlans } from "../../server/exercises/planStore.ts";
 import { act } from "../actions.ts";
 import { useClassWords } from "../components/marks.tsx";
 import type { Route } from "./+types/newPage.ts";
-import { plan } from "./actions/plan.ts";
+import { plan, planOfClass } from "./actions/plan.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Plan exercises · Bent Nail" }];
 
@@ -32,7 +32,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
-  return act([plan], request, { services: context.services });
+  return act([plan, planOfClass], request, { services: context.services });
 }
 
 export default function NewPlan({ loaderData, actionData }: Route.ComponentProps) {

@@ -1,9 +1,12 @@
 import { z } from "zod";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { levelOf } from "../../core/exercises/level.ts";
+import { inputsOf, neutralOf } from "../../core/exercises/planting/neutral/neutralPrograms.ts";
 import type { PlantedFault } from "../../core/exercises/planting/planted.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import type { Language } from "../../core/languages/language.ts";
+import { findPattern } from "../../core/patterns/patterns.ts";
+import { plantsOf } from "../../core/patterns/plant.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { languageOf } from "../judge/judge.ts";
 import { newKey } from "../keys.ts";
@@ -11,6 +14,7 @@ import { log } from "../log.ts";
 import type { Services } from "../services.ts";
 import { defineJob } from "../work/job.ts";
 import { nowAndThen } from "../work/stoppable.ts";
+import { checksOfProgram } from "./checksOfProgram.ts";
 import { makeHiddenChecks } from "./hiddenChecks.ts";
 import { makeContext } from "./makeExercise.ts";
 import { addPlan, findPlan, keepPlan, type NewPlan, notePlan, type Plan, type Planned } from "./planStore.ts";
@@ -53,6 +57,7 @@ export async function startPlan(services: Services, plan: NewPlan): Promise<stri
 async function work(services: Services, plan: Plan): Promise<{ planned: Planned[]; said: string[] }> {
   const language = languageOf(plan);
   const { wish } = plan;
+  if (wish.kinds.length > 0) return ofKinds(services, plan, language);
   const planting = await plantFaults(services.toolchains, {
     ...{ language, fileName: plan.file_name, program: decodeText(plan.program).text, checks: plan.checks },
     ...{ count: wish.count, seconds: longest },
@@ -77,6 +82,60 @@ async function work(services: Services, plan: Plan): Promise<{ planned: Planned[
   // Tasks add to the level: it never falls along the set.
   planned.sort((one, other) => one.level - other.level);
   return { planned, said: [...new Set(planting.said)] };
+}
+
+/** The longest time in which a kind of mistake is looked for in neutral programs, in seconds. */
+const longestOfKind = 12;
+
+/** An exercise for each kind of mistake, each in a neutral program: nobody's own is shown. */
+async function ofKinds(
+  services: Services,
+  plan: Plan,
+  language: Language,
+): Promise<{ planned: Planned[]; said: string[] }> {
+  const { wish } = plan;
+  const said: string[] = [];
+  const planned: Planned[] = [];
+  const used = new Set<string>();
+  for (const [index, kind] of wish.kinds.entries()) {
+    await notePlan(services.database, plan.key, index, wish.kinds.length);
+    const found = await ofKind(services, language, kind, used);
+    if (!found) {
+      said.push(`“${findPattern(kind)?.name ?? kind}” could not be planted in a neutral program in ${language.name}.`);
+      continue;
+    }
+    used.add(found.title);
+    const given = {
+      title: found.title,
+      fault: found.fault,
+      wish,
+      plan: { file_name: language.mainName, checks: found.checks },
+      said,
+    };
+    planned.push({ ...(await plannedOf(services, language, given)), pattern: kind });
+  }
+  planned.sort((one, other) => one.level - other.level);
+  return { planned, said };
+}
+
+/** The first neutral program in which a kind of mistake can be planted and proven; programs that are not used yet come first. */
+async function ofKind(services: Services, language: Language, pattern: string, used: ReadonlySet<string>) {
+  const until = Date.now() + longestOfKind * 1000;
+  const all = neutralOf(language.id);
+  const inOrder = [...all.filter(({ title }) => !used.has(title)), ...all.filter(({ title }) => used.has(title))];
+  for (const each of inOrder) {
+    // Cheap to ask, and most programs have no place for most kinds.
+    if (plantsOf(pattern, language, each.program).length === 0 || Date.now() > until) continue;
+    const { title, program } = each;
+    const fileName = language.mainName;
+    const checks = await checksOfProgram(services, language, fileName, program, inputsOf(language.id, each));
+    const { planted } = await plantFaults(services.toolchains, {
+      ...{ language, fileName, program, checks, count: 1, pattern, seconds: Math.max(2, (until - Date.now()) / 1000) },
+    });
+    const [fault] = planted;
+    if (fault) return { title, fault, checks };
+  }
+  return null;
 }
 
 /** What students see of an exercise's name: nothing that says what is wrong. */

@@ -11,6 +11,7 @@ import type { Language } from "../../core/languages/language.ts";
 import { consoleText, type Limits, type Outcome } from "../../core/outcome/outcome.ts";
 import { evidenceOf } from "../../core/patterns/evidence.ts";
 import { patterns } from "../../core/patterns/patterns.ts";
+import { plantsOf } from "../../core/patterns/plant.ts";
 import { suggestPatterns } from "../../core/patterns/suggest.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { messageOf } from "../../core/verdict/words.ts";
@@ -42,7 +43,11 @@ const mostOthers = 48;
 const atOnce = 32;
 
 /** Slips of as many families and lines as there is room for, in turn. */
-function slipsIn(language: Language, program: string): Slip[] {
+function slipsIn(language: Language, program: string, pattern?: string): Slip[] {
+  if (pattern !== undefined)
+    return plantsOf(pattern, language, program)
+      .filter((planted) => isOneLine(planted.program, program))
+      .slice(0, mostSlips);
   const context = editContext(language, program);
   if (!context) return [];
   const byFamily = new Map<string, Slip[]>();
@@ -69,6 +74,12 @@ function slipsIn(language: Language, program: string): Slip[] {
       if (slip && found.length < mostSlips) found.push(slip);
     }
   return found;
+}
+
+/** One line is what a faulty twin differs in. */
+function isOneLine(faulty: string, right: string): boolean {
+  const [hunk, other] = findHunks(faulty, right);
+  return hunk !== undefined && other === undefined && hunk.before.length <= 1 && hunk.after.length <= 1;
 }
 
 /** Slips of one family with those of different lines first. */
@@ -121,7 +132,7 @@ export async function plantFaults(toolchains: Toolchains, request: PlantRequest)
   const limits: Limits = { ...usualLimits, cpuSeconds: seconds, wallSeconds: seconds * 2.5, outputBytes: 64 << 10 };
   if (slowest > 1) said.push("A run of the program takes seconds, so fewer faults were tried than usual.");
 
-  const slips = slipsIn(language, program);
+  const slips = slipsIn(language, program, request.pattern);
   if (slips.length === 0) said.push("No small change could be made in this program.");
   const shown: Shown[] = [];
   // A part of the time is kept for the proofs.
@@ -227,7 +238,14 @@ function asPlanted(
   const planted: PlantedFault = {
     ...{ program: slip.program, mended: request.program, class: fails.class, kind: null, lines },
     ...{ reportedLine: message === "" ? null : (diagnostic?.line ?? null), message, symptom: "" },
-    ...{ family: slip.edit.family, pattern: null, noticed: { by, of: checks.length }, level: 1, points: 0, why: [] },
+    ...{
+      family: slip.edit.family,
+      pattern: request.pattern ?? null,
+      noticed: { by, of: checks.length },
+      level: 1,
+      points: 0,
+      why: [],
+    },
     effect: effectOf(fails.class, message, outcomes),
   };
   return withLevel(request, planted);
@@ -310,10 +328,20 @@ async function prove(
       ...planted,
       ...{ kind: judgement.kind, message: planted.class === "logic" ? "" : message, symptom: judgement.symptom },
       reportedLine: judgement.reportedLine,
-      pattern: own?.id ?? suggestPatterns(evidence)[0]?.id ?? null,
+      pattern: patternOf(
+        request.pattern,
+        own?.id,
+        suggestPatterns(evidence).map(({ id }) => id),
+      ),
     });
   }
   return null;
+}
+
+/** Which kind of mistake it is told to be: the wanted one where the evidence speaks for it among the first. */
+function patternOf(wanted: string | undefined, own: string | undefined, suggested: readonly string[]): string | null {
+  if (wanted !== undefined && (own === wanted || suggested.slice(0, 3).includes(wanted))) return wanted;
+  return own ?? suggested[0] ?? null;
 }
 
 /** True if another small change than the undoing, on another line, passes all checks. */

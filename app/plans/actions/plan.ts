@@ -109,3 +109,29 @@ export const plan = defineAction<{ services: Services }, Fields>({
     return redirect(`/plans/${key}`);
   },
 });
+
+const classFields = z.object({ assignment: field.text(100), kind: field.list() });
+
+/** Begins to plan an exercise for each kind of mistake that a class makes most, each in a neutral program. */
+export const planOfClass = defineAction<{ services: Services }, z.output<typeof classFields>>({
+  intent: "of class",
+  schema: classFields,
+  does: async ({ services }, given) => {
+    const assignment = await findAssignment(services.database, given.assignment);
+    const kinds = [...new Set(given.kind)].filter((id) => findPattern(id)).slice(0, 10);
+    if (!assignment) return refused("This assignment is not there any more. Nothing was planned.");
+    if (kinds.length === 0) return refused("No kind of mistake was chosen that could be planted. Nothing was planned.");
+    const [model] = await listModels(services.database, assignment.key);
+    const language = findLanguage(model?.language ?? assignment.languages[0] ?? "python");
+    if (!language) return refused("The language of this assignment is not known here. Nothing was planned.");
+    const key = await startPlan(services, {
+      ...{ title: `Mistakes of “${assignment.title}”`, course: assignment.course, assignment: assignment.key },
+      ...{ language: language.id, file_name: language.mainName, program: Buffer.from(""), checks: [] },
+      wish: {
+        ...{ count: kinds.length, classes: [], level: null, pattern: null, kinds },
+        tasks: { classify: 2, point: 1, mend: 2 },
+      },
+    });
+    return redirect(`/plans/${key}`);
+  },
+});

@@ -21,7 +21,12 @@ export const toSheet = defineAction<{ services: Services; plan: Plan }, z.output
     if (chosen.length === 0) return refused("Choose at least one exercise that nothing speaks against.");
     const sheet = await addSheet(services.database, given.course, title);
     for (const [index, each] of chosen.entries()) {
-      const key = await addExercise(services.database, null, `${plan.title} ${index + 1}`, each.content);
+      const key = await addExercise(
+        services.database,
+        null,
+        plan.wish.kinds.length > 0 ? each.title : `${plan.title} ${index + 1}`,
+        each.content,
+      );
       await keepReasons(services.database, key, 0, []);
       await placeExercise(services.database, sheet, key);
     }
