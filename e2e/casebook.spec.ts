@@ -74,6 +74,8 @@ test("a pattern of one's own is kept with an example that ran; one that does not
   await expect(page.getByRole("alert")).toContainText("does the same as the right one");
   await expect(page.getByLabel("The right program")).toHaveValue("fare = 9\nprint(fare)\n");
   await page.getByRole("link", { name: "Go on with it" }).click();
+  await expect(page).toHaveURL(/\/patterns\/own\/\w+/);
+  await expect(page.getByRole("heading", { name: "Fare of yesterday" })).toBeVisible();
   await page.getByLabel("The same with the slip").fill("fare = 8\nprint(fare)\n");
   await page.getByRole("button", { name: /Keep it/ }).click();
   await expect(page.getByText("silent: a wrong result")).toBeVisible();

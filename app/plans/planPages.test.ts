@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
+import { insertAssignment } from "../../server/assignments/assignmentStore.ts";
 import { findPlan } from "../../server/exercises/planStore.ts";
 import { addCourse } from "../../server/people/courseStore.ts";
 import { setForStudents } from "../../server/sheets/setSheet.ts";
@@ -79,6 +80,21 @@ test.each([
 ])("%j is not planned, in words", async (form, words) => {
   const refused = await answered(plan({ ...wish, ...(form as Record<string, string>) }));
   expect(refused).toMatchObject({ ok: false, message: expect.stringContaining(words) });
+});
+
+test("each mistake of a class is planted in a neutral program; what cannot be is said", async () => {
+  const key = await insertAssignment(services.database.query, course, { title: "Deck loads", languages: ["python"] });
+  const form = (kind: string[]) => newPage.action(asked({}, { form: { intent: "of class", assignment: key, kind } }));
+  expect(await answered(form(["beautiful"]))).toMatchObject({ status: 422 });
+  const answer = await form(["own-name-misspelt", "limit-off-by-one", "semicolon-after-header"]);
+  if (!(answer instanceof Response)) throw new Error("not planned");
+  const planKey = answer.headers.get("Location")?.split("/").at(-1) ?? "";
+  await services.queue.settled();
+  const data = await planPage.loader(asked({ planKey }));
+  expect(data.planned.map((each) => each.pattern?.id).sort()).toEqual(["limit-off-by-one", "own-name-misspelt"]);
+  expect(data.planned.flatMap((each) => each.reasons)).toEqual([]);
+  expect(new Set(data.planned.map((each) => each.title)).size).toBe(2);
+  expect(data.plan.said.join(" ")).toContain("could not be planted in a neutral program in Python");
 });
 
 test("the page offers models, kinds of task and what was planned before", async () => {
