@@ -5,6 +5,7 @@ import { benchCasebook } from "./casebook.ts";
 import { benchClassroom } from "./classroom.ts";
 import { benchCollect } from "./collect.ts";
 import { benchDryRun } from "./dryRun.ts";
+import { benchExercises } from "./exercises.ts";
 import { benchLanguages } from "./languages.ts";
 import type { Measure } from "./measure.ts";
 import { benchMending } from "./mending.ts";
@@ -29,6 +30,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   classroom: benchClassroom,
   candidates: benchCandidates,
   mending: benchMending,
+  exercises: benchExercises,
   strength: benchStrength,
   proposals: benchProposals,
 };

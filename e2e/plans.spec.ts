@@ -59,7 +59,7 @@ test("exercises are planned from a model, set, sat by two, moderated together, r
 
   await page.goto(`${address}/marks`);
   await page.getByRole("link", { name: "All answers to Which kind of error is it?, exercise 1" }).click();
-  await expect(page.getByText(/2 answers, 1 of them different; 1 wait for you/)).toBeVisible();
+  await expect(page.getByText(/2 answers, 1 different; 1 waits for you/)).toBeVisible();
   await noBarriers(page);
   await expect(page.getByText("Suggested: 0.5")).toBeVisible();
   await page.getByRole("listitem", { name: "Answer of S-03, S-04" }).focus();

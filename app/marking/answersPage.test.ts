@@ -68,7 +68,7 @@ test("answers that say the same stand once, with what is suggested and why", asy
   const data = await page();
   expect(data.groups.map((group) => group.labels)).toEqual([["T-01", "T-03"], ["T-02"]]);
   const text = textOfPage(answersPage.default, data, `/sheets/${sheetKey}/answers/${taskKey}`);
-  expect(text).toContain("3 answers, 2 of them different; 2 wait for you.");
+  expect(text).toContain("3 answers, 2 different; 2 wait for you.");
   expect(text).toContain("Suggested: 0.5");
   expect(text).toContain("Give all 2");
 });

@@ -44,8 +44,8 @@ export default function AnswersToTask({ loaderData }: Route.ComponentProps) {
           </Link>
         </p>
         <p role="status">
-          {students} {students === 1 ? "answer" : "answers"}, {groups.length} of them different
-          {waiting > 0 ? `; ${waiting} wait for you` : ""}.
+          {students} {students === 1 ? "answer" : "answers"}, {groups.length} different
+          {waiting > 0 ? `; ${waiting} ${waiting === 1 ? "waits" : "wait"} for you` : ""}.
         </p>
       </header>
       {scheme.length > 0 && (
@@ -138,28 +138,31 @@ function ItemOfGroup({ group, item }: { group: GroupData; item: GroupData["items
       </p>
       <p className="note-small">{item.marker === "teacher" ? item.reason : inWords(item.reason)}</p>
       {waits && item.suggested !== null && <p className="note-small">Suggested: {item.suggested}</p>}
-      <div className="flex flex-wrap items-end gap-2">
-        <label className="text-sm">
-          Mark
-          <input
-            type="number"
-            name="earned"
-            min={0}
-            max={item.possible}
-            step={0.5}
-            defaultValue={item.earned ?? item.suggested ?? 0}
-            className="field w-20"
-            required
-          />
-        </label>
-        <label className="grow text-sm">
-          {waits ? "Word to the students" : "Reason"}
-          <input name="reason" className="field" required={!waits} />
-        </label>
-        <button className="press" type="submit" disabled={fetcher.state !== "idle"}>
-          Give {students > 1 ? `all ${students}` : "it"}
-        </button>
-      </div>
+      <details open={waits}>
+        <summary className="cursor-pointer text-sm text-steel-deep">{waits ? "Give the mark" : "Overrule"}</summary>
+        <div className="flex flex-wrap items-end gap-2">
+          <label className="text-sm">
+            Mark
+            <input
+              type="number"
+              name="earned"
+              min={0}
+              max={item.possible}
+              step={0.5}
+              defaultValue={item.earned ?? item.suggested ?? 0}
+              className="field w-20"
+              required
+            />
+          </label>
+          <label className="grow text-sm">
+            {waits ? "Word to the students" : "Reason"}
+            <input name="reason" className="field" required={!waits} />
+          </label>
+          <button className="press" type="submit" disabled={fetcher.state !== "idle"}>
+            Give {students > 1 ? `all ${students}` : "it"}
+          </button>
+        </div>
+      </details>
       {fetcher.data && <p role={fetcher.data.ok ? "status" : "alert"}>{fetcher.data.message}</p>}
     </fetcher.Form>
   );
