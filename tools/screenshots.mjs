@@ -79,15 +79,6 @@ await page.getByRole("columnheader", { name: "faults per program" }).waitFor();
 await save("casebook");
 await page.goto(`${base}/patterns/own-name-misspelt`);
 await save("pattern");
-await page.goto(`${base}/casebook/seen`);
-await page
-  .getByLabel("An error output")
-  .fill(
-    "Traceback (most recent call last):\n  File \"fares.py\", line 7, in <module>\n    print(frae)\nNameError: name 'frae' is not defined\n",
-  );
-await page.getByRole("button", { name: "Have I seen this?" }).click();
-await page.getByText("Seen before, the newest first").waitFor();
-await save("seen");
 await page.goto(`${base}/courses`);
 await page.getByRole("link", { name: "Kittiwake Crossing, two terms" }).click();
 await page.getByRole("link", { name: "Week by week" }).click();
@@ -101,12 +92,12 @@ await save("mistakes");
 await page.goto(`${base}/casebook`);
 await page.getByRole("link", { name: "Departures from Puffin Quay" }).click();
 await save("layers");
-await page.goto(`${base}/casebook`);
-await page.getByRole("link", { name: "Half fare up to 15" }).click();
-await page.getByRole("link", { name: "Dry run" }).click();
-await page.getByRole("link", { name: "Two runs side by side" }).click();
-await page.getByText("They part at step").waitFor();
-await save("beside");
+await page.goto(`${base}/plans/new`);
+await page.getByLabel("The model of an assignment").selectOption({ label: "Deck loads · Kittiwake Crossing, group 2" });
+await page.getByRole("button", { name: "Plan them" }).click();
+await page.getByText(/proven by runs/).waitFor({ timeout: 120_000 });
+await page.getByRole("checkbox", { name: "Deck loads 4" }).scrollIntoViewIfNeeded();
+await save("plan");
 await page.goto(`${base}/sheets`);
 await page.getByRole("link", { name: "Passenger list with numbers" }).click();
 await save("exercise");
@@ -115,6 +106,12 @@ await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click
 const code = await page.getByText("Sheet code").locator("strong").textContent();
 await page.getByRole("link", { name: "Mark book" }).click();
 await save("mark-book");
+await page
+  .getByRole("link", { name: /^All answers to Which kind of error/ })
+  .first()
+  .click();
+await page.getByText(/different/).waitFor();
+await save("answers");
 await page.goto(`${base}/courses`);
 await page.getByRole("link", { name: "Kittiwake Crossing, group 1" }).click();
 const personal = await page.getByRole("row", { name: /S-07/ }).getByRole("cell").nth(1).textContent();
