@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { Language } from "../languages/language.ts";
 import { lineTexts } from "../source/lines.ts";
 import { lineStarts, placed } from "../syntax/placed.ts";
-import { nodesOf, part } from "../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode, walk } from "../syntax/tree.ts";
 
 /**
  * One number of a program's data, changed for a check of its own: `line` is the text of its line (blanks at the ends aside),
@@ -17,29 +17,36 @@ export const dataChangeSchema = z.object({
 });
 export type DataChange = z.infer<typeof dataChangeSchema>;
 
-/** Numbers of data in a program: those that stand alone, or in a list, behind an assignment. */
-function numbersOfData(
-  language: Language,
-  text: string,
-): Array<{ from: number; to: number; name: string; line: number }> {
+type NumberOfData = { from: number; to: number; name: string; line: number; rank: number };
+
+/**
+ * Numbers in a program, those first that are data for sure: in a list, then what is put into a name once and never again, then
+ * others (what is given to a function, a part of a formula). A start of a sum or a count is none of them.
+ */
+function numbersOfData(language: Language, text: string): NumberOfData[] {
   const tree = language.syntax?.(text);
   if (!tree) return [];
   const starts = lineStarts(text);
-  return nodesOf(tree).flatMap((node) => {
-    if (node.kind !== "assignment") return [];
-    const value = part(node, "value");
-    const name = node.children[0]?.sign ?? "";
-    const numbers =
-      value?.kind === "number"
-        ? [value]
-        : value?.kind === "list"
-          ? nodesOf(value).filter((each) => each.kind === "number")
-          : [];
-    return numbers.map(({ from, to }) => ({
-      ...{ from, to, name },
-      line: starts.findLastIndex((start) => start <= from) + 1,
-    }));
+  const nodes = nodesOf(tree);
+  const nameOf = (node: SyntaxNode | undefined) =>
+    node?.kind === "index" ? (node.children[0]?.sign ?? "") : (node?.sign ?? "");
+  const targets = nodes.flatMap((node) => (node.kind === "assignment" ? [nameOf(node.children[0])] : []));
+  const oftenPut = new Set(targets.filter((name, at) => targets.indexOf(name) !== at));
+  const found: NumberOfData[] = [];
+  walk(tree, (node, around) => {
+    if (node.kind !== "number") return;
+    const put = around.findLast((each) => each.kind === "assignment");
+    const inList = around.some((each) => each.kind === "list");
+    const name = nameOf(put?.children[0]);
+    const alone = put !== undefined && part(put, "value") === node;
+    if (alone && oftenPut.has(name)) return;
+    // What a loop counts by, and a length in a declaration, belong to how it is done.
+    if (around.some((each) => each.role === "start" || each.role === "step" || each.role === "type")) return;
+    if (!inList && around.some((each) => each.kind === "index")) return;
+    const line = starts.findLastIndex((start) => start <= node.from) + 1;
+    found.push({ from: node.from, to: node.to, name, line, rank: inList ? 0 : alone ? 1 : 2 });
   });
+  return found;
 }
 
 /**
@@ -54,12 +61,13 @@ export function proposeDataChanges(
 ): DataChange[] {
   const lines = lineTexts(program);
   const found: DataChange[] = [];
-  for (const { from, to, name, line } of numbersOfData(language, program)) {
+  const all = numbersOfData(language, program);
+  for (const { from, to, name, line } of [...all].sort((one, other) => one.rank - other.rank)) {
     if (faulty.has(line)) continue;
     const text = program.slice(from, to);
     const number = Number(text);
     if (!Number.isFinite(number)) continue;
-    const which = numbersOfData(language, program).filter((each) => each.line === line && each.from < from).length;
+    const which = all.filter((each) => each.line === line && each.from < from).length;
     for (const other of [number + 3, number + 1])
       found.push({ line: (lines[line - 1] ?? "").trim(), name, which, from: text, to: String(other) });
   }

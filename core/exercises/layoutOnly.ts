@@ -34,7 +34,7 @@ export function withoutLayout(language: Language | undefined, program: string, a
   const indentCounts = language === undefined || language.writing?.blocks.by === "indentation";
   // Where a sign ends a statement, lines may be put together and apart.
   if (!indentCounts && (language.writing?.blocks.by === "braces" || language.writing?.blocks.by === "two words"))
-    return relaidHunks(language, program, answer);
+    return fewestChanges(program, [relaidHunks(language, program, answer), relaid(language, program, answer)]);
   const layout: Hunk[] = [];
   for (const hunk of findHunks(program, answer)) {
     const [before, after] = [tokensOf(language, hunk.before), tokensOf(language, hunk.after)];
@@ -54,6 +54,13 @@ export function withoutLayout(language: Language | undefined, program: string, a
   );
   const plain = tryHunks(program, whole) ?? answer;
   return indentCounts && language?.syntax ? withoutIndentation(language, program, plain) : plain;
+}
+
+/** Of some texts the one with the fewest lines that differ from a program's. */
+function fewestChanges(program: string, texts: readonly string[]): string {
+  const changed = (text: string) =>
+    findHunks(program, text).reduce((sum, hunk) => sum + Math.max(hunk.before.length, hunk.after.length), 0);
+  return [...texts].sort((one, other) => changed(one) - changed(other))[0] ?? program;
 }
 
 /** Every changed place laid out as the program is there. */

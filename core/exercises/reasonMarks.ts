@@ -78,13 +78,15 @@ const denial = /(?:\bnot|n['’]t|\bnever|\bno|\bwithout|\bnothing)\b[^.,;]{0,14
 
 /** A lack or a mistake that is said not to be there. */
 const noFault =
-  /(?:\bnot|n['’]t|\bnever|\bno)\s+(?:\w+\s+)?(?:wrong|incorrect|different|unexpected|missing|lacking|left out|forgotten|unclosed|misspel\w*)\b/i;
+  /(?:\bnot|n['’]t|\bnever|\bno)\s+(?:\w+\s+)?(?:wrong|incorrect|different|unexpected|missing|lacking|left out|forgotten|unclosed|misspel\w*)\b|\bno\s+\w+\s+(?:is|was)\s+(?:missing|wrong|left out|unclosed)\b/i;
 
 /** Whether an idea stands in a text, and is not denied there. */
 function found(text: string, { words }: Idea): boolean {
   return words.some((form) => {
     const match = form.exec(text);
-    if (!match || noFault.test(match[0])) return false;
+    if (!match) return false;
+    // With the words just before it, in which it may be denied.
+    if (noFault.test(text.slice(Math.max(0, match.index - 8), match.index + match[0].length + 14))) return false;
     // A form that holds its own denial means it.
     return new RegExp(`^${not}`, "i").test(match[0]) || !denial.test(text.slice(0, match.index));
   });

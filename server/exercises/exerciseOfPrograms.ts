@@ -80,16 +80,28 @@ async function faultsOf(services: Pick<Services, "toolchains">, content: Exercis
     return fault ? [fault] : [];
   }
   const atoms = findHunks(program, mended).flatMap(atomsOf);
+  // A statement that is moved is one fault: it goes in one place and comes in another.
+  const words = (lines: readonly string[]) => lines.map((line) => line.trim()).join("\n");
+  const moved = atoms.some((gone) =>
+    atoms.some(
+      (come) =>
+        come !== gone &&
+        gone.after.length === 0 &&
+        come.before.length === 0 &&
+        words(gone.before) === words(come.after),
+    ),
+  );
   const groups: Hunk[][] = [];
   let together: Hunk[] = [];
   for (const atom of atoms) {
     const alone =
-      atoms.length === 1 ||
-      (await failsAlone(
-        services,
-        content,
-        atoms.filter((each) => each !== atom),
-      ));
+      !moved &&
+      (atoms.length === 1 ||
+        (await failsAlone(
+          services,
+          content,
+          atoms.filter((each) => each !== atom),
+        )));
     if (alone) groups.push([atom]);
     else together.push(atom);
   }

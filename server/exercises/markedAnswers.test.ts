@@ -8,6 +8,7 @@ import { openTestServices } from "../testServices.ts";
 import { exerciseOfPrograms } from "./exerciseOfPrograms.ts";
 import { markAnswer } from "./markAnswers.ts";
 import { markedExercises } from "./markedAnswers.ts";
+import { moreMarkedExercises } from "./moreMarkedAnswers.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 beforeAll(async () => {
@@ -15,7 +16,9 @@ beforeAll(async () => {
 });
 afterAll(() => services.close());
 
-describe.each(markedExercises.map((each) => [each.name, each] as const))("%s", (_, exercise) => {
+const exercises = [...markedExercises, ...moreMarkedExercises];
+
+describe.each(exercises.map((each) => [each.name, each] as const))("%s", (_, exercise) => {
   let content: ExerciseContent;
   beforeAll(async () => {
     const language = findLanguage(exercise.language);
@@ -46,7 +49,10 @@ describe.each(markedExercises.map((each) => [each.name, each] as const))("%s", (
 
 test("every answer cites a rule that is written down, and there are enough of each sort", () => {
   const rules = readFileSync(join(import.meta.dirname, "../../docs/marks.md"), "utf8");
-  const all = markedExercises.flatMap(({ answers }) => answers);
+  const all = exercises.flatMap(({ answers }) => answers);
   for (const { rule, says } of all) expect(rules, says).toContain(`**${rule}**`);
   expect(all.length).toBeGreaterThanOrEqual(80);
+  const count = (about: string) => all.filter((each) => each.about === about).length;
+  expect(count("hides")).toBeGreaterThanOrEqual(40);
+  expect(count("unusual")).toBeGreaterThanOrEqual(40);
 });

@@ -24,7 +24,7 @@ export type MarkedExercise = {
 };
 
 /** A program with places replaced, one after another. */
-function put(program: string, ...changes: ReadonlyArray<readonly [string, string]>): { text: string } {
+export function put(program: string, ...changes: ReadonlyArray<readonly [string, string]>): { text: string } {
   return {
     text: changes.reduce((text, [from, to]) => {
       if (!text.includes(from)) throw new Error(`“${from}” is not in the program`);
@@ -33,14 +33,14 @@ function put(program: string, ...changes: ReadonlyArray<readonly [string, string
   };
 }
 
-const mend = (
+export const mend = (
   says: string,
   answer: { text: string },
   earned: number,
   rule: string,
   about?: MarkedAnswer["about"],
 ): MarkedAnswer => ({ task: "mend", says, answer, earned, rule, ...(about ? { about } : {}) });
-const table = (
+export const table = (
   says: string,
   rows: ReadonlyArray<Record<string, string>>,
   earned: number,
@@ -51,7 +51,7 @@ const table = (
   answer: { rows: rows.map((cells) => ({ cells })) },
   ...(about ? { about } : {}),
 });
-const predict = (
+export const predict = (
   says: string,
   output: string,
   earned: number,
@@ -62,11 +62,11 @@ const predict = (
   answer: { output, ending: "ends by itself" },
   ...(about ? { about } : {}),
 });
-const reason = (faultClass: string, text: string, earned: number, rule: string): MarkedAnswer => ({
+export const reason = (faultClass: string, text: string, earned: number, rule: string): MarkedAnswer => ({
   ...{ task: "classify", says: text, earned, rule },
   answer: { class: faultClass, reason: text },
 });
-const point = (says: string, lines: number[], earned: number, rule: string): MarkedAnswer => ({
+export const point = (says: string, lines: number[], earned: number, rule: string): MarkedAnswer => ({
   ...{ task: "point", says, earned, rule },
   answer: { lines },
 });

@@ -340,6 +340,11 @@ function simple(writer: Writer, node: SyntaxNode): void {
   if (node.kind === "assignment") {
     const target = node.children[0];
     const value = part(node, "value");
+    // A list that is written down is what it was in the recorded run.
+    if (value?.kind === "list" && namesIn(value).length === 0) {
+      list.push({ does: "take", reads: true, names: [] });
+      return;
+    }
     if (target?.kind === "name") {
       const name = target.sign ?? "";
       const type = writer.types.get(name) ?? null;

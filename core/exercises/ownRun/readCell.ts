@@ -24,6 +24,14 @@ export function readCell(language: Language, written: string, like?: Answer): An
     return items.some(isUnknown) ? unknown("") : { ...like, items: items as Known[] };
   }
   const read = literal(language, text);
+  if (isUnknown(read) && !like && /^[[({].*[\])}]$/s.test(text) && !/[[\](){}]/.test(text.slice(1, -1))) {
+    const items = text
+      .slice(1, -1)
+      .split(",")
+      .filter((piece) => piece.trim() !== "")
+      .map((piece) => readCell(language, piece));
+    return items.some(isUnknown) ? read : { kind: "many", type: "list", items: items as Known[] };
+  }
   if (!like || isUnknown(like) || isUnknown(read)) return read;
   if (like.kind === "real" && read.kind === "whole") return { ...like, value: Number(read.value) };
   if (like.kind === "whole" && read.kind === "real" && Number.isInteger(read.value))

@@ -51,9 +51,11 @@ const declaration: Builder = (pieces, { from, to }) => [
 ];
 
 const withFirstValue: Builder = (pieces, { from, to }) => {
-  const [target, value] = pieces.flatMap((piece) => piece.nodes);
+  // Between the name and its first value stand the sizes of an array.
+  const [target, ...others] = pieces.flatMap((piece) => piece.nodes);
+  const [sizes, value] = [others.slice(0, -1), others.at(-1)];
   const name = known(target);
-  const children = [...(name ? as("definition", [name]) : []), ...(value ? as("value", [value]) : [])];
+  const children = [...(name ? as("definition", [name]) : []), ...sizes, ...(value ? as("value", [value]) : [])];
   return [{ kind: "assignment", from, to, sign: "=", children }];
 };
 
