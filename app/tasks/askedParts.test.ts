@@ -17,7 +17,7 @@ const context: MakeContext = {
   ...{ exercise, run: async () => ({ notRun: "not asked", unknown: false }) },
   record: async () => ({ notRun: "not asked" }),
 };
-const drawn = ["purpose", "runs", "message", "statements", "steps", "improve"];
+const drawn = ["purpose", "runs", "reading", "statements", "steps", "improve"];
 
 test("every kind of task has its parts, and no parts are of no kind", () => {
   expect(allTaskParts.map(({ kind }) => kind)).toEqual(taskKinds.map(({ kind }) => kind));
@@ -41,5 +41,5 @@ test.each(drawn)("%s: form, paper and answer say what is asked and what was said
   expect(printed.length).toBeGreaterThan(60);
   const answer = renderToStaticMarkup(createElement(Answer, { compared: kind.compare(made, model, exercise) }));
   expect(answer).toMatch(kind.model ? /<strong>/ : /cars &amp; lorries/);
-  if (name === "message") expect(blank).toContain("dekc");
+  if (name === "reading") expect(blank).toContain("dekc");
 });

@@ -3,10 +3,10 @@ import { define } from "./define/parts.ts";
 import { improve } from "./improve/parts.ts";
 import { input } from "./input/parts.ts";
 import { mend } from "./mend/parts.ts";
-import { message } from "./message/parts.ts";
 import { point } from "./point/parts.ts";
 import { predict } from "./predict/parts.ts";
 import { purpose } from "./purpose/parts.ts";
+import { reading } from "./reading/parts.ts";
 import { runs } from "./runs/parts.ts";
 import { statements } from "./statements/parts.ts";
 import { steps } from "./steps/parts.ts";
@@ -15,7 +15,7 @@ import { trace } from "./trace/parts.ts";
 
 /** What the pages show of every kind of task; a new one is one folder and one line here. */
 export const allTaskParts: readonly AnyTaskParts[] = [
-  ...[purpose, runs, classify, define, message, statements, point, steps, input],
+  ...[purpose, runs, classify, define, reading, statements, point, steps, input],
   ...[predict, trace, mend, improve],
 ];
 

@@ -5,10 +5,10 @@ import { define } from "./tasks/define.ts";
 import { improve } from "./tasks/improve.ts";
 import { input } from "./tasks/input.ts";
 import { mend } from "./tasks/mend.ts";
-import { message } from "./tasks/message.ts";
 import { point } from "./tasks/point.ts";
 import { predict } from "./tasks/predict.ts";
 import { purpose } from "./tasks/purpose.ts";
+import { reading } from "./tasks/reading.ts";
 import { runs } from "./tasks/runs.ts";
 import { statements } from "./tasks/statements.ts";
 import { steps } from "./tasks/steps.ts";
@@ -16,7 +16,7 @@ import { traceTable } from "./tasks/trace.ts";
 
 /** Every kind of task, in the order in which they are asked; a new one is one file and one line here. */
 export const taskKinds: readonly TaskKind[] = [
-  ...[purpose, runs, classify, define, message, statements, point, steps, input],
+  ...[purpose, runs, classify, define, reading, statements, point, steps, input],
   ...[predict, traceTable, mend, improve],
 ];
 

@@ -18,7 +18,7 @@ if cars >= 10:
     bill = bill - 5
 print("Bill", bill)
 `;
-const kindsAsked = ["purpose", "runs", "message", "statements", "point", "input", "improve"];
+const kindsAsked = ["purpose", "runs", "reading", "statements", "point", "input", "improve"];
 
 beforeAll(async () => {
   services = await openTestServices();
@@ -34,7 +34,7 @@ beforeAll(async () => {
     ...{ ignorePrompts: false, files: {} },
   }));
   for (const [name, program] of Object.entries(faulty)) {
-    const tasks = kindsAsked.map((kind) => ({ kind, marks: kind === "message" ? 3 : 2 }));
+    const tasks = kindsAsked.map((kind) => ({ kind, marks: kind === "reading" ? 3 : 2 }));
     const order = {
       language: python,
       fileName: "crossing.py",
@@ -67,7 +67,7 @@ test("a kind is asked only where it makes sense", () => {
   const kinds = (name: string) => content(name).tasks.map((task) => task.kind);
   expect(kinds("logic")).toEqual(["purpose", "runs", "statements", "point", "input", "improve"]);
   expect(kinds("runtime")).toEqual(kindsAsked);
-  expect(kinds("syntax")).toEqual(["purpose", "runs", "message", "statements", "point", "improve"]);
+  expect(kinds("syntax")).toEqual(["purpose", "runs", "reading", "statements", "point", "improve"]);
 });
 
 describe("a right, a half-right and a wrong answer of each", () => {
@@ -83,12 +83,12 @@ describe("a right, a half-right and a wrong answer of each", () => {
     ["logic", "input", { texts: { input: "10" } }, [0]],
     [
       "runtime",
-      "message",
+      "reading",
       { texts: { what: "the name bil is not known", where: "line 6", not: "what was meant" } },
       [null, 1, null],
     ],
-    ["runtime", "message", { texts: { what: "the name bil is not known", where: "3", not: "" } }, [null, 0, 0]],
-    ["syntax", "message", { texts: {} }, [0, 0, 0]],
+    ["runtime", "reading", { texts: { what: "the name bil is not known", where: "3", not: "" } }, [null, 0, 0]],
+    ["syntax", "reading", { texts: {} }, [0, 0, 0]],
     ["logic", "purpose", { texts: { text: "It works out what cars pay." } }, [null]],
     ["logic", "purpose", { texts: { text: "  " } }, [0]],
     ["logic", "improve", { texts: { text: "Say what the bill is for." } }, [null]],

@@ -32,8 +32,8 @@ test.each(with12.flatMap((language) => wanted(neutralOf(language.id).length).map
     const language = with12.find((each) => each.id === id);
     const program = neutralOf(id)[at];
     if (!language || !program) throw new Error("no program");
-    const checks = await checksOfProgram(services, language, language.mainName, program.program, inputsOf(id, program));
-    expect(checks.length).toBe(inputsOf(id, program).length);
+    const checks = await checksOfProgram(services, language, language.mainName, program.program, inputsOf(program));
+    expect(checks.length).toBe(inputsOf(program).length);
     if (!process.env.BENT_NAIL_LONG) return;
     const strength = await measureStrength(services.toolchains, {
       ...{

@@ -128,7 +128,7 @@ async function ofKind(services: Services, language: Language, pattern: string, u
     if (plantsOf(pattern, language, each.program).length === 0 || Date.now() > until) continue;
     const { title, program } = each;
     const fileName = language.mainName;
-    const checks = await checksOfProgram(services, language, fileName, program, inputsOf(language.id, each));
+    const checks = await checksOfProgram(services, language, fileName, program, inputsOf(each));
     const { planted } = await plantFaults(services.toolchains, {
       ...{ language, fileName, program, checks, count: 1, pattern, seconds: Math.max(2, (until - Date.now()) / 1000) },
     });

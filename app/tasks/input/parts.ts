@@ -1,5 +1,5 @@
-import type { FieldsCompared, FieldsView } from "../../../core/exercises/tasks/asked.ts";
-import { FieldsAnswer, FieldsForm, FieldsPaper } from "../asked/Fields.tsx";
+import type { FieldsCompared, FieldsView } from "../../../core/exercises/asked.ts";
+import { FieldsAnswer, FieldsForm, FieldsPaper } from "../Fields.tsx";
 import { defineTaskParts } from "../taskParts.ts";
 
 export const input = defineTaskParts<FieldsView, FieldsCompared, unknown>({

@@ -1,5 +1,5 @@
-import type { ChoicesCompared, ChoicesView } from "../../../core/exercises/tasks/asked.ts";
-import { ChoicesAnswer, ChoicesForm, ChoicesPaper } from "../asked/Choices.tsx";
+import type { ChoicesCompared, ChoicesView } from "../../../core/exercises/asked.ts";
+import { ChoicesAnswer, ChoicesForm, ChoicesPaper } from "../Choices.tsx";
 import { defineTaskParts } from "../taskParts.ts";
 
 export const steps = defineTaskParts<ChoicesView, ChoicesCompared, unknown>({

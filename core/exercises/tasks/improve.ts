@@ -1,4 +1,4 @@
-import { textKind } from "./words.ts";
+import { textKind } from "../textKind.ts";
 
 /** Say what would make a program better. */
 export const improve = textKind({

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { consoleText } from "../../outcome/outcome.ts";
+import { type FieldsAnswer, type FieldsCompared, type FieldsView, fieldsAnswerSchema } from "../asked.ts";
 import { defineTaskKind, type ItemMark, type MarkContext } from "../taskKind.ts";
-import { type FieldsAnswer, type FieldsCompared, type FieldsView, fieldsAnswerSchema } from "./asked.ts";
 
 const schema = z.object({
   ...{ key: z.string(), kind: z.literal("input"), marks: z.number().int().min(1) },

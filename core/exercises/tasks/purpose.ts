@@ -1,4 +1,4 @@
-import { textKind } from "./words.ts";
+import { textKind } from "../textKind.ts";
 
 /** Say what a program is for. */
 export const purpose = textKind({

@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { refusedSymptom } from "../../verdict/verdict.ts";
+import { type ChoicesAnswer, type ChoicesCompared, type ChoicesView, choicesAnswerSchema, yesOrNo } from "../asked.ts";
 import type { ExerciseContent } from "../exercise.ts";
 import { defineTaskKind, type ItemMark } from "../taskKind.ts";
-import { type ChoicesAnswer, type ChoicesCompared, type ChoicesView, choicesAnswerSchema, yesOrNo } from "./asked.ts";
 
 const schema = z.object({ key: z.string(), kind: z.literal("runs"), marks: z.number().int().min(2) });
 

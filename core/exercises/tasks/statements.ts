@@ -1,13 +1,13 @@
 import { z } from "zod";
-import type { ExerciseContent } from "../exercise.ts";
-import { defineTaskKind, type ItemMark } from "../taskKind.ts";
 import {
   type ChoicesAnswer,
   type ChoicesCompared,
   type ChoicesView,
   choicesAnswerSchema,
   trueOrFalse,
-} from "./asked.ts";
+} from "../asked.ts";
+import type { ExerciseContent } from "../exercise.ts";
+import { defineTaskKind, type ItemMark } from "../taskKind.ts";
 
 const statementSchema = z.object({ says: z.string(), holds: z.boolean(), because: z.string() });
 const schema = z.object({

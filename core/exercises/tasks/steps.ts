@@ -1,9 +1,9 @@
 import { diffArrays } from "diff";
 import { z } from "zod";
 import type { FaultClass } from "../../verdict/verdict.ts";
+import type { Choice, ChoicesAnswer, ChoicesCompared, ChoicesView } from "../asked.ts";
+import { choicesAnswerSchema } from "../asked.ts";
 import { defineTaskKind, type ItemMark } from "../taskKind.ts";
-import type { Choice, ChoicesAnswer, ChoicesCompared, ChoicesView } from "./asked.ts";
-import { choicesAnswerSchema } from "./asked.ts";
 
 const schema = z.object({
   ...{ key: z.string(), kind: z.literal("steps"), marks: z.number().int().min(1) },

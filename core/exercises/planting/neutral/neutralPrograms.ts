@@ -27,14 +27,9 @@ const inputsByTitle: Readonly<Record<string, readonly string[]>> = {
   "Lanes of the deck": ["3 3", "4 2", "1 4", "5 5", "0 3"],
   "Waiting times in order": ["10", "14", "27", "28", "3"],
 };
-const pythonInputs: Readonly<Record<string, readonly string[]>> = {
-  "Bills of a family": ["3 14 yes 15 no 40 yes", "0", "1 15 yes", "2 14 no 3 yes"],
-  "On the passenger list": ["Gull", "Tern", "Auk", "Puffin"],
-};
-
 /** The inputs with which a neutral program is checked, a line for each value. */
-export function inputsOf(language: string, { title }: Neutral): string[] {
-  const own = (language === "python" ? pythonInputs[title] : undefined) ?? inputsByTitle[title] ?? [""];
+export function inputsOf({ title, inputs }: Neutral): string[] {
+  const own = inputs ?? inputsByTitle[title] ?? [""];
   return own.map((values) => (values === "" ? "" : `${values.replaceAll(" ", "\n")}\n`));
 }
 

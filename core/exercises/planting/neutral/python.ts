@@ -123,6 +123,8 @@ export const pythonNeutral: readonly Neutral[] = [
         total = total + fare_for(age, card)
     print("Total:", total)
   `,
+    ["3 14 yes 15 no 40 yes", "0", "1 15 yes", "2 14 no 3 yes"],
+    ["3 14 yes 15 no 40 yes", "0", "1 15 yes", "2 14 no 3 yes"],
   ),
   neutral(
     4,
@@ -142,6 +144,8 @@ export const pythonNeutral: readonly Neutral[] = [
     else:
         print(wanted, "is not on the list")
   `,
+    ["Gull", "Tern", "Auk", "Puffin"],
+    ["Gull", "Tern", "Auk", "Puffin"],
   ),
   neutral(
     5,

@@ -1,6 +1,6 @@
-import { type FieldsCompared, type FieldsView, fieldsAnswerSchema } from "../../../core/exercises/tasks/asked.ts";
-import { WritingLines } from "../../print/PrintPage.tsx";
-import type { FormProps } from "../taskParts.ts";
+import { type FieldsCompared, type FieldsView, fieldsAnswerSchema } from "../../core/exercises/asked.ts";
+import { WritingLines } from "../print/PrintPage.tsx";
+import type { FormProps } from "./taskParts.ts";
 
 /** Questions that are answered in words, or in lines of text. */
 export function FieldsForm({ view, answer, fixed, change }: FormProps<FieldsView>) {

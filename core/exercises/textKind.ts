@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { defineTaskKind, type ItemMark } from "../taskKind.ts";
 import { type FieldsAnswer, type FieldsCompared, type FieldsView, fieldsAnswerSchema } from "./asked.ts";
+import { defineTaskKind, type ItemMark } from "./taskKind.ts";
 
 /** A kind of task that asks for one text, which nobody but the teacher reads. */
 export function textKind<Kind extends string>(own: { kind: Kind; title: string; asks: string; lookFor: string }) {

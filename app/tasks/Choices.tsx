@@ -1,6 +1,6 @@
-import { type ChoicesCompared, type ChoicesView, choicesAnswerSchema } from "../../../core/exercises/tasks/asked.ts";
-import { useCourseWords } from "../../components/marks.tsx";
-import type { FormProps } from "../taskParts.ts";
+import { type ChoicesCompared, type ChoicesView, choicesAnswerSchema } from "../../core/exercises/asked.ts";
+import { useCourseWords } from "../components/marks.tsx";
+import type { FormProps } from "./taskParts.ts";
 
 /** Questions that are answered by choosing, each of them once. */
 export function ChoicesForm({ view, answer, fixed, change, taskKey, exercise }: FormProps<ChoicesView>) {

@@ -1,8 +1,8 @@
 import { z } from "zod";
+import { type FieldsAnswer, type FieldsCompared, type FieldsView, fieldsAnswerSchema } from "../asked.ts";
 import { defineTaskKind, type ItemMark } from "../taskKind.ts";
-import { type FieldsAnswer, type FieldsCompared, type FieldsView, fieldsAnswerSchema } from "./asked.ts";
 
-const schema = z.object({ key: z.string(), kind: z.literal("message"), marks: z.number().int().min(3) });
+const schema = z.object({ key: z.string(), kind: z.literal("reading"), marks: z.number().int().min(3) });
 
 const fields: FieldsView["fields"] = [
   { name: "what", says: "What does the message say, in your own words?", rows: 2 },
@@ -24,8 +24,8 @@ function carriers(message: string): string[] {
 }
 
 /** Read a message: what it says, where the mistake is, what it does not say. */
-export const message = defineTaskKind({
-  kind: "message",
+export const reading = defineTaskKind({
+  kind: "reading",
   title: "Read the message",
   schema,
   answerSchema: fieldsAnswerSchema,
@@ -38,7 +38,7 @@ export const message = defineTaskKind({
     if (!fault || fault.message === "")
       return "Reading a message cannot be asked: no tool says anything of this fault.";
     if (fault.faultyLines.length === 0) return "Reading a message cannot be asked: no faulty line is marked yet.";
-    return { key, kind: "message", marks: Math.max(3, marks) };
+    return { key, kind: "reading", marks: Math.max(3, marks) };
   },
   view: (_, { faults }): FieldsView => ({ shown: faults[0]?.message ?? "", fields }),
   rule: (task) => {
