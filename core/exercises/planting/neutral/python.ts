@@ -124,7 +124,6 @@ export const pythonNeutral: readonly Neutral[] = [
     print("Total:", total)
   `,
     ["3 14 yes 15 no 40 yes", "0", "1 15 yes", "2 14 no 3 yes"],
-    ["3 14 yes 15 no 40 yes", "0", "1 15 yes", "2 14 no 3 yes"],
   ),
   neutral(
     4,
@@ -144,7 +143,6 @@ export const pythonNeutral: readonly Neutral[] = [
     else:
         print(wanted, "is not on the list")
   `,
-    ["Gull", "Tern", "Auk", "Puffin"],
     ["Gull", "Tern", "Auk", "Puffin"],
   ),
   neutral(
