@@ -1,5 +1,5 @@
 import { spawnSync } from "node:child_process";
-import { traceTaskSchema } from "../core/exercises/tasks/trace.ts";
+import { traceTaskSchema } from "../core/exercises/traceTask.ts";
 import { findLanguage } from "../core/languages/languages.ts";
 import { checksOfProgram } from "../server/exercises/checksOfProgram.ts";
 import { exerciseOfPrograms } from "../server/exercises/exerciseOfPrograms.ts";

@@ -3,7 +3,7 @@ import { basename } from "node:path";
 import { createInterface } from "node:readline";
 import { type Command, InvalidArgumentError } from "commander";
 import { taskKinds } from "../core/exercises/taskKinds.ts";
-import { traceTaskSchema } from "../core/exercises/tasks/trace.ts";
+import { traceTaskSchema } from "../core/exercises/traceTask.ts";
 import { answerLineSchema, type ExerciseFile, exerciseFormat, readExerciseFile } from "../core/formats/exerciseFile.ts";
 import { exerciseOfPrograms } from "../server/exercises/exerciseOfPrograms.ts";
 import { markAnswer } from "../server/exercises/markAnswers.ts";

@@ -1,7 +1,7 @@
 import type { NewCase } from "../core/cases/case.ts";
 import type { ExerciseContent } from "../core/exercises/exercise.ts";
 import { proposeNames } from "../core/exercises/names.ts";
-import { rowsOf, traceTaskSchema } from "../core/exercises/tasks/trace.ts";
+import { rowsOf, traceTaskSchema } from "../core/exercises/traceTask.ts";
 import { python } from "../core/languages/python/python.ts";
 import { consoleText } from "../core/outcome/outcome.ts";
 import { insertAssignment, setHandIn } from "../server/assignments/assignmentStore.ts";

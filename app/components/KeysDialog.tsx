@@ -26,6 +26,10 @@ const onGroups: readonly KeyRow[] = [
   { keys: "G", does: "work through them one by one" },
   { keys: "U", does: "undo what was decided last" },
 ];
+const onAnswers: readonly KeyRow[] = [
+  { keys: "0 to 9", does: "give the answer that you are at that mark, for its first item that waits" },
+  { keys: "H", does: "a half more" },
+];
 const inDryRun: readonly KeyRow[] = [
   { keys: "N", does: "next line" },
   { keys: "B", does: "back" },
@@ -46,6 +50,7 @@ export function KeysDialog() {
     ...everywhere,
     ...(onCase && !inRoom ? onListing : []),
     ...(pathname === "/alike" ? onGroups : []),
+    ...(/^\/sheets\/[^/]+\/answers\//.test(pathname) ? onAnswers : []),
     ...(inRoom || (onCase && query.get("leaf") === "trace") ? inDryRun : []),
   ];
 

@@ -8,6 +8,7 @@ import { useLetterKeys } from "../components/useLetterKeys.ts";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/answersPage.ts";
 import { decide } from "./actions/decide.ts";
+import { MarkFields } from "./MarkFields.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "All answers to a task · Bent Nail" }];
 
@@ -122,47 +123,13 @@ function Group({ group, kind }: { group: GroupData; kind: string }) {
 
 function ItemOfGroup({ group, item }: { group: GroupData; item: GroupData["items"][number] }) {
   const fetcher = useFetcher<Reply>();
-  const inWords = useCourseWords();
-  const waits = item.earned === null;
   const students = group.labels.length;
   return (
     <fetcher.Form method="post" className="grid gap-1">
       <input type="hidden" name="intent" value="decide" />
       <input type="hidden" name="group" value={group.key} />
       <input type="hidden" name="item" value={item.item} />
-      <p>
-        <strong>
-          {item.item}: {waits ? "waits for you" : `${item.earned} of ${item.possible}`}
-        </strong>
-        {item.marker === "teacher" && <span className="note-small"> by you</span>}
-      </p>
-      <p className="note-small">{item.marker === "teacher" ? item.reason : inWords(item.reason)}</p>
-      {waits && item.suggested !== null && <p className="note-small">Suggested: {item.suggested}</p>}
-      <details open={waits}>
-        <summary className="cursor-pointer text-sm text-steel-deep">{waits ? "Give the mark" : "Overrule"}</summary>
-        <div className="flex flex-wrap items-end gap-2">
-          <label className="text-sm">
-            Mark
-            <input
-              type="number"
-              name="earned"
-              min={0}
-              max={item.possible}
-              step={0.5}
-              defaultValue={item.earned ?? item.suggested ?? 0}
-              className="field w-20"
-              required
-            />
-          </label>
-          <label className="grow text-sm">
-            {waits ? "Word to the students" : "Reason"}
-            <input name="reason" className="field" required={!waits} />
-          </label>
-          <button className="press" type="submit" disabled={fetcher.state !== "idle"}>
-            Give {students > 1 ? `all ${students}` : "it"}
-          </button>
-        </div>
-      </details>
+      <MarkFields mark={item} press={students > 1 ? `Give all ${students}` : "Give"} />
       {fetcher.data && <p role={fetcher.data.ok ? "status" : "alert"}>{fetcher.data.message}</p>}
     </fetcher.Form>
   );

@@ -2,11 +2,11 @@ import { data, Link, useFetcher } from "react-router";
 import { type MarkedSitting, type MarkedTask, markedSitting } from "../../server/results/markedSitting.ts";
 import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { act, type Reply } from "../actions.ts";
-import { useCourseWords } from "../components/marks.tsx";
 import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/page.ts";
 import { sittingActions } from "./actions/list.ts";
+import { MarkFields } from "./MarkFields.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Marks of a student · Bent Nail" }];
 
@@ -81,50 +81,13 @@ export default function MarkSitting({ loaderData }: Route.ComponentProps) {
 
 function ItemForm({ task, item }: { task: MarkedTask; item: MarkedTask["items"][number] }) {
   const fetcher = useFetcher<Reply>();
-  const inWords = useCourseWords();
   const scheme = task.scheme.find((each) => each.item === item.item);
-  const waits = item.earned === null;
   return (
     <fetcher.Form method="post" className="grid gap-1">
       <input type="hidden" name="intent" value="give" />
       <input type="hidden" name="task" value={task.key} />
       <input type="hidden" name="item" value={item.item} />
-      <p>
-        <strong>
-          {item.item}: {waits ? "waits for you" : `${item.earned} of ${item.possible}`}
-        </strong>
-        {item.marker === "teacher" && (
-          <span className="note-small"> by you{item.former > 0 ? ", the former mark is kept" : ""}</span>
-        )}
-      </p>
-      <p className="note-small">{item.marker === "teacher" ? item.reason : inWords(item.reason)}</p>
-      {waits && item.suggested !== null && <p className="note-small">Suggested: {item.suggested}</p>}
-      {scheme && <p className="note-small whitespace-pre-wrap">Scheme: {inWords(scheme.words)}</p>}
-      <details open={waits}>
-        <summary className="cursor-pointer text-sm text-steel-deep">{waits ? "Give the mark" : "Overrule"}</summary>
-        <div className="flex items-end gap-2">
-          <label className="text-sm">
-            Mark
-            <input
-              type="number"
-              name="earned"
-              min={0}
-              max={item.possible}
-              step={0.5}
-              defaultValue={item.earned ?? item.suggested ?? 0}
-              className="field w-20"
-              required
-            />
-          </label>
-          <label className="grow text-sm">
-            {waits ? "Word to the student" : "Reason"}
-            <input name="reason" className="field" required={!waits} />
-          </label>
-          <button className="press" type="submit">
-            Give
-          </button>
-        </div>
-      </details>
+      <MarkFields mark={item} former={item.former} says={scheme?.words} press="Give" />
       {fetcher.data && !fetcher.data.ok && <p role="alert">{fetcher.data.message}</p>}
     </fetcher.Form>
   );

@@ -60,7 +60,7 @@ export function alignRows(table: Alignment, answer: readonly WrittenRow[]): Foll
     : align(key.length, answer.length, agreement);
 
   const noted: Noted[] = [];
-  const result: Followed = { slips: 0, right: 0, open: 0, turns: 0, notation: false, noted, absorbed: 0 };
+  const result: Followed = { slips: 0, right: 0, open: 0, notation: false, noted, absorbed: 0 };
   const own = new Map<string, string>();
   const standing = new Map<string, string>();
   const lastPaired = pairs.findLastIndex((row) => row !== null);

@@ -1,6 +1,6 @@
 import { diffArrays } from "diff";
 import { atomsOf } from "../fixes/atoms.ts";
-import { applyHunks, findHunks, type Hunk } from "../fixes/hunks.ts";
+import { findHunks, type Hunk, hunksIfTheyFit } from "../fixes/hunks.ts";
 import type { Language } from "../languages/language.ts";
 import { splitLines } from "../source/lines.ts";
 import type { SyntaxNode } from "../syntax/tree.ts";
@@ -52,7 +52,7 @@ export function withoutLayout(language: Language | undefined, program: string, a
   const whole = findHunks(program, answer).flatMap((hunk) =>
     layout.includes(hunk) ? [] : atomsOf(hunk).filter((atom) => !layout.some((each) => isSameAtom(each, atom))),
   );
-  const plain = tryHunks(program, whole) ?? answer;
+  const plain = hunksIfTheyFit(program, whole) ?? answer;
   return indentCounts && language?.syntax ? withoutIndentation(language, program, plain) : plain;
 }
 
@@ -71,7 +71,7 @@ function relaidHunks(language: Language, program: string, given: string): string
     const text = relaid(language, hunk.before.join(""), hunk.after.join(""));
     return { ...hunk, after: splitLines(text).map((line) => line.text + line.end) };
   });
-  return tryHunks(program, hunks) ?? answer;
+  return hunksIfTheyFit(program, hunks) ?? answer;
 }
 
 /** Lines that are those of the program but for the blanks around them, as they are there. */
@@ -94,14 +94,6 @@ function withIndentationOf(program: string, answer: string): string {
 const isSameAtom = (one: Hunk, other: Hunk) =>
   one.start === other.start && one.before.join() === other.before.join() && one.after.join() === other.after.join();
 
-function tryHunks(program: string, hunks: readonly Hunk[]): string | null {
-  try {
-    return applyHunks(program, hunks);
-  } catch {
-    return null;
-  }
-}
-
 /** Lines that are only indented otherwise are as they were, if the program's pieces lie in one another all the same. */
 function withoutIndentation(language: Language, program: string, answer: string): string {
   const { syntax } = language;
@@ -110,7 +102,7 @@ function withoutIndentation(language: Language, program: string, answer: string)
   const isIndented = (atom: Hunk) =>
     atom.before.length === 1 && atom.after.length === 1 && atom.before[0]?.trim() === atom.after[0]?.trim();
   if (!atoms.some(isIndented)) return answer;
-  const plain = tryHunks(
+  const plain = hunksIfTheyFit(
     program,
     atoms.filter((atom) => !isIndented(atom)),
   );

@@ -1,5 +1,5 @@
 import { atomsOf } from "../fixes/atoms.ts";
-import { applyHunks, findHunks, type Hunk } from "../fixes/hunks.ts";
+import { findHunks, type Hunk, hunksIfTheyFit } from "../fixes/hunks.ts";
 import { splitLines } from "../source/lines.ts";
 import type { ExerciseFault } from "./exercise.ts";
 
@@ -53,11 +53,7 @@ export function programForFault(
   const others = faults
     .flatMap((fault, at) => (at === index ? [] : fault.hunks))
     .filter((hunk) => !own.some((each) => touches(each, hunk) && overlaps(each, hunk)));
-  try {
-    return applyHunks(program, [...others, ...own]);
-  } catch {
-    return null;
-  }
+  return hunksIfTheyFit(program, [...others, ...own]);
 }
 
 /** True if two hunks take up a same line or insert at the same gap. */

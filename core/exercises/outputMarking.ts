@@ -144,6 +144,54 @@ function inCommon(one: readonly string[], other: readonly string[]): number {
   }).length;
 }
 
+/** What is wanted of an output: its values in order, and what tells them from the words beside them. */
+type WantedOutput = {
+  values: string[];
+  /** Lines that are a value as a whole, and such as say nothing that was worked out. */
+  wholeLines: ReadonlySet<string>;
+  fixedLines: ReadonlySet<string>;
+  fixedWords: ReadonlySet<string>;
+};
+
+const bareWord = (word: string) => word.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
+
+function wantedOf({ lines }: OutputParts): WantedOutput {
+  const hasValues = lines.some((line) => line.values.length > 0 || !line.always);
+  const isWhole = (line: OutputLine) => line.values.length === 0 && (!line.always || !hasValues);
+  const others = lines.filter((line) => !isWhole(line));
+  const wordsBeside = others.flatMap((line) =>
+    line.text.split(" ").filter((word) => !line.values.some((each) => word.includes(each))),
+  );
+  return {
+    values: lines.flatMap((line) => (isWhole(line) ? [value(line.text)] : line.values.map(value))),
+    wholeLines: new Set(lines.filter(isWhole).map((line) => value(line.text))),
+    fixedLines: new Set(others.filter((line) => line.values.length === 0).map((line) => line.text)),
+    fixedWords: new Set(wordsBeside.map(bareWord)),
+  };
+}
+
+/** The values that a written line has, right or wrong; words beside them are none. */
+function valuesWritten(line: string, wanted: WantedOutput, parts: OutputParts): string[] {
+  if (wanted.wholeLines.has(value(line))) return [value(line)];
+  if (wanted.fixedLines.has(line)) return [];
+  const same = parts.lines.find((each) => each.text === line);
+  if (same) return same.values.map(value);
+  const found: string[] = [];
+  let isOther = false;
+  for (const word of line.split(" ")) {
+    const bare = value(word.replace(/^[,;:]+|[,;:.]+$/g, ""));
+    // A number with something around it (a unit, a sign of money) is looked at without that.
+    const number = value(/[+-]?(?:\d+(?:\.\d+)?|\.\d+)/.exec(bare)?.[0] ?? bare);
+    if (wanted.values.includes(bare)) found.push(bare);
+    else if (/\d/.test(bare)) {
+      if (wanted.values.includes(number)) found.push(number);
+      else if (!wanted.fixedWords.has(bareWord(word))) found.push(bare);
+    } else isOther ||= !wanted.fixedWords.has(bareWord(word));
+  }
+  // Where lines are values, a line of other words stands for one that is wrong.
+  return isOther && found.length === 0 && wanted.wholeLines.size > 0 ? [value(line)] : found;
+}
+
 /**
  * Marks a predicted output. Values share all of it: what was worked out, and lines of fixed words that not every run writes
  * (they say which way the run went). Prompts neither earn nor cost; a value too many takes half of one away; the right values in
@@ -151,54 +199,12 @@ function inCommon(one: readonly string[], other: readonly string[]): number {
  */
 export function markOutput(parts: OutputParts, written: string, message: string): OutputMark {
   const own = ownLines(written, parts, message);
-  const hasValues = parts.lines.some((line) => line.values.length > 0 || !line.always);
-  /** A line that is a value as a whole. */
-  const isWhole = (line: OutputLine) => line.values.length === 0 && (!line.always || !hasValues);
-  const fixedLines = parts.lines.filter((line) => line.values.length === 0 && !isWhole(line)).map((line) => line.text);
-  const wanted = parts.lines.flatMap((line) => (isWhole(line) ? [value(line.text)] : line.values.map(value)));
-  const found: string[] = [];
-  const wholeLines = new Set(parts.lines.filter(isWhole).map((line) => value(line.text)));
-  const fixedWords = new Set(
-    parts.lines
-      .flatMap((line) =>
-        isWhole(line) ? [] : line.text.split(" ").filter((word) => !line.values.some((each) => word.includes(each))),
-      )
-      .map((word) => word.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "")),
-  );
-  const wantedSet = new Set(wanted);
-  const numbers = new Set(wanted.filter((each) => /^[+-]?[\d.]/.test(each)));
-  for (const line of own) {
-    if (wholeLines.has(value(line))) {
-      found.push(value(line));
-      continue;
-    }
-    if (fixedLines.includes(line)) continue;
-    const same = parts.lines.find((each) => each.text === line);
-    if (same) {
-      found.push(...same.values.map(value));
-      continue;
-    }
-    for (const word of line.split(" ")) {
-      const bare = word.replace(/^[,;:]+|[,;:.]+$/g, "");
-      if (wantedSet.has(value(bare))) found.push(value(bare));
-      else if (/\d/.test(bare)) {
-        // A number with something around it (a unit, a sign of money) is looked at without that.
-        const number = /[+-]?(?:\d+(?:\.\d+)?|\.\d+)/.exec(bare)?.[0] ?? bare;
-        const plain = bare.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
-        if (numbers.has(value(number))) found.push(value(number));
-        else if (!fixedWords.has(plain)) found.push(value(bare));
-      } else if (wholeLines.size > 0 && wantedSet.has(value(line))) found.push(value(line));
-    }
-    // Words that are no number and none of the values: a whole line of them stands for one wrong value where lines are values.
-    const words = line
-      .split(" ")
-      .filter((word) => !/\d/.test(word) && !fixedWords.has(word.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "")));
-    if (wholeLines.size > 0 && words.length > 0 && !line.split(" ").some((word) => wantedSet.has(value(word))))
-      found.push(value(line));
-  }
+  const key = wantedOf(parts);
+  const wanted = key.values;
+  const found = own.flatMap((line) => valuesWritten(line, key, parts));
   const of = wanted.length;
   if (of === 0) {
-    const nothing = found.length === 0 && own.every((line) => fixedLines.includes(line));
+    const nothing = found.length === 0 && own.every((line) => key.fixedLines.has(line));
     return {
       ...{ share: nothing ? 1 : 0, wordsDiffer: false, right: 0, of: 0 },
       reason: nothing ? "No value is printed, as you said." : "Nothing of this is printed.",

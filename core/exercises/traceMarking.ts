@@ -63,16 +63,16 @@ export function markTraceTable(table: TableToMark, answer: readonly WrittenRow[]
   };
 }
 
-/** One way to read a table: what it came to, and what of it was moved. */
-type Reading = { followed: Followed; moved: number; throughout: string[] };
+/** One way to read a table: what it came to, and what was done throughout, each of which is a slip. */
+type Reading = { followed: Followed; throughout: string[] };
 
 /**
  * Cells that a reading earns. What is missing because of a decision that was taken otherwise costs nothing; but no more is
  * forgiven than was written and is right, so that an empty table earns nothing.
  */
-function earnedBy({ followed, moved }: Reading, all: number, table: TableToMark) {
+function earnedBy({ followed, throughout }: Reading, all: number, table: TableToMark) {
   const wanted = all - followed.absorbed;
-  const slips = followed.slips + moved + (table.notationCounts && followed.notation ? 1 : 0);
+  const slips = followed.slips + throughout.length + (table.notationCounts && followed.notation ? 1 : 0);
   const cells = Math.max(0, Math.min(wanted - slips - followed.open, 2 * followed.right));
   return { wanted, slips, cells, share: wanted <= 0 ? 1 : cells / wanted };
 }
@@ -84,23 +84,35 @@ function byPlaces(
   answer: readonly WrittenRow[],
   options: FollowOptions,
 ): Reading[] {
-  const read = (shifts: Shifts, throughout: string[]): Reading[] => {
-    const followed = followPlaces(run, table.key, answer, options, shifts);
-    return followed ? [{ followed, moved: throughout.length, throughout }] : [];
-  };
+  const read = (shifts: Shifts, throughout: string[]): Reading =>
+    movedBack({ followed: followPlaces(run, table.key, answer, options, shifts), throughout }, shifts);
   const plain = read({}, []);
   // A slip or two are no shift.
-  if ((plain[0]?.followed.slips ?? 0) < 3) return plain;
+  if (plain.followed.slips < 3) return [plain];
   const all = (by: number) => Object.fromEntries(table.columns.map((column) => [column, by]));
-  const words = (by: number) => `a row too ${by > 0 ? "late" : "early"}`;
-  const title = (column: string) => table.variables.find(({ key }) => key === column)?.title ?? column;
   return [
-    ...plain,
-    ...[1, -1].flatMap((by) => read(all(by), [`all values stand ${words(by)}`])),
-    ...[1, -1].flatMap((by) =>
-      table.columns.flatMap((column) => read({ [column]: by }, [`the values of ${title(column)} stand ${words(by)}`])),
-    ),
+    plain,
+    ...[1, -1].map((by) => read(all(by), [`all values stand ${rowTooFar(by)}`])),
+    ...eachColumn(table, (column, by, words) => read({ [column]: by }, [words])),
   ];
+}
+
+const rowTooFar = (by: number) => `a row too ${by > 0 ? "late" : "early"}`;
+
+/** Something for each column moved by a row, later and earlier, with the words for that. */
+function eachColumn<Made>(table: TableToMark, make: (column: string, by: number, words: string) => Made): Made[] {
+  return table.columns.flatMap((column) => {
+    const title = table.variables.find(({ key }) => key === column)?.title ?? column;
+    return [1, -1].map((by) => make(column, by, `the values of ${title} stand ${rowTooFar(by)}`));
+  });
+}
+
+/** What was noted of moved columns, at the rows in which the student wrote. */
+function movedBack({ followed, throughout }: Reading, shifts: Shifts): Reading {
+  const noted = followed.noted.map((each) =>
+    each.written === null ? each : { ...each, written: each.written + (shifts[each.column] ?? 0) },
+  );
+  return { followed: { ...followed, noted }, throughout };
 }
 
 /** Rows are the student's own: a row for each line, change or pass. */
@@ -110,11 +122,11 @@ function byRows(
   answer: readonly WrittenRow[],
   options: FollowOptions,
 ): Reading[] {
-  const read = (rows: readonly WrittenRow[], throughout: string[], passes = false): Reading[] => {
+  const read = (rows: readonly WrittenRow[], shifts: Shifts, throughout: string[], passes = false): Reading[] => {
     const followed = followRows(run, table.key, rows, { ...options, passes });
-    return followed ? [{ followed, moved: throughout.length, throughout }] : [];
+    return followed ? [movedBack({ followed, throughout }, shifts)] : [];
   };
-  const plain = read(answer, []);
+  const plain = read(answer, {}, []);
   if ((plain[0]?.followed.slips ?? 0) < 2) return plain;
   const moved = (column: string, by: number) =>
     Array.from({ length: answer.length + 1 }, (_, row) => {
@@ -123,15 +135,10 @@ function byRows(
       const cell = answer[row + by]?.cells[column];
       return { cells: cell === undefined ? cells : { ...cells, [column]: cell } };
     });
-  const title = (column: string) => table.variables.find(({ key }) => key === column)?.title ?? column;
   return [
     ...plain,
-    ...read(answer, [], true),
-    ...table.columns.flatMap((column) =>
-      [1, -1].flatMap((by) =>
-        read(moved(column, by), [`the values of ${title(column)} stand a row too ${by > 0 ? "late" : "early"}`]),
-      ),
-    ),
+    ...read(answer, {}, [], true),
+    ...eachColumn(table, (column, by, words) => read(moved(column, by), { [column]: by }, [words])).flat(),
   ];
 }
 
@@ -149,7 +156,7 @@ function byAlignment(table: TableToMark, answer: readonly WrittenRow[]): Reading
     });
     return value !== null && sameValue(value, cell, table.reading);
   };
-  return { followed: alignRows({ ...table, follows }, answer), moved: 0, throughout: [] };
+  return { followed: alignRows({ ...table, follows }, answer), throughout: [] };
 }
 
 /** The verdicts by row of the answer, with the row of the key that each was laid beside. */

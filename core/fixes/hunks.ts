@@ -53,6 +53,22 @@ export function applyHunks(text: string, hunks: readonly Hunk[]): string {
   return lines.join("");
 }
 
+/** The text with the hunks applied; null where they do not fit it or one another. */
+export function hunksIfTheyFit(text: string, hunks: readonly Hunk[]): string | null {
+  try {
+    return applyHunks(text, hunks);
+  } catch {
+    return null;
+  }
+}
+
+/** The lines (1-based, of the text before) that hunks are about: those that go, or the line above what is only put in. */
+export function linesOfHunks(hunks: readonly Hunk[]): number[] {
+  return hunks.flatMap((hunk) =>
+    hunk.before.length > 0 ? hunk.before.map((_, index) => hunk.start + index) : [Math.max(1, hunk.start - 1)],
+  );
+}
+
 /**
  * Where the lines of the before text went: for each 1-based before-line its after-line, or null if it was taken out.
  * Index 0 is unused.

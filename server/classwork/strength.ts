@@ -12,7 +12,7 @@ import { sayEdit } from "../../core/edits/words.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { consoleText, type Limits, type Outcome, type ProgramFiles } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
-import { runProgram, runVariants, usualLimits } from "../judge/run.ts";
+import { quickLimits, runProgram, runVariants, usualLimits } from "../judge/run.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 
 /** How many small changes of a model are tried, and how many inputs where no check notices one. */
@@ -141,8 +141,7 @@ export async function measureStrength(toolchains: Toolchains, request: StrengthR
   if (!first) return end("The model could not be run.");
   if (!first.finished) return end("The model does not come to its end with the first check.");
   const start = toolchains.find(language.id)?.startSeconds ?? 1;
-  const seconds = Math.min(usualLimits.cpuSeconds, Math.max(0.1 + start, (first.milliseconds * 4) / 1000));
-  const limits: Limits = { ...usualLimits, cpuSeconds: seconds, wallSeconds: seconds * 2.5, outputBytes: 64 << 10 };
+  const limits = quickLimits(first.milliseconds, start, 64 << 10);
   /** True if a changed program shows something else than the model; null where that could not be told. */
   const differs = async (
     program: string,

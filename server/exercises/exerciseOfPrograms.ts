@@ -1,7 +1,7 @@
 import type { ExerciseCheck, ExerciseContent, ExerciseFault } from "../../core/exercises/exercise.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import { atomsOf } from "../../core/fixes/atoms.ts";
-import { applyHunks, findHunks, type Hunk } from "../../core/fixes/hunks.ts";
+import { findHunks, type Hunk, hunksIfTheyFit, linesOfHunks } from "../../core/fixes/hunks.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { messageOf } from "../../core/verdict/words.ts";
 import { judgeProgram } from "../judge/judge.ts";
@@ -21,9 +21,6 @@ export type ProgramsOrder = {
   /** Kinds of task with their marks, in the order wanted; null: the usual marks. */
   tasks: ReadonlyArray<{ kind: string; marks: number | null }>;
 };
-
-const linesOf = (hunk: Hunk) =>
-  hunk.before.length > 0 ? hunk.before.map((_, index) => hunk.start + index) : [Math.max(1, hunk.start - 1)];
 
 /** Makes an exercise of a program and its mended one, every key from a run; `surprises` says what could not be asked. */
 export async function exerciseOfPrograms(
@@ -119,12 +116,12 @@ async function faultsOf(services: Pick<Services, "toolchains">, content: Exercis
   const faults: ExerciseFault[] = [];
   for (const group of groups) {
     const others = atoms.filter((each) => !group.includes(each));
-    const text = tryApply(program, others);
+    const text = hunksIfTheyFit(program, others);
     const fault = await faultAs(services, content, text ?? program, group);
     faults.push(
       fault ?? {
         ...{ class: "logic", symptom: "", message: "", reportedLine: null, hunks: group },
-        faultyLines: group.flatMap(linesOf),
+        faultyLines: linesOfHunks(group),
       },
     );
   }
@@ -134,21 +131,13 @@ async function faultsOf(services: Pick<Services, "toolchains">, content: Exercis
 
 const shows = { syntax: 0, runtime: 1, logic: 2 } as const;
 
-function tryApply(program: string, hunks: readonly Hunk[]): string | null {
-  try {
-    return applyHunks(program, hunks);
-  } catch {
-    return null;
-  }
-}
-
 /** Whether a program with only the other changes made still fails a check. */
 async function failsAlone(
   services: Pick<Services, "toolchains">,
   content: ExerciseContent,
   others: readonly Hunk[],
 ): Promise<boolean> {
-  const text = tryApply(content.program, others);
+  const text = hunksIfTheyFit(content.program, others);
   if (text === null) return false;
   for (const check of content.checks) {
     if (check.expected === null) continue;
@@ -182,7 +171,7 @@ async function faultAs(
       ...{ class: judgement.class, symptom: judgement.symptom, hunks },
       message: judgement.diagnostic && judgement.class !== "logic" ? messageOf(judgement.diagnostic) : "",
       reportedLine: judgement.reportedLine,
-      faultyLines: hunks.length > 0 ? hunks.flatMap(linesOf) : judgement.leads.slice(0, 1).map(({ line }) => line),
+      faultyLines: hunks.length > 0 ? linesOfHunks(hunks) : judgement.leads.slice(0, 1).map(({ line }) => line),
     };
   }
   return found && { ...found, noticed: { by, of: content.checks.length } };

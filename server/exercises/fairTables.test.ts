@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { type ExerciseContent, exerciseContentSchema } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
-import { rowsOf, type TraceAnswer, type TraceTask, traceTaskSchema } from "../../core/exercises/tasks/trace.ts";
 import { testExercise } from "../../core/exercises/testExercise.ts";
+import { rowsOf, type TraceAnswer, type TraceTask, traceTaskSchema } from "../../core/exercises/traceTask.ts";
 import { openTestServices } from "../testServices.ts";
 import { makeContext } from "./makeExercise.ts";
 

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
-import { rowsOf, traceTable, traceTaskSchema } from "../../core/exercises/tasks/trace.ts";
+import { traceTable } from "../../core/exercises/tasks/trace.ts";
+import { rowsOf, traceTaskSchema } from "../../core/exercises/traceTask.ts";
 import { collectCase, findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { saveCheck } from "../judge/checks.ts";
 import { decideClass } from "../judge/decisions.ts";

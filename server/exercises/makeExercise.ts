@@ -3,7 +3,7 @@ import type { ExerciseContent, ExerciseFault } from "../../core/exercises/exerci
 import { type Replacement, replaceNames } from "../../core/exercises/names.ts";
 import type { MakeContext } from "../../core/exercises/taskKind.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
-import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
+import { findHunks, type Hunk, linesOfHunks } from "../../core/fixes/hunks.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { messageOf } from "../../core/verdict/words.ts";
 import { versionOf, type WholeCase, withAllFiles } from "../cases/caseStore.ts";
@@ -65,16 +65,12 @@ function faultsOf(
     faultyLines: lines,
     hunks,
   });
-  const linesOf = (hunks: readonly Hunk[]) =>
-    hunks.flatMap((hunk) =>
-      hunk.before.length > 0 ? hunk.before.map((_, index) => hunk.start + index) : [Math.max(1, hunk.start - 1)],
-    );
   const separable = mended !== null && layers.every((layer) => layer.first_fix !== null && layer.first_fix.length > 0);
   if (separable) {
     return layers.map((layer) => {
       const hunks = renamed(layer.first_fix ?? []);
       const marked = markedLines(found, layer);
-      return faultFrom(layer, hunks, marked.length > 0 ? marked : linesOf(hunks));
+      return faultFrom(layer, hunks, marked.length > 0 ? marked : linesOfHunks(hunks));
     });
   }
   const whole = mended === null ? [] : findHunks(program, mended);
@@ -84,7 +80,7 @@ function faultsOf(
     faultFrom(
       firstLayer,
       hunks,
-      firstLayer.faulty_lines.length > 0 ? firstLayer.faulty_lines.map((place) => place.line) : linesOf(hunks),
+      firstLayer.faulty_lines.length > 0 ? firstLayer.faulty_lines.map((place) => place.line) : linesOfHunks(hunks),
     ),
   ];
 }

@@ -1,7 +1,7 @@
 import type { ExerciseContent, Task } from "../../core/exercises/exercise.ts";
 import type { ItemMark } from "../../core/exercises/taskKind.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
-import { traceAnswerSchema, traceTaskSchema } from "../../core/exercises/tasks/trace.ts";
+import { traceAnswerSchema, traceTaskSchema } from "../../core/exercises/traceTask.ts";
 import type { AnswerLine, MarkLine } from "../../core/formats/exerciseFile.ts";
 import type { Services } from "../services.ts";
 import { makeContext } from "./makeExercise.ts";

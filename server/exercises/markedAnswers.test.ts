@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
-import { traceTaskSchema } from "../../core/exercises/tasks/trace.ts";
+import { traceTaskSchema } from "../../core/exercises/traceTask.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { openTestServices } from "../testServices.ts";
 import { exerciseOfPrograms } from "./exerciseOfPrograms.ts";

@@ -3,6 +3,7 @@ import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { levelOf } from "../../core/exercises/level.ts";
 import { inputsOf, neutralOf } from "../../core/exercises/planting/neutral/neutralPrograms.ts";
 import type { PlantedFault } from "../../core/exercises/planting/planted.ts";
+import { contentOf } from "../../core/exercises/planting/plantedExercise.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { findPattern } from "../../core/patterns/patterns.ts";
@@ -18,7 +19,7 @@ import { checksOfProgram } from "./checksOfProgram.ts";
 import { makeHiddenChecks } from "./hiddenChecks.ts";
 import { makeContext } from "./makeExercise.ts";
 import { addPlan, findPlan, keepPlan, type NewPlan, notePlan, type Plan, type Planned } from "./planStore.ts";
-import { contentOf, plantFaults } from "./plantFaults.ts";
+import { plantFaults } from "./plantFaults.ts";
 import { selfCheck } from "./selfCheck.ts";
 
 /** The longest time that planting takes, in seconds. */

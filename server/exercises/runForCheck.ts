@@ -1,6 +1,7 @@
 import { compareOutput } from "../../core/assignments/compareOutput.ts";
 import type { ExerciseCheck, ExerciseContent } from "../../core/exercises/exercise.ts";
 import type { CheckRun } from "../../core/exercises/taskKind.ts";
+import type { Outcome } from "../../core/outcome/outcome.ts";
 import { languageOf } from "../judge/judge.ts";
 import { type ProgramRun, runProgram } from "../judge/run.ts";
 import type { Services } from "../services.ts";
@@ -33,7 +34,14 @@ export async function runForCheck(
   if (ran.unknown !== null) return { notRun: ran.unknown, unknown: true };
   if (!ran.outcome) return { notRun: ran.notRun ?? "It was not run.", unknown: false };
   const { outcome } = ran;
+  return { outcome, passes: outcome.finished && isIntended(outcome, check) };
+}
+
+/** Whether what came out is what a check intends, by its rules of comparing; true where it intends nothing. */
+export function isIntended(
+  outcome: Outcome,
+  check: Pick<ExerciseCheck, "expected" | "ignorePrompts" | "pieces" | "comparison">,
+): boolean {
   const rules = check.comparison ?? (check.ignorePrompts ? { prompts: "ignored" as const } : {});
-  const same = check.expected === null || compareOutput(outcome.console, check.pieces ?? check.expected, rules).same;
-  return { outcome, passes: outcome.finished && same };
+  return check.expected === null || compareOutput(outcome.console, check.pieces ?? check.expected, rules).same;
 }

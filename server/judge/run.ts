@@ -64,6 +64,20 @@ export function longLimits(limits: Limits = usualLimits): Limits {
   return { ...limits, cpuSeconds: longRunSeconds, wallSeconds: longRunSeconds * 1.5 };
 }
 
+/**
+ * The limits of a run that shall cost its own time only, where it loops or floods: a few times what the program itself took
+ * (`slowest`, in milliseconds) beside what its translator needs to start.
+ */
+export function quickLimits(slowest: number, startSeconds: number, outputBytes: number): Limits {
+  const seconds = Math.min(usualLimits.cpuSeconds, Math.max(0.1 + startSeconds, (slowest * 4) / 1000));
+  return {
+    ...usualLimits,
+    cpuSeconds: seconds,
+    wallSeconds: Math.min(usualLimits.wallSeconds, seconds * 2.5),
+    outputBytes: Math.min(usualLimits.outputBytes, outputBytes),
+  };
+}
+
 /** A language's translator with its version, or why its programs are not run here. */
 export async function translatorFor(
   toolchains: Toolchains,

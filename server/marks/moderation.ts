@@ -12,7 +12,7 @@ export type AnswerGroup = {
   key: string;
   compared: unknown;
   labels: string[];
-  items: Array<Pick<Mark, "item" | "earned" | "possible" | "suggested" | "reason" | "marker">>;
+  items: Array<Pick<Mark, "item" | "earned" | "possible" | "suggested" | "reason" | "marker" | "scheme">>;
   waits: boolean;
 };
 

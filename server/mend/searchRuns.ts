@@ -8,7 +8,7 @@ import { ochiai } from "../../core/leads/spectrum.ts";
 import type { Limits, Outcome, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { suggestVerdict, type Verdict } from "../../core/verdict/verdict.ts";
 import { type Judged, judgeProgram, type Policies } from "../judge/judge.ts";
-import { recordProgram, runProgram, runVariants, usualLimits } from "../judge/run.ts";
+import { quickLimits, recordProgram, runProgram, runVariants, usualLimits } from "../judge/run.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 import type { FoundFix } from "./foundFix.ts";
 import { gather } from "./gather.ts";
@@ -173,7 +173,7 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
       const known = request.judged?.[at];
       const ran = known?.outcome
         ? { reach: reachOf(known.judgement, known.outcome), outcome: known.outcome }
-        : await reach(original, at, at === 0 ? rootLimits : quickLimits(slowest, startSeconds, longest));
+        : await reach(original, at, at === 0 ? rootLimits : quickLimits(slowest, startSeconds, outputFor(longest)));
       if (!ran) return null;
       reaches.push(ran.reach);
       outcomes.push(ran.outcome);
@@ -198,7 +198,7 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
         );
     const steps = judged.trace?.steps ?? [];
     const { leads, reportedLine: reported } = judged.judgement;
-    const quick = quickLimits(slowest, startSeconds, longest);
+    const quick = quickLimits(slowest, startSeconds, outputFor(longest));
     const ran = new Set(steps.filter((step) => step.file === 0).map((step) => step.line));
     if (steps.length === 0) return { reaches, reported, leads, quick };
     const spectrum = ochiai([{ passes: false, lines: ran }, ...(await passingRuns(reaches))]);
@@ -225,13 +225,5 @@ function mostTogether(seconds: number, together: number): number {
   return Math.max(4, Math.min(together, Math.round(12.8 / Math.max(0.2, seconds))));
 }
 
-/** A candidate that loops or floods costs its own time only: a few times what the program itself took. */
-function quickLimits(slowest: number, start: number, longest: number): Limits {
-  const seconds = Math.min(usualLimits.cpuSeconds, Math.max(0.1 + start, (slowest * 4) / 1000));
-  return {
-    ...usualLimits,
-    cpuSeconds: seconds,
-    wallSeconds: Math.min(usualLimits.wallSeconds, seconds * 2.5),
-    outputBytes: Math.min(usualLimits.outputBytes, longest * 8 + (16 << 10)),
-  };
-}
+/** How much a candidate may print where the program itself printed `longest` bytes. */
+const outputFor = (longest: number) => longest * 8 + (16 << 10);

@@ -1,4 +1,4 @@
-import type { TraceCompared } from "../../../core/exercises/tasks/trace.ts";
+import type { TraceCompared } from "../../../core/exercises/traceTask.ts";
 import { TraceHead } from "../../components/TraceHead.tsx";
 
 const verdictWords = {

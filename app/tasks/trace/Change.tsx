@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { TraceKey } from "../../../core/exercises/tasks/trace.ts";
+import type { TraceKey } from "../../../core/exercises/traceTask.ts";
 import { headingsOf, headingText } from "../../../core/trace/headings.ts";
 import { TraceHead } from "../../components/TraceHead.tsx";
 import type { ChangeProps } from "../taskParts.ts";

@@ -1,4 +1,4 @@
-import { type TraceView, traceAnswerSchema } from "../../../core/exercises/tasks/trace.ts";
+import { type TraceView, traceAnswerSchema } from "../../../core/exercises/traceTask.ts";
 import { TraceHead } from "../../components/TraceHead.tsx";
 import { MendedProgram, TypedIn } from "../shown.tsx";
 import type { FormProps } from "../taskParts.ts";

@@ -1,4 +1,4 @@
-import type { TraceKey } from "../../../core/exercises/tasks/trace.ts";
+import type { TraceKey } from "../../../core/exercises/traceTask.ts";
 import { PrintedTraceTable } from "../../print/PrintPage.tsx";
 
 /** The filled table. */

@@ -1,4 +1,4 @@
-import type { TraceView } from "../../../core/exercises/tasks/trace.ts";
+import type { TraceView } from "../../../core/exercises/traceTask.ts";
 import { PrintedTraceTable } from "../../print/PrintPage.tsx";
 import { PrintedRun } from "../shown.tsx";
 

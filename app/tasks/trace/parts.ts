@@ -1,4 +1,4 @@
-import type { TraceCompared, TraceKey, TraceView } from "../../../core/exercises/tasks/trace.ts";
+import type { TraceCompared, TraceKey, TraceView } from "../../../core/exercises/traceTask.ts";
 import { defineTaskParts } from "../taskParts.ts";
 import { Answer } from "./Answer.tsx";
 import { Change } from "./Change.tsx";

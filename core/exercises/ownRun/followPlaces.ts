@@ -29,7 +29,7 @@ export function followPlaces(
   answer: readonly WrittenRow[],
   options: FollowOptions,
   shifts: Shifts = {},
-): Followed | null {
+): Followed {
   const written = shifted(cellsThatCount(answer, options), options, shifts);
   const shown = new Set(options.columns);
   const off = (row: number, column: string) => {

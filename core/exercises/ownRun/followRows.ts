@@ -125,7 +125,6 @@ function onward(run: RecordedRun, key: readonly KeyRow[], from: Way, options: Fo
           ...way,
           place: { ...place, at: truth ? ways.holds : ways.fails },
           cost: way.cost + cost,
-          turns: way.turns + cost,
           decisions: way.decisions + 1,
           diverged: way.diverged || run.decisions[way.decisions] !== truth,
         },

@@ -1,48 +1,8 @@
-import { calledName, namesIn } from "../../edits/places.ts";
 import type { Language } from "../../languages/language.ts";
-import { commonLibrary } from "../../languages/writing.ts";
 import { lineAt, lineStarts } from "../../syntax/placed.ts";
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
-
-/**
- * What a program does, one small thing after another; places are indexes in the list. `line` begins a row of the trace
- * table. `take` stands for what is not worked out here (a read, a call of the program's own): it is taken from the
- * recorded run. `print` has the values that are printed, without fixed texts.
- */
-export type Instruction =
-  | { does: "line"; line: number }
-  | { does: "assign"; name: string; sign: string; value: string | null; type: string | null }
-  | { does: "element"; name: string; place: string; value: string }
-  | { does: "take"; reads: boolean; names: readonly string[] }
-  | { does: "print"; values: readonly string[]; fixed: readonly string[] }
-  | { does: "decide"; condition: string; holds: number; fails: number }
-  | { does: "count"; loop: number; name: string; start: string; limit: string; step: 1 | -1 }
-  | { does: "each"; loop: number; name: string; source: Source }
-  | { does: "next"; loop: number; holds: number; fails: number }
-  | { does: "item"; loop: number }
-  | { does: "go"; to: number }
-  | { does: "lost" }
-  | { does: "end" };
-
-/** What a loop goes through: the numbers of a range (its bounds as expressions), or what an expression holds. */
-export type Source =
-  | { kind: "range"; start: string | null; limit: string; step: string | null; inclusive: boolean }
-  | { kind: "items"; of: string };
-
-/** A program as instructions, for what its main part does. */
-export type Instructions = { list: readonly Instruction[]; mainFunction: string | null };
-
-type Writer = {
-  language: Language;
-  text: string;
-  starts: readonly number[];
-  list: Instruction[];
-  loops: number;
-  own: ReadonlySet<string>;
-  types: Map<string, string>;
-  /** Where `break` and `continue` of the loop around go, filled in when that is known. */
-  around: Array<{ leave: Array<{ to: number }>; again: Array<{ to: number }> }>;
-};
+import type { Instruction, Instructions, Writer } from "./instruction.ts";
+import { simple, source, sourceOf } from "./simpleStatement.ts";
 
 /** The main part of a program: the function that it starts with, or what stands outside of functions. */
 function mainOf(tree: SyntaxNode): { body: readonly SyntaxNode[]; name: string | null } {
@@ -82,7 +42,6 @@ export function instructionsOf(language: Language, text: string): Instructions |
   return { list: writer.list, mainFunction: name };
 }
 
-const source = (writer: Writer, node: SyntaxNode): string => writer.text.slice(node.from, node.to);
 const line = (writer: Writer, node: SyntaxNode): void => {
   writer.list.push({ does: "line", line: lineAt(writer.starts, node.from) });
 };
@@ -288,86 +247,4 @@ function each(writer: Writer, node: SyntaxNode): void {
   const number = writer.loops++;
   writer.list.push({ does: "each", loop: number, name: target.sign ?? "", source: sourceOf(writer, from) });
   goesRound(writer, node, number);
-}
-
-function sourceOf(writer: Writer, node: SyntaxNode): Source {
-  const text = (at: SyntaxNode | undefined) => (at ? source(writer, at) : null);
-  const given = node.children.filter((child) => child.role === "argument");
-  const [first, second, third] = given;
-  if (node.kind === "call" && calledName(node) === writer.language.writing?.countingCall && first)
-    return second
-      ? { kind: "range", start: text(first), limit: source(writer, second), step: text(third), inclusive: false }
-      : { kind: "range", start: null, limit: source(writer, first), step: null, inclusive: false };
-  const [left, right] = [part(node, "left"), part(node, "right")];
-  if (node.kind === "binary" && node.sign === ":" && left && right) {
-    const [from, step] = [part(left, "left"), part(left, "right")];
-    if (left.kind === "binary" && left.sign === ":" && from && step)
-      return {
-        ...{ kind: "range", start: source(writer, from), limit: source(writer, right) },
-        ...{ step: source(writer, step), inclusive: true },
-      };
-    return { kind: "range", start: source(writer, left), limit: source(writer, right), step: null, inclusive: true };
-  }
-  return { kind: "items", of: source(writer, node) };
-}
-
-/** What a printing call prints: the values, and the fixed texts around them. */
-function printed(writer: Writer, node: SyntaxNode, found: { values: string[]; fixed: string[] }): void {
-  if (node.kind === "text") {
-    if (node.children.length > 0) for (const child of node.children) printed(writer, child, found);
-    else found.fixed.push(source(writer, node));
-    return;
-  }
-  const joins = node.kind === "binary" && nodesOf(node).some((each) => each.kind === "text");
-  if (joins || node.kind === "group") for (const child of node.children) printed(writer, child, found);
-  else if (node.kind !== "number") found.values.push(source(writer, node));
-  else found.fixed.push(source(writer, node));
-}
-
-function simple(writer: Writer, node: SyntaxNode): void {
-  const { list, language, own } = writer;
-  const library = language.writing?.library ?? commonLibrary;
-  if (node.kind === "name") return;
-  const calls = nodesOf(node).filter((each) => each.kind === "call");
-  const reads = calls.some((call) => library.reads(calledName(call)));
-  const take = () => {
-    list.push({ does: "take", reads, names: namesIn(node) });
-  };
-  if (reads || calls.some((call) => own.has(calledName(call)))) {
-    take();
-    return;
-  }
-  if (node.kind === "assignment") {
-    const target = node.children[0];
-    const value = part(node, "value");
-    // A list that is written down is what it was in the recorded run.
-    if (value?.kind === "list" && namesIn(value).length === 0) {
-      list.push({ does: "take", reads: true, names: [] });
-      return;
-    }
-    if (target?.kind === "name") {
-      const name = target.sign ?? "";
-      const type = writer.types.get(name) ?? null;
-      const sign = node.sign ?? "=";
-      list.push({ does: "assign", name, sign, value: value ? source(writer, value) : null, type });
-      return;
-    }
-    const [object, place, further] = target?.kind === "index" ? target.children : [];
-    if (object?.kind === "name" && place && !further && value && /^:?=$/.test(node.sign ?? "")) {
-      list.push({
-        ...{ does: "element", name: object.sign ?? "", place: source(writer, place), value: source(writer, value) },
-      });
-      return;
-    }
-    take();
-    return;
-  }
-  if (node.kind === "call" && library.prints(calledName(node))) {
-    const found = { values: [] as string[], fixed: [] as string[] };
-    for (const argument of node.children)
-      if (argument.role === "argument" && argument.kind !== "assignment") printed(writer, argument, found);
-    list.push({ does: "print", ...found });
-    return;
-  }
-  take();
 }

@@ -4,7 +4,7 @@ import { expressionTree } from "../../expressions/readExpression.ts";
 import type { Answer } from "../../expressions/rules.ts";
 import type { Language } from "../../languages/language.ts";
 import { nodesOf } from "../../syntax/tree.ts";
-import type { Instructions } from "./instructions.ts";
+import type { Instructions } from "./instruction.ts";
 
 /** A loop that goes through something: its elements, which comes next, and whether its variable counts up by itself. */
 type Round = { name: string; items: readonly Answer[]; next: number; counts: boolean };

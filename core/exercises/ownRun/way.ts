@@ -22,8 +22,6 @@ export type Followed = {
   slips: number;
   right: number;
   open: number;
-  /** Decisions that were taken otherwise than the own values say; they are among the slips. */
-  turns: number;
   /** True if a value that is right is written in another way than the key's. */
   notation: boolean;
   noted: Noted[];
@@ -72,7 +70,6 @@ export type Way = {
   cost: number;
   right: number;
   open: number;
-  turns: number;
   notation: boolean;
   /** True once another line runs than in the recorded run. */
   diverged: boolean;
@@ -88,7 +85,7 @@ export type Way = {
 
 export const firstWay: Way = {
   ...{ place: beginning, queue: [], row: 0, used: new Set<string>(), last: new Map<string, string>() },
-  ...{ cost: 0, right: 0, open: 0, turns: 0, notation: false, diverged: false, decisions: 0 },
+  ...{ cost: 0, right: 0, open: 0, notation: false, diverged: false, decisions: 0 },
   ...{ waiting: new Map<string, number>(), absorbed: 0, notes: null, line: 0, time: 0, over: false },
 };
 
@@ -268,6 +265,6 @@ function isRepeat(run: RecordedRun, way: Way, column: string, cell: string): boo
 export function followedBy(way: Way): Followed {
   const noted: Noted[] = [];
   for (let note = way.notes; note; note = note.before) noted.push(note.noted);
-  const { cost: slips, right, open, turns, notation, absorbed } = way;
-  return { slips, right, open, turns, notation, absorbed, noted: noted.reverse() };
+  const { cost: slips, right, open, notation, absorbed } = way;
+  return { slips, right, open, notation, absorbed, noted: noted.reverse() };
 }

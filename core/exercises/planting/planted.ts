@@ -1,4 +1,6 @@
+import type { Language } from "../../languages/language.ts";
 import type { FaultClass, Verdict } from "../../verdict/verdict.ts";
+import type { ExerciseCheck } from "../exercise.ts";
 
 /** A fault that was planted in a right program and run. Lines are 1-based in the faulty program. */
 export type PlantedFault = {
@@ -29,6 +31,16 @@ export type SetWish = {
   classes?: readonly FaultClass[];
   pattern?: string;
   level?: number;
+};
+
+/** What faults are planted in, and which are wanted. `fileName` is that of the program. */
+export type PlantRequest = SetWish & {
+  language: Language;
+  fileName: string;
+  program: string;
+  checks: readonly ExerciseCheck[];
+  seconds: number;
+  onTried?: (tried: number, of: number) => void;
 };
 
 /** How many of a set may be of one family of edits, and how many each class has where the program allows it. */

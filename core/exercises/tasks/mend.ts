@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { applyHunks, findHunks, type Hunk } from "../../fixes/hunks.ts";
+import { findHunks, type Hunk, hunksIfTheyFit } from "../../fixes/hunks.ts";
 import { repairsOf } from "../../fixes/repairs.ts";
 import { findLanguage } from "../../languages/languages.ts";
 import { lineTexts } from "../../source/lines.ts";
@@ -205,7 +205,7 @@ export const mend = defineTaskKind({
       else if ("hides" in result) give(0, `This hides the fault and does not mend it: ${result.hides}.`);
       else {
         const isWhole = used === all && programOf(used) !== text;
-        const least = await needed(used, isWhole ? (rest) => applied(program, rest) : programOf, tryIt);
+        const least = await needed(used, isWhole ? (rest) => hunksIfTheyFit(program, rest) : programOf, tryIt);
         const mendedByKey = programOf([]) ?? program;
         const hidden = hiding(exercise, index, mendedByKey, isWhole ? text : (programOf(least) ?? text));
         if (hidden !== null) {
@@ -223,14 +223,6 @@ export const mend = defineTaskKind({
     return marks;
   },
 });
-
-function applied(program: string, changes: readonly Hunk[]): string | null {
-  try {
-    return applyHunks(program, changes);
-  } catch {
-    return null;
-  }
-}
 
 /** One cost, once, where more lines were changed than the mending needs and what is allowed beside it. */
 function takeOffForExtras(

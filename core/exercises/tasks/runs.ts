@@ -9,11 +9,10 @@ const schema = z.object({ key: z.string(), kind: z.literal("runs"), marks: z.num
 /** What the program that is handed out does, by its fault that shows first. */
 function rightOf({ faults }: ExerciseContent): Record<string, string> {
   const [fault] = faults;
-  if (!fault) return { starts: "yes", ends: "yes", class: "none" };
+  if (!fault) return { starts: "yes", class: "none" };
   const refused = fault.symptom === refusedSymptom || (fault.symptom === "" && fault.class === "syntax");
   return {
     starts: refused ? "no" : "yes",
-    ends: refused || fault.class === "runtime" ? "no" : "yes",
     class: fault.class,
   };
 }

@@ -96,7 +96,6 @@ export const statements = defineTaskKind({
   key: () => null,
   model: (task): ChoicesAnswer => ({ choices: rightOf(task) }),
   worthless: (task): ChoicesAnswer[] => {
-    // Where half of them are true, one word for all earns nothing.
     const wrong = Object.fromEntries(
       Object.entries(rightOf(task)).map(([name, is]) => [name, is === "true" ? "false" : "true"]),
     );

@@ -3,7 +3,8 @@ import { usualStyle } from "../../trace/tableStyle.ts";
 import type { Step, Trace, Value, Write } from "../../trace/trace.ts";
 import type { MakeContext } from "../taskKind.ts";
 import { testExercise } from "../testExercise.ts";
-import { compareWithKey, rowsOf, type TraceAnswer, type TraceTask, traceTable, traceTaskSchema } from "./trace.ts";
+import { compareWithKey, rowsOf, type TraceAnswer, type TraceTask, traceTaskSchema } from "../traceTask.ts";
+import { traceTable } from "./trace.ts";
 
 const ferry: Value = {
   type: "Ferry",
