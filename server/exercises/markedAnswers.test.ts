@@ -7,8 +7,7 @@ import { findLanguage } from "../../core/languages/languages.ts";
 import { openTestServices } from "../testServices.ts";
 import { exerciseOfPrograms } from "./exerciseOfPrograms.ts";
 import { markAnswer } from "./markAnswers.ts";
-import { markedExercises } from "./markedAnswers.ts";
-import { moreMarkedExercises } from "./moreMarkedAnswers.ts";
+import { markedExercises } from "./markedAnswers/markedExercises.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 beforeAll(async () => {
@@ -16,9 +15,7 @@ beforeAll(async () => {
 });
 afterAll(() => services.close());
 
-const exercises = [...markedExercises, ...moreMarkedExercises];
-
-describe.each(exercises.map((each) => [each.name, each] as const))("%s", (_, exercise) => {
+describe.each(markedExercises.map((each) => [each.name, each] as const))("%s", (_, exercise) => {
   let content: ExerciseContent;
   beforeAll(async () => {
     const language = findLanguage(exercise.language);
@@ -49,7 +46,7 @@ describe.each(exercises.map((each) => [each.name, each] as const))("%s", (_, exe
 
 test("every answer cites a rule that is written down, and there are enough of each sort", () => {
   const rules = readFileSync(join(import.meta.dirname, "../../docs/marks.md"), "utf8");
-  const all = exercises.flatMap(({ answers }) => answers);
+  const all = markedExercises.flatMap(({ answers }) => answers);
   for (const { rule, says } of all) expect(rules, says).toContain(`**${rule}**`);
   expect(all.length).toBeGreaterThanOrEqual(80);
   const count = (about: string) => all.filter((each) => each.about === about).length;
