@@ -6,6 +6,7 @@ import { taskKinds } from "../core/exercises/taskKinds.ts";
 import { traceTaskSchema } from "../core/exercises/traceTask.ts";
 import { answerLineSchema, type ExerciseFile, exerciseFormat, readExerciseFile } from "../core/formats/exerciseFile.ts";
 import { exerciseOfPrograms } from "../server/exercises/exerciseOfPrograms.ts";
+import type { ShownOfRuns } from "../server/exercises/givenOfRuns.ts";
 import { markAnswer } from "../server/exercises/markAnswers.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { exerciseChecksAt } from "./exerciseChecks.ts";
@@ -26,6 +27,14 @@ function tasksOf(text: string): TaskOrder[] {
   });
 }
 
+/** What students see of its runs, as an option is given. */
+function shownOf(text: string): ShownOfRuns {
+  const parts = text.split(",").map((each) => each.trim());
+  if (parts.some((part) => part !== "outputs" && part !== "errors"))
+    throw new InvalidArgumentError("what can be shown is outputs, errors, or both with a comma between them");
+  return { outputs: parts.includes("outputs"), errors: parts.includes("errors") };
+}
+
 type MakeOptions = {
   language?: string;
   mended?: string;
@@ -35,6 +44,7 @@ type MakeOptions = {
   intro: string;
   ownRows?: boolean;
   nothingGiven?: boolean;
+  show?: ShownOfRuns;
 };
 
 async function make(toolchains: Toolchains, path: string, options: MakeOptions): Promise<void> {
@@ -48,6 +58,7 @@ async function make(toolchains: Toolchains, path: string, options: MakeOptions):
     { toolchains },
     {
       ...{ language, fileName, intro: options.intro, program, mended, tasks: options.tasks },
+      ...(options.show ? { show: options.show } : {}),
       checks: await exerciseChecksAt(toolchains, language, fileName, mended ?? program, options.checks),
     },
   );
@@ -123,6 +134,7 @@ export function addExerciseCommand(program: Command): void {
     )
     .option("--title <text>", "its title", "")
     .option("--intro <text>", "what the program is for", "")
+    .option("--show <list>", "what students see of its runs: outputs, errors, or both", shownOf)
     .option("--own-rows", "in trace tables students make their own rows")
     .option("--nothing-given", "in trace tables no cell is filled in")
     .action((path: string, options: MakeOptions) => withToolchains((toolchains) => make(toolchains, path, options)));

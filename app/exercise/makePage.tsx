@@ -1,6 +1,6 @@
 import { data, Form, Link } from "react-router";
 import { proposeNames } from "../../core/exercises/names.ts";
-import { taskKinds } from "../../core/exercises/taskKinds.ts";
+import { taskGroups } from "../../core/exercises/taskKinds.ts";
 import { refusedSymptom } from "../../core/verdict/verdict.ts";
 import { findCase, startVersion, versionOf } from "../../server/cases/caseStore.ts";
 import type { Database } from "../../server/database/database.ts";
@@ -8,6 +8,7 @@ import { languageOf } from "../../server/judge/judge.ts";
 import { listStudents } from "../../server/people/courseStore.ts";
 import { act } from "../actions.ts";
 import { Script } from "../components/Script.tsx";
+import { KindGroups } from "../tasks/KindGroups.tsx";
 import type { Route } from "./+types/makePage.ts";
 import { make } from "./actions/make.ts";
 
@@ -40,11 +41,12 @@ export async function loader({ params, context }: Route.LoaderArgs) {
      * The program does not start: output and table can only be asked of the mended one, which gives the mending away.
      */
     showsMended: found.layers[0]?.verdict.symptom === refusedSymptom,
-    kinds: taskKinds.map((kind) => ({
-      kind: kind.kind,
-      title: kind.title,
-      needsRun: kind.needsRun,
-      marks: kind.usualMarks({ faults, mended }),
+    groups: taskGroups.map(({ title, kinds }) => ({
+      title,
+      kinds: kinds.map((kind) => ({
+        ...{ kind: kind.kind, title: kind.title, needsRun: kind.needsRun },
+        marks: kind.usualMarks({ faults, mended }),
+      })),
     })),
   };
 }
@@ -79,9 +81,10 @@ export default function ExerciseFromCase({ loaderData: view, actionData }: Route
         </div>
         <fieldset>
           <legend>Tasks and their marks</legend>
-          <ul className="leaf mt-1 divide-y divide-rule">
-            {view.kinds.map((kind) => (
-              <li key={kind.kind} className="flex items-center gap-3 px-3 py-1.5">
+          <KindGroups
+            groups={view.groups}
+            row={(kind) => (
+              <div className="flex items-center gap-3">
                 <label className="flex-1 font-normal">
                   <input
                     type="checkbox"
@@ -101,9 +104,9 @@ export default function ExerciseFromCase({ loaderData: view, actionData }: Route
                     className="field ml-1 inline-block w-20"
                   />
                 </label>
-              </li>
-            ))}
-          </ul>
+              </div>
+            )}
+          />
           {view.showsMended && (
             <p className="note-small mt-1">
               This program does not start as it was handed in, so output and trace table are asked of the mended
@@ -111,6 +114,15 @@ export default function ExerciseFromCase({ loaderData: view, actionData }: Route
             </p>
           )}
           {!view.mended && <p className="note-small mt-1">Mending can be asked once the case is mended.</p>}
+        </fieldset>
+        <fieldset className="grid gap-1">
+          <legend>What students see of its runs</legend>
+          <label className="font-normal">
+            <input type="checkbox" name="show outputs" /> what it prints, for each check
+          </label>
+          <label className="font-normal">
+            <input type="checkbox" name="show errors" /> its error output
+          </label>
         </fieldset>
         <fieldset>
           <legend>Names to be taken out</legend>

@@ -1,11 +1,12 @@
 import { Form, Link, useNavigation } from "react-router";
-import { taskKinds } from "../../core/exercises/taskKinds.ts";
+import { taskGroups } from "../../core/exercises/taskKinds.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { patterns } from "../../core/patterns/patterns.ts";
 import { listAssignmentsWithModels } from "../../server/assignments/modelStore.ts";
 import { listPlans } from "../../server/exercises/planStore.ts";
 import { act } from "../actions.ts";
 import { useClassWords } from "../components/marks.tsx";
+import { KindGroups } from "../tasks/KindGroups.tsx";
 import type { Route } from "./+types/newPage.ts";
 import { plan, planOfClass } from "./actions/plan.ts";
 
@@ -26,7 +27,10 @@ export async function loader({ request, context }: Route.LoaderArgs) {
     languages: languages
       .filter((language) => language.runs !== false && language.syntax)
       .map(({ id, name }) => ({ id, name })),
-    kinds: taskKinds.map(({ kind, title }) => ({ kind, title, marks: usual[kind] ?? 0 })),
+    groups: taskGroups.map(({ title, kinds }) => ({
+      title,
+      kinds: kinds.map((each) => ({ kind: each.kind, title: each.title, marks: usual[each.kind] ?? 0 })),
+    })),
     patterns: patterns.map(({ id, name }) => ({ id, name })),
   };
 }
@@ -36,7 +40,7 @@ export async function action({ request, context }: Route.ActionArgs) {
 }
 
 export default function NewPlan({ loaderData, actionData }: Route.ComponentProps) {
-  const { assignments, assignment, kinds, plans } = loaderData;
+  const { assignments, assignment, groups, plans } = loaderData;
   const busy = useNavigation().state !== "idle";
   const classWords = useClassWords();
   return (
@@ -140,21 +144,24 @@ export default function NewPlan({ loaderData, actionData }: Route.ComponentProps
               </label>
             ))}
           </fieldset>
-          <fieldset className="grid gap-2 sm:grid-cols-3">
+          <fieldset>
             <legend className="text-sm">Tasks of each exercise, with their marks (0: not asked)</legend>
-            {kinds.map(({ kind, title, marks }) => (
-              <label key={kind} className="flex items-baseline gap-2 text-sm font-normal">
-                <input
-                  name={`marks ${kind}`}
-                  type="number"
-                  min={0}
-                  max={100}
-                  defaultValue={marks}
-                  className="field w-16"
-                />
-                {title}
-              </label>
-            ))}
+            <KindGroups
+              groups={groups}
+              row={({ kind, title, marks }) => (
+                <label className="flex items-baseline gap-2 text-sm font-normal">
+                  <input
+                    name={`marks ${kind}`}
+                    type="number"
+                    min={0}
+                    max={100}
+                    defaultValue={marks}
+                    className="field w-16"
+                  />
+                  {title}
+                </label>
+              )}
+            />
           </fieldset>
         </section>
         <p>

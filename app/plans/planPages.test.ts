@@ -99,7 +99,7 @@ test("each mistake of a class is planted in a neutral program; what cannot be is
 
 test("the page offers models, kinds of task and what was planned before", async () => {
   const data = await newPage.loader(asked({}));
-  expect(data.kinds.find((each) => each.kind === "mend")?.marks).toBe(2);
+  expect(data.groups.flatMap(({ kinds }) => kinds).find((each) => each.kind === "mend")?.marks).toBe(2);
   const text = textOfPage(newPage.default, data, "/plans/new");
   expect(text).toContain("Plan exercises");
   expect(text).toContain("Crossing");

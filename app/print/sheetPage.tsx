@@ -22,6 +22,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
       total: totalMarks(content),
       faults: content.faults.length,
       userActions: content.userActions,
+      given: content.given,
       files: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
       tasks: content.tasks.map((task) => ({
         key: task.key,
@@ -55,6 +56,12 @@ export default function PrintSheet({ loaderData }: Route.ComponentProps) {
             <div key={file.name} className="keep-together">
               <p>{file.text === null ? `There is no file ${file.name}.` : `Beside the program lies ${file.name}:`}</p>
               {file.text !== null && <pre className="text-[10pt] whitespace-pre-wrap">{file.text}</pre>}
+            </div>
+          ))}
+          {exercise.given.map(({ says, text }) => (
+            <div key={says} className="keep-together">
+              <p>{says}</p>
+              <pre className="text-[10pt] whitespace-pre-wrap">{text || "(nothing)"}</pre>
             </div>
           ))}
           {exercise.tasks.map((task, at) => {

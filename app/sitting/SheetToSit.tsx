@@ -72,6 +72,14 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
                   ))}
                 </div>
               )}
+              {exercise.given.map(({ says, text }) => (
+                <div key={says}>
+                  <p className="note-small">{says}</p>
+                  <pre className="overflow-x-auto border border-rule bg-leaf px-2 text-sm whitespace-pre-wrap">
+                    {text || "(nothing)"}
+                  </pre>
+                </div>
+              ))}
               {[...exercise.tasks]
                 .sort((one, other) => Number(other.onProgram) - Number(one.onProgram))
                 .map((task) => {

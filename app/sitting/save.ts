@@ -23,12 +23,14 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
   if (!exercise || !task) return refused("There is no such task on this sheet.");
   const content = kindOfTask(task).parseAnswer(given.data.content);
   if (content === null) return refused("This answer is too long or of another form than the task asks for.");
+  const answers = await listAnswers(context.services.database, open.sitting.key);
   if (kindOfTask(task).answeredBeforeTrying) {
-    const answers = await listAnswers(context.services.database, open.sitting.key);
     if (answers.some((answer) => answer.task === triedNote(exercise.key)))
       return refused("The program has been tried, so this answer stays as it was.");
   }
-  const result = await saveAnswer(context.services.database, open.sitting.key, task.key, given.data.revision, content);
+  const before = answers.find((answer) => answer.task === task.key)?.content;
+  const kept = kindOfTask(task).keep(task, exercise.content, before ?? null, content);
+  const result = await saveAnswer(context.services.database, open.sitting.key, task.key, given.data.revision, kept);
   if (result === "saved") return { result, message: "" };
   if (result === "older")
     return { result, message: "A newer answer was saved from another window. Load the page again to see it." };

@@ -27,3 +27,18 @@ export const trueOrFalse = [
   { value: "true", words: "true" },
   { value: "false", words: "false" },
 ] as const;
+
+/** What a part of a task shows: a program with its lines numbered, or text as a tool wrote it. */
+export type ShownText = { says: string; text: string; isProgram?: boolean; firstLine?: number };
+
+/** A field of a part; with `options` it is chosen; `starts` is what stands in it at first. */
+export type PartField = Field & { options?: Choice["options"]; starts?: string };
+
+/** One part of a task: what is said and shown, and what is asked. */
+export type TaskPart = { says: string; shown: ShownText[]; fields: PartField[] };
+
+/** The parts of a task for a student; the first `closed` of them were given and stay as they are. */
+export type PartsView = { closed: number; parts: TaskPart[] };
+export const partsAnswerSchema = fieldsAnswerSchema.extend({ closed: z.number().int().min(0).max(40).default(0) });
+export type PartsAnswer = z.infer<typeof partsAnswerSchema>;
+export type PartsCompared = { parts: TaskPart[]; texts: Record<string, string>; right: Record<string, string> };

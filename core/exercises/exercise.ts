@@ -66,6 +66,8 @@ export const exerciseContentSchema = z.object({
   checks: z.array(exerciseCheckSchema),
   /** Frozen with the exercise; in no page. */
   hiddenChecks: z.array(hiddenCheckSchema).default([]),
+  /** What students see of its runs beside the program, as the teacher chose: outputs, the error output. */
+  given: z.array(z.object({ says: z.string(), text: z.string() })).default([]),
   tasks: z.array(taskSchema),
 });
 export type ExerciseContent = z.infer<typeof exerciseContentSchema>;

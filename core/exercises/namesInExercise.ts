@@ -24,6 +24,7 @@ function textsOf(title: string, content: ExerciseContent): Array<[place: string,
         ]),
       ],
     ),
+    ...content.given.map(({ text }): [string, string, boolean] => ["what students see of its runs", text, true]),
     ...content.faults.map((fault): [string, string, boolean] => ["a message of the tool", fault.message, false]),
     ...content.tasks.map((task, index): [string, string, boolean] => [
       `task ${index + 1} or its key`,

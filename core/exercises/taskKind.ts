@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import type { Outcome } from "../outcome/outcome.ts";
+import type { Outcome, StepChange } from "../outcome/outcome.ts";
 import type { Trace } from "../trace/trace.ts";
 import type { ExerciseCheck, ExerciseContent, Task } from "./exercise.ts";
 
@@ -23,7 +23,12 @@ export type MarkContext = {
 
 /** What making a task may ask for: the same, and recordings. `check` undefined: nothing is typed in. */
 export type MakeContext = MarkContext & {
-  record: (program: string, check: ExerciseCheck | undefined) => Promise<{ trace: Trace } | { notRun: string }>;
+  /** `change`: what is changed at a step of the recording. */
+  record: (
+    program: string,
+    check: ExerciseCheck | undefined,
+    change?: StepChange,
+  ) => Promise<{ trace: Trace } | { notRun: string }>;
 };
 
 /** What is known of a case before an exercise is made of it: how many faults, and whether all are mended. */
@@ -46,12 +51,16 @@ export type TaskKindSpecification<KindTask, View, Answer, Key, Compared> = {
   answeredBeforeTrying: boolean;
   /** Whether it is answered on the program itself, whose form shows it; the page does not show it a second time then. */
   answeredOnProgram: boolean;
+  /** Whether it shows the mended program, so that it cannot stand beside one whose answer is there; by default not. */
+  showsMended?: boolean;
   /** Makes a task with its key from real runs, or says in words why it cannot be asked of this program. */
   make: (context: MakeContext, given: { key: string; marks: number }) => Promise<KindTask | string>;
   /** Changes a task by what a teacher chose in its form (fields of any kind, all values of each), or says why not. */
   change?: (context: MakeContext, task: KindTask, fields: unknown) => Promise<KindTask | string>;
-  /** All that a student may see before release. */
-  view: (task: KindTask, exercise: ExerciseContent) => View;
+  /** All that a student may see before release; `answer`: what was saved so far, where what is seen depends on it. */
+  view: (task: KindTask, exercise: ExerciseContent, answer?: Answer) => View;
+  /** What becomes of an answer that is saved anew over one that was saved before; absent: it takes its place. */
+  keep?: (task: KindTask, exercise: ExerciseContent, before: Answer, given: Answer) => Answer;
   /** What the student is told before: what earns marks. */
   rule: (task: KindTask) => string;
   scheme: (task: KindTask, exercise: ExerciseContent) => SchemeItem[];
@@ -74,12 +83,14 @@ export type TaskKind = Pick<
   TaskKindSpecification<unknown, unknown, unknown, unknown, unknown>,
   "kind" | "title" | "usualMarks" | "needsRun" | "answeredBeforeTrying" | "answeredOnProgram"
 > & {
+  showsMended: boolean;
   parseAnswer: (answer: unknown) => unknown;
   answerSchema: z.ZodType;
   make: (context: MakeContext, given: { key: string; marks: number }) => Promise<Task | string>;
   /** Null where a task of this kind has nothing to be changed. */
   change: ((context: MakeContext, task: Task, fields: unknown) => Promise<Task | string>) | null;
-  view: (task: Task, exercise: ExerciseContent) => unknown;
+  view: (task: Task, exercise: ExerciseContent, answer?: unknown) => unknown;
+  keep: (task: Task, exercise: ExerciseContent, before: unknown, given: unknown) => unknown;
   rule: (task: Task) => string;
   scheme: (task: Task, exercise: ExerciseContent) => SchemeItem[];
   key: (task: Task, exercise: ExerciseContent) => unknown;
@@ -97,7 +108,7 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
   own: TaskKindSpecification<KindTask, View, Answer, Key, Compared>,
 ): TaskKind {
   const read = (task: Task): KindTask => own.schema.parse(task);
-  const { change, difficulty, model, worthless } = own;
+  const { change, difficulty, keep, model, worthless } = own;
   return {
     kind: own.kind,
     title: own.title,
@@ -105,11 +116,16 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
     needsRun: own.needsRun,
     answeredBeforeTrying: own.answeredBeforeTrying,
     answeredOnProgram: own.answeredOnProgram,
+    showsMended: own.showsMended ?? false,
     answerSchema: own.answerSchema,
     parseAnswer: (answer) => own.answerSchema.safeParse(answer).data ?? null,
     make: own.make,
     change: change ? (context, task, fields) => change(context, read(task), fields) : null,
-    view: (task, exercise) => own.view(read(task), exercise),
+    view: (task, exercise, answer) => own.view(read(task), exercise, own.answerSchema.safeParse(answer).data),
+    keep: (task, exercise, before, given) => {
+      const [was, now] = [own.answerSchema.safeParse(before), own.answerSchema.safeParse(given)];
+      return keep && was.success && now.success ? keep(read(task), exercise, was.data, now.data) : given;
+    },
     rule: (task) => own.rule(read(task)),
     scheme: (task, exercise) => own.scheme(read(task), exercise),
     key: (task, exercise) => own.key(read(task), exercise),

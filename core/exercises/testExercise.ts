@@ -13,7 +13,7 @@ export function testExercise(rest: Partial<ExerciseContent> = {}): ExerciseConte
     ...{ program: deckProgram, mended: deckMended },
     faults: [{ class: "logic", symptom: "", message: "", reportedLine: null, faultyLines: [2], hunks }],
     checks: [{ input: "", expected: "Deck load: 7\n", kind: "normal", ignorePrompts: false, files: {} }],
-    ...{ hiddenChecks: [], tasks: [] },
+    ...{ hiddenChecks: [], given: [], tasks: [] },
     ...rest,
   };
 }

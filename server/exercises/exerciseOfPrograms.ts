@@ -1,4 +1,4 @@
-import type { ExerciseCheck, ExerciseContent, ExerciseFault } from "../../core/exercises/exercise.ts";
+import type { ExerciseCheck, ExerciseContent, ExerciseFault, Task } from "../../core/exercises/exercise.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import { atomsOf } from "../../core/fixes/atoms.ts";
 import { findHunks, type Hunk, hunksIfTheyFit, linesOfHunks } from "../../core/fixes/hunks.ts";
@@ -6,6 +6,7 @@ import type { Language } from "../../core/languages/language.ts";
 import { messageOf } from "../../core/verdict/words.ts";
 import { judgeProgram } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
+import { givenOfRuns, type ShownOfRuns } from "./givenOfRuns.ts";
 import { makeHiddenChecks } from "./hiddenChecks.ts";
 import { makeContext } from "./makeExercise.ts";
 import { runForCheck, runOfText } from "./runForCheck.ts";
@@ -20,6 +21,8 @@ export type ProgramsOrder = {
   checks: readonly ExerciseCheck[];
   /** Kinds of task with their marks, in the order wanted; null: the usual marks. */
   tasks: ReadonlyArray<{ kind: string; marks: number | null }>;
+  /** What students see of its runs; nothing if absent. */
+  show?: ShownOfRuns;
 };
 
 /** Makes an exercise of a program and its mended one, every key from a run; `surprises` says what could not be asked. */
@@ -34,6 +37,7 @@ export async function exerciseOfPrograms(
       mended: order.mended,
       checks: [...order.checks],
       hiddenChecks: [],
+      given: [],
       faults: [],
       tasks: [],
     },
@@ -48,8 +52,14 @@ export async function exerciseOfPrograms(
   }
   content.faults = await faultsOf(services, content);
   content.hiddenChecks = await makeHiddenChecks(services, content);
+  content.given = await givenOfRuns(services, content, order.show ?? {});
   const facts = { faults: content.faults.length, mended: order.mended !== null };
-  for (const { kind: name, marks } of order.tasks) {
+  const tasks = new Map<number, Task>();
+  // Made in the order of the kinds, so that those that show the mended program see what stands beside them.
+  const inOrder = order.tasks
+    .map((wanted, place) => ({ ...wanted, place, at: taskKinds.findIndex((each) => each.kind === wanted.kind) }))
+    .sort((one, other) => one.at - other.at || one.place - other.place);
+  for (const { kind: name, marks, place } of inOrder) {
     const kind = taskKinds.find((each) => each.kind === name);
     if (!kind) {
       surprises.push(`There is no kind of task “${name}”; known are ${taskKinds.map((each) => each.kind).join(", ")}.`);
@@ -61,8 +71,12 @@ export async function exerciseOfPrograms(
       marks: marks ?? Math.max(1, kind.usualMarks(facts)),
     });
     if (typeof made === "string") surprises.push(made);
-    else content.tasks.push(made);
+    else {
+      tasks.set(place, made);
+      content.tasks.push(made);
+    }
   }
+  content.tasks = order.tasks.flatMap((_, place) => tasks.get(place) ?? []);
   return { content, surprises };
 }
 

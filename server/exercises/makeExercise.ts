@@ -13,6 +13,7 @@ import { newKey } from "../keys.ts";
 import { mappingFromFirst } from "../mend/followLines.ts";
 import { tableStyleOf } from "../people/tableStyleStore.ts";
 import type { Services } from "../services.ts";
+import { givenOfRuns, type ShownOfRuns } from "./givenOfRuns.ts";
 import { makeHiddenChecks } from "./hiddenChecks.ts";
 import { runForCheck, runOfText } from "./runForCheck.ts";
 
@@ -25,6 +26,8 @@ export type ExerciseOrder = {
   intro: string;
   replacements: readonly Replacement[];
   marks: Readonly<Record<string, number>>;
+  /** What students see of its runs; nothing if absent. */
+  show?: ShownOfRuns;
 };
 export type MadeExercise = { content: ExerciseContent; surprises: string[] };
 
@@ -127,9 +130,11 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
     faults: faultsOf(found, program, mended, rename),
     checks,
     hiddenChecks: [],
+    given: [],
     tasks: [],
   };
   content.hiddenChecks = await makeHiddenChecks(services, content);
+  content.given = await givenOfRuns(services, content, order.show ?? {});
 
   const surprises: string[] = [];
   const [firstFault] = content.faults;
@@ -178,6 +183,10 @@ export function makeContext(services: Pick<Services, "toolchains">, content: Exe
   return {
     exercise: content,
     run: (text, check) => runForCheck(services, content, text, check),
-    record: (text, check) => recordProgram(services.toolchains, runOfText(content, text, check ?? { input: "" })),
+    record: (text, check, change) =>
+      recordProgram(services.toolchains, {
+        ...runOfText(content, text, check ?? { input: "" }),
+        ...(change ? { change } : {}),
+      }),
   };
 }

@@ -1,4 +1,5 @@
 import type { ExerciseContent, Task } from "../../core/exercises/exercise.ts";
+import { besideFault } from "../../core/exercises/showsMended.ts";
 import type { ItemMark } from "../../core/exercises/taskKind.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import type { Services } from "../services.ts";
@@ -67,14 +68,28 @@ async function checkTask(
     const earned = sum(await kind.mark(task, answer, context), (item) => (item.earned ?? 0) + (item.suggested ?? 0));
     if (earned > 0) reasons.push(`An answer to ${name} that is blank or hides the fault earns ${earned}.`);
   }
+  if (kind.showsMended) {
+    const beside = besideFault({ tasks: exercise.tasks.filter((each) => each !== task) }, name);
+    if (beside !== null) reasons.push(beside);
+  }
+  const asked = new Set(textsIn(kind.model?.(task, exercise)).filter((text) => text.length > 1));
+  if (exercise.given.some(({ text }) => asked.has(text.trim())))
+    reasons.push(`Students see the output that ${name} asks for.`);
   const leaked = leaks(exercise, task);
   if (leaked !== null) reasons.push(`Students would see “${leaked}” with ${name}, which is a part of the answer.`);
   return reasons;
 }
 
+/** All texts in an answer, without what is around them. */
+function textsIn(answer: unknown): string[] {
+  if (typeof answer === "string") return [answer.trim()];
+  return typeof answer === "object" && answer !== null ? Object.values(answer).flatMap(textsIn) : [];
+}
+
 /** A line of the mending that stands in what students see of a task; null where there is none. */
 function leaks(exercise: ExerciseContent, task: Task): string | null {
   // What is asked about the mended program shows it.
+  if (kindOfTask(task).showsMended) return null;
   if ("program" in task && task.program === "mended") return null;
   const view = JSON.stringify(kindOfTask(task).view(task, exercise));
   for (const fault of exercise.faults)

@@ -43,6 +43,7 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
       title,
       intro: content.intro,
       userActions: content.userActions,
+      given: content.given,
       fileName: content.fileName,
       language: content.language,
       dataFiles: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
@@ -59,7 +60,7 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
           marks: task.marks,
           onProgram: kind.answeredOnProgram,
           rule: inWords(kind.rule(task)),
-          view: kind.view(task, content),
+          view: kind.view(task, content, contents.get(task.key)),
           marked: inOrderOf(kind.scheme(task, content), marks)
             .filter((mark) => mark.task === task.key)
             .map((mark) => ({

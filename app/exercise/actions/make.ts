@@ -61,7 +61,11 @@ export const make = defineAction<MakeContext, Fields>({
     if (Object.values(marks).every((mark) => mark === 0)) return refused("Tick at least one task and give it a mark.");
     const replacements = replacementsOf(given);
     const { title, intro } = given;
-    const made = await makeExercise(services, found, { title, intro, replacements, marks });
+    const show = {
+      outputs: textOf(given, "show outputs") !== undefined,
+      errors: textOf(given, "show errors") !== undefined,
+    };
+    const made = await makeExercise(services, found, { title, intro, replacements, marks, show });
     if (made.content.tasks.length === 0) return refused(made.surprises.join(" "));
     const key = await addExercise(services.database, found.key, replaceNames(title, replacements), made.content);
     const told = new URLSearchParams(made.surprises.map((surprise) => ["surprise", surprise]));

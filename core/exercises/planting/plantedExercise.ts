@@ -11,7 +11,14 @@ export function contentOf(
   const hunks = findHunks(planted.program, planted.mended);
   return {
     ...{ language: request.language.id, fileName: request.fileName, intro: "", userActions: [], handTable: "" },
-    ...{ program: planted.program, mended: planted.mended, checks: [...request.checks], hiddenChecks: [], tasks: [] },
+    ...{
+      program: planted.program,
+      mended: planted.mended,
+      checks: [...request.checks],
+      hiddenChecks: [],
+      given: [],
+      tasks: [],
+    },
     faults: [
       {
         ...{ class: planted.class, symptom: planted.symptom, message: planted.message, hunks },

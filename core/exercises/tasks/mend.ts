@@ -4,12 +4,12 @@ import { repairsOf } from "../../fixes/repairs.ts";
 import { findLanguage } from "../../languages/languages.ts";
 import { lineTexts } from "../../source/lines.ts";
 import { refusedSymptom } from "../../verdict/verdict.ts";
-import { withChangedData } from "../dataChanges.ts";
-import type { ExerciseCheck, ExerciseContent } from "../exercise.ts";
+import type { ExerciseContent } from "../exercise.ts";
 import { withoutLayout } from "../layoutOnly.ts";
 import { changedLines, programForFault, sortChanges, withLineEndsOf } from "../mendMarking.ts";
 import { shareOut } from "../shareOut.ts";
-import { defineTaskKind, type ItemMark, type MarkContext } from "../taskKind.ts";
+import { defineTaskKind, type ItemMark } from "../taskKind.ts";
+import { createTries, type Tried } from "../tries.ts";
 
 const schema = z.object({
   key: z.string(),
@@ -19,50 +19,6 @@ const schema = z.object({
   extraCost: z.number().int().min(0),
 });
 const answerSchema = z.object({ text: z.string().max(200_000) });
-
-/** How a program does with the checks: all pass, it only hides the fault, one fails (in words), or it is not known. */
-type Tried = { passes: true } | { hides: string } | { fails: string } | { notRun: string };
-
-/** Tries programs with all checks, those that students never see among them; each program once. */
-function createTries({ exercise, run }: MarkContext): (program: string) => Promise<Tried> {
-  const language = findLanguage(exercise.language);
-  const { checks, hiddenChecks } = exercise;
-  const known = new Map<string, Promise<Tried>>();
-  const tried = async (program: string): Promise<Tried> => {
-    for (const check of checks) {
-      const result = await passes(run, program, check);
-      if (typeof result === "object") return result;
-      if (!result) return { fails: "a check still fails" };
-    }
-    for (const check of hiddenChecks) {
-      const text = check.data && language ? withChangedData(language, program, check.data) : program;
-      if (text === null)
-        return { hides: "the data that the program works with is gone, so its results are only written down" };
-      const result = await passes(run, text, check);
-      if (typeof result === "object") return result;
-      if (!result)
-        return {
-          hides: check.data ? "with other data it gives a wrong result" : "with another input it gives a wrong result",
-        };
-    }
-    return { passes: true };
-  };
-  return (program) => {
-    const before = known.get(program) ?? tried(program);
-    known.set(program, before);
-    return before;
-  };
-}
-
-async function passes(
-  run: MarkContext["run"],
-  program: string,
-  check: ExerciseCheck,
-): Promise<boolean | { notRun: string }> {
-  if (check.expected === null) return true;
-  const result = await run(program, check);
-  return "notRun" in result ? { notRun: result.notRun } : result.passes;
-}
 
 /** Whether a change of a program only hides its fault, by the texts; null where nothing says so, or the key's own does. */
 function hiding(exercise: ExerciseContent, index: number, before: string, after: string): string | null {

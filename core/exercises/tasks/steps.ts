@@ -3,6 +3,7 @@ import { z } from "zod";
 import type { FaultClass } from "../../verdict/verdict.ts";
 import type { Choice, ChoicesAnswer, ChoicesCompared, ChoicesView } from "../asked.ts";
 import { choicesAnswerSchema } from "../asked.ts";
+import { mixed } from "../mixed.ts";
 import { defineTaskKind, type ItemMark } from "../taskKind.ts";
 
 const schema = z.object({
@@ -37,19 +38,6 @@ const ways: Readonly<Record<FaultClass, readonly string[]>> = {
     "Run it again with the same input, and with another one.",
   ],
 };
-
-/** An order that is not the right one, the same for the same task. */
-function mixed(key: string, count: number): number[] {
-  let state = [...key].reduce((sum, sign) => (sum * 31 + sign.charCodeAt(0)) % 2147483647, 7);
-  const order = Array.from({ length: count }, (_, index) => index);
-  for (let at = count - 1; at > 0; at--) {
-    state = (state * 48271) % 2147483647;
-    const other = state % (at + 1);
-    [order[at], order[other]] = [order[other] ?? 0, order[at] ?? 0];
-  }
-  const isRight = order.every((step, at) => step === at);
-  return isRight ? order.toReversed() : order;
-}
 
 const questionsOf = (task: StepsTask): Choice[] =>
   task.shown.map((step) => ({

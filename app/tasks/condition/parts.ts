@@ -1,0 +1,7 @@
+import type { PartsCompared, PartsView } from "../../../core/exercises/asked.ts";
+import { PartsAnswer, PartsForm, PartsPaper } from "../Parts.tsx";
+import { defineTaskParts } from "../taskParts.ts";
+
+export const condition = defineTaskParts<PartsView, PartsCompared, unknown>({
+  ...{ kind: "condition", Form: PartsForm, Answer: PartsAnswer, Paper: PartsPaper },
+});
