@@ -1,27 +1,10 @@
 import { expect, type Page, test } from "@playwright/test";
 import { noBarriers } from "./axe.ts";
-
-async function openDemoCase(page: Page, title: string): Promise<void> {
-  // Other tests collect cases, too: the list is as long as it likes.
-  await page.goto(`/casebook?text=${encodeURIComponent(title)}`);
-  await page.getByRole("link", { name: title }).click();
-  await expect(page.getByRole("heading", { name: title })).toBeVisible();
-}
+import { codeOf, enter, openDemoCase } from "./demo.ts";
 
 /** Signs a student of the demo in on a sheet. */
 async function signIn(page: Page, code: string, label: string): Promise<void> {
-  await page.goto("/courses");
-  await page.getByRole("link", { name: "Kittiwake Crossing, group 1" }).click();
-  const personal =
-    (await page
-      .getByRole("row", { name: new RegExp(label) })
-      .getByRole("cell")
-      .nth(1)
-      .textContent()) ?? "";
-  await page.goto(`/s/${code}`);
-  await page.getByLabel("Your label").selectOption(label);
-  await page.getByLabel("Your personal code").fill(personal);
-  await page.getByRole("button", { name: "Begin" }).click();
+  await enter(page, code, label, await codeOf(page, label));
 }
 
 for (const place of ["/", "/casebook", "/collect", "/sheets", "/courses", "/s"]) {

@@ -1,22 +1,12 @@
-import { type Browser, expect, type Page, test } from "@playwright/test";
+import { type Browser, expect, test } from "@playwright/test";
 import { noBarriers } from "./axe.ts";
-
-/** The personal code of a student of the course. */
-async function codeOf(page: Page, label: string): Promise<string> {
-  await page.goto("/courses");
-  await page.getByRole("link", { name: "Kittiwake Crossing, group 1" }).click();
-  const row = page.getByRole("row", { name: new RegExp(label) });
-  return (await row.getByRole("cell").nth(1).textContent()) ?? "";
-}
+import { codeOf, enter } from "./demo.ts";
 
 /** A student sits the sheet and answers its first exercise. */
 async function sits(browser: Browser, origin: string, sheet: string, label: string, code: string, reason: string) {
   const context = await browser.newContext({ baseURL: origin, viewport: { width: 375, height: 740 } });
   const student = await context.newPage();
-  await student.goto(`/s/${sheet}`);
-  await student.getByLabel("Your label").selectOption(label);
-  await student.getByLabel("Your personal code").fill(code);
-  await student.getByRole("button", { name: "Begin" }).click();
+  await enter(student, sheet, label, code);
   await student.getByRole("radio", { name: "logic error" }).first().check();
   await student.getByLabel("Why is it that kind?").first().fill(reason);
   await expect(student.getByText("All answers are saved.")).toBeVisible();

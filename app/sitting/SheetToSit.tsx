@@ -72,7 +72,7 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
                   ))}
                 </div>
               )}
-              {exercise.given.map(({ says, text }) => (
+              {exercise.shown.map(({ says, text }) => (
                 <div key={says}>
                   <p className="note-small">{says}</p>
                   <pre className="overflow-x-auto border border-rule bg-leaf px-2 text-sm whitespace-pre-wrap">

@@ -21,6 +21,8 @@ type RoundsAnswer = z.infer<typeof answerSchema>;
 
 /** The steps that a student has come to, each as its kind shows it; `of`: how many there are. */
 export type RoundsView = { closed: number; of: number; steps: Array<{ kind: string; title: string; view: unknown }> };
+/** What the teacher’s copy shows of each step; null where its scheme says all. */
+export type RoundsKey = { steps: Array<{ title: string; key: unknown }> };
 export type RoundsCompared = { steps: Array<{ kind: string; title: string; compared: unknown }> };
 
 /** Pointing earns 1 for each fault, mending a quarter, the tables share the rest. */
@@ -44,7 +46,7 @@ const kindOf = (at: number): TaskKind => kinds[at] as TaskKind;
 const itemOf = (at: number, item: string) => `${at + 1}: ${item}`;
 
 /** Trace, find, mend, trace again: one task in steps, each seen when the one before it was given. */
-export const rounds = defineTaskKind<RoundsTask, RoundsView, RoundsAnswer, null, RoundsCompared>({
+export const rounds = defineTaskKind<RoundsTask, RoundsView, RoundsAnswer, RoundsKey, RoundsCompared>({
   kind: "rounds",
   title: "Trace, find, mend, trace again",
   schema,
@@ -97,7 +99,9 @@ export const rounds = defineTaskKind<RoundsTask, RoundsView, RoundsAnswer, null,
         .scheme(step, exercise)
         .map((item) => ({ ...item, item: itemOf(at, item.item) })),
     ),
-  key: () => null,
+  key: (task, exercise): RoundsKey => ({
+    steps: task.steps.map((step, at) => ({ title: titles[at] ?? "", key: kindOf(at).key(step, exercise) })),
+  }),
   model: (task, exercise) => ({
     steps: task.steps.map((step, at) => kindOf(at).model?.(step, exercise) ?? null),
     closed: kinds.length - 1,
