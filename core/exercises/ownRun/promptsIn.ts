@@ -24,5 +24,9 @@ export function promptsIn(steps: readonly Pick<Step, "out" | "in">[], program: s
     }
     written = null;
   }
+  // A run that asks once more and gets nothing writes a prompt, too.
+  const asks = written?.text.slice(written.text.lastIndexOf("\n") + 1) ?? "";
+  if (written && texts.has(asks.trim()))
+    withoutPrompt.set(written.place, written.text.slice(0, written.text.length - asks.length));
   return { texts: [...texts], withoutPrompt };
 }

@@ -63,12 +63,15 @@ async function recorded({ exercise, record }: MakeContext, wanted: Wanted): Prom
       ...(className === undefined ? {} : { className }),
     }));
   const filled = rows.findIndex((row) => Object.keys(row.cells).length > 0);
-  const given = cellsOf(rows, columns).filter((cell) => cell.startsWith(`${filled} `));
+  const all = cellsOf(rows, columns);
+  const inFirst = all.filter((cell) => cell.startsWith(`${filled} `));
+  // A table of one row would have nothing left to be filled in.
+  const given = inFirst.length < all.length ? inFirst : [];
   const { key, marks, program, check, linesGiven } = wanted;
-  const all = run.trace.steps.length;
+  const length = run.trace.steps.length;
   return {
     ...{ key, kind: "trace", marks, program, check, linesGiven, columns, steps, rows: [], given, style },
-    ...(all > steps.length ? { cutOf: all } : {}),
+    ...(length > steps.length ? { cutOf: length } : {}),
     ...(quotesCount ? { quotesCount } : {}),
   };
 }
