@@ -8,6 +8,7 @@ import { answerLineSchema, type ExerciseFile, exerciseFormat, readExerciseFile }
 import { exerciseOfPrograms } from "../server/exercises/exerciseOfPrograms.ts";
 import type { ShownOfRuns } from "../server/exercises/givenOfRuns.ts";
 import { markAnswer } from "../server/exercises/markAnswers.ts";
+import { twinOf } from "../server/exercises/twinOf.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import { exerciseChecksAt } from "./exerciseChecks.ts";
 import { chooseLanguage, MaterialProblem, readMaterial, readText } from "./material.ts";
@@ -108,6 +109,24 @@ async function markLine(toolchains: Toolchains, file: ExerciseFile, text: string
   return typeof marked === "string" ? { id: line.data.id, error: marked } : marked;
 }
 
+/** An equal exercise in another scene. */
+async function twin(toolchains: Toolchains, path: string, seed: number): Promise<void> {
+  const read = readExerciseFile(await readText(path));
+  if (!read.ok) throw new MaterialProblem(read.message);
+  const made = await twinOf({ toolchains }, read.file.exercise, seed);
+  if (typeof made === "string") throw new MaterialProblem(made);
+  const tasks = made.content.tasks.map((task, at) => ({ ...task, key: read.file.exercise.tasks[at]?.key ?? task.key }));
+  const file: ExerciseFile = { format: exerciseFormat, title: read.file.title, exercise: { ...made.content, tasks } };
+  process.stdout.write(`${JSON.stringify(file, null, 2)}\n`);
+}
+
+/** The number of a scene. */
+function seedOf(text: string): number {
+  const seed = Number(text);
+  if (!Number.isInteger(seed) || seed < 0) throw new InvalidArgumentError("a scene is a whole number from 0");
+  return seed;
+}
+
 async function withToolchains(work: (toolchains: Toolchains) => Promise<void>): Promise<void> {
   const toolchains = createToolchains();
   try {
@@ -138,6 +157,11 @@ export function addExerciseCommand(program: Command): void {
     .option("--own-rows", "in trace tables students make their own rows")
     .option("--nothing-given", "in trace tables no cell is filled in")
     .action((path: string, options: MakeOptions) => withToolchains((toolchains) => make(toolchains, path, options)));
+  exercise
+    .command("twin <exercise>")
+    .description("an equal exercise in another scene: the same faults, other names, numbers and outputs")
+    .option("--seed <number>", "which scene; the same number gives the same one", seedOf, 1)
+    .action((path: string, { seed }: { seed: number }) => withToolchains((toolchains) => twin(toolchains, path, seed)));
   exercise
     .command("mark <exercise> <answers>")
     .description("marks for answers, one JSON object a line; - reads them from standard input")

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { data, Form, Link, useSearchParams } from "react-router";
+import { data, Form, Link, useNavigation, useSearchParams } from "react-router";
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { levelOf } from "../../core/exercises/level.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
@@ -35,6 +35,8 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     intro: content.intro,
     fileName: content.fileName,
     lines: lineTexts(content.program),
+    program: content.program,
+    mended: content.mended ?? "",
     faultyLines: content.faults.flatMap((fault) => fault.faultyLines),
     level: levelOf(content),
     total: totalMarks(content),
@@ -66,6 +68,7 @@ export const shouldRevalidate = readAnewWhenStale;
 export default function ExercisePage({ loaderData: view, actionData }: Route.ComponentProps) {
   const [query] = useSearchParams();
   const inWords = useCourseWords();
+  const busy = useNavigation().state !== "idle";
   const surprises = query.getAll("surprise");
   const revision = <input type="hidden" name="revision" value={view.revision} />;
   return (
@@ -137,6 +140,42 @@ export default function ExercisePage({ loaderData: view, actionData }: Route.Com
             {view.sheets.length === 0 ? "Begin a sheet first" : "Sheets"}
           </Link>
         </Form>
+        <Form method="post" className="leaf flex flex-wrap items-end gap-3 p-3">
+          <label>
+            Scene
+            <input name="seed" type="number" min={0} max={1_000_000} defaultValue={1} className="field w-24" />
+          </label>
+          <button className="press" type="submit" name="intent" value="twin" disabled={busy || view.mended === ""}>
+            {busy ? "Running it …" : "Make an equal one in another scene"}
+          </button>
+          <p className="note-small">
+            The same fault on the same line, other names, numbers and outputs, for whoever sits beside. The same number
+            gives the same scene.
+          </p>
+        </Form>
+        <details className="leaf p-3">
+          <summary className="cursor-pointer font-semibold">Change the program by hand</summary>
+          <Form method="post" className="mt-2 grid gap-2">
+            {revision}
+            <label>
+              The program, as it is handed out
+              <textarea name="program" className="field font-mono" rows={10} defaultValue={view.program} />
+            </label>
+            <label>
+              The same mended
+              <textarea name="mended" className="field font-mono" rows={10} defaultValue={view.mended} />
+            </label>
+            <div>
+              <button className="press" type="submit" name="intent" value="prove" disabled={busy}>
+                {busy ? "Running it …" : "Prove it and keep it"}
+              </button>
+              <p className="note-small mt-1">
+                Both are run with all checks and every key is made anew. What does not hold is said, and nothing is kept
+                then.
+              </p>
+            </div>
+          </Form>
+        </details>
       </div>
       <section aria-labelledby="tasks-title" className="grid content-start gap-4">
         <h2 id="tasks-title">Tasks</h2>

@@ -3,7 +3,7 @@ import { insertAssignment } from "../../server/assignments/assignmentStore.ts";
 import { findPlan } from "../../server/exercises/planStore.ts";
 import { addCourse } from "../../server/people/courseStore.ts";
 import { setForStudents } from "../../server/sheets/setSheet.ts";
-import { findSheet, listPlaced } from "../../server/sheets/sheetStore.ts";
+import { findSheet, listPlaced, listSheets } from "../../server/sheets/sheetStore.ts";
 
 import { openTestServices } from "../../server/testServices.ts";
 import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
@@ -67,6 +67,51 @@ test("a pasted program is planned behind the page; the chosen ones become a shee
   if (!sheet) throw new Error("no sheet");
   expect(await setForStudents(services, sheet)).toMatchObject({ ok: true });
 });
+
+test("a planned exercise is changed by hand and proven again; equal ones make a second sheet", async () => {
+  const answer = await plan({ ...wish, count: "3", program: crossing });
+  if (!(answer instanceof Response)) throw new Error("not planned");
+  const planKey = answer.headers.get("Location")?.split("/").at(-1) ?? "";
+  await services.queue.settled();
+  const ask = (form: Record<string, string | string[]>) => answered(planPage.action(asked({ planKey }, { form })));
+  const read = () => planPage.loader(asked({ planKey }));
+  const before = await read();
+
+  const still = await ask({ intent: "prove", index: "0", program: crossing });
+  expect(still).toMatchObject({ ok: false, message: expect.stringContaining("cannot be set as it is") });
+  expect((await read()).planned[0]?.reasons.join(" ")).toContain("No check notices a fault");
+  expect(await ask({ intent: "prove", index: "9", program: crossing })).toMatchObject({ ok: false });
+  expect(await ask({ intent: "prove", index: "0", program: " " })).toMatchObject({ ok: false });
+  const own = crossing.replace("bill - 5", "bill - cars");
+  expect(await ask({ intent: "prove", index: "0", program: own })).toMatchObject({ ok: true });
+  const changed = (await read()).planned[0];
+  expect(changed).toMatchObject({ class: "logic", lines: [5], program: own, reasons: [], tasks: 2 });
+  expect((await read()).planned[1]?.program).toBe(before.planned[1]?.program);
+
+  expect(await ask({ intent: "sheet", title: "Beside", course, exercise: "0", second: "on" })).toMatchObject({
+    message: expect.stringContaining("equal ones of 0 of the 1"),
+  });
+  expect(await ask({ intent: "twins", seed: "3" })).toMatchObject({ ok: true });
+  await services.queue.settled();
+  const data = await read();
+  expect(data.plan.state).toBe("done");
+  const twins = data.planned.flatMap(({ twin }) => twin?.program ?? []);
+  expect(twins.length).toBeGreaterThanOrEqual(2);
+  expect(twins.join()).not.toMatch(/fare|cars|bill/);
+  expect(textOfPage(planPage.default, data, `/plans/${planKey}`)).toContain("The equal one in another scene");
+  const withTwin = data.planned.flatMap(({ twin }, index) => (twin ? [String(index)] : []));
+  const { location } = await ask({ intent: "sheet", title: "Beside", course, exercise: withTwin, second: "on" });
+  const first = await listPlaced(services.database, String(location).split("/").at(-1) ?? "");
+  const sheets = await listSheets(services.database);
+  const second = sheets.find(({ title }) => title === "Beside, B");
+  const other = await listPlaced(services.database, second?.key ?? "");
+  expect(other.map(({ content }) => content.tasks.map(({ kind, marks }) => [kind, marks]))).toEqual(
+    first.map(({ content }) => content.tasks.map(({ kind, marks }) => [kind, marks])),
+  );
+  const sheet = second ? await findSheet(services.database, second.key) : null;
+  if (!sheet) throw new Error("no second sheet");
+  expect(await setForStudents(services, sheet)).toMatchObject({ ok: true });
+}, 120_000);
 
 test.each([
   [{ program: "" }, "The program is missing."],

@@ -211,6 +211,28 @@ test("an exercise is made with marks within bounds, placed on a sheet, and a sta
   expect(await change({ intent: "paint" })).toMatchObject({ ok: false });
   expect((await exercise.loader(asked({ exerciseKey }))).tasks[0]?.marks).toBe(3);
 
+  // Changed by hand, it is run again: what does not hold is said, and nothing is kept then.
+  const { revision } = await exercise.loader(asked({ exerciseKey }));
+  const prove = (program: string, own: number) =>
+    change({ intent: "prove", program, mended: page.mended, revision: String(own) });
+  expect(await prove(page.mended, revision)).toMatchObject({
+    ok: false,
+    message: expect.stringContaining("Nothing was"),
+  });
+  expect(await prove(" ", revision)).toMatchObject({ ok: false });
+  expect((await exercise.loader(asked({ exerciseKey }))).program).toBe(page.program);
+  const slip = page.program.replace(/print\(/, "prnt(");
+  expect(await prove(slip, revision)).toMatchObject({ ok: true });
+  const proven = await exercise.loader(asked({ exerciseKey }));
+  expect(proven.program).toBe(slip);
+  expect(proven.tasks.map((task) => [task.kind, task.marks])).toEqual([["classify", 3]]);
+  const made = await change({ intent: "twin", seed: "2" });
+  const twinKey = made.location?.split("/").at(-1) ?? "";
+  const twin = await exercise.loader(asked({ exerciseKey: twinKey }));
+  expect(twin.title).toContain("(scene 2)");
+  expect(twin.program).not.toBe(slip);
+  expect(twin.faultyLines).toEqual(proven.faultyLines);
+
   const sheetKey = await addSheet(services.database, courseKey, "Deck");
   const put = (more: Record<string, string>) =>
     answered(sheet.action(asked({ sheetKey }, { form: { exercise: exerciseKey, ...more } })));

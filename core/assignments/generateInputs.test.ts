@@ -25,6 +25,16 @@ test("inputs are valid, all different, the same ones each time, and as many as t
   for (const near of [11, 12, 13]) expect(loads.filter((load) => load === near).length).toBeGreaterThan(10);
 });
 
+test("a few inputs are about every value, at its limits first", () => {
+  const two = inputShapeSchema.parse([
+    { name: "fare", kind: "whole" },
+    { name: "cars", kind: "whole" },
+  ]);
+  const some = generateInputs(two, new Map([["cars", [10]]]), 5).map((input) => input.trim().split("\n"));
+  expect(some.map(([, cars]) => cars)).toContain("10");
+  expect(new Set(some.map(([fare]) => fare)).size).toBeGreaterThan(1);
+});
+
 test("where nothing is read there is nothing to draw", () => {
   expect(generateInputs([], new Map(), 200)).toEqual([]);
 });

@@ -1,5 +1,5 @@
 import type { InputShape, InputValue } from "./inputShape.ts";
-import { proposeInputs } from "./proposeInputs.ts";
+import { type ProposedInput, proposeInputs } from "./proposeInputs.ts";
 
 /** A sequence of numbers from 0 to 1 that is the same for the same seed (a linear congruential generator, Numerical Recipes). */
 function sequence(seed: number): () => number {
@@ -49,6 +49,22 @@ function anyInput(shape: InputShape, limits: ReadonlyMap<string, readonly number
   return lines.length === 0 ? "" : `${lines.join("\n")}\n`;
 }
 
+/** How soon an input is worth a try: at a limit, beside one, all else. */
+const rankOf = ({ purpose }: ProposedInput) =>
+  /equal to|the (?:least|greatest) valid/.test(purpose) ? 0 : /just/.test(purpose) ? 1 : 2;
+
+/** Proposals in turn for each value, those about a limit first, so that a few of them already are about all values. */
+function valueByValue(proposals: readonly ProposedInput[]): ProposedInput[] {
+  const groups = new Map<string, ProposedInput[]>();
+  for (const each of proposals) {
+    const value = each.name.split(":")[0] ?? "";
+    groups.set(value, [...(groups.get(value) ?? []), each]);
+  }
+  const inOrder = [...groups.values()].map((group) => [...group].sort((one, other) => rankOf(one) - rankOf(other)));
+  const longest = Math.max(0, ...inOrder.map((group) => group.length));
+  return Array.from({ length: longest }, (_, at) => inOrder.flatMap((group) => group[at] ?? [])).flat();
+}
+
 /**
  * At most `most` different valid inputs of a shape, the same ones each time: first those that are worth trying by
  * themselves, then such as chance draws, with a half of the numbers at or beside a limit.
@@ -60,9 +76,9 @@ export function generateInputs(
 ): string[] {
   if (shape.length === 0) return [];
   const found = new Set(
-    proposeInputs(shape, limits)
-      .filter((proposal) => proposal.kind !== "erroneous")
-      .map((proposal) => proposal.input),
+    valueByValue(proposeInputs(shape, limits).filter((proposal) => proposal.kind !== "erroneous")).map(
+      (proposal) => proposal.input,
+    ),
   );
   const next = sequence(2026);
   for (let tries = 0; found.size < most && tries < most * 5; tries++) found.add(anyInput(shape, limits, next));

@@ -37,3 +37,25 @@ export async function checksOfProgram(
   }
   return [...made.values()];
 }
+
+/** Checks with what the right program gives where they say only what is typed in; such as it does not end with stay as they are. */
+export async function withIntended(
+  { toolchains }: Pick<Services, "toolchains">,
+  language: Language,
+  fileName: string,
+  right: string,
+  checks: readonly ExerciseCheck[],
+): Promise<ExerciseCheck[]> {
+  const filled: ExerciseCheck[] = [];
+  for (const check of checks) {
+    const run = runOfText({ language: language.id, fileName }, right, check);
+    const ran = check.expected === null ? await runProgram(toolchains, run) : null;
+    if (!ran?.outcome?.finished || ran.outcome.inputRanOut) {
+      filled.push(check);
+      continue;
+    }
+    const pieces = intendedOf(ran.outcome.console, right);
+    filled.push({ ...check, expected: consoleText(ran.outcome.console, ["out"]), pieces });
+  }
+  return filled;
+}

@@ -25,6 +25,8 @@ export const plannedSchema = z.object({
   level: z.number(),
   why: z.array(z.string()),
   reasons: z.array(z.string()),
+  /** An equal one in another scene; words where none was found. */
+  twin: z.union([exerciseContentSchema, z.string()]).optional(),
 });
 export type Planned = z.infer<typeof plannedSchema>;
 
@@ -96,6 +98,11 @@ export async function keepPlan(
     asJson(result.said),
     result.seconds,
   ]);
+}
+
+/** Says that a plan is worked on once more. */
+export async function reopenPlan(database: Database, key: string, of: number): Promise<void> {
+  await database.query("update plan set state = 'waiting', tried = 0, of_all = $2 where key = $1", [key, of]);
 }
 
 /** Writes down which sheet was made of a plan. */

@@ -18,9 +18,19 @@ import { nowAndThen } from "../work/stoppable.ts";
 import { checksOfProgram } from "./checksOfProgram.ts";
 import { makeHiddenChecks } from "./hiddenChecks.ts";
 import { makeContext } from "./makeExercise.ts";
-import { addPlan, findPlan, keepPlan, type NewPlan, notePlan, type Plan, type Planned } from "./planStore.ts";
+import {
+  addPlan,
+  findPlan,
+  keepPlan,
+  type NewPlan,
+  notePlan,
+  type Plan,
+  type Planned,
+  reopenPlan,
+} from "./planStore.ts";
 import { plantFaults } from "./plantFaults.ts";
 import { selfCheck } from "./selfCheck.ts";
+import { twinOf } from "./twinOf.ts";
 
 /** The longest time that planting takes, in seconds. */
 const longest = 25;
@@ -53,6 +63,45 @@ export async function startPlan(services: Services, plan: NewPlan): Promise<stri
   const key = await addPlan(services.database, plan);
   await services.queue.add(planOf, [{ plan: key }]);
   return key;
+}
+
+/** Makes an equal exercise in another scene of each that nothing speaks against. */
+export const twinsOfPlan = defineJob({
+  name: "plan-twins",
+  schema: z.object({ plan: z.string(), seed: z.number() }),
+  about: (data) => data.plan,
+  atOnce: 1,
+  retries: 0,
+  retryAfter: 0,
+  work: async (services, data) => {
+    const plan = await findPlan(services.database, data.plan);
+    if (plan?.state !== "waiting") return;
+    const planned: Planned[] = [];
+    await services.toolchains.desk.behind("making equal exercises", async () => {
+      for (const [index, each] of plan.planned.entries()) {
+        await notePlan(services.database, plan.key, index, plan.planned.length);
+        planned.push(await withTwin(services, each, data.seed + index));
+      }
+    });
+    await keepPlan(services.database, plan.key, { planned, said: plan.said, seconds: plan.seconds });
+  },
+});
+
+async function withTwin(services: Services, planned: Planned, seed: number): Promise<Planned> {
+  if (planned.reasons.length > 0) return planned;
+  try {
+    const made = await twinOf(services, planned.content, seed);
+    return { ...planned, twin: typeof made === "string" ? made : made.content };
+  } catch (problem) {
+    log.error({ err: problem }, "making an equal exercise broke off");
+    return { ...planned, twin: "Making an equal one broke off. Try it once more." };
+  }
+}
+
+/** Begins to make equal exercises of a plan in another scene. */
+export async function startTwins(services: Services, plan: Plan, seed: number): Promise<void> {
+  await reopenPlan(services.database, plan.key, plan.planned.length);
+  await services.queue.add(twinsOfPlan, [{ plan: plan.key, seed }]);
 }
 
 async function work(services: Services, plan: Plan): Promise<{ planned: Planned[]; said: string[] }> {

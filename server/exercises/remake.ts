@@ -35,9 +35,9 @@ export async function remake(
     ...{ userActions: content.userActions, handTable: content.handTable, tableStyle: content.tableStyle },
     tasks: made.content.tasks.map((task) => ({ ...task, key: newKey(8) })),
   };
-  const reasons = [...made.surprises, ...(await selfCheck(services, remade))];
-  if (remade.faults.length === 0) reasons.push("No check notices a fault in it.");
-  return { content: remade, reasons };
+  // Without a fault nothing can be asked of one; that is said once.
+  if (remade.faults.length === 0) return { content: remade, reasons: ["No check notices a fault in it."] };
+  return { content: remade, reasons: [...made.surprises, ...(await selfCheck(services, remade))] };
 }
 
 /** In how many rows the tables of two exercises may differ. */

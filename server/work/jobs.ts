@@ -1,7 +1,7 @@
 import { judgeProgramOf } from "../classwork/judgeAssignment.ts";
 import { strengthOf } from "../classwork/strengthWork.ts";
 import { judgeCase } from "../collect/judging.ts";
-import { planOf } from "../exercises/planWork.ts";
+import { planOf, twinsOfPlan } from "../exercises/planWork.ts";
 import { noteCase } from "../judge/findingWork.ts";
 import { goOn } from "../judge/judge.ts";
 import { sweepOldRuns } from "../judge/sweep.ts";
@@ -25,6 +25,6 @@ export function allJobs(services: Services): Worker[] {
     ),
     bound(services, markWork),
     ...[bound(services, goOn), bound(services, sweepOldRuns), bound(services, searchOf), bound(services, strengthOf)],
-    ...[bound(services, furtherOf), bound(services, noteCase), bound(services, planOf)],
+    ...[bound(services, furtherOf), bound(services, noteCase), bound(services, planOf), bound(services, twinsOfPlan)],
   ];
 }

@@ -1,4 +1,5 @@
 import type { PageAction } from "../../actions.ts";
+import { prove, twin } from "./anew.ts";
 import type { ExerciseContext } from "./exerciseAction.ts";
 import { place } from "./place.ts";
 import { changeTask, removeTask, setMarks } from "./tasks.ts";
@@ -11,4 +12,6 @@ export const exerciseActions: ReadonlyArray<PageAction<ExerciseContext>> = [
   removeTask,
   changeTask,
   place,
+  prove,
+  twin,
 ];
