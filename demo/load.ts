@@ -28,6 +28,7 @@ import { loadAssignments } from "./assignments/load.ts";
 import { type DemoCase, demoCases } from "./cases.ts";
 import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
+import { loadMistakesSheet } from "./mistakesSheet.ts";
 import { type DemoAnswers, demoPlaces, demoSheet, demoSittings } from "./sheet.ts";
 import { loadTwoTerms } from "./twoTerms.ts";
 
@@ -189,15 +190,17 @@ async function loadLanguages(services: Services): Promise<void> {
  */
 export async function loadDemo(services: Services): Promise<void> {
   services.loading.begin(
-    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 3,
+    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 4,
   );
   await loadCases(services);
   await loadClassSet(services);
   services.loading.end("a whole class");
   await loadAssignments(services, Date.now() - 48 * hour);
   services.loading.end("assignments");
-  await loadTwoTerms(services);
+  const course = await loadTwoTerms(services);
   services.loading.end("two terms");
+  await loadMistakesSheet(services, course);
+  services.loading.end("a sheet of the mistakes of a class");
 }
 
 /** The cases of the demo: those that are worked through, with their sheet and sittings, and those in other languages. */

@@ -90,9 +90,9 @@ async function workThrough(services: Services, key: string, kind: string, right:
 
 /**
  * A course of two terms, sixteen weeks long, whose programs are judged behind the pages: the charts of the Casebook have something to say, and it is
- * known what. A few of the first ones are worked through by the teacher.
+ * known what. A few of the first ones are worked through by the teacher. Gives the course’s key.
  */
-export async function loadTwoTerms(services: Services): Promise<void> {
+export async function loadTwoTerms(services: Services): Promise<string> {
   const { database } = services;
   const course = await addCourse(database, "Kittiwake Crossing, two terms", "python");
   const labels = Array.from({ length: 12 }, (_, index) => `P-${String(index + 1).padStart(2, "0")}`);
@@ -137,4 +137,5 @@ export async function loadTwoTerms(services: Services): Promise<void> {
     }
     await startJudgingAssignment(services, assignment);
   }
+  return course;
 }

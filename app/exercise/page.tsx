@@ -1,11 +1,11 @@
 import type { ReactNode } from "react";
 import { data, Form, Link, useNavigation, useSearchParams } from "react-router";
 import { totalMarks } from "../../core/exercises/exercise.ts";
-import { levelOf } from "../../core/exercises/level.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import type { Database } from "../../server/database/database.ts";
 import { findExercise } from "../../server/exercises/exerciseStore.ts";
+import { levelNow, wordsOfResults } from "../../server/exercises/levelNow.ts";
 import { listSheets } from "../../server/sheets/sheetStore.ts";
 import { act, readAnewWhenStale } from "../actions.ts";
 import { useCourseWords } from "../components/marks.tsx";
@@ -26,6 +26,7 @@ async function loadExercise(database: Database, key: string) {
 export async function loader({ params, context }: Route.LoaderArgs) {
   const exercise = await loadExercise(context.services.database, params.exerciseKey);
   const { content } = exercise;
+  const level = await levelNow(context.services.database, content);
   return {
     key: exercise.key,
     revision: exercise.revision,
@@ -38,7 +39,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     program: content.program,
     mended: content.mended ?? "",
     faultyLines: content.faults.flatMap((fault) => fault.faultyLines),
-    level: levelOf(content),
+    level: { level: level.level, reasons: level.reasons, byResults: wordsOfResults(level) },
     total: totalMarks(content),
     tasks: content.tasks.map((task) => {
       const kind = kindOfTask(task);
@@ -79,6 +80,7 @@ export default function ExercisePage({ loaderData: view, actionData }: Route.Com
           <p className="note-small">
             Exercise of {view.total} marks, level {view.level.level} of 5 (
             {view.level.reasons.map((reason) => inWords(reason.words)).join("; ") || "nothing makes it harder"})
+            {view.level.byResults !== "" && `; ${view.level.byResults}`}
             {view.fromCase && (
               <>
                 {" · "}

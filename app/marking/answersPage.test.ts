@@ -128,3 +128,69 @@ test("a task that is on no edition is none; the page is named by its task", asyn
   });
   expect(markupOf(answersPage.default, await page(), "/")).toContain(kindOfTask({ kind: "classify" }).title);
 });
+
+test("other rules show who is affected before anything changes, and mark anew with the former marks kept", async () => {
+  const { database } = services;
+  const course = await addCourse(database, "Kittiwake Crossing, rules", "python");
+  await addStudents(database, course, ["R-01", "R-02"]);
+  const content = testExercise({
+    tasks: [{ key: "m", kind: "mend", marks: 2, allowedExtraLines: 1, extraCost: 1 }],
+  });
+  const own = await addSheet(database, course, "Rules");
+  await placeExercise(database, own, await addExercise(database, null, "Deck load", content));
+  const sheet = await findSheet(database, own);
+  if (!sheet) throw new Error("no sheet");
+  const set = await setForStudents(services, sheet);
+  if (!set.ok) throw new Error(set.message);
+  const mended = content.mended ?? "";
+  const texts = [mended, `# deck\ntide = 1\nramp = 2\nquay = 3\n${mended}`];
+  const keys: string[] = [];
+  for (const [at, student] of (await listStudents(database, course)).entries()) {
+    const key = await beginSitting(database, set.edition, student.key);
+    await saveAnswer(database, key, "m", 1, { text: texts[at] });
+    await handIn(database, key);
+    keys.push(key);
+    await markBehind(services, [{ key }]);
+  }
+  await services.queue.settled();
+  const earned = async () => (await listMarks(database, keys)).map((mark) => [mark.earned, mark.scheme]).sort();
+  expect(await earned()).toEqual([
+    [1, 1],
+    [2, 1],
+  ]);
+  const place = { sheetKey: own, taskKey: "m" };
+  const ask = (form: Record<string, string>) => answered(answersPage.action(asked(place, { form })));
+  const data = await answersPage.loader(asked(place));
+  expect(data.rules.map(({ name, value }) => [name, value])).toEqual([
+    ["cost", 1],
+    ["lines", 1],
+  ]);
+  const free = { "rule cost": "0", "rule lines": "1" };
+  expect(await ask({ intent: "try rules", ...free })).toMatchObject({
+    ok: true,
+    message: "Not changed yet. These rules would change R-02: fault 1 1 → 2.",
+  });
+  expect(await earned()).toContainEqual([1, 1]);
+  expect(await ask({ intent: "try rules", "rule cost": "1", "rule lines": "1" })).toMatchObject({
+    message: expect.stringContaining("Nobody"),
+  });
+  expect(await ask({ intent: "keep rules", ...free })).toMatchObject({ ok: false });
+  expect(await ask({ intent: "keep rules", "rule cost": "much", reason: "x" })).toMatchObject({ ok: false });
+  const kept = await ask({ intent: "keep rules", ...free, reason: "Nobody was told." });
+  expect(kept).toMatchObject({ ok: true, message: expect.stringContaining("2 sittings are marked anew") });
+  await services.queue.settled();
+  expect(await earned()).toEqual([
+    [2, 2],
+    [2, 2],
+  ]);
+  // The edition stays as it was set; what is shown goes by the rules of now.
+  expect((await findEdition(database, set.edition))?.content.exercises[0]?.content.tasks[0]).toMatchObject({
+    extraCost: 1,
+  });
+  const now = await answersPage.loader(asked(place));
+  expect(now.rules[0]).toMatchObject({ name: "cost", value: 0 });
+  expect(now.changes).toEqual([{ number: 1, reason: "Nobody was told." }]);
+  expect(textOfPage(answersPage.default, now, `/sheets/${own}/answers/m`)).toContain(
+    "Changed before: Nobody was told.",
+  );
+});

@@ -1,13 +1,15 @@
 import { useRef } from "react";
-import { data, Link, useFetcher } from "react-router";
+import { data, Form, Link, useFetcher } from "react-router";
 import { answersToTask } from "../../server/marks/moderation.ts";
 import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { act, type Reply } from "../actions.ts";
 import { useCourseWords } from "../components/marks.tsx";
+import { Said } from "../components/Said.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/answersPage.ts";
 import { decide } from "./actions/decide.ts";
+import { keepRules, tryRules } from "./actions/rules.ts";
 import { MarkFields } from "./MarkFields.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "All answers to a task · Bent Nail" }];
@@ -23,13 +25,13 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
-  return act([decide], request, {
+  return act([decide, tryRules, keepRules], request, {
     ...{ services: context.services, who: context.who },
     ...{ sheet: params.sheetKey, task: params.taskKey },
   });
 }
 
-export default function AnswersToTask({ loaderData }: Route.ComponentProps) {
+export default function AnswersToTask({ loaderData, actionData }: Route.ComponentProps) {
   const { exercise, title, groups, sheet, sheetTitle, scheme, edition, marks, kind } = loaderData;
   const inWords = useCourseWords();
   const students = groups.reduce((sum, group) => sum + group.labels.length, 0);
@@ -60,6 +62,59 @@ export default function AnswersToTask({ loaderData }: Route.ComponentProps) {
             </li>
           ))}
         </ul>
+      )}
+      {loaderData.rules.length > 0 && (
+        <details className="leaf px-3 py-2" open={actionData !== undefined}>
+          <summary className="cursor-pointer font-semibold">Change the rules of this task</summary>
+          <Form method="post" className="mt-2 grid gap-2">
+            {loaderData.rules.map((rule) => (
+              <div key={rule.name} className="flex flex-wrap items-baseline gap-2">
+                {rule.isYesOrNo ? (
+                  <select
+                    id={`rule-${rule.name}`}
+                    name={`rule ${rule.name}`}
+                    className="field w-20"
+                    defaultValue={rule.value}
+                  >
+                    <option value={0}>no</option>
+                    <option value={1}>yes</option>
+                  </select>
+                ) : (
+                  <input
+                    id={`rule-${rule.name}`}
+                    name={`rule ${rule.name}`}
+                    type="number"
+                    min={0}
+                    max={rule.to}
+                    defaultValue={rule.value}
+                    className="field w-20"
+                  />
+                )}
+                <label htmlFor={`rule-${rule.name}`} className="font-normal">
+                  {rule.says}
+                </label>
+              </div>
+            ))}
+            <label>
+              Why
+              <input name="reason" className="field" maxLength={2000} />
+            </label>
+            <div className="flex flex-wrap items-baseline gap-3">
+              <button className="press" type="submit" name="intent" value="try rules">
+                Show who is affected
+              </button>
+              <button className="press press-main" type="submit" name="intent" value="keep rules">
+                Mark anew by these rules
+              </button>
+            </div>
+            <Said reply={actionData} />
+            {loaderData.changes.map(({ number, reason }) => (
+              <p key={number} className="note-small">
+                Changed before: {reason}
+              </p>
+            ))}
+          </Form>
+        </details>
       )}
       {groups.length === 0 && <p className="leaf p-4">Nobody has handed in an answer to this task yet.</p>}
       <ol className="grid gap-3">

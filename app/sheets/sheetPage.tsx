@@ -1,7 +1,7 @@
 import { data, Form, Link } from "react-router";
 import { totalMarks } from "../../core/exercises/exercise.ts";
-import { levelOf } from "../../core/exercises/level.ts";
 import { listExercises } from "../../server/exercises/exerciseStore.ts";
+import { levelNow, wordsOfResults } from "../../server/exercises/levelNow.ts";
 import { findLastEdition, findSheet, listPlaced } from "../../server/sheets/sheetStore.ts";
 import { act } from "../actions.ts";
 import { useCourseWords } from "../components/marks.tsx";
@@ -26,14 +26,15 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     wording: sheet.wording,
     address: `${new URL(request.url).origin}/s/${sheet.code}`,
     edition: edition?.number ?? null,
-    exercises: placed.map((each) => ({
-      key: each.key,
-      title: each.title,
-      marks: totalMarks(each.content),
-      tasks: each.content.tasks.length,
-      level: each.level,
-      suggested: levelOf(each.content),
-    })),
+    exercises: await Promise.all(
+      placed.map(async (each) => {
+        const suggested = await levelNow(context.services.database, each.content);
+        return {
+          ...{ key: each.key, title: each.title, level: each.level, marks: totalMarks(each.content) },
+          ...{ tasks: each.content.tasks.length, suggested, byResults: wordsOfResults(suggested) },
+        };
+      }),
+    ),
     others: exercises.filter((exercise) => !here.has(exercise.key)).map(({ key, title }) => ({ key, title })),
   };
 }

@@ -34,6 +34,18 @@ export type MakeContext = MarkContext & {
 /** What is known of a case before an exercise is made of it: how many faults, and whether all are mended. */
 export type CaseFacts = { faults: number; mended: boolean };
 
+/** A rule of marking that may be changed after a sheet was set: a whole number from 0 to `to`, or 0 and 1 for no and yes. */
+export type TaskRule<KindTask> = {
+  name: string;
+  says: string;
+  isYesOrNo?: boolean;
+  to: (task: KindTask) => number;
+  read: (task: KindTask) => number;
+  write: (task: KindTask, value: number) => KindTask;
+};
+/** The same as a page shows it, with its value. */
+export type ShownRule = { name: string; says: string; isYesOrNo: boolean; to: number; value: number };
+
 /**
  * A kind of task, whole, one file each under tasks/. What the pages show of it lies in app/tasks/, a folder of the same
  * name.
@@ -74,6 +86,8 @@ export type TaskKindSpecification<KindTask, View, Answer, Key, Compared> = {
   model?: (task: KindTask, exercise: ExerciseContent) => Answer;
   /** Answers that must earn nothing: blank ones, and such as only look like one. */
   worthless?: (task: KindTask, exercise: ExerciseContent) => Answer[];
+  /** Rules of its marking that may be changed after it was set; by default none. */
+  rules?: ReadonlyArray<TaskRule<KindTask>>;
   /** What it adds to the measure of how hard an exercise is, with the reason; by default nothing. */
   difficulty?: (task: KindTask) => { points: number; words: string };
 };
@@ -100,6 +114,8 @@ export type TaskKind = Pick<
   compare: (task: Task, answer: unknown, exercise: ExerciseContent) => unknown;
   model: ((task: Task, exercise: ExerciseContent) => unknown) | null;
   worthless: (task: Task, exercise: ExerciseContent) => unknown[];
+  rules: (task: Task) => ShownRule[];
+  withRule: (task: Task, name: string, value: number) => Task;
   difficulty: (task: Task) => { points: number; words: string } | null;
 };
 
@@ -108,7 +124,7 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
   own: TaskKindSpecification<KindTask, View, Answer, Key, Compared>,
 ): TaskKind {
   const read = (task: Task): KindTask => own.schema.parse(task);
-  const { change, difficulty, keep, model, worthless } = own;
+  const { change, difficulty, keep, model, rules = [], worthless } = own;
   return {
     kind: own.kind,
     title: own.title,
@@ -131,6 +147,11 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
     key: (task, exercise) => own.key(read(task), exercise),
     model: model ? (task, exercise) => model(read(task), exercise) : null,
     worthless: (task, exercise) => worthless?.(read(task), exercise) ?? [],
+    rules: (task) =>
+      rules.map(({ name, says, isYesOrNo, to, read: value }) => ({
+        ...{ name, says, isYesOrNo: isYesOrNo === true, to: to(read(task)), value: value(read(task)) },
+      })),
+    withRule: (task, name, value) => rules.find((rule) => rule.name === name)?.write(read(task), value) ?? task,
     difficulty: (task) => difficulty?.(read(task)) ?? null,
     mark: async (task, answer, context) => {
       const parsed = own.answerSchema.safeParse(answer);

@@ -47,7 +47,8 @@ const rowsApart = 2;
 export function inequality(one: ExerciseContent, other: ExerciseContent): string[] {
   const reasons: string[] = [];
   const classes = (content: ExerciseContent) => content.faults.map((fault) => fault.class).join();
-  const lines = (content: ExerciseContent) => content.faults.map(({ faultyLines }) => faultyLines.join("+")).join();
+  const lines = (content: ExerciseContent) =>
+    content.faults.map(({ hunks }) => hunks.map(({ start }) => start).join("+")).join();
   const kinds = (content: ExerciseContent) => content.tasks.map(({ kind, marks }) => `${kind} ${marks}`).join();
   const rows = ({ tasks }: ExerciseContent) =>
     tasks.flatMap((task) => {

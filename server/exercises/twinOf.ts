@@ -67,7 +67,12 @@ export async function twinOf(
     const intro = inWordsOf(scene, content.intro);
     const made = await remake(services, content, { program: faulty, mended: right, checks, intro });
     why = [...made.reasons, ...inequality(content, made.content)];
-    if (why.length === 0) return made;
+    // No line is put in or taken out, so what was said of lines holds.
+    const faults = made.content.faults.map((fault, at) => ({
+      ...fault,
+      faultyLines: content.faults[at]?.faultyLines ?? fault.faultyLines,
+    }));
+    if (why.length === 0) return { ...made, content: { ...made.content, faults } };
   }
   return `No equal exercise was found: ${why[0] ?? ""}.`;
 }

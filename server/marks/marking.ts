@@ -8,7 +8,9 @@ import type { Services } from "../services.ts";
 import { findEdition } from "../sheets/sheetStore.ts";
 import { listAnswers, listSittings } from "../sittings/sittingStore.ts";
 import { type Accepted, answerKey, listAccepted } from "./acceptedStore.ts";
+import { contentByRules } from "./byRules.ts";
 import { countMarks, listMarks, markKey, putMark } from "./markStore.ts";
+import { listSchemeRules } from "./schemeRuleStore.ts";
 
 /** A run that marking asked for was not taken, or told nothing: another try may tell more. */
 export class RunRefused extends Error {}
@@ -72,9 +74,11 @@ export async function markSitting(
   const answerTo = new Map(answers.map((answer) => [answer.task, answer.content]));
   const formerOf = new Map(before.map((mark) => [markKey(mark), mark]));
   const accepted = await listAccepted(services.database, sitting.edition);
-  const scheme = 1 + accepted.length;
+  const changed = await listSchemeRules(services.database, sitting.edition);
+  const scheme = 1 + accepted.length + changed.length;
   let refused: string | null = null;
-  for (const { content: exercise } of edition.content.exercises) {
+  for (const { content } of edition.content.exercises) {
+    const exercise = contentByRules(content, changed);
     const run: MarkContext["run"] = async (text, check): Promise<CheckRun> => {
       const ran = await runForCheck(services, exercise, text, check);
       if ("notRun" in ran && ran.unknown) refused = ran.notRun;

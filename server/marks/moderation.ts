@@ -6,6 +6,7 @@ import { type AnswerTo, listAnswersTo } from "../sittings/sittingStore.ts";
 import { answerKey, keepAccepted } from "./acceptedStore.ts";
 import { listMarks, type Mark } from "./markStore.ts";
 import { overrule } from "./overrule.ts";
+import { rulesOf } from "./rulesOfTask.ts";
 
 /** Answers that say the same, with their marks; `labels` are whose they are. */
 export type AnswerGroup = {
@@ -17,7 +18,7 @@ export type AnswerGroup = {
 };
 
 /** The tasks of a sheet's editions, the newest edition first; each task of the newest edition that has it. */
-async function taskOn(services: Pick<Services, "database">, sheet: string, task: string) {
+export async function taskOn(services: Pick<Services, "database">, sheet: string, task: string) {
   for (const { key } of (await listEditions(services.database, sheet)).toReversed()) {
     const edition = await findEdition(services.database, key);
     for (const exercise of edition?.content.exercises ?? []) {
@@ -32,7 +33,8 @@ async function taskOn(services: Pick<Services, "database">, sheet: string, task:
 export async function answersToTask(services: Pick<Services, "database">, sheet: string, taskKey: string) {
   const on = await taskOn(services, sheet, taskKey);
   if (!on) return null;
-  const { edition, exercise, task } = on;
+  const { edition, exercise } = on;
+  const { task, rules, changes } = await rulesOf(services, edition.key, on.task);
   const kind = kindOfTask(task);
   const answers = await listAnswersTo(services.database, edition.key, taskKey);
   const marks = await listMarks(
@@ -44,6 +46,7 @@ export async function answersToTask(services: Pick<Services, "database">, sheet:
   return {
     ...{ edition, exercise: exercise.title, title: kind.title, kind: task.kind, marks: task.marks, scheme },
     program: exercise.content.program,
+    ...{ rules, changes, rule: kind.rule(task) },
     groups: [...groups]
       .map(([key, own]): AnswerGroup => {
         const [first] = own;

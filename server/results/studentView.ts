@@ -2,7 +2,9 @@ import { totalMarks } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
+import { contentByRules } from "../marks/byRules.ts";
 import { listMarks } from "../marks/markStore.ts";
+import { listSchemeRules } from "../marks/schemeRuleStore.ts";
 import type { Services } from "../services.ts";
 import { listEditions } from "../sheets/sheetStore.ts";
 import { type OpenSitting, triedNote } from "../sittings/access.ts";
@@ -14,10 +16,11 @@ import { inOrderOf } from "./markedSitting.ts";
  * student's own marks. Nothing else of the exercise is in it.
  */
 export async function studentView(services: Pick<Services, "database">, { sheet, sitting, edition }: OpenSitting) {
-  const [answers, editions, sittings] = await Promise.all([
+  const [answers, editions, sittings, changed] = await Promise.all([
     listAnswers(services.database, sitting.key),
     listEditions(services.database, sheet.key),
     listSittingsOn(services.database, sheet.key, sitting.student),
+    listSchemeRules(services.database, edition.key),
   ]);
   const own = editions.find((each) => each.key === edition.key);
   const released = (own?.released_at ?? null) !== null && sitting.handed_in_at !== null;
@@ -38,49 +41,54 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
     closed: sheet.state === "closed",
     handedIn: sitting.handed_in_at !== null,
     released,
-    exercises: edition.content.exercises.map(({ key, title, content }) => ({
-      key,
-      title,
-      intro: content.intro,
-      userActions: content.userActions,
-      shown: content.given,
-      fileName: content.fileName,
-      language: content.language,
-      dataFiles: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
-      lines: lineTexts(content.program),
-      program: content.program,
-      total: totalMarks(content),
-      tried: answers.some((answer) => answer.task === triedNote(key)),
-      tasks: content.tasks.map((task) => {
-        const kind = kindOfTask(task);
-        return {
-          key: task.key,
-          kind: task.kind,
-          title: kind.title,
-          marks: task.marks,
-          onProgram: kind.answeredOnProgram,
-          rule: inWords(kind.rule(task)),
-          view: kind.view(task, content, contents.get(task.key)),
-          marked: inOrderOf(kind.scheme(task, content), marks)
-            .filter((mark) => mark.task === task.key)
-            .map((mark) => ({
-              item: mark.item,
-              earned: mark.earned,
-              possible: mark.possible,
-              // What is only suggested is no judgement, and is not shown as one.
-              reason:
-                mark.earned === null
-                  ? "This waits for your teacher."
-                  : mark.marker === "teacher"
-                    ? mark.reason
-                    : inWords(mark.reason),
-            })),
-          /** The answer beside the right one, once marks are released. */
-          compared: released ? kind.compare(task, contents.get(task.key) ?? null, content) : null,
-          right: released ? kind.scheme(task, content).map(({ item, words }) => ({ item, words: inWords(words) })) : [],
-        };
-      }),
-    })),
+    exercises: edition.content.exercises.map(({ key, title, content: asSet }) => {
+      const content = contentByRules(asSet, changed);
+      return {
+        key,
+        title,
+        intro: content.intro,
+        userActions: content.userActions,
+        shown: content.given,
+        fileName: content.fileName,
+        language: content.language,
+        dataFiles: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
+        lines: lineTexts(content.program),
+        program: content.program,
+        total: totalMarks(content),
+        tried: answers.some((answer) => answer.task === triedNote(key)),
+        tasks: content.tasks.map((task) => {
+          const kind = kindOfTask(task);
+          return {
+            key: task.key,
+            kind: task.kind,
+            title: kind.title,
+            marks: task.marks,
+            onProgram: kind.answeredOnProgram,
+            rule: inWords(kind.rule(task)),
+            view: kind.view(task, content, contents.get(task.key)),
+            marked: inOrderOf(kind.scheme(task, content), marks)
+              .filter((mark) => mark.task === task.key)
+              .map((mark) => ({
+                item: mark.item,
+                earned: mark.earned,
+                possible: mark.possible,
+                // What is only suggested is no judgement, and is not shown as one.
+                reason:
+                  mark.earned === null
+                    ? "This waits for your teacher."
+                    : mark.marker === "teacher"
+                      ? mark.reason
+                      : inWords(mark.reason),
+              })),
+            /** The answer beside the right one, once marks are released. */
+            compared: released ? kind.compare(task, contents.get(task.key) ?? null, content) : null,
+            right: released
+              ? kind.scheme(task, content).map(({ item, words }) => ({ item, words: inWords(words) }))
+              : [],
+          };
+        }),
+      };
+    }),
     answers: Object.fromEntries(
       answers.map((answer) => [answer.task, { revision: answer.revision, content: answer.content }]),
     ),

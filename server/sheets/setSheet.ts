@@ -1,8 +1,8 @@
-import { levelOf } from "../../core/exercises/level.ts";
 import { proposeNames, wordsOfLabels } from "../../core/exercises/names.ts";
 import { namesInExercise } from "../../core/exercises/namesInExercise.ts";
 import { findCase, startVersion, versionOf } from "../cases/caseStore.ts";
 import { findExercise, keepReasons, reasonsAgainst } from "../exercises/exerciseStore.ts";
+import { levelNow } from "../exercises/levelNow.ts";
 import { selfCheck } from "../exercises/selfCheck.ts";
 import { languageOf } from "../judge/judge.ts";
 import { listStudents } from "../people/courseStore.ts";
@@ -91,12 +91,14 @@ export async function setForStudents(
     };
   const content: EditionContent = {
     title: sheet.title,
-    exercises: placed.map((each) => ({
-      key: each.key,
-      title: each.title,
-      level: each.level ?? levelOf(each.content).level,
-      content: each.content,
-    })),
+    exercises: await Promise.all(
+      placed.map(async (each) => ({
+        key: each.key,
+        title: each.title,
+        level: each.level ?? (await levelNow(services.database, each.content)).level,
+        content: each.content,
+      })),
+    ),
   };
   return { ok: true, edition: await setSheet(services.database, sheet.key, content) };
 }

@@ -16,6 +16,9 @@ export function sequenceOf(seed: number): () => number {
   };
 }
 
+/** Words that say how something is, or what is done with it: they fit whatever it is. */
+const saysHow = /(?:est|ing|ed)$/;
+
 /** The words of a name or a text: `deckLoad`, `deck_load` and "Deck load" have the same two. */
 const wordsIn = (text: string): string[] =>
   (text.match(/\p{Lu}?\p{Ll}+|\p{Lu}+(?!\p{Ll})/gu) ?? []).map((word) => word.toLowerCase());
@@ -93,7 +96,7 @@ export function drawScene(language: Language, program: string, seed: number, wit
     }
   }
   for (const word of named) {
-    if (words.has(word) || wordsThatStay.has(word) || word.length < 3) continue;
+    if (words.has(word) || wordsThatStay.has(word) || word.length < 3 || saysHow.test(word)) continue;
     const other = pick(anyWords.filter(isFree));
     if (other === undefined) continue;
     words.set(word, other);

@@ -8,7 +8,7 @@ import type { ExerciseContent } from "../exercise.ts";
 import { withoutLayout } from "../layoutOnly.ts";
 import { changedLines, programForFault, sortChanges, withLineEndsOf } from "../mendMarking.ts";
 import { shareOut } from "../shareOut.ts";
-import { defineTaskKind, type ItemMark } from "../taskKind.ts";
+import { defineTaskKind, type ItemMark, type TaskRule } from "../taskKind.ts";
 import { createTries, type Tried } from "../tries.ts";
 
 const schema = z.object({
@@ -19,6 +19,18 @@ const schema = z.object({
   extraCost: z.number().int().min(0),
 });
 const answerSchema = z.object({ text: z.string().max(200_000) });
+
+/** What of its marking may be changed later. */
+const rules: ReadonlyArray<TaskRule<z.output<typeof schema>>> = [
+  {
+    ...{ name: "cost", says: "What more changed lines than needed cost", to: (task) => task.marks },
+    ...{ read: (task) => task.extraCost, write: (task, extraCost) => ({ ...task, extraCost }) },
+  },
+  {
+    ...{ name: "lines", says: "Lines that may be changed beside what is needed", to: () => 50 },
+    ...{ read: (task) => task.allowedExtraLines, write: (task, lines) => ({ ...task, allowedExtraLines: lines }) },
+  },
+];
 
 /** Whether a change of a program only hides its fault, by the texts; null where nothing says so, or the key's own does. */
 function hiding(exercise: ExerciseContent, index: number, before: string, after: string): string | null {
@@ -79,7 +91,8 @@ export const mend = defineTaskKind({
   make: async ({ exercise }, { key, marks }) =>
     exercise.mended === null
       ? "Mending cannot be asked: the case is not mended yet."
-      : { key, kind: "mend", marks, allowedExtraLines: 1, extraCost: 1 },
+      : { key, kind: "mend" as const, marks, allowedExtraLines: 1, extraCost: 1 },
+  rules,
   key: () => null,
   model: (_, { mended, program }) => ({ text: mended ?? program }),
   worthless: (_, exercise) => [{ text: exercise.program }, { text: "" }, ...printedOnly(exercise)],

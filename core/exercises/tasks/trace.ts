@@ -222,6 +222,24 @@ export const traceTable = defineTaskKind({
     answer: answer.rows,
     ...layBeside(task, answer, exercise),
   }),
+  rules: [
+    {
+      ...{ name: "notation", says: "Another notation than the language’s costs a cell", isYesOrNo: true, to: () => 1 },
+      read: (task) => Number(task.style?.notation === "counts"),
+      write: (task, value) => ({
+        ...task,
+        style: {
+          ...(task.style ?? styleOf(undefined)),
+          notation: value === 1 ? "counts" : "free",
+        } as TraceTask["style"],
+      }),
+    },
+    {
+      ...{ name: "quotes", says: "Quotes tell a text from a number", isYesOrNo: true, to: () => 1 },
+      read: (task) => Number(task.quotesCount === true),
+      write: (task, value) => ({ ...task, quotesCount: value === 1 }),
+    },
+  ],
   model: (task, exercise) => ({ rows: rowsOf(task, exercise).map(({ cells }) => ({ cells })) }),
   worthless: () => [{ rows: [] }, { rows: [{ cells: {} }] }],
   difficulty: (task) => {
