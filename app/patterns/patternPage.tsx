@@ -1,5 +1,6 @@
 import { data, Form, Link, redirect, useNavigation } from "react-router";
-import { findLanguage } from "../../core/languages/languages.ts";
+import { neutralOf } from "../../core/exercises/planting/neutral/neutralPrograms.ts";
+import { findLanguage, languages } from "../../core/languages/languages.ts";
 import { cardOf, howItShows } from "../../core/patterns/cards.ts";
 import { exampleRecords } from "../../core/patterns/exampleRecords.ts";
 import { findPattern } from "../../core/patterns/patterns.ts";
@@ -27,6 +28,10 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   return {
     ...{ id, name, says, mends, cause, avoid, fault },
     card: cardOf(pattern),
+    /** Languages that have programs in which it may be planted; whether it can be, planning it finds out. */
+    plants: languages
+      .filter(({ id: own }) => neutralOf(own).length > 0 && examples.some(({ language }) => language === own))
+      .map((language) => ({ id: language.id, name: language.name })),
     examples: examples.map((example, at) => {
       const record = exampleRecords[id]?.[at];
       return {
@@ -166,6 +171,30 @@ export default function PatternPage({ loaderData: view, actionData }: Route.Comp
           </section>
         </div>
         <div className="grid gap-5">
+          {view.fault && view.plants.length > 0 && (
+            <Form method="post" action="/plans/new" className="leaf flex flex-wrap items-end gap-3 p-3">
+              <h2 className="w-full">Exercises of it</h2>
+              <input type="hidden" name="pattern" value={view.id} />
+              <label>
+                Language
+                <select name="language" className="field">
+                  {view.plants.map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <label>
+                How many
+                <input name="count" type="number" min={1} max={6} defaultValue={2} className="field w-20" />
+              </label>
+              <button className="press" type="submit" name="intent" value="of pattern">
+                Plan them
+              </button>
+              <p className="note-small">Planted in programs of nobody’s, run, and proven.</p>
+            </Form>
+          )}
           <section className="border-2 border-ink bg-sheet p-4" aria-label="Card for students">
             <h2>{view.card.title}</h2>
             {view.card.short.map((line) => (

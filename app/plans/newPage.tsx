@@ -8,7 +8,7 @@ import { act } from "../actions.ts";
 import { useClassWords } from "../components/marks.tsx";
 import { KindGroups } from "../tasks/KindGroups.tsx";
 import type { Route } from "./+types/newPage.ts";
-import { plan, planOfClass } from "./actions/plan.ts";
+import { plan, planOfClass, planOfPattern } from "./actions/plan.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Plan exercises · Bent Nail" }];
 
@@ -36,7 +36,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
-  return act([plan, planOfClass], request, { services: context.services });
+  return act([plan, planOfClass, planOfPattern], request, { services: context.services });
 }
 
 export default function NewPlan({ loaderData, actionData }: Route.ComponentProps) {

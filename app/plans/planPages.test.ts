@@ -7,6 +7,7 @@ import { findSheet, listPlaced, listSheets } from "../../server/sheets/sheetStor
 
 import { openTestServices } from "../../server/testServices.ts";
 import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
+import * as patternPage from "../patterns/patternPage.tsx";
 import * as newPage from "./newPage.tsx";
 import * as planPage from "./page.tsx";
 
@@ -140,6 +141,25 @@ test("each mistake of a class is planted in a neutral program; what cannot be is
   expect(data.planned.flatMap((each) => each.reasons)).toEqual([]);
   expect(new Set(data.planned.map((each) => each.title)).size).toBe(2);
   expect(data.plan.said.join(" ")).toContain("could not be planted in a neutral program in Python");
+});
+
+test("exercises of one kind of mistake are planned from its page, each in another program", async () => {
+  const { patternId } = { patternId: "limit-off-by-one" };
+  const data = await patternPage.loader(asked({ patternId }));
+  expect(data.plants.map(({ id }) => id)).toContain("python");
+  expect(textOfPage(patternPage.default, data, `/patterns/${patternId}`)).toContain("Exercises of it");
+  const form = { intent: "of pattern", pattern: patternId, language: "python", count: "2" };
+  const ask = (more: Record<string, string>) => newPage.action(asked({}, { form: { ...form, ...more } }));
+  expect(await answered(ask({ pattern: "beautiful" }))).toMatchObject({ status: 422 });
+  expect(await answered(ask({ language: "klingon" }))).toMatchObject({ status: 422 });
+  const answer = await ask({});
+  if (!(answer instanceof Response)) throw new Error("not planned");
+  const planKey = answer.headers.get("Location")?.split("/").at(-1) ?? "";
+  await services.queue.settled();
+  const { planned } = await planPage.loader(asked({ planKey }));
+  expect(planned.map((each) => each.pattern?.id)).toEqual([patternId, patternId]);
+  expect(new Set(planned.map((each) => each.title)).size).toBe(2);
+  expect(planned.flatMap((each) => each.reasons)).toEqual([]);
 });
 
 test("the page offers models, kinds of task and what was planned before", async () => {

@@ -15,8 +15,20 @@ const classes = ["logic", "runtime", "syntax"] as const;
 
 /** The ways to plant a kind of mistake in a right program. How each shows, and whether it shows at all, is a matter of a run. */
 export function plantsOf(pattern: string, language: Language, program: string): Planted[] {
-  return plantedKinds(language, program).get(pattern) ?? [];
+  const key = `${language.id}\n${program}`;
+  const known = kept.get(key) ?? plantedKinds(language, program);
+  kept.delete(key);
+  kept.set(key, known);
+  for (const oldest of kept.keys()) {
+    if (kept.size <= mostKept) break;
+    kept.delete(oldest);
+  }
+  return known.get(pattern) ?? [];
 }
+
+/** What can be planted in the programs that were asked about last: the programs that ship are asked for one kind after the other. */
+const kept = new Map<string, Map<string, Planted[]>>();
+const mostKept = 100;
 
 /**
  * Everything that can be planted in a right program, by kind of mistake: by edits of the kind itself, and by those of the table of small edits whose

@@ -171,14 +171,18 @@ async function ofKinds(
 /** The first neutral program in which a kind of mistake can be planted and proven; programs that are not used yet come first. */
 async function ofKind(services: Services, language: Language, pattern: string, used: ReadonlySet<string>) {
   const until = Date.now() + longestOfKind * 1000;
-  const all = neutralOf(language.id);
+  const neutral = neutralOf(language.id).map((each) => ({ ...each, inputs: inputsOf(each) }));
+  // Where none has a place for it, the right program of the pattern's own example has.
+  const examples = (findPattern(pattern)?.examples ?? [])
+    .filter((each) => each.language === language.id)
+    .map(({ right, input }, at) => ({ title: `Another program ${at + 1}`, program: right, inputs: [input] }));
+  const all = [...neutral, ...examples];
   const inOrder = [...all.filter(({ title }) => !used.has(title)), ...all.filter(({ title }) => used.has(title))];
-  for (const each of inOrder) {
+  for (const { title, program, inputs } of inOrder) {
     // Cheap to ask, and most programs have no place for most kinds.
-    if (plantsOf(pattern, language, each.program).length === 0 || Date.now() > until) continue;
-    const { title, program } = each;
+    if (plantsOf(pattern, language, program).length === 0 || Date.now() > until) continue;
     const fileName = language.mainName;
-    const checks = await checksOfProgram(services, language, fileName, program, inputsOf(each));
+    const checks = await checksOfProgram(services, language, fileName, program, inputs);
     const { planted } = await plantFaults(services.toolchains, {
       ...{ language, fileName, program, checks, count: 1, pattern, seconds: Math.max(2, (until - Date.now()) / 1000) },
     });

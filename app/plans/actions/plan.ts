@@ -110,6 +110,29 @@ export const plan = defineAction<{ services: Services }, Fields>({
   },
 });
 
+const patternFields = z.object({ pattern: field.text(100), language: field.text(40), count: field.whole(1, 6) });
+
+/** Begins to plan exercises of one kind of mistake, each in another program of nobody's. */
+export const planOfPattern = defineAction<{ services: Services }, z.output<typeof patternFields>>({
+  intent: "of pattern",
+  schema: patternFields,
+  does: async ({ services }, given) => {
+    const pattern = findPattern(given.pattern);
+    const language = findLanguage(given.language);
+    if (!pattern || !language) return refused("There is no such kind of mistake or language. Nothing was planned.");
+    const kinds = Array.from({ length: given.count }, () => pattern.id);
+    const key = await startPlan(services, {
+      ...{ title: `${language.name} programs of nobody’s`, course: null, assignment: null, language: language.id },
+      ...{ file_name: language.mainName, program: Buffer.from(""), checks: [] },
+      wish: {
+        ...{ count: kinds.length, classes: [], level: null, pattern: null, kinds },
+        tasks: { classify: 2, point: 1, mend: 2 },
+      },
+    });
+    return redirect(`/plans/${key}`);
+  },
+});
+
 const classFields = z.object({ assignment: field.text(100), kind: field.list() });
 
 /** Begins to plan an exercise for each kind of mistake that a class makes most, each in a neutral program. */
