@@ -84,7 +84,7 @@ test("a fault has words, a place outside its lines and the reason; paper and ver
 });
 
 test("steps in words have a table by hand: refused with its row, printed blank, and the key of a trace task", async () => {
-  const caseKey = await collect("pseudocode", "steps.txt", "boats = 3\ntrips = 0\ntrips = trips + 1\nshow trips\n");
+  const caseKey = await collect("steps", "steps.txt", "boats = 3\ntrips = 0\ntrips = trips + 1\nshow trips\n");
   expect(await act(caseKey, { intent: "hand table", table: "line; boats\nx; 3" })).toMatchObject({
     ...{ status: 422, message: expect.stringContaining("Row 1 does not begin") },
   });

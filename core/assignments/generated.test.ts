@@ -174,5 +174,5 @@ test("another wording of its prompts passes, another result does not", () => {
 
 test("every language that runs says how its programs read", () => {
   expect(running.map((language) => language.id).sort()).toEqual(["c", "csharp", "java", "octave", "pascal", "python"]);
-  expect(findLanguage("pseudocode")?.inputForms).toBeUndefined();
+  expect(findLanguage("steps")?.inputForms).toBeUndefined();
 });

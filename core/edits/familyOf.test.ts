@@ -23,5 +23,5 @@ test("blanks at ends of lines make no other change; what no small edit does is o
   const python = languageOf("python");
   expect(familyOf(python, "if age < 14:\n    print(age)\n", "if age <= 14:  \n    print(age)")).toBe("comparison");
   expect(familyOf(python, "print(1)\n", "import math\nprint(math.pi * 7)\n")).toBeNull();
-  expect(familyOf(languageOf("pseudocode"), "print 1\n", "print 2\n")).toBeNull();
+  expect(familyOf(languageOf("steps"), "print 1\n", "print 2\n")).toBeNull();
 });

@@ -32,7 +32,7 @@ test.each([
 });
 
 test("a language whose expressions are not worked out says so", () => {
-  const language = findLanguage("pseudocode");
-  if (!language) throw new Error("pseudocode");
+  const language = findLanguage("steps");
+  if (!language) throw new Error("steps");
   expect(holdsAt(language, { steps: passes("int", 2) }, 2, "load > 1").why).toContain("not worked out");
 });

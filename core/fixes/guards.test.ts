@@ -77,5 +77,5 @@ test("A header, a declaration and a line with more on it are left as they are: t
     ),
   ).toMatchObject({ condition: "b != 0", text: null });
   expect(guard("python", "a = 1; c = a / b\n", 1, "division by zero", "ZeroDivisionError")?.text).toBeNull();
-  expect(guard("pseudocode", "x", 1, "by zero")?.text).toBeNull();
+  expect(guard("steps", "x", 1, "by zero")?.text).toBeNull();
 });

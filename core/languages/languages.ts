@@ -9,9 +9,10 @@ import { pseudocode } from "./pseudocode/pseudocode.ts";
 import { python } from "./python/python.ts";
 import { remembered } from "./remembered.ts";
 import { sketch } from "./sketch/sketch.ts";
+import { steps } from "./steps/steps.ts";
 
 /** Every language that Bent Nail knows; a new one is one folder and one line here. */
-const all: readonly Language[] = [python, java, c, csharp, pascal, octave, basic, sketch, pseudocode];
+const all: readonly Language[] = [python, java, c, csharp, pascal, octave, basic, sketch, pseudocode, steps];
 
 /** The same, whose readings of the last few texts are kept. */
 export const languages: readonly Language[] = all.map((language) => ({

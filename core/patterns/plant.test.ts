@@ -173,5 +173,5 @@ test.each([
 
 test("what cannot be planted in a program is not; a language that nobody takes apart has nothing", () => {
   expect(plantsOf("recursion-without-end", languageOf("python"), "print(1)\n")).toEqual([]);
-  expect(plantsOf("colon-missing", languageOf("pseudocode"), "print 1\n")).toEqual([]);
+  expect(plantsOf("colon-missing", languageOf("steps"), "print 1\n")).toEqual([]);
 });

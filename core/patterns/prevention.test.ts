@@ -60,6 +60,6 @@ test("divisors that are no numbers are asked for; loops without change and reads
 
 test("each piece of advice leads to a kind of mistake that is known, and no program breaks it", () => {
   for (const program of ["", "if", "}{", "print((", "for a in"])
-    for (const id of ["python", "java", "c", "csharp", "pascal", "octave", "pseudocode"])
+    for (const id of ["python", "java", "c", "csharp", "pascal", "octave", "steps"])
       for (const { pattern } of advised(id, program)) expect(findPattern(pattern)).toBeDefined();
 });

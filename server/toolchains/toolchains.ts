@@ -13,6 +13,7 @@ import { createJavaToolchain } from "./java.ts";
 import { createOctaveToolchain } from "./octave.ts";
 import type { OtherWay } from "./otherWays.ts";
 import { createPascalToolchain } from "./pascal.ts";
+import { createPseudocodeToolchain } from "./pseudocode.ts";
 import { createPythonToolchain } from "./python.ts";
 import { textKey } from "./textKey.ts";
 import type { Toolchain } from "./toolchain.ts";
@@ -30,6 +31,7 @@ const makers: readonly ((workbench: () => Pool) => Toolchain)[] = [
   createCSharpToolchain,
   createPascalToolchain,
   createOctaveToolchain,
+  createPseudocodeToolchain,
 ];
 
 export type Toolchains = {

@@ -1,77 +1,110 @@
+import { findWord, spellings, typeSpellings, type Word } from "../../interpreters/pseudocode/words.ts";
 import { type Language, messageReading } from "../language.ts";
 import { createTokenizer, tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
 import type { Token } from "../token.ts";
+import { pseudocodeExplanations } from "./meanings.ts";
+import { ownInterpreter } from "./messages.ts";
 
-/** Words that descriptions of steps share; every course has its own. */
-const keywords: ReadonlySet<string> = new Set(
-  (
-    "and array begin call case constant declare div do each else elseif end endcase endfor endfunction endif endprocedure endwhile false for from function if input mod next not of or otherwise output " +
-    "print procedure read repeat return returns set step start stop then to true until while write"
-  ).split(" "),
-);
+const allSpellings = Object.values(spellings).flat();
+const keywords: ReadonlySet<string> = new Set(allSpellings.map((spelling) => spelling.toLowerCase()));
 
 const tokens = createTokenizer({
   keywords,
   anyCase: true,
   name: /[\p{L}_][\p{L}\p{Nd}_]*/uy,
   number: /\d+(?:\.\d+)?/y,
-  operator: /<-|:=|<>|<=|>=|!=|==|[-+*/^=<>≤≥≠←→,.:;&]/y,
+  operator: /<-|:=|<>|<=|>=|=<|=>|!=|==|[-+*/^=<>≤≥≠←⟵×÷−–,.:;&]/y,
   lineComment: /\/\/|#/y,
   blockComments: [],
   texts: [
-    { open: /"/y, close: '"', escape: "double" },
+    { open: /"/y, close: '"', escape: null },
+    { open: /'/y, close: "'", escape: null },
     { open: /“/y, close: "”", escape: null },
   ],
 });
-const is = (token: Token | undefined, ...words: string[]) =>
-  token !== undefined && words.includes(token.text.toLowerCase());
+
+/** The word of the language that a token is, in whatever spelling. */
+const wordOf = (token: Token | undefined): Word | undefined =>
+  token === undefined || token.kind !== "keyword" ? undefined : findWord(token.text);
+const is = (token: Token | undefined, ...words: Word[]) => {
+  const word = wordOf(token);
+  return word !== undefined && words.includes(word);
+};
+const assigning = new Set(["<-", "←", "⟵", ":="]);
 
 function assignedNames(line: readonly Token[]): string[] {
   const names: string[] = [];
   for (const [index, token] of line.entries()) {
-    if (
-      ["<-", "←", ":=", "="].includes(token.text) &&
-      line[index - 1]?.kind === "name" &&
-      !line.slice(0, index).some((each) => is(each, "if", "while", "until"))
-    )
-      names.push(line[index - 1]?.text ?? "");
-    if (is(token, "input", "read", "for", "set", "declare") && line[index + 1]?.kind === "name")
+    const before = line[index - 1];
+    const gives = assigning.has(token.text) || (token.text === "=" && (index === 1 || is(line[0], "for", "constant")));
+    if (gives && before?.kind === "name") names.push(before.text);
+    if (gives && before?.text === "]") {
+      const open = line.findIndex((each) => each.text === "[");
+      if (line[open - 1]?.kind === "name") names.push(line[open - 1]?.text ?? "");
+    }
+    if (is(token, "input", "for", "set", "declare", "each") && line[index + 1]?.kind === "name")
       names.push(line[index + 1]?.text ?? "");
-    if (token.text === "→" && line[index + 1]?.kind === "name") names.push(line[index + 1]?.text ?? "");
+    if (is(line[0], "input", "readfile") && token.text === "," && line[index + 1]?.kind === "name")
+      names.push(line[index + 1]?.text ?? "");
   }
   return [...new Set(names)];
 }
 
-/**
- * Steps in words or symbols, also flow descriptions: for trace tasks on paper. No translator reads them, so no run is
- * offered.
- */
+const opensBlock: readonly Word[] = ["if", "case", "for", "while", "repeat", "procedure", "function", "type"];
+const closesBlock: readonly Word[] = [
+  "endif",
+  "endcase",
+  "endfor",
+  "next",
+  "endwhile",
+  "until",
+  "endprocedure",
+  "endfunction",
+  "endtype",
+];
+const spellingsOf = (words: readonly Word[]): Set<string> =>
+  new Set(words.flatMap((word) => spellings[word].map((each) => each.toLowerCase())));
+const inBothCases = (words: readonly Word[]): Set<string> =>
+  new Set(
+    words.flatMap((word) =>
+      spellings[word].flatMap((each) => [each, each.toLowerCase(), each.charAt(0) + each.slice(1).toLowerCase()]),
+    ),
+  );
+
+/** Pseudocode of our own: what exams and first lessons write on paper, read in its common spellings and run. */
 export const pseudocode: Language = {
   id: "pseudocode",
-  name: "Pseudocode or flow description",
+  name: "Pseudocode",
   extension: ".pseudo",
-  mainName: "steps.pseudo",
+  mainName: "program.pseudo",
   lineComment: "//",
   namesCheckedAt: "run",
-  runs: false,
   profile: {
-    stages: ["a person goes through it, step by step"],
-    blocks: "words such as IF … ENDIF, or indentation",
+    stages: [
+      "our own interpreter reads all of it; what is wrong is said line by line",
+      "it runs, statement by statement",
+    ],
+    blocks: "words such as IF … ENDIF",
     statementEnd: "the end of the line",
     caseSensitive: false,
     firstIndex: "declared",
-    unsetValue: "none; the course says",
-    integerDivision: "the course says; DIV usually cuts off the fraction",
-    input: "the course says",
-    strictness: "none: no tool checks it",
-    usualDistance: "no tool names a line",
+    unsetValue: "none: reading it stops the program",
+    integerDivision: "/ gives a number with decimals; DIV and MOD go down, also below zero",
+    input: "a number where it reads as one, else a text",
+    strictness: "a course can have all names looked for before anything runs",
+    usualDistance: "a block that is never closed is reported at its beginning",
   },
   tokens,
-  ...messageReading([], "first", () => false),
-  kindOfRefusal: () => "form",
-  unknownName: () => null,
-  explanations: [],
+  ...messageReading([ownInterpreter], "first", () => false),
+  kindOfRefusal: ({ errorName }) =>
+    /^(?:name not known|routine|type not known|number of values|procedure as value|parameter twice|constant changed|return|no target)/.test(
+      errorName ?? "",
+    )
+      ? "meaning"
+      : "form",
+  unknownName: ({ message }) => /^The name (\S+) is given no value/.exec(message)?.[1] ?? null,
+  explanations: pseudocodeExplanations,
   assignedNames,
   usedNames: (line) => [...new Set(line.filter((token) => token.kind === "name").map((token) => token.text))],
   loopCondition: (line) => {
@@ -81,25 +114,49 @@ export const pseudocode: Language = {
   blockLines: (program, header) => {
     const lines = tokensByLine(tokens(program));
     const numbers = [...lines.keys()].filter((line) => line > header).sort((one, other) => one - other);
-    const end = numbers.findIndex((line) => is(lines.get(line)?.[0], "endwhile", "endfor", "next", "until", "end"));
-    return numbers.slice(0, end < 0 ? undefined : end + 1);
+    let depth = 1;
+    const inside: number[] = [];
+    for (const number of numbers) {
+      const [first, second] = lines.get(number) ?? [];
+      if (is(first, ...closesBlock) || (is(first, "end") && second !== undefined)) depth -= 1;
+      inside.push(number);
+      if (depth === 0) break;
+      if (is(first, ...opensBlock)) depth += 1;
+    }
+    return inside;
   },
-  decisionWords: new Set(
-    [...keywords]
-      .filter((word) => ["if", "while", "until", "for", "case"].includes(word))
-      .flatMap((word) => [word, word.toUpperCase()]),
-  ),
-  loopWords: new Set(["while", "WHILE", "for", "FOR", "repeat", "REPEAT"]),
+  decisionWords: inBothCases(["if", "elseif", "while", "until", "for", "case"]),
+  loopWords: inBothCases(["while", "for", "repeat"]),
   definesFunction: (line) => is(line[0], "function", "procedure"),
   chanceWords: new Set(),
   unseenWords: new Set(),
-  quietFunctions: new Set(),
+  blockWords: { opens: spellingsOf(opensBlock), closes: spellingsOf(closesBlock) },
+  quietFunctions: new Set([
+    "LENGTH",
+    "LEN",
+    "MID",
+    "LEFT",
+    "RIGHT",
+    "UPPER",
+    "LOWER",
+    "INT",
+    "ROUND",
+    "ABS",
+    "SQRT",
+    "MIN",
+    "MAX",
+  ]),
   numberRanges: {},
   loopExits: [],
-  ownWords: new Set([...keywords, ...[...keywords].map((word) => word.toUpperCase())]),
+  ownWords: new Set([...allSpellings, ...Object.keys(typeSpellings)].flatMap((word) => [word, word.toLowerCase()])),
   signs: [
-    { pattern: /^\s*(?:ENDIF|ENDWHILE|ENDFOR|END IF|END WHILE)\b/m, weight: 4, words: "ENDIF, ENDWHILE" },
-    { pattern: /^\s*(?:OUTPUT|INPUT|DISPLAY|SET)\s+\S/m, weight: 3, words: "INPUT, OUTPUT, SET" },
+    {
+      pattern: /^\s*(?:ENDIF|ENDWHILE|ENDFOR|END IF|END WHILE|ENDPROCEDURE|ENDFUNCTION|ENDCASE)\b/m,
+      weight: 4,
+      words: "ENDIF, ENDWHILE",
+    },
+    { pattern: /^\s*(?:OUTPUT|INPUT|DISPLAY|SET|DECLARE)\s+\S/m, weight: 3, words: "INPUT, OUTPUT, DECLARE" },
     { pattern: /\w\s*(?:←|<-)\s*\S/, weight: 3, words: "arrows for assignment" },
+    { pattern: /^\s*NEXT\s+\w+\s*$/m, weight: 2, words: "NEXT" },
   ],
 };
