@@ -17,7 +17,7 @@ export function recordedValue(value: Value | undefined): TraceValue {
   if (value === undefined) return { type: "?", text: unsetText };
   if (typeof value === "object" && isArray(value)) {
     const items = value.array.slice(0, mostItems).map((each) => ({ value: recordedValue(each) }));
-    return { type: "ARRAY", id: value.id, shape: "list", items, length: value.array.length };
+    return { type: "list", id: value.id, shape: "list", items, length: value.array.length };
   }
   if (typeof value === "object" && isRecord(value)) {
     const items = Object.entries(value.fields).map(([key, each]) => ({ key, value: recordedValue(each) }));
