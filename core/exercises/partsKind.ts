@@ -39,7 +39,7 @@ export function definePartsKind<KindTask extends Task>(own: PartsKindSpecificati
     ...{ usualMarks: () => 0, needsRun: own.needsRun ?? false, answeredOnProgram: false },
     answeredBeforeTrying: own.answeredBeforeTrying ?? false,
     ...{ showsMended: own.showsMended ?? false, make: own.make },
-    view: (task, exercise, answer) => viewOf(own.parts(task, exercise, answer?.texts ?? {}), answer?.closed ?? 0),
+    view: (task, exercise, answer) => viewOf(own.parts(task, exercise, answer?.texts ?? {}), answer?.closed ?? null),
     keep: (task, exercise, before, given) => keepClosed(own.parts(task, exercise, before.texts), before, given),
     rule: own.rule,
     scheme: own.scheme,
@@ -63,11 +63,18 @@ export function definePartsKind<KindTask extends Task>(own: PartsKindSpecificati
   });
 }
 
-/** The parts as a student sees them who has given the first `closed` of them: those behind the open one show nothing yet. */
-function viewOf(parts: readonly TaskPart[], closed: number): PartsView {
+/**
+ * The parts as a student sees them who has given the first `closed` of them: those behind the open one show nothing yet, and ask
+ * nothing that may hang on what was given. Null: nothing was given, as on paper, where all is asked.
+ */
+function viewOf(parts: readonly TaskPart[], closed: number | null): PartsView {
+  const open = Math.min(closed ?? 0, parts.length - 1);
   return {
-    closed: Math.min(closed, parts.length - 1),
-    parts: parts.map((part, index) => (index <= closed ? part : { ...part, shown: [] })),
+    closed: open,
+    parts: parts.map((part, index) => {
+      if (index <= open) return part;
+      return { ...part, shown: [], fields: closed === null ? part.fields : [] };
+    }),
   };
 }
 

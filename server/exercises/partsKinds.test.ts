@@ -259,6 +259,9 @@ describe("what is seen, and what stays", () => {
     const kind = kindOfTask(task);
     const answer = { texts: { "line 4": "right" }, closed: 1 };
     expect(JSON.stringify(kind.view(task, content("syntax")))).not.toContain("missing");
+    // What is asked again would say what is wrong; it is in no page before that is asked for.
+    const before = JSON.stringify(kind.view(task, content("syntax"), { ...answer, closed: 0 }));
+    expect(before).not.toContain('again"');
     const seen = JSON.stringify(kind.view(task, content("syntax"), answer));
     expect(seen).toContain("Line 4: a sign is missing on it.");
     expect(seen).not.toContain("fare > 1:");

@@ -222,3 +222,13 @@ function plainReal(value: number): string {
 /** A text in quotes that are not in it. */
 const quoted = (text: string): string =>
   text.includes('"') ? (text.includes("'") ? `“${text}”` : `'${text}'`) : `"${text}"`;
+
+/** One statement or expression as it is written in the usual style, for the boxes of a chart. */
+export function showStatement(each: Statement, style: PseudocodeStyle = usualStyle): string {
+  const [line = ""] = printProgram({ types: [], routines: [], body: [each] }, style).split("\n");
+  return line;
+}
+export function showExpression(each: Expression, style: PseudocodeStyle = usualStyle): string {
+  const { line, column } = each;
+  return showStatement({ line, column, is: "output", items: [each], stays: false }, style).replace(/^\S+ /, "");
+}
