@@ -151,6 +151,16 @@ test.each<[string, string, string[]]>([
   for (const word of words) expect(result).toContain(word);
 });
 
+test("what shows the output is not asked beside what asks for it", async () => {
+  const exercise = content("logic");
+  const context = makeContext(services, { ...exercise, tasks: [] });
+  const predicted = await kindOfTask({ kind: "predict" }).make(context, { key: "p", marks: 3 });
+  if (typeof predicted === "string") throw new Error(predicted);
+  const beside = makeContext(services, { ...exercise, tasks: [predicted] });
+  for (const kind of ["compare", "versions"])
+    expect(await kindOfTask({ kind }).make(beside, { key: "k", marks: 4 })).toContain("it shows what comes out");
+});
+
 test("every exercise passes its own check: right answers earn all, blank and hiding ones nothing", async () => {
   for (const [, exercise] of made) expect(await selfCheck(services, exercise)).toEqual([]);
 }, 120_000);

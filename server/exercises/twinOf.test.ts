@@ -56,7 +56,7 @@ test.each([
       const again = await twinOf(services, content, 11);
       expect(typeof again === "string" ? again : again.content.program).toBe(twin.content.program);
     }
-    expect(found).toBeGreaterThanOrEqual(made.length - 1);
+    expect(found).toBeGreaterThanOrEqual(Math.max(1, made.length - 1));
     const [first] = made;
     if (!first || id !== "python") return;
     // The same seed gives the same one, so that it can be asked for again; another one gives another.
