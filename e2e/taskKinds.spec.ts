@@ -9,6 +9,7 @@ test("tasks in steps: made of a case, sat on a phone, what was given stays, a hi
 }) => {
   await openDemoCase(page, "Half fare up to 15");
   await page.getByRole("link", { name: "Make an exercise" }).click();
+  await expect(page.getByRole("heading", { name: /^Make an exercise from/ })).toBeVisible();
   for (const group of await page.locator("details").all())
     await group.evaluate((each) => each.setAttribute("open", ""));
   for (const box of await page.getByRole("checkbox").all()) await box.setChecked(false);
