@@ -1,7 +1,14 @@
 import type { z } from "zod";
 import { type PartsAnswer, type PartsCompared, type PartsView, partsAnswerSchema, type TaskPart } from "./asked.ts";
 import type { ExerciseContent, Task } from "./exercise.ts";
-import { defineTaskKind, type ItemMark, type MakeContext, type MarkContext, type SchemeItem } from "./taskKind.ts";
+import {
+  defineTaskKind,
+  type ItemMark,
+  type MakeContext,
+  type MarkContext,
+  type Revealed,
+  type SchemeItem,
+} from "./taskKind.ts";
 
 /** What a kind that asks in parts says of itself. */
 export type PartsKindSpecification<KindTask extends Task> = {
@@ -10,7 +17,8 @@ export type PartsKindSpecification<KindTask extends Task> = {
   schema: z.ZodType<KindTask>;
   needsRun?: boolean;
   answeredBeforeTrying?: boolean;
-  showsMended?: boolean;
+  shows?: Revealed;
+  asksFor?: Revealed;
   make: (context: MakeContext, given: { key: string; marks: number }) => Promise<KindTask | string>;
   /**
    * What is shown and asked, part by part. What a later part shows is seen when the part before it was given, and what was
@@ -38,7 +46,9 @@ export function definePartsKind<KindTask extends Task>(own: PartsKindSpecificati
     ...{ kind: own.kind, title: own.title, schema: own.schema, answerSchema: partsAnswerSchema },
     ...{ usualMarks: () => 0, needsRun: own.needsRun ?? false, answeredOnProgram: false },
     answeredBeforeTrying: own.answeredBeforeTrying ?? false,
-    ...{ showsMended: own.showsMended ?? false, make: own.make },
+    ...(own.shows ? { shows: own.shows } : {}),
+    ...(own.asksFor ? { asksFor: own.asksFor } : {}),
+    make: own.make,
     view: (task, exercise, answer) => viewOf(own.parts(task, exercise, answer?.texts ?? {}), answer?.closed ?? null),
     keep: (task, exercise, before, given) => keepClosed(own.parts(task, exercise, before.texts), before, given),
     rule: own.rule,

@@ -34,6 +34,9 @@ export type MakeContext = MarkContext & {
 /** What is known of a case before an exercise is made of it: how many faults, and whether all are mended. */
 export type CaseFacts = { faults: number; mended: boolean };
 
+/** What a task may show that is the answer to another. */
+export type Revealed = "the mended program" | "what comes out";
+
 /** A rule of marking that may be changed after a sheet was set: a whole number from 0 to `to`, or 0 and 1 for no and yes. */
 export type TaskRule<KindTask> = {
   name: string;
@@ -63,8 +66,9 @@ export type TaskKindSpecification<KindTask, View, Answer, Key, Compared> = {
   answeredBeforeTrying: boolean;
   /** Whether it is answered on the program itself, whose form shows it; the page does not show it a second time then. */
   answeredOnProgram: boolean;
-  /** Whether it shows the mended program, so that it cannot stand beside one whose answer is there; by default not. */
-  showsMended?: boolean;
+  /** What of the answers to other kinds it shows, and what it asks for: one that shows it stands not beside one that asks for it. */
+  shows?: Revealed;
+  asksFor?: Revealed;
   /** Makes a task with its key from real runs, or says in words why it cannot be asked of this program. */
   make: (context: MakeContext, given: { key: string; marks: number }) => Promise<KindTask | string>;
   /** Changes a task by what a teacher chose in its form (fields of any kind, all values of each), or says why not. */
@@ -97,7 +101,8 @@ export type TaskKind = Pick<
   TaskKindSpecification<unknown, unknown, unknown, unknown, unknown>,
   "kind" | "title" | "usualMarks" | "needsRun" | "answeredBeforeTrying" | "answeredOnProgram"
 > & {
-  showsMended: boolean;
+  shows: Revealed | null;
+  asksFor: Revealed | null;
   parseAnswer: (answer: unknown) => unknown;
   answerSchema: z.ZodType;
   make: (context: MakeContext, given: { key: string; marks: number }) => Promise<Task | string>;
@@ -132,7 +137,7 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
     needsRun: own.needsRun,
     answeredBeforeTrying: own.answeredBeforeTrying,
     answeredOnProgram: own.answeredOnProgram,
-    showsMended: own.showsMended ?? false,
+    ...{ shows: own.shows ?? null, asksFor: own.asksFor ?? null },
     answerSchema: own.answerSchema,
     parseAnswer: (answer) => own.answerSchema.safeParse(answer).data ?? null,
     make: own.make,

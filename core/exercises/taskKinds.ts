@@ -41,7 +41,6 @@ export const taskGroups: readonly TaskGroup[] = [
   { title: "Test data", kinds: [input, testdata, limits] },
   { title: "What it does when it runs", kinds: [condition, predict, compare, versions, missing, traceTable] },
   { title: "Mending", kinds: [rounds, mend, intentions] },
-  // Those that show the mended program are made last, so that they see what stands beside them.
   { title: "With the program as it should be", kinds: [unfinished, switches, provoke, handler, layout, improve] },
 ];
 export const taskKinds: readonly TaskKind[] = taskGroups.flatMap(({ kinds }) => kinds);

@@ -1,4 +1,5 @@
-import type { ExerciseCheck, ExerciseContent, ExerciseFault, Task } from "../../core/exercises/exercise.ts";
+import type { ExerciseCheck, ExerciseContent, ExerciseFault } from "../../core/exercises/exercise.ts";
+import { makeTask } from "../../core/exercises/makeTask.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import { atomsOf } from "../../core/fixes/atoms.ts";
 import { findHunks, type Hunk, hunksIfTheyFit, linesOfHunks } from "../../core/fixes/hunks.ts";
@@ -54,29 +55,20 @@ export async function exerciseOfPrograms(
   content.hiddenChecks = await makeHiddenChecks(services, content);
   content.given = await givenOfRuns(services, content, order.show ?? {});
   const facts = { faults: content.faults.length, mended: order.mended !== null };
-  const tasks = new Map<number, Task>();
-  // Made in the order of the kinds, so that those that show the mended program see what stands beside them.
-  const inOrder = order.tasks
-    .map((wanted, place) => ({ ...wanted, place, at: taskKinds.findIndex((each) => each.kind === wanted.kind) }))
-    .sort((one, other) => one.at - other.at || one.place - other.place);
-  for (const { kind: name, marks, place } of inOrder) {
+  for (const { kind: name, marks } of order.tasks) {
     const kind = taskKinds.find((each) => each.kind === name);
     if (!kind) {
       surprises.push(`There is no kind of task “${name}”; known are ${taskKinds.map((each) => each.kind).join(", ")}.`);
       continue;
     }
     const key = content.tasks.some((task) => task.key === name) ? `${name}-${content.tasks.length + 1}` : name;
-    const made = await kind.make(makeContext(services, content), {
+    const made = await makeTask(kind, makeContext(services, content), {
       key,
       marks: marks ?? Math.max(1, kind.usualMarks(facts)),
     });
     if (typeof made === "string") surprises.push(made);
-    else {
-      tasks.set(place, made);
-      content.tasks.push(made);
-    }
+    else content.tasks.push(made);
   }
-  content.tasks = order.tasks.flatMap((_, place) => tasks.get(place) ?? []);
   return { content, surprises };
 }
 

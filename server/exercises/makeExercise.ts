@@ -1,5 +1,6 @@
 import { withSurroundings } from "../../core/cases/surroundings.ts";
 import type { ExerciseContent, ExerciseFault } from "../../core/exercises/exercise.ts";
+import { makeTask } from "../../core/exercises/makeTask.ts";
 import { type Replacement, replaceNames } from "../../core/exercises/names.ts";
 import type { MakeContext } from "../../core/exercises/taskKind.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
@@ -171,7 +172,7 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
   for (const kind of taskKinds) {
     const marks = order.marks[kind.kind] ?? 0;
     if (marks <= 0) continue;
-    const task = await kind.make(context, { key: newKey(8), marks });
+    const task = await makeTask(kind, context, { key: newKey(8), marks });
     if (typeof task === "string") surprises.push(task);
     else content.tasks.push(task);
   }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { levelOf } from "../../core/exercises/level.ts";
+import { makeTask } from "../../core/exercises/makeTask.ts";
 import { inputsOf, neutralOf } from "../../core/exercises/planting/neutral/neutralPrograms.ts";
 import type { PlantedFault } from "../../core/exercises/planting/planted.ts";
 import { contentOf } from "../../core/exercises/planting/plantedExercise.ts";
@@ -218,7 +219,7 @@ export async function plannedOf(
   for (const kind of taskKinds) {
     const marks = wish.tasks[kind.kind] ?? 0;
     if (marks <= 0) continue;
-    const task = await kind.make(makeContext(services, content), { key: newKey(8), marks });
+    const task = await makeTask(kind, makeContext(services, content), { key: newKey(8), marks });
     if (typeof task === "string") said.push(`${title}: ${task}`);
     else content.tasks.push(task);
   }

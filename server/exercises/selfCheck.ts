@@ -1,5 +1,5 @@
 import type { ExerciseContent, Task } from "../../core/exercises/exercise.ts";
-import { besideFault } from "../../core/exercises/showsMended.ts";
+import { besideOthers } from "../../core/exercises/makeTask.ts";
 import type { ItemMark } from "../../core/exercises/taskKind.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import type { Services } from "../services.ts";
@@ -68,10 +68,11 @@ async function checkTask(
     const earned = sum(await kind.mark(task, answer, context), (item) => (item.earned ?? 0) + (item.suggested ?? 0));
     if (earned > 0) reasons.push(`An answer to ${name} that is blank or hides the fault earns ${earned}.`);
   }
-  if (kind.showsMended) {
-    const beside = besideFault({ tasks: exercise.tasks.filter((each) => each !== task) }, name);
-    if (beside !== null) reasons.push(beside);
-  }
+  const beside = besideOthers(
+    kind,
+    exercise.tasks.filter((each) => each !== task),
+  );
+  if (beside !== null) reasons.push(beside);
   const asked = new Set(textsIn(kind.model?.(task, exercise)).filter((text) => text.length > 1));
   if (exercise.given.some(({ text }) => asked.has(text.trim())))
     reasons.push(`Students see the output that ${name} asks for.`);
@@ -89,7 +90,7 @@ function textsIn(answer: unknown): string[] {
 /** A line of the mending that stands in what students see of a task; null where there is none. */
 function leaks(exercise: ExerciseContent, task: Task): string | null {
   // What is asked about the mended program shows it.
-  if (kindOfTask(task).showsMended) return null;
+  if (kindOfTask(task).shows === "the mended program") return null;
   if ("program" in task && task.program === "mended") return null;
   const view = JSON.stringify(kindOfTask(task).view(task, exercise));
   for (const fault of exercise.faults)

@@ -6,7 +6,6 @@ import type { ExerciseContent } from "../exercise.ts";
 import { markOutput, outputParts } from "../outputMarking.ts";
 import { definePartsKind } from "../partsKind.ts";
 import { endingOf } from "../seen.ts";
-import { besideOutput } from "../showsMended.ts";
 
 const schema = z.object({
   ...{ key: z.string(), kind: z.literal("compare"), marks: z.number().int().min(3) },
@@ -32,13 +31,12 @@ export const compare = definePartsKind<CompareTask>({
   kind: "compare",
   title: "Predict, run, compare",
   schema,
+  shows: "what comes out",
   needsRun: true,
   answeredBeforeTrying: true,
   make: async ({ exercise, run }, { key, marks }) => {
     const asked = askedProgram(exercise);
     if (typeof asked === "string") return asked;
-    const beside = besideOutput(exercise, "Predict, run, compare");
-    if (beside !== null) return beside;
     const [check] = exercise.checks;
     if (!check) return "Predict and compare cannot be asked: there is no check.";
     const ran = await run(asked.text, check);

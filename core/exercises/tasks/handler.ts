@@ -6,7 +6,6 @@ import type { ExerciseCheck, ExerciseContent } from "../exercise.ts";
 import { inputsOf } from "../inputValues.ts";
 import { withLineEndsOf } from "../mendMarking.ts";
 import { definePartsKind } from "../partsKind.ts";
-import { besideFault } from "../showsMended.ts";
 import type { ItemMark } from "../taskKind.ts";
 import { createTries } from "../tries.ts";
 
@@ -43,13 +42,11 @@ export const handler = definePartsKind<HandlerTask>({
   kind: "handler",
   title: "A friendly message",
   schema,
-  showsMended: true,
+  shows: "the mended program",
   besideRight: null,
   make: async (context, { key, marks }) => {
     const { exercise, run } = context;
     if (exercise.mended === null) return "A friendly message cannot be asked: the case is not mended yet.";
-    const beside = besideFault(exercise, "A friendly message");
-    if (beside !== null) return beside;
     const { shape, limits } = inputsOf(exercise);
     const wrong = proposeInputs(shape, limits).filter(({ kind }) => kind === "erroneous");
     const stops: Array<{ input: string; message: string }> = [];

@@ -37,6 +37,7 @@ export const input = defineTaskKind({
   kind: "input",
   title: "Which input shows the fault?",
   schema,
+  asksFor: "the mended program",
   answerSchema: fieldsAnswerSchema,
   usualMarks: () => 0,
   needsRun: true,

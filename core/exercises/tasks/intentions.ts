@@ -50,6 +50,7 @@ export const intentions = definePartsKind<IntentionsTask>({
   kind: "intentions",
   title: "Mend it for two intentions",
   schema,
+  asksFor: "the mended program",
   make: async (context, { key, marks }) => {
     const { exercise, run } = context;
     const language = findLanguage(exercise.language);

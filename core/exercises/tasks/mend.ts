@@ -83,6 +83,7 @@ export const mend = defineTaskKind({
   kind: "mend",
   title: "Mend the program",
   schema,
+  asksFor: "the mended program",
   answerSchema,
   usualMarks: ({ faults, mended }) => (mended ? 2 * faults : 0),
   needsRun: false,

@@ -14,6 +14,7 @@ export const point = defineTaskKind({
   kind: "point",
   title: "Where is the fault?",
   schema,
+  asksFor: "the mended program",
   answerSchema,
   usualMarks: ({ faults }) => faults,
   needsRun: false,

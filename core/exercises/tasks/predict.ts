@@ -43,6 +43,7 @@ export const predict = defineTaskKind({
   kind: "predict",
   title: "What does it print?",
   schema,
+  asksFor: "what comes out",
   answerSchema,
   usualMarks: () => 3,
   needsRun: true,

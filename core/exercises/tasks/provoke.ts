@@ -6,7 +6,6 @@ import { withLineEndsOf } from "../mendMarking.ts";
 import { definePartsKind } from "../partsKind.ts";
 import { slipsIn } from "../planting/slips.ts";
 import { isCutOff, type Seen, seenIn, wordsShared } from "../seen.ts";
-import { besideFault } from "../showsMended.ts";
 import type { ItemMark, MarkContext } from "../taskKind.ts";
 
 const schema = z.object({
@@ -34,14 +33,12 @@ export const provoke = definePartsKind<ProvokeTask>({
   kind: "provoke",
   title: "Plant an error",
   schema,
-  showsMended: true,
+  shows: "the mended program",
   answeredBeforeTrying: true,
   make: async (context, { key, marks }) => {
     const { exercise } = context;
     const language = findLanguage(exercise.language);
     if (exercise.mended === null || !language) return "Planting an error cannot be asked: the case is not mended yet.";
-    const beside = besideFault(exercise, "Planting an error");
-    if (beside !== null) return beside;
     const examples = new Map<string, { program: string; seen: Seen }>();
     for (const { program } of slipsIn(language, exercise.mended).slice(0, mostTried)) {
       if (examples.has("runtime")) break;

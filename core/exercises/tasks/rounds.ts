@@ -50,6 +50,7 @@ export const rounds = defineTaskKind<RoundsTask, RoundsView, RoundsAnswer, Round
   kind: "rounds",
   title: "Trace, find, mend, trace again",
   schema,
+  asksFor: "the mended program",
   answerSchema,
   usualMarks: () => 0,
   needsRun: true,

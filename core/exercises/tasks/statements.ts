@@ -72,6 +72,7 @@ export const statements = defineTaskKind({
   kind: "statements",
   title: "True or false?",
   schema,
+  asksFor: "the mended program",
   answerSchema: choicesAnswerSchema,
   usualMarks: () => 0,
   needsRun: false,

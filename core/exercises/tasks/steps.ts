@@ -52,6 +52,7 @@ export const steps = defineTaskKind({
   kind: "steps",
   title: "In which order is it found?",
   schema,
+  asksFor: "the mended program",
   answerSchema: choicesAnswerSchema,
   usualMarks: () => 0,
   needsRun: false,

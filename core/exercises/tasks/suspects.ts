@@ -53,6 +53,7 @@ export const suspects = definePartsKind<SuspectsTask>({
   kind: "suspects",
   title: "Which of these lines has an error?",
   schema,
+  asksFor: "the mended program",
   answeredBeforeTrying: true,
   make: async ({ exercise }, { key, marks }) => {
     const texts = lineTexts(exercise.program);

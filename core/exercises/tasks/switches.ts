@@ -4,7 +4,6 @@ import { lineTexts } from "../../source/lines.ts";
 import { definePartsKind, sharedMark } from "../partsKind.ts";
 import { slipsIn } from "../planting/slips.ts";
 import { classOptions, isCutOff, seenIn } from "../seen.ts";
-import { besideFault } from "../showsMended.ts";
 
 const preparedSchema = z.object({
   ...{ line: z.number().int().positive(), text: z.string(), class: z.enum(["syntax", "runtime", "logic"]) },
@@ -27,7 +26,7 @@ export const switches = definePartsKind<SwitchesTask>({
   kind: "switches",
   title: "Switch the errors on",
   schema,
-  showsMended: true,
+  shows: "the mended program",
   needsRun: true,
   answeredBeforeTrying: true,
   make: async ({ exercise, run }, { key, marks }) => {
@@ -35,8 +34,6 @@ export const switches = definePartsKind<SwitchesTask>({
     const [check] = exercise.checks;
     if (exercise.mended === null || !language || !check)
       return "Switching errors on cannot be asked: the case is not mended yet, or there is no check.";
-    const beside = besideFault(exercise, "Switching errors on");
-    if (beside !== null) return beside;
     const found: SwitchesTask["prepared"] = [];
     let tried = 0;
     for (const { program, line } of slipsIn(language, exercise.mended)) {

@@ -4,7 +4,6 @@ import { splitLines } from "../../source/lines.ts";
 import { spreadOver, statementLines } from "../outlineOf.ts";
 import { definePartsKind } from "../partsKind.ts";
 import { shareOut } from "../shareOut.ts";
-import { besideFault } from "../showsMended.ts";
 import type { ItemMark } from "../taskKind.ts";
 import { createTries } from "../tries.ts";
 
@@ -42,13 +41,11 @@ export const unfinished = definePartsKind<UnfinishedTask>({
   kind: "unfinished",
   title: "Complete the program",
   schema,
-  showsMended: true,
+  shows: "the mended program",
   make: async (context, { key, marks }) => {
     const { exercise } = context;
     const { mended } = exercise;
     if (mended === null) return "Completing cannot be asked: the case is not mended yet.";
-    const beside = besideFault(exercise, "Completing a program");
-    if (beside !== null) return beside;
     const own = findHunks(mended, exercise.program).flatMap((hunk) => hunk.before.map((_, at) => hunk.start + at));
     const lines = statementLines(exercise, mended);
     const others = lines.filter((line) => !own.includes(line));

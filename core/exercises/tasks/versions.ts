@@ -5,7 +5,6 @@ import { mixed } from "../mixed.ts";
 import { definePartsKind, sharedMark } from "../partsKind.ts";
 import { slipsIn } from "../planting/slips.ts";
 import { isCutOff, seenIn } from "../seen.ts";
-import { besideOutput } from "../showsMended.ts";
 
 const versionSchema = z.object({ line: z.number().int().positive(), text: z.string(), gives: z.string() });
 const schema = z.object({
@@ -27,14 +26,13 @@ export const versions = definePartsKind<VersionsTask>({
   kind: "versions",
   title: "Which version gives which output?",
   schema,
+  shows: "what comes out",
   needsRun: true,
   answeredBeforeTrying: true,
   make: async ({ exercise, run }, { key, marks }) => {
     const language = findLanguage(exercise.language);
     const [check] = exercise.checks;
     if (!language || !check) return "Versions cannot be asked: there is no check.";
-    const beside = besideOutput(exercise, "Which version gives which output");
-    if (beside !== null) return beside;
     const { program } = exercise;
     const own = seenIn(await run(program, check));
     if (own === null || own.class === "syntax") return "Versions cannot be asked: the program does not start.";
