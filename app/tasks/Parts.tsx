@@ -1,5 +1,4 @@
-import { useId, useState } from "react";
-import { useRevalidator } from "react-router";
+import { useId } from "react";
 import {
   type PartField,
   type PartsCompared,
@@ -11,6 +10,7 @@ import { lineTexts } from "../../core/source/lines.ts";
 import { useCourseWords } from "../components/marks.tsx";
 import { Script } from "../components/Script.tsx";
 import { PrintedProgram, WritingLines } from "../print/PrintPage.tsx";
+import { GoOn } from "./GoOn.tsx";
 import type { FormProps } from "./taskParts.ts";
 
 /** What a part shows: programs with their line numbers, and what tools wrote. */
@@ -120,15 +120,6 @@ export function PartsForm({ view, answer, fixed, change, saveNow, taskKey, exerc
   const parsed = partsAnswerSchema.safeParse(answer);
   const texts: Record<string, string> = parsed.success ? parsed.data.texts : {};
   const { closed, parts } = view;
-  const [going, setGoing] = useState(false);
-  const revalidator = useRevalidator();
-  const goOn = async () => {
-    setGoing(true);
-    change({ texts, closed: closed + 1 });
-    await saveNow();
-    await revalidator.revalidate();
-    setGoing(false);
-  };
   return (
     <div className="grid gap-4">
       {parts.slice(0, closed + 1).map((part, index) => (
@@ -148,12 +139,7 @@ export function PartsForm({ view, answer, fixed, change, saveNow, taskKey, exerc
         </div>
       ))}
       {closed < parts.length - 1 && !fixed && (
-        <div className="flex flex-wrap items-baseline gap-3">
-          <button type="button" className="press" disabled={going} onClick={() => void goOn()}>
-            {going ? "Going on…" : `Go on to step ${closed + 2}`}
-          </button>
-          <span className="note-small">What you gave so far stays as it is then.</span>
-        </div>
+        <GoOn to={closed + 2} give={() => change({ texts, closed: closed + 1 })} saveNow={saveNow} />
       )}
     </div>
   );

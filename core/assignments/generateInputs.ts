@@ -1,14 +1,6 @@
+import { sequence } from "../sequence.ts";
 import type { InputShape, InputValue } from "./inputShape.ts";
 import { type ProposedInput, proposeInputs } from "./proposeInputs.ts";
-
-/** A sequence of numbers from 0 to 1 that is the same for the same seed (a linear congruential generator, Numerical Recipes). */
-function sequence(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-    return state / 2 ** 32;
-  };
-}
 
 /** A valid value: at or beside a limit as often as anywhere else. */
 function anyValue(value: InputValue, limits: readonly number[], next: () => number): string {

@@ -67,7 +67,7 @@ export const exerciseContentSchema = z.object({
   /** Frozen with the exercise; in no page. */
   hiddenChecks: z.array(hiddenCheckSchema).default([]),
   /** What students see of its runs beside the program, as the teacher chose: outputs, the error output. */
-  given: z.array(z.object({ says: z.string(), text: z.string() })).default([]),
+  given: z.array(z.object({ of: z.enum(["output", "errors"]), says: z.string(), text: z.string() })).default([]),
   tasks: z.array(taskSchema),
 });
 export type ExerciseContent = z.infer<typeof exerciseContentSchema>;

@@ -1,5 +1,6 @@
 import { guessShape } from "../assignments/guessShape.ts";
 import type { InputShape, InputValue } from "../assignments/inputShape.ts";
+import { intendedOf } from "../assignments/intended.ts";
 import { limitsIn } from "../assignments/limitsIn.ts";
 import { findLanguage } from "../languages/languages.ts";
 import { consoleText, type Outcome } from "../outcome/outcome.ts";
@@ -77,8 +78,7 @@ export function saysResult(written: string, outcome: Outcome, prompts: readonly 
   if (said === "") return false;
   const stops = /\b(stop|stops|error|crash|refus|not accept|asks again|again|exception|message)/i;
   if (isRefusedBy(outcome)) return stops.test(said);
-  let output = consoleText(outcome.console, ["out"]);
-  for (const prompt of prompts) output = output.replace(prompt, "");
+  const output = withoutPrompts(outcome, prompts);
   const values = (text: string) => text.match(/[+-]?\d+(?:\.\d+)?/g) ?? [];
   const [wanted, own] = [values(output), values(said)];
   if (wanted.length > 0)
@@ -86,3 +86,16 @@ export function saysResult(written: string, outcome: Outcome, prompts: readonly 
   const plain = (text: string) => text.replace(/\s+/g, " ").trim().toLowerCase();
   return plain(output) !== "" && plain(output).includes(plain(said)) && plain(said).length * 2 >= plain(output).length;
 }
+
+/** What a run gave, in words: what it printed without what asks for input, or that it did not take what was typed in. */
+export function resultOf(outcome: Outcome, prompts: readonly string[]): string {
+  if (isRefusedBy(outcome)) return "it stops or asks again";
+  return withoutPrompts(outcome, prompts).trim();
+}
+
+/** The texts that ask for input in a run. */
+export const promptsOf = (outcome: Outcome, program: string): string[] =>
+  intendedOf(outcome.console, program).flatMap(({ kind, text }) => (kind === "prompt" ? [text] : []));
+
+const withoutPrompts = (outcome: Outcome, prompts: readonly string[]): string =>
+  prompts.reduce((output, prompt) => output.replace(prompt, ""), consoleText(outcome.console, ["out"]));

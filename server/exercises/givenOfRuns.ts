@@ -24,9 +24,9 @@ export async function givenOfRuns(
     const output = consoleText(ran.outcome.console, ["out"]);
     const errors = consoleText(ran.outcome.console, ["err"]).trimEnd();
     if (show.outputs && ran.outcome.stoppedBy !== "refused")
-      given.push({ says: `It prints${typed}:`, text: output.slice(0, mostCharacters) });
+      given.push({ of: "output", says: `It prints${typed}:`, text: output.slice(0, mostCharacters) });
     if (show.errors && errors !== "" && !given.some(({ text }) => text === errors))
-      given.push({ says: `Its error output${typed}:`, text: errors.slice(0, mostCharacters) });
+      given.push({ of: "errors", says: `Its error output${typed}:`, text: errors.slice(0, mostCharacters) });
   }
   return given;
 }

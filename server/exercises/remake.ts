@@ -1,5 +1,6 @@
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { levelOf } from "../../core/exercises/level.ts";
+import { withLineEndsOf } from "../../core/exercises/mendMarking.ts";
 import { traceTaskSchema } from "../../core/exercises/traceTask.ts";
 import { languageOf } from "../judge/judge.ts";
 import { newKey } from "../keys.ts";
@@ -19,14 +20,17 @@ export async function remake(
   content: ExerciseContent,
   changed: Partial<Pick<ExerciseContent, "program" | "mended" | "checks" | "intro" | "given">>,
 ): Promise<Remade> {
-  const now = { ...content, ...changed };
+  // An editor's own line ends, and a missing last one, are no change.
+  const asKept = (text: string | null) => (text === null ? null : withLineEndsOf(content.program, text));
+  const whole = { ...content, ...changed };
+  const now = { ...whole, program: asKept(whole.program) ?? "", mended: asKept(whole.mended) };
   const made = await exerciseOfPrograms(services, {
     ...{ language: languageOf(content), fileName: now.fileName, intro: now.intro },
     ...{ program: now.program, mended: now.mended, checks: now.checks },
     tasks: content.tasks.map(({ kind, marks }) => ({ kind, marks })),
     show: {
-      outputs: content.given.some(({ says }) => says.startsWith("It prints")),
-      errors: content.given.some(({ says }) => says.startsWith("Its error output")),
+      outputs: content.given.some((each) => each.of === "output"),
+      errors: content.given.some((each) => each.of === "errors"),
     },
   });
   const remade: ExerciseContent = {

@@ -1,74 +1,75 @@
+import { once } from "node:events";
 import { Worker } from "node:worker_threads";
-import type { PseudocodeResult, PseudocodeRun } from "../../core/interpreters/pseudocode/run.ts";
+import type { PseudocodeResult } from "../../core/interpreters/pseudocode/run.ts";
 import type { Limits } from "../../core/outcome/outcome.ts";
 import { bundle } from "../../tools/run-source.mjs";
-import type { InterpreterRequest } from "./worker.ts";
+import type { InterpreterReply, InterpreterRequest } from "./worker.ts";
 
 /** How a thread ended that gave no result. */
 export type ThreadEnd = "time" | "memory" | "person" | "broken";
+type Asked = Omit<InterpreterRequest, "id">;
 
-/** Time beside the run itself that a thread may take to answer, in milliseconds. */
-const grace = 400;
+/** A thread that is there, with the memory that it may take. */
+type Running = { worker: Worker; memoryBytes: number };
+
+/** Starts a thread and waits until it is there, so that its start is no part of anybody's run. */
+async function start(memoryBytes: number): Promise<Running> {
+  const worker = new Worker(await bundle("server/interpreters/worker.ts"), {
+    env: {},
+    resourceLimits: { maxOldGenerationSizeMb: Math.ceil(memoryBytes / 1024 / 1024), stackSizeMb: 8 },
+  });
+  await once(worker, "message");
+  return { worker, memoryBytes };
+}
+
+/** Asks a thread, and waits for its answer or for what ends it. */
+function answerOf(
+  { worker }: Running,
+  request: InterpreterRequest,
+  limits: Limits,
+  signal?: AbortSignal,
+): Promise<PseudocodeResult | ThreadEnd> {
+  return new Promise((resolve) => {
+    const give = (value: PseudocodeResult | ThreadEnd) => {
+      clearTimeout(timer);
+      worker.off("message", take);
+      worker.off("error", fail);
+      signal?.removeEventListener("abort", stop);
+      resolve(value);
+    };
+    const take = (reply: InterpreterReply) => {
+      if (reply.id === request.id && "result" in reply) give(reply.result);
+    };
+    const fail = (problem: Error & { code?: string }) =>
+      give(problem.code === "ERR_WORKER_OUT_OF_MEMORY" ? "memory" : "broken");
+    const stop = () => give("person");
+    const timer = setTimeout(() => give("time"), Math.min(limits.cpuSeconds, limits.wallSeconds) * 1000);
+    worker.on("message", take);
+    worker.on("error", fail);
+    signal?.addEventListener("abort", stop);
+    worker.postMessage(request);
+  });
+}
 
 /** Runs one program after the other in a thread that is ended on time and memory, and begun anew then. */
 export function createThread(): {
-  ask: (
-    request: Omit<InterpreterRequest, "id">,
-    limits: Limits,
-    signal?: AbortSignal,
-  ) => Promise<PseudocodeResult | ThreadEnd>;
+  ask: (request: Asked, limits: Limits, signal?: AbortSignal) => Promise<PseudocodeResult | ThreadEnd>;
   close: () => Promise<void>;
 } {
-  let worker: Promise<Worker> | null = null;
+  let running: Running | null = null;
   let last: Promise<unknown> = Promise.resolve();
   let ids = 0;
-  const start = (limits: Limits): Promise<Worker> => {
-    worker ??= bundle("server/interpreters/worker.ts").then(
-      (path: string) =>
-        new Worker(path, {
-          env: {},
-          resourceLimits: { maxOldGenerationSizeMb: Math.ceil(limits.memoryBytes / 1024 / 1024), stackSizeMb: 8 },
-        }),
-    );
-    return worker;
-  };
   const end = async (): Promise<void> => {
-    const old = worker;
-    worker = null;
-    await (await old)?.terminate();
+    const old = running;
+    running = null;
+    await old?.worker.terminate();
   };
-  const one = async (
-    request: Omit<InterpreterRequest, "id">,
-    limits: Limits,
-    signal?: AbortSignal,
-  ): Promise<PseudocodeResult | ThreadEnd> => {
+  const one = async (request: Asked, limits: Limits, signal?: AbortSignal): Promise<PseudocodeResult | ThreadEnd> => {
+    if (running?.memoryBytes !== limits.memoryBytes) await end();
+    running ??= await start(limits.memoryBytes);
     if (signal?.aborted) return "person";
-    const thread = await start(limits);
     ids += 1;
-    const id = ids;
-    const result = await new Promise<PseudocodeResult | ThreadEnd>((resolve) => {
-      const clear = () => {
-        clearTimeout(timer);
-        thread.off("message", take);
-        thread.off("error", fail);
-        signal?.removeEventListener("abort", stop);
-      };
-      const give = (value: PseudocodeResult | ThreadEnd) => {
-        clear();
-        resolve(value);
-      };
-      const take = (reply: { id: number; result: PseudocodeResult }) => {
-        if (reply.id === id) give(reply.result);
-      };
-      const fail = (problem: Error & { code?: string }) =>
-        give(problem.code === "ERR_WORKER_OUT_OF_MEMORY" ? "memory" : "broken");
-      const stop = () => give("person");
-      const timer = setTimeout(() => give("time"), Math.min(limits.cpuSeconds, limits.wallSeconds) * 1000 + grace);
-      thread.on("message", take);
-      thread.on("error", fail);
-      signal?.addEventListener("abort", stop);
-      thread.postMessage({ ...request, id });
-    });
+    const result = await answerOf(running, { ...request, id: ids }, limits, signal);
     if (typeof result === "string") await end();
     return result;
   };
@@ -85,5 +86,3 @@ export function createThread(): {
     },
   };
 }
-
-export type { PseudocodeRun };

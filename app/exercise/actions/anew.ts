@@ -14,15 +14,12 @@ export const prove = defineExerciseAction({
   changes: async ({ services, exercise }, { program, mended }) => {
     if (program.trim() === "") return "There is no program. Nothing was changed.";
     const { content, reasons } = await remake(services, exercise.content, {
-      program: withLastEnd(program),
-      mended: mended.trim() === "" ? null : withLastEnd(mended),
+      program,
+      mended: mended.trim() === "" ? null : mended,
     });
     return reasons.length > 0 ? `${reasons.join(" ")} Nothing was changed.` : { content };
   },
 });
-
-/** A program as programs are kept: its last line is ended. */
-export const withLastEnd = (text: string): string => (text.endsWith("\n") ? text : `${text}\n`);
 
 const fields = z.object({ seed: field.whole(0, 1_000_000) });
 

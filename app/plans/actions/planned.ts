@@ -5,7 +5,6 @@ import { startTwins } from "../../../server/exercises/planWork.ts";
 import { remake } from "../../../server/exercises/remake.ts";
 import type { Services } from "../../../server/services.ts";
 import { defineAction, done, refused } from "../../actions.ts";
-import { withLastEnd } from "../../exercise/actions/anew.ts";
 import { field } from "../../forms.ts";
 
 type Context = { services: Services; plan: Plan };
@@ -19,7 +18,7 @@ export const proveAgain = defineAction<Context, z.output<typeof fields>>({
     const planned = plan.planned[index];
     if (!planned || plan.state === "waiting") return refused("There is no such exercise now. Nothing was changed.");
     if (program.trim() === "") return refused("There is no program. Nothing was changed.");
-    const { content, reasons } = await remake(services, planned.content, { program: withLastEnd(program) });
+    const { content, reasons } = await remake(services, planned.content, { program });
     const level = levelOf(content);
     // What could not be asked of a program that is not right yet is asked again when it is.
     const tasks = reasons.length > 0 ? planned.content.tasks : content.tasks;

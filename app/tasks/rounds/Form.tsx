@@ -1,7 +1,6 @@
-import { useState } from "react";
-import { useRevalidator } from "react-router";
 import { z } from "zod";
 import type { RoundsView } from "../../../core/exercises/tasks/rounds.ts";
+import { GoOn } from "../GoOn.tsx";
 import type { FormProps } from "../taskParts.ts";
 import { stepParts } from "./stepParts.ts";
 
@@ -10,21 +9,12 @@ const answerSchema = z.object({ steps: z.array(z.unknown()) }).catch({ steps: []
 /** The steps that were come to, each in the form of its kind; what was given before stays as it is. */
 export function Form({ view, answer, fixed, change, saveNow, taskKey, ...rest }: FormProps<RoundsView>) {
   const { steps } = answerSchema.parse(answer ?? {});
-  const [going, setGoing] = useState(false);
-  const revalidator = useRevalidator();
   const { closed, of } = view;
   const write = (at: number, given: unknown, next: number) =>
     change({
       steps: Array.from({ length: of }, (_, index) => (index === at ? given : (steps[index] ?? null))),
       closed: next,
     });
-  const goOn = async () => {
-    setGoing(true);
-    write(closed, steps[closed] ?? null, closed + 1);
-    await saveNow();
-    await revalidator.revalidate();
-    setGoing(false);
-  };
   return (
     <div className="grid gap-4">
       {view.steps.map((step, at) => {
@@ -49,12 +39,7 @@ export function Form({ view, answer, fixed, change, saveNow, taskKey, ...rest }:
         );
       })}
       {closed < of - 1 && !fixed && (
-        <div className="flex flex-wrap items-baseline gap-3">
-          <button type="button" className="press" disabled={going} onClick={() => void goOn()}>
-            {going ? "Going on…" : `Go on to step ${closed + 2}`}
-          </button>
-          <span className="note-small">What you gave so far stays as it is then.</span>
-        </div>
+        <GoOn to={closed + 2} give={() => write(closed, steps[closed] ?? null, closed + 1)} saveNow={saveNow} />
       )}
     </div>
   );

@@ -1,20 +1,12 @@
 import { editContext } from "../../edits/context.ts";
 import type { Language } from "../../languages/language.ts";
+import { sequence } from "../../sequence.ts";
 import { type PlacedToken, placed } from "../../syntax/placed.ts";
 import { walk } from "../../syntax/tree.ts";
 import { anyWords, rowsOfWords, wordsThatStay } from "./words.ts";
 
 /** How a program's words and numbers become those of another scene; the same for the same seed. */
 export type Scene = { words: ReadonlyMap<string, string>; numbers: ReadonlyMap<number, number> };
-
-/** Numbers from 0 to 1, the same ones for the same seed. */
-export function sequenceOf(seed: number): () => number {
-  let state = (Math.abs(Math.floor(seed)) % 2147483646) + 1;
-  return () => {
-    state = (state * 48271) % 2147483647;
-    return state / 2147483647;
-  };
-}
 
 /** Words that say how something is, or what is done with it: they fit whatever it is. */
 const saysHow = /(?:est|ing|ed)$/;
@@ -72,7 +64,8 @@ function ownNumbers(language: Language, program: string): number[] {
 
 /** Draws a scene for a program: every own word another of its row, every number of its data one near it. */
 export function drawScene(language: Language, program: string, seed: number, withNumbers = true): Scene {
-  const next = sequenceOf(seed * 7919 + 13);
+  // Neighbouring seeds are far apart in the sequence.
+  const next = sequence(Math.imul(seed + 1, 2654435761));
   const pick = <Item>(items: readonly Item[]): Item | undefined => items[Math.floor(next() * items.length)];
   const known = new Set<string>();
   for (const name of ownNames(language, program)) for (const word of wordsIn(name)) known.add(word);

@@ -1,10 +1,8 @@
 import { z } from "zod";
 import { comparisonsIn } from "../../assignments/comparisonsIn.ts";
-import { intendedOf } from "../../assignments/intended.ts";
 import { findLanguage } from "../../languages/languages.ts";
-import { consoleText } from "../../outcome/outcome.ts";
 import type { ExerciseCheck } from "../exercise.ts";
-import { inputsOf, isRefusedBy, linesOfInput, saysResult } from "../inputValues.ts";
+import { resultOf as givenBy, inputsOf, linesOfInput, promptsOf, saysResult } from "../inputValues.ts";
 import { definePartsKind, sharedMark } from "../partsKind.ts";
 import type { MarkContext } from "../taskKind.ts";
 
@@ -38,12 +36,8 @@ async function runWith({ exercise, run }: MarkContext, place: number, value: str
   const program = exercise.mended ?? exercise.program;
   const ran = await run(program, check);
   if ("notRun" in ran) return ran;
-  const prompts = intendedOf(ran.outcome.console, program).flatMap(({ kind, text }) =>
-    kind === "prompt" ? [text] : [],
-  );
-  let result = consoleText(ran.outcome.console, ["out"]);
-  for (const prompt of prompts) result = result.replace(prompt, "");
-  return { outcome: ran.outcome, prompts, result: isRefusedBy(ran.outcome) ? "it stops" : result.trim() };
+  const prompts = promptsOf(ran.outcome, program);
+  return { outcome: ran.outcome, prompts, result: givenBy(ran.outcome, prompts) };
 }
 
 function isOn(side: Side, text: string, { limit, step }: LimitsTask): boolean {

@@ -1,9 +1,16 @@
 import { z } from "zod";
-import { intendedOf } from "../../assignments/intended.ts";
 import { proposeInputs } from "../../assignments/proposeInputs.ts";
-import { consoleText } from "../../outcome/outcome.ts";
 import type { ExerciseCheck, ExerciseContent } from "../exercise.ts";
-import { asTyped, type DataKind, inputsOf, isRefusedBy, kindsOfInput, saysResult } from "../inputValues.ts";
+import {
+  asTyped,
+  type DataKind,
+  resultOf as givenBy,
+  inputsOf,
+  isRefusedBy,
+  kindsOfInput,
+  promptsOf,
+  saysResult,
+} from "../inputValues.ts";
 import { definePartsKind } from "../partsKind.ts";
 import { shareOut } from "../shareOut.ts";
 import type { ItemMark, MarkContext } from "../taskKind.ts";
@@ -27,6 +34,7 @@ const says: Readonly<Record<DataKind, string>> = {
   erroneous: "Erroneous test data: what the program should not take",
 };
 
+const rightOf = ({ mended, program }: ExerciseContent): string => mended ?? program;
 const lettersIn = (input: string) => Number(/\p{L}/u.test(input));
 
 /** What the right program does with an input. */
@@ -35,14 +43,8 @@ async function runWith({ exercise, run }: MarkContext, input: string) {
   const check: ExerciseCheck = {
     ...{ input: asTyped(input), expected: null, kind: "normal", ignorePrompts: false, files: first?.files ?? {} },
   };
-  return run(exercise.mended ?? exercise.program, check);
+  return run(rightOf(exercise), check);
 }
-
-/** What asks for input in a run, so that it is no result. */
-const promptsOf = (exercise: ExerciseContent, outcome: Parameters<typeof saysResult>[1]) =>
-  intendedOf(outcome.console, exercise.mended ?? exercise.program).flatMap(({ kind, text }) =>
-    kind === "prompt" ? [text] : [],
-  );
 
 /** Choose test data of each kind, with what should come out: what is given is run. */
 export const testdata = definePartsKind<TestDataTask>({
@@ -68,9 +70,8 @@ export const testdata = definePartsKind<TestDataTask>({
         if ("notRun" in ran) continue;
         const refused = isRefusedBy(ran.outcome);
         if (!kindsOfInput(proposal.input, known, refused).has(kind)) continue;
-        let result = refused ? "it stops or asks again" : consoleText(ran.outcome.console, ["out"]);
-        if (!refused) for (const prompt of promptsOf(exercise, ran.outcome)) result = result.replace(prompt, "");
-        examples.push({ kind, input: proposal.input, result: result.trim() });
+        const result = givenBy(ran.outcome, promptsOf(ran.outcome, rightOf(exercise)));
+        examples.push({ kind, input: proposal.input, result });
         break;
       }
       tried = Math.max(0, tried - 6);
@@ -134,7 +135,7 @@ export const testdata = definePartsKind<TestDataTask>({
         give(0, `This is ${[...kinds].join(" and ")} test data; ${kind} test data is missing.`);
         continue;
       }
-      const says = saysResult(result, ran.outcome, promptsOf(exercise, ran.outcome));
+      const says = saysResult(result, ran.outcome, promptsOf(ran.outcome, rightOf(exercise)));
       const half = Math.floor(possible) / 2;
       give(
         says ? possible : half,

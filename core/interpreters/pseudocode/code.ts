@@ -1,6 +1,4 @@
 import type { Builtin } from "./builtins.ts";
-import type { BinarySign, TypeName } from "./syntaxTree.ts";
-import type { Value } from "./values.ts";
 
 /** What an instruction does; `a` and `b` are its numbers, `with` what else it has. */
 export const op = {
@@ -86,4 +84,3 @@ export type CompiledProgram = {
 export type CallOf = { routine: number; given: number };
 export type BuiltinCall = { builtin: Builtin; given: number };
 export type LoopSlots = { counter: number; limit: number; step: number; isGlobal: boolean; name: string };
-export type { BinarySign, TypeName, Value };

@@ -52,7 +52,6 @@ export type MachineState = {
   frames: Frame[];
   frameCount: number;
   objectCount: number;
-  /** Counters whose loop is over, by slot of the whole program or of a frame's. */
   typed: string[];
   typedAt: number;
   files: Record<string, string[]>;

@@ -202,18 +202,20 @@ export function parseProgram(
   const disjunction = binary(conjunction, () => (isWord("or") ? "or" : null));
   const expression = (): Expression => disjunction();
 
+  /** The bounds of an array, in brackets, and what it holds. */
+  const arrayType = (after: string): TypeName => {
+    needSign("[", after);
+    const bounds: Array<readonly [Expression, Expression]> = [];
+    do {
+      const from = expression();
+      if (takenSign(":") || taken("to")) bounds.push([from, expression()]);
+      else bounds.push([{ ...place(from), is: "number", value: 1, whole: true }, from]);
+    } while (takenSign(","));
+    needSign("]", "Behind the bounds of an array");
+    return { is: "array", bounds, of: taken("of") ? typeName() : any };
+  };
   const typeName = (): TypeName => {
-    if (taken("array")) {
-      needSign("[", "Behind ARRAY");
-      const bounds: Array<readonly [Expression, Expression]> = [];
-      do {
-        const from = expression();
-        if (takenSign(":") || taken("to")) bounds.push([from, expression()]);
-        else bounds.push([{ ...place(from), is: "number", value: 1, whole: true }, from]);
-      } while (takenSign(","));
-      needSign("]", "Behind the bounds of an array");
-      return { is: "array", bounds, of: taken("of") ? typeName() : any };
-    }
+    if (taken("array")) return arrayType("Behind ARRAY");
     const lexeme = needName("a type");
     const known = typeSpellings[lexeme.text.toUpperCase()];
     return known ? { is: known } : { is: "record", name: lexeme.text };
@@ -503,9 +505,7 @@ export function parseProgram(
       case "array": {
         // ARRAY loads[1:5]
         const name = needName("the name of the array").text;
-        at -= 1;
-        lexemes.splice(at, 1, { ...lexeme, kind: "word", word: "array", text: "ARRAY" });
-        return { ...begun, is: "declare", names: [name], type: typeName() };
+        return { ...begun, is: "declare", names: [name], type: arrayType("Behind the name of the array") };
       }
       case "constant": {
         const name = needName("the name of the constant").text;

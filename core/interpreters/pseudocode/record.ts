@@ -26,13 +26,15 @@ export function recordedValue(value: Value | undefined): TraceValue {
   return { type: typeOf(value), text: typeof value === "string" ? `"${value}"` : textOf(value) };
 }
 
-/** Takes down what a run does, line by line; `steps` is complete when `end` was called. */
-export function createRecorder(mostSteps: number): {
+/** A recording as it is made; `steps` is complete when `end` was called. */
+export type Recorder = {
   watcher: Watcher;
   steps: Step[];
-  isFull: () => boolean;
   end: (raised?: { errorName: string; message: string }) => void;
-} {
+};
+
+/** Takes down what a run does, line by line; `steps` is complete when `end` was called. */
+export function createRecorder(): Recorder {
   const steps: Step[] = [];
   type Open = { -readonly [Key in keyof Omit<Step, "writes">]: Step[Key] } & { writes: Write[] };
   let now = null as Open | null;
@@ -55,7 +57,6 @@ export function createRecorder(mostSteps: number): {
   };
   return {
     steps,
-    isFull: () => steps.length >= mostSteps,
     end: (raised) => {
       if (now && raised) now.raised = raised;
       flush();

@@ -62,6 +62,7 @@ describe("what programs print", () => {
       "",
       "20 [0, 10, 20]\n",
     ],
+    ["ARRAY before the name", "ARRAY a[1:2]\na[2] ← 7\nOUTPUT a", "", "[?, 7]\n"],
     [
       "two dimensions, in both ways of writing",
       "DECLARE deck : ARRAY[1:2, 1:3] OF INTEGER\ndeck[2, 3] ← 7\ndeck[1][1] ← 4\nOUTPUT deck[2][3] + deck[1, 1]",

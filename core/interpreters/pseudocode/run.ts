@@ -105,7 +105,7 @@ export function runPseudocode(run: PseudocodeRun): PseudocodeResult {
     if (last?.kind === kind && last.line === line && kind === "out") last.text += text;
     else pieces.push({ kind, text, line });
   };
-  const recorder = run.record === undefined ? null : createRecorder(run.record);
+  const recorder = run.record === undefined ? null : createRecorder();
   const own: MachineLimits =
     run.record === undefined ? limits : { ...limits, steps: Math.min(limits.steps, run.record) };
   const cut = runMachine(

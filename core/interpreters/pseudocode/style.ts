@@ -14,8 +14,6 @@ export type PseudocodeStyle = {
   endsApart: boolean;
   /** What closes a counted loop: `NEXT i`, or an end word. */
   closesFor: "next" | "next counter" | "end";
-  comment: "//" | "#";
-  namesBefore: boolean;
   equalsAssigns: boolean;
 };
 
@@ -29,7 +27,7 @@ const usual: PseudocodeStyle = {
     atMost: "≤",
     words: {},
   },
-  ...{ endsApart: false, closesFor: "next counter", comment: "//", namesBefore: false, equalsAssigns: true },
+  ...{ endsApart: false, closesFor: "next counter", equalsAssigns: true },
 };
 
 /** The styles that a course can choose from; each is told by how it looks. */
@@ -39,7 +37,7 @@ export const pseudocodeStyles: readonly PseudocodeStyle[] = [
   {
     ...usual,
     ...{ name: "Equals signs and small letters", letters: "small", assign: "=", unequal: "!=", atMost: "<=" },
-    ...{ closesFor: "next counter", comment: "//", words: { output: "PRINT" } },
+    ...{ closesFor: "next counter", words: { output: "PRINT" } },
   },
   {
     ...usual,
@@ -54,7 +52,6 @@ export const pseudocodeStyles: readonly PseudocodeStyle[] = [
     atMost: "<=",
     closesFor: "end",
     equalsAssigns: false,
-    comment: "#",
   },
 ];
 export const usualStyle = usual;

@@ -1,0 +1,32 @@
+import { afterAll, beforeAll, expect, test } from "vitest";
+import type { PseudocodeRun } from "../../core/interpreters/pseudocode/run.ts";
+import { limitsSchema } from "../../core/outcome/outcome.ts";
+import { createThread } from "./thread.ts";
+
+let thread: ReturnType<typeof createThread>;
+beforeAll(() => {
+  thread = createThread();
+});
+afterAll(() => thread.close());
+
+const limits = limitsSchema.parse({ cpuSeconds: 20, wallSeconds: 20 });
+const run = (program: string): PseudocodeRun => ({ program, fileName: "ferry.pseudo", input: "" });
+const endless = run("WHILE TRUE DO\nx ← 1\nENDWHILE");
+
+test("a run that a person stops ends, one that is stopped before its turn never begins, and the next one is well", async () => {
+  const [now, waiting] = [new AbortController(), new AbortController()];
+  const first = thread.ask({ check: false, run: endless }, limits, now.signal);
+  const second = thread.ask({ check: false, run: endless }, limits, waiting.signal);
+  const third = thread.ask({ check: false, run: run("OUTPUT 1") }, limits);
+  waiting.abort();
+  setTimeout(() => now.abort(), 50);
+  expect(await first).toBe("person");
+  expect(await second).toBe("person");
+  expect(await third).toMatchObject({ outcome: { stoppedBy: "none", console: [{ text: "1\n" }] } });
+});
+
+test("what a run left is not there in the next one", async () => {
+  await thread.ask({ check: false, run: run("load ← 4") }, limits);
+  const next = await thread.ask({ check: false, run: run("OUTPUT load") }, limits);
+  expect(next).toMatchObject({ outcome: { stoppedBy: "fault" } });
+});
