@@ -78,7 +78,7 @@ export type CompiledProgram = {
   code: Instruction[];
   globals: Array<string | null>;
   routines: CompiledRoutine[];
-  records: Readonly<Record<string, { name: string; fields: Array<{ name: string; type: DeclaredType }> }>>;
+  records: ReadonlyMap<string, { name: string; fields: Array<{ name: string; type: DeclaredType }> }>;
 };
 
 export type CallOf = { routine: number; given: number };

@@ -8,6 +8,7 @@ import {
   op,
 } from "./code.ts";
 import type { Problem } from "./lexer.ts";
+import { namesIn } from "./names.ts";
 import {
   type At,
   type Expression,
@@ -17,33 +18,6 @@ import {
   type Statement,
   type TypeName,
 } from "./syntaxTree.ts";
-
-/** The names to which statements give values, declared ones among them, with how they are written first. */
-function namesGiven(statements: readonly Statement[], into: Map<string, string>, declaredOnly = false): void {
-  const note = (name: string) => {
-    if (!into.has(folded(name))) into.set(folded(name), name);
-  };
-  const noteTarget = (target: Expression) => {
-    if (!declaredOnly && target.is === "name") note(target.name);
-  };
-  for (const each of statements) {
-    if (each.is === "assign") noteTarget(each.target);
-    else if (each.is === "input") each.targets.forEach(noteTarget);
-    else if (each.is === "readfile") noteTarget(each.target);
-    else if (each.is === "declare") each.names.forEach(note);
-    else if (each.is === "constant") note(each.name);
-    else if (each.is === "if") {
-      for (const arm of each.arms) namesGiven(arm.body, into, declaredOnly);
-      namesGiven(each.otherwise ?? [], into, declaredOnly);
-    } else if (each.is === "case") {
-      for (const arm of each.arms) namesGiven(arm.body, into, declaredOnly);
-      namesGiven(each.otherwise ?? [], into, declaredOnly);
-    } else if (each.is === "for" || each.is === "each") {
-      if (!declaredOnly) note(each.is === "for" ? each.counter : each.name);
-      namesGiven(each.body, into, declaredOnly);
-    } else if (each.is === "while" || each.is === "repeat") namesGiven(each.body, into, declaredOnly);
-  }
-}
 
 const plainTypes: Readonly<Record<string, DeclaredType>> = {
   ...{ integer: { is: "integer" }, real: { is: "real" }, text: { is: "text" }, character: { is: "character" } },
@@ -71,8 +45,6 @@ export function compileProgram(tree: ProgramTree): {
   const main: Scope = { routine: null, slots: globals, bySlot: globalSlots };
   let scope = main;
 
-  const globalNames = new Map<string, string>();
-  namesGiven(tree.body, globalNames);
   const slotIn = (into: Scope, name: string): number => {
     const known = into.bySlot.get(folded(name));
     if (known !== undefined) return known;
@@ -80,10 +52,10 @@ export function compileProgram(tree: ProgramTree): {
     into.bySlot.set(folded(name), into.slots.length - 1);
     return into.slots.length - 1;
   };
-  for (const name of globalNames.values()) slotIn(main, name);
+  for (const name of namesIn(tree.body, "given").values()) slotIn(main, name);
   const ownSlot = (): number => scope.slots.push(null) - 1;
 
-  const records: Record<string, { name: string; fields: Array<{ name: string; type: DeclaredType }> }> = {};
+  const records = new Map<string, { name: string; fields: Array<{ name: string; type: DeclaredType }> }>();
   const routines: CompiledRoutine[] = [];
   const routineAt = new Map<string, number>();
   for (const routine of tree.routines) {
@@ -136,10 +108,8 @@ export function compileProgram(tree: ProgramTree): {
   };
   for (const type of tree.types) {
     for (const field of type.fields) knowType(type, field.type);
-    records[folded(type.name)] = {
-      name: type.name,
-      fields: type.fields.map(({ name, type: own }) => ({ name, type: declared(own) })),
-    };
+    const fields = type.fields.map(({ name, type: own }) => ({ name, type: declared(own) }));
+    records.set(folded(type.name), { name: type.name, fields });
   }
 
   /** Where a name is: its slot, whether it is of the whole program, whether it is another's. */
@@ -552,11 +522,10 @@ export function compileProgram(tree: ProgramTree): {
       slotIn(scope, name);
       compiled.parameters.push({ name, byReference, type: declared(type) });
     }
-    const [declaredHere, given] = [new Map<string, string>(), new Map<string, string>()];
-    namesGiven(routine.body, declaredHere, true);
-    namesGiven(routine.body, given);
+    const declaredHere = namesIn(routine.body, "declared");
     // What is declared in a routine is its own; what is only given a value is, unless the whole program has it.
-    for (const [key, name] of given) if (declaredHere.has(key) || !globalSlots.has(key)) slotIn(scope, name);
+    for (const [key, name] of namesIn(routine.body, "given"))
+      if (declaredHere.has(key) || !globalSlots.has(key)) slotIn(scope, name);
     statements(routine.body);
     emit({ line: routine.endLine, column: 1 }, op.leave, index);
     scope = main;

@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import type { CompiledProgram } from "./code.ts";
-import { type MachineState, newState, runMachine, usualMachineLimits } from "./machine.ts";
+import { runMachine, usualMachineLimits } from "./machine.ts";
 import { prepare } from "./run.ts";
+import { type MachineState, newState } from "./state.ts";
 import { programs } from "./testPrograms.ts";
 
 function compiled(program: string): CompiledProgram {

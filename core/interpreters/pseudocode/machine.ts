@@ -1,65 +1,25 @@
 import { type BuiltinCall, type CompiledProgram, type DeclaredType, type LoopSlots, op } from "./code.ts";
+import { madeOf } from "./declared.ts";
+import { closeFile, isAtEnd, openFile, readLine, writeLine } from "./files.ts";
+import { element, fieldOf, givenOn, isReference, ownerOf, readPlace, writePlace } from "./places.ts";
+import type { Frame, MachineState, OpenFile, Reference, Slots } from "./state.ts";
 import {
   type ArrayValue,
   add,
   compare,
   copied,
-  divide,
   fitted,
   isArray,
   isReal,
-  isRecord,
-  join,
-  kindOf,
-  multiply,
   needTruth,
   negate,
-  power,
-  rest,
   Stop,
   subtract,
   textOf,
   typedIn,
   type Value,
-  wholeQuotient,
+  worked,
 } from "./values.ts";
-
-/** A place that is given by reference: a slot, an element, or a field. */
-export type Reference =
-  | { to: "slot"; slots: Slots; at: number; type: string; name: string }
-  | { to: "element"; array: ArrayValue; at: number }
-  | { to: "field"; fields: Record<string, Value | undefined>; name: string; record: number };
-export type Slots = Array<Value | Reference | undefined>;
-
-export type Frame = {
-  routine: number;
-  slots: Slots;
-  types: string[];
-  back: number;
-  line: number;
-  number: number;
-  asValue: boolean;
-};
-export type OpenFile = { lines: string[]; at: number; use: "read" | "write" | "append" };
-
-/** All that there is of a run; a copy of it (by `structuredClone`) is a run of its own. */
-export type MachineState = {
-  at: number;
-  line: number;
-  stack: Array<Value | Reference>;
-  globals: Slots;
-  globalTypes: string[];
-  frames: Frame[];
-  frameCount: number;
-  objectCount: number;
-  typed: string[];
-  typedAt: number;
-  files: Record<string, string[]>;
-  open: Record<string, OpenFile>;
-  steps: number;
-  ended: null | "end" | { errorName: string; says: string; line: number };
-  inputRanOut: boolean;
-};
 
 /** What a recording notes as a run goes on. Lines are 1-based; `frame` is 0 for the whole program. */
 export type Watcher = {
@@ -77,46 +37,6 @@ export type Watcher = {
 /** How far a run may go; open calls beyond `mostCalls` are a recursion without end. */
 export type MachineLimits = { steps: number; mostCalls: number; outputCharacters: number };
 export const usualMachineLimits: MachineLimits = { steps: 50_000_000, mostCalls: 5_000, outputCharacters: 1_000_000 };
-
-/** A run that has not begun. */
-export function newState(
-  program: CompiledProgram,
-  input: string,
-  files: Readonly<Record<string, string>> = {},
-): MachineState {
-  const typed = input === "" ? [] : input.replace(/\r\n?/g, "\n").replace(/\n$/, "").split("\n");
-  return {
-    ...{
-      at: 0,
-      line: 0,
-      stack: [],
-      globals: new Array(program.globals.length).fill(undefined),
-      globalTypes: [],
-      frames: [],
-    },
-    ...{ frameCount: 0, objectCount: 0, typed, typedAt: 0, open: {}, steps: 0, ended: null, inputRanOut: false },
-    files: Object.fromEntries(Object.entries(files).map(([name, text]) => [name, linesOf(text)])),
-  };
-}
-const linesOf = (text: string): string[] =>
-  text === "" ? [] : text.replace(/\r\n?/g, "\n").replace(/\n$/, "").split("\n");
-
-const isReference = (value: Value | Reference | undefined): value is Reference =>
-  typeof value === "object" && value !== null && "to" in value;
-
-const element = (array: ArrayValue, place: Value, name: string): number => {
-  if (typeof place !== "number")
-    throw new Stop("wrong kind", `A position is a whole number, but here is ${textOf(place)}.`);
-  const at = place - array.from;
-  if (at < 0 || at >= array.array.length)
-    throw new Stop(
-      "position outside",
-      array.array.length === 0
-        ? `${name} has no elements, so there is no position ${place}.`
-        : `${name} has positions ${array.from} to ${array.from + array.array.length - 1}, and none ${place}.`,
-    );
-  return at;
-};
 
 /** Where a run writes to, and what is told of what was typed in (line ends included). */
 export type MachineConsole = { write: (text: string) => void; typed: (text: string) => void };
@@ -165,35 +85,6 @@ export function runMachine(
     throw new Stop("no value", `${name} has no value here: nothing was given to it yet, or its loop is over.`);
   };
   const frameNumber = () => frame?.number ?? 0;
-  const make = (type: DeclaredType, bounds: readonly Value[], from = 0): Value | undefined => {
-    if (type.is === "array") {
-      const dimensions = type.dimensions ?? 1;
-      const inner = (dimension: number): Value => {
-        const [low, high] = [bounds[(from + dimension) * 2], bounds[(from + dimension) * 2 + 1]];
-        if (typeof low !== "number" || typeof high !== "number")
-          throw new Stop("wrong kind", "The bounds of an array are whole numbers.");
-        const length = high - low + 1;
-        if (length < 0 || length > 1_000_000)
-          throw new Stop("no such array", `An array cannot go from ${low} to ${high}.`);
-        const own = newId();
-        const array = Array.from({ length }, () =>
-          dimension < dimensions - 1 ? inner(dimension + 1) : make(type.of ?? { is: "any" }, bounds, from + dimensions),
-        );
-        return { array, from: low, id: own };
-      };
-      return inner(0);
-    }
-    if (type.is !== "record") return undefined;
-    const record = program.records[type.record ?? ""];
-    const fields: Record<string, Value | undefined> = {};
-    const id = newId();
-    for (const { name, type: own } of record?.fields ?? []) fields[name.toLowerCase()] = make(own, bounds);
-    return { record: record?.name ?? "", fields, id };
-  };
-  const fileName = (value: Value): string => {
-    if (typeof value === "string") return value;
-    throw new Stop("wrong kind", "The name of a file is a text.");
-  };
   const setSlot = (
     into: Slots,
     types: string[],
@@ -203,8 +94,7 @@ export function runMachine(
     number: number,
   ): void => {
     const type = types[slot];
-    let given = type === undefined ? value : fitted(value, type, name ?? "");
-    if (typeof given === "object" && !isReal(given)) given = copied(given, newId);
+    const given = givenOn(type === undefined ? value : fitted(value, type, name ?? ""), newId);
     into[slot] = given;
     if (watcher && name !== null) watcher.slot(number, name, given);
   };
@@ -239,17 +129,9 @@ export function runMachine(
           stack.push(value === undefined ? noValue(instruction.with as string) : value);
           break;
         }
-        case op.reference: {
-          const reference = slots[instruction.a] as Reference;
-          const value =
-            reference.to === "slot"
-              ? (reference.slots[reference.at] as Value | undefined)
-              : reference.to === "element"
-                ? reference.array.array[reference.at]
-                : reference.fields[reference.name];
-          stack.push(value === undefined ? noValue(instruction.with as string) : value);
+        case op.reference:
+          stack.push(readPlace(slots[instruction.a] as Reference) ?? noValue(instruction.with as string));
           break;
-        }
         case op.setGlobal:
           setSlot(
             state.globals,
@@ -271,26 +153,12 @@ export function runMachine(
           );
           break;
         case op.setReference: {
-          const reference = slots[instruction.a] as Reference;
-          const value = pop();
-          const own = typeof value === "object" && !isReal(value) ? copied(value, newId) : value;
-          if (reference.to === "slot") {
-            const given = reference.type === "" ? own : fitted(own, reference.type, reference.name);
-            reference.slots[reference.at] = given;
-            if (watcher) {
-              const owner = state.frames.find((each) => each.slots === reference.slots);
-              watcher.slot(owner?.number ?? 0, reference.name, given);
-              watcher.slot(frameNumber(), instruction.with as string, given);
-            }
-          } else if (reference.to === "element") {
-            reference.array.array[reference.at] = own;
-            watcher?.element(reference.array, reference.at, own);
-            watcher?.slot(frameNumber(), instruction.with as string, own);
-          } else {
-            reference.fields[reference.name] = own;
-            watcher?.field(reference.record, reference.name, own);
-            watcher?.slot(frameNumber(), instruction.with as string, own);
-          }
+          const place = slots[instruction.a] as Reference;
+          const value = writePlace(place, givenOn(pop(), newId));
+          if (watcher && place.to === "slot") watcher.slot(ownerOf(state.frames, place.slots), place.name, value);
+          if (watcher && place.to === "element") watcher.element(place.array, place.at, value);
+          if (watcher && place.to === "field") watcher.field(place.record, place.name, value);
+          watcher?.slot(frameNumber(), instruction.with as string, value);
           break;
         }
         case op.element: {
@@ -317,34 +185,25 @@ export function runMachine(
           const value = pop();
           if (!isArray(of)) throw new Stop("wrong kind", `${instruction.with} is no array: it has no positions.`);
           const position = element(of, place, instruction.with as string);
-          const own = typeof value === "object" && !isReal(value) ? copied(value, newId) : value;
+          const own = givenOn(value, newId);
           of.array[position] = own;
           watcher?.element(of, position, own);
           break;
         }
         case op.field: {
-          const of = pop();
-          const name = (instruction.with as string).toLowerCase();
-          if (!isRecord(of))
-            throw new Stop("wrong kind", `It is a ${kindOf(of)} and no record: it has no field ${instruction.with}.`);
-          if (!(name in of.fields)) throw new Stop("no such field", `${of.record} has no field ${instruction.with}.`);
-          stack.push(of.fields[name] ?? noValue(`the field ${instruction.with}`));
+          const { record, key } = fieldOf(pop(), instruction.with as string);
+          stack.push(record.fields[key] ?? noValue(`the field ${instruction.with}`));
           break;
         }
         case op.setField: {
-          const of = pop();
-          const value = pop();
-          const name = (instruction.with as string).toLowerCase();
-          if (!isRecord(of))
-            throw new Stop("wrong kind", `It is a ${kindOf(of)} and no record: it has no field ${instruction.with}.`);
-          if (!(name in of.fields)) throw new Stop("no such field", `${of.record} has no field ${instruction.with}.`);
-          const type = program.records[of.record.toLowerCase()]?.fields.find(
-            (each) => each.name.toLowerCase() === name,
-          )?.type;
-          let own = type ? fitted(value, type.is, instruction.with as string) : value;
-          if (typeof own === "object" && !isReal(own)) own = copied(own, newId);
-          of.fields[name] = own;
-          watcher?.field(of.id, instruction.with as string, own);
+          const name = instruction.with as string;
+          const { record, key } = fieldOf(pop(), name);
+          const type = program.records
+            .get(record.record.toLowerCase())
+            ?.fields.find((each) => each.name.toLowerCase() === key)?.type;
+          const value = givenOn(type ? fitted(pop(), type.is, name) : pop(), newId);
+          record.fields[key] = value;
+          watcher?.field(record.id, name, value);
           break;
         }
         case op.list: {
@@ -445,15 +304,7 @@ export function runMachine(
             const value = given[place];
             if (parameter.byReference || isReference(value)) {
               own[place] = value;
-              if (watcher && isReference(value)) {
-                const held =
-                  value.to === "slot"
-                    ? value.slots[value.at]
-                    : value.to === "element"
-                      ? value.array.array[value.at]
-                      : value.fields[value.name];
-                watcher.slot(next.number, parameter.name, isReference(held) ? undefined : held);
-              }
+              if (watcher && isReference(value)) watcher.slot(next.number, parameter.name, readPlace(value));
               continue;
             }
             if (parameter.type.is !== "any") types[place] = parameter.type.is;
@@ -513,7 +364,7 @@ export function runMachine(
           const into = isGlobal ? state.globals : slots;
           const types = isGlobal ? state.globalTypes : (frame?.types ?? []);
           if (type.is !== "any") types[instruction.a] = type.is;
-          const value = make(type, bounds);
+          const value = madeOf(program, type, bounds, newId);
           into[instruction.a] = value;
           if (watcher && value !== undefined) watcher.slot(isGlobal ? 0 : frameNumber(), name, value);
           break;
@@ -617,57 +468,29 @@ export function runMachine(
           break;
         }
         case op.referToField: {
-          const of = pop();
-          const name = (instruction.with as string).toLowerCase();
-          if (!isRecord(of) || !(name in of.fields))
-            throw new Stop("no such field", `There is no field ${instruction.with}.`);
-          stack.push({ to: "field", fields: of.fields, name, record: of.id });
+          const { record, key } = fieldOf(pop(), instruction.with as string);
+          stack.push({ to: "field", fields: record.fields, name: key, record: record.id });
           break;
         }
         case op.unknown:
           throw new Stop("name not known", instruction.with as string);
-        case op.openFile: {
-          const name = fileName(pop());
-          const use = instruction.with as OpenFile["use"];
-          if (state.open[name]) throw new Stop("file open", `The file ${name} is open already.`);
-          if (use === "read" && !(name in state.files)) throw new Stop("no such file", `There is no file ${name}.`);
-          const lines = use === "write" ? [] : (state.files[name] ?? []);
-          state.files[name] = lines;
-          state.open[name] = { lines, at: 0, use };
+        case op.openFile:
+          openFile(state, pop(), instruction.with as OpenFile["use"]);
           break;
-        }
-        case op.readFile: {
-          const name = fileName(pop());
-          const file = state.open[name];
-          if (file?.use !== "read") throw new Stop("file not open", `The file ${name} is not open for reading.`);
-          const line = file.lines[file.at];
-          if (line === undefined) throw new Stop("end of file", `The file ${name} has no more lines.`);
-          file.at += 1;
-          stack.push(line);
+        case op.readFile:
+          stack.push(readLine(state, pop()));
           break;
-        }
         case op.writeFile: {
           const value = pop();
-          const name = fileName(pop());
-          const file = state.open[name];
-          if (!file || file.use === "read")
-            throw new Stop("file not open", `The file ${name} is not open for writing.`);
-          file.lines.push(textOf(value));
+          writeLine(state, pop(), value);
           break;
         }
-        case op.closeFile: {
-          const name = fileName(pop());
-          if (!state.open[name]) throw new Stop("file not open", `The file ${name} is not open.`);
-          delete state.open[name];
+        case op.closeFile:
+          closeFile(state, pop());
           break;
-        }
-        case op.endOfFile: {
-          const name = fileName(pop());
-          const file = state.open[name];
-          if (file?.use !== "read") throw new Stop("file not open", `The file ${name} is not open for reading.`);
-          stack.push(file.at >= file.lines.length);
+        case op.endOfFile:
+          stack.push(isAtEnd(state, pop()));
           break;
-        }
         case op.stop:
           at -= 1;
           state.ended = "end";
@@ -681,26 +504,5 @@ export function runMachine(
   } finally {
     state.at = at;
     state.steps = steps;
-  }
-}
-
-function worked(sign: string, left: Value, right: Value): Value {
-  switch (sign) {
-    case "*":
-      return multiply(left, right);
-    case "/":
-      return divide(left, right);
-    case "div":
-      return wholeQuotient(left, right);
-    case "mod":
-      return rest(left, right);
-    case "^":
-      return power(left, right);
-    case "&":
-      return join(left, right);
-    case "≠":
-      return compare("≠", left, right) !== 0;
-    default:
-      return compare("≥", left, right) >= 0;
   }
 }

@@ -29,6 +29,9 @@ class Unread extends Error {
   }
 }
 
+/** What a file may be opened for. */
+const fileUses = ["read", "write", "append"] as const;
+
 const any: TypeName = { is: "any" };
 
 /** Words that say what closes what. */
@@ -543,16 +546,11 @@ export function parseProgram(
       case "openfile": {
         const file = expression();
         taken("for");
-        const use = take();
-        const word = use.text.toLowerCase();
-        const uses = { read: "read", write: "write", append: "append" } as const;
-        return {
-          ...begun,
-          ...{ is: "openfile", file },
-          use:
-            uses[word as keyof typeof uses] ??
-            fail("use missing", "Behind the file's name there should be FOR and READ, WRITE or APPEND.", use),
-        };
+        const word = take();
+        const use = fileUses.find((each) => each === word.text.toLowerCase());
+        if (use === undefined)
+          return fail("use missing", "Behind the file's name there should be FOR and READ, WRITE or APPEND.", word);
+        return { ...begun, is: "openfile", file, use };
       }
       case "readfile": {
         const file = expression();

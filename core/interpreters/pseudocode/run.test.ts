@@ -220,6 +220,9 @@ const stopped: Mistake[] = [
   ['OPENFILE "tides.txt" FOR READ', 1, "no such file", "There is no file"],
   ["TYPE Ferry\nname : STRING\nENDTYPE\nDECLARE f : Ferry\nf.load ← 3", 5, "no such field", "has no field load"],
   ["DECLARE a : ARRAY[5:1] OF INTEGER", 1, "no such array", "cannot go from 5 to 1"],
+  // Words that mean something to what the interpreter itself is written in mean nothing here.
+  ['OPENFILE "constructor" FOR READ', 1, "no such file", "no file constructor"],
+  ["TYPE Ferry\nload : INTEGER\nENDTYPE\nDECLARE f : Ferry\nOUTPUT f.constructor", 5, "no such field", "constructor"],
 ];
 
 describe("learners' mistakes", () => {

@@ -3,9 +3,10 @@ import type { Step } from "../../trace/trace.ts";
 import type { CompiledProgram } from "./code.ts";
 import { compileProgram } from "./compile.ts";
 import type { Problem } from "./lexer.ts";
-import { type MachineLimits, type MachineState, newState, runMachine, usualMachineLimits } from "./machine.ts";
+import { type MachineLimits, runMachine, usualMachineLimits } from "./machine.ts";
 import { parseProgram, type ReadingRules, usualReading } from "./parser.ts";
 import { createRecorder } from "./record.ts";
+import { type MachineState, newState } from "./state.ts";
 
 /** How programs are read and checked, as a course has it. `namesBefore`: a name that is given no value anywhere is refused. */
 export type PseudocodeRules = ReadingRules & { namesBefore: boolean };

@@ -1,4 +1,6 @@
 import { builtins } from "./builtins.ts";
+import { mayChange, namesIn } from "./names.ts";
+import { prelude } from "./pythonPrelude.ts";
 import {
   type Expression,
   folded,
@@ -7,99 +9,6 @@ import {
   type Statement,
   type TypeName,
 } from "./syntaxTree.ts";
-
-/** What is said in Python of a program's own, once at its beginning, as far as the program needs it. */
-const prelude = `import copy
-import math
-
-
-def text(value):
-    if value is True or value is False:
-        return "TRUE" if value else "FALSE"
-    return str(value)
-
-
-def show(*values, end="\\n"):
-    print("".join(text(value) for value in values), end=end)
-
-
-def number(line):
-    try:
-        return int(line)
-    except ValueError:
-        try:
-            return float(line)
-        except ValueError:
-            return line
-
-
-def counted(value, limit, step):
-    if step == 0:
-        raise ValueError("a step of 0")
-    while value <= limit if step > 0 else value >= limit:
-        yield value
-        value = value + step
-
-
-class Array:
-    def __init__(self, first, last, make=lambda: None):
-        self.first = first
-        self.items = [make() for _ in range(last - first + 1)]
-
-    @staticmethod
-    def of(*items):
-        made = Array(1, len(items))
-        made.items = list(items)
-        return made
-
-    def place(self, position):
-        if not 0 <= position - self.first < len(self.items):
-            raise IndexError(f"no position {position}")
-        return position - self.first
-
-    def __getitem__(self, position):
-        value = self.items[self.place(position)]
-        if value is None:
-            raise ValueError(f"position {position} has no value")
-        return value
-
-    def __setitem__(self, position, value):
-        self.items[self.place(position)] = value
-
-    def __len__(self):
-        return len(self.items)
-
-    def __iter__(self):
-        return iter(self.items)
-
-    def __str__(self):
-        return "[" + ", ".join("?" if item is None else text(item) for item in self.items) + "]"
-
-
-class Record:
-    def __init__(self, **fields):
-        self.__dict__.update(fields)
-
-
-def piece(whole, start, length):
-    if start < 1 or length < 0 or start + length - 1 > len(whole):
-        raise IndexError("outside of the text")
-    return whole[start - 1:start - 1 + length]
-
-
-def sign_at(whole, position):
-    if isinstance(whole, str):
-        return piece(whole, position, 1)
-    return whole[position]
-
-
-def to_number(line):
-    value = number(text(line).strip())
-    if isinstance(value, str):
-        raise ValueError("no number")
-    return value
-
-`;
 
 /** Functions of the language as Python has them; `$0`, `$1`, `$2` are what is given. */
 const functions: Readonly<Record<string, string>> = {
@@ -155,9 +64,8 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
   };
   const name = (own: string): string => (taken.has(folded(own)) ? `${folded(own)}_` : folded(own));
   const routines = new Map(tree.routines.map((routine) => [folded(routine.name), routine]));
-  const globals = new Set<string>();
+  const globals = namesIn(tree.body, "given");
   const reals = new Set<string>();
-  let scope: Set<string> | null = null;
   let temporary = 0;
 
   const show = (each: Expression, least = 0): string => {
@@ -243,24 +151,6 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
     for (const each of statements) statement(each, depth);
     if (lines.length === before) put(depth, "pass");
   };
-  const assigns = (statements: readonly Statement[], counter: string): boolean =>
-    statements.some((each) => changes(each, counter));
-  const changes = (each: Statement, counter: string): boolean => {
-    const isIt = (to: Expression) => to.is === "name" && folded(to.name) === folded(counter);
-    if (each.is === "assign") return isIt(each.target);
-    if (each.is === "input") return each.targets.some(isIt);
-    if (each.is === "if")
-      return [...each.arms.flatMap((arm) => arm.body), ...(each.otherwise ?? [])].some((inner) =>
-        changes(inner, counter),
-      );
-    if (each.is === "case")
-      return [...each.arms.flatMap((arm) => arm.body), ...(each.otherwise ?? [])].some((inner) =>
-        changes(inner, counter),
-      );
-    if (each.is === "for" || each.is === "each" || each.is === "while" || each.is === "repeat")
-      return each.body.some((inner) => changes(inner, counter));
-    return each.is === "call";
-  };
   const statement = (each: Statement, depth: number): void => {
     switch (each.is) {
       case "assign":
@@ -306,7 +196,7 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
       }
       case "for": {
         const [from, to, step] = [show(each.from), show(each.to), each.step ? show(each.step) : "1"];
-        if (!assigns(each.body, each.counter)) {
+        if (!mayChange(each.body, each.counter)) {
           put(depth, `for ${name(each.counter)} in counted(${from}, ${to}, ${step}):`);
           body(each.body, depth + 1);
           return;
@@ -380,16 +270,13 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
     );
 
   try {
-    for (const each of tree.body) collect(each, globals);
     for (const routine of tree.routines) {
       current = routine;
-      scope = new Set(routine.parameters.map((parameter) => folded(parameter.name)));
-      const [declared, own] = [new Set<string>(), new Set<string>()];
-      for (const each of routine.body) {
-        collect(each, own);
-        collect(each, declared, true);
-      }
-      const shared = [...own].filter((each) => globals.has(each) && !declared.has(each) && !scope?.has(each));
+      const parameters = new Set(routine.parameters.map((parameter) => folded(parameter.name)));
+      const declared = namesIn(routine.body, "declared");
+      const shared = [...namesIn(routine.body, "given").keys()].filter(
+        (each) => globals.has(each) && !declared.has(each) && !parameters.has(each),
+      );
       put(0, `def ${name(routine.name)}(${routine.parameters.map((parameter) => name(parameter.name)).join(", ")}):`);
       if (shared.length > 0) put(1, `global ${shared.map(name).join(", ")}`);
       for (const { name: parameter, byReference, type } of routine.parameters) {
@@ -403,32 +290,10 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
       put(0, "");
       current = null;
     }
-    scope = null;
     for (const each of tree.body) statement(each, 0);
   } catch (problem) {
     if (problem instanceof Untold) return { untold: problem.message };
     throw problem;
   }
   return { python: `${prelude}\n${lines.join("\n")}\n` };
-}
-
-/** Names to which a statement gives values. */
-function collect(each: Statement, into: Set<string>, declaredOnly = false): void {
-  const note = (to: Expression) => {
-    if (to.is === "name" && !declaredOnly) into.add(folded(to.name));
-  };
-  const all = (statements: readonly Statement[]) => {
-    for (const inner of statements) collect(inner, into, declaredOnly);
-  };
-  if (each.is === "assign") note(each.target);
-  else if (each.is === "input") each.targets.forEach(note);
-  else if (each.is === "declare") for (const own of each.names) into.add(folded(own));
-  else if (each.is === "constant") into.add(folded(each.name));
-  else if (each.is === "if" || each.is === "case") {
-    for (const arm of each.arms) all(arm.body);
-    all(each.otherwise ?? []);
-  } else if (each.is === "for" || each.is === "each") {
-    if (!declaredOnly) into.add(folded(each.is === "for" ? each.counter : each.name));
-    all(each.body);
-  } else if (each.is === "while" || each.is === "repeat") all(each.body);
 }

@@ -243,3 +243,25 @@ export function fitted(value: Value, type: string, name: string): Value {
     ] ?? `an ${type}`;
   throw new Stop("wrong kind", `${name} is declared for ${wanted}, but the value is ${quoted(value)}.`);
 }
+
+/** An operation that has no instruction of its own, by its sign. */
+export function worked(sign: string, left: Value, right: Value): Value {
+  switch (sign) {
+    case "*":
+      return multiply(left, right);
+    case "/":
+      return divide(left, right);
+    case "div":
+      return wholeQuotient(left, right);
+    case "mod":
+      return rest(left, right);
+    case "^":
+      return power(left, right);
+    case "&":
+      return join(left, right);
+    case "≠":
+      return compare("≠", left, right) !== 0;
+    default:
+      return compare("≥", left, right) >= 0;
+  }
+}
