@@ -1,17 +1,8 @@
-import { type Lexeme, lexemesOf, type Problem } from "./lexer.ts";
-import type {
-  At,
-  BinarySign,
-  CaseTest,
-  Expression,
-  Parameter,
-  ProgramTree,
-  RecordType,
-  Routine,
-  Statement,
-  TypeName,
-} from "./syntaxTree.ts";
-import { typeSpellings, type Word } from "./words.ts";
+import { createCursor, Unread } from "./cursor.ts";
+import { anyType, createExpressionReader } from "./expressionReader.ts";
+import { lexemesOf, type Problem } from "./lexer.ts";
+import type { At, CaseTest, Expression, Parameter, ProgramTree, RecordType, Routine, Statement } from "./syntaxTree.ts";
+import type { Word } from "./words.ts";
 
 /** How a program is read: whether `=` assigns as well as compares. */
 export type ReadingRules = { equalsAssigns: boolean };
@@ -20,19 +11,11 @@ export const usualReading: ReadingRules = { equalsAssigns: true };
 /** More problems than these are not said. */
 const mostProblems = 20;
 
-/** What stops the reading of a statement; the next line is read again. */
-class Unread extends Error {
-  readonly problem: Problem;
-  constructor(problem: Problem) {
-    super(problem.says);
-    this.problem = problem;
-  }
-}
+/** Blocks that lie in one another deeper than this are not read. */
+const deepest = 400;
 
 /** What a file may be opened for. */
 const fileUses = ["read", "write", "append"] as const;
-
-const any: TypeName = { is: "any" };
 
 /** Words that say what closes what. */
 const closers: Readonly<Partial<Record<Word, string>>> = {
@@ -50,189 +33,10 @@ export function parseProgram(
 ): { tree: ProgramTree; problems: Problem[] } {
   const { lexemes, problems } = lexemesOf(program);
   const tree: ProgramTree = { types: [], routines: [], body: [] };
-  let at = 0;
-
-  const now = (): Lexeme => lexemes[at] ?? (lexemes.at(-1) as Lexeme);
-  const ahead = (by = 1): Lexeme => lexemes[at + by] ?? (lexemes.at(-1) as Lexeme);
-  const place = ({ line, column }: At): At => ({ line, column });
-  const isWord = (...words: Word[]) => {
-    const lexeme = now();
-    return lexeme.kind === "word" && words.includes(lexeme.word);
-  };
-  const isSign = (...all: string[]) => now().kind === "sign" && all.includes(now().text);
-  const fail = (name: string, says: string, where: At = now()): never => {
-    throw new Unread({ ...place(where), name, says });
-  };
-  const take = (): Lexeme => {
-    const lexeme = now();
-    if (at < lexemes.length - 1) at += 1;
-    return lexeme;
-  };
-  const taken = (...words: Word[]): boolean => isWord(...words) && take() !== undefined;
-  const takenSign = (sign: string): boolean => isSign(sign) && take() !== undefined;
-  const seen = (lexeme: Lexeme): string =>
-    lexeme.kind === "line" ? "the end of the line" : lexeme.kind === "end" ? "the end of the program" : lexeme.text;
-  const needWord = (word: Word, spelling: string, after: string): void => {
-    if (!taken(word)) fail(`${spelling} missing`, `${after} there should be ${spelling}; here is ${seen(now())}.`);
-  };
-  const needSign = (sign: string, after: string): void => {
-    if (!takenSign(sign)) fail(`${sign} missing`, `${after} there should be ${sign}; here is ${seen(now())}.`);
-  };
-  const needName = (what: string): Lexeme => {
-    if (now().kind === "word") fail("word as name", `${now().text} is a word of the language and cannot be ${what}.`);
-    if (now().kind !== "name") fail("name missing", `Here should be ${what}; here is ${seen(now())}.`);
-    return take();
-  };
-  const skipLines = (): void => {
-    while (now().kind === "line" || isSign(";")) take();
-  };
-  const endStatement = (): void => {
-    if (now().kind === "end" || now().kind === "line" || isSign(";")) return;
-    // A block that was not closed ends before what closes one further out.
-    if (lexemes[at - 1]?.kind === "line") return;
-    fail("more on the line", `The statement is complete before ${seen(now())}; what is that for?`);
-  };
-  const toNextLine = (): void => {
-    while (now().kind !== "line" && now().kind !== "end") take();
-  };
-
-  // Expressions, from what binds least to what binds most.
-  const binary = (next: () => Expression, signOf: () => BinarySign | null) => (): Expression => {
-    let left = next();
-    for (let sign = signOf(); sign !== null; sign = signOf()) {
-      const where = place(take());
-      left = { ...where, is: "binary", sign, left, right: next() };
-    }
-    return left;
-  };
-  const signIn =
-    (...all: BinarySign[]) =>
-    (): BinarySign | null =>
-      isSign(...all) ? (now().text as BinarySign) : null;
-  const primary = (): Expression => {
-    const lexeme = now();
-    const where = place(lexeme);
-    if (lexeme.kind === "number") {
-      take();
-      const value =
-        lexeme.whole && !Number.isSafeInteger(Number(lexeme.text)) ? BigInt(lexeme.text) : Number(lexeme.text);
-      return { ...where, is: "number", value, whole: lexeme.whole };
-    }
-    if (lexeme.kind === "text") {
-      take();
-      return { ...where, is: "text", value: lexeme.value };
-    }
-    if (taken("true")) return { ...where, is: "truth", value: true };
-    if (taken("false")) return { ...where, is: "truth", value: false };
-    if (isWord("userinput") || (isWord("input") && (ahead().kind === "line" || ahead().kind === "end"))) {
-      take();
-      return { ...where, is: "input" };
-    }
-    if (takenSign("(")) {
-      const inside = expression();
-      needSign(")", "Behind what stands in brackets");
-      return inside;
-    }
-    if (takenSign("[")) {
-      const items = isSign("]") ? [] : listOf();
-      needSign("]", "Behind the items of a list");
-      return { ...where, is: "list", items };
-    }
-    if (lexeme.kind === "name") {
-      take();
-      return { ...where, is: "name", name: lexeme.text };
-    }
-    if (isWord("elseif", "then", "do", "to", "step", "of"))
-      return fail("expression missing", `Before ${lexeme.text} a value is missing.`);
-    return fail("expression missing", `Here should be a value; here is ${seen(lexeme)}.`);
-  };
-  const listOf = (): Expression[] => {
-    const items = [expression()];
-    while (takenSign(",")) items.push(expression());
-    return items;
-  };
-  const postfix = (): Expression => {
-    let left = primary();
-    for (;;) {
-      const where = place(now());
-      if (isSign("(") && left.is === "name") {
-        take();
-        const given = isSign(")") ? [] : listOf();
-        needSign(")", "Behind what is given to it");
-        left = { ...place(left), is: "call", name: left.name, given };
-      } else if (takenSign("[")) {
-        const places = listOf();
-        needSign("]", "Behind the position");
-        left = { ...place(left), is: "index", of: left, places };
-      } else if (takenSign(".")) {
-        const name = needName("the name of a field").text;
-        left = { ...where, is: "field", of: left, name };
-      } else return left;
-    }
-  };
-  const power = (): Expression => {
-    const left = postfix();
-    if (!isSign("^")) return left;
-    const where = place(take());
-    return { ...where, is: "binary", sign: "^", left, right: unary() };
-  };
-  const unary = (): Expression => {
-    const where = place(now());
-    if (takenSign("-")) return { ...where, is: "unary", sign: "-", of: unary() };
-    if (takenSign("+")) return unary();
-    return power();
-  };
-  const product = binary(unary, () => (isWord("div") ? "div" : isWord("mod") ? "mod" : signIn("*", "/")()));
-  const sum = binary(product, signIn("+", "-", "&"));
-  const comparison = (): Expression => {
-    const left = sum();
-    if (!isSign("=", "≠", "<", "≤", ">", "≥")) return left;
-    const sign = now().text as BinarySign;
-    const where = place(take());
-    const right = sum();
-    if (isSign("=", "≠", "<", "≤", ">", "≥"))
-      fail(
-        "comparisons in a chain",
-        "Only two values are compared at a time: write both comparisons and join them with AND.",
-      );
-    return { ...where, is: "binary", sign, left, right };
-  };
-  const negation = (): Expression => {
-    const where = place(now());
-    return taken("not") ? { ...where, is: "unary", sign: "not", of: negation() } : comparison();
-  };
-  const conjunction = binary(negation, () => (isWord("and") ? "and" : null));
-  const disjunction = binary(conjunction, () => (isWord("or") ? "or" : null));
-  const expression = (): Expression => disjunction();
-
-  /** The bounds of an array, in brackets, and what it holds. */
-  const arrayType = (after: string): TypeName => {
-    needSign("[", after);
-    const bounds: Array<readonly [Expression, Expression]> = [];
-    do {
-      const from = expression();
-      if (takenSign(":") || taken("to")) bounds.push([from, expression()]);
-      else bounds.push([{ ...place(from), is: "number", value: 1, whole: true }, from]);
-    } while (takenSign(","));
-    needSign("]", "Behind the bounds of an array");
-    return { is: "array", bounds, of: taken("of") ? typeName() : any };
-  };
-  const typeName = (): TypeName => {
-    if (taken("array")) return arrayType("Behind ARRAY");
-    const lexeme = needName("a type");
-    const known = typeSpellings[lexeme.text.toUpperCase()];
-    return known ? { is: known } : { is: "record", name: lexeme.text };
-  };
-
-  /** The target of an assignment or an input: a name, an element, or a field. */
-  const target = (): Expression => {
-    if (now().kind === "word")
-      fail("word as name", `${now().text} is a word of the language and cannot be given a value.`);
-    const found = postfix();
-    if (found.is !== "name" && found.is !== "index" && found.is !== "field")
-      fail("no target", "Only a name, an element or a field can be given a value.", found);
-    return found;
-  };
+  const cursor = createCursor(lexemes);
+  const { position, now, ahead, place, isWord, isSign, fail, take, taken, takenSign, seen } = cursor;
+  const { needWord, needSign, needName, skipLines, endStatement, toNextLine } = cursor;
+  const { expression, sum, listOf, postfix, typeName, arrayType, target, asTarget } = createExpressionReader(cursor);
 
   const closing = (...words: Word[]) => now().kind === "end" || isWord(...words);
 
@@ -240,7 +44,7 @@ export function parseProgram(
   const block = (...until: Word[]): Statement[] => {
     const body: Statement[] = [];
     for (skipLines(); !closing(...until); skipLines()) {
-      const begun = at;
+      const begun = position();
       try {
         const closed = now().kind === "word" ? closers[(now() as { word: Word }).word] : undefined;
         // What closes something further out ends this block; its own end is missed there.
@@ -253,7 +57,7 @@ export function parseProgram(
       } catch (problem) {
         if (!(problem instanceof Unread)) throw problem;
         problems.push(problem.problem);
-        if (at === begun) take();
+        if (position() === begun) take();
         toNextLine();
       }
     }
@@ -263,6 +67,7 @@ export function parseProgram(
   const open: Word[][] = [];
   const isOpen = (word: Word) => open.some((words) => words.includes(word));
   const blockTo = (ends: Word[], between: Word[] = []): Statement[] => {
+    if (open.length >= deepest) fail("nested too deeply", `More than ${deepest} blocks lie in one another here.`);
     open.push(ends);
     const body = block(...ends, ...between);
     open.pop();
@@ -326,7 +131,7 @@ export function parseProgram(
       !closing("endcase") && !(now().kind === "word" && isOpen((now() as { word: Word }).word));
       skipLines()
     ) {
-      const begunAt = at;
+      const begunAt = position();
       try {
         const where = place(now());
         if (taken("otherwise", "else")) {
@@ -345,7 +150,7 @@ export function parseProgram(
       } catch (problem) {
         if (!(problem instanceof Unread)) throw problem;
         problems.push(problem.problem);
-        if (at === begunAt) take();
+        if (position() === begunAt) take();
         toNextLine();
       }
     }
@@ -417,7 +222,7 @@ export function parseProgram(
     while (!isSign(")")) {
       const byReference = taken("byref") || (taken("byval") && false);
       const names = [needName("the name of a parameter").text];
-      const type = takenSign(":") ? typeName() : any;
+      const type = takenSign(":") ? typeName() : anyType;
       const later = taken("byref");
       taken("byval");
       for (const name of names) found.push({ name, type, byReference: byReference || later });
@@ -429,7 +234,7 @@ export function parseProgram(
   const readRoutine = (begun: At, gives: boolean): void => {
     const name = needName(gives ? "the name of the function" : "the name of the procedure").text;
     const own = parameters();
-    const returns = taken("returns") || (gives && takenSign(":")) ? typeName() : any;
+    const returns = taken("returns") || (gives && takenSign(":")) ? typeName() : anyType;
     endStatement();
     const ends: Word[] = gives ? ["endfunction"] : ["endprocedure"];
     const body = blockTo(ends);
@@ -446,7 +251,7 @@ export function parseProgram(
       taken("declare");
       const names = [needName("the name of a field").text];
       while (takenSign(",")) names.push(needName("the name of a field").text);
-      const type = takenSign(":") ? typeName() : any;
+      const type = takenSign(":") ? typeName() : anyType;
       for (const each of names) fields.push({ name: each, type });
       endStatement();
     }
@@ -598,11 +403,6 @@ export function parseProgram(
       `Behind ${left.is === "name" ? left.name : "this"} there should be ← and a value; here is ${seen(now())}.`,
     );
   };
-  const asTarget = (found: Expression): Expression =>
-    found.is === "name" || found.is === "index" || found.is === "field"
-      ? found
-      : fail("no target", "Only a name, an element or a field can be given a value.", found);
-
   for (;;) {
     tree.body.push(...block());
     if (now().kind === "end") break;

@@ -275,6 +275,16 @@ describe("limits", () => {
   test("deep nesting and deep brackets use none of our own stack", () => {
     const deep = `${"IF TRUE THEN\n".repeat(300)}OUTPUT 1\n${"ENDIF\n".repeat(300)}`;
     expect(run(deep).outcome.stoppedBy).toBe("none");
+    const brackets = `OUTPUT ${"(".repeat(100)}1${")".repeat(100)}`;
+    expect(run(brackets).outcome.console.at(-1)?.text).toBe("1\n");
+    expect(run(`OUTPUT 1${" + 1".repeat(400)}`).outcome.console.at(-1)?.text).toBe("401\n");
+    expect(run(`OUTPUT 1${" + 1".repeat(50_000)}`).outcome.diagnostics[0]?.errorName).toBe("too long");
+    for (const tooDeep of [
+      `OUTPUT ${"(".repeat(50_000)}1`,
+      "IF TRUE THEN\n".repeat(3000),
+      `x ← ${"-".repeat(50_000)}1`,
+    ])
+      expect(run(tooDeep).outcome.diagnostics.map(({ errorName }) => errorName)).toContain("nested too deeply");
   });
 });
 
