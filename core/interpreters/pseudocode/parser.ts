@@ -11,6 +11,9 @@ export const usualReading: ReadingRules = { equalsAssigns: true };
 /** More problems than these are not said. */
 const mostProblems = 20;
 
+/** Blocks lie in one another so deep that nothing else is said of the program. */
+class TooDeep extends Error {}
+
 /** Blocks that lie in one another deeper than this are not read. */
 const deepest = 400;
 
@@ -67,7 +70,7 @@ export function parseProgram(
   const open: Word[][] = [];
   const isOpen = (word: Word) => open.some((words) => words.includes(word));
   const blockTo = (ends: Word[], between: Word[] = []): Statement[] => {
-    if (open.length >= deepest) fail("nested too deeply", `More than ${deepest} blocks lie in one another here.`);
+    if (open.length >= deepest) throw new TooDeep();
     open.push(ends);
     const body = block(...ends, ...between);
     open.pop();
@@ -403,10 +406,16 @@ export function parseProgram(
       `Behind ${left.is === "name" ? left.name : "this"} there should be ← and a value; here is ${seen(now())}.`,
     );
   };
-  for (;;) {
-    tree.body.push(...block());
-    if (now().kind === "end") break;
-    take();
+  try {
+    for (;;) {
+      tree.body.push(...block());
+      if (now().kind === "end") break;
+      take();
+    }
+  } catch (problem) {
+    if (!(problem instanceof TooDeep)) throw problem;
+    const says = `More than ${deepest} blocks lie in one another here; is an end missing again and again?`;
+    return { tree, problems: [{ ...place(now()), name: "nested too deeply", says }] };
   }
   problems.sort((one, other) => one.line - other.line || one.column - other.column);
   return { tree, problems: problems.slice(0, mostProblems) };
