@@ -1,6 +1,8 @@
+import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { consoleText } from "../../outcome/outcome.ts";
 import { type PseudocodeRun, runPseudocode } from "./run.ts";
+import { allSpellings } from "./words.ts";
 
 const run = (program: string, input = "", more: Partial<PseudocodeRun> = {}) =>
   runPseudocode({ program, fileName: "ferry.pseudo", input, ...more });
@@ -286,6 +288,36 @@ describe("limits", () => {
     ])
       expect(run(tooDeep).outcome.diagnostics.map(({ errorName }) => errorName)).toContain("nested too deeply");
   });
+});
+
+test("whatever is written, it is read or refused in words, and run to some end", () => {
+  const pieces = [
+    ...allSpellings,
+    ..."←=<>≠+-*/()[],:.&".split(""),
+    "\n",
+    "\n",
+    "cars",
+    "load",
+    "3",
+    "4.5",
+    '"Tern"',
+    "“",
+    "//",
+    "é",
+    "@",
+  ];
+  fc.assert(
+    fc.property(fc.array(fc.constantFrom(...pieces), { maxLength: 60 }), (all) => {
+      const limits = { steps: 2000, mostCalls: 50, outputCharacters: 10_000 };
+      const { outcome } = run(all.join(" "), "4\nTern\n", { limits, record: 2000 });
+      expect(outcome.diagnostics.length === 0).toBe(outcome.stoppedBy === "none" || outcome.stoppedBy === "steps");
+      for (const { line, message } of outcome.diagnostics) {
+        expect(line).toBeGreaterThan(0);
+        expect(message.length).toBeGreaterThan(10);
+      }
+    }),
+    { numRuns: 400 },
+  );
 });
 
 describe("recordings", () => {
