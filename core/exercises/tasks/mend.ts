@@ -23,7 +23,7 @@ const answerSchema = z.object({ text: z.string().max(200_000) });
 /** What of its marking may be changed later. */
 const rules: ReadonlyArray<TaskRule<z.output<typeof schema>>> = [
   {
-    ...{ name: "cost", says: "What more changed lines than needed cost", to: (task) => task.marks },
+    ...{ name: "cost", says: "What it costs to change more lines than are needed", to: (task) => task.marks },
     ...{ read: (task) => task.extraCost, write: (task, extraCost) => ({ ...task, extraCost }) },
   },
   {

@@ -30,7 +30,8 @@ export function madeOf(
           ? inner(dimension + 1)
           : madeOf(program, type.of ?? { is: "any" }, bounds, newId, from + dimensions),
       );
-      return { array, from: low, id };
+      const of = dimension < dimensions - 1 ? "array" : (type.of?.is ?? "any");
+      return { array, from: low, of, id };
     };
     return inner(0);
   }

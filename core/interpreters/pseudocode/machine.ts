@@ -185,7 +185,7 @@ export function runMachine(
           const value = pop();
           if (!isArray(of)) throw new Stop("wrong kind", `${instruction.with} is no array: it has no positions.`);
           const position = element(of, place, instruction.with as string);
-          const own = givenOn(value, newId);
+          const own = givenOn(fitted(value, of.of, instruction.with as string), newId);
           of.array[position] = own;
           watcher?.element(of, position, own);
           break;
@@ -208,7 +208,7 @@ export function runMachine(
         }
         case op.list: {
           const items = stack.splice(stack.length - instruction.a, instruction.a) as Value[];
-          stack.push({ array: items.map((each) => copied(each, newId)), from: 1, id: newId() });
+          stack.push({ array: items.map((each) => copied(each, newId)), from: 1, of: "any", id: newId() });
           break;
         }
         case op.add: {

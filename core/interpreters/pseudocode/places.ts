@@ -46,9 +46,13 @@ export function writePlace(place: Reference, value: Value): Value {
     place.slots[place.at] = given;
     return given;
   }
-  if (place.to === "element") place.array.array[place.at] = value;
-  else place.fields[place.name] = value;
-  return value;
+  if (place.to === "field") {
+    place.fields[place.name] = value;
+    return value;
+  }
+  const given = fitted(value, place.array.of, "the element");
+  place.array.array[place.at] = given;
+  return given;
 }
 
 /** A value as it is given on: arrays and records as a copy, whatever else as it is. */

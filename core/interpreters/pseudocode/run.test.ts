@@ -64,6 +64,7 @@ describe("what programs print", () => {
       "",
       "20 [0, 10, 20]\n",
     ],
+    ["elements are of the kind that is declared", "DECLARE a : ARRAY[1:2] OF REAL\na[1] ← 4\nOUTPUT a[1]", "", "4.0\n"],
     ["ARRAY before the name", "ARRAY a[1:2]\na[2] ← 7\nOUTPUT a", "", "[?, 7]\n"],
     [
       "two dimensions, in both ways of writing",
@@ -205,6 +206,7 @@ const stopped: Mistake[] = [
   ["IF 3 THEN\nENDIF", 1, "wrong kind", "needs TRUE or FALSE"],
   ['IF "5" = 5 THEN\nENDIF', 1, "wrong kind", "cannot be compared"],
   ['DECLARE cars : INTEGER\ncars ← "four"', 2, "wrong kind", "is declared for a whole number"],
+  ['DECLARE a : ARRAY[1:2] OF INTEGER\na[1] ← "four"', 2, "wrong kind", "a is declared for a whole number"],
   ["INPUT a\nINPUT b", 2, "no more input", "nothing more was typed in"],
   ["PROCEDURE go()\nCALL go\nENDPROCEDURE\nCALL go", 2, "too many calls", "nothing ends the recursion"],
   [

@@ -35,7 +35,7 @@ const wholeOf = (depth: number): fc.Arbitrary<string> =>
 const realOf = (depth: number): fc.Arbitrary<string> =>
   depth === 0
     ? fc.oneof(
-        pick(...reals),
+        pick(...reals, "depths[0, 1]", "depths[1, 2]"),
         fc.integer({ min: 0, max: 400 }).map((value) => (value / 8).toFixed(3)),
       )
     : fc.oneof(
@@ -76,6 +76,9 @@ const indented = (lines: string[]): string[] => lines.map((line) => `    ${line}
 
 const simple: fc.Arbitrary<string[]> = fc.oneof(
   fc.tuple(pick(...wholes), wholeOf(2)).map(([name, value]) => [`${name} ← ${value} MOD 1009`]),
+  fc
+    .tuple(pick("0, 1", "1, 2"), fc.oneof(realOf(1), wholeOf(1)))
+    .map(([place, value]) => [`depths[${place}] ← ${value}`]),
   fc.tuple(pick(...reals), realOf(2)).map(([name, value]) => [`${name} ← ${value}`]),
   fc.tuple(pick(...texts), textOf(1)).map(([name, value]) => [`${name} ← LEFT(${value} & "........", 8)`]),
   fc.tuple(pick(...truths), truthOf(2)).map(([name, value]) => [`${name} ← ${value}`]),
@@ -160,6 +163,9 @@ function statements({ depth, loops, inRoutine }: Level): fc.Arbitrary<string[]> 
 /** A whole program, with a function, a procedure that changes what it is given, an array, and values to begin with. */
 export const programs: fc.Arbitrary<string> = statements({ depth: 3, loops: 0, inRoutine: false }).map((lines) =>
   [
+    "FUNCTION deck0()",
+    "    RETURN 9",
+    "ENDFUNCTION",
     "FUNCTION twice(value)",
     "    IF value > 500 THEN",
     "        RETURN value",
@@ -170,6 +176,9 @@ export const programs: fc.Arbitrary<string> = statements({ depth: 3, loops: 0, i
     "    load ← load + by",
     "ENDPROCEDURE",
     "DECLARE loads : ARRAY[1:3] OF INTEGER",
+    "DECLARE depths : ARRAY[0:1, 1:2] OF REAL",
+    "depths[0, 1] ← 4",
+    "depths[1, 2] ← deck0()",
     "DECLARE fare, depth : REAL",
     "loads[1] ← 4",
     "loads[2] ← 9",

@@ -26,6 +26,9 @@ const taken: ReadonlySet<string> = new Set(
   ).split(" "),
 );
 
+/** The kind of what a name of a type holds in the end: of an array that of its elements. */
+const elementOf = (type: TypeName): TypeName["is"] => (type.is === "array" ? elementOf(type.of) : type.is);
+
 /** What cannot be said in Python here. */
 class Untold extends Error {}
 
@@ -142,9 +145,12 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
     if (each.is === "index") return each.places.reduce((of, place) => `${of}[${show(place)}]`, target(each.of));
     return each.is === "field" ? `${target(each.of)}.${name(each.name)}` : show(each);
   };
+  /** True for a name that is declared for numbers with decimals, and for an element of an array of such. */
+  const isReal = (to: Expression): boolean =>
+    to.is === "name" ? reals.has(folded(to.name)) : to.is === "index" && isReal(to.of);
   const given = (to: Expression, value: Expression): string => {
     const written = holdsMore(value) && usesObjects ? `copy.deepcopy(${show(value)})` : show(value);
-    return to.is === "name" && reals.has(folded(to.name)) ? `float(${written})` : written;
+    return isReal(to) ? `float(${written})` : written;
   };
   const body = (statements: readonly Statement[], depth: number): void => {
     const before = lines.length;
@@ -162,10 +168,7 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
       case "input":
         if (each.prompt) put(depth, `show(${show(each.prompt)}, end="")`);
         for (const to of each.targets)
-          put(
-            depth,
-            `${target(to)} = ${to.is === "name" && reals.has(folded(to.name)) ? "float(input())" : "number(input())"}`,
-          );
+          put(depth, `${target(to)} = ${isReal(to) ? "float(input())" : "number(input())"}`);
         return;
       case "if":
         for (const [at, arm] of each.arms.entries()) {
@@ -244,7 +247,7 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
         return;
       case "declare":
         for (const own of each.names) {
-          if (each.type.is === "real") reals.add(folded(own));
+          if (elementOf(each.type) === "real") reals.add(folded(own));
           if (each.type.is === "array" || each.type.is === "record") put(depth, `${name(own)} = ${make(each.type)}`);
         }
         return;

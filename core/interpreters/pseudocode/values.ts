@@ -2,8 +2,8 @@ import { floatText } from "../../expressions/floatText.ts";
 
 /** A number with decimals; whole numbers are plain ones, and bigints where they have no room in one. */
 export type Real = { real: number };
-/** Elements from position `from` on; `id` is its own, whatever it is called. */
-export type ArrayValue = { array: Array<Value | undefined>; from: number; id: number };
+/** Elements from position `from` on, of the kind `of`; `id` is its own, whatever it is called. */
+export type ArrayValue = { array: Array<Value | undefined>; from: number; of: string; id: number };
 export type RecordValue = { record: string; fields: Record<string, Value | undefined>; id: number };
 export type Value = number | bigint | string | boolean | Real | ArrayValue | RecordValue;
 
@@ -60,7 +60,7 @@ export function copied(value: Value, newId: () => number): Value {
   if (isArray(value))
     return {
       array: value.array.map((each) => (each === undefined ? undefined : copied(each, newId))),
-      from: value.from,
+      ...{ from: value.from, of: value.of },
       id: newId(),
     };
   const fields: Record<string, Value | undefined> = {};
