@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { comparisonsIn } from "../../assignments/comparisonsIn.ts";
 import { findLanguage } from "../../languages/languages.ts";
-import type { ExerciseCheck } from "../exercise.ts";
+import type { ShownText } from "../asked.ts";
+import type { ExerciseCheck, ExerciseContent } from "../exercise.ts";
 import { resultOf as givenBy, inputsOf, linesOfInput, promptsOf, saysResult } from "../inputValues.ts";
 import { definePartsKind, sharedMark } from "../partsKind.ts";
 import type { MarkContext } from "../taskKind.ts";
@@ -49,6 +50,14 @@ function isOn(side: Side, text: string, { limit, step }: LimitsTask): boolean {
   return side === "below" ? off < -1e-9 && off >= -far - 1e-9 : off > 1e-9 && off <= far + 1e-9;
 }
 
+/** What else is typed in, where there is anything. */
+function otherValues({ place, name }: LimitsTask, { checks }: ExerciseContent): ShownText[] {
+  const lines = linesOfInput(checks[0]?.input ?? "");
+  if (lines.length < 2) return [];
+  const text = lines.map((line, at) => (at === place ? `(${name})` : line)).join("\n");
+  return [{ says: "The other values that are typed in stay as they are here:", text }];
+}
+
 /** Values below, at and above a limit, with what comes out of each. */
 export const limits = definePartsKind<LimitsTask>({
   kind: "limits",
@@ -92,14 +101,7 @@ export const limits = definePartsKind<LimitsTask>({
   parts: (task, exercise) => [
     {
       says: `The program should tell values of ${task.name} apart at a limit. Give one just below it, one at it and one just above it, and what should come out.`,
-      shown: [
-        {
-          says: "The other values that are typed in stay as they are here:",
-          text: linesOfInput(exercise.checks[0]?.input ?? "")
-            .map((line, at) => (at === task.place ? `(${task.name})` : line))
-            .join("\n"),
-        },
-      ],
+      shown: otherValues(task, exercise),
       fields: sides.flatMap((side) => [
         {
           name: fieldOf(side),

@@ -41,7 +41,8 @@ export const unfinished = definePartsKind<UnfinishedTask>({
   kind: "unfinished",
   title: "Complete the program",
   schema,
-  shows: "the mended program",
+  // What it leaves out is what others show.
+  ...{ shows: "the mended program", asksFor: "the mended program" },
   make: async (context, { key, marks }) => {
     const { exercise } = context;
     const { mended } = exercise;
