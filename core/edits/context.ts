@@ -29,7 +29,8 @@ function functionNames(nodes: readonly Placed[]): string[] {
 
 /** Everything that families of edits look at; null for a language whose programs are not taken apart. */
 export function editContext(language: Language, text: string, meantTexts: readonly string[] = []): EditContext | null {
-  const { syntax, writing } = language;
+  const { syntax } = language;
+  const writing = language.writingOf?.(text) ?? language.writing;
   if (!syntax || !writing) return null;
   const tree = syntax(text);
   const nodes: Placed[] = [];

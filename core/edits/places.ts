@@ -15,6 +15,11 @@ export function signPlace(context: EditContext, node: SyntaxNode): { from: numbe
   return start && end ? { from: start.from, to: end.to } : null;
 }
 
+/** True for a sign that puts two values in order. */
+export function isOrder(sign: string | undefined): boolean {
+  return /^(?:[<>]=?|=[<>]|[≤≥])$/.test(sign ?? "");
+}
+
 /** Statements that stand one after another in the same block (or at the top of the program). */
 export function blocksOf(
   context: EditContext,

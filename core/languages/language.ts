@@ -112,6 +112,10 @@ export type Language = MessageReading & {
   syntax?: SyntaxReader;
   /** How small edits are written in it; goes with `syntax`. */
   writing?: Writing;
+  /** The same for one program, where the ways of writing differ from program to program. */
+  writingOf?: (program: string) => Writing;
+  /** Where the elements of a variable begin, by its declaration in a program; where `profile.firstIndex` is "declared". */
+  firstPosition?: (program: string, name: string) => number;
   /** How its expressions are worked out. */
   values?: ValueRules;
   /** Its reserved words, as they are written. */

@@ -1,4 +1,5 @@
 import type { TakesOf } from "./takes.ts";
+import type { Token } from "./token.ts";
 
 /** What is written around a value to make another kind of value of it. */
 export type Conversion = { name: string; before: string; after: string };
@@ -28,12 +29,19 @@ export type Writing = {
   equal: string;
   unequal: string;
   assign: string;
+  /** Signs of order that are written in another way than `<=` and `>=`. */
+  orders?: Readonly<Partial<Record<"<=" | ">=", string>>>;
   /** What stands around a block: nothing but blanks, braces, two words, or one word that ends what the header opens. */
   blocks:
     | { by: "indentation" }
     | { by: "braces" }
     | { by: "two words"; open: string; close: string }
-    | { by: "end word"; close: string };
+    | {
+        by: "end word";
+        close: string;
+        /** The word that closes what a line's tokens head, where headers have words of their own. */
+        closeOf?: (line: readonly Token[]) => string;
+      };
   /** How a variable comes to be: by its first value, in a part of its own, or where its first value stands. */
   variables: "by assignment" | "declared apart" | "declared in place";
   /** The sign around a text, how the same sign is written inside one, and the sign around a single letter, if another. */
@@ -46,6 +54,10 @@ export type Writing = {
   compound: boolean;
   /** The words that head a decision which is asked only where the one before does not hold. */
   chained: string;
+  /** The words that stand behind what some words head, by those in small letters (`if`: `then`). */
+  headers?: Readonly<Record<string, string>>;
+  /** The word before what a counted loop goes on by, where one is written. */
+  stepWord?: string;
   /** The call that counts in the header of a loop, where one does. */
   countingCall?: string;
   /** The first element of a list, and a copy of it where another name would be the same list. */

@@ -1,6 +1,6 @@
 import { editContext } from "../edits/context.ts";
 import type { EditContext } from "../edits/edit.ts";
-import { calledName, ofKind } from "../edits/places.ts";
+import { calledName, isOrder, ofKind } from "../edits/places.ts";
 import { consoleText, type Outcome } from "../outcome/outcome.ts";
 import { isLoop, type SyntaxNode } from "../syntax/tree.ts";
 import type { Verdict } from "../verdict/verdict.ts";
@@ -35,8 +35,7 @@ const nodes = (context: EditContext, fits: (node: SyntaxNode) => boolean) =>
 const reads = (context: EditContext) =>
   nodes(context, (node) => node.kind === "call" && context.writing.library.reads(calledName(node)));
 const loops = (context: EditContext) => nodes(context, isLoop);
-const comparisons = (context: EditContext) =>
-  nodes(context, (node) => node.kind === "binary" && /^[<>]=?$/.test(node.sign ?? ""));
+const comparisons = (context: EditContext) => nodes(context, (node) => node.kind === "binary" && isOrder(node.sign));
 const changesOf = (context: EditContext) =>
   ofKind(context, "assignment").flatMap(({ node, around }) => (around.some(isLoop) ? [node] : []));
 const typedNumber = (seen: Seen, number: number) =>

@@ -9,15 +9,7 @@ export function positionsOf(language: Language, text: string): Positions {
     ...{ open, close },
     firstOf: (name, isText) => {
       if (firstIndex !== "declared") return firstIndex;
-      return isText ? 1 : declaredFirst(text, name);
+      return isText ? 1 : (language.firstPosition?.(text, name) ?? 0);
     },
   };
-}
-
-/** The first position of `name: array[1..3] of`; 0 where it has no bounds of its own. */
-function declaredFirst(text: string, name: string): number {
-  const declared = new RegExp(String.raw`\b${name}\b[^;:()]*:\s*(?:packed\s+)?array\s*\[\s*(-?\d+)\s*\.\.`, "i").exec(
-    text,
-  );
-  return Number(declared?.[1] ?? 0);
 }

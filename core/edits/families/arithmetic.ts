@@ -19,7 +19,7 @@ function otherOperators(context: EditContext): Proposal[] {
     if (sign === "+" && !text) for (const other of ["-", "*"]) add(other, other === "-" ? 0.9 : 0.4);
     if (sign === "-") for (const other of ["+", "*", ...division]) add(other, other === "+" ? 0.9 : 0.2);
     if (sign === "*") for (const other of ["+", ...division, "-"]) add(other, other === "+" ? 0.5 : 0.35);
-    if (division.includes(sign.toLowerCase()))
+    if (division.some((each) => each.toLowerCase() === sign.toLowerCase()))
       for (const other of [...division, "*", "-"]) add(other, division.includes(other) ? 0.9 : 0.4);
     return [...others].map(([other, likely]) => {
       const blanks = /\w/.test(other) && context.text[place.from - 1] !== " ";
@@ -49,6 +49,7 @@ export const arithmetic: EditFamily = {
       right: "class P { int F(int m) { return m * 60; } }",
       faulty: "class P { int F(int m) { return m + 60; } }",
     },
+    { language: "pseudocode", right: "h <- m DIV 60\n", faulty: "h <- m MOD 60\n" },
     { language: "pascal", right: "begin\n  h := m div 60;\nend.", faulty: "begin\n  h := m mod 60;\nend." },
     { language: "octave", right: "total = cars .* weight;\n", faulty: "total = cars * weight;\n" },
   ],

@@ -1,21 +1,43 @@
-import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { change, type EditContext, type EditFamily, type EditLine, insert, type Proposal } from "../edit.ts";
 import { lineEndOf } from "../places.ts";
 
 const opensBlock = /^(if|while|for|switch|function|try|begin|repeat|case|do|unwind_protect|record|class)$/i;
 const headers = /^(if|while|for|switch|function|try|do)$/i;
 
+/** The word that is to close what a line heads; null where it heads nothing. */
+function closingWord(context: EditContext, line: EditLine): string | null {
+  const { blocks } = context.writing;
+  if (blocks.by !== "two words" && blocks.by !== "end word") return null;
+  if (blocks.by === "end word" && blocks.closeOf) {
+    const first = line.code[0]?.text.toLowerCase() ?? "";
+    return context.language.blockWords?.opens.has(first) ? blocks.closeOf(line.code) : null;
+  }
+  // Words at both ends stand in the middle of statements that are parted by a sign.
+  const heads = blocks.by === "two words" ? opensBlock : headers;
+  return line.code.some((token) => heads.test(token.text)) ? blocks.close : null;
+}
+
+/** True if all that stands on a line closes a block: `end;`, `END IF`, `NEXT trip`. */
+function closesBlock(context: EditContext, line: EditLine): boolean {
+  const [first, second] = line.code;
+  if (!first) return false;
+  const plain = line.code.every((token, at) => at === 0 || token.text === ";");
+  if (/^end\w*$/i.test(first.text) && plain) return true;
+  if (context.language.blockWords?.closes.has(first.text.toLowerCase()) !== true || line.code.length > 2) return false;
+  return second === undefined ? !/^until$/i.test(first.text) : /^next$/i.test(first.text) && second.kind === "name";
+}
+
 /** The word that ends a block: put in where the lines come back, or one too many taken out. */
 function mends(context: EditContext): Proposal[] {
   const { blocks } = context.writing;
   if (blocks.by !== "two words" && blocks.by !== "end word") return [];
-  // Words at both ends stand in the middle of statements that are parted by a sign.
   const paired = blocks.by === "two words";
   const ending = lineEndOf(context);
   const found: Proposal[] = [];
   for (const [at, line] of context.lines.entries()) {
-    const opening = line.code.some((token) => (paired ? opensBlock : headers).test(token.text));
-    if (!opening) continue;
-    const close = paired ? `${blocks.close};` : blocks.close;
+    const word = closingWord(context, line);
+    if (word === null) continue;
+    const close = paired ? `${word};` : word;
     let before = line;
     // A word that ends a block and stands where this header stands is its end already.
     const closed = context.lines
@@ -24,15 +46,14 @@ function mends(context: EditContext): Proposal[] {
     const ended =
       closed !== undefined &&
       closed.indent === line.indent &&
-      /^(end\w*|until|else\w*|case|catch)$/i.test(closed.code[0]?.text ?? "");
+      /^(end\w*|until|else\w*|case|catch|next)$/i.test(closed.code[0]?.text ?? "");
     const odds = ended ? 0.4 : 1.2;
     for (const later of context.lines.slice(at + 1)) {
       if (later.code.length === 0) continue;
       if (later.indent.length <= line.indent.length) {
-        found.push(insert(later.from, `${line.indent}${close}${ending}`, { word: blocks.close }, odds));
+        found.push(insert(later.from, `${line.indent}${close}${ending}`, { word }, odds));
         const last = before.code.at(-1);
-        if (last && paired && before !== line)
-          found.push(insert(last.to, ` ${close}`, { word: blocks.close }, odds * 0.4));
+        if (last && paired && before !== line) found.push(insert(last.to, ` ${close}`, { word }, odds * 0.4));
         break;
       }
       before = later;
@@ -42,7 +63,7 @@ function mends(context: EditContext): Proposal[] {
         insert(
           context.text.length,
           `${/[\r\n]$/.test(context.text) ? "" : ending}${line.indent}${close}${ending}`,
-          { word: blocks.close },
+          { word },
           1,
         ),
       );
@@ -51,7 +72,8 @@ function mends(context: EditContext): Proposal[] {
     if (!/^(end\w*|until|begin)$/i.test(token.text)) continue;
     const line = context.lines[token.line - 1];
     const next = context.lines[token.line];
-    const alone = line && next && line.code.every((each) => each === token || each.text === ";");
+    const alone =
+      line && next && (line.code.every((each) => each === token || each.text === ";") || closesBlock(context, line));
     found.push(
       alone
         ? change({ from: line.from, to: next.from }, "", { word: token.text }, 0.7)
@@ -73,11 +95,7 @@ function plants(context: EditContext): Proposal[] {
   if (by !== "two words" && by !== "end word") return [];
   return context.lines.flatMap((line) => {
     const next = context.lines[line.number];
-    const ends =
-      line.code[0] &&
-      /^end\w*$/i.test(line.code[0].text) &&
-      line.code.every((token, at) => at === 0 || token.text === ";");
-    return ends
+    return closesBlock(context, line)
       ? [
           change({ from: line.from, to: next ? next.from : context.text.length }, "", {
             word: line.code[0]?.text ?? "",
@@ -96,6 +114,12 @@ export const blockEnd: EditFamily = {
   plants,
   examples: [
     { language: "octave", right: "if a\n  b = 1;\nend\n", faulty: "if a\n  b = 1;\n" },
+    { language: "pseudocode", right: "IF a = 1 THEN\n  b <- 1\nENDIF\n", faulty: "IF a = 1 THEN\n  b <- 1\n" },
+    {
+      language: "pseudocode",
+      right: "FOR i <- 1 TO 3\n  OUTPUT i\nNEXT i\nOUTPUT 4\n",
+      faulty: "FOR i <- 1 TO 3\n  OUTPUT i\nOUTPUT 4\n",
+    },
     {
       language: "pascal",
       right: "begin\n  while a do\n  begin\n    b := 1;\n  end;\n  c := 2;\nend.",

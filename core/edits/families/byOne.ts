@@ -1,6 +1,6 @@
 import { isLoop, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { bracketed, calledName, isSimple, ofKind } from "../places.ts";
+import { bracketed, calledName, isOrder, isSimple, ofKind } from "../places.ts";
 
 /** Where a count goes to or an element is picked: limits of loops and of ranges, indexes, sides of comparisons. */
 function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }> {
@@ -21,11 +21,11 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     }
     if (node.kind === "foreach" && part(node, "source")?.sign === ":")
       for (const each of part(node, "source")?.children ?? []) add(each, 0.9);
-    if (node.kind === "binary" && /^[<>]=?$/.test(node.sign ?? "")) {
+    if (node.kind === "binary" && isOrder(node.sign)) {
       const inLoop = around.at(-1) !== undefined && isLoop(around.at(-1) as SyntaxNode) && node.role === "condition";
       add(part(node, "right"), inLoop ? 0.9 : 0.4);
     }
-    if (node.kind === "binary" && /^(\/|\/\/|div|%|mod)$/.test(node.sign ?? "")) add(part(node, "right"), 0.5);
+    if (node.kind === "binary" && /^(\/|\/\/|div|%|mod)$/i.test(node.sign ?? "")) add(part(node, "right"), 0.5);
     if (node.kind === "return") add(part(node, "value"), 0.3);
     if (node.kind === "assignment" && node.sign === context.writing.assign) add(part(node, "value"), 0.3);
     // In a language whose lists begin with 1 an element is picked as a function is called.
@@ -54,7 +54,7 @@ function byOne(context: EditContext): Proposal[] {
       const parent = context.nodes.find((each) => each.node === node)?.around.at(-1);
       const inside = isSimple(node) || /^[-+*]$/.test(node.sign ?? "") ? text : bracketed(context, node);
       const more = `${inside} ${sign} 1`;
-      const needs = parent?.kind === "binary" && !/^[<>]=?$/.test(parent.sign ?? "") && parent.sign !== ":";
+      const needs = parent?.kind === "binary" && !isOrder(parent.sign) && parent.sign !== ":";
       found.push(change(node, needs ? `(${more})` : more, { before: text, after: more }, odds));
     }
     return found;

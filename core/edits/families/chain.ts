@@ -1,6 +1,6 @@
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { blocksOf, ofKind, reindent, wholeLines } from "../places.ts";
+import { blocksOf, lineEndOf, ofKind, reindent, wholeLines } from "../places.ts";
 
 function wordAt(context: EditContext, node: SyntaxNode) {
   return context.code.find((token) => token.from >= node.from);
@@ -17,8 +17,12 @@ function link(context: EditContext): Proposal[] {
       if (!head) return [];
       if (blocks.by === "end word") {
         // The end of the decision before goes away.
-        const end = context.code.findLast((token) => token.to <= before.to && /^end(if)?$/.test(token.text));
-        const lines = end && wholeLines(context, end);
+        const last = context.code.findLast((token) => token.to <= before.to);
+        const end = last && context.lines[last.line - 1]?.code;
+        const lines =
+          end?.[0] && /^end ?(if)?$/i.test(end.map((token) => token.text).join(" "))
+            ? wholeLines(context, end[0])
+            : null;
         if (!lines) return [];
         return [
           change({ from: lines.from, to: head.to }, context.text.slice(lines.to, head.from) + word, {
@@ -52,16 +56,34 @@ function lastOtherwise(node: SyntaxNode): boolean {
 /** A link of a chain becomes a decision of its own. */
 function unlink(context: EditContext): Proposal[] {
   const { blocks } = context.writing;
-  return ofKind(context, "if").flatMap(({ node }) => {
+  return ofKind(context, "if").flatMap(({ node, around }) => {
     if (node.role !== "otherwise") return [];
     const head = wordAt(context, node);
     if (!head) return [];
     if (blocks.by === "indentation")
       return head.text === "elif" ? [change(head, "if", { before: "elif", after: "if" }, 0.6)] : [];
+    if (blocks.by === "end word") return endedBefore(context, node, head, around);
     if (blocks.by !== "braces") return [];
     const word = context.code.findLast((token) => token.to <= node.from && token.text === "else");
     return word ? [change({ from: word.from, to: head.to }, head.text, { before: "else if", after: "if" }, 0.6)] : [];
   });
+}
+
+/** The decision before is ended by its word, and another one begins where the link stood. */
+function endedBefore(
+  context: EditContext,
+  node: SyntaxNode,
+  head: { from: number; text: string; line: number },
+  around: readonly SyntaxNode[],
+): Proposal[] {
+  const { blocks } = context.writing;
+  const condition = part(node, "condition");
+  const first = around.findLast((each) => each.kind === "if" && each.role !== "otherwise");
+  const word = first && wordAt(context, first);
+  const line = context.lines[head.line - 1];
+  if (blocks.by !== "end word" || !condition || !word || !line || line.code[0]?.from !== head.from) return [];
+  const text = `${blocks.close}${lineEndOf(context)}${line.indent}${word.text} `;
+  return [change({ from: head.from, to: condition.from }, text, { before: head.text, after: word.text }, 0.6)];
 }
 
 /** An `else` whose block belongs to another decision by its indentation. */
@@ -116,6 +138,11 @@ export const chain: EditFamily = {
       language: "python",
       right: "if age < 6:\n    fare = 0\nelif age < 16:\n    fare = 2\n",
       faulty: "if age < 6:\n    fare = 0\nif age < 16:\n    fare = 2\n",
+    },
+    {
+      language: "pseudocode",
+      right: "IF age < 6 THEN\n  fare <- 0\nELSE IF age < 16 THEN\n  fare <- 2\nENDIF\n",
+      faulty: "IF age < 6 THEN\n  fare <- 0\nENDIF\nIF age < 16 THEN\n  fare <- 2\nENDIF\n",
     },
     {
       language: "java",

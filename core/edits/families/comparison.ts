@@ -1,6 +1,9 @@
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { ofKind, signPlace } from "../places.ts";
 
+/** Other ways of writing an order. */
+const otherWays: Readonly<Record<string, string>> = { "≤": "<=", "=<": "<=", "≥": ">=", "=>": ">=" };
+
 /** What an order is mistaken for: its limit moved first, then turned, then both. */
 const orders: Readonly<Record<string, readonly string[]>> = {
   "<": ["<=", ">", ">="],
@@ -12,20 +15,25 @@ const odds = [1, 0.6, 0.35];
 
 /** Comparisons with another sign: the limit moved, the sign turned, equal for unequal, one of order for one of equality. */
 function otherComparisons(context: EditContext): Proposal[] {
-  const { equal, unequal } = context.writing;
+  const { equal, unequal, orders: own = {} } = context.writing;
   return ofKind(context, "binary").flatMap(({ node }) => {
-    const sign = node.sign ?? "";
+    const written = node.sign ?? "";
+    const sign = otherWays[written] ?? written;
     const place = signPlace(context, node);
     if (!place) return [];
     const others: Array<readonly [string, number]> = (orders[sign] ?? []).map((other, at) => [other, odds[at] ?? 0.3]);
     if (orders[sign]) others.push([equal, 0.15], [unequal, 0.15]);
     if (sign === equal) others.push([unequal, 0.7], [">=", 0.35], ["<=", 0.35], [">", 0.15], ["<", 0.15]);
-    if (sign === unequal || sign === "!=" || sign === "~=") others.push([equal, 0.7], ["<", 0.3], [">", 0.3]);
+    if (sign === unequal || sign === "!=" || sign === "~=" || sign === "<>")
+      others.push([equal, 0.7], ["<", 0.3], [">", 0.3]);
     if (sign === "is") others.push([equal, 0.5]);
     if (sign === "is not") others.push([unequal, 0.5]);
     if (sign === "in") others.push(["not in", 0.4]);
     if (sign === "not in") others.push(["in", 0.4]);
-    return others.map(([other, likely]) => change(place, other, { before: sign, after: other }, likely));
+    return others.map(([other, likely]) => {
+      const after = own[other as "<="] ?? other;
+      return change(place, after, { before: written, after }, likely);
+    });
   });
 }
 
@@ -62,6 +70,11 @@ export const comparison: EditFamily = {
       language: "pascal",
       right: "begin\n  if tide = 3 then x := 1\nend.",
       faulty: "begin\n  if tide <> 3 then x := 1\nend.",
+    },
+    {
+      language: "pseudocode",
+      right: "IF tide ≤ 3 THEN\n  fare ← 3\nENDIF\n",
+      faulty: "IF tide < 3 THEN\n  fare ← 3\nENDIF\n",
     },
     { language: "octave", right: "if tide <= 3\n  x = 1;\nend\n", faulty: "if tide < 3\n  x = 1;\nend\n" },
   ],

@@ -1,5 +1,5 @@
 import { part, parts } from "../../syntax/tree.ts";
-import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { bracketed, calledName, ofKind } from "../places.ts";
 
 /** Loops that count the other way: `to` and `downto`, a step of 1 and of -1. */
@@ -37,7 +37,24 @@ function otherDirections(context: EditContext): Proposal[] {
     if (!first || !step || !right) return [];
     return [change({ from: first.to, to: right.from }, ":", { before: bracketed(context, step), after: "" }, 0.6)];
   });
-  return [...counted, ...ranges, ...sections, ...noStep];
+  return [...counted, ...ranges, ...sections, ...noStep, ...stepWords(context)];
+}
+
+/** A step of -1 that is left out, too many, or turned, where a word stands before it. */
+function stepWords(context: EditContext): Proposal[] {
+  const { stepWord } = context.writing;
+  if (stepWord === undefined) return [];
+  return ofKind(context, "for").flatMap(({ node }) => {
+    const [limit, step] = [part(node, "limit"), part(node, "step")];
+    if (!limit) return [];
+    if (!step) return [insert(limit.to, ` ${stepWord} -1`, { before: "", after: `${stepWord} -1` }, 0.8)];
+    const text = context.sourceOf(step);
+    const turned = text.startsWith("-") ? text.slice(1) : `-${text}`;
+    return [
+      change({ from: limit.to, to: step.to }, "", { before: `${stepWord} ${text}`, after: "" }, 0.9),
+      change(step, turned, { before: text, after: turned }, 0.7),
+    ];
+  });
 }
 
 export const direction: EditFamily = {
@@ -57,6 +74,11 @@ export const direction: EditFamily = {
       language: "pascal",
       right: "begin\n  for i := 9 downto 1 do x := i;\nend.",
       faulty: "begin\n  for i := 9 to 1 do x := i;\nend.",
+    },
+    {
+      language: "pseudocode",
+      right: "FOR i <- 9 TO 1 STEP -1\n  OUTPUT i\nNEXT i\n",
+      faulty: "FOR i <- 9 TO 1\n  OUTPUT i\nNEXT i\n",
     },
     { language: "octave", right: "for i = 9:-1:1\n  x = i;\nend\n", faulty: "for i = 9:1\n  x = i;\nend\n" },
   ],

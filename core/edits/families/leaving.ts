@@ -20,6 +20,7 @@ function mends(context: EditContext): Proposal[] {
       ...(whole && blocks.by !== "indentation" ? [change(whole, "", { word }, 0.5)] : []),
     ];
   });
+  if (!context.language.loopExits.includes("break")) return [...ends, ...others];
   // A loop that goes on although what it looks for is found.
   const found = ofKind(context, "if").flatMap(({ node, around }) => {
     const body = part(node, "body");

@@ -3,7 +3,12 @@ import { change, type EditContext, type EditFamily, type Proposal } from "../edi
 import { isSimple, signPlace } from "../places.ts";
 
 function isNot(context: EditContext, sign: string | undefined): boolean {
-  return (sign ?? "").toLowerCase() === context.writing.not.trim() || sign === "~";
+  return (sign ?? "").toLowerCase() === context.writing.not.trim().toLowerCase() || sign === "~";
+}
+
+/** True where a sign does something else with two values (`&` joins texts). */
+function joins(context: EditContext, sign: string): boolean {
+  return context.writing.otherOperators.flat().includes(sign);
 }
 
 /** `and` for `or`; a `not` more or less around a condition. */
@@ -12,12 +17,13 @@ function otherWords(context: EditContext): Proposal[] {
   const found: Proposal[] = [];
   for (const { node, around } of context.nodes) {
     const sign = (node.sign ?? "").toLowerCase();
-    if (node.kind === "binary" && (sign === and || sign === or)) {
+    const isAnd = sign === and.toLowerCase();
+    if (node.kind === "binary" && (isAnd || sign === or.toLowerCase())) {
       const place = signPlace(context, node);
-      const other = sign === and ? or : and;
+      const other = isAnd ? or : and;
       if (place) found.push(change(place, other, { before: sign, after: other }));
     }
-    if (node.kind === "binary" && (sign === "&" || sign === "|")) {
+    if (node.kind === "binary" && (sign === "&" || sign === "|") && !joins(context, sign)) {
       const place = signPlace(context, node);
       const other = sign === "&" ? and : or;
       if (place) found.push(change(place, other, { before: sign, after: other }, 0.6));
@@ -72,6 +78,11 @@ export const logicWord: EditFamily = {
       language: "pascal",
       right: "begin\n  if (a > 1) and (a < 5) then b := 1\nend.",
       faulty: "begin\n  if (a > 1) or (a < 5) then b := 1\nend.",
+    },
+    {
+      language: "pseudocode",
+      right: "WHILE a > 1 AND a < 5\n  a <- a + 1\nENDWHILE\n",
+      faulty: "WHILE a > 1 OR a < 5\n  a <- a + 1\nENDWHILE\n",
     },
     { language: "octave", right: "if a > 1 && a < 5\n  b = 1;\nend\n", faulty: "if a > 1 || a < 5\n  b = 1;\nend\n" },
   ],

@@ -1,7 +1,7 @@
 import { distance } from "../../source/spelling.ts";
 import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { calledName, namesIn, ofKind } from "../places.ts";
+import { calledName, isOrder, namesIn, ofKind } from "../places.ts";
 
 /** A name with another one of the program in its place; a number with a name, where a limit was written as a number. */
 function otherNames(context: EditContext): Proposal[] {
@@ -35,7 +35,7 @@ function otherNames(context: EditContext): Proposal[] {
   const numbers = ofKind(context, "number").flatMap(({ node, around }) => {
     const parent = around.at(-1);
     const inRange = parent?.kind === "call" && calledName(parent) === "range";
-    const inComparison = parent?.kind === "binary" && /^[<>]=?$/.test(parent.sign ?? "");
+    const inComparison = parent?.kind === "binary" && isOrder(parent.sign);
     const value = parent?.kind === "assignment" && part(parent, "value") === node;
     if (!inRange && !inComparison && !value && node.role !== "limit") return [];
     return names.map((other) => change(node, other, { before: node.sign ?? "", after: other }, 0.12));

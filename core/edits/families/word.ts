@@ -68,10 +68,12 @@ function foreignWords(context: EditContext): Proposal[] {
 /** Names that are nearly a word of the language. */
 function misspelt(context: EditContext): Proposal[] {
   const keywords = [...(context.language.keywords ?? [])];
+  const inCapitals = (text: string) => !context.language.profile.caseSensitive && text === text.toUpperCase();
   return context.code.flatMap((token) => {
     if (token.kind !== "name" || token.text.length < 2) return [];
     if (context.names.includes(token.text) && token.text.length < 5) return [];
-    return keywords.flatMap((keyword) => {
+    return keywords.flatMap((written) => {
+      const keyword = inCapitals(token.text) ? written.toUpperCase() : written;
       if (keyword === token.text) return [];
       const folded = keyword.toLowerCase() === token.text.toLowerCase();
       const far = folded ? 0 : distance(keyword.toLowerCase(), token.text.toLowerCase());
@@ -101,18 +103,20 @@ function leftOut(context: EditContext): Proposal[] {
         );
       if (first.text === "elif" && line.code.length === 2) found.push(change(first, "else", { word: "else" }, 1.3));
     }
-    if (blocks.by === "two words") found.push(...blockWords(line, context));
+    found.push(...blockWords(line, context));
   }
   return found;
 }
 
+const same = (one: string, other: string): boolean => one.toLowerCase() === other.toLowerCase();
+
 /** `then`, `do`, `of` behind what heads a block; `begin` at its start. */
 function blockWords(line: EditLine, context: EditContext): Proposal[] {
   const found: Proposal[] = [];
-  const words = { if: "then", while: "do", for: "do", case: "of", with: "do" } as const;
+  const { headers = {}, blocks } = context.writing;
   for (const token of line.code) {
-    const word = words[token.text.toLowerCase() as keyof typeof words];
-    if (!word || line.code.some((each) => each.text.toLowerCase() === word && each.from > token.from)) continue;
+    const word = token.kind === "text" ? undefined : headers[token.text.toLowerCase()];
+    if (!word || line.code.some((each) => same(each.text, word) && each.from > token.from)) continue;
     const last = line.code.at(-1);
     const begin = line.code.find((each) => each.text.toLowerCase() === "begin");
     if (last)
@@ -123,7 +127,7 @@ function blockWords(line: EditLine, context: EditContext): Proposal[] {
     if (other) found.push(change(other, word, { word }, 1.5));
   }
   const last = line.code.at(-1);
-  if (last && /^(then|do|else)$/i.test(last.text)) {
+  if (last && blocks.by === "two words" && /^(then|do|else)$/i.test(last.text)) {
     const next = context.lines.slice(line.number).find((each) => each.code.length > 0);
     if (next && next.code[0]?.text.toLowerCase() !== "begin")
       found.push(insert(last.to, " begin", { word: "begin" }, 0.6));
@@ -147,7 +151,7 @@ function plants(context: EditContext): Proposal[] {
     if (swappedText !== text) found.push(change(token, swappedText, { before: text, after: swappedText }));
     if (context.language.profile.caseSensitive) found.push(change(token, cased, { before: text, after: cased }));
     if (text === "elif") found.push(change(token, "else if", { before: text, after: "else if" }));
-    if (/^(then|do)$/i.test(text) && context.writing.blocks.by === "two words")
+    if (Object.values(context.writing.headers ?? {}).some((header) => same(header, text)) && !/^of$/i.test(text))
       found.push(change({ from: token.from - 1, to: token.to }, "", { before: text, after: "" }));
     return found;
   });
@@ -171,6 +175,12 @@ export const word: EditFamily = {
     { language: "c", right: "void f(int a) { while (a) g(); }", faulty: "void f(int a) { While (a) g(); }" },
     { language: "csharp", right: "class P { void F() { return; } }", faulty: "class P { void F() { Return; } }" },
     { language: "pascal", right: "begin\n  if a then\n    b := 1;\nend.", faulty: "begin\n  if a\n    b := 1;\nend." },
+    {
+      language: "pseudocode",
+      right: "IF a = 1 THEN\n  OUTPUT a\nENDIF\n",
+      faulty: "IF a = 1\n  OUTPUT a\nENDIF\n",
+    },
+    { language: "pseudocode", right: "OUTPUT 1\n", faulty: "OUTPTU 1\n" },
     { language: "octave", right: "while a\n  b();\nend\n", faulty: "whiel a\n  b();\nend\n" },
   ],
 };

@@ -83,6 +83,12 @@ function pascalBlockLines(program: string, header: number): number[] {
   return lines.filter((line) => line > header);
 }
 
+/** The first position of `name: array[1..3] of`; 0 where it has no bounds of its own. */
+function firstPosition(program: string, name: string): number {
+  const bounds = String.raw`\b${name}\b[^;:()]*:\s*(?:packed\s+)?array\s*\[\s*(-?\d+)\s*\.\.`;
+  return Number(new RegExp(bounds, "i").exec(program)?.[1] ?? 0);
+}
+
 /** Object Pascal as translated by Free Pascal. */
 export const pascal: Language = {
   id: "pascal",
@@ -115,6 +121,7 @@ export const pascal: Language = {
   tokens: pascalTokens,
   syntax: pascalSyntax,
   writing: pascalWriting,
+  firstPosition,
   values: pascalValues,
   keywords: pascalKeywords,
   ...messageReading([freePascal, otherPascal], "first", isPascalSummary),

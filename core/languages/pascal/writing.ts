@@ -7,6 +7,7 @@ export const pascalWriting: Writing = {
   blocks: { by: "two words", open: "begin", close: "end" },
   variables: "declared apart",
   ...{ quote: "'", quoteInside: "''", members: ["."], compound: false, chained: "else if" },
+  headers: { if: "then", while: "do", for: "do", case: "of", with: "do" },
   firstElement: (list) => `${list}[1]`,
   beginnings: [],
   statementEnd: ";",

@@ -1,43 +1,23 @@
-import { findWord, spellings, typeSpellings, type Word } from "../../interpreters/pseudocode/words.ts";
+import { spellings, typeSpellings, type Word } from "../../interpreters/pseudocode/words.ts";
 import { type Language, messageReading } from "../language.ts";
-import { createTokenizer, tokensByLine } from "../lexical.ts";
+import { tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
 import type { Token } from "../token.ts";
 import { pseudocodeExplanations } from "./meanings.ts";
 import { ownInterpreter } from "./messages.ts";
+import { pseudocodeSyntax } from "./syntax.ts";
+import { assigningSigns, isWord as is, pseudocodeKeywords, pseudocodeTokens } from "./tokens.ts";
+import { pseudocodeValues } from "./values.ts";
+import { pseudocodeWriting } from "./writing.ts";
 
 const allSpellings = Object.values(spellings).flat();
-const keywords: ReadonlySet<string> = new Set(allSpellings.map((spelling) => spelling.toLowerCase()));
-
-const tokens = createTokenizer({
-  keywords,
-  anyCase: true,
-  name: /[\p{L}_][\p{L}\p{Nd}_]*/uy,
-  number: /\d+(?:\.\d+)?/y,
-  operator: /<-|:=|<>|<=|>=|=<|=>|!=|==|[-+*/^=<>≤≥≠←⟵×÷−–,.:;&]/y,
-  lineComment: /\/\/|#/y,
-  blockComments: [],
-  texts: [
-    { open: /"/y, close: '"', escape: null },
-    { open: /'/y, close: "'", escape: null },
-    { open: /“/y, close: "”", escape: null },
-  ],
-});
-
-/** The word of the language that a token is, in whatever spelling. */
-const wordOf = (token: Token | undefined): Word | undefined =>
-  token === undefined || token.kind !== "keyword" ? undefined : findWord(token.text);
-const is = (token: Token | undefined, ...words: Word[]) => {
-  const word = wordOf(token);
-  return word !== undefined && words.includes(word);
-};
-const assigning = new Set(["<-", "←", "⟵", ":="]);
 
 function assignedNames(line: readonly Token[]): string[] {
   const names: string[] = [];
   for (const [index, token] of line.entries()) {
     const before = line[index - 1];
-    const gives = assigning.has(token.text) || (token.text === "=" && (index === 1 || is(line[0], "for", "constant")));
+    const gives =
+      assigningSigns.has(token.text) || (token.text === "=" && (index === 1 || is(line[0], "for", "constant")));
     if (gives && before?.kind === "name") names.push(before.text);
     if (gives && before?.text === "]") {
       const open = line.findIndex((each) => each.text === "[");
@@ -72,6 +52,14 @@ const inBothCases = (words: readonly Word[]): Set<string> =>
     ),
   );
 
+/** The first position of `name : ARRAY[0:4]` or of `ARRAY name[0:4]`; 1 where no other is declared. */
+function firstPosition(program: string, name: string): number {
+  const bounds = String.raw`\[\s*(-?\d+)\s*(?::|TO\b)`;
+  const written = String.raw`\b${name}\b[^:"\r\n]*:\s*ARRAY\s*${bounds}|\bARRAY\s+${name}\s*${bounds}`;
+  const found = new RegExp(written, "i").exec(program);
+  return Number(found?.[1] ?? found?.[2] ?? 1);
+}
+
 /** Pseudocode of our own: what exams and first lessons write on paper, read in its common spellings and run. */
 export const pseudocode: Language = {
   id: "pseudocode",
@@ -95,7 +83,13 @@ export const pseudocode: Language = {
     strictness: "a course can have all names looked for before anything runs",
     usualDistance: "a block that is never closed is reported at its beginning",
   },
-  tokens,
+  tokens: pseudocodeTokens,
+  syntax: pseudocodeSyntax,
+  writing: pseudocodeWriting(""),
+  writingOf: pseudocodeWriting,
+  firstPosition,
+  values: pseudocodeValues,
+  keywords: pseudocodeKeywords,
   ...messageReading([ownInterpreter], "first", () => false),
   kindOfRefusal: ({ errorName }) =>
     /^(?:name not known|routine|type not known|number of values|procedure as value|parameter twice|constant changed|return|no target)/.test(
@@ -112,7 +106,7 @@ export const pseudocode: Language = {
     return at < 0 ? null : conditionOf(line.slice(at + 1), new Set(), is(line[at], "until"));
   },
   blockLines: (program, header) => {
-    const lines = tokensByLine(tokens(program));
+    const lines = tokensByLine(pseudocodeTokens(program));
     const numbers = [...lines.keys()].filter((line) => line > header).sort((one, other) => one - other);
     let depth = 1;
     const inside: number[] = [];
