@@ -14,7 +14,9 @@ beforeAll(() => {
 afterAll(() => toolchains.close());
 
 const all = patterns.flatMap((pattern) => pattern.examples.map((example, at) => ({ pattern, example, at })));
-const isRecording = process.env.BENT_NAIL_RECORD === "1";
+/** "1" records all anew, "new" what was changed or added. */
+const isRecording = process.env.BENT_NAIL_RECORD === "1" || process.env.BENT_NAIL_RECORD === "new";
+const onlyNew = process.env.BENT_NAIL_RECORD === "new";
 const isLong = process.env.BENT_NAIL_LONG === "1";
 
 /** A tenth of all, another one every day of the month; those that were changed since they were recorded, or never were, always. */
@@ -22,19 +24,19 @@ const share = new Date().getUTCDate() % 10;
 const chosen = all.filter(
   ({ pattern, example, at }, index) =>
     isLong ||
-    isRecording ||
-    index % 10 === share ||
+    (isRecording && !onlyNew) ||
+    (!isRecording && index % 10 === share) ||
     exampleRecords[pattern.id]?.[at]?.example !== hashOfExample(example),
 );
 
 test("an example of a kind of mistake shows what was recorded of it", { timeout: 1_200_000 }, async () => {
-  const made: Record<string, ExampleRecord[]> = {};
+  const made: Record<string, Record<number, ExampleRecord>> = {};
   const problems: string[] = [];
   for (const { pattern, example, at } of chosen) {
     const name = `${pattern.id} ${example.language} ${at}`;
     const run = await runExample(toolchains, example, { harmless: !pattern.fault });
     if (!run.ok) problems.push(`${name}: ${run.problem}`);
-    else if (isRecording) made[pattern.id] = [...(made[pattern.id] ?? []), run.record];
+    else if (isRecording) made[pattern.id] = { ...made[pattern.id], [at]: run.record };
     else {
       const known = exampleRecords[pattern.id]?.[at];
       // What an undefined value prints differs from run to run.
@@ -43,6 +45,13 @@ test("an example of a kind of mistake shows what was recorded of it", { timeout:
     }
   }
   expect(problems).toEqual([]);
-  if (isRecording)
-    writeFileSync(join(productFolder, "core/patterns/recorded.json"), `${JSON.stringify(made, null, 2)}\n`);
+  if (isRecording) {
+    const records = Object.fromEntries(
+      patterns.map(({ id, examples }) => [
+        id,
+        examples.map((_, at) => made[id]?.[at] ?? exampleRecords[id]?.[at]).filter((record) => record !== undefined),
+      ]),
+    );
+    writeFileSync(join(productFolder, "core/patterns/recorded.json"), `${JSON.stringify(records, null, 2)}\n`);
+  }
 });

@@ -3,7 +3,8 @@ import { endOf, findWord, type Word } from "./words.ts";
 /** A piece of a program; `column` counts characters from 1. A line's end and the program's end are pieces, too. */
 export type Lexeme = { line: number; column: number; text: string } & (
   | { kind: "word"; word: Word }
-  | { kind: "name" | "sign" | "line" | "end" }
+  | { kind: "name" | "line" | "end" }
+  | { kind: "sign"; written: string }
   | { kind: "number"; whole: boolean }
   | { kind: "text"; value: string }
 );
@@ -144,7 +145,7 @@ export function lexemesOf(program: string): { lexemes: Lexeme[]; problems: Probl
       }
       const found = signs.find(([written]) => text.startsWith(written, at));
       if (found) {
-        add({ ...place, kind: "sign", text: found[1] });
+        add({ ...place, kind: "sign", text: found[1], written: found[0] });
         at += found[0].length;
         continue;
       }

@@ -390,6 +390,9 @@ export function parseProgram(
   const readNamed = (begun: At): Statement => {
     const left = postfix();
     if (left.is === "call" && !isSign("←", "=")) return { ...begun, is: "call", name: left.name, given: left.given };
+    const sign = now();
+    if (sign.kind === "sign" && sign.written === "==")
+      return fail("== for ←", "== compares two values; a value is given with ← here.");
     if (takenSign("←") || (isSign("=") && rules.equalsAssigns && takenSign("=")))
       return { ...begun, is: "assign", target: asTarget(left), value: expression() };
     if (isSign("=")) return fail("= for ←", "= compares; a value is given with ← here.");

@@ -81,5 +81,14 @@ end
 printf("%d\\n", total);
 `,
     ),
+    example(
+      "pseudocode",
+      `total <- «0¦1»
+FOR EACH load IN [12, 7]
+  total <- total + load
+NEXT
+OUTPUT total
+`,
+    ),
   ],
 };

@@ -71,5 +71,15 @@ else
 end
 `,
     ),
+    example(
+      "pseudocode",
+      `age <- 70
+IF age < 14 «OR¦AND» age > 65 THEN
+  OUTPUT "cheaper"
+ELSE
+  OUTPUT "full fare"
+ENDIF
+`,
+    ),
   ],
 };

@@ -65,5 +65,17 @@ else
 end
 `,
     ),
+    example(
+      "pseudocode",
+      `age <- 10
+islander <- FALSE
+early <- FALSE
+IF «(age < 14 OR islander)¦age < 14 OR islander» AND early THEN
+  OUTPUT "free"
+ELSE
+  OUTPUT "fare"
+ENDIF
+`,
+    ),
   ],
 };

@@ -81,6 +81,14 @@ end.
 printf("%d\\n", fare(30, 2«¦, 1»));
 `,
     ),
+    example(
+      "pseudocode",
+      `FUNCTION fare(age, bags)
+  RETURN 9 + bags
+ENDFUNCTION
+OUTPUT fare(30, 2«¦, 1»)
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "call").flatMap(({ node }) => {

@@ -36,5 +36,11 @@ string tide = "high";
 Console.WriteLine(tide.Substring(«0¦level», 2));
 `,
     ),
+    example(
+      "pseudocode",
+      `height <- 3 - 4
+OUTPUT SQRT(«ABS(height)¦height»)
+`,
+    ),
   ],
 };

@@ -39,5 +39,12 @@ printf("%d\\n", «passengers / trips¦trips / passengers»);
 printf("%d\\n", «arrives - leaves¦leaves - arrives»);
 `,
     ),
+    example(
+      "pseudocode",
+      `passengers <- 40
+trips <- 8
+OUTPUT «passengers / trips¦trips / passengers»
+`,
+    ),
   ],
 };

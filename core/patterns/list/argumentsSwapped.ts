@@ -76,5 +76,13 @@ end.
 printf("%d\\n", minutes(«480, 510¦510, 480»));
 `,
     ),
+    example(
+      "pseudocode",
+      `FUNCTION minutes(leaves, arrives)
+  RETURN arrives - leaves
+ENDFUNCTION
+OUTPUT minutes(«480, 510¦510, 480»)
+`,
+    ),
   ],
 };

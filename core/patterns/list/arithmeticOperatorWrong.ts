@@ -55,5 +55,12 @@ bags = 2;
 printf("%d\\n", fare «+¦*» bags);
 `,
     ),
+    example(
+      "pseudocode",
+      `fare <- 9
+bags <- 2
+OUTPUT fare «+¦*» bags
+`,
+    ),
   ],
 };

@@ -87,5 +87,15 @@ begin
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 3
+IF load «=¦<-» 12 THEN
+  OUTPUT "twelve"
+ELSE
+  OUTPUT "other"
+ENDIF
+`,
+    ),
   ],
 };

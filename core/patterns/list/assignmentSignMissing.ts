@@ -53,6 +53,12 @@ end.
 printf("%d\\n", load_now);
 `,
     ),
+    example(
+      "pseudocode",
+      `load «<- ¦»12
+OUTPUT load
+`,
+    ),
   ],
   plants: ({ code, writing }) =>
     code.flatMap((token, at) =>

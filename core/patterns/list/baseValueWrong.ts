@@ -66,5 +66,11 @@ Console.WriteLine(fare);
 printf("%d\\n", fare);
 `,
     ),
+    example(
+      "pseudocode",
+      `fare <- 9 * «3¦2»
+OUTPUT fare
+`,
+    ),
   ],
 };

@@ -62,5 +62,13 @@ end.
 ¦»printf("done\\n");
 `,
     ),
+    example(
+      "pseudocode",
+      `FOR trip <- 1 TO 2
+  OUTPUT "Trip ", trip
+«NEXT trip
+¦»OUTPUT "done"
+`,
+    ),
   ],
 };

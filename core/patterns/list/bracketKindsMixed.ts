@@ -55,6 +55,12 @@ begin
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `loads <- [12, 7, 20«]¦)»
+OUTPUT loads[1]
+`,
+    ),
   ],
   plants: ({ code }) =>
     code.flatMap((token) =>

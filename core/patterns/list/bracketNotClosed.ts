@@ -53,5 +53,11 @@ end.
 printf("Load %d\\n", (load_now + 7«)¦»);
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 12
+OUTPUT "Load ", (load + 7«)¦»
+`,
+    ),
   ],
 };

@@ -49,5 +49,11 @@ begin
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 12
+OUTPUT "Load "«,¦» load
+`,
+    ),
   ],
 };

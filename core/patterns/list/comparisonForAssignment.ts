@@ -67,5 +67,12 @@ load_now «=¦==» load_now + 4;
 printf("%d\\n", load_now);
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 0
+load «<-¦==» load + 4
+OUTPUT load
+`,
+    ),
   ],
 };

@@ -78,5 +78,15 @@ else
 end
 `,
     ),
+    example(
+      "pseudocode",
+      `bags <- 0
+IF bags «=¦<>» 0 THEN
+  OUTPUT "no bags"
+ELSE
+  OUTPUT "bags"
+ENDIF
+`,
+    ),
   ],
 };

@@ -71,5 +71,15 @@ else
 end
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 50
+IF load «>¦<» 40 THEN
+  OUTPUT "too heavy"
+ELSE
+  OUTPUT "fine"
+ENDIF
+`,
+    ),
   ],
 };

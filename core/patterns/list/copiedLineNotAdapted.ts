@@ -54,5 +54,13 @@ printf("adults %d\\n", adults);
 printf("children %d\\n", «children¦adults»);
 `,
     ),
+    example(
+      "pseudocode",
+      `tides <- [3, 5, 4]
+first <- tides[1]
+second <- tides[«2¦1»]
+OUTPUT first, " ", second
+`,
+    ),
   ],
 };

@@ -78,5 +78,15 @@ else
 end
 `,
     ),
+    example(
+      "pseudocode",
+      `tide <- 0.1 + 0.2
+IF «ABS(tide - 0.3) < 0.001¦tide = 0.3» THEN
+  OUTPUT "low"
+ELSE
+  OUTPUT "other"
+ENDIF
+`,
+    ),
   ],
 };

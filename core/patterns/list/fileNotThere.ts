@@ -80,6 +80,16 @@ printf("%s\\n", fileread("«loads¦load».txt"));
 delete("loads.txt");
 `,
     ),
+    example(
+      "pseudocode",
+      `OPENFILE "loads.txt" FOR WRITE
+WRITEFILE "loads.txt", 12
+CLOSEFILE "loads.txt"
+OPENFILE "«loads¦load».txt" FOR READ
+READFILE "loads.txt", load
+OUTPUT load
+`,
+    ),
   ],
   plants: ({ code, sourceOf }) =>
     code.flatMap((token) => {

@@ -56,5 +56,17 @@ for load in loads:
     print("none is heavy")
 `,
     ),
+    example(
+      "pseudocode",
+      `loads <- [12, 50, 7]
+heavy <- FALSE
+FOR EACH load IN loads
+  IF load > 40 THEN
+    heavy <- «TRUE¦FALSE»
+  ENDIF
+NEXT
+OUTPUT heavy
+`,
+    ),
   ],
 };

@@ -53,5 +53,12 @@ b = 20;
 printf("%d\\n", «(a + b)¦a + b» / 2);
 `,
     ),
+    example(
+      "pseudocode",
+      `a <- 12
+b <- 20
+OUTPUT «(a + b)¦a + b» / 2
+`,
+    ),
   ],
 };

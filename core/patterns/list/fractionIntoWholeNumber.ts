@@ -43,5 +43,12 @@ begin
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `DECLARE tide : «REAL¦INTEGER»
+tide <- 7 / 2
+OUTPUT tide
+`,
+    ),
   ],
 };

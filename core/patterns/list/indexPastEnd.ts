@@ -66,6 +66,12 @@ begin
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `loads <- [12, 7, 20]
+OUTPUT loads[«3¦4»]
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "index").flatMap(({ node }) => {

@@ -67,5 +67,22 @@ end
 printf("%d\\n", load_now);
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 12
+«WHILE¦WHLIE» load > 10
+  load <- load - 1
+ENDWHILE
+OUTPUT load
+`,
+    ),
+    example(
+      "pseudocode",
+      `load <- 12
+IF load > 10« THEN¦»
+  OUTPUT "heavy"
+ENDIF
+`,
+    ),
   ],
 };

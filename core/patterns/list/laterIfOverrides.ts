@@ -53,5 +53,17 @@ if (age < 14)
 Console.WriteLine(fare);
 `,
     ),
+    example(
+      "pseudocode",
+      `age <- 10
+IF age < 14 THEN
+  fare <- 4
+«ELSE IF¦ENDIF
+IF» age < 65 THEN
+  fare <- 9
+ENDIF
+OUTPUT fare
+`,
+    ),
   ],
 };

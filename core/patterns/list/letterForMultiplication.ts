@@ -66,5 +66,12 @@ fare = 3 «*¦x» seats;
 printf("%d\\n", fare);
 `,
     ),
+    example(
+      "pseudocode",
+      `seats <- 4
+fare <- 3 «*¦x» seats
+OUTPUT fare
+`,
+    ),
   ],
 };

@@ -50,5 +50,11 @@ end.
       `«printf¦pritnf»("Tern leaves\\n");
 `,
     ),
+    example(
+      "pseudocode",
+      `ferry <- "Tern"
+OUTPUT «LENGTH¦LENGHT»(ferry)
+`,
+    ),
   ],
 };

@@ -74,5 +74,22 @@ else
 end
 `,
     ),
+    example(
+      "pseudocode",
+      `age <- 14
+IF age <«=¦» 14 THEN
+  OUTPUT "child"
+ELSE
+  OUTPUT "adult"
+ENDIF
+`,
+    ),
+    example(
+      "pseudocode",
+      `FOR trip <- 1 TO 3«¦ - 1»
+  OUTPUT trip
+NEXT trip
+`,
+    ),
   ],
 };

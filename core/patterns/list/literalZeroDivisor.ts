@@ -57,6 +57,12 @@ begin
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 12
+OUTPUT load DIV «4¦0»
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "binary").flatMap(({ node }) => {

@@ -35,5 +35,12 @@ end.
 end
 `,
     ),
+    example(
+      "pseudocode",
+      `FOR seats <- 3 TO 1« STEP -1¦»
+  OUTPUT seats
+NEXT seats
+`,
+    ),
   ],
 };

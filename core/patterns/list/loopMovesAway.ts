@@ -87,6 +87,15 @@ while (seats > 0)
 }
 `,
     ),
+    example(
+      "pseudocode",
+      `seats <- 3
+WHILE seats > 0
+  OUTPUT seats
+  seats <- seats «-¦+» 1
+ENDWHILE
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "while").flatMap(({ node }) => {

@@ -54,5 +54,12 @@ end.
 end
 `,
     ),
+    example(
+      "pseudocode",
+      `FOR trip <- «1¦0» TO 3
+  OUTPUT "Trip ", trip
+NEXT trip
+`,
+    ),
   ],
 };

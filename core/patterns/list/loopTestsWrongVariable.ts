@@ -44,5 +44,16 @@ while («trip¦seats» <= most) {
 }
 `,
     ),
+    example(
+      "pseudocode",
+      `trip <- 1
+most <- 3
+seats <- 2
+WHILE «trip¦seats» <= most
+  OUTPUT "Trip ", trip
+  trip <- trip + 1
+ENDWHILE
+`,
+    ),
   ],
 };

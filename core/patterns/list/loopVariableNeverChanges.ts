@@ -72,5 +72,14 @@ while trip <= 3
 ¦»end
 `,
     ),
+    example(
+      "pseudocode",
+      `trip <- 1
+WHILE trip <= 3
+  OUTPUT "Trip ", trip
+«  trip <- trip + 1
+¦»ENDWHILE
+`,
+    ),
   ],
 };

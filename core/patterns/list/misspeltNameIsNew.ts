@@ -30,5 +30,14 @@ end
 printf("%d\\n", total);
 `,
     ),
+    example(
+      "pseudocode",
+      `total <- 0
+FOR EACH load IN [12, 7]
+  «total¦totl» <- total + load
+NEXT
+OUTPUT total
+`,
+    ),
   ],
 };

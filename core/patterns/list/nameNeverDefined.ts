@@ -80,5 +80,11 @@ end;
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `«half <- 6
+¦»OUTPUT half + 1
+`,
+    ),
   ],
 };

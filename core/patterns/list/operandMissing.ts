@@ -69,5 +69,11 @@ end.
 printf("%d\\n", load_now);
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 12 * «7¦»
+OUTPUT load
+`,
+    ),
   ],
 };

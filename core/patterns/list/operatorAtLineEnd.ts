@@ -55,6 +55,12 @@ print(load)
 Console.WriteLine(load);
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 12 + 7«¦ +»
+OUTPUT load
+`,
+    ),
   ],
   plants: ({ code, writing }) =>
     writing.statementEnd === ";"

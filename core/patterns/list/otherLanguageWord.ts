@@ -84,6 +84,14 @@ load« += 1¦++»
 print(load)
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 12
+IF load > 10 «AND¦&&» load < 40 THEN
+  OUTPUT "fine"
+ENDIF
+`,
+    ),
   ],
   plants: ({ code, writing }) => {
     const other = new Map(

@@ -56,5 +56,11 @@ end.
 printf("%d\\n", «fare¦frae»);
 `,
     ),
+    example(
+      "pseudocode",
+      `fare <- 12
+OUTPUT «fare¦frae»
+`,
+    ),
   ],
 };

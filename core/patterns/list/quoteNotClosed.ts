@@ -46,5 +46,10 @@ end.
       `printf("Tern leaves at 8\\n«"¦»);
 `,
     ),
+    example(
+      "pseudocode",
+      `OUTPUT "Tern leaves at 8«"¦»
+`,
+    ),
   ],
 };

@@ -66,5 +66,14 @@ printf("%d\\n", total);
 print(fare(30))
 `,
     ),
+    example(
+      "pseudocode",
+      `«total <- 0
+¦»FOR load <- 1 TO 2
+  total <- total + load
+NEXT load
+OUTPUT total
+`,
+    ),
   ],
 };

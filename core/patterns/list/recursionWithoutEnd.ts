@@ -82,6 +82,17 @@ end
 printf("%d\\n", down(4));
 `,
     ),
+    example(
+      "pseudocode",
+      `FUNCTION down(metres)
+«  IF metres = 0 THEN
+    RETURN 0
+  ENDIF
+¦»  RETURN 1 + down(metres - 1)
+ENDFUNCTION
+OUTPUT down(4)
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "function").flatMap(({ node }) => {

@@ -93,5 +93,15 @@ end
 printf("%d\\n", total);
 `,
     ),
+    example(
+      "pseudocode",
+      `total <- 0
+FOR load <- 1 TO 3
+«¦  total <- 0
+»  total <- total + load
+NEXT load
+OUTPUT total
+`,
+    ),
   ],
 };

@@ -53,5 +53,17 @@ export const restartMissing: Pattern = {
 }
 `,
     ),
+    example(
+      "pseudocode",
+      `«¦count <- 0
+»FOR deck <- 1 TO 2
+«  count <- 0
+¦»  FOR car <- 1 TO deck
+    count <- count + 1
+  NEXT car
+  OUTPUT count
+NEXT deck
+`,
+    ),
   ],
 };

@@ -64,5 +64,18 @@ int main(void) {
 }
 `,
     ),
+    example(
+      "pseudocode",
+      `FUNCTION total(loads)
+  gathered <- 0
+  FOR EACH load IN loads
+    gathered <- gathered + load
+«  NEXT
+  RETURN gathered¦    RETURN gathered
+  NEXT»
+ENDFUNCTION
+OUTPUT total([12, 7])
+`,
+    ),
   ],
 };

@@ -65,5 +65,14 @@ end
 printf("%d\\n", twice(12));
 `,
     ),
+    example(
+      "pseudocode",
+      `FUNCTION twice(load)
+  result <- load * 2
+«  RETURN result
+¦»ENDFUNCTION
+OUTPUT twice(12)
+`,
+    ),
   ],
 };

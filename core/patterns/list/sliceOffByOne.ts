@@ -52,5 +52,11 @@ end.
 Console.WriteLine(ferry.Substring(0, «4¦3»));
 `,
     ),
+    example(
+      "pseudocode",
+      `ferry <- "tern-08"
+OUTPUT LEFT(ferry, «4¦3»)
+`,
+    ),
   ],
 };

@@ -76,5 +76,16 @@ begin
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 12
+IF load > 40 THEN
+  OUTPUT "heavy"
+«  OUTPUT "call the mate"
+ENDIF¦ENDIF
+  OUTPUT "call the mate"»
+OUTPUT "done"
+`,
+    ),
   ],
 };

@@ -78,5 +78,15 @@ printf("%d\\n", total);¦  printf("%d\\n", total);
 end»
 `,
     ),
+    example(
+      "pseudocode",
+      `total <- 0
+FOR load <- 1 TO 3
+  total <- total + load
+«NEXT load
+OUTPUT total¦  OUTPUT total
+NEXT load»
+`,
+    ),
   ],
 };

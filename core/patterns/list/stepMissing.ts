@@ -38,5 +38,13 @@ begin
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `fare <- 9
+bags <- 2
+«fare <- fare + bags * 3
+¦»OUTPUT fare
+`,
+    ),
   ],
 };

@@ -52,5 +52,13 @@ b = kept;
 printf("%d %d\\n", a, b);
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- 0
+«load <- load + 12
+OUTPUT load¦OUTPUT load
+load <- load + 12»
+`,
+    ),
   ],
 };

@@ -52,5 +52,11 @@ begin
 end.
 `,
     ),
+    example(
+      "pseudocode",
+      `load <- «12¦"12"»
+OUTPUT load + 1
+`,
+    ),
   ],
 };

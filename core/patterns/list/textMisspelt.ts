@@ -53,5 +53,10 @@ end.
       `printf("Tern «leaves¦laeves»\\n");
 `,
     ),
+    example(
+      "pseudocode",
+      `OUTPUT "Tern «leaves¦laeves»"
+`,
+    ),
   ],
 };

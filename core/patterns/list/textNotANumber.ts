@@ -45,5 +45,13 @@ end.
 `,
       "2.5\n",
     ),
+    example(
+      "pseudocode",
+      `INPUT words
+load <- TO_«NUMBER¦WHOLE»(words)
+OUTPUT load * 2
+`,
+      "2.5\n",
+    ),
   ],
 };

@@ -89,5 +89,15 @@ class Program
 }
 `,
     ),
+    example(
+      "pseudocode",
+      `PROCEDURE load_on(«BYREF ¦»load)
+  load <- load + 5
+ENDPROCEDURE
+aboard <- 12
+CALL load_on(aboard)
+OUTPUT aboard
+`,
+    ),
   ],
 };

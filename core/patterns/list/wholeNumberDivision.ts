@@ -51,5 +51,12 @@ trips = 2
 print(total «/¦//» trips)
 `,
     ),
+    example(
+      "pseudocode",
+      `total <- 7
+trips <- 2
+OUTPUT total «/¦DIV» trips
+`,
+    ),
   ],
 };

@@ -88,5 +88,14 @@ end.
 end
 `,
     ),
+    example(
+      "pseudocode",
+      `FOR row <- 1 TO 2
+  FOR seat <- 1 TO 3
+    OUTPUT row, " ", «seat¦row»
+  NEXT seat
+NEXT row
+`,
+    ),
   ],
 };

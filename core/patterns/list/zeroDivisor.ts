@@ -78,5 +78,16 @@ else:
     print("no loads")¦print(sum(loads) / len(loads))»
 `,
     ),
+    example(
+      "pseudocode",
+      `INPUT trips
+IF trips >«¦=» 0 THEN
+  OUTPUT 40 DIV trips
+ELSE
+  OUTPUT "no trips"
+ENDIF
+`,
+      "0\n",
+    ),
   ],
 };
