@@ -20,7 +20,7 @@ export function isOwn({ lineAfter, lineBefore }: Change, { program }: Evidence):
   const meant = [...words(lineAfter)].filter((word) => !before.has(word));
   const makes = (name: string) =>
     new RegExp(
-      String.raw`\b${name}\s*(?:[-+*/]?=(?!=)|:=|:)|\b(?:def|function|procedure|for|var)\s+${name}\b|[\w>\]]\s+\*?${name}\s*[=;,()[]`,
+      String.raw`\b${name}\s*(?:[-+*/]?=(?!=)|:=|:|<-|←)|\b(?:def|function|procedure|for|var|FOR(?: EACH)?|INPUT|SET|FUNCTION|PROCEDURE)\s+${name}\b|[\w>\]]\s+\*?${name}\s*[=;,()[]`,
     ).test(program);
   return meant.some(makes);
 }
@@ -190,7 +190,7 @@ export function misspeltOutput({ outputs, program }: Evidence): Place | null {
 /** Whether a name that a message quotes looks like one that the program makes. */
 export function hasSimilar({ message, program, language }: Evidence): boolean {
   const quoted = [
-    ...(message?.text ?? "").matchAll(/['"‘“`](\w+)['"’”`]|\b(?:variable|method|class|symbol)\s+(\w+)/g),
+    ...(message?.text ?? "").matchAll(/['"‘“`](\w+)['"’”`]|\b(?:variable|method|class|symbol|name)\s+(\w+)/g),
   ].map(([, one, other]) => one ?? other ?? "");
   const counts = new Map<string, number>();
   for (const { kind, text } of language.tokens(program))
@@ -200,7 +200,7 @@ export function hasSimilar({ message, program, language }: Evidence): boolean {
 
 /** Names that a message quotes. */
 const quotedNames = (text: string) =>
-  [...text.matchAll(/['"‘“`](\w+)['"’”`]|\b(?:variable|method|class|symbol)\s+(\w+)/g)].map(
+  [...text.matchAll(/['"‘“`](\w+)['"’”`]|\b(?:variable|method|class|symbol|name)\s+(\w+)/g)].map(
     ([, one, other]) => one ?? other ?? "",
   );
 

@@ -37,15 +37,30 @@ function otherNumbers(context: EditContext): Proposal[] {
   });
 }
 
+/** One truth for the other. */
+function otherTruths(context: EditContext): Proposal[] {
+  return ofKind(context, "constant").flatMap(({ node }) => {
+    const text = node.sign ?? "";
+    const other = { true: "false", false: "true" }[text.toLowerCase()];
+    if (other === undefined) return [];
+    const first = other.charAt(0).toUpperCase() + other.slice(1);
+    const after = text === text.toLowerCase() ? other : text === text.toUpperCase() ? other.toUpperCase() : first;
+    return [change(node, after, { before: text, after }, 0.6)];
+  });
+}
+
+const otherValues = (context: EditContext): Proposal[] => [...otherNumbers(context), ...otherTruths(context)];
+
 export const constant: EditFamily = {
   id: "constant",
-  says: "a number that is one too large or too small, or another number",
+  says: "a number that is one too large or too small, or another value that stands fixed",
   weight: 6,
   reads: "tree",
-  mends: otherNumbers,
-  plants: otherNumbers,
+  mends: otherValues,
+  plants: otherValues,
   examples: [
     { language: "python", right: "limit = 40\n", faulty: "limit = 41\n" },
+    { language: "pseudocode", right: "full <- TRUE\n", faulty: "full <- FALSE\n" },
     { language: "python", right: "rate = 0.5\n", faulty: "rate = 5.0\n" },
     { language: "java", right: "class Main { int limit = 40; }", faulty: "class Main { int limit = 4; }" },
     { language: "c", right: "int limit = 40;", faulty: "int limit = 39;" },

@@ -70,9 +70,10 @@ function putIn(context: EditContext): Proposal[] {
 function otherTypes(context: EditContext): Proposal[] {
   const groups = context.writing.types;
   if (groups.length === 0) return [];
+  const capitals = groups.flat().every((type) => type === type.toUpperCase());
   return context.code.flatMap((token) => {
     const text = token.text;
-    const same = context.language.profile.caseSensitive ? text : text.toLowerCase();
+    const same = capitals ? text.toUpperCase() : context.language.profile.caseSensitive ? text : text.toLowerCase();
     const group = groups.filter((each) => each.includes(same));
     if (token.kind === "text" || (group.length === 0 && text !== "void")) return [];
     const others =

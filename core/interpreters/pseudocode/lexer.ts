@@ -61,6 +61,14 @@ const signs: ReadonlyArray<readonly [written: string, sign: string]> = [
   ] as const),
 ];
 
+/** Signs of other languages, with what is written here in their place; that is what is read. */
+const foreign: ReadonlyArray<readonly [written: string, here: Pick<Lexeme, "text"> & { word?: Word }]> = [
+  ["&&", { text: "AND", word: "and" }],
+  ["||", { text: "OR", word: "or" }],
+  ["%", { text: "MOD", word: "mod" }],
+  ["**", { text: "^" }],
+];
+
 const quotes: Readonly<Record<string, string>> = { '"': '"', "'": "'", "“": "”", "‘": "’" };
 
 const name = /[\p{L}_][\p{L}\p{Nd}_]*/uy;
@@ -141,6 +149,32 @@ export function lexemesOf(program: string): { lexemes: Lexeme[]; problems: Probl
         }
         add({ ...place, kind: "text", value: text.slice(at + 1, end), text: text.slice(at, end + 1) });
         at = end + 1;
+        continue;
+      }
+      const other = foreign.find(([written]) => text.startsWith(written, at));
+      if (other) {
+        const [written, { text: here, word: known }] = other;
+        problems.push({
+          ...place,
+          name: "sign of elsewhere",
+          says: `${written} is another language's sign: write ${here} here.`,
+        });
+        add(
+          known ? { ...place, kind: "word", word: known, text: here } : { ...place, kind: "sign", text: here, written },
+        );
+        at += written.length;
+        continue;
+      }
+      const step = /^([-+*/])=|^(\+\+|--)\s*$/.exec(text.slice(at));
+      if (step) {
+        const last = lexemes.at(-1);
+        const named = last?.kind === "name" ? last.text : "total";
+        const way = step[1] ?? step[2]?.charAt(0) ?? "+";
+        const says = `${step[0].trim()} is another language's sign: write ${named} ← ${named} ${way} ${step[1] ? "…" : "1"} here.`;
+        problems.push({ ...place, name: "sign of elsewhere", says });
+        add({ ...place, kind: "sign", text: "←", written: step[0] });
+        if (!step[1]) add({ ...place, kind: "number", whole: true, text: "1" });
+        at += step[0].length;
         continue;
       }
       const found = signs.find(([written]) => text.startsWith(written, at));

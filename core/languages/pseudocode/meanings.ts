@@ -36,12 +36,12 @@ export const pseudocodeExplanations: readonly Explanation[] = [
   { pattern: /^text not closed/, kind: "text not closed", says: "A text in quotes is not closed on its line." },
   {
     pattern:
-      /^(?:no statement|more on the line|sign not known|no target|word as name|name begins with a digit|comparisons in a chain)/,
+      /^(?:no statement|more on the line|sign not known|sign of elsewhere|no target|word as name|name begins with a digit|comparisons in a chain)/,
     ...{ kind: "word misplaced", says: "The line is no statement of the language as it stands." },
     usually: "A word is misspelt, an arrow is missing, or a sign does not belong there.",
   },
   {
-    pattern: /^(?:arrow in condition|= for ←)/,
+    pattern: /^(?:arrow in condition|==? for ←)/,
     kind: "word misplaced",
     says: "The arrow gives a value, the equals sign compares; here it is the other one.",
   },

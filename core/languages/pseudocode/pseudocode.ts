@@ -1,3 +1,4 @@
+import { builtins } from "../../interpreters/pseudocode/builtins.ts";
 import { spellings, typeSpellings, type Word } from "../../interpreters/pseudocode/words.ts";
 import { type Language, messageReading } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
@@ -142,7 +143,11 @@ export const pseudocode: Language = {
   ]),
   numberRanges: {},
   loopExits: [],
-  ownWords: new Set([...allSpellings, ...Object.keys(typeSpellings)].flatMap((word) => [word, word.toLowerCase()])),
+  ownWords: new Set(
+    [...allSpellings, ...Object.keys(typeSpellings), ...[...builtins.values()].map(({ name }) => name)].flatMap(
+      (word) => [word, word.toLowerCase()],
+    ),
+  ),
   signs: [
     {
       pattern: /^\s*(?:ENDIF|ENDWHILE|ENDFOR|END IF|END WHILE|ENDPROCEDURE|ENDFUNCTION|ENDCASE)\b/m,

@@ -25,7 +25,8 @@ export const pseudocodeExpressions: ExpressionRules = {
   },
   fromRight: new Set(["^"]),
   prefix: { "-": 7, "−": 7, "–": 7, "+": 7, not: 3 },
-  assignments: new Set(),
+  // In a condition it is a mistake, which is to be seen as one.
+  assignments: assigningSigns,
   constants: new Set(["true", "false"]),
   members: new Set(["."]),
   anyCase: true,

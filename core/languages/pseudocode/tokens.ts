@@ -14,7 +14,7 @@ export const pseudocodeTokens = createTokenizer({
   anyCase: true,
   name: /[\p{L}_][\p{L}\p{Nd}_]*/uy,
   number: /\d+(?:\.\d+)?/y,
-  operator: /<-|:=|<>|<=|>=|=<|=>|!=|==|[-+*/^=<>≤≥≠←⟵×÷−–,.:;&]/y,
+  operator: /<-|&&|\|\||\*\*|[-+*/]=|:=|<>|<=|>=|=<|=>|!=|==|[-+*/^=<>≤≥≠←⟵×÷−–,.:;&]/y,
   lineComment: /\/\/|#/y,
   blockComments: [],
   texts: [

@@ -12,7 +12,7 @@ export const assignmentSignMissing: Pattern = {
   cause: "A declaration reads like a list: kind, name, value.",
   avoid: "Read it as a sentence: “load gets 12”.",
   fault: true,
-  grounds: [byEdit("sign", ({ before, after }) => before.trim() === "" && /^\s*:?=\s*$/.test(after), 3)],
+  grounds: [byEdit("sign", ({ before, after }) => before.trim() === "" && /^\s*(?::?=|<-|←)\s*$/.test(after), 3)],
   examples: [
     inMain(
       "java",

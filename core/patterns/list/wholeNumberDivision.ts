@@ -16,8 +16,8 @@ export const wholeNumberDivision: Pattern = {
       ["conversion", "arithmetic"],
       ({ lineBefore, before, after }, { class: of }) =>
         of === "logic" &&
-        /\/|div\b/.test(lineBefore) &&
-        (/\/\/?|div/.test(before + after) || /\.0|double|float/.test(after)),
+        /\/|div\b/i.test(lineBefore) &&
+        (/\/\/?|div/i.test(before + after) || /\.0|double|float/.test(after)),
       3,
     ),
     byNotice("whole-number-division", 4),
