@@ -15,6 +15,10 @@ const mistaken: ReadonlyArray<readonly [string, string]> = [
   ["=", ":="],
   [":=", "="],
   ["==", ":="],
+  ["==", "<-"],
+  ["==", "←"],
+  ["=", "<-"],
+  ["=", "←"],
   ["^", "**"],
   ["**", "^"],
   ["//", "/"],
@@ -72,7 +76,8 @@ function replaced(context: EditContext): Proposal[] {
       let odds = two ? 1.5 : 1;
       if (before === "=" && after === "==") odds = condition ? 2 : 0.1;
       if ((before === "==" || before === ":=") && after === "=") odds = condition ? (before === ":=" ? 2 : 0.05) : 1.5;
-      if (before === "=" && after === ":=") odds = condition ? 0.1 : 2;
+      if (before === "=" && /^(?::=|<-|←)$/.test(after)) odds = condition ? 0.1 : 2;
+      if (before === "==" && /^(?:<-|←)$/.test(after)) odds = condition ? 0.1 : 3;
       if (before === ":" || after === ":" || before === "." || before === "," || before === ";" || before === "->")
         odds = 0.3;
       if (before === "+=" || before === "//" || before === "%") odds = 0.2;

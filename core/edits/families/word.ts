@@ -47,7 +47,9 @@ function foreignWords(context: EditContext): Proposal[] {
   const { code } = context;
   return code.flatMap((token, at) => {
     const next = code[at + 1];
-    return foreign.flatMap(([other, own]) => {
+    return foreign.flatMap(([other, word]) => {
+      const { and, or, not } = context.writing;
+      const own = [and, or, not].find((each) => each.toLowerCase() === word) ?? word;
       if (!belongs(context, own) || (own === "elseif" && context.writing.blocks.by === "braces")) return [];
       const two = other.includes(" ");
       const spelt = two ? `${token.text} ${next?.text}` : token.text;
