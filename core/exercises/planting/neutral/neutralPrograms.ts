@@ -4,12 +4,13 @@ import { javaNeutral } from "./java.ts";
 import type { Neutral } from "./neutral.ts";
 import { octaveNeutral } from "./octave.ts";
 import { pascalNeutral } from "./pascal.ts";
+import { pseudocodeNeutral } from "./pseudocode.ts";
 import { pythonNeutral } from "./python.ts";
 
 /** The right programs that are shipped, by language; a new language is one file and one line here. */
 const neutralPrograms: Readonly<Record<string, readonly Neutral[]>> = {
   ...{ python: pythonNeutral, java: javaNeutral, c: cNeutral },
-  ...{ csharp: csharpNeutral, pascal: pascalNeutral, octave: octaveNeutral },
+  ...{ csharp: csharpNeutral, pascal: pascalNeutral, octave: octaveNeutral, pseudocode: pseudocodeNeutral },
 };
 
 /** What is typed in to check a program, by its title: normal values, and those at and beside each limit. */
