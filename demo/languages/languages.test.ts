@@ -51,6 +51,12 @@ const shown: Record<string, Shown> = {
   "passengers.m": { class: "runtime", line: 3, column: ["i", ["1", "2", "3"]] },
   "child_fare.m": { class: "logic", line: null, lead: 3, column: ["fare", ["12"]] },
   "half_fares.m": { class: "syntax", line: 2, kind: "form" },
+  "boarding.pseudo": { class: "syntax", line: 4, kind: "form", error: "ENDIF missing" },
+  "boats.pseudo": { class: "runtime", line: 6, error: "position outside", lead: 5, column: ["place", ["0"]] },
+  "young_fare.pseudo": { class: "logic", line: null, lead: 3, column: ["fare", ["12"]] },
+  "share.pseudo": { class: "runtime", line: 2, error: "division by zero", column: ["each_deck.decks", ["0"]] },
+  "take_on.pseudo": { class: "logic", line: null, column: ["take_on.load", ["0", "12", "0", "7", "0", "9"]] },
+  "high_tides.pseudo": { class: "syntax", line: 3, kind: "form", error: "THEN missing" },
 };
 
 const limits = limitsSchema.parse({});

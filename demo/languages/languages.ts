@@ -4,12 +4,14 @@ import { csharpCases } from "./csharp.ts";
 import { javaCases } from "./java.ts";
 import { octaveCases } from "./octave.ts";
 import { pascalCases } from "./pascal.ts";
+import { pseudocodeCases } from "./pseudocode.ts";
 
-/** The demo's cases in the languages besides Python, four each. */
+/** The demo's cases in the languages besides Python, at least four each. */
 export const languageCases: readonly DemoCase[] = [
   ...javaCases,
   ...cCases,
   ...csharpCases,
   ...pascalCases,
   ...octaveCases,
+  ...pseudocodeCases,
 ];
