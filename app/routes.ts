@@ -42,6 +42,7 @@ export default [
   ]),
   route("print/cases/:caseKey", "print/casePage.tsx"),
   route("print/cases/:caseKey/table", "print/tablePage.tsx"),
+  route("print/cases/:caseKey/chart", "print/chartPage.tsx"),
   route("print/patterns/:patternId", "print/patternPage.tsx"),
   route("print/lesson", "print/lessonPage.tsx"),
   route("print/courses/:courseKey/glossary", "print/glossaryPage.tsx"),

@@ -1,5 +1,6 @@
 import type { Decision, LinePlace } from "../../core/cases/case.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
+import { placedCharts } from "../../core/flowcharts/placedCharts.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { probeWords } from "../../core/narrowing/probes.ts";
@@ -172,6 +173,12 @@ export async function caseView(
     firstLine: found.first_line,
     wording: found.wording,
     runs: language.runs !== false,
+    /** Its flowcharts: absent where nothing is drawn in its language, null where they are not asked for. */
+    charts: !language.charts
+      ? undefined
+      : wanted.leaf === "chart"
+        ? await placedCharts(language, main?.text ?? "")
+        : null,
     relaid: wanted.leaf === "structure" ? relaid(language, main?.text ?? "") : null,
     structure: structureView(language, main?.text ?? ""),
     prepared: preparedParts(language, main?.text ?? "").map(({ from, to, text }) => ({

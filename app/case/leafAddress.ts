@@ -8,6 +8,7 @@ export const leafNames = [
   "table",
   "mend",
   "narrow",
+  "chart",
   "structure",
   "versions",
   "seen",

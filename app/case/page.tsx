@@ -12,6 +12,7 @@ import { wholeNumber } from "../forms.ts";
 import type { Route } from "./+types/page.ts";
 import { caseActions } from "./actions/list.ts";
 import { CardLeaf } from "./CardLeaf.tsx";
+import { ChartLeaf } from "./ChartLeaf.tsx";
 import { ChecksLeaf } from "./ChecksLeaf.tsx";
 import { type CaseView, caseView, type Leaf } from "./caseView.ts";
 import { FaultFields } from "./FaultFields.tsx";
@@ -78,6 +79,7 @@ const leaves: ReadonlyArray<{ leaf: Leaf; words: string }> = [
   { leaf: "checks", words: "Checks" },
   { leaf: "trace", words: "Dry run" },
   { leaf: "table", words: "Table" },
+  { leaf: "chart", words: "Chart" },
   { leaf: "mend", words: "Mend" },
   { leaf: "narrow", words: "Narrow" },
   { leaf: "structure", words: "Structure" },
@@ -241,6 +243,7 @@ function OneCase({ view }: { view: CaseView }) {
             <nav aria-label="Leaves of the facing page" className="flex border-b border-rule-strong bg-leaf">
               {leaves
                 .filter(({ leaf: each }) => each !== "structure" || leaf === "structure")
+                .filter(({ leaf: each }) => each !== "chart" || view.charts !== undefined)
                 .filter(({ leaf: each }) => (isRun ? each !== "table" : !["trace", "mend", "narrow"].includes(each)))
                 .map((each) => (
                   <Link
@@ -265,6 +268,7 @@ function OneCase({ view }: { view: CaseView }) {
               )}
               {leaf === "table" && <HandTableLeaf view={view} />}
               {leaf === "narrow" && <NarrowLeaf view={view} narrowing={narrowing} onChange={setNarrowing} />}
+              {leaf === "chart" && <ChartLeaf view={view} />}
               {leaf === "structure" && <StructureLeaf view={view} />}
               {leaf === "versions" && <VersionsLeaf view={view} />}
               {leaf === "seen" && <SeenLeaf view={view} />}

@@ -1,5 +1,6 @@
 import { useCallback, useMemo, useRef, useState } from "react";
 import { data, Form, Link, useSearchParams, useSubmit } from "react-router";
+import { placedCharts } from "../../core/flowcharts/placedCharts.ts";
 import { packRows, unpackRows } from "../../core/formats/packedTable.ts";
 import { hasConditions, hasPasses } from "../../core/trace/annotate.ts";
 import { openCalls } from "../../core/trace/levels.ts";
@@ -7,6 +8,7 @@ import * as moves from "../../core/trace/moves.ts";
 import { hasCalls, hasWaiting, type TableRow } from "../../core/trace/table.ts";
 import type { TableColumn } from "../../core/trace/tableColumn.ts";
 import { findCase, type WholeCase } from "../../server/cases/caseStore.ts";
+import { languageOf } from "../../server/judge/judge.ts";
 import { rowsSchema, runTable } from "../case/traceView.ts";
 import { showsOf } from "../components/TraceTableView.tsx";
 import { useLetterKeys } from "../components/useLetterKeys.ts";
@@ -14,6 +16,7 @@ import type { Route } from "./+types/page.ts";
 import { ColumnChoice } from "./ColumnChoice.tsx";
 import { ConsoleNow, spokenRows } from "./ConsoleNow.tsx";
 import { choicesOf } from "./choices.ts";
+import { DryRunChart } from "./DryRunChart.tsx";
 import { DryRunScript } from "./DryRunScript.tsx";
 import { DryRunTable } from "./DryRunTable.tsx";
 import { FilesHere } from "./FilesHere.tsx";
@@ -50,6 +53,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
       ? null
       : "Nothing can be changed while a program runs in this language here: its recorder has no way for it.",
     files: filesBeside(found, run.check),
+    charts: await chartsOf(found, run.lines),
     ...{
       key: found.key,
       title: found.title,
@@ -63,6 +67,12 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 }
 
 /** A dry run in a room of its own: listing and table side by side, moves, values, and the line taken apart. */
+/** The flowcharts of the program, where such are drawn in its language. */
+async function chartsOf(found: WholeCase, lines: readonly string[]) {
+  const language = languageOf(found);
+  return language.charts ? (await placedCharts(language, lines.join("\n"))).charts : null;
+}
+
 export default function DryRunPage({ loaderData: run }: Route.ComponentProps) {
   return (
     <Room key={`${run.version} ${run.check} ${run.rows} ${run.folded} ${run.elements.join()} ${run.loop}`} run={run} />
@@ -74,7 +84,8 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
   const place = useRef<HTMLDivElement>(null);
   const rows = useMemo(() => unpackRows(run.packed, run.columns), [run.packed, run.columns]);
   const [done, setDone] = useState(0);
-  const [, setQuery] = useSearchParams();
+  const [query, setQuery] = useSearchParams();
+  const show = query.get("show") === "chart" && run.charts?.length ? "chart" : "listing";
   const onParts = useCallback(
     (keys: readonly string[]) =>
       setQuery(
@@ -200,15 +211,22 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
           <RunStrip rows={rows} done={done} watched={watched[0] ?? ""} onGo={go} />
           <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,27rem)_minmax(0,1fr)]">
             <div className="grid gap-4">
-              <DryRunScript
-                caseKey={run.key}
-                run={run}
-                standing={standing?.file === 0 ? standing.line : null}
-                breakpoints={breakpoints}
-                onBreakpoints={setBreakpoints}
-                onOnly={onOnly}
-                valueHeld={values.valueHeld}
-              />
+              {run.charts && run.charts.length > 0 && (
+                <ShownChoice show={show} onShow={(shown) => setQuery(shownAs(shown), { preventScrollReset: true })} />
+              )}
+              {show === "chart" && run.charts ? (
+                <DryRunChart charts={run.charts} rows={rows} done={done} />
+              ) : (
+                <DryRunScript
+                  caseKey={run.key}
+                  run={run}
+                  standing={standing?.file === 0 ? standing.line : null}
+                  breakpoints={breakpoints}
+                  onBreakpoints={setBreakpoints}
+                  onOnly={onOnly}
+                  valueHeld={values.valueHeld}
+                />
+              )}
               {standing && (
                 <TakenApart caseKey={run.key} version={run.version} check={run.check} step={standing.step} />
               )}
@@ -251,6 +269,28 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
         </>
       )}
     </div>
+  );
+}
+
+/** The same address with another thing shown. */
+const shownAs = (shown: "listing" | "chart") => (query: URLSearchParams) => {
+  if (shown === "chart") query.set("show", "chart");
+  else query.delete("show");
+  return query;
+};
+
+/** Whether the listing or the flowchart stands at the left. */
+function ShownChoice({ show, onShow }: { show: "listing" | "chart"; onShow: (shown: "listing" | "chart") => void }) {
+  return (
+    <fieldset className="flex gap-4 text-sm">
+      <legend className="sr-only">What stands beside the table</legend>
+      {(["listing", "chart"] as const).map((each) => (
+        <label key={each} className="font-normal">
+          <input type="radio" name="shown" checked={show === each} onChange={() => onShow(each)} />{" "}
+          {each === "listing" ? "listing" : "flowchart"}
+        </label>
+      ))}
+    </fieldset>
   );
 }
 

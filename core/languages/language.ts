@@ -1,4 +1,5 @@
 import type { ValueRules } from "../expressions/rules.ts";
+import type { Chart } from "../flowcharts/chart.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import type { MessageKind } from "../reading/kinds.ts";
 import type { SyntaxReader } from "../syntax/tree.ts";
@@ -114,6 +115,8 @@ export type Language = MessageReading & {
   writing?: Writing;
   /** The same for one program, where the ways of writing differ from program to program. */
   writingOf?: (program: string) => Writing;
+  /** Its programs as flowcharts, the main part first; none for a program that cannot be read. Absent where nothing is drawn. */
+  charts?: (program: string) => Chart[];
   /** Where the elements of a variable begin, by its declaration in a program; where `profile.firstIndex` is "declared". */
   firstPosition?: (program: string, name: string) => number;
   /** How its expressions are worked out. */

@@ -1,3 +1,4 @@
+import { pseudocodeCharts } from "../../flowcharts/pseudocodeCharts.ts";
 import { builtins } from "../../interpreters/pseudocode/builtins.ts";
 import { spellings, typeSpellings, type Word } from "../../interpreters/pseudocode/words.ts";
 import { type Language, messageReading } from "../language.ts";
@@ -89,6 +90,7 @@ export const pseudocode: Language = {
   writing: pseudocodeWriting(""),
   writingOf: pseudocodeWriting,
   firstPosition,
+  charts: pseudocodeCharts,
   values: pseudocodeValues,
   keywords: pseudocodeKeywords,
   ...messageReading([ownInterpreter], "first", () => false),

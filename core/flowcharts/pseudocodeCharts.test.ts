@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { type Chart, chartsOf } from "./flowchart.ts";
-import { parseProgram } from "./parser.ts";
-import { showExpression, showStatement } from "./print.ts";
-import { programs } from "./testPrograms.ts";
+import { parseProgram } from "../interpreters/pseudocode/parser.ts";
+import { showExpression, showStatement } from "../interpreters/pseudocode/print.ts";
+import { programs } from "../interpreters/pseudocode/testPrograms.ts";
+import type { Chart } from "./chart.ts";
+import { chartsOf } from "./pseudocodeCharts.ts";
 
 const words = { statement: showStatement, expression: showExpression };
 const chartsIn = (program: string): Chart[] => chartsOf(parseProgram(program).tree, words);

@@ -1,15 +1,13 @@
-import type { Expression, ProgramTree, Routine, Statement } from "./syntaxTree.ts";
+import { parseProgram } from "../interpreters/pseudocode/parser.ts";
+import { showExpression, showStatement } from "../interpreters/pseudocode/print.ts";
+import type { Expression, ProgramTree, Routine, Statement } from "../interpreters/pseudocode/syntaxTree.ts";
+import type { Chart, ChartArrow, ChartBox } from "./chart.ts";
 
-/** A box of a flowchart. `lines` are those of the program that it stands for, so that a dry run can point at it. */
-export type ChartBox = {
-  id: string;
-  shape: "begin" | "end" | "work" | "decision" | "input or output" | "call";
-  text: string;
-  lines: number[];
-};
-export type ChartArrow = { from: string; to: string; label: "" | "yes" | "no" };
-/** The chart of the main program, or of one routine. */
-export type Chart = { name: string; boxes: ChartBox[]; arrows: ChartArrow[] };
+/** The charts of a program's text; none where it cannot be read whole. */
+export function pseudocodeCharts(program: string): Chart[] {
+  const { tree, problems } = parseProgram(program);
+  return problems.length > 0 ? [] : chartsOf(tree, { statement: showStatement, expression: showExpression });
+}
 
 /** An arrow that has no end yet. */
 type Loose = { from: string; label: ChartArrow["label"] };
@@ -78,7 +76,7 @@ function chartOf(
         for (const arm of each.arms) {
           const tests = arm.tests.map(({ from, to }) =>
             to
-              ? `${words.expression(from)} ≤ ${words.expression(each.of)} ≤ ${words.expression(to)}`
+              ? `${words.expression(each.of)} ≥ ${words.expression(from)} AND ${words.expression(each.of)} ≤ ${words.expression(to)}`
               : `${words.expression(each.of)} = ${words.expression(from)}`,
           );
           const id = add("decision", tests.join(" OR "), arm.line);

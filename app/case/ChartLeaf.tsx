@@ -1,0 +1,35 @@
+import { Link } from "react-router";
+import { ChartView } from "../components/ChartView.tsx";
+import type { CaseView } from "./caseView.ts";
+
+/** What a chart is of, in words. */
+export const chartTitle = (name: string): string => (name === "" ? "The program" : name);
+
+/** The program as flowcharts: its main part, then each of its routines. */
+export function ChartLeaf({ view }: { view: CaseView }) {
+  const drawn = view.charts;
+  if (!drawn) return null;
+  return (
+    <div className="grid gap-3">
+      {drawn.why !== "" && <p>{drawn.why}</p>}
+      {drawn.charts.map((chart) => (
+        <section key={chart.name} aria-label={`Chart: ${chartTitle(chart.name)}`} className="grid gap-2">
+          {drawn.charts.length > 1 && <h3 className="text-base font-semibold">{chartTitle(chart.name)}</h3>}
+          <div className="overflow-x-auto">
+            <ChartView chart={chart} title={`Flowchart: ${chartTitle(chart.name)}`} />
+          </div>
+        </section>
+      ))}
+      {drawn.charts.length > 0 && (
+        <p className="flex flex-wrap gap-x-4">
+          <Link className="link" to={`/cases/${view.key}/dry-run?show=chart`}>
+            Dry run on the chart
+          </Link>
+          <Link className="link" to={`/print/cases/${view.key}/chart`}>
+            For print
+          </Link>
+        </p>
+      )}
+    </div>
+  );
+}
