@@ -22,7 +22,7 @@ export function ChartLeaf({ view }: { view: CaseView }) {
       ))}
       {drawn.charts.length > 0 && (
         <p className="flex flex-wrap gap-x-4">
-          <Link className="link" to={`/cases/${view.key}/dry-run?show=chart`}>
+          <Link className="link" to={`/cases/${view.key}/run?show=chart`}>
             Dry run on the chart
           </Link>
           <Link className="link" to={`/print/cases/${view.key}/chart`}>

@@ -1,4 +1,4 @@
-import type { ELK, ElkExtendedEdge, ElkNode } from "elkjs/lib/elk-api.js";
+import type { ELK, ElkExtendedEdge, ElkNode, ElkPort } from "elkjs/lib/elk-api.js";
 import type { Chart, ChartArrow, ChartBox } from "./chart.ts";
 
 export type Point = { x: number; y: number };
@@ -11,10 +11,15 @@ export type PlacedChart = { name: string; width: number; height: number; boxes: 
 const character = 7.9;
 const lineHeight = 18;
 /** Charts of more boxes than these are not laid out: nobody could read them. */
-export const mostBoxes = 150;
+export const mostBoxes = 60;
 
-/** How large a box must be for its text. */
-export function sizeOf({ shape, text }: ChartBox): { width: number; height: number } {
+/** How large a box must be for its text: whole pixels, so that its middle is one, too. */
+export function sizeOf(box: ChartBox): { width: number; height: number } {
+  const { width, height } = roomFor(box);
+  return { width: 2 * Math.ceil(width / 2), height: 2 * Math.ceil(height / 2) };
+}
+
+function roomFor({ shape, text }: ChartBox): { width: number; height: number } {
   const lines = text.split("\n");
   const width = Math.max(...lines.map((line) => [...line].length)) * character;
   const height = lines.length * lineHeight;
@@ -33,7 +38,9 @@ const options: Readonly<Record<string, string>> = {
   "elk.layered.spacing.nodeNodeBetweenLayers": "34",
   "elk.spacing.edgeLabel": "4",
   "elk.layered.feedbackEdges": "true",
-  "elk.layered.nodePlacement.strategy": "NETWORK_SIMPLEX",
+  // What leads back is what leads to a box further up in the program.
+  "elk.layered.cycleBreaking.strategy": "MODEL_ORDER",
+  "elk.layered.nodePlacement.strategy": "BRANDES_KOEPF",
   "elk.layered.considerModelOrder.strategy": "NODES_AND_EDGES",
   "elk.padding": "[top=12,left=12,bottom=12,right=12]",
 };
@@ -45,6 +52,20 @@ const elk = (): Promise<ELK> => {
   return engine;
 };
 
+/** Where arrows come in and go out: at the top, at the bottom, and beside a decision that does not hold. */
+function portsOf(box: ChartBox): ElkPort[] {
+  const { width, height } = sizeOf(box);
+  const port = (name: string, side: string, x: number, y: number): ElkPort => ({
+    ...{ id: `${box.id} ${name}`, x, y, width: 0, height: 0 },
+    layoutOptions: { "elk.port.side": side },
+  });
+  return [
+    port("in", "NORTH", width / 2, 0),
+    port("out", "SOUTH", width / 2, height),
+    ...(box.shape === "decision" ? [port("aside", "EAST", width, height / 2)] : []),
+  ];
+}
+
 /** Finds places for a chart's boxes and ways for its arrows. Null where it has too many boxes to be read. */
 export async function layOut(chart: Chart): Promise<PlacedChart | null> {
   if (chart.boxes.length > mostBoxes) return null;
@@ -54,13 +75,14 @@ export async function layOut(chart: Chart): Promise<PlacedChart | null> {
     children: chart.boxes.map((box) => ({
       id: box.id,
       ...sizeOf(box),
-      ...(box.shape === "begin" ? { layoutOptions: { "elk.layered.layering.layerConstraint": "FIRST" } } : {}),
+      layoutOptions: { "elk.portConstraints": "FIXED_POS" },
+      ports: portsOf(box),
     })),
     edges: chart.arrows.map(
       ({ from, to, label }, at): ElkExtendedEdge => ({
         id: `arrow${at}`,
-        sources: [from],
-        targets: [to],
+        sources: [`${from} ${label === "no" ? "aside" : "out"}`],
+        targets: [`${to} in`],
         labels: label === "" ? [] : [{ text: label, width: label.length * character, height: 16 }],
       }),
     ),
