@@ -52,6 +52,7 @@ export function createPseudocodeToolchain(): Toolchain {
   };
   return {
     language: "pseudocode",
+    changes: true,
     means: "our own interpreter, in a thread of its own",
     packages: [],
     startSeconds: 0.1,
@@ -67,8 +68,10 @@ export function createPseudocodeToolchain(): Toolchain {
     },
     otherWays: () => [],
     trace: async (request) => {
-      const { outcome, steps, cut } = await ask(request, { ...runOf(request), record: request.limits.steps });
-      return { outcome, files: [request.files[0]?.name ?? ""], steps, ...(cut ? { cut } : {}) };
+      const { change } = request;
+      const asked = { ...runOf(request), record: request.limits.steps, ...(change ? { change } : {}) };
+      const recorded = await ask(request, asked);
+      return { ...recorded, files: [request.files[0]?.name ?? ""] };
     },
     close: thread.close,
   };

@@ -31,6 +31,8 @@ export function recordedValue(value: Value | undefined): TraceValue {
 export type Recorder = {
   watcher: Watcher;
   steps: Step[];
+  /** Steps so far; the next one has this index. */
+  count: () => number;
   end: (raised?: { errorName: string; message: string }) => void;
 };
 
@@ -58,6 +60,7 @@ export function createRecorder(): Recorder {
   };
   return {
     steps,
+    count: () => steps.length + (now ? 1 : 0),
     end: (raised) => {
       if (now && raised) now.raised = raised;
       flush();

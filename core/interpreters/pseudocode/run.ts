@@ -1,11 +1,19 @@
-import type { ConsolePiece, Diagnostic, Effect, Outcome } from "../../outcome/outcome.ts";
-import type { Step } from "../../trace/trace.ts";
+import type { ConsolePiece, Diagnostic, Effect, Outcome, StepChange } from "../../outcome/outcome.ts";
+import type { Step, Trace } from "../../trace/trace.ts";
+import { applyChange, filesOf } from "./change.ts";
 import type { CompiledProgram } from "./code.ts";
 import { compileProgram } from "./compile.ts";
 import type { Problem } from "./lexer.ts";
-import { type MachineLimits, runMachine, usualMachineLimits } from "./machine.ts";
+import {
+  type Cut,
+  type MachineConsole,
+  type MachineLimits,
+  runMachine,
+  usualMachineLimits,
+  type Watcher,
+} from "./machine.ts";
 import { parseProgram, type ReadingRules, usualReading } from "./parser.ts";
-import { createRecorder } from "./record.ts";
+import { createRecorder, type Recorder } from "./record.ts";
 import { type MachineState, newState } from "./state.ts";
 
 /** How programs are read and checked, as a course has it. `namesBefore`: a name that is given no value anywhere is refused. */
@@ -22,8 +30,14 @@ export type PseudocodeRun = {
   limits?: MachineLimits;
   /** Steps that are recorded at most; absent: nothing is recorded. */
   record?: number;
+  /** What is changed before a step of the recording. */
+  change?: StepChange;
 };
-export type PseudocodeResult = { outcome: Outcome; steps: Step[]; cut?: string };
+/** `notChanged` and `filesAt` as recordings have them (core/trace/trace.ts). */
+export type PseudocodeResult = { outcome: Outcome; steps: Step[]; cut?: string } & Pick<
+  Trace,
+  "notChanged" | "filesAt"
+>;
 
 export const translatorName = "Bent Nail's pseudocode";
 
@@ -93,6 +107,43 @@ function effectsOf(before: Readonly<Record<string, string>>, state: MachineState
   });
 }
 
+/** Goes on up to the step before which something is to be changed, and changes it there. */
+function goTo(
+  program: CompiledProgram,
+  state: MachineState,
+  console: MachineConsole,
+  limits: MachineLimits,
+  recorder: Recorder,
+  change: StepChange,
+): { cut: Cut | null; watcher?: Watcher } & Pick<Trace, "notChanged" | "filesAt"> {
+  while (recorder.count() < change.step) {
+    // A line at a time; a call that is entered or left counts as a step as well.
+    const cut = runMachine(program, state, console, limits, recorder.watcher, 1);
+    if (cut !== null || state.ended !== null) return { cut, notChanged: "The run did not come to this step." };
+  }
+  if (recorder.count() > change.step)
+    return {
+      cut: null,
+      notChanged: "Nothing can be changed where a routine is entered or left: choose the line behind.",
+    };
+  if (!change.put && !change.files) return { cut: null, filesAt: filesOf(state) };
+  const done = applyChange(program, state, change);
+  if ("why" in done) return { cut: null, notChanged: done.why };
+  let told = false;
+  const { watcher } = recorder;
+  return {
+    cut: null,
+    watcher: {
+      ...watcher,
+      line: (...where) => {
+        watcher.line(...where);
+        if (!told) done.tell(watcher);
+        told = true;
+      },
+    },
+  };
+}
+
 /** Runs a program, and records it where that is wanted. Never throws for what a program does. */
 export function runPseudocode(run: PseudocodeRun): PseudocodeResult {
   const prepared = prepare(run.program, run.rules);
@@ -109,13 +160,10 @@ export function runPseudocode(run: PseudocodeRun): PseudocodeResult {
   const recorder = run.record === undefined ? null : createRecorder();
   const own: MachineLimits =
     run.record === undefined ? limits : { ...limits, steps: Math.min(limits.steps, run.record) };
-  const cut = runMachine(
-    prepared.compiled,
-    state,
-    { write: (text) => put("out", text), typed: (text) => put("in", text) },
-    own,
-    recorder?.watcher ?? null,
-  );
+  const console = { write: (text: string) => put("out", text), typed: (text: string) => put("in", text) };
+  const changed = run.change && recorder ? goTo(prepared.compiled, state, console, own, recorder, run.change) : null;
+  const cut =
+    changed?.cut ?? runMachine(prepared.compiled, state, console, own, changed?.watcher ?? recorder?.watcher ?? null);
   const stop = state.ended !== null && state.ended !== "end" ? state.ended : null;
   recorder?.end(stop ? { errorName: stop.errorName, message: stop.says } : undefined);
   const diagnostics: Diagnostic[] = stop
@@ -140,6 +188,8 @@ export function runPseudocode(run: PseudocodeRun): PseudocodeResult {
       ...{ milliseconds: 0, translator: translatorName },
     },
     steps: recorder?.steps ?? [],
+    ...(changed?.notChanged === undefined ? {} : { notChanged: changed.notChanged }),
+    ...(changed?.filesAt ? { filesAt: changed.filesAt } : {}),
     ...(cut === "steps" ? { cut: `The recording ends after ${own.steps} lines; the program went on.` } : {}),
   };
 }
