@@ -16,6 +16,7 @@ import { addReadCommand } from "./read.ts";
 import { addSeenCommand } from "./seen.ts";
 import { addServeCommand } from "./serve.ts";
 import { addTraceCommand } from "./trace.ts";
+import { addWriteCommand } from "./write.ts";
 
 /** Every command; a new one is one file and one line here. */
 const commands = [
@@ -24,6 +25,7 @@ const commands = [
   addMendCommand,
   addChecksCommand,
   addTraceCommand,
+  addWriteCommand,
   addPlantCommand,
   addExerciseCommand,
   addPatternsCommand,

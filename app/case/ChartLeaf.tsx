@@ -1,9 +1,47 @@
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { ChartView } from "../components/ChartView.tsx";
 import type { CaseView } from "./caseView.ts";
 
 /** What a chart is of, in words. */
 export const chartTitle = (name: string): string => (name === "" ? "The program" : name);
+
+/** The program in another style or language. */
+function WrittenOtherwise({ forms }: { forms: NonNullable<CaseView["forms"]> }) {
+  const [, setQuery] = useSearchParams();
+  const onChoose = (form: string) =>
+    setQuery(
+      (query) => {
+        query.set("form", form);
+        return query;
+      },
+      { preventScrollReset: true },
+    );
+  return (
+    <section aria-label="Written otherwise" className="grid gap-2">
+      <label className="text-sm">
+        The program written otherwise
+        <select
+          className="field"
+          value={forms.chosen || forms.all[0]?.id}
+          onChange={(event) => onChoose(event.currentTarget.value)}
+        >
+          {forms.all.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {"text" in forms ? (
+        <pre className="overflow-x-auto border border-rule p-2 text-sm" tabIndex={0}>
+          {forms.text}
+        </pre>
+      ) : (
+        <p>{forms.problem}</p>
+      )}
+    </section>
+  );
+}
 
 /** The program as flowcharts: its main part, then each of its routines. */
 export function ChartLeaf({ view }: { view: CaseView }) {
@@ -30,6 +68,7 @@ export function ChartLeaf({ view }: { view: CaseView }) {
           </Link>
         </p>
       )}
+      {drawn.charts.length > 0 && view.forms && <WrittenOtherwise forms={view.forms} />}
     </div>
   );
 }

@@ -99,6 +99,8 @@ export async function caseView(
     record?: boolean;
     /** How much is said of messages, where somebody wants another measure than their course's. */
     depth?: "short" | "full" | null;
+    /** The form in which the program is written otherwise, by its id. */
+    form?: string | null;
     /** Where somebody works through several cases. */
     through?: WalkPlace | null;
   },
@@ -178,6 +180,14 @@ export async function caseView(
       ? undefined
       : wanted.leaf === "chart"
         ? await placedCharts(language, main?.text ?? "")
+        : null,
+    forms:
+      language.forms && wanted.leaf === "chart"
+        ? {
+            all: language.forms.all,
+            chosen: wanted.form ?? "",
+            ...language.forms.write(main?.text ?? "", wanted.form ?? ""),
+          }
         : null,
     relaid: wanted.leaf === "structure" ? relaid(language, main?.text ?? "") : null,
     structure: structureView(language, main?.text ?? ""),

@@ -58,6 +58,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     check: query.get("check"),
     version: query.get("version"),
     rows: rowsSchema.parse(query.get("rows")),
+    form: query.get("form"),
     through: readWalkPlace(query.get("through")),
     depth: depthSchema.parse(query.get("depth")),
     from: wholeNumber(query.get("from"), { from: 0, to: 1_000_000, otherwise: 0 }),

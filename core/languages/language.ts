@@ -117,6 +117,11 @@ export type Language = MessageReading & {
   writingOf?: (program: string) => Writing;
   /** Its programs as flowcharts, the main part first; none for a program that cannot be read. Absent where nothing is drawn. */
   charts?: (program: string) => Chart[];
+  /** Other forms in which its programs can be written, the program staying the same. */
+  forms?: {
+    all: ReadonlyArray<{ id: string; name: string }>;
+    write: (program: string, form: string) => { text: string } | { problem: string };
+  };
   /** Where the elements of a variable begin, by its declaration in a program; where `profile.firstIndex` is "declared". */
   firstPosition?: (program: string, name: string) => number;
   /** How its expressions are worked out. */

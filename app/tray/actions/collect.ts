@@ -1,6 +1,8 @@
 import { redirect } from "react-router";
 import { z } from "zod";
 import { type NewCase, problemsOfNewCase } from "../../../core/cases/case.ts";
+import { isChartText } from "../../../core/flowcharts/chartText.ts";
+import { programOfChart } from "../../../core/flowcharts/structured.ts";
 import type { Language } from "../../../core/languages/language.ts";
 import { findLanguage, languages } from "../../../core/languages/languages.ts";
 import { languageOfProgram, wrongLanguageWords } from "../../../core/languages/recognise.ts";
@@ -98,18 +100,28 @@ export const collect = defineAction<{ services: Services }, Given>({
   intent: "collect",
   schema,
   does: async ({ services }, given) => {
-    const bytes = programBytes(given);
+    const handed = programBytes(given);
+    const drawn = decodeText(handed).text;
+    const chart = isChartText(drawn) ? programOfChart(drawn) : null;
+    const bytes = chart?.program ? Buffer.from(chart.program, "utf8") : handed;
     const { text, binary } = decodeText(bytes);
     const [courseKey] = given.student.split("/");
     const course = courseKey ? await findCourse(services.database, courseKey) : null;
-    const language = languageFor(given, text, course);
+    const language = languageFor(given, chart ? drawn : text, course);
     const collected = caseOf(given, bytes, language);
+    // The chart as it was handed in stays beside the program that it stands for.
+    if (chart?.program) collected.files = [...collected.files, { name: "chart.txt", bytes: handed }];
     const problems = problemsOfNewCase(collected);
     // A program under another language's name would only give messages that say nothing of its fault.
     const doubt = wrongLanguageWords(language, text);
     if (doubt && !given.languageIsRight) problems.language = `${doubt} Choose its language, or say that it is right.`;
     // Steps in words are there to be gone through; nothing has to have gone wrong.
     if (language.runs === false) delete problems.result;
+    if (chart?.program === null)
+      problems.program = `The chart cannot be read. ${chart.problems
+        .slice(0, 4)
+        .map(({ line, says }) => `Line ${line}: ${says}`)
+        .join(" ")}`;
     if (binary) problems.program = "This is no program text (it holds zero bytes or many control characters).";
     if (Object.keys(problems).length > 0) return incomplete(problems);
     return redirect(`/cases/${await collectCase(services.database, collected)}?collected`);

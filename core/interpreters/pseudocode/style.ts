@@ -2,6 +2,7 @@ import type { Word } from "./words.ts";
 
 /** How programs are printed: which spelling of each word, how words are written, which signs. */
 export type PseudocodeStyle = {
+  id: string;
   name: string;
   letters: "capitals" | "small";
   assign: "←" | "<-" | ":=" | "=";
@@ -19,6 +20,7 @@ export type PseudocodeStyle = {
 
 const usual: PseudocodeStyle = {
   ...{
+    id: "arrows",
     name: "Arrows and capitals",
     letters: "capitals",
     assign: "←",
@@ -33,19 +35,27 @@ const usual: PseudocodeStyle = {
 /** The styles that a course can choose from; each is told by how it looks. */
 export const pseudocodeStyles: readonly PseudocodeStyle[] = [
   usual,
-  { ...usual, name: "Plain signs and capitals", assign: "<-", unequal: "<>", atMost: "<=" },
+  { ...usual, id: "plain", name: "Plain signs and capitals", assign: "<-", unequal: "<>", atMost: "<=" },
   {
     ...usual,
-    ...{ name: "Equals signs and small letters", letters: "small", assign: "=", unequal: "!=", atMost: "<=" },
+    ...{
+      id: "small",
+      name: "Equals signs and small letters",
+      letters: "small",
+      assign: "=",
+      unequal: "!=",
+      atMost: "<=",
+    },
     ...{ closesFor: "next counter", words: { output: "PRINT" } },
   },
   {
     ...usual,
-    ...{ name: "SET … TO", setTo: true, endsApart: true, closesFor: "end", words: { output: "DISPLAY" } },
+    ...{ id: "set", name: "SET … TO", setTo: true, endsApart: true, closesFor: "end", words: { output: "DISPLAY" } },
     ...{ unequal: "<>", atMost: "<=", equalsAssigns: false },
   },
   {
     ...usual,
+    id: "colons",
     name: "Colons and equals",
     assign: ":=",
     unequal: "<>",

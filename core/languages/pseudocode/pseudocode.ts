@@ -11,6 +11,7 @@ import { pseudocodeSyntax } from "./syntax.ts";
 import { assigningSigns, isWord as is, pseudocodeKeywords, pseudocodeTokens } from "./tokens.ts";
 import { pseudocodeValues } from "./values.ts";
 import { pseudocodeWriting } from "./writing.ts";
+import { writtenAs, writtenForms } from "./written.ts";
 
 const allSpellings = Object.values(spellings).flat();
 
@@ -91,6 +92,7 @@ export const pseudocode: Language = {
   writingOf: pseudocodeWriting,
   firstPosition,
   charts: pseudocodeCharts,
+  forms: { all: writtenForms, write: writtenAs },
   values: pseudocodeValues,
   keywords: pseudocodeKeywords,
   ...messageReading([ownInterpreter], "first", () => false),
@@ -159,5 +161,6 @@ export const pseudocode: Language = {
     { pattern: /^\s*(?:OUTPUT|INPUT|DISPLAY|SET|DECLARE)\s+\S/m, weight: 3, words: "INPUT, OUTPUT, DECLARE" },
     { pattern: /\w\s*(?:←|<-)\s*\S/, weight: 3, words: "arrows for assignment" },
     { pattern: /^\s*NEXT\s+\w+\s*$/m, weight: 2, words: "NEXT" },
+    { pattern: /^\s*begin\s*(?:->|→)/m, weight: 6, words: "a chart of steps and arrows" },
   ],
 };
