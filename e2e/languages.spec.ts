@@ -74,6 +74,14 @@ const walks = [
     right: "1:stops",
     faulty: 3,
   },
+  {
+    language: "Pseudocode",
+    program:
+      'INPUT "Stops? ", stops\nminutes ← 35\nFOR stop_number ← 0 TO stops\n  minutes ← minutes + 5\nNEXT stop_number\nOUTPUT "Minutes: ", minutes\n',
+    wrong: "← 0 TO",
+    right: "← 1 TO",
+    faulty: 3,
+  },
 ];
 
 /** Languages whose walk is gone in `npm run test:long` only: their pages are those of the others. */

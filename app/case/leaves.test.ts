@@ -136,3 +136,34 @@ test("the Casebook's filters hold signs of patterns, many words and what is none
   expect(await found("page=minus")).toContain(key);
   expect(await found(`course=${course}&student=nobody`)).toEqual([]);
 });
+
+test("pseudocode is drawn, and written otherwise; a chart in words is taken in as the program that it stands for", async () => {
+  const result = { expected: "full\n", actual: "nothing" };
+  const drawing = '1: cars ← 5\n2? cars > 4\n3: OUTPUT "full"\nbegin -> 1\n1 -> 2\n2 yes -> 3\n2 no -> end\n3 -> end\n';
+  const key = await collect({ program: drawing, purpose: "Says whether the deck is full.", ...result });
+  const { data, path } = await leaf(key, "chart");
+  expect(data.lines).toEqual(["cars ← 5", "IF cars > 4 THEN", '    OUTPUT "full"', "ENDIF"]);
+  expect(data.charts?.charts[0]?.boxes.map((box) => box.text)).toEqual([
+    "Begin",
+    "cars ← 5",
+    "cars > 4",
+    'OUTPUT "full"',
+    "End",
+  ]);
+  const markup = markupOf(page.default, data, path);
+  expect(markup).toContain("<title");
+  expect(textOfPage(page.default, data, path)).toContain("cars &gt; 4 – yes: OUTPUT &quot;full&quot;");
+  const asPython = await page.loader(asked({ caseKey: key }, { path: `/cases/${key}?leaf=chart&form=python` }));
+  expect(asPython.forms && "text" in asPython.forms ? asPython.forms.text : "").toContain("if cars > 4:");
+
+  const loose = await answered(
+    tray.action(asked({}, { form: { intent: "collect", program: drawing.replace("3 -> end\n", ""), ...result } })),
+  );
+  expect(loose.problems?.program).toContain("Line 3: No arrow leads away from 3.");
+
+  // What cannot be read has no chart, and says so; other languages have none at all.
+  const broken = await collect({ program: "IF cars > 4\nOUTPUT 1\nENDIF\n", language: "pseudocode", ...result });
+  expect(await text(broken, "chart")).toContain("cannot be read as it stands");
+  const python = await collect({ program: "print(4)\n", ...result });
+  expect((await leaf(python, "chart")).data.charts).toBeUndefined();
+});

@@ -85,7 +85,8 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
   const rows = useMemo(() => unpackRows(run.packed, run.columns), [run.packed, run.columns]);
   const [done, setDone] = useState(0);
   const [query, setQuery] = useSearchParams();
-  const show = query.get("show") === "chart" && run.charts?.length ? "chart" : "listing";
+  const [wanted, setWanted] = useState(query.get("show"));
+  const show = wanted === "chart" && run.charts?.length ? "chart" : "listing";
   const onParts = useCallback(
     (keys: readonly string[]) =>
       setQuery(
@@ -211,9 +212,7 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
           <RunStrip rows={rows} done={done} watched={watched[0] ?? ""} onGo={go} />
           <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,27rem)_minmax(0,1fr)]">
             <div className="grid gap-4">
-              {run.charts && run.charts.length > 0 && (
-                <ShownChoice show={show} onShow={(shown) => setQuery(shownAs(shown), { preventScrollReset: true })} />
-              )}
+              {run.charts && run.charts.length > 0 && <ShownChoice show={show} onShow={setWanted} />}
               {show === "chart" && run.charts ? (
                 <DryRunChart charts={run.charts} rows={rows} done={done} />
               ) : (
@@ -271,13 +270,6 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
     </div>
   );
 }
-
-/** The same address with another thing shown. */
-const shownAs = (shown: "listing" | "chart") => (query: URLSearchParams) => {
-  if (shown === "chart") query.set("show", "chart");
-  else query.delete("show");
-  return query;
-};
 
 /** Whether the listing or the flowchart stands at the left. */
 function ShownChoice({ show, onShow }: { show: "listing" | "chart"; onShow: (shown: "listing" | "chart") => void }) {
