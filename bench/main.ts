@@ -11,6 +11,7 @@ import type { Measure } from "./measure.ts";
 import { benchMending } from "./mending.ts";
 import { benchPages } from "./pages.ts";
 import { benchProposals } from "./proposals.ts";
+import { benchPseudocode } from "./pseudocode.ts";
 import { benchReading } from "./reading.ts";
 import { benchRecorder } from "./recorder.ts";
 import { benchStrength } from "./strength.ts";
@@ -23,6 +24,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   assignment: benchAssignment,
   languages: benchLanguages,
   recorder: benchRecorder,
+  pseudocode: benchPseudocode,
   pages: benchPages,
   casebook: benchCasebook,
   dryRun: benchDryRun,

@@ -4,9 +4,18 @@ import { javaPrograms } from "./java.ts";
 import { octavePrograms } from "./octave.ts";
 import { pascalPrograms } from "./pascal.ts";
 import type { RightProgram } from "./program.ts";
+import { pseudocodePrograms } from "./pseudocode.ts";
 import { pythonPrograms } from "./python.ts";
 
 /** Every right program of the collection. */
 export const rightPrograms: readonly RightProgram[] = [
-  ...[pythonPrograms, javaPrograms, cPrograms, csharpPrograms, pascalPrograms, octavePrograms].flat(),
+  ...[
+    pythonPrograms,
+    javaPrograms,
+    cPrograms,
+    csharpPrograms,
+    pascalPrograms,
+    octavePrograms,
+    pseudocodePrograms,
+  ].flat(),
 ];

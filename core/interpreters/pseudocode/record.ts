@@ -45,18 +45,22 @@ export function createRecorder(): Recorder {
     if (now) steps.push(now);
     now = null;
   };
-  const begin = (line: number, frame: number, depth: number, more: Partial<Omit<Step, "writes">> = {}): void => {
+  const begin = (line: number, frame: number, depth: number, more?: Partial<Omit<Step, "writes">>): void => {
     flush();
-    now = { index: steps.length, line, file: 0, frame, depth, writes: [], ...more };
+    now = { index: steps.length, line, file: 0, frame, depth, writes: [] };
+    if (more) Object.assign(now, more);
   };
   const write = (one: Write): void => {
     if (!now) return;
+    const { writes } = now;
     // Of what is written twice on a line the last counts.
-    const same = now.writes.findIndex(
-      (each) => each.scope === one.scope && each.owner === one.owner && each.path.join() === one.path.join(),
-    );
-    if (same >= 0 && one.scope !== "object") now.writes.splice(same, 1);
-    now.writes.push(one);
+    if (writes.length > 0 && one.scope !== "object") {
+      const same = writes.findIndex(
+        (each) => each.scope === one.scope && each.owner === one.owner && each.path[0] === one.path[0],
+      );
+      if (same >= 0) writes.splice(same, 1);
+    }
+    writes.push(one);
   };
   return {
     steps,
@@ -66,7 +70,7 @@ export function createRecorder(): Recorder {
       flush();
     },
     watcher: {
-      line: begin,
+      line: (line, frame, depth) => begin(line, frame, depth),
       slot: (frame, name, value) =>
         write({
           ...{ scope: frame === 0 ? "global" : "frame", owner: frame, path: [name] },
