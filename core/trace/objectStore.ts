@@ -118,7 +118,8 @@ export function createObjectStore({ plain = (value) => value.text, object }: Wri
       parts.push([`… ${total} in all`, ...behind].join("; "));
     }
     const joined = parts.join(", ");
-    if (stored.shape === "list") return stored.type === "list" ? `[${joined}]` : `${stored.type}([${joined}])`;
+    if (stored.shape === "list")
+      return /^list(?: from -?\d+)?$/.test(stored.type) ? `[${joined}]` : `${stored.type}([${joined}])`;
     if (stored.shape === "tuple") return `(${joined}${parts.length === 1 ? "," : ""})`;
     if (stored.shape === "set" && stored.type === "frozenset")
       return parts.length === 0 ? "frozenset()" : `frozenset({${joined}})`;

@@ -24,6 +24,12 @@ const plainTypes: Readonly<Record<string, DeclaredType>> = {
   ...{ truth: { is: "truth" }, any: { is: "any" } },
 };
 
+/** Statements that hold no others: what stands behind one on its line belongs to the same step. */
+const simple: ReadonlySet<Statement["is"]> = new Set([
+  ...(["assign", "output", "input", "call", "declare", "constant"] as const),
+  ...(["openfile", "readfile", "writefile", "closefile"] as const),
+]);
+
 /** Where names are found: in the routine that is compiled, else in the whole program. */
 type Scope = { routine: CompiledRoutine | null; slots: Array<string | null>; bySlot: Map<string, number> };
 
@@ -298,23 +304,33 @@ export function compileProgram(tree: ProgramTree): {
     return own === true || (!isHidden && constants.get("")?.has(folded(name)) === true);
   };
 
-  const statements = (all: readonly Statement[]): void => {
-    for (const each of all) statement(each);
+  /** The line whose step has begun and goes on straight; 0 where another way may lead to what follows. */
+  let onLine = 0;
+  const statements = (all: readonly Statement[], from = 0): void => {
+    onLine = from;
+    for (const each of all) {
+      statement(each);
+      onLine = simple.has(each.is) ? each.line : 0;
+    }
+  };
+  /** Begins a step, but where a statement stands behind another one on the same line. */
+  const beginLine = (each: Statement): void => {
+    if (each.line !== onLine) emit(each, op.line);
   };
   const statement = (each: Statement): void => {
     switch (each.is) {
       case "assign":
-        emit(each, op.line);
+        beginLine(each);
         expression(each.value);
         store(each.target);
         return;
       case "output":
-        emit(each, op.line);
+        beginLine(each);
         for (const item of each.items) expression(item);
         emit(each, op.output, each.items.length);
         return;
       case "input":
-        emit(each, op.line);
+        beginLine(each);
         if (each.prompt) {
           expression(each.prompt);
           emit(each, op.output, 1, 1);
@@ -330,11 +346,11 @@ export function compileProgram(tree: ProgramTree): {
           emit(arm, op.line);
           expression(arm.condition);
           const next = emit(arm, op.jumpUnless, 0, 1, "The condition of IF");
-          statements(arm.body);
+          statements(arm.body, arm.line);
           if (at < each.arms.length - 1 || each.otherwise) ends.push(emit(each, op.jump));
           patch(next);
         }
-        statements(each.otherwise ?? []);
+        statements(each.otherwise ?? [], each.arms.at(-1)?.line);
         for (const end of ends) patch(end);
         return;
       }
@@ -358,11 +374,11 @@ export function compileProgram(tree: ProgramTree): {
           }
           const over = emit(arm, op.jump);
           for (const hit of hits) patch(hit);
-          statements(arm.body);
+          statements(arm.body, arm.line);
           ends.push(emit(arm, op.jump));
           patch(over);
         }
-        statements(each.otherwise ?? []);
+        statements(each.otherwise ?? [], each.arms.at(-1)?.line);
         for (const end of ends) patch(end);
         return;
       }
@@ -386,7 +402,7 @@ export function compileProgram(tree: ProgramTree): {
         else emit(each, op.constant, 0, 0, 1);
         emit(each, op.forBegin, 0, 0, slots);
         const test = emit(each, op.forTest, 0, 0, slots);
-        statements(each.body);
+        statements(each.body, each.line);
         // The header stands in the recording once for each pass.
         emit(each, op.line);
         emit(each, op.forNext, 0, 0, slots);
@@ -405,7 +421,7 @@ export function compileProgram(tree: ProgramTree): {
         emit(each, isGlobal ? op.setGlobal : op.setLocal, at, 1);
         const test = emit(each, op.eachTest, 0, 0, { list, at, isGlobal });
         emit(each, sets[found.where], found.slot, 0, each.name);
-        statements(each.body);
+        statements(each.body, each.line);
         emit(each, op.line);
         emit(each, op.jump, test);
         patch(test);
@@ -415,7 +431,7 @@ export function compileProgram(tree: ProgramTree): {
         const begin = emit(each, op.line);
         expression(each.condition);
         const leave = emit(each, op.jumpUnless, 0, 1, "The condition of WHILE");
-        statements(each.body);
+        statements(each.body, each.line);
         emit(each, op.jump, begin);
         patch(leave);
         return;
@@ -429,11 +445,11 @@ export function compileProgram(tree: ProgramTree): {
         return;
       }
       case "call":
-        emit(each, op.line);
+        beginLine(each);
         call(each, each.name, each.given, false);
         return;
       case "return":
-        emit(each, op.line);
+        beginLine(each);
         if (!scope.routine)
           problems.push({
             line: each.line,
@@ -452,7 +468,7 @@ export function compileProgram(tree: ProgramTree): {
         emit(each, op.giveBack, each.value ? 1 : 0);
         return;
       case "declare":
-        emit(each, op.line);
+        beginLine(each);
         knowType(each, each.type);
         for (const name of each.names) {
           for (const [from, to] of boundsOf(each.type)) {
@@ -466,7 +482,7 @@ export function compileProgram(tree: ProgramTree): {
         }
         return;
       case "constant": {
-        emit(each, op.line);
+        beginLine(each);
         expression(each.value);
         const slot = slotIn(scope, each.name);
         emit(each, scope === main ? op.setGlobal : op.setLocal, slot, 0, each.name);
@@ -475,29 +491,29 @@ export function compileProgram(tree: ProgramTree): {
         return;
       }
       case "openfile":
-        emit(each, op.line);
+        beginLine(each);
         expression(each.file);
         emit(each, op.openFile, 0, 0, each.use);
         return;
       case "readfile":
-        emit(each, op.line);
+        beginLine(each);
         expression(each.file);
         emit(each, op.readFile);
         store(each.target);
         return;
       case "writefile":
-        emit(each, op.line);
+        beginLine(each);
         expression(each.file);
         expression(each.value);
         emit(each, op.writeFile);
         return;
       case "closefile":
-        emit(each, op.line);
+        beginLine(each);
         expression(each.file);
         emit(each, op.closeFile);
         return;
       case "stop":
-        emit(each, op.line);
+        beginLine(each);
         emit(each, op.stop);
         return;
     }

@@ -52,6 +52,7 @@ export function parseProgram(
         const closed = now().kind === "word" ? closers[(now() as { word: Word }).word] : undefined;
         // What closes something further out ends this block; its own end is missed there.
         if (closed !== undefined && isOpen((now() as { word: Word }).word)) break;
+        if (closed !== undefined && closesAnother(until, closed)) break;
         if (closed !== undefined || isWord("else", "elseif", "otherwise"))
           fail("end without begin", `${now().text} has nothing to close here: no ${closed ?? "IF"} is open.`);
         const statement = readStatement();
@@ -76,7 +77,37 @@ export function parseProgram(
     open.pop();
     return body;
   };
+  /** A block that was closed by another one's word: that was said, and is not said again. */
+  let isClosed = false;
+  /** True if the word here, which closes nothing that is open, stands for the end of the innermost block: no end of it follows. */
+  const closesAnother = (ends: readonly Word[], closed: string): boolean => {
+    const own = ends.find((word) => closers[word] !== undefined);
+    const opener = own && closers[own];
+    if (open.length === 0 || opener === undefined) return false;
+    let depth = 0;
+    for (let by = 1; ahead(by).kind !== "end"; by++) {
+      const lexeme = ahead(by);
+      if (lexeme.kind !== "word") continue;
+      if (lexeme.word === opener.toLowerCase()) depth += 1;
+      else if (ends.includes(lexeme.word) && closers[lexeme.word] !== undefined) {
+        if (depth === 0) return false;
+        depth -= 1;
+      }
+    }
+    problems.push({
+      ...place(now()),
+      name: "other end",
+      says: `${now().text} closes a ${closed}, but what is open here is a ${opener}.`,
+    });
+    take();
+    isClosed = true;
+    return true;
+  };
   const needEnd = (words: Word[], spelling: string, begun: At, opener: string): void => {
+    if (isClosed) {
+      isClosed = false;
+      return;
+    }
     if (taken(...words)) return;
     problems.push({
       ...place(begun),

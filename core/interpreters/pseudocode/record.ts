@@ -17,7 +17,7 @@ export function recordedValue(value: Value | undefined): TraceValue {
   if (value === undefined) return { type: "?", text: unsetText };
   if (typeof value === "object" && isArray(value)) {
     const items = value.array.slice(0, mostItems).map((each) => ({ value: recordedValue(each) }));
-    const type = value.from === 1 ? "ARRAY" : `ARRAY[${value.from}:${value.from + value.array.length - 1}]`;
+    const type = value.from === 1 ? "list" : `list from ${value.from}`;
     return { type, id: value.id, shape: "list", items, length: value.array.length };
   }
   if (typeof value === "object" && isRecord(value)) {

@@ -190,6 +190,8 @@ export function runPseudocode(run: PseudocodeRun): PseudocodeResult {
     steps: recorder?.steps ?? [],
     ...(changed?.notChanged === undefined ? {} : { notChanged: changed.notChanged }),
     ...(changed?.filesAt ? { filesAt: changed.filesAt } : {}),
-    ...(cut === "steps" ? { cut: `The recording ends after ${own.steps} lines; the program went on.` } : {}),
+    ...(cut === "steps"
+      ? { cut: `The first ${recorder?.steps.length} steps; the program went on. The limit is ${own.steps} steps.` }
+      : {}),
   };
 }

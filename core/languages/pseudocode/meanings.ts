@@ -36,7 +36,7 @@ export const pseudocodeExplanations: readonly Explanation[] = [
   { pattern: /^text not closed/, kind: "text not closed", says: "A text in quotes is not closed on its line." },
   {
     pattern:
-      /^(?:no statement|more on the line|sign not known|sign of elsewhere|no target|word as name|name begins with a digit|comparisons in a chain)/,
+      /^(?:no statement|other end|more on the line|sign not known|sign of elsewhere|no target|word as name|name begins with a digit|comparisons in a chain)/,
     ...{ kind: "word misplaced", says: "The line is no statement of the language as it stands." },
     usually: "A word is misspelt, an arrow is missing, or a sign does not belong there.",
   },

@@ -90,7 +90,7 @@ function isTrue(value: Known): boolean | ReturnType<typeof unknown> {
 }
 
 /** Where the elements of an array begin, as its recorded type says; 1 where it says nothing. */
-const firstOf = (type: string): number => Number(/^ARRAY\[(-?\d+):/.exec(type)?.[1] ?? 1);
+const firstOf = (type: string): number => Number(/^list from (-?\d+)$/.exec(type)?.[1] ?? 1);
 
 function index(object: Known, places: readonly Known[]): Answer {
   let found: Known = object;
@@ -137,5 +137,5 @@ export const pseudocodeValues: ValueRules = {
     return /^\d+\.\d+$/.test(source) ? real(Number(source), "REAL") : unknown("This is not taken apart here.");
   },
   cuts: { and: { when: false }, or: { when: true } },
-  list: (items) => ({ kind: "many", type: "ARRAY", items }),
+  list: (items) => ({ kind: "many", type: "list", items }),
 };

@@ -9,11 +9,11 @@ export const pseudocode: Spoken = {
     ...{ full: { type: "BOOLEAN", text: "TRUE" }, late: { type: "BOOLEAN", text: "FALSE" } },
     ...{ boat: { type: "STRING", text: '"Tern"' }, quay: { type: "STRING", text: '"Stack"' } },
     loads: {
-      ...{ type: "ARRAY", shape: "list" },
+      ...{ type: "list", shape: "list" },
       items: [4, 9, -2].map((each) => ({ value: { type: "INTEGER", text: String(each) } })),
     },
     depths: {
-      ...{ type: "ARRAY[0:1]", shape: "list" },
+      ...{ type: "list from 0", shape: "list" },
       items: ["3.5", "-1.25"].map((text) => ({ value: { type: "REAL", text } })),
     },
   },
