@@ -89,9 +89,13 @@ for (let weeks = 0; weeks < 30 && (await before.isVisible()); weeks++) {
 }
 await page.getByRole("heading", { name: /of this class/ }).waitFor();
 await save("mistakes");
-await page.goto(`${base}/casebook`);
-await page.getByRole("link", { name: "Departures from Puffin Quay" }).click();
-await save("layers");
+await page.goto(`${base}/casebook?text=${encodeURIComponent("Fares for the young in pseudocode")}`);
+await page.getByRole("link", { name: "Fares for the young in pseudocode" }).click();
+await page.getByRole("link", { name: "Chart", exact: true }).click();
+await page.getByRole("link", { name: "Dry run on the chart" }).click();
+for (let times = 0; times < 3; times++) await page.getByRole("button", { name: "Next line" }).click();
+await page.getByRole("region", { name: "The flowchart" }).scrollIntoViewIfNeeded();
+await save("flowchart");
 await page.goto(`${base}/plans/new`);
 await page.getByLabel("The model of an assignment").selectOption({ label: "Deck loads · Kittiwake Crossing, group 2" });
 await page.getByRole("button", { name: "Plan them" }).click();

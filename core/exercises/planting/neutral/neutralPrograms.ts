@@ -15,16 +15,16 @@ const neutralPrograms: Readonly<Record<string, readonly Neutral[]>> = {
 
 /** What is typed in to check a program, by its title: normal values, and those at and beside each limit. */
 const inputsByTitle: Readonly<Record<string, readonly string[]>> = {
-  "Bill of a crossing": ["4 3", "0 7", "11 2", "6 6"],
+  "Bill of a crossing": ["4 3", "0 7", "11 2", "6 6", "3 12", "200 999", "-2 3"],
   "Crossing time": ["135", "60", "59", "0", "61"],
   "Room on the deck": ["12", "39", "40", "41", "0"],
   "Fare by age": ["3", "4", "14", "15", "64", "65", "30"],
   "Before the ramp closes": ["12", "5", "0", "10", "1"],
   "Loads of a day": [""],
-  "Crossings that were full": ["40", "41", "42", "22", "23"],
+  "Crossings that were full": ["40", "41", "42", "22", "23", "38", "39", "0"],
   "Tide by the hour": ["5", "0", "-3"],
   "Bills of a family": ["3 14 1 15 0 40 1", "0", "1 15 1", "2 14 0 3 1"],
-  "On the list of boats": ["23", "17", "11", "5"],
+  "On the list of boats": ["23", "17", "11", "5", "4", "3", "52", "0", "99999"],
   "Lanes of the deck": ["3 3", "4 2", "1 4", "5 5", "0 3"],
   "Waiting times in order": ["10", "14", "27", "28", "3"],
 };
