@@ -85,6 +85,13 @@ function changesOf(found: WholeCase, version: VersionHead): Hunk[] {
   return before && after ? findHunks(before.files[0]?.text ?? "", after.files[0]?.text ?? "") : [];
 }
 
+/** The program in another form: the one that is asked for, else the one of its course. */
+function formsView({ forms, way }: Language, text: string, asked: string | null | undefined) {
+  if (!forms) return null;
+  const chosen = asked ?? way?.split(" ")[0] ?? forms.all[0]?.id ?? "";
+  return { all: forms.all, chosen, ...forms.write(text, chosen) };
+}
+
 /** All that the case page shows, drawn from the case and its runs. */
 export async function caseView(
   services: Services,
@@ -181,14 +188,7 @@ export async function caseView(
       : wanted.leaf === "chart"
         ? await placedCharts(language, main?.text ?? "")
         : null,
-    forms:
-      language.forms && wanted.leaf === "chart"
-        ? {
-            all: language.forms.all,
-            chosen: wanted.form ?? "",
-            ...language.forms.write(main?.text ?? "", wanted.form ?? ""),
-          }
-        : null,
+    forms: language.forms && wanted.leaf === "chart" ? formsView(language, main?.text ?? "", wanted.form) : null,
     relaid: wanted.leaf === "structure" ? relaid(language, main?.text ?? "") : null,
     structure: structureView(language, main?.text ?? ""),
     prepared: preparedParts(language, main?.text ?? "").map(({ from, to, text }) => ({

@@ -10,6 +10,7 @@ import type { Route } from "./+types/coursePage.ts";
 import { courseActions } from "./actions/courseActions.ts";
 import { ChoicesForm } from "./ChoicesForm.tsx";
 import { TableStyleForm } from "./TableStyleForm.tsx";
+import { WaysForm } from "./WaysForm.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Course · Bent Nail" }];
 
@@ -135,6 +136,7 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
           </div>
         </Form>
         <ChoicesForm wording={spoken} said={said("choices")} />
+        <WaysForm ways={course.ways} said={said("way")} />
         <TableStyleForm styles={styles} said={said("table style")} used={said("use style")} />
         <AssignmentList assignments={assignments} said={said("begin assignment")} taken={said("take assignment")} />
       </div>

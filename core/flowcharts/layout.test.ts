@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
+import { pseudocodeCharts } from "../interpreters/pseudocode/charts.ts";
 import { parseProgram } from "../interpreters/pseudocode/parser.ts";
 import { programs } from "../interpreters/pseudocode/testPrograms.ts";
 import { boxOfLine } from "./chart.ts";
 import { chartInWords, draw, svgText } from "./drawing.ts";
 import { layOut, mostBoxes, type PlacedChart } from "./layout.ts";
-import { pseudocodeCharts } from "./pseudocodeCharts.ts";
 
 const chartOf = async (program: string): Promise<PlacedChart> => {
   const [main] = pseudocodeCharts(program);

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { chartsOf } from "../interpreters/pseudocode/charts.ts";
 import { usualMachineLimits } from "../interpreters/pseudocode/machine.ts";
 import { parseProgram } from "../interpreters/pseudocode/parser.ts";
 import { showExpression, showStatement } from "../interpreters/pseudocode/print.ts";
@@ -7,7 +8,6 @@ import { runPseudocode } from "../interpreters/pseudocode/run.ts";
 import { programs } from "../interpreters/pseudocode/testPrograms.ts";
 import { consoleText } from "../outcome/outcome.ts";
 import { isChartText, writeChartText } from "./chartText.ts";
-import { chartsOf } from "./pseudocodeCharts.ts";
 import { programOfChart } from "./structured.ts";
 
 const words = { statement: showStatement, expression: showExpression };

@@ -91,6 +91,18 @@ export type WarningContext = { language: Language; code: readonly Token[] };
 /** A rule that notices one kind; each language names its own (languages/language.ts). */
 export type OwnWarningRule = (context: WarningContext) => OwnWarning[];
 
+/**
+ * Ways in which a course can have a language: how it is written (`styles`), and what is checked before a program runs (`checks`). A
+ * way is written as a style's id and the ids of checks, with blanks between. `changes` says what is other in the language, `rules` in
+ * words what is other when a program runs.
+ */
+export type LanguageWays = {
+  styles: ReadonlyArray<{ id: string; name: string }>;
+  checks: ReadonlyArray<{ id: string; says: string }>;
+  changes: (way: string) => Partial<Pick<Language, "namesCheckedAt">>;
+  rules: (way: string) => string;
+};
+
 /** What the rest of the program asks about a language. Nothing outside a language's folder tests its id. */
 export type Language = MessageReading & {
   id: string;
@@ -117,6 +129,9 @@ export type Language = MessageReading & {
   writingOf?: (program: string) => Writing;
   /** Its programs as flowcharts, the main part first; none for a program that cannot be read. Absent where nothing is drawn. */
   charts?: (program: string) => Chart[];
+  /** Ways in which a course can have it, and the one that a program is in (core/languages/ways.ts). */
+  ways?: LanguageWays;
+  way?: string;
   /** Other forms in which its programs can be written, the program staying the same. */
   forms?: {
     all: ReadonlyArray<{ id: string; name: string }>;

@@ -10,6 +10,7 @@ import { python } from "./python/python.ts";
 import { remembered } from "./remembered.ts";
 import { sketch } from "./sketch/sketch.ts";
 import { steps } from "./steps/steps.ts";
+import { inWay, ofLanguageKey } from "./ways.ts";
 
 /** Every language that Bent Nail knows; a new one is one folder and one line here. */
 const all: readonly Language[] = [python, java, c, csharp, pascal, octave, basic, sketch, pseudocode, steps];
@@ -21,7 +22,9 @@ export const languages: readonly Language[] = all.map((language) => ({
   ...(language.syntax ? { syntax: remembered(language.syntax) } : {}),
 }));
 
-/** The language with the given id, or undefined. */
-export function findLanguage(id: string): Language | undefined {
-  return languages.find((language) => language.id === id);
+/** The language with the given id, or undefined; in a way of it where the key names one. */
+export function findLanguage(key: string): Language | undefined {
+  const { id, way } = ofLanguageKey(key);
+  const language = languages.find((each) => each.id === id);
+  return language && inWay(language, way);
 }

@@ -185,6 +185,8 @@ export type RunRequest = {
   limits: Limits;
   signal?: AbortSignal;
   hurried?: boolean;
+  /** The way of the language that the program is in, where it has more than one (core/languages/ways.ts). */
+  way?: string;
   /** Only of recordings, by toolchains that have `changes`. */
   change?: StepChange;
 };

@@ -55,6 +55,8 @@ const caseRow = z.object({
   endless_class: z.enum(["logic", "runtime"]),
   wording: z.string(),
   depth: z.enum(["short", "full"]),
+  /** The way in which its course has its language; "" where it has none. */
+  way: z.string(),
   /** The kinds of mistake that teachers added, and those that are suggested for the version that is worked on and by layer (null: nothing is kept). */
   kinds: jsonColumn(
     z.object({
@@ -69,7 +71,7 @@ export type CaseRow = z.infer<typeof caseRow>;
 
 /**
  * A case with everything that belongs to it. `versions` are all of them without their texts; `loaded` those that were
- * asked for, with their files. `endless_class`, `wording` and `depth` are its course's policies, `depth` the student's where that is another.
+ * asked for, with their files. `endless_class`, `wording`, `way` and `depth` are its course's policies, `depth` the student's where that is another.
  */
 export type WholeCase = CaseRow & {
   versions: VersionHead[];
@@ -84,7 +86,7 @@ const caseSelect = `select f.key, f.course, f.student, f.assignment, f.language,
     f.came_out, f.hand_table, f.user_actions, f.first_line, f.only_read, f.source, f.note, f.receipt, f.symptom, f.current_version, f.revision, f.created_at, f.judged_at,
     f.verified_at, f.deleted_at, s.label as student_label, c.name as course_name,
     coalesce(c.endless_class, 'logic') as endless_class, coalesce(c.wording, 'three') as wording,
-    coalesce(s.depth, c.depth, 'full') as depth,
+    coalesce(s.depth, c.depth, 'full') as depth, coalesce(c.ways ->> f.language, '') as way,
     jsonb_build_object(
       'own', (select coalesce(jsonb_agg(jsonb_build_object('id', 'own/' || o.key, 'name', o.name) order by lower(o.name)), '[]') from own_pattern o where o.deleted_at is null),
       'found', (select coalesce(jsonb_object_agg(n.version, n.patterns), '{}') from finding n where n.faulty_case = f.key)) as kinds,

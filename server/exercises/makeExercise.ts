@@ -5,6 +5,7 @@ import { type Replacement, replaceNames } from "../../core/exercises/names.ts";
 import type { MakeContext } from "../../core/exercises/taskKind.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import { findHunks, type Hunk, linesOfHunks } from "../../core/fixes/hunks.ts";
+import { languageKey } from "../../core/languages/ways.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { messageOf } from "../../core/verdict/words.ts";
 import { versionOf, type WholeCase, withAllFiles } from "../cases/caseStore.ts";
@@ -117,7 +118,7 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
     ),
   }));
   const content: ExerciseContent = {
-    language: found.language,
+    language: languageKey(found.language, found.way),
     fileName: rename(first?.files[0]?.name ?? language.mainName),
     intro: rename(order.intro),
     handTable: rename(found.hand_table),

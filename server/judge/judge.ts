@@ -4,6 +4,7 @@ import type { IntendedPiece } from "../../core/assignments/intended.ts";
 import { isPlain } from "../../core/cases/surroundings.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
+import { languageKey, rulesOfWay } from "../../core/languages/ways.ts";
 import type { Outcome, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { textStateOf } from "../../core/reading/reading.ts";
 import { decodeText } from "../../core/source/decode.ts";
@@ -63,8 +64,8 @@ export type JudgeRequest = ProgramRun & {
 export type Judged = Ran & { judgement: Judgement; trace: Trace | null };
 
 /** The language of a case or an exercise; every one was collected in a known one. */
-export function languageOf(found: { language: string }): Language {
-  const language = findLanguage(found.language);
+export function languageOf(found: { language: string; way?: string }): Language {
+  const language = findLanguage(languageKey(found.language, found.way ?? ""));
   if (!language) throw new Error(`unknown language ${found.language}`);
   return language;
 }
@@ -131,8 +132,9 @@ export type VersionJudgement = {
 };
 
 /** Where the recording of a version with a check is kept. */
-function keptTrace(services: Services, version: Version, check: ProgramCheck): KeptTrace {
-  return { traces: services.traces, key: `${version.key} ${check.key} ${check.edition} ${check.input}` };
+function keptTrace(services: Services, found: WholeCase, version: Version, check: ProgramCheck): KeptTrace {
+  const rules = rulesOfWay(languageOf(found));
+  return { traces: services.traces, key: `${version.key} ${check.key} ${check.edition} ${rules} ${check.input}` };
 }
 
 /** The recording of a version with a check's input, made or taken from those kept; null where there is none. */
@@ -143,7 +145,7 @@ export async function recordVersion(
   check: ProgramCheck,
 ): Promise<Trace | null> {
   const run = { language: languageOf(found), files: version.files, ...requestOfCheck(check) };
-  const recorded = await recordProgram(services.toolchains, run, keptTrace(services, version, check));
+  const recorded = await recordProgram(services.toolchains, run, keptTrace(services, found, version, check));
   return "trace" in recorded ? recorded.trace : null;
 }
 
@@ -241,7 +243,7 @@ export async function judgeVersion(
     if (known?.inCompany && !run?.found) await run?.keep(known);
     const kept = {
       run: run && { ...run, found: run.found ?? known },
-      trace: keptTrace(services, version, check),
+      trace: keptTrace(services, found, version, check),
       goOn: () => services.queue.add(goOn, [{ case: found.key, version: version.key, check: check.key }]),
     };
     const judged = await judgeProgram(

@@ -1,5 +1,6 @@
 import { type Surroundings, withSurroundings } from "../../core/cases/surroundings.ts";
 import type { Language } from "../../core/languages/language.ts";
+import { rulesOfWay } from "../../core/languages/ways.ts";
 import {
   type Limits,
   type Outcome,
@@ -87,7 +88,9 @@ export async function translatorFor(
   const toolchain = toolchains.find(language.id);
   const state = await toolchain?.available();
   if (!toolchain || !state) return { notRun: `${language.name} cannot be run here yet.` };
-  return state.ready ? { toolchain, version: state.version } : { notRun: state.reason };
+  if (!state.ready) return { notRun: state.reason };
+  const rules = rulesOfWay(language);
+  return { toolchain, version: rules === "" ? state.version : `${state.version}, ${rules}` };
 }
 
 function requestOf(run: ProgramRun) {
@@ -95,6 +98,7 @@ function requestOf(run: ProgramRun) {
     files: withSurroundings(run.files, run.surroundings ?? {}),
     input: run.input ?? "",
     limits: run.limits ?? usualLimits,
+    ...(run.language.way ? { way: run.language.way } : {}),
     ...(run.hurried ? { hurried: true } : {}),
   };
 }

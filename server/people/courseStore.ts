@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Database, Query } from "../database/database.ts";
-import { keyRow, oneRow } from "../database/rows.ts";
+import { jsonColumn, keyRow, oneRow } from "../database/rows.ts";
 import { newCode, newKey } from "../keys.ts";
 import { firstTeacher } from "./teacherStore.ts";
 
@@ -12,8 +12,10 @@ const courseRow = z.object({
   endless_class: z.enum(["logic", "runtime"]),
   wording: z.string(),
   depth: z.enum(["short", "full"]),
+  /** Ways of languages that have more than one, by language. */
+  ways: jsonColumn(z.record(z.string(), z.string())),
 });
-const courseColumns = "key, name, owner, language, endless_class, wording, depth";
+const courseColumns = "key, name, owner, language, endless_class, wording, depth, ways";
 const studentRow = z.object({
   key: z.string(),
   course: z.string(),
@@ -57,6 +59,18 @@ export async function setCoursePolicy(
 ): Promise<void> {
   await database.query("update course set endless_class = $2, wording = $3, depth = $4 where key = $1", [
     ...[key, policy.endlessClass, policy.wording, policy.depth],
+  ]);
+}
+
+/** Has a language in a way from now on; cases of the course are read and run so. */
+export async function setCourseWay(
+  { query }: { query: Query },
+  key: string,
+  language: string,
+  way: string,
+): Promise<void> {
+  await query("update course set ways = ways || jsonb_build_object($2::text, $3::text) where key = $1", [
+    ...[key, language, way],
   ]);
 }
 

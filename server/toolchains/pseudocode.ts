@@ -1,5 +1,6 @@
 import { usualMachineLimits } from "../../core/interpreters/pseudocode/machine.ts";
 import { type PseudocodeResult, type PseudocodeRun, translatorName } from "../../core/interpreters/pseudocode/run.ts";
+import { readWay } from "../../core/languages/pseudocode/way.ts";
 import { type Outcome, type RunRequest, unknownOutcome } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { createThread, type ThreadEnd } from "../interpreters/thread.ts";
@@ -10,6 +11,7 @@ const version = `${translatorName} 1`;
 /** The run that a request asks for. */
 function runOf(request: RunRequest, main?: Uint8Array, input?: string): PseudocodeRun {
   const [first, ...beside] = request.files;
+  const { equalsAssigns, namesBefore } = readWay(request.way ?? "");
   const { limits } = request;
   return {
     ...{
@@ -20,6 +22,7 @@ function runOf(request: RunRequest, main?: Uint8Array, input?: string): Pseudoco
       input: input ?? request.input,
       files: Object.fromEntries(beside.map(({ name, bytes }) => [name, decodeText(bytes).text])),
     },
+    rules: { equalsAssigns, namesBefore },
     // Steps bound nothing here but recordings: the thread is ended on time.
     limits: { ...usualMachineLimits, steps: Number.MAX_SAFE_INTEGER, outputCharacters: limits.outputBytes },
   };

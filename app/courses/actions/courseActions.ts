@@ -1,12 +1,13 @@
 import { redirect } from "react-router";
 import { z } from "zod";
+import { findLanguage } from "../../../core/languages/languages.ts";
 import { rowPolicies, tableStyleSchema } from "../../../core/trace/tableStyle.ts";
 import { courseChoices, courseTerms } from "../../../core/wording/choices.ts";
 import { findWording, wordings, writeWording } from "../../../core/wording/wordings.ts";
 import { insertAssignment } from "../../../server/assignments/assignmentStore.ts";
 import { takeAssignment } from "../../../server/classwork/exchange.ts";
 import { readUpload } from "../../../server/collect/readUpload.ts";
-import { addStudents, findCourse, setCoursePolicy } from "../../../server/people/courseStore.ts";
+import { addStudents, findCourse, setCoursePolicy, setCourseWay } from "../../../server/people/courseStore.ts";
 import { codeGuesses, labelOfCourse } from "../../../server/people/guesses.ts";
 import { keepTableStyle, listTableStyles } from "../../../server/people/tableStyleStore.ts";
 import type { Services } from "../../../server/services.ts";
@@ -71,6 +72,22 @@ const choices = courseAction("choices", choicesSchema, async ({ services, course
   await setCoursePolicy(services.database, course, { endlessClass: found.endless_class, wording, depth: found.depth });
   return done("Kept. Teacher and students see it; what is stored stays the same.");
 });
+
+/** In which way the course has a language that can be written and read in several. */
+const way = courseAction(
+  "way",
+  z.object({ language: field.text(40), style: field.text(40), checks: field.list() }),
+  async ({ services, course }, given) => {
+    const ways = findLanguage(given.language)?.ways;
+    const style = ways?.styles.find(({ id }) => id === given.style);
+    const checks = ways?.checks.filter(({ id }) => given.checks.includes(id)) ?? [];
+    if (!style || !(await findCourse(services.database, course)))
+      return refused("This way of the language is not known here. Nothing was changed.");
+    const written = [style.id, ...checks.map(({ id }) => id)].join(" ");
+    await setCourseWay(services.database, course, given.language, written);
+    return done("Kept. Programs of this course are read and run so from now on.");
+  },
+);
 
 /** How the course writes trace tables, kept by a name. */
 const tableStyle = courseAction(
@@ -164,6 +181,7 @@ const students = courseAction(
 export const courseActions = [
   policy,
   choices,
+  way,
   tableStyle,
   useTableStyle,
   letIn,

@@ -1,5 +1,5 @@
-import { pseudocodeCharts } from "../../flowcharts/pseudocodeCharts.ts";
 import { builtins } from "../../interpreters/pseudocode/builtins.ts";
+import { pseudocodeCharts } from "../../interpreters/pseudocode/charts.ts";
 import { spellings, typeSpellings, type Word } from "../../interpreters/pseudocode/words.ts";
 import { type Language, messageReading } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
@@ -10,6 +10,7 @@ import { ownInterpreter } from "./messages.ts";
 import { pseudocodeSyntax } from "./syntax.ts";
 import { assigningSigns, isWord as is, pseudocodeKeywords, pseudocodeTokens } from "./tokens.ts";
 import { pseudocodeValues } from "./values.ts";
+import { pseudocodeWays } from "./way.ts";
 import { pseudocodeWriting } from "./writing.ts";
 import { writtenAs, writtenForms } from "./written.ts";
 
@@ -92,6 +93,7 @@ export const pseudocode: Language = {
   writingOf: pseudocodeWriting,
   firstPosition,
   charts: pseudocodeCharts,
+  ways: pseudocodeWays,
   forms: { all: writtenForms, write: writtenAs },
   values: pseudocodeValues,
   keywords: pseudocodeKeywords,

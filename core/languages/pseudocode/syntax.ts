@@ -222,7 +222,12 @@ function values(reader: Reader, role: "argument" | "target"): SyntaxNode[] {
   return found;
 }
 
-/** A word that does something with what stands behind it, as a call. */
+/** Words that do something with what stands behind them. */
+const commands: ReadonlySet<Word> = new Set([
+  ...(["output", "input", "openfile", "readfile", "writefile", "closefile", "stop"] as const),
+]);
+
+/** Such a word with what stands behind it, as a call. */
 function readCommand(reader: Reader, start: number, command: Word): SyntaxNode {
   const callee = name(reader, "callee");
   let given: SyntaxNode[];
@@ -269,6 +274,7 @@ function readStatement(reader: Reader): SyntaxNode | null {
   const start = reader.at;
   if (takeIf(reader, ";")) return null;
   const found = next(reader);
+  if (found !== undefined && commands.has(found)) return readCommand(reader, start, found);
   switch (found) {
     case "if":
       return readIf(reader, start);
@@ -341,14 +347,6 @@ function readStatement(reader: Reader): SyntaxNode | null {
       const value = lineEnded(reader) ? null : withRole(readExpression(reader), "value");
       return nodeFrom(reader, start, { kind: "return", children: [value] });
     }
-    case "output":
-    case "input":
-    case "openfile":
-    case "readfile":
-    case "writefile":
-    case "closefile":
-    case "stop":
-      return readCommand(reader, start, found);
     case "begin":
     case "end":
       take(reader);

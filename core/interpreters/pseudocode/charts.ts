@@ -1,7 +1,7 @@
-import { parseProgram } from "../interpreters/pseudocode/parser.ts";
-import { showExpression, showStatement } from "../interpreters/pseudocode/print.ts";
-import type { Expression, ProgramTree, Routine, Statement } from "../interpreters/pseudocode/syntaxTree.ts";
-import type { Chart, ChartArrow, ChartBox } from "./chart.ts";
+import type { Chart, ChartArrow, ChartBox } from "../../flowcharts/chart.ts";
+import { parseProgram } from "./parser.ts";
+import { showExpression, showStatement } from "./print.ts";
+import type { Expression, ProgramTree, Routine, Statement } from "./syntaxTree.ts";
 
 /** The charts of a program's text; none where it cannot be read whole. */
 export function pseudocodeCharts(program: string): Chart[] {

@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { parseProgram } from "../interpreters/pseudocode/parser.ts";
-import { showExpression, showStatement } from "../interpreters/pseudocode/print.ts";
-import { programs } from "../interpreters/pseudocode/testPrograms.ts";
-import type { Chart } from "./chart.ts";
-import { chartsOf } from "./pseudocodeCharts.ts";
+import type { Chart } from "../../flowcharts/chart.ts";
+import { chartsOf } from "./charts.ts";
+import { parseProgram } from "./parser.ts";
+import { showExpression, showStatement } from "./print.ts";
+import { programs } from "./testPrograms.ts";
 
 const words = { statement: showStatement, expression: showExpression };
 const chartsIn = (program: string): Chart[] => chartsOf(parseProgram(program).tree, words);
