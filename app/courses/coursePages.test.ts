@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import { findFirstAssignment } from "../../server/assignments/assignmentStore.ts";
 import { addCourse, addStudents, findCourse, listStudents } from "../../server/people/courseStore.ts";
 import { openTestServices } from "../../server/testServices.ts";
-import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
+import { answered, asked, markupOf, provideServices, textOfPage } from "../askRoute.ts";
 import * as coursePage from "./coursePage.tsx";
 import * as courses from "./page.tsx";
 import * as studentPage from "./studentPage.tsx";
@@ -135,4 +135,22 @@ test.each([
   });
   expect(await act({ intent: "use style", name: "of nobody" })).toMatchObject({ status: 422 });
   expect((await coursePage.loader(asked({ courseKey }))).styles).toEqual(before.styles);
+});
+
+test("a course has pseudocode in a way of its own; a way that there is not changes nothing", async () => {
+  const markup = async () =>
+    markupOf(coursePage.default, await coursePage.loader(asked({ courseKey })), `/courses/${courseKey}`);
+  expect(await markup()).toContain("Pseudocode in this course");
+  expect(await act({ intent: "way", language: "pseudocode", style: "set", checks: "names" })).toMatchObject({
+    message: expect.stringContaining("read and run so from now on"),
+  });
+  expect((await findCourse(services.database, courseKey))?.ways).toEqual({ pseudocode: "set names" });
+  expect(await markup()).toMatch(/<option value="set" selected="">/);
+  for (const wrong of [
+    { language: "pseudocode", style: "runes" },
+    { language: "python", style: "set" },
+    { language: "klingon", style: "set" },
+  ])
+    expect(await act({ intent: "way", ...wrong })).toMatchObject({ message: expect.stringContaining("not known") });
+  expect((await findCourse(services.database, courseKey))?.ways).toEqual({ pseudocode: "set names" });
 });
