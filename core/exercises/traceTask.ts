@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { findLanguage } from "../languages/languages.ts";
 import { stepSchema } from "../trace/stepSchema.ts";
-import { buildTable } from "../trace/table.ts";
+import { buildTable, gone } from "../trace/table.ts";
 import { asRecorded, tableStyleSchema, type ValueStyle } from "../trace/tableStyle.ts";
 import type { ExerciseContent } from "./exercise.ts";
 import { promptsIn } from "./ownRun/promptsIn.ts";
@@ -85,7 +85,9 @@ export function rowsOfSteps(steps: TraceTask["steps"], program: string, style: V
   return buildTable({ steps }, { style }).rows.map((row, place) => {
     // What only asks for input is no cell of the table.
     const output = (withoutPrompt.get(place) ?? row.output).replace(/\r?\n$/, "");
-    return { line: row.line, cells: { ...row.cells, ...(output === "" ? {} : { output }) } };
+    // Nor is what a name holds no more: nobody writes that down on paper.
+    const cells = Object.fromEntries(Object.entries(row.cells).filter(([, text]) => text !== gone));
+    return { line: row.line, cells: { ...cells, ...(output === "" ? {} : { output }) } };
   });
 }
 

@@ -41,7 +41,7 @@ export function expressionsOn(language: Language, text: string, line: number): P
   if (!syntax || !values) return [];
   const starts = lineStarts(text);
   const code = placed(text, language.tokens(text)).filter((token) => token.kind !== "comment");
-  const signs = new Set(["=", ":="]);
+  const signs = new Set(["=", ":=", (language.writingOf?.(text) ?? language.writing)?.assign ?? "="]);
   const found: PlacedExpression[] = [];
   const add = (use: ExpressionUse, place: { from: number; to: number }, loop?: PlacedExpression["loop"]) => {
     const inside = text.slice(place.from, place.to);

@@ -46,9 +46,12 @@ export type TraceSteps = Pick<Trace, "steps" | "cut"> & Partial<Trace>;
 
 type Cell = { column: TableColumn; value: Value | null; text: string };
 
+/** What stands in a cell of a name that is no more. */
+export const gone = "(gone)";
+
 /** What stands in a cell: blank where there is no value yet. */
 const textOf = (value: Value | null, write: (value: Value) => string, isUnset: ValueWriter["isUnset"]): string => {
-  if (value === null) return "(gone)";
+  if (value === null) return gone;
   return isUnset(value) ? "" : write(value);
 };
 

@@ -12,7 +12,7 @@ export type Instruction =
   | { does: "take"; reads: boolean; names: readonly string[] }
   | { does: "print"; values: readonly string[]; fixed: readonly string[] }
   | { does: "decide"; condition: string; holds: number; fails: number }
-  | { does: "count"; loop: number; name: string; start: string; limit: string; step: 1 | -1 }
+  | { does: "count"; loop: number; name: string; start: string; limit: string; step: number }
   | { does: "each"; loop: number; name: string; source: Source }
   | { does: "next"; loop: number; holds: number; fails: number }
   | { does: "item"; loop: number }

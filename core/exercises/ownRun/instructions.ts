@@ -223,7 +223,7 @@ function goesRound(writer: Writer, node: SyntaxNode, number: number): void {
   for (const leave of around.leave) leave.to = list.length;
 }
 
-/** A loop with a start, a limit and a step of one. */
+/** A loop with a start, a limit and a step. */
 function counting(writer: Writer, node: SyntaxNode): void {
   const [start, limit] = [part(node, "start"), part(node, "limit")];
   const [name, value] = [start && part(start, "target"), start && part(start, "value")];
@@ -232,7 +232,13 @@ function counting(writer: Writer, node: SyntaxNode): void {
     return;
   }
   const number = writer.loops++;
-  const step = node.sign?.toLowerCase() === "downto" ? -1 : 1;
+  // A step of its own is a number as it stands there.
+  const own = part(node, "step");
+  const step = own ? Number(source(writer, own).replaceAll(" ", "")) : node.sign?.toLowerCase() === "downto" ? -1 : 1;
+  if (!Number.isInteger(step) || step === 0) {
+    lost(writer);
+    return;
+  }
   const bounds = { start: source(writer, value), limit: source(writer, limit) };
   writer.list.push({ does: "count", loop: number, name: name.sign ?? "", ...bounds, step });
   goesRound(writer, node, number);

@@ -71,7 +71,7 @@ export function simple(writer: Writer, node: SyntaxNode): void {
       return;
     }
     const [object, place, further] = target?.kind === "index" ? target.children : [];
-    if (object?.kind === "name" && place && !further && value && /^:?=$/.test(node.sign ?? "")) {
+    if (object?.kind === "name" && place && !further && value && !/^[^=:<]+=$/.test(node.sign ?? "")) {
       list.push({
         ...{ does: "element", name: object.sign ?? "", place: source(writer, place), value: source(writer, value) },
       });
