@@ -70,6 +70,21 @@ test("Pascal takes the kind from the declaration, several names of one call in t
   expect(read("  writeln(count);")).toEqual([]);
 });
 
+test("pseudocode takes the kind from the declaration or from what a name is compared with, several targets in their order", () => {
+  const forms = findLanguage("pseudocode")?.inputForms;
+  if (!forms) throw new Error("no pseudocode");
+  const program = 'DECLARE load : REAL\nDECLARE names : ARRAY[1:3] OF STRING\nIF card = "yes" THEN\nENDIF\n';
+  const read = (line: string) => readsOfLine(forms, line, program);
+  expect(read('INPUT "Load, cars? ", load, cars  // both')).toEqual([
+    { name: "load", kind: "decimal" },
+    { name: "cars", kind: "whole" },
+  ]);
+  expect(read("input names[place]")).toEqual([{ name: "names", kind: "text" }]);
+  expect(read("READ card")).toEqual([{ name: "card", kind: "text" }]);
+  expect(read("cars ← USERINPUT")).toEqual([{ name: "cars", kind: "whole" }]);
+  expect(read('OUTPUT "INPUT cars"')).toEqual([]);
+});
+
 test("a text that is made into a number later is a number", () => {
   for (const [id, line, program] of [
     ["python", "text = input()", "text = input()\nload = int(text)\n"],

@@ -5,6 +5,8 @@ import { type Language, messageReading } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
 import type { Token } from "../token.ts";
+import { pseudocodeCard } from "./card.ts";
+import { pseudocodeInput } from "./input.ts";
 import { pseudocodeExplanations } from "./meanings.ts";
 import { ownInterpreter } from "./messages.ts";
 import { pseudocodeSyntax } from "./syntax.ts";
@@ -87,6 +89,8 @@ export const pseudocode: Language = {
     strictness: "a course can have all names looked for before anything runs",
     usualDistance: "a block that is never closed is reported at its beginning",
   },
+  card: pseudocodeCard,
+  inputForms: pseudocodeInput,
   tokens: pseudocodeTokens,
   syntax: pseudocodeSyntax,
   writing: pseudocodeWriting(""),
