@@ -35,6 +35,14 @@ test("a chart in words is refused with its line, mended, taken in as a program, 
   await expect(drawn).toBeVisible();
   await expect(drawn.getByText("cars > 4", { exact: true })).toBeVisible();
   await expect(page.getByText("cars > 4 – yes: OUTPUT", { exact: false })).toBeAttached();
+  // The same engine runs in the browser; what takes too long is ended there.
+  const here = page.getByRole("region", { name: "Try it here" });
+  await here.getByLabel("Try it with this typed in").fill("9");
+  await here.getByRole("button", { name: "Run it here" }).click();
+  await expect(here.getByLabel("What came out")).toHaveText("Cars? 9\nThe deck is full\n");
+  await here.getByLabel("Try it with this typed in").fill("");
+  await here.getByRole("button", { name: "Run it here" }).click();
+  await expect(here.getByRole("status")).toHaveText("It asked for more than was typed in.");
   await page.getByLabel("The program written otherwise").selectOption("python");
   await expect(page.getByText("if cars > 4:")).toBeVisible();
   await page.getByLabel("The program written otherwise").selectOption("set");
@@ -52,6 +60,23 @@ test("a chart in words is refused with its line, mended, taken in as a program, 
   await noBarriers(page);
   await page.getByRole("radio", { name: "listing" }).check();
   await expect(page.getByLabel("The program in the dry run")).toBeVisible();
+});
+
+test("a program without an end is ended in the browser", async ({ page }) => {
+  await page.goto("/");
+  await page
+    .getByLabel("Program", { exact: true })
+    .fill("cars ← 1\nWHILE cars > 0 DO\n    cars ← cars + 1\nENDWHILE\n");
+  await page.getByLabel("What is the program for?").fill("Count the cars.");
+  await page.getByLabel("Should come out").fill("9\n");
+  await page.getByLabel("Came out instead").fill("nothing");
+  await page.getByRole("button", { name: "Take it in and run it" }).click();
+  await page.waitForURL(/\/cases\/\w+/);
+  await page.getByRole("link", { name: "Chart", exact: true }).click();
+  const here = page.getByRole("region", { name: "Try it here" });
+  await here.getByRole("button", { name: "Run it here" }).click();
+  await here.getByRole("button", { name: "Stop it" }).click();
+  await expect(here.getByRole("status")).toContainText("It was ended");
 });
 
 test("a routine has its own chart, which the dry run turns to; another value is put in on the way", async ({

@@ -1,5 +1,6 @@
 import { Link, useSearchParams } from "react-router";
 import { ChartView } from "../components/ChartView.tsx";
+import { TryHere } from "../tryHere/TryHere.tsx";
 import type { CaseView } from "./caseView.ts";
 
 /** What a chart is of, in words. */
@@ -68,6 +69,7 @@ export function ChartLeaf({ view }: { view: CaseView }) {
           </Link>
         </p>
       )}
+      {view.tryHere && <TryHere key={view.tryHere.program} {...view.tryHere} />}
       {drawn.charts.length > 0 && view.forms && <WrittenOtherwise forms={view.forms} />}
     </div>
   );

@@ -188,6 +188,7 @@ export async function caseView(
       : wanted.leaf === "chart"
         ? await placedCharts(language, main?.text ?? "")
         : null,
+    tryHere: language.runsInBrowser ? { program: main?.text ?? "", way: language.way ?? "" } : null,
     forms: language.forms && wanted.leaf === "chart" ? formsView(language, main?.text ?? "", wanted.form) : null,
     relaid: wanted.leaf === "structure" ? relaid(language, main?.text ?? "") : null,
     structure: structureView(language, main?.text ?? ""),

@@ -98,6 +98,7 @@ export const pseudocode: Language = {
   firstPosition,
   charts: pseudocodeCharts,
   ways: pseudocodeWays,
+  runsInBrowser: true,
   forms: { all: writtenForms, write: writtenAs },
   values: pseudocodeValues,
   keywords: pseudocodeKeywords,
