@@ -468,7 +468,8 @@ export function compileProgram(tree: ProgramTree): {
         emit(each, op.giveBack, each.value ? 1 : 0);
         return;
       case "declare":
-        beginLine(each);
+        // A declaration without a value has no step; that of an array or record makes one.
+        if (each.type.is === "array" || each.type.is === "record") beginLine(each);
         knowType(each, each.type);
         for (const name of each.names) {
           for (const [from, to] of boundsOf(each.type)) {
