@@ -193,6 +193,21 @@ test("no program is started but through the sandbox", () => {
   ]);
 });
 
+test("what students write is run nowhere outside of the sandbox but by our own interpreters, in a thread or worker", () => {
+  const files = ["core", "server", "app", "cli", "demo"]
+    .flatMap(filesUnder)
+    .filter((file) => !file.endsWith(".test.ts"));
+  const makesCode = /\beval\s*\(|new Function\s*\(/;
+  expect(files.filter((file) => makesCode.test(readFileSync(join(root, file), "utf8")))).toEqual([]);
+  expect(files.filter((file) => importsOf(file).some((path) => /^(?:node:)?vm$/.test(path)))).toEqual([]);
+  const running = files.filter(
+    (file) =>
+      !file.startsWith("core/interpreters/") &&
+      /\b(?:runPseudocode|runMachine)\s*\(/.test(readFileSync(join(root, file), "utf8")),
+  );
+  expect(running.sort()).toEqual(["app/tryHere/worker.ts", "server/interpreters/worker.ts"]);
+});
+
 test("nothing outside a language's folder asks which language it is", () => {
   const asking = ["core", "server", "app", "cli"]
     .flatMap(filesUnder)
