@@ -64,7 +64,7 @@ describe.each(languages)("%s", (id) => {
         }
         const [write, another] = step.writes.filter((each) => each.path.length === 1 && each.scope !== "object");
         // A whole variable, not a part of one.
-        const target = /(?:^|[\s*])(\w+)\s*:?=\s*$/.exec(text.slice(0, first.from))?.[1];
+        const target = /(?:^|[\s*])(\w+)\s*(?::?=|<-|←)\s*$/.exec(text.slice(0, first.from))?.[1];
         if (first.use !== "assigned" || !write?.value || another) continue;
         if (target?.toLowerCase() !== String(write.path[0]).toLowerCase()) continue;
         assigned += 1;
