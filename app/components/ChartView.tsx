@@ -20,12 +20,10 @@ export function ChartView({
   chart,
   title,
   standing = null,
-  scale = 1,
 }: {
   chart: PlacedChart;
   title: string;
   standing?: string | null;
-  scale?: number;
 }) {
   const groups = useMemo(() => draw(chart), [chart]);
   const words = useMemo(() => chartInWords(chart), [chart]);
@@ -40,8 +38,8 @@ export function ChartView({
     <>
       <svg
         viewBox={`0 0 ${chart.width} ${chart.height}`}
-        width={chart.width * scale}
-        height={chart.height * scale}
+        width={chart.width}
+        height={chart.height}
         className="flowchart mx-auto h-auto max-w-full"
         role="img"
         aria-labelledby={`${id}-title`}

@@ -1,11 +1,10 @@
 import type { PlacedBox, PlacedChart, Point } from "./layout.ts";
 
-/** A piece of a drawing: an element of SVG with its attributes. `box` is the box that it belongs to. */
+/** A piece of a drawing: an element of SVG with its attributes. */
 export type DrawnPart = {
-  tag: "path" | "text" | "tspan";
+  tag: "path" | "text";
   attributes: Readonly<Record<string, string | number>>;
   text?: string;
-  parts?: DrawnPart[];
 };
 /** What belongs together: a box with its text, or an arrow with its label. */
 export type DrawnGroup = { is: "box" | "arrow"; id: string; parts: DrawnPart[] };
@@ -95,9 +94,9 @@ export function draw(chart: PlacedChart): DrawnGroup[] {
 const escaped = (text: string): string =>
   text.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll(">", "&gt;").replaceAll('"', "&quot;");
 
-function written({ tag, attributes, text, parts = [] }: DrawnPart): string {
+function written({ tag, attributes, text }: DrawnPart): string {
   const all = Object.entries(attributes).map(([name, value]) => ` ${name}="${escaped(String(value))}"`);
-  return `<${tag}${all.join("")}>${text === undefined ? "" : escaped(text)}${parts.map(written).join("")}</${tag}>`;
+  return `<${tag}${all.join("")}>${text === undefined ? "" : escaped(text)}</${tag}>`;
 }
 
 /** What a chart says, for whoever cannot see it: each box with where its arrows lead. */

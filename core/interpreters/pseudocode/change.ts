@@ -6,9 +6,9 @@ import { createExpressionReader } from "./expressionReader.ts";
 import { lexemesOf } from "./lexer.ts";
 import type { Watcher } from "./machine.ts";
 import { element, fieldOf, isReference, ownerOf, readPlace, writePlace } from "./places.ts";
-import type { MachineState, Reference, Slots } from "./state.ts";
+import { linesOf, type MachineState, type Reference, type Slots } from "./state.ts";
 import { type Expression, folded } from "./syntaxTree.ts";
-import { add, compare, copied, isArray, needTruth, negate, Stop, subtract, type Value, worked } from "./values.ts";
+import { copied, isArray, needTruth, negate, Stop, type Value, worked } from "./values.ts";
 
 /** Why something could not be put in, in words; or how a recording is told of what was. */
 export type Changed = { why: string } | { tell: (watcher: Watcher) => void };
@@ -34,9 +34,6 @@ export function applyChange(program: CompiledProgram, state: MachineState, chang
 /** The files of a run as texts. */
 export const filesOf = (state: MachineState): Array<{ name: string; text: string }> =>
   Object.entries(state.files).map(([name, lines]) => ({ name, text: lines.join("\n") }));
-
-const linesOf = (text: string): string[] =>
-  text === "" ? [] : text.replace(/\r\n?/g, "\n").replace(/\n$/, "").split("\n");
 
 function readWhole(text: string, what: string, isTarget: boolean): Expression | string {
   const { lexemes, problems } = lexemesOf(text);
@@ -144,7 +141,7 @@ function workedOut(program: CompiledProgram, state: MachineState, given: Express
     case "unary":
       return given.sign === "-" ? negate(of(given.of)) : !needTruth(of(given.of), "NOT");
     case "binary":
-      return binary(given.sign, of(given.left), of(given.right));
+      return worked(given.sign, of(given.left), of(given.right));
     case "call": {
       const builtin = builtins.get(folded(given.name));
       if (!builtin || given.given.length < builtin.least || given.given.length > builtin.most)
@@ -154,16 +151,4 @@ function workedOut(program: CompiledProgram, state: MachineState, given: Express
     case "input":
       throw new Stop("no value", "Nothing is typed in while something is put in.");
   }
-}
-
-function binary(sign: string, left: Value, right: Value): Value {
-  if (sign === "+") return add(left, right);
-  if (sign === "-") return subtract(left, right);
-  if (sign === "and") return needTruth(left, "AND") && needTruth(right, "AND");
-  if (sign === "or") return needTruth(left, "OR") || needTruth(right, "OR");
-  if (sign === "=") return compare("=", left, right) === 0;
-  if (sign === "<") return compare("<", left, right) < 0;
-  if (sign === ">") return compare(">", left, right) > 0;
-  if (sign === "≤") return compare("≤", left, right) <= 0;
-  return worked(sign, left, right);
 }

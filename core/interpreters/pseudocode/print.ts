@@ -220,7 +220,7 @@ function plainReal(value: number): string {
 }
 
 /** A text in quotes that are not in it. */
-const quoted = (text: string): string =>
+export const quoted = (text: string): string =>
   text.includes('"') ? (text.includes("'") ? `“${text}”` : `'${text}'`) : `"${text}"`;
 
 /** One statement or expression as it is written in the usual style, for the boxes of a chart. */

@@ -58,5 +58,6 @@ export function newState(
     files: Object.fromEntries(Object.entries(files).map(([name, text]) => [name, linesOf(text)])),
   };
 }
-const linesOf = (text: string): string[] =>
+/** A text as lines, without their ends. */
+export const linesOf = (text: string): string[] =>
   text === "" ? [] : text.replace(/\r\n?/g, "\n").replace(/\n$/, "").split("\n");

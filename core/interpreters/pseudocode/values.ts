@@ -244,9 +244,25 @@ export function fitted(value: Value, type: string, name: string): Value {
   throw new Stop("wrong kind", `${name} is declared for ${wanted}, but the value is ${quoted(value)}.`);
 }
 
-/** An operation that has no instruction of its own, by its sign. */
+/** An operation by its sign, both sides being looked at. */
 export function worked(sign: string, left: Value, right: Value): Value {
   switch (sign) {
+    case "+":
+      return add(left, right);
+    case "-":
+      return subtract(left, right);
+    case "and":
+      return needTruth(left, "AND") && needTruth(right, "AND");
+    case "or":
+      return needTruth(left, "OR") || needTruth(right, "OR");
+    case "=":
+      return compare("=", left, right) === 0;
+    case "<":
+      return compare("<", left, right) < 0;
+    case ">":
+      return compare(">", left, right) > 0;
+    case "≤":
+      return compare("≤", left, right) <= 0;
     case "*":
       return multiply(left, right);
     case "/":

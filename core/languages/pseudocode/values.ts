@@ -12,12 +12,9 @@ import {
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
 import { builtins } from "../../interpreters/pseudocode/builtins.ts";
 import {
-  add,
-  compare,
   isReal,
   negate,
   Stop,
-  subtract,
   textOf,
   type Value,
   whole as wholeForm,
@@ -72,18 +69,8 @@ function recorded(value: Recorded): Answer {
   return notTakenApart(type);
 }
 
-function binary(sign: string, left: Known, right: Known): Answer {
-  const one = signOf(sign);
-  return asked([left, right], (a, b) => {
-    if (one === "+") return add(a, b);
-    if (one === "-") return subtract(a, b);
-    if (one === "=") return compare("=", a, b) === 0;
-    if (one === "<") return compare("<", a, b) < 0;
-    if (one === ">") return compare(">", a, b) > 0;
-    if (one === "≤") return compare("≤", a, b) <= 0;
-    return worked(one, a, b);
-  });
-}
+const binary = (sign: string, left: Known, right: Known): Answer =>
+  asked([left, right], (one, other) => worked(signOf(sign), one, other));
 
 function isTrue(value: Known): boolean | ReturnType<typeof unknown> {
   return value.kind === "truth" ? value.value : raises("A condition is TRUE or FALSE and nothing else.");

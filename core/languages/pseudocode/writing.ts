@@ -1,3 +1,4 @@
+import { quoted } from "../../interpreters/pseudocode/print.ts";
 import { takesByName } from "../takes.ts";
 import type { Token } from "../token.ts";
 import { libraryOf, type Writing } from "../writing.ts";
@@ -97,7 +98,3 @@ function lineBegin(tokens: readonly Token[], at: number): number {
   while (tokens[begin - 1]?.line === tokens[at]?.line && begin > 0) begin -= 1;
   return begin;
 }
-
-/** A text in quotes that are not in it. */
-const quoted = (text: string): string =>
-  text.includes('"') ? (text.includes("'") ? `“${text}”` : `'${text}'`) : `"${text}"`;
