@@ -40,6 +40,7 @@ export const messageKinds = {
   "format mismatch": "a format does not fit its value",
   "suspicious condition": "a condition or comparison that is probably not meant",
   "misleading layout": "the layout does not show what belongs together",
+  "mixed spellings": "one thing is written in two ways",
   "precision lost": "digits are cut off",
   outdated: "something outdated is used",
   encoding: "signs in an encoding that is not declared",

@@ -152,6 +152,8 @@ export function createExpressionReader({
 
   /** The bounds of an array, in brackets, and what it holds. */
   const arrayType = (after: string): TypeName => {
+    if (!isSign("[") || ahead().text === "]")
+      fail("bounds missing", `${after} its bounds are missing: the first and the last position, as in [1:5].`);
     needSign("[", after);
     const bounds: Array<readonly [Expression, Expression]> = [];
     do {

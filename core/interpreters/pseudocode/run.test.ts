@@ -164,6 +164,8 @@ const refused: Mistake[] = [
   ["ouput x", 1, "no statement", "a word misspelt"],
   ["2cars ← 4", 1, "name begins with a digit", "cannot begin with a digit"],
   ["x ← 5 @ 3", 1, "sign not known", "@ means nothing"],
+  ["DECLARE a : ARRAY OF INTEGER", 1, "bounds missing", "the first and the last position"],
+  ["DECLARE a : ARRAY[] OF INTEGER", 1, "bounds missing", "as in [1:5]"],
   ["IF 1 < 2 && 2 < 3 THEN\nENDIF", 1, "sign of elsewhere", "write AND here"],
   ["x ← 7 % 2", 1, "sign of elsewhere", "write MOD here"],
   ["x ← 7 ** 2", 1, "sign of elsewhere", "write ^ here"],

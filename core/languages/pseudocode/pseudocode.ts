@@ -9,6 +9,7 @@ import { pseudocodeCard } from "./card.ts";
 import { pseudocodeInput } from "./input.ts";
 import { pseudocodeExplanations } from "./meanings.ts";
 import { ownInterpreter } from "./messages.ts";
+import { mixedSpellings } from "./mixed.ts";
 import { pseudocodeSyntax } from "./syntax.ts";
 import { assigningSigns, isWord as is, pseudocodeKeywords, pseudocodeTokens } from "./tokens.ts";
 import { pseudocodeValues } from "./values.ts";
@@ -98,6 +99,7 @@ export const pseudocode: Language = {
   firstPosition,
   charts: pseudocodeCharts,
   ways: pseudocodeWays,
+  ownWarnings: [mixedSpellings],
   runsInBrowser: true,
   forms: { all: writtenForms, write: writtenAs },
   values: pseudocodeValues,

@@ -8,8 +8,10 @@ import { printProgram } from "../../interpreters/pseudocode/print.ts";
 import { pseudocodeStyles } from "../../interpreters/pseudocode/style.ts";
 import { programs } from "../../interpreters/pseudocode/testPrograms.ts";
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { mixedSpellings } from "./mixed.ts";
 import { pseudocode } from "./pseudocode.ts";
 import { pseudocodeSyntax } from "./syntax.ts";
+import { pseudocodeTokens } from "./tokens.ts";
 
 /** Every child lies within its parent, in the order of the text. */
 function holds(node: SyntaxNode, text: string): void {
@@ -91,6 +93,16 @@ ENDCASE
     expect(decision?.children.map((node) => node.role)).toEqual(["condition", "body", "otherwise"]);
     expect(cases?.children.map((node) => node.kind)).toEqual(["name", "case", "case", "case"]);
   });
+});
+
+test("spellings of two styles in one program are named once, where the second one stands", () => {
+  const noticed = (program: string) =>
+    mixedSpellings({ language: pseudocode, code: pseudocodeTokens(program) }).map(({ line, says }) => [line, says]);
+  expect(noticed("fare ← 3\nbags := 2\nPRINT fare\nOUTPUT bags\n")).toEqual([
+    [2, "Here a value is given with :=, in line 1 with ←."],
+    [4, "Here something is printed with OUTPUT, in line 3 with PRINT."],
+  ]);
+  expect(noticed('fare ← 3\noutput fare\nOUTPUT "a := b"\n')).toEqual([]);
 });
 
 describe("edits are written as the program is", () => {
