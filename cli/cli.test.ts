@@ -336,7 +336,7 @@ test("a check may change the files beside the program", async () => {
 
 test("read takes apart what tools say that do not run here, in a batch as well", async () => {
   const { out } = await bentNail(
-    ["read", "--language", "basic", "--json"],
+    ["read", "--language", "basic-forms", "--json"],
     "Module1.vb(4,9): error BC30451: 'totl' is not declared.\nModule1.vb(6,9): error BC30451: 'totl' is not declared.\n",
   );
   const read = JSON.parse(out);
@@ -349,7 +349,7 @@ test("read takes apart what tools say that do not run here, in a batch as well",
   });
   expect(read.messages.map((message: { group: string }) => message.group)).toEqual(["primary", "follows"]);
   expect(read.messages[0]).toMatchObject({ kind: "unknown name", words: [{ text: "totl", role: "name" }] });
-  const lines = ["python", "java", "c", "csharp", "pascal", "octave", "basic", "sketch", "pseudocode"].map((language) =>
+  const lines = ["python", "java", "c", "csharp", "pascal", "octave", "basic-macro", "basic-forms", "sketch", "pseudocode"].map((language) =>
     JSON.stringify({ id: language, language, output: "it does not work" }),
   );
   const batch = (await bentNail(["read", "--batch", "-"], lines.join("\n"))).out.trim().split("\n");

@@ -169,6 +169,8 @@ export type Language = MessageReading & {
   indentationErrors?: ReadonlySet<string>;
   /** The mode by which the editor tells its words apart (app/components/editorModes.ts); none: plain text. */
   editorMode?: string;
+  /** Of a language that no new case is in: the ids of those that it has become, one of which a person says of each case. */
+  askedAs?: readonly string[];
   /** False for what no translator runs: steps in words. Cases in it serve for trace tasks on paper. */
   runs?: false;
   /** The names given a value on a line, and the names that it uses, in order; for leads and for judging loops. */

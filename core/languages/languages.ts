@@ -1,4 +1,6 @@
-import { basic } from "./basic/basic.ts";
+import { formerBasic } from "./basic/basic.ts";
+import { basicForms } from "./basicForms/basicForms.ts";
+import { basicMacro } from "./basicMacro/basicMacro.ts";
 import { c } from "./c/c.ts";
 import { csharp } from "./csharp/csharp.ts";
 import { java } from "./java/java.ts";
@@ -13,18 +15,27 @@ import { steps } from "./steps/steps.ts";
 import { inWay, ofLanguageKey } from "./ways.ts";
 
 /** Every language that Bent Nail knows; a new one is one folder and one line here. */
-const all: readonly Language[] = [python, java, c, csharp, pascal, octave, basic, sketch, pseudocode, steps];
+const all: readonly Language[] = [
+  ...[python, java, c, csharp, pascal, octave],
+  ...[basicMacro, basicForms, sketch, pseudocode, steps],
+];
 
-/** The same, whose readings of the last few texts are kept. */
-export const languages: readonly Language[] = all.map((language) => ({
+/** A language whose readings of the last few texts are kept. */
+const withMemory = (language: Language): Language => ({
   ...language,
   tokens: remembered(language.tokens),
   ...(language.syntax ? { syntax: remembered(language.syntax) } : {}),
-}));
+});
+
+/** The same, whose readings are kept. */
+export const languages: readonly Language[] = all.map(withMemory);
+
+/** What older cases are in and no new one can be: each says which languages it has become. */
+const former: readonly Language[] = [formerBasic].map(withMemory);
 
 /** The language with the given id, or undefined; in a way of it where the key names one. */
 export function findLanguage(key: string): Language | undefined {
   const { id, way } = ofLanguageKey(key);
-  const language = languages.find((each) => each.id === id);
+  const language = [...languages, ...former].find((each) => each.id === id);
   return language && inWay(language, way);
 }

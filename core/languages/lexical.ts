@@ -34,6 +34,7 @@ export function createTokenizer(rules: LexicalRules): (text: string) => Token[] 
     let line = 1;
     let lineStart = 0;
     let end = 0;
+    let isCarried = false;
 
     const match = (pattern: RegExp): string | null => {
       pattern.lastIndex = at;
@@ -46,13 +47,17 @@ export function createTokenizer(rules: LexicalRules): (text: string) => Token[] 
           ? 1
           : 0;
     const push = (kind: Token["kind"], length: number) => {
-      tokens.push({ kind, text: text.slice(at, at + length), line, offset: at - lineStart, endLine: line });
+      const carried = isCarried ? { carried: true as const } : {};
+      isCarried = false;
+      tokens.push({ kind, text: text.slice(at, at + length), line, offset: at - lineStart, endLine: line, ...carried });
       at += length;
       end = at;
     };
     /** Adds a token that may go over several lines, up to `until`. */
     const pushLong = (kind: Token["kind"], until: number, open: boolean) => {
       const token: Token = { kind, text: text.slice(at, until), line, offset: at - lineStart, endLine: line };
+      if (isCarried) token.carried = true;
+      isCarried = false;
       while (at < until) {
         const size = lineEndAt(at);
         at += size || 1;
@@ -79,6 +84,7 @@ export function createTokenizer(rules: LexicalRules): (text: string) => Token[] 
       }
       if (carried) {
         at += carried.length;
+        isCarried = true;
         continue;
       }
       const character = text[at] ?? "";

@@ -6,7 +6,9 @@ import { routines, rows } from "./referenceCard.ts";
 const cards = languages.flatMap(({ id, card }) => (card ? [{ id, card }] : []));
 
 test("every language that beginners write here has a card; sketches have that of their language", () => {
-  expect(cards.map(({ id }) => id).sort()).toEqual("c csharp java octave pascal pseudocode python sketch".split(" "));
+  expect(cards.map(({ id }) => id).sort()).toEqual(
+    "basic-macro c csharp java octave pascal pseudocode python sketch".split(" "),
+  );
 });
 
 test.each(cards)("$id: every row says something, and leads to a kind of mistake that is known", ({ card }) => {

@@ -7,4 +7,6 @@ export type Token = {
   offset: number;
   endLine: number;
   open?: boolean;
+  /** True for the first one behind a sign that carries its statement on from the line above. */
+  carried?: true;
 };

@@ -95,6 +95,24 @@ export const foundSchema = z.object({
 });
 export type Found = z.infer<typeof foundSchema>;
 
+/**
+ * A cell of a sheet that a run has left: where it stands (`B2`), what it shows, its formula and number format where it has one. `before`
+ * is what it showed before the run, there where the run changed it ("" where it was empty).
+ */
+export const cellSchema = z.object({
+  at: z.string(),
+  kind: z.enum(["number", "text", "error", "empty"]),
+  shown: z.string(),
+  formula: z.string().optional(),
+  format: z.string().optional(),
+  before: z.string().optional(),
+});
+export type Cell = z.infer<typeof cellSchema>;
+
+/** A sheet of the workbook that a run acted on, row by row; `cut`: there is more than is told. */
+export const sheetSchema = z.object({ name: z.string(), cut: z.boolean(), cells: z.array(cellSchema) });
+export type Sheet = z.infer<typeof sheetSchema>;
+
 /** What a check, a run or a trace of a program gave. `started` is null where nothing was run (check only). */
 export const outcomeSchema = z.object({
   started: z.boolean().nullable(),
@@ -105,6 +123,8 @@ export const outcomeSchema = z.object({
   console: z.array(consolePieceSchema),
   /** Files that the run left behind; every run starts without them. */
   effects: z.array(effectSchema).default([]),
+  /** What the sheets hold when the run is over, whether it came to its end or not; absent where there is no workbook. */
+  sheets: z.array(sheetSchema).optional(),
   /** Where a debugger found the program when it was killed by a signal: found by us, not told by the tool. */
   found: foundSchema.optional(),
   /** Names of what an earlier run leaves, where what came out elsewhere fits only with it there; none: looked for in vain. */

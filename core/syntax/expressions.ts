@@ -90,7 +90,7 @@ export function lineEnded(reader: Reader): boolean {
   if (!reader.rules.byLine || reader.depth > 0) return false;
   const before = reader.tokens[reader.at - 1];
   const next = peek(reader);
-  return before !== undefined && next !== undefined && next.line > before.endLine;
+  return before !== undefined && next !== undefined && next.line > before.endLine && !next.carried;
 }
 
 /** Values between brackets, the opening one taken already; takes the closing one if it is there. */

@@ -33,10 +33,11 @@ export type Overview = {
 
 /** Draws the overview of an assignment from what judging has kept; nothing is run. */
 export async function overviewOf(services: Services, assignment: Assignment): Promise<Overview> {
-  const [rows, checks, toJudge] = await Promise.all([
+  // Asked first: where nothing was left to be judged, the rows are complete. The other way round the last program might end between the two.
+  const toJudge = await countToJudge(services, assignment.key);
+  const [rows, checks] = await Promise.all([
     listOverview(services.database, assignment.key),
     listCheckHeads(services.database, assignment.key),
-    countToJudge(services, assignment.key),
   ]);
   const editions = new Map(checks.map((check) => [check.key, check.edition]));
   const newest = new Map<string, OverviewRow[]>();

@@ -1,4 +1,4 @@
-import type { ProgramFiles } from "../../core/outcome/outcome.ts";
+import type { Limits, ProgramFiles } from "../../core/outcome/outcome.ts";
 import type { Commands } from "../sandbox/warmWorker.ts";
 
 /**
@@ -8,7 +8,9 @@ export type Plan = Partial<Commands> & {
   files: ProgramFiles;
   build: Commands["build"];
   run: Commands["run"];
-  limits?: { boundAddresses?: boolean; overheadBytes?: number; processes?: number };
+  limits?: { boundAddresses?: boolean; overheadBytes?: number } & Partial<
+    Pick<Limits, "processes" | "cpuSeconds" | "wallSeconds">
+  >;
   /**
    * The text of a refusal or warning that was found before the commands, as the translator would print it, and whether
    * it refuses.

@@ -1,5 +1,6 @@
 import type { Language } from "../../core/languages/language.ts";
 import {
+  type ConsolePiece,
   consoleText,
   type Diagnostic,
   type Found,
@@ -50,6 +51,8 @@ export type CommandTranslator = {
   ) => Promise<Found | null>;
   /** Takes note of a program that was built. */
   keepBuilt?: (request: RunRequest, program: Buffer, said: string) => void;
+  /** Takes what the runner itself told out of the console, and gives it with the rest. */
+  takeTold?: (console: readonly ConsolePiece[]) => { console: ConsolePiece[] } & Partial<Outcome>;
   /** True if the console's error text says that memory ran out. */
   outOfMemory?: (errors: string) => boolean;
   close?: () => Promise<void>;
@@ -227,7 +230,8 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     if (mode === "check")
       return { ...shared, started: null, finished: true, stoppedBy: "none", diagnostics: warnings, console: [] };
     const { answer, block } = done as { answer: JobAnswer; block: CommandBlock };
-    const console = block.console.map((piece) =>
+    const { console: printed, ...told } = translator.takeTold?.(block.console) ?? { console: block.console };
+    const console = printed.map((piece) =>
       piece.kind === "err" ? { ...piece, text: withOwnNames(piece.text, plan.renamed) } : piece,
     );
     const errors = consoleText(console, ["err"]);
@@ -256,7 +260,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
             : "fault"
           : "none");
     return {
-      ...shared,
+      ...{ ...shared, ...told },
       started: !refusedAtStart,
       finished: stoppedBy === "none",
       stoppedBy,

@@ -16,8 +16,8 @@ afterAll(() => toolchains.close());
 
 const folder = join(productFolder, "runners/conformance");
 
-/** What a program says of its own rows: behind "#>", "//>" or "%>" of a line, row after row between " ; ". */
-const truth = /(?:#|\/\/|%)>\s*(.*)$/;
+/** What a program says of its own rows: behind "#>", "//>", "%>" or "'>" of a line, row after row between " ; ". */
+const truth = /(?:#|\/\/|%|')>\s*(.*)$/;
 
 /** Text as it stands in a truth: line ends, tabs and a blank at the end are seen. */
 const seen = (text: string) =>

@@ -6,6 +6,7 @@ import { withClassNames } from "../../core/trace/methodClasses.ts";
 import { createDesk, type Desk, NotTaken, StoppedByHand } from "../sandbox/desk.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { SandboxBroken } from "../sandbox/warmWorker.ts";
+import { createBasicMacroToolchain } from "./basicMacro.ts";
 import { createCToolchain } from "./c.ts";
 import { changeWords } from "./changeWords.ts";
 import { createCSharpToolchain } from "./csharp.ts";
@@ -31,6 +32,7 @@ const makers: readonly ((workbench: () => Pool) => Toolchain)[] = [
   createCSharpToolchain,
   createPascalToolchain,
   createOctaveToolchain,
+  createBasicMacroToolchain,
   createPseudocodeToolchain,
 ];
 

@@ -1,11 +1,8 @@
 import { dotnetExplanations } from "../csharp/meanings.ts";
 import type { Explanation } from "../explanation.ts";
 
-/**
- * Messages of typed Basic (by code) and of macro windows (by number), as their documentation tells them; no such tool
- * runs here.
- */
-export const basicExplanations: readonly Explanation[] = [
+/** Messages of typed Basic (by code), as their documentation tells them. */
+export const typedBasicExplanations: readonly Explanation[] = [
   {
     pattern: /BC30451: '(\w+)'/,
     kind: "unknown name",
@@ -61,6 +58,11 @@ export const basicExplanations: readonly Explanation[] = [
   { pattern: /BC42024: .*'(\w+)'/, kind: "unused", words: ["name"], says: "“$1” is declared and never used." },
   { pattern: /BC42105|BC42353/, kind: "return missing", says: "The function may end without giving a result." },
   { pattern: /BC30420|BC30737/, kind: "entry point missing", says: "There is no Sub Main to start in." },
+  ...dotnetExplanations,
+];
+
+/** Messages of the windows of macros (by number), as their documentation tells them. */
+export const macroExplanations: readonly Explanation[] = [
   {
     pattern: /Compile error: (?:Sub or [Ff]unction not defined)/,
     kind: "unknown name",
@@ -159,5 +161,4 @@ export const basicExplanations: readonly Explanation[] = [
     kind: "stack exhausted",
     says: "A routine went on calling itself until there was no room left.",
   },
-  ...dotnetExplanations,
 ];

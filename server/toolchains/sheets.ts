@@ -1,0 +1,35 @@
+import { z } from "zod";
+import { type ConsolePiece, type Outcome, sheetSchema } from "../../core/outcome/outcome.ts";
+
+/** Begins what the runner tells at the end of the errors (runners/macro/bent_nail_macro.py). */
+const record = "\u001e";
+
+/**
+ * Takes what the runner told of the sheets out of the errors of a console. What is not a list of sheets, since the program had a hand in
+ * it or since it broke off, is left out.
+ */
+export function takeSheets(console: readonly ConsolePiece[]): { console: ConsolePiece[] } & Pick<Outcome, "sheets"> {
+  let told: string | null = null;
+  const left = console.flatMap((piece): ConsolePiece[] => {
+    if (piece.kind !== "err") return [piece];
+    if (told !== null) {
+      told += piece.text;
+      return [];
+    }
+    const at = piece.text.lastIndexOf(record);
+    if (at < 0) return [piece];
+    told = piece.text.slice(at + 1);
+    return at === 0 ? [] : [{ ...piece, text: piece.text.slice(0, at) }];
+  });
+  if (told === null) return { console: left };
+  const sheets = z.array(sheetSchema).safeParse(asJson(told));
+  return { console: left, ...(sheets.success ? { sheets: sheets.data } : {}) };
+}
+
+function asJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
