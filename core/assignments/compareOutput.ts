@@ -1,3 +1,4 @@
+import { piecesAsked } from "../outcome/cells.ts";
 import type { ConsolePiece } from "../outcome/outcome.ts";
 import { consoleText } from "../outcome/outcome.ts";
 import { type Comparison, likeness, linesFor, sameLine } from "./comparison.ts";
@@ -211,15 +212,16 @@ function partingOf(printed: readonly Item[], wanted: readonly Item[], comparison
  * Compares what a run printed on standard output with what is intended (rule of the job: compared is standard output
  * with prompts; an intended text that holds the typed values where they were echoed matches too). Where prompts do not
  * count, it passes if any choice of leaving aside what stands before a read gives the intended output: a program
- * without prompts keeps its result lines.
+ * without prompts keeps its result lines. Of cells of a workbook those count that the intended text names.
  */
 export function compareOutput(
-  pieces: readonly ConsolePiece[],
+  console: readonly ConsolePiece[],
   intended: Intended,
   comparison: Comparison = {},
 ): OutputComparison {
   const wantedText = typeof intended === "string" ? intended : textWithPrompts(intended);
   const wanted = plainItems(wantedText, comparison);
+  const pieces = piecesAsked(console, wantedText);
   const written = consoleText(pieces, ["out"]);
   const plain = partingOf(plainItems(written, comparison), wanted, comparison);
   if (!plain) return { same: true, promptsIgnored: false };

@@ -28,6 +28,8 @@ export const consolePieceSchema = z.object({
   text: z.string(),
   line: z.number().int().positive().optional(),
   step: z.number().int().nonnegative().optional(),
+  /** Of the piece that tells what cells hold (core/outcome/cells.ts): the cells that the run did not change, with what they show. */
+  cells: z.array(z.tuple([z.string(), z.string()])).optional(),
 });
 export type ConsolePiece = z.infer<typeof consolePieceSchema>;
 

@@ -600,8 +600,10 @@ def closed(lines):
         if not words:
             continue
         first = words[0]
-        if first == "end" and len(words) > 1 or first in ("next", "wend", "loop", "endif"):
-            if open_words:
+        end = " ".join(words[:2]) if first == "end" and len(words) > 1 else first
+        if end.startswith("end ") or end in ("next", "wend", "loop", "endif"):
+            # One that closes something else stays as wrong as it is.
+            if open_words and open_words[-1].lower() == ("end if" if end == "endif" else end):
                 open_words.pop()
         elif first == "if" and words[-1] == "then":
             open_words.append("End If")

@@ -7,7 +7,7 @@ What the office keeps lies below /tmp/build, where nothing of a program's is loo
 import os
 import sys
 
-HOME = "/tmp/build/office"
+HOME = "/tmp/build/office%d" % os.getpid()
 PROGRAM = "/usr/lib/libreoffice/program"
 HERE = os.path.dirname(os.path.abspath(__file__))
 

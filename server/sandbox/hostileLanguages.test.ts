@@ -29,7 +29,7 @@ const printed = (outcome: Outcome) => consoleText(outcome.console, ["out"]);
 
 /** Programs that go on until they are stopped, or until they have filled what they may fill. */
 const endless =
-  /bomb|flood|wait_for_ever|stop_itself|ignore_signals|hang_at_exit|hold_everything|close_streams|thread_that_stays|late_child|become_another|leave_child/;
+  /bomb|flood|dialogs|ask_for_ever|million|wait_for_ever|stop_itself|ignore_signals|hang_at_exit|hold_everything|close_streams|thread_that_stays|late_child|become_another|leave_child/;
 
 /** What is typed into those that look at their input. */
 const typed = "one\ntwo\nsix\nten\n";
@@ -115,6 +115,19 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
     ignore_signals: stopped("time"),
     close_streams: (outcome) => expect(printed(outcome)).toBe("before\n"),
     look_for_leftovers: prints("found 0 others 0\n"),
+  },
+  "basic-macro": {
+    dialogs_for_ever: stopped("output", "time"),
+    flood_output: stopped("output", "time"),
+    ask_for_ever: (outcome) => expect([outcome.stoppedBy, outcome.inputRanOut]).toEqual(["time", true]),
+    million_cells: (outcome) => expect(printed(outcome)).toMatch(/^begins\n/),
+    fill_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
+    endless_recursion: (outcome) => expect(printed(outcome)).toBe("begins\n"),
+    shell: prints("still here\n"),
+    other_documents: (outcome) => expect(printed(outcome)).toMatch(/left\n$/),
+    our_own_names: (outcome) => expect(outcome.started).toBe(true),
+    close_the_office: (outcome) => expect(printed(outcome)).toMatch(/^before\n/),
+    look_for_leftovers: prints("found 0\n"),
   },
   java: {
     signal_the_first: prints("still here 1\n"),

@@ -51,9 +51,11 @@ const command = (order: Readonly<Record<string, unknown>>): readonly string[] =>
   ...["-s", "-S", "/runner/macro/start.py", JSON.stringify(order)],
 ];
 
-/** Office and start take time beside the program's own. */
+const memory = { boundAddresses: false, overheadBytes: 384 * 1024 * 1024 };
+
+/** The office's start takes time beside the program's own. */
 const limitsOf = ({ limits }: RunRequest) => ({
-  ...{ boundAddresses: false, overheadBytes: 384 * 1024 * 1024 },
+  ...memory,
   ...{ cpuSeconds: limits.cpuSeconds + startSeconds, wallSeconds: limits.wallSeconds + 2 * startSeconds },
 });
 
@@ -63,7 +65,7 @@ const runAs = "marked.txt";
 /** Many macros in one office, each in a fresh workbook. */
 const planTries = (request: RunRequest, variants: readonly Variant[], until: number) =>
   planHosted(request, variants, {
-    ...{ until, startSeconds: 0, alone, limits: limitsOf(request), environment: plainEnvironment },
+    ...{ until, startSeconds: 0, alone, limits: memory, environment: plainEnvironment },
     translate: async ({ files }) => {
       const said = refusedBefore(files);
       const main = files[0] ?? { name: "", bytes: new Uint8Array() };

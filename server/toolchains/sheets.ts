@@ -1,11 +1,12 @@
 import { z } from "zod";
+import { pieceOfCells } from "../../core/outcome/cells.ts";
 import { type ConsolePiece, type Outcome, sheetSchema } from "../../core/outcome/outcome.ts";
 
 /** Begins what the runner tells at the end of the errors (runners/macro/bent_nail_macro.py). */
 const record = "\u001e";
 
 /**
- * Takes what the runner told of the sheets out of the errors of a console. What is not a list of sheets, since the program had a hand in
+ * Takes what the runner told of the sheets out of the errors of a console; the changed cells become part of the result. What is not a list of sheets, since the program had a hand in
  * it or since it broke off, is left out.
  */
 export function takeSheets(console: readonly ConsolePiece[]): { console: ConsolePiece[] } & Pick<Outcome, "sheets"> {
@@ -23,7 +24,9 @@ export function takeSheets(console: readonly ConsolePiece[]): { console: Console
   });
   if (told === null) return { console: left };
   const sheets = z.array(sheetSchema).safeParse(asJson(told));
-  return { console: left, ...(sheets.success ? { sheets: sheets.data } : {}) };
+  if (!sheets.success) return { console: left };
+  const cells = pieceOfCells(sheets.data);
+  return { console: cells ? [...left, cells] : left, sheets: sheets.data };
 }
 
 function asJson(text: string): unknown {

@@ -107,7 +107,7 @@ export const officeExplanations: readonly Explanation[] = [
     says: "The office refused what the macro asked of it.",
   },
   {
-    pattern: /BASIC runtime error: .*(?:Stack overflow|stack space)/i,
+    pattern: /BASIC runtime error: .*(?:Not enough stack memory|stack overflow)/i,
     kind: "stack exhausted",
     says: "A routine went on calling itself until there was no room left.",
   },

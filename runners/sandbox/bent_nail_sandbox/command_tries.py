@@ -137,6 +137,7 @@ def try_each(commands, request, block, channel):
                 if host.hear(starting) is None:
                     return
                 start_block(scratch)
+                folder.elsewhere = found_elsewhere()  # what a host makes for itself, before anything was run in it
             run = host.run
             run.printed, run.stopped = 0, "none"
             if not run.keyboard.retype(typed):

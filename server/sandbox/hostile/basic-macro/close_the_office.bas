@@ -1,0 +1,6 @@
+Sub Main
+  MsgBox "before"
+  StarDesktop.terminate()
+  ThisComponent.close(True)
+  MsgBox "after"
+End Sub

@@ -1,0 +1,5 @@
+Sub Main
+  Do
+    MsgBox "Sail?"
+  Loop
+End Sub
