@@ -349,9 +349,18 @@ test("read takes apart what tools say that do not run here, in a batch as well",
   });
   expect(read.messages.map((message: { group: string }) => message.group)).toEqual(["primary", "follows"]);
   expect(read.messages[0]).toMatchObject({ kind: "unknown name", words: [{ text: "totl", role: "name" }] });
-  const lines = ["python", "java", "c", "csharp", "pascal", "octave", "basic-macro", "basic-forms", "sketch", "pseudocode"].map((language) =>
-    JSON.stringify({ id: language, language, output: "it does not work" }),
-  );
+  const lines = [
+    "python",
+    "java",
+    "c",
+    "csharp",
+    "pascal",
+    "octave",
+    "basic-macro",
+    "basic-forms",
+    "sketch",
+    "pseudocode",
+  ].map((language) => JSON.stringify({ id: language, language, output: "it does not work" }));
   const batch = (await bentNail(["read", "--batch", "-"], lines.join("\n"))).out.trim().split("\n");
   expect(batch.map((line) => [JSON.parse(line).id, JSON.parse(line).recognised])).toEqual(
     lines.map((line) => [JSON.parse(line).language, false]),

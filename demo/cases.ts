@@ -10,6 +10,8 @@ export type DemoCase = {
   intent: string;
   student?: string;
   program: string;
+  /** Files beside the program, by name. */
+  files?: Readonly<Record<string, string>>;
   input: string;
   expected: string;
   symptom?: "never ends" | "nothing appears";
@@ -259,3 +261,9 @@ export const demoCases: readonly DemoCase[] = [
     mended: [],
   },
 ];
+
+/** The files of a case with a text in the place of its program. */
+export function filesOf(demo: DemoCase, program: string): Array<{ name: string; bytes: Uint8Array }> {
+  const all = Object.entries({ [demo.name]: program, ...demo.files });
+  return all.map(([name, text]) => ({ name, bytes: Buffer.from(text, "utf8") }));
+}

@@ -25,7 +25,7 @@ import { setForStudents } from "../server/sheets/setSheet.ts";
 import { addSheet, findEdition, findSheet, placeExercise } from "../server/sheets/sheetStore.ts";
 import { beginSitting, saveAnswer } from "../server/sittings/sittingStore.ts";
 import { loadAssignments } from "./assignments/load.ts";
-import { type DemoCase, demoCases } from "./cases.ts";
+import { type DemoCase, demoCases, filesOf } from "./cases.ts";
 import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
 import { loadMistakesSheet } from "./mistakesSheet.ts";
@@ -53,7 +53,7 @@ async function loadCase(
   student: string | null,
   collectedAt?: string,
 ): Promise<string> {
-  const files = [{ name: demo.name, bytes: Buffer.from(demo.program, "utf8") }];
+  const files = filesOf(demo, demo.program);
   const language = demo.language ?? "python";
   const { outcome } = await runProgram(services.toolchains, {
     ...{ language: languageOf({ language }), files, input: demo.input },

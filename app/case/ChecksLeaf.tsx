@@ -4,6 +4,7 @@ import type { Reply } from "../actions.ts";
 import { FilesBeside } from "../checks/FilesBeside.tsx";
 import { Console } from "../components/Console.tsx";
 import { useClassWords } from "../components/marks.tsx";
+import { SheetTable } from "../components/SheetTable.tsx";
 import type { CaseView } from "./caseView.ts";
 import { FurtherPart } from "./FurtherPart.tsx";
 import { Revision } from "./Revision.tsx";
@@ -78,6 +79,9 @@ function CheckCard({ check, number }: { check: CheckView; number: number }) {
           label={`Console of ${check.handedIn ? "the run as handed in" : `check ${number}, ${check.name || check.kind}`}`}
         />
       )}
+      {check.sheets.map((sheet) => (
+        <SheetTable key={sheet.name} sheet={sheet} />
+      ))}
       {check.found && <FoundPlace found={check.found} />}
       {check.effects.length > 0 && <Effects effects={check.effects} />}
       {Object.keys(check.surroundings).length > 0 && (

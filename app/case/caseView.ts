@@ -1,6 +1,7 @@
 import type { Decision, LinePlace } from "../../core/cases/case.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import { placedCharts } from "../../core/flowcharts/placedCharts.ts";
+import { askedOf } from "../../core/languages/asked.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { probeWords } from "../../core/narrowing/probes.ts";
@@ -163,7 +164,9 @@ export async function caseView(
     students: students.map(({ key, label }) => ({ key, label })),
     assignment: found.assignment,
     assignments: offered(assignments, found.assignment).map(({ key, title }) => ({ key, title })),
-    languages: languages.map(({ id, name }) => ({ id, name })),
+    languages: [...languages, ...(language.askedAs ? [language] : [])].map(({ id, name }) => ({ id, name })),
+    /** The languages of which a person says one, where the case's own has become several; the likeliest by its text is marked. */
+    askedAs: askedOf(language, main?.text ?? ""),
     studentLabel: found.student_label,
     courseName: found.course_name,
     intent: found.intent,

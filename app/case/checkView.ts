@@ -51,6 +51,7 @@ export function checkView(result: CheckResult, former: readonly FormerCheck[], t
     console: result.outcome ? shortConsole(result.outcome.console) : null,
     inputRanOut: result.outcome?.inputRanOut ?? false,
     found: result.outcome?.found ?? null,
+    sheets: result.outcome?.sheets ?? [],
     effects: (result.outcome?.effects ?? []).map((effect) => ({ ...effect, text: effect.text.slice(0, 2000) })),
   };
 }

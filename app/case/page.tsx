@@ -36,6 +36,7 @@ import { useSearch } from "./useSearch.ts";
 import { VerdictStrip } from "./VerdictStrip.tsx";
 import { VersionsLeaf } from "./VersionsLeaf.tsx";
 import { WalkStrip } from "./WalkStrip.tsx";
+import { WhichLanguage } from "./WhichLanguage.tsx";
 import { alikeAddress, walkAddress, walkHome } from "./walkAddress.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -202,6 +203,7 @@ function OneCase({ view }: { view: CaseView }) {
             </button>
           </away.Form>
         )}
+        <WhichLanguage view={view} />
         {view.newer && (
           <p className="mb-3 border border-rule-strong bg-slip px-3 py-2">
             A newer version was handed in; it stands under Versions.

@@ -101,3 +101,23 @@ test("whatever the text, nothing throws and every line is one of the program", (
     }),
   );
 });
+
+test("a macro: a name that nothing gives a value is a new empty variable, and what is spelt alike is named", () => {
+  const macro = (...lines: string[]) =>
+    `Sub Main\n${lines.join("\n")}\nEnd Sub\nFunction Twice(n)\n  Twice = n * 2\nEnd Function\n`;
+  const language = findLanguage("basic-macro");
+  const found = language && ownWarnings(language, macro("Dim total", "total = 4", 'MsgBox "Total: " & totl'));
+  expect(found).toMatchObject([{ line: 4, kind: "not set", usually: "“total” may be meant." }]);
+  expect(noticed("basic-macro", macro("x = fare + 1", "y = fare"))).toEqual(["2 not set"]);
+  for (const fine of [
+    'sheet = ThisComponent.Sheets.getByIndex(0)\nsheet.getCellRangeByName("A1").Value = 3\nMsgBox sheet.Name',
+    "For Each row In Array(1, 2)\nMsgBox row\nNext row",
+    "For i = 1 To 3\nMsgBox Twice(i)\nNext i",
+    "Dim loads(3) As Integer\nMsgBox loads(0) & UBound(loads())",
+    "n% = 4\nMsgBox n",
+    "On Error GoTo Wrong\nWrong:\nMsgBox Err",
+    "Const most = 4\nMsgBox most & PI & True",
+  ])
+    expect(noticed("basic-macro", macro(fine)), fine).toEqual([]);
+  expect(noticed("basic-macro", `Option Explicit\n${macro("x = fare + 1")}`)).toEqual([]);
+});

@@ -4,6 +4,7 @@ import { limitsSchema } from "../../core/outcome/outcome.ts";
 import { buildTable } from "../../core/trace/table.ts";
 import { judgeProgram } from "../../server/judge/judge.ts";
 import { createToolchains, type Toolchains } from "../../server/toolchains/toolchains.ts";
+import { filesOf } from "../cases.ts";
 import { languageCases } from "./languages.ts";
 
 let toolchains: Toolchains;
@@ -51,6 +52,10 @@ const shown: Record<string, Shown> = {
   "passengers.m": { class: "runtime", line: 3, column: ["i", ["1", "2", "3"]] },
   "child_fare.m": { class: "logic", line: null, lead: 3, column: ["fare", ["12"]] },
   "half_fares.m": { class: "syntax", line: 2, kind: "form" },
+  "deck_metres.bas": { class: "syntax", line: 9, kind: "form", lead: 7 },
+  "raise_fares.bas": { class: "runtime", line: 7, error: "BASIC runtime error", column: ["D1", ['"New fare"']] },
+  "count_cars.bas": { class: "logic", line: null, lead: 9, column: ["CountCars.total", ["4", "10", "13"]] },
+  "half_fares.bas": { class: "syntax", line: 6, kind: "meaning", error: "Compile error" },
   "boarding.pseudo": { class: "syntax", line: 4, kind: "form", error: "ENDIF missing" },
   "boats.pseudo": { class: "runtime", line: 6, error: "position outside", lead: 5, column: ["place", ["0"]] },
   "young_fare.pseudo": { class: "logic", line: null, lead: 3, column: ["fare", ["12"]] },
@@ -63,7 +68,7 @@ const limits = limitsSchema.parse({});
 
 describe.each(languageCases.map((demo) => [demo.name, demo] as const))("%s", (name, demo) => {
   const language = findLanguage(demo.language ?? "python");
-  const request = (text: string) => ({ files: [{ name, bytes: Buffer.from(text, "utf8") }], input: demo.input });
+  const request = (text: string) => ({ files: filesOf(demo, text), input: demo.input });
 
   test("class, line and leads by a real run", async () => {
     if (!language) throw new Error("unknown language");

@@ -1,4 +1,5 @@
 import type { DemoCase } from "../cases.ts";
+import { basicMacroCases } from "./basicMacro.ts";
 import { cCases } from "./c.ts";
 import { csharpCases } from "./csharp.ts";
 import { javaCases } from "./java.ts";
@@ -13,5 +14,6 @@ export const languageCases: readonly DemoCase[] = [
   ...csharpCases,
   ...pascalCases,
   ...octaveCases,
+  ...basicMacroCases,
   ...pseudocodeCases,
 ];

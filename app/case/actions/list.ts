@@ -18,6 +18,7 @@ import { addPart, dropPart, tryParts } from "./partPlan.ts";
 import { putAway, takeBack } from "./putAway.ts";
 import { sayAdvice } from "./sayAdvice.ts";
 import { sayFields } from "./sayFields.ts";
+import { sayLanguage } from "./sayLanguage.ts";
 import { sayPattern } from "./sayPattern.ts";
 import { look, search, stopSearching, takeFix } from "./search.ts";
 import { switchOn } from "./switchOn.ts";
@@ -29,7 +30,7 @@ export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
   ...[accept, undo, decide, markLines, mend, goBack, intention, describeFault, sayFields, sayPattern, sayAdvice],
   ...[look, search, stopSearching, takeFix, keepAnother, changeFix, tryFurther, stopTrying],
   ...[keepCheck, dropCheck, verify],
-  ...[describe, writtenFor, note, worked, warning, anotherOutput, otherwise],
+  ...[describe, sayLanguage, writtenFor, note, worked, warning, anotherOutput, otherwise],
   ...[tryProbes, dropTry, addPart, dropPart, tryParts],
   ...[switchOn, putAway, takeBack, handTable],
 ];

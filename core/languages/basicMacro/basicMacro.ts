@@ -1,3 +1,4 @@
+import { newEmpty } from "../../warnings/newEmpty.ts";
 import { assignedNames, basicBlocks, blockLinesBy, isWord, loopConditionOf, usedNames } from "../basic/lines.ts";
 import { macroBasic } from "../basic/messages.ts";
 import { basicWords, inAnyCase } from "../basic/words.ts";
@@ -70,6 +71,7 @@ export const basicMacro: Language = {
   chanceWords: new Set(inAnyCase("Rnd Now Date Time Timer GetSystemTicks".split(" "))),
   unseenWords: new Set(inAnyCase(["InputBox", "Rnd", "Now"])),
   quietFunctions,
+  ownWarnings: [newEmpty],
   numberRanges: {},
   ownWords: new Set([...macroKeywords, ...inAnyCase([...macroKeywords, ...basicWords, ...officeWords])]),
   signs: [

@@ -1,6 +1,6 @@
 /** Names of the office's open interface and of its Basic that macros use, beside those of any Basic. */
 export const officeWords: readonly string[] = (
-  "ThisComponent StarDesktop BasicLibraries GlobalScope createUnoService createUnoStruct createUnoListener getDefaultContext Sheets CurrentController ActiveSheet CurrentSelection " +
+  "PI ThisComponent StarDesktop BasicLibraries GlobalScope createUnoService createUnoStruct createUnoListener getDefaultContext Sheets CurrentController ActiveSheet CurrentSelection " +
   "getByIndex getByName getCount hasByName insertNewByName removeByName getCellByPosition getCellRangeByName getCellRangeByPosition getDataArray setDataArray getString setString " +
   "getValue setValue getFormula setFormula getElementNames createCursor gotoEndOfUsedArea getRangeAddress getCellAddress clearContents calculateAll Name Value String Formula Type Count " +
   "CellBackColor CharColor CharWeight CharHeight NumberFormat HoriJustify IsVisible Rows Columns RangeAddress CellAddress EndRow EndColumn StartRow StartColumn Column Row DataArray " +
