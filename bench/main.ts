@@ -7,6 +7,7 @@ import { benchCollect } from "./collect.ts";
 import { benchDryRun } from "./dryRun.ts";
 import { benchExercises } from "./exercises.ts";
 import { benchLanguages } from "./languages.ts";
+import { benchMacros } from "./macros.ts";
 import type { Measure } from "./measure.ts";
 import { benchMending } from "./mending.ts";
 import { benchPages } from "./pages.ts";
@@ -25,6 +26,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   languages: benchLanguages,
   recorder: benchRecorder,
   pseudocode: benchPseudocode,
+  macros: benchMacros,
   pages: benchPages,
   casebook: benchCasebook,
   dryRun: benchDryRun,

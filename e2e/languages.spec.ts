@@ -24,7 +24,15 @@ async function collect(page: Page, given: Given): Promise<void> {
 
 test("the page of languages says what runs, in which version, by which means", async ({ page }) => {
   await page.goto("/languages");
-  for (const words of [/^CPython 3/, /^Java 17/, /^gcc \d/, /^Mono \d/, /^Free Pascal \d/, /^Octave \d/])
+  for (const words of [
+    /^CPython 3/,
+    /^Java 17/,
+    /^gcc \d/,
+    /^Mono \d/,
+    /^Free Pascal \d/,
+    /^Octave \d/,
+    /^LibreOffice \d/,
+  ])
     await expect(page.getByRole("cell", { name: words }).first()).toBeVisible();
   await noBarriers(page);
 });
@@ -81,6 +89,14 @@ const walks = [
     wrong: "← 0 TO",
     right: "← 1 TO",
     faulty: 3,
+  },
+  {
+    language: "Basic macro",
+    program:
+      'Sub Main\n  Dim stops As Integer, halt As Integer, minutes As Integer\n  stops = CInt(InputBox("Stops?"))\n  minutes = 35\n  For halt = 0 To stops\n    minutes = minutes + 5\n  Next halt\n  MsgBox "Minutes: " & minutes\nEnd Sub\n',
+    wrong: "halt = 0",
+    right: "halt = 1",
+    faulty: 5,
   },
 ];
 

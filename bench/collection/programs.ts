@@ -1,3 +1,4 @@
+import { basicMacroPrograms } from "./basicMacro.ts";
 import { cPrograms } from "./c.ts";
 import { csharpPrograms } from "./csharp.ts";
 import { javaPrograms } from "./java.ts";
@@ -17,5 +18,6 @@ export const rightPrograms: readonly RightProgram[] = [
     pascalPrograms,
     octavePrograms,
     pseudocodePrograms,
+    basicMacroPrograms,
   ].flat(),
 ];

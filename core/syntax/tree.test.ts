@@ -25,7 +25,7 @@ function holds(node: SyntaxNode, text: string): void {
   }
 }
 
-describe.each(["python", "java", "c", "csharp", "pascal", "octave", "pseudocode"])("%s", (id) => {
+describe.each(["python", "java", "c", "csharp", "pascal", "octave", "pseudocode", "basic-macro"])("%s", (id) => {
   const programs = rightPrograms.filter((program) => program.language === id);
 
   test("right programs are read whole: no piece is left over", () => {

@@ -270,7 +270,11 @@ class Links(unohelper.Base, XInvocation2):
         return False
 
     def invoke(self, name, given, places, values):
-        return (getattr(self, name.lower())(*given), (), ())
+        try:
+            return (getattr(self, name.lower())(*given), (), ())
+        except BaseException:
+            os.write(2, traceback.format_exc().encode("utf-8", "replace"))
+            raise
 
     # Of recordings.
     def enter(self, file, line, name, *parameters):
@@ -481,7 +485,8 @@ class Host(unohelper.Base, XJob):
         called = "Program%d" % book.libraries
         program = libraries.createLibrary(called)
         libraries.loadLibrary(called)
-        for at, (name, text) in enumerate(texts):
+        # The others first: a name is looked for in the modules that there are.
+        for at, (name, text) in reversed(list(enumerate(texts))):
             lower = text.lower()
             own = OWN % book.libraries if at == 0 else ""
             own += SHOW if boxes and "msgbox" in lower else ""

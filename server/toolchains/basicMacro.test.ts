@@ -123,12 +123,12 @@ test("boxes are the console; what is asked for is typed in; a second module is t
   const outcome = await run(
     main(
       '  cars = CInt(InputBox("Cars?"))',
-      '  Print "Deck"; Load(cars)',
+      '  Print "Deck"; Weigh(cars)',
       '  answer = MsgBox("Sail?", 4)',
       "  MsgBox answer",
     ),
     "4\n",
-    { "loads.bas": "Function Load(n)\n  Load = n * 2\nEnd Function\n" },
+    { "loads.bas": "Function Weigh(n)\n  Weigh = n * 2\nEnd Function\n" },
   );
   const seen = outcome.console.map(({ kind, text }) => (kind === "in" ? `<${text}>` : text)).join("");
   expect(seen).toBe("Cars? <4\n>Deck 8\nSail?\n6\n");

@@ -103,7 +103,8 @@ function stops(id: string): boolean {
   return id === "python" || id === "java" || id === "csharp" || id === "octave";
 }
 
-/** C prints characters and truths as the whole numbers that they are. */
+/** C prints characters and truths as the whole numbers that they are; a macro does not tell whole numbers from others. */
 function asKind(id: string, told: Told): Told {
+  if (id === "basic-macro" && told.kind === "whole") return { ...told, kind: "real" };
   return id === "c" && (told.kind === "letter" || told.kind === "truth") ? { ...told, kind: "whole" } : told;
 }

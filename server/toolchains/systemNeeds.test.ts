@@ -29,5 +29,5 @@ test("a path with signs that stand for others is found, one that fits nothing is
   expect(isThere("/no-such-folder/*")).toBe(false);
   expect(isThere("/usr/bin/env/*")).toBe(false);
   expect(shownFolders()).toContain("/etc/mono");
-  expect(copiedRunners()).toEqual(["native", "octave", "octave_many"]);
+  expect(copiedRunners()).toEqual(["macro", "native", "octave", "octave_many"]);
 });

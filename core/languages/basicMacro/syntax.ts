@@ -76,7 +76,7 @@ function name(reader: Reader, role: "definition" | "callee" | "target"): SyntaxN
 /** Statements up to a word that closes a block. */
 function readBody(reader: Reader): SyntaxNode {
   const start = reader.at;
-  const from = endOf(reader, 0);
+  const from = endOf(reader, reader.tokens.at(-1)?.to ?? 0);
   const children: SyntaxNode[] = [];
   while (peek(reader) && !closes(reader)) {
     const before = reader.at;

@@ -72,6 +72,8 @@ const comparisons: Readonly<Record<string, "==" | "!=" | "<" | "<=" | ">" | ">="
 };
 
 function compared(left: Known, right: Known): number | null {
+  // An empty value is not even equal to another one (tried).
+  if (left.kind === "nothing" && right.kind === "nothing") return null;
   if (left.kind === "text" && right.kind === "text") return order(left.value, right.value);
   const [one, other] = [numberOf(left), numberOf(right)];
   if (one === null || other === null) return null;
@@ -117,9 +119,11 @@ function binary(written: string, left: Known, right: Known): Answer {
   const comparison = comparisons[sign];
   if (comparison) {
     const found = compared(left, right);
-    return found === null ? unknown("A text and a number are compared here.") : boolean(holds(comparison, found));
+    return found === null
+      ? unknown("What comparing these gives is not worked out here.")
+      : boolean(holds(comparison, found));
   }
-  if (sign === "&" || (sign === "+" && (left.kind === "text" || right.kind === "text"))) {
+  if (sign === "&" || (sign === "+" && left.kind === "text" && right.kind === "text")) {
     const [one, other] = [textOf(left), textOf(right)];
     return one === null || other === null ? notTakenApart(left.type) : string(one + other);
   }
@@ -138,6 +142,7 @@ function unary(written: string, operand: Known): Answer {
   if (value === null) return unknown("What a text counts as here is not worked out.");
   if (sign === "not") return operand.kind === "truth" ? boolean(!operand.value) : integer(~rounded(value));
   if (sign === "+") return operand;
+  if (operand.kind === "nothing") return unknown("What a minus makes of an empty value is not worked out.");
   return typeof value === "bigint" ? integer(-value) : number(-value);
 }
 

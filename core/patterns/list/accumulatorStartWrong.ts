@@ -90,5 +90,14 @@ NEXT
 OUTPUT total
 `,
     ),
+    inMain(
+      "basic-macro",
+      `total = «0¦1»
+For Each load In Array(12, 7)
+  total = total + load
+Next load
+MsgBox total
+`,
+    ),
   ],
 };

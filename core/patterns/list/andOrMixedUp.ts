@@ -81,5 +81,15 @@ ELSE
 ENDIF
 `,
     ),
+    inMain(
+      "basic-macro",
+      `age = 70
+If age < 14 «Or¦And» age > 65 Then
+  MsgBox "cheaper"
+Else
+  MsgBox "full fare"
+End If
+`,
+    ),
   ],
 };

@@ -77,5 +77,16 @@ ELSE
 ENDIF
 `,
     ),
+    inMain(
+      "basic-macro",
+      `tide = 4
+wind = 9
+If tide > 3 Or «(¦»wind < 4 And tide < 2«)¦» Then
+  MsgBox "sail"
+Else
+  MsgBox "wait"
+End If
+`,
+    ),
   ],
 };

@@ -89,6 +89,17 @@ ENDFUNCTION
 OUTPUT fare(30, 2«¦, 1»)
 `,
     ),
+    example(
+      "basic-macro",
+      `Sub Main
+  MsgBox Minutes(480«, 510¦»)
+End Sub
+
+Function Minutes(leaves, arrives)
+  Minutes = arrives - leaves
+End Function
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "call").flatMap(({ node }) => {

@@ -42,5 +42,11 @@ Console.WriteLine(tide.Substring(«0¦level», 2));
 OUTPUT SQRT(«ABS(height)¦height»)
 `,
     ),
+    inMain(
+      "basic-macro",
+      `area = «9¦-9»
+MsgBox Sqr(area)
+`,
+    ),
   ],
 };

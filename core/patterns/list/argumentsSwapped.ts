@@ -84,5 +84,16 @@ ENDFUNCTION
 OUTPUT minutes(«480, 510¦510, 480»)
 `,
     ),
+    example(
+      "basic-macro",
+      `Sub Main
+  MsgBox Minutes(«480, 510¦510, 480»)
+End Sub
+
+Function Minutes(leaves, arrives)
+  Minutes = arrives - leaves
+End Function
+`,
+    ),
   ],
 };

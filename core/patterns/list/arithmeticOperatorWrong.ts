@@ -62,5 +62,11 @@ bags <- 2
 OUTPUT fare «+¦*» bags
 `,
     ),
+    inMain(
+      "basic-macro",
+      `cars = 4
+MsgBox cars «*¦+» 3
+`,
+    ),
   ],
 };

@@ -59,6 +59,12 @@ printf("%d\\n", load_now);
 OUTPUT load
 `,
     ),
+    inMain(
+      "basic-macro",
+      `load «= ¦»4
+MsgBox load * 2
+`,
+    ),
   ],
   plants: ({ code, writing }) =>
     code.flatMap((token, at) =>

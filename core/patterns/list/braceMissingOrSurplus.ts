@@ -70,5 +70,13 @@ end.
 ¦»OUTPUT "done"
 `,
     ),
+    inMain(
+      "basic-macro",
+      `load = 4
+If load > 3 Then
+  MsgBox "heavy"
+«End If
+¦»`,
+    ),
   ],
 };

@@ -59,5 +59,11 @@ printf("Load %d\\n", (load_now + 7«)¦»);
 OUTPUT "Load ", (load + 7«)¦»
 `,
     ),
+    inMain(
+      "basic-macro",
+      `tide = 4.5
+MsgBox Int(tide«)¦»
+`,
+    ),
   ],
 };

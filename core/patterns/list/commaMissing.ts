@@ -55,5 +55,10 @@ end.
 OUTPUT "Load "«,¦» load
 `,
     ),
+    inMain(
+      "basic-macro",
+      `MsgBox Left("ferry"«,¦» 2)
+`,
+    ),
   ],
 };

@@ -88,5 +88,15 @@ ELSE
 ENDIF
 `,
     ),
+    inMain(
+      "basic-macro",
+      `tide = 3
+If tide «>=¦>» 3 Then
+  MsgBox "sail"
+Else
+  MsgBox "wait"
+End If
+`,
+    ),
   ],
 };

@@ -81,5 +81,15 @@ ELSE
 ENDIF
 `,
     ),
+    inMain(
+      "basic-macro",
+      `load = 12
+If load «<¦>» 20 Then
+  MsgBox "may sail"
+Else
+  MsgBox "too heavy"
+End If
+`,
+    ),
   ],
 };

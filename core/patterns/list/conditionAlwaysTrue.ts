@@ -40,5 +40,15 @@ else
     printf("above\\n");
 `,
     ),
+    inMain(
+      "basic-macro",
+      `day = 3
+If day = 6 Or «day = ¦»7 Then
+  MsgBox "short crossing"
+Else
+  MsgBox "usual crossing"
+End If
+`,
+    ),
   ],
 };

@@ -46,6 +46,13 @@ Console.WriteLine(ferry.Length);
 printf("%c\\n", *found);
 `,
     ),
+    inMain(
+      "basic-macro",
+      `Dim sheet As Object
+«sheet = ThisComponent.Sheets.getByIndex(0)
+¦»MsgBox sheet.Name
+`,
+    ),
   ],
   plants: ({ code, writing, sourceOf }) =>
     code.flatMap((token, at) => {

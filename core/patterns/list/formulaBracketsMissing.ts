@@ -60,5 +60,12 @@ b <- 20
 OUTPUT «(a + b)¦a + b» / 2
 `,
     ),
+    inMain(
+      "basic-macro",
+      `cars = 4
+vans = 3
+MsgBox «(¦»cars + vans«)¦» * 2
+`,
+    ),
   ],
 };

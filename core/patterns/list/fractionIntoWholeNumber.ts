@@ -50,5 +50,12 @@ tide <- 7 / 2
 OUTPUT tide
 `,
     ),
+    inMain(
+      "basic-macro",
+      `Dim half As «Double¦Integer»
+half = 5 / 2
+MsgBox half
+`,
+    ),
   ],
 };

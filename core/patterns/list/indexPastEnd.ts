@@ -72,6 +72,15 @@ end.
 OUTPUT loads[«3¦4»]
 `,
     ),
+    inMain(
+      "basic-macro",
+      `Dim loads(2) As Integer
+For place = 0 To «2¦3»
+  loads(place) = place * 4
+Next place
+MsgBox loads(2)
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "index").flatMap(({ node }) => {

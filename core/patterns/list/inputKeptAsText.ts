@@ -1,4 +1,4 @@
-import { example } from "../example.ts";
+import { example, inMain } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { readsInput } from "../shape.ts";
@@ -41,6 +41,13 @@ print(9 + bags)
 printf("%d\\n", load_now * 2);
 `,
       "12\n",
+    ),
+    inMain(
+      "basic-macro",
+      `cars = «CInt(¦»InputBox("Cars?")«)¦»
+MsgBox cars + 2
+`,
+      "4\n",
     ),
   ],
 };

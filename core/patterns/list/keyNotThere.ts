@@ -34,6 +34,12 @@ int fare = fares.get("«child¦kid»");
 System.out.println(fare);
 `,
     ),
+    inMain(
+      "basic-macro",
+      `sheet = ThisComponent.Sheets.getByName("«Sheet1¦Shet1»")
+MsgBox sheet.Name
+`,
+    ),
   ],
   plants: ({ code, sourceOf }) =>
     code.flatMap((token, at) => {

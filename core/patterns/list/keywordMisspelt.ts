@@ -84,5 +84,12 @@ IF load > 10« THEN¦»
 ENDIF
 `,
     ),
+    inMain(
+      "basic-macro",
+      `For car = 1 To 3
+  MsgBox car
+«Next¦Nxet» car
+`,
+    ),
   ],
 };

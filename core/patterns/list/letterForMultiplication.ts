@@ -73,5 +73,11 @@ fare <- 3 «*¦x» seats
 OUTPUT fare
 `,
     ),
+    inMain(
+      "basic-macro",
+      `cars = 4
+MsgBox cars «*¦x» 3
+`,
+    ),
   ],
 };

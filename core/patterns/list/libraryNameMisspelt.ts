@@ -56,5 +56,10 @@ end.
 OUTPUT «LENGTH¦LENGHT»(ferry)
 `,
     ),
+    inMain(
+      "basic-macro",
+      `MsgBox «UCase¦UCaes»("tern")
+`,
+    ),
   ],
 };

@@ -91,5 +91,13 @@ ENDIF
 NEXT trip
 `,
     ),
+    inMain(
+      "basic-macro",
+      `For car = 1 To «3¦2»
+  total = total + 12
+Next car
+MsgBox total
+`,
+    ),
   ],
 };

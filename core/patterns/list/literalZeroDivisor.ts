@@ -63,6 +63,11 @@ end.
 OUTPUT load DIV «4¦0»
 `,
     ),
+    inMain(
+      "basic-macro",
+      `MsgBox 12 / «4¦0»
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "binary").flatMap(({ node }) => {

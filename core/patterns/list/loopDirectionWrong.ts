@@ -1,4 +1,4 @@
-import { example } from "../example.ts";
+import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -40,6 +40,13 @@ end
       `FOR seats <- 3 TO 1« STEP -1¦»
   OUTPUT seats
 NEXT seats
+`,
+    ),
+    inMain(
+      "basic-macro",
+      `For car = 3 To 1«  Step -1¦»
+  MsgBox car
+Next car
 `,
     ),
   ],

@@ -96,6 +96,15 @@ WHILE seats > 0
 ENDWHILE
 `,
     ),
+    inMain(
+      "basic-macro",
+      `metres = 3
+While metres > 0
+  metres = metres «-¦+» 1
+Wend
+MsgBox metres
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "while").flatMap(({ node }) => {

@@ -61,5 +61,13 @@ end
 NEXT trip
 `,
     ),
+    inMain(
+      "basic-macro",
+      `For car = «1¦2» To 3
+  total = total + car
+Next car
+MsgBox total
+`,
+    ),
   ],
 };

@@ -55,5 +55,13 @@ WHILE «trip¦seats» <= most
 ENDWHILE
 `,
     ),
+    inMain(
+      "basic-macro",
+      `Do While «cars¦car» < 3
+  cars = cars + 1
+Loop
+MsgBox cars
+`,
+    ),
   ],
 };

@@ -81,5 +81,15 @@ WHILE trip <= 3
 ¦»ENDWHILE
 `,
     ),
+    inMain(
+      "basic-macro",
+      `cars = 0
+While cars < 3
+  total = total + 12
+«  cars = cars + 1
+¦»Wend
+MsgBox total
+`,
+    ),
   ],
 };

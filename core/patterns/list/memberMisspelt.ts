@@ -67,6 +67,13 @@ printf("%d\\n", tern.«load¦laod»);
 print(Ferry(12).«load¦laod»)
 `,
     ),
+    inMain(
+      "basic-macro",
+      `sheet = ThisComponent.Sheets.getByIndex(0)
+sheet.getCellRangeByName("A1").«Value¦Vaule» = 4
+MsgBox "written"
+`,
+    ),
   ],
   plants: ({ code, writing, functions }) =>
     code.flatMap((token, at) =>

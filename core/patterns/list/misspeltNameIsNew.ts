@@ -1,4 +1,4 @@
-import { example } from "../example.ts";
+import { example, inMain } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -37,6 +37,14 @@ FOR EACH load IN [12, 7]
   «total¦totl» <- total + load
 NEXT
 OUTPUT total
+`,
+    ),
+    inMain(
+      "basic-macro",
+      `For Each load In Array(12, 7)
+  «total¦totl» = total + load
+Next load
+MsgBox total
 `,
     ),
   ],

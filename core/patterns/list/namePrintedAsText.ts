@@ -42,5 +42,11 @@ begin
 end.
 `,
     ),
+    inMain(
+      "basic-macro",
+      `load = 12
+MsgBox «load¦"load"»
+`,
+    ),
   ],
 };

@@ -62,5 +62,13 @@ begin
 end.
 `,
     ),
+    inMain(
+      "basic-macro",
+      `Dim metres As «Long¦Integer»
+metres = 20000
+metres = metres * 2
+MsgBox metres
+`,
+    ),
   ],
 };

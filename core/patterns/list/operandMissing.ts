@@ -75,5 +75,11 @@ printf("%d\\n", load_now);
 OUTPUT load
 `,
     ),
+    inMain(
+      "basic-macro",
+      `load = 4
+MsgBox load + «2¦»
+`,
+    ),
   ],
 };

@@ -92,6 +92,13 @@ IF load > 10 «AND¦&&» load < 40 THEN
 ENDIF
 `,
     ),
+    inMain(
+      "basic-macro",
+      `load = 4
+load «= load + 1¦+= 1»
+MsgBox load
+`,
+    ),
   ],
   plants: ({ code, writing }) => {
     const other = new Map(

@@ -62,5 +62,16 @@ printf("%d\\n", «fare¦frae»);
 OUTPUT «fare¦frae»
 `,
     ),
+    example(
+      "basic-macro",
+      `Option Explicit
+
+Sub Main
+  Dim load As Integer
+  load = 12
+  MsgBox «load¦laod»
+End Sub
+`,
+    ),
   ],
 };

@@ -51,5 +51,10 @@ end.
       `OUTPUT "Tern leaves at 8«"¦»
 `,
     ),
+    inMain(
+      "basic-macro",
+      `MsgBox "Sail«"¦»
+`,
+    ),
   ],
 };

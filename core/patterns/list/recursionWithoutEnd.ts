@@ -93,6 +93,18 @@ ENDFUNCTION
 OUTPUT down(4)
 `,
     ),
+    example(
+      "basic-macro",
+      `Sub Main
+  MsgBox Down(4)
+End Sub
+
+Function Down(metres)
+«  If metres = 0 Then Exit Function
+¦»  Down = 1 + Down(metres - 1)
+End Function
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "function").flatMap(({ node }) => {

@@ -103,5 +103,15 @@ NEXT load
 OUTPUT total
 `,
     ),
+    inMain(
+      "basic-macro",
+      `«total = 0
+¦»For Each load In Array(12, 7)
+«¦  total = 0
+»  total = total + load
+Next load
+MsgBox total
+`,
+    ),
   ],
 };

@@ -74,5 +74,16 @@ printf("%d\\n", twice(12));
 OUTPUT twice(12)
 `,
     ),
+    example(
+      "basic-macro",
+      `Sub Main
+  MsgBox Twice(4)
+End Sub
+
+Function Twice(load)
+  «Twice¦result» = load * 2
+End Function
+`,
+    ),
   ],
 };

@@ -58,5 +58,10 @@ Console.WriteLine(ferry.Substring(0, «4¦3»));
 OUTPUT LEFT(ferry, «4¦3»)
 `,
     ),
+    inMain(
+      "basic-macro",
+      `MsgBox Mid("ferry", 1, «3¦2»)
+`,
+    ),
   ],
 };

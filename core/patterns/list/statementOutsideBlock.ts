@@ -87,5 +87,15 @@ ENDIF¦ENDIF
 OUTPUT "done"
 `,
     ),
+    inMain(
+      "basic-macro",
+      `For car = 1 To 3
+  total = total + car
+«  MsgBox total
+Next car
+¦Next car
+MsgBox total
+»`,
+    ),
   ],
 };

@@ -88,5 +88,15 @@ OUTPUT total¦  OUTPUT total
 NEXT load»
 `,
     ),
+    inMain(
+      "basic-macro",
+      `For car = 1 To 3
+  total = total + car
+«Next car
+MsgBox total
+¦  MsgBox total
+Next car
+»`,
+    ),
   ],
 };

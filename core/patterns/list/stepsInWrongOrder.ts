@@ -60,5 +60,14 @@ OUTPUT load¦OUTPUT load
 load <- load + 12»
 `,
     ),
+    inMain(
+      "basic-macro",
+      `«fare = 12
+total = fare * 2
+¦total = fare * 2
+fare = 12
+»MsgBox total
+`,
+    ),
   ],
 };

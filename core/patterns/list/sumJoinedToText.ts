@@ -45,5 +45,11 @@ children = 3
 print("Aboard: " + «str(adults + children)¦str(adults) + str(children)»)
 `,
     ),
+    inMain(
+      "basic-macro",
+      `cars = 4
+MsgBox "Total: " + «(¦»cars + 2«)¦»
+`,
+    ),
   ],
 };

@@ -58,5 +58,11 @@ end.
 OUTPUT load + 1
 `,
     ),
+    inMain(
+      "basic-macro",
+      `deck = "lower"
+MsgBox deck «&¦*» 2
+`,
+    ),
   ],
 };

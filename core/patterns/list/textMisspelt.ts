@@ -58,5 +58,15 @@ end.
       `OUTPUT "Tern «leaves¦laeves»"
 `,
     ),
+    inMain(
+      "basic-macro",
+      `word = "sail"
+If word = "«sail¦sial»" Then
+  MsgBox "off"
+Else
+  MsgBox "stay"
+End If
+`,
+    ),
   ],
 };

@@ -53,5 +53,12 @@ OUTPUT load * 2
 `,
       "2.5\n",
     ),
+    inMain(
+      "basic-macro",
+      `load = «Val¦CDbl»(InputBox("Load?"))
+MsgBox load * 2
+`,
+      "4 tonnes\n",
+    ),
   ],
 };

@@ -99,5 +99,18 @@ CALL load_on(aboard)
 OUTPUT aboard
 `,
     ),
+    example(
+      "basic-macro",
+      `Sub Main
+  load = 4
+  Fill load
+  MsgBox load
+End Sub
+
+Sub Fill(«¦ByVal »amount)
+  amount = amount + 1
+End Sub
+`,
+    ),
   ],
 };

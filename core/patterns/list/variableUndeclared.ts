@@ -51,5 +51,16 @@ begin
 end.
 `,
     ),
+    example(
+      "basic-macro",
+      `Option Explicit
+
+Sub Main
+«  Dim load As Integer
+¦»  load = 4
+  MsgBox load
+End Sub
+`,
+    ),
   ],
 };

@@ -58,5 +58,11 @@ trips <- 2
 OUTPUT total «/¦DIV» trips
 `,
     ),
+    inMain(
+      "basic-macro",
+      `cars = 7
+MsgBox cars «/¦\\» 2
+`,
+    ),
   ],
 };

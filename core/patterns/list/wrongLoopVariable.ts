@@ -97,5 +97,15 @@ end
 NEXT row
 `,
     ),
+    inMain(
+      "basic-macro",
+      `For row = 1 To 2
+  For place = 1 To 3
+    total = total + «place¦row»
+  Next place
+Next row
+MsgBox total
+`,
+    ),
   ],
 };

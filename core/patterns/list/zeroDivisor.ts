@@ -89,5 +89,11 @@ ENDIF
 `,
       "0\n",
     ),
+    inMain(
+      "basic-macro",
+      `decks = «4¦0»
+MsgBox 12 / decks
+`,
+    ),
   ],
 };

@@ -1,3 +1,4 @@
+import { basicMacro } from "./basicMacro.ts";
 import { c } from "./c.ts";
 import { csharp } from "./csharp.ts";
 import { java } from "./java.ts";
@@ -8,4 +9,7 @@ import { python } from "./python.ts";
 import type { Spoken } from "./spoken.ts";
 
 /** Every language whose expressions are worked out. */
-export const spoken: Readonly<Record<string, Spoken>> = { python, c, java, csharp, pascal, octave, pseudocode };
+export const spoken: Readonly<Record<string, Spoken>> = {
+  ...{ python, c, java, csharp, pascal, octave, pseudocode },
+  "basic-macro": basicMacro,
+};

@@ -1,3 +1,4 @@
+import { basicMacroNeutral } from "./basicMacro.ts";
 import { cNeutral } from "./c.ts";
 import { csharpNeutral } from "./csharp.ts";
 import { javaNeutral } from "./java.ts";
@@ -11,6 +12,7 @@ import { pythonNeutral } from "./python.ts";
 const neutralPrograms: Readonly<Record<string, readonly Neutral[]>> = {
   ...{ python: pythonNeutral, java: javaNeutral, c: cNeutral },
   ...{ csharp: csharpNeutral, pascal: pascalNeutral, octave: octaveNeutral, pseudocode: pseudocodeNeutral },
+  "basic-macro": basicMacroNeutral,
 };
 
 /** What is typed in to check a program, by its title: normal values, and those at and beside each limit. */

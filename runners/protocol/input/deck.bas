@@ -1,0 +1,5 @@
+Sub Main
+  cars = CInt(InputBox("Cars?"))
+  weight = cars * 2
+  MsgBox "Load " & weight
+End Sub
