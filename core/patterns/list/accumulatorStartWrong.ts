@@ -93,9 +93,9 @@ OUTPUT total
     inMain(
       "basic-macro",
       `total = «0¦1»
-For Each load In Array(12, 7)
-  total = total + load
-Next load
+For Each weight In Array(12, 7)
+  total = total + weight
+Next weight
 MsgBox total
 `,
     ),

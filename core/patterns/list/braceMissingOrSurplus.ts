@@ -72,8 +72,8 @@ end.
     ),
     inMain(
       "basic-macro",
-      `load = 4
-If load > 3 Then
+      `weight = 4
+If weight > 3 Then
   MsgBox "heavy"
 «End If
 ¦»`,

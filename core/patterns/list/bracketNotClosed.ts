@@ -62,7 +62,8 @@ OUTPUT "Load ", (load + 7«)¦»
     inMain(
       "basic-macro",
       `tide = 4.5
-MsgBox Int(tide«)¦»
+total = (tide + 2«)¦»
+MsgBox total
 `,
     ),
   ],

@@ -83,8 +83,8 @@ ENDIF
     ),
     inMain(
       "basic-macro",
-      `load = 12
-If load «<¦>» 20 Then
+      `weight = 12
+If weight «<¦>» 20 Then
   MsgBox "may sail"
 Else
   MsgBox "too heavy"

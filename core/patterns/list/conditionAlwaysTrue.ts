@@ -42,8 +42,8 @@ else
     ),
     inMain(
       "basic-macro",
-      `day = 3
-If day = 6 Or «day = ¦»7 Then
+      `turn = 3
+If turn = 6 Or «turn = ¦»7 Then
   MsgBox "short crossing"
 Else
   MsgBox "usual crossing"

@@ -64,7 +64,8 @@ OUTPUT «(a + b)¦a + b» / 2
       "basic-macro",
       `cars = 4
 vans = 3
-MsgBox «(¦»cars + vans«)¦» * 2
+total = «(¦»cars + vans«)¦» * 2
+MsgBox total
 `,
     ),
   ],

@@ -41,9 +41,9 @@ OUTPUT total
     ),
     inMain(
       "basic-macro",
-      `For Each load In Array(12, 7)
-  «total¦totl» = total + load
-Next load
+      `For Each weight In Array(12, 7)
+  «total¦totl» = total + weight
+Next weight
 MsgBox total
 `,
     ),

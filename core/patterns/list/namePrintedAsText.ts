@@ -44,8 +44,8 @@ end.
     ),
     inMain(
       "basic-macro",
-      `load = 12
-MsgBox «load¦"load"»
+      `weight = 12
+MsgBox «weight¦"weight"»
 `,
     ),
   ],

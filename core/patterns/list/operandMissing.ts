@@ -77,8 +77,8 @@ OUTPUT load
     ),
     inMain(
       "basic-macro",
-      `load = 4
-MsgBox load + «2¦»
+      `weight = 4
+MsgBox weight + «2¦»
 `,
     ),
   ],

@@ -94,9 +94,9 @@ ENDIF
     ),
     inMain(
       "basic-macro",
-      `load = 4
-load «= load + 1¦+= 1»
-MsgBox load
+      `weight = 4
+weight «= weight + 1¦+= 1»
+MsgBox weight
 `,
     ),
   ],

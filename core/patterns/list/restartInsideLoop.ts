@@ -106,10 +106,10 @@ OUTPUT total
     inMain(
       "basic-macro",
       `«total = 0
-¦»For Each load In Array(12, 7)
+¦»For Each weight In Array(12, 7)
 «¦  total = 0
-»  total = total + load
-Next load
+»  total = total + weight
+Next weight
 MsgBox total
 `,
     ),

@@ -55,8 +55,8 @@ OUTPUT load * 2
     ),
     inMain(
       "basic-macro",
-      `load = «Val¦CDbl»(InputBox("Load?"))
-MsgBox load * 2
+      `weight = «Val¦CDbl»(InputBox("Load?"))
+MsgBox weight * 2
 `,
       "4 tonnes\n",
     ),

@@ -102,9 +102,9 @@ OUTPUT aboard
     example(
       "basic-macro",
       `Sub Main
-  load = 4
-  Fill load
-  MsgBox load
+  weight = 4
+  Fill weight
+  MsgBox weight
 End Sub
 
 Sub Fill(«¦ByVal »amount)
