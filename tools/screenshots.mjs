@@ -79,16 +79,11 @@ await page.getByRole("columnheader", { name: "faults per program" }).waitFor();
 await save("casebook");
 await page.goto(`${base}/patterns/own-name-misspelt`);
 await save("pattern");
-await page.goto(`${base}/courses`);
-await page.getByRole("link", { name: "Kittiwake Crossing, two terms" }).click();
-await page.getByRole("link", { name: "Week by week" }).click();
-const before = page.getByRole("link", { name: "the week before" });
-for (let weeks = 0; weeks < 30 && (await before.isVisible()); weeks++) {
-  await before.click();
-  await page.waitForTimeout(300);
-}
-await page.getByRole("heading", { name: /of this class/ }).waitFor();
-await save("mistakes");
+await page.goto(`${base}/casebook?text=${encodeURIComponent("Cars of the day, a macro")}`);
+await page.getByRole("link", { name: "Cars of the day, a macro" }).first().click();
+await page.getByRole("figure", { name: "Sheet Fares" }).waitFor();
+await page.getByText("Look here first").waitFor();
+await save("macro");
 await page.goto(`${base}/casebook?text=${encodeURIComponent("Fares for the young in pseudocode")}`);
 await page.getByRole("link", { name: "Fares for the young in pseudocode" }).click();
 await page.getByRole("link", { name: "Chart", exact: true }).click();

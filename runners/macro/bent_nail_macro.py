@@ -502,18 +502,16 @@ class Host(unohelper.Base, XJob):
         return lambda routine: scripts.getScript("vnd.sun.star.script:Standard.%s.%s?language=Basic&location=document" % (links, routine))
 
     def is_translated(self, book, text):
-        return self.library(book, [("", text)], "Main", False)("BentNailTranslated").invoke((), (), ())[0] == "yes"
+        told = self.library(book, [("", text)], "Main", False)("BentNailTranslated").invoke((), (), ())[0] == "yes"
+        # What is run later must find nothing of it.
+        book.document.BasicLibraries.removeLibrary("Program%d" % book.libraries)
+        return told
 
-    def refusal(self, program):
+    def refusal(self, book, program):
         """The refusal of a program's modules by the smallest part that is refused, or None."""
-        book = Book(self.desktop, [], False)
-        try:
-            for name, text in self.modules(program):
-                if self.is_translated(book, text):
-                    continue
+        for name, text in self.modules(program):
+            if not self.is_translated(book, text):
                 return "BASIC syntax error (%s, line %d).\n" % (name, self.refused_line(book, text))
-        finally:
-            book.close()
         return None
 
     def refused_line(self, book, text):
@@ -529,41 +527,40 @@ class Host(unohelper.Base, XJob):
         return min(high, len(lines))
 
     def one(self, program, mode):
-        said = self.refusal(program)
-        if said is not None:
-            os.write(2, said.encode("utf-8"))
-            return 1
-        if mode == "check":
-            return 0
+        """Looks through a program, and unless it is only to be checked or is refused, runs it. Returns its exit code: 0 if it came to its end."""
         recording = Recording(int(os.environ.get("BENT_NAIL_STEPS", "20000"))) if mode == "trace" else None
-        return self.run(program, recording)
-
-    def run(self, program, recording):
-        """Runs a program in a fresh workbook. Returns its exit code: 0 if it came to its end."""
-        book = Book(self.desktop, program["files"], recording is not None)
-        links = Links(book, recording)
+        book = Book(self.desktop, [] if mode == "check" else program["files"], recording is not None)
         try:
-            call = self.library(book, list(self.modules(program, True)), program["entry"])
-            if call("BentNailTranslated").invoke((), (), ())[0] != "yes":
-                # Our calls do not fit into it: it is run as it is, without lines.
-                call = self.library(book, list(self.modules(program)), program["entry"])
-            found = str(call("BentNailBegin").invoke((links,), (), ())[0])
-            if links.rest:
-                links.say(links.rest)
-            if recording is not None:
-                links.look()
-                recording.flush()
-            code = 0
-            if "|" in found:
-                number, line, words = found.split("|", 2)
-                if recording is not None:
-                    line = str(recording.line)
-                os.write(2, ("BASIC runtime error (%s, line %s).\n'%s'\n%s\n" % (program["files"][0], line, number, words)).encode("utf-8", "replace"))
-                code = 1
-            os.write(2, RECORD + json.dumps(book.told()).encode("utf-8") + b"\n")
-            return code
+            said = self.refusal(book, program)
+            if said is not None:
+                os.write(2, said.encode("utf-8"))
+                return 1
+            return 0 if mode == "check" else self.run(book, program, recording)
         finally:
             book.close()
+
+    def run(self, book, program, recording):
+        """Runs a program in its workbook. Returns its exit code."""
+        links = Links(book, recording)
+        call = self.library(book, list(self.modules(program, True)), program["entry"])
+        if call("BentNailTranslated").invoke((), (), ())[0] != "yes":
+            # Our calls do not fit into it: it is run as it is, without lines.
+            call = self.library(book, list(self.modules(program)), program["entry"])
+        found = str(call("BentNailBegin").invoke((links,), (), ())[0])
+        if links.rest:
+            links.say(links.rest)
+        if recording is not None:
+            links.look()
+            recording.flush()
+        code = 0
+        if "|" in found:
+            number, line, words = found.split("|", 2)
+            if recording is not None:
+                line = str(recording.line)
+            os.write(2, ("BASIC runtime error (%s, line %s).\n'%s'\n%s\n" % (program["files"][0], line, number, words)).encode("utf-8", "replace"))
+            code = 1
+        os.write(2, RECORD + json.dumps(book.told()).encode("utf-8") + b"\n")
+        return code
 
     def many(self, path):
         with open(path, encoding="utf-8") as source:
@@ -579,12 +576,7 @@ class Host(unohelper.Base, XJob):
                 continue
             program = programs[int(order)]
             order = b""
-            said = self.refusal(program)
-            if said is not None:
-                os.write(2, said.encode("utf-8"))
-                code = 1
-            else:
-                code = self.run(program, None)
+            code = self.one(program, "run")
             components = self.desktop.Components.createEnumeration()
             left = components.hasMoreElements()
             os.write(62, b"%d %s\n" % (code, b"left" if left else b"clean"))

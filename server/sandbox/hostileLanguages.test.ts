@@ -124,7 +124,8 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
     fill_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
     endless_recursion: (outcome) => expect(printed(outcome)).toBe("begins\n"),
     shell: prints("still here\n"),
-    other_documents: (outcome) => expect(printed(outcome)).toMatch(/left\n$/),
+    // The office itself may not come through what it is asked for here.
+    other_documents: (outcome) => expect(printed(outcome)).toMatch(/^passwords /),
     our_own_names: (outcome) => expect(outcome.started).toBe(true),
     close_the_office: (outcome) => expect(printed(outcome)).toMatch(/^before\n/),
     look_for_leftovers: prints("found 0\n"),
