@@ -48,3 +48,15 @@ test("a console without a workbook stays as it is, whatever it printed", () => {
   expect(compareOutput(plain, "").same).toBe(false);
   expect(consoleText(piecesAsked(console, "nothing of cells"), ["out"])).toBe("Total: 22.5\n");
 });
+
+test("what a box asks counts only where an intended text has it", () => {
+  const asks: ConsolePiece[] = [
+    { kind: "out", text: "Cars? ", asked: true },
+    { kind: "in", text: "4\n" },
+    { kind: "out", text: "Deck 8\n" },
+  ];
+  expect(compareOutput(asks, "Deck 8\n").same).toBe(true);
+  expect(compareOutput(asks, "Cars? Deck 8\n").same).toBe(true);
+  expect(compareOutput(asks, "Vans? Deck 8\n").same).toBe(false);
+  expect(compareOutput(asks, "Deck 9\n")).toMatchObject({ same: false, actual: "Deck 8" });
+});

@@ -32,15 +32,16 @@ const flat = (shown: string) => shown.replace(/\s*[\r\n]+\s*/g, " ");
 
 /**
  * The pieces of a console as far as an intended text asks for them: of cells those that it names, in its order, whether they were
- * changed or not.
+ * changed or not; what a box asks where it has that as well.
  */
 export function piecesAsked(pieces: readonly ConsolePiece[], intended: string): readonly ConsolePiece[] {
-  if (!pieces.some((piece) => piece.cells)) return pieces;
+  if (!pieces.some((piece) => piece.cells || piece.asked)) return pieces;
   const wanted = intended.split("\n").flatMap((each) => {
     const found = asked.exec(each);
     return found ? [{ begins: found[1] ?? "", name: (found[2] ?? "").toLowerCase() }] : [];
   });
   return pieces.map((piece): ConsolePiece => {
+    if (piece.asked) return intended.includes(piece.text) ? piece : { ...piece, text: "" };
     if (!piece.cells) return piece;
     const shown = new Map(piece.cells.map(([name, value]) => [name.toLowerCase(), value]));
     for (const each of piece.text.split("\n")) {

@@ -28,6 +28,8 @@ export const consolePieceSchema = z.object({
   text: z.string(),
   line: z.number().int().positive().optional(),
   step: z.number().int().nonnegative().optional(),
+  /** True for what a box asks before it takes a line: no part of the result unless an intended text has it. */
+  asked: z.boolean().optional(),
   /** Of the piece that tells what cells hold (core/outcome/cells.ts): the cells that the run did not change, with what they show. */
   cells: z.array(z.tuple([z.string(), z.string()])).optional(),
 });

@@ -1,7 +1,7 @@
 """Runs Basic macros inside an office, each in a fresh workbook of its own (started by start.py, in the office's own process).
 
 The order (BENT_NAIL_MACRO) is a JSON object: {"mode": "check" | "run" | "trace" | "many", "program": a program, "list": a path}. A program is
-{"files": [paths], "marked": {path: path}, "entry": name of the routine to start with}: the first file is the module that holds it, other .bas files
+{"files": [paths], "marked": {path: path}, "entry": name of the routine to start with, "compatible": true where the compatibility option is set}: the first file is the module that holds it, other .bas files
 are modules beside it, .csv files are sheets; `marked` says where the text of a module lies with the calls put in by which it is run. Of many programs the list holds one a line; which comes next is told by descriptor 61, how it ended by
 descriptor 62 (runners/sandbox/bent_nail_sandbox/command_tries.py).
 
@@ -23,6 +23,7 @@ from com.sun.star.table.CellContentType import EMPTY, FORMULA, TEXT
 from com.sun.star.document.MacroExecMode import ALWAYS_EXECUTE_NO_WARN
 
 RECORD = b"\x1e"
+SUPPORT = "Option VBASupport 1 : "
 MOST_ROWS, MOST_COLUMNS, MOST_CELLS = 1000, 100, 4000
 MOST_SHEETS = 20
 MOST_LOOKED = 2000  # cells of a workbook that are compared step by step
@@ -474,7 +475,9 @@ class Host(unohelper.Base, XJob):
         for path in program["files"]:
             if path.lower().endswith(".bas"):
                 with open(program["marked"].get(path, path) if marked else path, encoding="utf-8-sig", errors="replace") as source:
-                    yield path, source.read()
+                    text = source.read()
+                # Within the first line, so that lines keep their numbers.
+                yield path, (SUPPORT + text if program.get("compatible") and "vbasupport" not in text.lower() else text)
 
     def library(self, book, texts, entry, boxes=True):
         """Puts modules into a library of the workbook; gives what calls a routine of our own beside them. `boxes`: theirs are the console."""
@@ -590,7 +593,7 @@ def closed(lines):
     """Lines of a module with an end for everything that is open behind the last one."""
     open_words = []
     for line in lines:
-        code = without_texts(line).strip().lower()
+        code = without_texts(line.removeprefix(SUPPORT)).strip().lower()
         words = code.replace("(", " ").replace(":", " : ").split()
         while words and words[0] in ("public", "private", "static", "global"):
             words = words[1:]
@@ -615,7 +618,7 @@ def headers(lines):
     """The routines that lines begin, empty: how a call is read depends on whether its routine is known."""
     found = []
     for line in lines:
-        words = without_texts(line).strip().lower().split()
+        words = without_texts(line.removeprefix(SUPPORT)).strip().lower().split()
         while words and words[0] in ("public", "private", "static"):
             words = words[1:]
         if words and words[0] in ("sub", "function") and len(words) > 1:

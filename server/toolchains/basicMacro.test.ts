@@ -134,6 +134,22 @@ test("boxes are the console; what is asked for is typed in; a second module is t
   expect(seen).toBe("Cars? <4\n>Deck 8\nSail?\n6\n");
 });
 
+test("a macro that was written for another office finds its objects, and its lines keep their numbers", async () => {
+  const program = main(
+    "  Cells(1, 1).Value = 4",
+    '  Range("B1").Value = Range("A1").Value + 1',
+    '  Worksheets("Fares").Range("C1").Value = ActiveSheet.Name',
+    '  Range("D1").Valeu = 5',
+  );
+  const outcome = await run(program, "", { "Fares.csv": "" });
+  expect(primary(outcome)).toMatchObject({ line: 5, stage: "run" });
+  expect(primary(outcome)?.message).toContain("Property or method not found: Valeu");
+  expect(["A1", "B1", "C1"].map((at) => cell(outcome.sheets, at)?.shown)).toEqual(["4", "5", "Fares"]);
+  const trace = await toolchain().trace(request(program, "", { "Fares.csv": "" }));
+  expect(trace.steps.map((step) => step.line)).toEqual([1, 2, 3, 4, 5]);
+  expect(primary(await run(main("  Cells(1, 1).Value = 4", "  x = = 3")))?.line).toBe(3);
+});
+
 test("many macros in one office give what each gives alone", async () => {
   const texts: Array<readonly [string, string]> = [
     [main('  MsgBox "Deck " & InputBox("Cars?")'), "4\n"],
@@ -174,6 +190,19 @@ test("judged: a name that is misspelt in a property is a runtime error, a wrong 
   expect(await judged(main("  ThisComponent.Sheetss.getByIndex(0)"))).toEqual(["runtime", null]);
   expect(await judged(main("  MsgBox 2 + "))).toEqual(["syntax", "form"]);
   expect(await judged(main("  MsgBx 2"))).toEqual(["syntax", "meaning"]);
+});
+
+test("what a box asked is told apart from what was shown", () => {
+  const console = [
+    { kind: "out" as const, text: "Deck\nCars? " },
+    { kind: "in" as const, text: "4\n" },
+    { kind: "out" as const, text: "8\n" },
+  ];
+  expect(takeSheets(console).console).toEqual([
+    { kind: "out", text: "Deck\n" },
+    { kind: "out", text: "Cars? ", asked: true },
+    ...console.slice(1),
+  ]);
 });
 
 test("sheets are taken out of the errors; what is no list of sheets is left out and hides nothing else", () => {

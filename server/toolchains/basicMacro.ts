@@ -1,6 +1,7 @@
 import { basicMacro as language } from "../../core/languages/basicMacro/basicMacro.ts";
 import { instrumentMacro } from "../../core/languages/basicMacro/instrument.ts";
 import { entryOf, lookBefore } from "../../core/languages/basicMacro/look.ts";
+import { isForOtherOffice } from "../../core/languages/basicMacro/otherNames.ts";
 import type { Outcome, ProgramFiles, RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
@@ -71,12 +72,13 @@ const planTries = (request: RunRequest, variants: readonly Variant[], until: num
       const main = files[0] ?? { name: "", bytes: new Uint8Array() };
       const run = Buffer.from(instrumentMacro(textOf(main.bytes), 0, false), "utf8");
       const made = [main, { name: runAs, bytes: run }];
-      return { ok: said === "", said, made, main: `${entryOf(textOf(main.bytes))}` };
+      const told = { entry: entryOf(textOf(main.bytes)), compatible: isForOtherOffice(modulesOf(files)) };
+      return { ok: said === "", said, made, main: JSON.stringify(told) };
     },
-    line: (folder, entry) => {
+    line: (folder, told) => {
       const [main, ...others] = request.files.map((file) => file.name);
       const own = `${folder}/${main}`;
-      return JSON.stringify({ files: [own, ...others], marked: { [own]: `${folder}/${runAs}` }, entry });
+      return JSON.stringify({ files: [own, ...others], marked: { [own]: `${folder}/${runAs}` }, ...JSON.parse(told) });
     },
     host: (list) => command({ mode: "many", list }),
   });
@@ -112,6 +114,7 @@ export function createBasicMacroToolchain(workbench: () => Pool): Toolchain {
           program: {
             files: request.files.map((file) => file.name),
             marked: run.paths,
+            compatible: isForOtherOffice(modulesOf(request.files)),
             entry: entryOf(textOf(request.files[0]?.bytes ?? new Uint8Array())) ?? "Main",
           },
         };

@@ -9,7 +9,8 @@ const record = "\u001e";
  * Takes what the runner told of the sheets out of the errors of a console; the changed cells become part of the result. What is not a list of sheets, since the program had a hand in
  * it or since it broke off, is left out.
  */
-export function takeSheets(console: readonly ConsolePiece[]): { console: ConsolePiece[] } & Pick<Outcome, "sheets"> {
+export function takeSheets(all: readonly ConsolePiece[]): { console: ConsolePiece[] } & Pick<Outcome, "sheets"> {
+  const console = withAsked(all);
   let told: string | null = null;
   const left = console.flatMap((piece): ConsolePiece[] => {
     if (piece.kind !== "err") return [piece];
@@ -27,6 +28,16 @@ export function takeSheets(console: readonly ConsolePiece[]): { console: Console
   if (!sheets.success) return { console: left };
   const cells = pieceOfCells(sheets.data);
   return { console: cells ? [...left, cells] : left, sheets: sheets.data };
+}
+
+/** What stands on a line before something is typed in is what the box asked; it becomes a piece of its own. */
+function withAsked(console: readonly ConsolePiece[]): ConsolePiece[] {
+  return console.flatMap((piece, index): ConsolePiece[] => {
+    const begins = piece.text.lastIndexOf("\n") + 1;
+    if (piece.kind !== "out" || console[index + 1]?.kind !== "in" || begins === piece.text.length) return [piece];
+    const asked: ConsolePiece = { ...piece, text: piece.text.slice(begins), asked: true };
+    return begins === 0 ? [asked] : [{ ...piece, text: piece.text.slice(0, begins) }, asked];
+  });
 }
 
 function asJson(text: string): unknown {

@@ -7,6 +7,7 @@ import { macroCard } from "./card.ts";
 import { macroInput } from "./input.ts";
 import { officeExplanations } from "./meanings.ts";
 import { isOfficeSummary, kindOfMacroRefusal, officeBasic, ownCheck } from "./messages.ts";
+import { otherNames } from "./otherNames.ts";
 import { macroSyntax } from "./syntax.ts";
 import { macroKeywords, macroTokens } from "./tokens.ts";
 import { macroValues } from "./values.ts";
@@ -73,7 +74,7 @@ export const basicMacro: Language = {
   quietFunctions,
   ownWarnings: [newEmpty],
   numberRanges: {},
-  ownWords: new Set([...macroKeywords, ...inAnyCase([...macroKeywords, ...basicWords, ...officeWords])]),
+  ownWords: new Set([...macroKeywords, ...inAnyCase([...macroKeywords, ...basicWords, ...officeWords, ...otherNames])]),
   signs: [
     {
       pattern: /^\s*(?:Public |Private )?(?:Sub|Function)\s+\w+\s*(?:\([^)]*\))?(?:\s+As\s+\w+)?\s*$/im,

@@ -1,6 +1,7 @@
 import { isWord, parametersOf } from "../basic/lines.ts";
 import type { Token } from "../token.ts";
 import { routinesOf } from "./look.ts";
+import { otherNames } from "./otherNames.ts";
 import { macroTokens } from "./tokens.ts";
 
 type Insertion = { line: number; offset: number; text: string };
@@ -52,7 +53,7 @@ const withoutModifiers = (tokens: readonly Token[]): readonly Token[] =>
 function targetOf(statement: readonly Token[]): { label: string; value: string } | null {
   const own = isWord(statement[0], "let", "set") ? statement.slice(1) : statement;
   const [first] = own;
-  if (first?.kind !== "name") return null;
+  if (first?.kind !== "name" || otherNames.has(first.text.toLowerCase())) return null;
   let at = 1;
   if (own[at]?.text === "=") return { label: plain(first), value: first.text };
   if (own[at]?.text === "(") {

@@ -1,6 +1,7 @@
 import { isWord, parametersOf } from "../basic/lines.ts";
 import { tokensByLine } from "../lexical.ts";
 import type { Token } from "../token.ts";
+import { otherNames } from "./otherNames.ts";
 import { macroTokens } from "./tokens.ts";
 import { macroRoutines } from "./words.ts";
 
@@ -89,7 +90,7 @@ export function lookBefore(texts: readonly string[]): Found | null {
     const called = calledOn(line);
     for (const token of called) {
       const name = folded(token);
-      if (!declared.has(name) && !given.has(name) && !macroRoutines.has(name))
+      if (!declared.has(name) && !given.has(name) && !isKnown(name))
         return { line: number, message: `Routine “${token.text}” is not defined.` };
     }
     if (!isStrict) continue;
@@ -97,7 +98,7 @@ export function lookBefore(texts: readonly string[]): Found | null {
       if (token.kind !== "name" || line[index - 1]?.text === "." || isWord(line[index - 1], "as", "new")) continue;
       if (line[index + 1]?.text === ":=" || called.includes(token)) continue;
       const name = folded(token);
-      if (!declared.has(name) && !macroRoutines.has(name) && !constants.has(name))
+      if (!declared.has(name) && !isKnown(name) && !constants.has(name))
         return { line: number, message: `“${token.text}” is not declared.` };
     }
   }
@@ -116,6 +117,9 @@ function givenOn(line: readonly Token[]): string[] {
       : [];
   });
 }
+
+/** True for what belongs to a library. */
+const isKnown = (name: string): boolean => macroRoutines.has(name) || otherNames.has(name) || name.startsWith("vb");
 
 /** Names of constants of the office's Basic. */
 const constants: ReadonlySet<string> = new Set([
