@@ -101,7 +101,7 @@ const walks = [
 ];
 
 /** Languages whose walk is gone in `npm run test:long` only: their pages are those of the others. */
-const longWalks = process.env.BENT_NAIL_LONG ? [] : ["C#", "Object Pascal"];
+const longWalks = process.env.BENT_NAIL_LONG ? [] : ["C#", "Object Pascal", "Basic macro"];
 
 for (const walk of walks.filter(({ language }) => !longWalks.includes(language))) {
   test(`the whole job in ${walk.language}: judged, mended, gone through, made an exercise, sat and marked`, async ({
