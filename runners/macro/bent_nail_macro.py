@@ -238,8 +238,7 @@ class Links(unohelper.Base, XInvocation2):
 
     def __init__(self, book, recording):
         self.book, self.recording = book, recording
-        self.line, self.lines = 0, []
-        self.started, self.rest, self.broken = False, "", b""
+        self.rest, self.broken = "", b""
 
     def getIntrospection(self):
         return None
@@ -279,7 +278,6 @@ class Links(unohelper.Base, XInvocation2):
 
     # Of recordings.
     def enter(self, file, line, name, *parameters):
-        self.started = True
         frame = self.recording.enter(int(file), int(line), name)
         for at in range(0, len(parameters), 2):
             self.recording.write(1, parameters[at], token(parameters[at + 1]))

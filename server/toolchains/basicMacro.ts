@@ -13,7 +13,6 @@ import type { Toolchain, Variant } from "./toolchain.ts";
 import { toolVersion } from "./version.ts";
 import { hostInterpreter } from "./workbench.ts";
 
-const program = "/usr/lib/libreoffice/program";
 /** What the office takes until a macro begins, in seconds of processor time. */
 const startSeconds = 1.4;
 
@@ -103,8 +102,10 @@ export function createBasicMacroToolchain(workbench: () => Pool): Toolchain {
         "LibreOffice for every run, without a screen and with a fresh workbook; boxes are the console. Names that nothing defines are looked for by a check of ours before the run (stand-in), as the students' tool does.",
       startSeconds,
       needs: systemNeeds(language.id),
-      version: async () =>
-        `LibreOffice ${await toolVersion("/bin/sh", ["-c", `cat ${program}/versionrc ${program}/bootstraprc /usr/share/doc/libreoffice-core-nogui/changelog* 2>/dev/null; dpkg-query -W libreoffice-core-nogui`], /libreoffice-core-nogui\s+(?:\d+:)?([\d.]+)/)}`,
+      version: async () => {
+        const told = /libreoffice-core-nogui\s+(?:\d+:)?([\d.]+)/;
+        return `LibreOffice ${await toolVersion("dpkg-query", ["-W", "libreoffice-core-nogui"], told)}`;
+      },
       takeTold: takeSheets,
       planTries,
       plan: async (request, mode) => {

@@ -43,7 +43,8 @@ export const basicMacro: Language = {
     unsetValue: "0, an empty text or Empty; without the strict option a misspelt name is a new empty variable",
     integerDivision: "\\ gives a whole number of rounded ones; / gives a decimal number; & joins texts",
     input: "InputBox gives text; cells give numbers or texts",
-    strictness: "Option Explicit: every variable must be declared. The compatibility option is not set",
+    strictness:
+      "Option Explicit: every variable must be declared. The compatibility option is set for macros that ask for another office's objects",
     usualDistance:
       "on the reported line; a missing end of a block is reported at the end of its routine. What ran before a stop has been done",
   },

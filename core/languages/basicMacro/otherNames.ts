@@ -30,7 +30,7 @@ export function isForOtherOffice(texts: readonly string[]): boolean {
       if (token.kind !== "name" || !otherNames.has(name) || tokens[index - 1]?.text === ".") return false;
       const next = tokens[index + 1]?.text;
       // The last few may be anybody's names: here they are asked for a part, or picked from.
-      if (also.has(name)) return next === "." && tokens[index - 1]?.text !== ".";
+      if (also.has(name)) return next === ".";
       return next === "." || next === "(" || next === "=" || name.startsWith("active");
     });
   });

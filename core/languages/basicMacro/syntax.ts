@@ -11,8 +11,8 @@ import {
   withRole,
   word,
 } from "../../syntax/expressions.ts";
-import { placed } from "../../syntax/placed.ts";
-import type { SyntaxNode, SyntaxReader } from "../../syntax/tree.ts";
+import { programReader } from "../../syntax/program.ts";
+import type { SyntaxNode } from "../../syntax/tree.ts";
 import { macroTokens } from "./tokens.ts";
 
 /**
@@ -396,22 +396,4 @@ function readStatement(reader: Reader): SyntaxNode | null {
 }
 
 /** Macros of the office's Basic. */
-export const macroSyntax: SyntaxReader = (text) => {
-  const tokens = placed(
-    text,
-    macroTokens(text).filter((token) => token.kind !== "comment"),
-  );
-  const reader: Reader = { tokens, at: 0, rules: macroExpressions, depth: 0 };
-  const children: SyntaxNode[] = [];
-  while (peek(reader)) {
-    const before = reader.at;
-    const found = readStatement(reader);
-    if (found) children.push(found);
-    if (reader.at === before) {
-      const stray = take(reader);
-      if (stray && stray.text !== ":")
-        children.push({ kind: "error", from: stray.from, to: stray.to, sign: stray.text, children: [] });
-    }
-  }
-  return { kind: "program", from: 0, to: text.length, children };
-};
+export const macroSyntax = programReader(macroTokens, macroExpressions, readStatement, [":"]);

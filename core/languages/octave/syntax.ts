@@ -11,8 +11,8 @@ import {
   withRole,
   word,
 } from "../../syntax/expressions.ts";
-import { placed } from "../../syntax/placed.ts";
-import type { SyntaxNode, SyntaxReader } from "../../syntax/tree.ts";
+import { programReader } from "../../syntax/program.ts";
+import type { SyntaxNode } from "../../syntax/tree.ts";
 import { octaveTokens } from "./tokens.ts";
 
 /** Operators of Octave by strength (GNU Octave manual, "Operator Precedence"). */
@@ -220,22 +220,4 @@ function readStatement(reader: Reader): SyntaxNode | null {
 }
 
 /** Octave, as far as students' programs go. */
-export const octaveSyntax: SyntaxReader = (text) => {
-  const tokens = placed(
-    text,
-    octaveTokens(text).filter((token) => token.kind !== "comment"),
-  );
-  const reader: Reader = { tokens, at: 0, rules: octaveExpressions, depth: 0 };
-  const children: SyntaxNode[] = [];
-  while (peek(reader)) {
-    const before = reader.at;
-    const found = readStatement(reader);
-    if (found) children.push(found);
-    if (reader.at === before) {
-      const stray = take(reader);
-      if (stray && !/^[;,]$/.test(stray.text))
-        children.push({ kind: "error", from: stray.from, to: stray.to, sign: stray.text, children: [] });
-    }
-  }
-  return { kind: "program", from: 0, to: text.length, children };
-};
+export const octaveSyntax = programReader(octaveTokens, octaveExpressions, readStatement, [";", ","]);

@@ -12,8 +12,8 @@ import {
   withRole,
   word,
 } from "../../syntax/expressions.ts";
-import { placed } from "../../syntax/placed.ts";
-import type { SyntaxNode, SyntaxReader } from "../../syntax/tree.ts";
+import { programReader } from "../../syntax/program.ts";
+import type { SyntaxNode } from "../../syntax/tree.ts";
 import { assigningSigns, isWord, pseudocodeTokens, wordOf, wordTogether } from "./tokens.ts";
 
 /** Operators by strength (docs/pseudocode.md). */
@@ -357,21 +357,4 @@ function readStatement(reader: Reader): SyntaxNode | null {
 }
 
 /** Pseudocode in any of its spellings. */
-export const pseudocodeSyntax: SyntaxReader = (text) => {
-  const tokens = placed(
-    text,
-    pseudocodeTokens(text).filter((token) => token.kind !== "comment"),
-  );
-  const reader: Reader = { tokens, at: 0, rules: pseudocodeExpressions, depth: 0 };
-  const children: SyntaxNode[] = [];
-  while (peek(reader)) {
-    const before = reader.at;
-    const found = readStatement(reader);
-    if (found) children.push(found);
-    if (reader.at === before) {
-      const stray = take(reader);
-      if (stray) children.push({ kind: "error", from: stray.from, to: stray.to, sign: stray.text, children: [] });
-    }
-  }
-  return { kind: "program", from: 0, to: text.length, children };
-};
+export const pseudocodeSyntax = programReader(pseudocodeTokens, pseudocodeExpressions, readStatement);
