@@ -49,16 +49,14 @@ function once(name, sources, make) {
   return target;
 }
 
-/** The Java runners as a jar, or null where there is no JDK. */
-export function buildJava() {
+/** Java sources of a folder of runners as a jar, or null where there is no JDK. */
+function buildJar(name, folder, libraries) {
   if (!existsSync("/usr/bin/javac") || !existsSync("/usr/share/java/asm.jar")) return null;
-  const sources = sourcesOf(join(home, "runners/java"), ".java");
-  return once("java.jar", sources, (temporary) => {
+  const sources = sourcesOf(join(home, folder), ".java");
+  return once(name, sources, (temporary) => {
     const classes = `${temporary}.classes`;
-    const asm = ["asm", "asm-tree", "asm-analysis", "asm-commons"]
-      .map((each) => `/usr/share/java/${each}.jar`)
-      .join(":");
-    execFileSync("/usr/bin/javac", ["-nowarn", "-d", classes, "-cp", asm, ...sources], {
+    const path = libraries.map((each) => `/usr/share/java/${each}.jar`).join(":");
+    execFileSync("/usr/bin/javac", ["-nowarn", "-d", classes, "-cp", path, ...sources], {
       stdio: ["ignore", "inherit", "inherit"],
     });
     execFileSync("/usr/bin/jar", ["--create", "--no-compress", "--file", temporary, "-C", classes, "."], {
@@ -67,6 +65,12 @@ export function buildJava() {
     rmSync(classes, { recursive: true });
   });
 }
+
+/** The translator and recorder of Java. */
+export const buildJava = () => buildJar("java.jar", "runners/java", ["asm", "asm-tree", "asm-analysis", "asm-commons"]);
+
+/** What drawing sketches are made with. */
+export const buildSketch = () => buildJar("sketch.jar", "runners/sketch", []);
 
 /** The C# recorder, or null where there is no mono compiler. */
 export function buildCSharp() {
@@ -90,5 +94,6 @@ export function buildCSharp() {
 
 if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) {
   buildJava();
+  buildSketch();
   buildCSharp();
 }

@@ -4,7 +4,8 @@ import type { Cell, ConsolePiece, Sheet } from "./outcome.ts";
 const mostCells = 400;
 
 const line = (name: string, shown: string) => `cell ${name} = ${shown}\n`;
-const asked = /^([ \t]*cell[ \t]+(.{1,80}?)[ \t]*=[ \t]*)(.*)$/i;
+/** A line that asks for a cell, or for a fact of a picture (core/outcome/pictureFacts.ts). */
+const asked = /^([ \t]*(?:cell|picture)[ \t]+(.{1,80}?)[ \t]*=[ \t]*)(.*)$/i;
 
 /** What a cell is called in a result: `B5` on the first sheet, `Fares.B5` on another. */
 const nameOf = (sheet: Sheet, first: boolean, cell: Cell) => (first ? cell.at : `${sheet.name}.${cell.at}`);
@@ -31,7 +32,7 @@ export function pieceOfCells(sheets: readonly Sheet[]): ConsolePiece | null {
 const flat = (shown: string) => shown.replace(/\s*[\r\n]+\s*/g, " ");
 
 /**
- * The pieces of a console as far as an intended text asks for them: of cells those that it names, in its order, whether they were
+ * The pieces of a console as far as an intended text asks for them: of cells and facts of a picture those that it names, in its order, whether they were
  * changed or not; what a box asks where it has that as well.
  */
 export function piecesAsked(pieces: readonly ConsolePiece[], intended: string): readonly ConsolePiece[] {

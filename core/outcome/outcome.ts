@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { drawingSchema } from "./drawing.ts";
 
 /**
  * What stopped a run before its own end; "none" if it ended by itself. "refused": the translator did not accept it. The
@@ -30,7 +31,10 @@ export const consolePieceSchema = z.object({
   step: z.number().int().nonnegative().optional(),
   /** True for what a box asks before it takes a line: no part of the result unless an intended text has it. */
   asked: z.boolean().optional(),
-  /** Of the piece that tells what cells hold (core/outcome/cells.ts): the cells that the run did not change, with what they show. */
+  /**
+   * Of the piece that tells what cells hold (core/outcome/cells.ts): the cells that the run did not change, with what they show. Of the
+   * piece that tells of a picture (core/outcome/pictureFacts.ts): its other facts.
+   */
   cells: z.array(z.tuple([z.string(), z.string()])).optional(),
 });
 export type ConsolePiece = z.infer<typeof consolePieceSchema>;
@@ -129,6 +133,8 @@ export const outcomeSchema = z.object({
   effects: z.array(effectSchema).default([]),
   /** What the sheets hold when the run is over, whether it came to its end or not; absent where there is no workbook. */
   sheets: z.array(sheetSchema).optional(),
+  /** What was drawn until the run was over, whether it came to its end or not; absent where nothing can be drawn. */
+  drawing: drawingSchema.optional(),
   /** Where a debugger found the program when it was killed by a signal: found by us, not told by the tool. */
   found: foundSchema.optional(),
   /** Names of what an earlier run leaves, where what came out elsewhere fits only with it there; none: looked for in vain. */

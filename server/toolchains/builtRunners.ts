@@ -12,6 +12,7 @@ export const builtRunners = join(productFolder, "node_modules/.cache/bent-nail/r
  */
 const runners = [
   { made: "java.jar", sources: "runners/java", translator: "/usr/bin/javac" },
+  { made: "sketch.jar", sources: "runners/sketch", translator: "/usr/bin/javac" },
   { made: "csharp.exe", sources: "runners/csharp", translator: "/usr/bin/mcs" },
 ];
 

@@ -9,7 +9,7 @@ export type Plan = Partial<Commands> & {
   build: Commands["build"];
   run: Commands["run"];
   limits?: { boundAddresses?: boolean; overheadBytes?: number } & Partial<
-    Pick<Limits, "processes" | "cpuSeconds" | "wallSeconds">
+    Pick<Limits, "processes" | "cpuSeconds" | "wallSeconds" | "outputBytes">
   >;
   /**
    * The text of a refusal or warning that was found before the commands, as the translator would print it, and whether

@@ -1,37 +1,25 @@
 import { java as language } from "../../core/languages/java/java.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
-import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
 import type { Pool } from "../sandbox/pool.ts";
-import { builtRunners } from "./builtRunners.ts";
 import { changeWords } from "./changeWords.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
 import { planHosted } from "./commandTries.ts";
+import {
+  home,
+  jar,
+  javaTranslators,
+  javaVersion,
+  limits,
+  machine,
+  optionsFor,
+  reachesOthers,
+  startSeconds,
+} from "./javaMachine.ts";
 import { installed, type OtherWay, translated } from "./otherWays.ts";
-import { shownFolders, systemNeeds } from "./systemNeeds.ts";
+import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
-import { gaveUp, translatorsWhenAsked } from "./translators.ts";
-import { findBelow, toolVersion } from "./version.ts";
-
-const home = findBelow("/usr/lib/jvm", /^java-17-openjdk-/, "bin");
-const machine = `${home}/java`;
-const jar = "/runner/built/java.jar";
-const libraries = ["asm", "asm-tree", "asm-analysis", "asm-commons"].map((name) => `/usr/share/java/${name}.jar`);
-const megabyte = 1024 * 1024;
-const startSeconds = 0.9;
-const limits = { boundAddresses: false, overheadBytes: 192 * megabyte };
-/** javac in a machine that stays up. */
-const translator: SandboxSpecification = {
-  command: [
-    machine,
-    ...["-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-Xss4m", "-Xmx384m", "-XX:-UsePerfData"],
-    ...["-cp", [jar, ...libraries].join(":"), "bentnail.Translator"],
-  ],
-  runners: [{ folder: builtRunners, inside: "/runner/built" }],
-  environment: { PATH: "/usr/bin:/bin", LANG: "C.UTF-8", LC_ALL: "C.UTF-8", TZ: "UTC", HOME: "/tmp" },
-  shown: shownFolders(),
-  overheadBytes: 512 * megabyte,
-};
+import { gaveUp } from "./translators.ts";
 
 /** Warnings of every kind, an older release, and other versions that are installed. */
 function otherWays(): OtherWay[] {
@@ -51,28 +39,7 @@ function otherWays(): OtherWay[] {
 
 /** Java by the JDK: javac kept warm, a machine of its own for every run. */
 export function createJavaToolchain(workbench: () => Pool): Toolchain {
-  const { translate, close } = translatorsWhenAsked(translator);
-
-  function optionsFor(request: RunRequest): string[] {
-    const heap = Math.floor(request.limits.memoryBytes / megabyte);
-    return [
-      ...[
-        "-XX:+UseSerialGC",
-        "-XX:TieredStopAtLevel=1",
-        "-Xshare:auto",
-        "-XX:-UsePerfData",
-        "-XX:ActiveProcessorCount=1",
-        "-XX:ErrorFile=/dev/null",
-      ],
-      ...[
-        `-Xmx${heap}m`,
-        "-XX:MaxMetaspaceSize=96m",
-        "-Djava.awt.headless=true",
-        "-Dfile.encoding=UTF-8",
-        "-Dstdout.encoding=UTF-8",
-      ],
-    ];
-  }
+  const { translate, close } = javaTranslators(workbench);
 
   async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
     const change = changeWords(request);
@@ -103,7 +70,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
       until,
       startSeconds: startSeconds - 0.1,
       translate: (translation) => translate(translation, request.signal),
-      alone: /\b(?:addShutdownHook|console|setSecurityManager|Preferences|halt|hashCode|setDefault\w*|setProperty)\b/,
+      alone: reachesOthers,
       line: (folder, main) => `${folder} ${main}`,
       host: (list) => [machine, ...optionsFor(request), "-cp", jar, "bentnail.Many", list],
       limits,
@@ -117,7 +84,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
       changes: true,
       otherWays,
       needs: systemNeeds(language.id),
-      version: async () => `Java ${await toolVersion(machine, ["-version"], /version "([^"]+)"/)}`,
+      version: javaVersion,
       plan,
       planTries,
       outOfMemory: (errors) => /java\.lang\.OutOfMemoryError/.test(errors),

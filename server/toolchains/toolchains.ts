@@ -16,6 +16,7 @@ import type { OtherWay } from "./otherWays.ts";
 import { createPascalToolchain } from "./pascal.ts";
 import { createPseudocodeToolchain } from "./pseudocode.ts";
 import { createPythonToolchain } from "./python.ts";
+import { createSketchToolchain } from "./sketch.ts";
 import { textKey } from "./textKey.ts";
 import type { Toolchain } from "./toolchain.ts";
 import { translateOtherwise } from "./translateOtherwise.ts";
@@ -33,6 +34,7 @@ const makers: readonly ((workbench: () => Pool) => Toolchain)[] = [
   createPascalToolchain,
   createOctaveToolchain,
   createBasicMacroToolchain,
+  createSketchToolchain,
   createPseudocodeToolchain,
 ];
 

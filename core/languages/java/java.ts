@@ -11,44 +11,21 @@ import { javaInput } from "./input.ts";
 import { javaExplanations } from "./meanings.ts";
 import { countingCompiler, isJavaSummary, jdk, kindOfJavaRefusal } from "./messages.ts";
 import { javaSyntax } from "./syntax.ts";
+import { javaKeywords, javaLexical, javaTypeWords } from "./tokens.ts";
 import { javaValues } from "./values.ts";
 import { javaWords } from "./words.ts";
 import { javaWriting } from "./writing.ts";
 
-/** Keywords and literals of Java 17 (The Java Language Specification, 3.9 and 3.10). */
-const keywords: ReadonlySet<string> = new Set(
-  (
-    "abstract assert boolean break byte case catch char class const continue default do double else enum extends final finally float for goto if implements import " +
-    "instanceof int interface long native new package private protected public return short static strictfp super switch synchronized this throw throws transient try " +
-    "void volatile while true false null"
-  ).split(" "),
-);
-const typeWords: ReadonlySet<string> = new Set(
-  "boolean byte char double float int long short void var String".split(" "),
-);
-const rules: StatementRules = {
+export const javaStatements: StatementRules = {
   assignments: new Set(["=", "+=", "-=", "*=", "/=", "%=", "&=", "|=", "^=", "<<=", ">>=", ">>>="]),
   memberSigns: new Set(["."]),
-  typeWords,
+  typeWords: javaTypeWords,
 };
 const quietFunctions: ReadonlySet<string> = new Set(
   "println print printf length size get charAt equals isEmpty abs max min sqrt format valueOf toString".split(" "),
 );
 
-const tokens = createTokenizer({
-  keywords,
-  name: /[\p{L}_$][\p{L}\p{Nd}_$]*/uy,
-  number: /(?:0[xX][\da-fA-F_]+|0[bB][01_]+|\d[\d_]*\.?[\d_]*(?:[eE][+-]?\d+)?|\.\d[\d_]*(?:[eE][+-]?\d+)?)[lLfFdD]?/y,
-  operator:
-    />>>=|<<=|>>=|>>>|\.\.\.|->|::|\+\+|--|&&|\|\||==|!=|<=|>=|\+=|-=|\*=|\/=|%=|&=|\|=|\^=|<<|>>|[-+*/%&|^~!<>=?:;,.@]/y,
-  lineComment: /\/\//y,
-  blockComments: [{ open: "/*", close: "*/" }],
-  texts: [
-    { open: /"""/y, close: '"""', escape: "\\", lines: true },
-    { open: /"/y, close: '"', escape: "\\" },
-    { open: /'/y, close: "'", escape: "\\" },
-  ],
-});
+const tokens = createTokenizer(javaLexical);
 
 /** Java 17 as translated by javac. */
 export const java: Language = {
@@ -78,13 +55,13 @@ export const java: Language = {
   syntax: javaSyntax,
   writing: javaWriting,
   values: javaValues,
-  keywords,
+  keywords: javaKeywords,
   ...messageReading([jdk, countingCompiler], "first refusal", isJavaSummary),
   kindOfRefusal: kindOfJavaRefusal,
   unknownName: (diagnostic) => /symbol: +(?:variable|method|class) (\w+)/.exec(diagnostic.message)?.[1] ?? null,
   explanations: javaExplanations,
-  assignedNames: (line) => assignedNames(line, rules),
-  usedNames: (line) => usedNames(line, rules),
+  assignedNames: (line) => assignedNames(line, javaStatements),
+  usedNames: (line) => usedNames(line, javaStatements),
   loopCondition: (line) => braceLoopCondition(line, quietFunctions),
   blockLines: (program, header) => braceBlockLines(tokens(program), header),
   decisionWords: braceDecisions,
@@ -106,7 +83,7 @@ export const java: Language = {
     ).test(program),
   numberRanges: { Byte: signed(8), Short: signed(16), Character: unsigned(16), Integer: signed(32), Long: signed(64) },
   loopExits: [...braceLoopExits, "System"],
-  ownWords: new Set([...keywords, ...javaWords]),
+  ownWords: new Set([...javaKeywords, ...javaWords]),
   signs: [
     { pattern: /\bpublic\s+static\s+void\s+main\s*\(/, weight: 4, words: "public static void main" },
     { pattern: /\bSystem\.(?:out|in)\b/, weight: 4, words: "System.out" },

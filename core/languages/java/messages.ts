@@ -11,7 +11,7 @@ import {
 } from "../messageReader.ts";
 import { severityOf } from "../severity.ts";
 
-const located = /^(?:.{0,400}[\\/])?([^\\/:]{1,200}\.java):(\d+): ([^:\d]{2,24}?) ?: ?(.*)$/;
+const located = /^(?:.{0,400}[\\/])?([^\\/:]{1,200}\.(?:java|sketch|pde)):(\d+): ([^:\d]{2,24}?) ?: ?(.*)$/;
 const unlocated = /^(error|warning): (.*)$/;
 const thrown = /^((?:[\p{L}_$][\w$]*\.){0,20}[\p{L}_$][\w$]{0,200})(?:: (.*))?$/u;
 const inThread = 'Exception in thread "';
@@ -36,13 +36,13 @@ const counts = /^\d+ (?:errors?|warnings?|Fehler|Warnungen?|erreurs?|problems? \
  */
 function isOwn(name: string, file: string, program: MessageContext["program"]): boolean {
   if (/^(?:java|javax|jdk|sun|com\.sun)\./.test(name)) return false;
-  if (!/\.(?:java|pde)$/.test(file)) return false;
+  if (!/\.(?:java|sketch|pde)$/.test(file)) return false;
   return program === undefined || Object.keys(program).some((each) => baseName(each) === file);
 }
 
 /** A message of the JDK's compiler: place, severity, words, details, the echoed line and its arrow. */
 const compiler: MessageConstruct = {
-  begins: (line) => line.includes(".java:"),
+  begins: (line) => line.includes(".java:") || line.includes(".sketch:") || line.includes(".pde:"),
   read: (context, at) => {
     const place = located.exec(context.lines[at] ?? "");
     const severity = place && severityOf(place[3] ?? "");

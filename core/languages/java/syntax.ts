@@ -119,7 +119,8 @@ const creation: Builder = (pieces, { from, to }) => {
   return [{ kind: "call", from, to, sign: "new", children: [...as("type", type), ...given] }];
 };
 
-const table: LezerTable = {
+/** What the pieces of the grammar become. */
+export const javaTable: LezerTable = {
   ImportDeclaration: plain("import"),
   PackageDeclaration: plain("import"),
   ClassDeclaration: defining("class"),
@@ -190,7 +191,7 @@ const table: LezerTable = {
 };
 
 /** The condition of `if (...)` stands in a group in the grammar; the brackets belong to the statement. */
-function ungroup(node: SyntaxNode): SyntaxNode {
+export function ungroup(node: SyntaxNode): SyntaxNode {
   const children = node.children.map((child) => {
     const inner = child.children[0];
     const bare = child.role === "condition" && child.kind === "group" && child.children.length === 1 && inner;
@@ -200,4 +201,4 @@ function ungroup(node: SyntaxNode): SyntaxNode {
 }
 
 /** Java by its published grammar. */
-export const javaSyntax: SyntaxReader = (text) => ungroup(fromLezer(parser.parse(text), text, table));
+export const javaSyntax: SyntaxReader = (text) => ungroup(fromLezer(parser.parse(text), text, javaTable));

@@ -9,7 +9,8 @@ const compiler: MessageConstruct = {
   begins: (line) => line.includes(".pde:"),
   read: (context, at) => {
     const match = located.exec(context.lines[at] ?? "");
-    if (!match) return null;
+    // With the line and an arrow below it is what the compiler itself says.
+    if (!match || /^\s*\^\s*$/.test(context.lines[at + 2] ?? "")) return null;
     const [, file = "", line, column, endLine, endColumn, word = "", rest = ""] = match;
     const severity = severityOf(word);
     return {

@@ -1,9 +1,17 @@
+import { braceBlockLines, braceLoopCondition } from "../braces.ts";
 import type { Explanation } from "../explanation.ts";
-import { java } from "../java/java.ts";
+import { java, javaStatements } from "../java/java.ts";
 import { javaExplanations } from "../java/meanings.ts";
 import { countingCompiler, isJavaSummary, jdk } from "../java/messages.ts";
 import { type Language, messageReading } from "../language.ts";
+import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { sketchCard } from "./card.ts";
 import { sketchTools } from "./messages.ts";
+import { sketchSyntax } from "./syntax.ts";
+import { sketchTokens, sketchTypeWords } from "./tokens.ts";
+import { sketchValues } from "./values.ts";
+import { drawingWords, givenWords, givingWords, sketchEvents } from "./words.ts";
+import { sketchWriting } from "./writing.ts";
 
 /** Messages that only sketches have; the others are Java's. */
 const sketchExplanations: readonly Explanation[] = [
@@ -30,15 +38,19 @@ const sketchExplanations: readonly Explanation[] = [
   },
 ];
 
-/** Java-based drawing sketches: setup once, draw frame by frame; no such tool runs here. */
+const quietFunctions: ReadonlySet<string> = new Set([...java.quietFunctions, ...drawingWords, ...givingWords]);
+const statements: StatementRules = { ...javaStatements, typeWords: sketchTypeWords };
+
+/** Java-based drawing sketches: setup once, draw frame by frame. */
 export const sketch: Language = {
   ...java,
   // Nothing is typed in to a drawing.
   inputForms: undefined,
   id: "sketch",
   name: "Drawing sketch",
-  extension: ".pde",
-  mainName: "sketch.pde",
+  extension: ".sketch",
+  otherExtensions: [".pde"],
+  mainName: "drawing.sketch",
   profile: {
     ...java.profile,
     stages: [
@@ -48,14 +60,40 @@ export const sketch: Language = {
     ],
     unsetValue: "a variable outside the functions holds 0, false or null; a local must be given a value first",
     input: "mouse and keys, by functions that are called when something happens",
-    strictness: "none",
+    strictness: "-Xlint:all: warnings about raw types, fall-through and division by a literal zero",
     usualDistance:
       "a missing semicolon is reported on its line or the next; a missing brace at the end of the file. An empty drawing area is a symptom too",
   },
+  card: sketchCard,
+  tokens: sketchTokens,
+  syntax: sketchSyntax,
+  writing: sketchWriting,
+  values: sketchValues,
   ...messageReading([sketchTools, jdk, countingCompiler], "first refusal", isJavaSummary),
   explanations: [...sketchExplanations, ...javaExplanations],
+  assignedNames: (line) => assignedNames(line, statements),
+  usedNames: (line) => usedNames(line, statements),
+  loopCondition: (line) => braceLoopCondition(line, quietFunctions),
+  blockLines: (program, header) => braceBlockLines(sketchTokens(program), header),
+  definesFunction: (line) => {
+    const bracket = line.findIndex((token) => token.text === "(");
+    const before = line.slice(0, bracket);
+    return (
+      bracket > 1 &&
+      line.at(-1)?.text !== ";" &&
+      before.every((token) => token.kind === "name" || token.kind === "keyword" || /^[[\]<>,]$/.test(token.text)) &&
+      before.at(-1)?.kind === "name" &&
+      !/^(?:new|return|else)$/.test(before.at(-2)?.text ?? "")
+    );
+  },
   mainIsFunction: false,
-  unseenWords: new Set([...java.unseenWords, "random", "millis", "mouseX", "mouseY", "key"]),
+  quietFunctions,
+  chanceWords: new Set([
+    ...java.chanceWords,
+    ...["random", "randomGaussian", "noise", "year", "month", "day", "hour", "minute", "second"],
+  ]),
+  unseenWords: new Set([...java.unseenWords, "random", "noise", "mouseX", "mouseY", "key"]),
+  ownWords: new Set([...java.ownWords, "color", ...sketchEvents, ...drawingWords, ...givingWords, ...givenWords]),
   signs: [
     { pattern: /^\s*void\s+(?:setup|draw)\s*\(\s*\)/m, weight: 6, words: "void setup() or void draw()" },
     { pattern: /^\s*(?:size|background|fill|ellipse|rect|stroke)\s*\(/m, weight: 2, words: "drawing calls" },

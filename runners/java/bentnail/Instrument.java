@@ -121,7 +121,7 @@ final class Instrument {
 
   /** The line with the method's name and its bracket, upwards from its first statement. */
   private int headerLine(ClassNode node, MethodNode method, int file, int first) {
-    if (method.name.equals("<clinit>") || method.name.startsWith("lambda$")) return first;
+    if (method.name.equals("<clinit>") || method.name.startsWith("lambda$") || isStart(node, method, file)) return first;
     String name = method.name.equals("<init>") ? node.name.replaceAll(".*[/$]", "") : method.name;
     Pattern pattern = Pattern.compile("(?<![.\\w])" + Pattern.quote(name) + "\\s*(\\(|\\{)");
     String[] text = texts.get(file);
@@ -131,17 +131,45 @@ final class Instrument {
     return first;
   }
 
-  private static String shownName(ClassNode node, MethodNode method) {
-    if (method.name.equals("<init>")) return node.name.replaceAll(".*[/$]", "");
+  /** True for the class that a drawing sketch is: its object is never seen, its fields are the variables outside of the functions. */
+  private static boolean isSketch(ClassNode node) {
+    return node.superName.equals("bentnail/sketch/Drawing");
+  }
+
+  /** True for what a sketch does outside of its functions: values that its variables begin with, and all of one that has no functions. */
+  private boolean isStart(ClassNode node, MethodNode method, int file) {
+    return isSketch(node) && (method.name.equals("<init>") || (method.name.equals("setup") && texts.get(file)[0].contains("Drawing { /**/public void setup() {")));
+  }
+
+  private String shownName(ClassNode node, MethodNode method, int file) {
+    if (isStart(node, method, file)) return Recorder.START;
     if (method.name.equals("<clinit>")) return "static";
+    if (method.name.equals("<init>")) return node.name.replaceAll(".*[/$]", "");
     return method.name.startsWith("lambda$") ? "lambda" : method.name;
   }
 
-  private void instrument(ClassNode node, MethodNode method, int file) {
+  /** The line of a method's first statement; 0 where it has none. What a sketch's variables begin with stands behind the call of the parent. */
+  private static int firstLine(MethodNode method, boolean ofSketch) {
+    int any = 0;
+    boolean begun = !ofSketch;
+    boolean gives = !ofSketch;
     int first = 0;
     for (AbstractInsnNode each : method.instructions) {
-      if (each instanceof LineNumberNode && first == 0) first = ((LineNumberNode) each).line;
+      if (each instanceof LineNumberNode && any == 0) any = ((LineNumberNode) each).line;
+      if (each instanceof LineNumberNode && begun && first == 0) first = ((LineNumberNode) each).line;
+      if (each instanceof MethodInsnNode && ((MethodInsnNode) each).name.equals("<init>")) begun = true;
+      if (ofSketch && each.getOpcode() == Opcodes.PUTFIELD) {
+        // The first line has its number before the call of the parent.
+        if (!gives && first == 0) first = any;
+        gives = true;
+      }
     }
+    return gives ? first : 0;
+  }
+
+  private void instrument(ClassNode node, MethodNode method, int file) {
+    boolean ofSketch = isSketch(node) && method.name.equals("<init>");
+    int first = firstLine(method, ofSketch);
     if (first == 0) return;
     int frame = method.maxLocals;
     int temporary = frame + 1;
@@ -165,7 +193,7 @@ final class Instrument {
       if (each == begin) started = true;
       if (each instanceof LineNumberNode) {
         line = ((LineNumberNode) each).line;
-        boolean counts = started ? each != begin : line != header;
+        boolean counts = started ? each != begin : line != header && !ofSketch;
         if (counts && !onlyBrace(file, line)) {
           InsnList call = lineCall(frame, line);
           if (change != null && file == 0 && line == change.line) call.add(putIn(node, method, frame, variables, places.get(each), places));
@@ -286,7 +314,7 @@ final class Instrument {
     InsnList entry = new InsnList();
     push(entry, file);
     push(entry, header);
-    entry.add(new LdcInsnNode(shownName(node, method)));
+    entry.add(new LdcInsnNode(shownName(node, method, file)));
     entry.add(recorder("enter", "(IILjava/lang/String;)I"));
     entry.add(new VarInsnNode(Opcodes.ISTORE, frame));
     InsnList body = begin == null ? entry : new InsnList();
@@ -295,6 +323,8 @@ final class Instrument {
     int slot = (method.access & Opcodes.ACC_STATIC) != 0 ? 0 : 1;
     for (LocalVariableNode variable : variables) {
       boolean parameter = variable.index >= slot && variable.index < parameters && isStart(method, variable.start);
+      // An inner object's way to the outer one is nothing that was written.
+      if (variable.name.startsWith("this$") || (variable.name.equals("this") && slot == 1 && isSketch(node))) continue;
       if (variable.name.equals("this") && slot == 1) body.add(localCall(frame, variable));
       else if (parameter && !(method.name.equals("main") && variable.desc.equals("[Ljava/lang/String;"))) entry.add(localCall(frame, variable));
     }
@@ -407,13 +437,14 @@ final class Instrument {
       constant(put, type);
       put.add(new FieldInsnNode(ofClass ? Opcodes.PUTSTATIC : Opcodes.PUTFIELD, node.name, field.name, field.desc));
       // It is told as any field is that gets a value.
-      if (!ofClass) put.add(new VarInsnNode(Opcodes.ALOAD, 0));
-      if (ofClass) put.add(new VarInsnNode(Opcodes.ILOAD, frame));
+      boolean isGlobal = ofClass || isSketch(node);
+      if (!isGlobal) put.add(new VarInsnNode(Opcodes.ALOAD, 0));
+      if (isGlobal) put.add(new VarInsnNode(Opcodes.ILOAD, frame));
       constant(put, type);
       box(put, type);
-      if (!ofClass) put.add(new VarInsnNode(Opcodes.ILOAD, frame));
+      if (!isGlobal) put.add(new VarInsnNode(Opcodes.ILOAD, frame));
       put.add(new LdcInsnNode(ofClass && topClasses > 1 ? node.name.replaceAll(".*[/$]", "") + "." + field.name : field.name));
-      put.add(ofClass ? recorder("global", "(ILjava/lang/Object;Ljava/lang/String;)V") : recorder("field", "(Ljava/lang/Object;Ljava/lang/Object;ILjava/lang/String;)V"));
+      put.add(isGlobal ? recorder("global", "(ILjava/lang/Object;Ljava/lang/String;)V") : recorder("field", "(Ljava/lang/Object;Ljava/lang/Object;ILjava/lang/String;)V"));
       return put;
     }
     throw new IllegalArgumentException("There is no variable " + change.name + " here.");
@@ -485,6 +516,16 @@ final class Instrument {
     before.add(new VarInsnNode(type.getOpcode(Opcodes.ILOAD), temporary));
     method.instructions.insertBefore(each, before);
     InsnList after = new InsnList();
+    if (isSketch(owner)) {
+      after.add(new InsnNode(Opcodes.POP));
+      after.add(new VarInsnNode(Opcodes.ILOAD, frame));
+      after.add(new VarInsnNode(type.getOpcode(Opcodes.ILOAD), temporary));
+      box(after, type);
+      after.add(new LdcInsnNode(each.name));
+      after.add(recorder("global", "(ILjava/lang/Object;Ljava/lang/String;)V"));
+      method.instructions.insert(each, after);
+      return;
+    }
     after.add(new VarInsnNode(type.getOpcode(Opcodes.ILOAD), temporary));
     box(after, type);
     after.add(new VarInsnNode(Opcodes.ILOAD, frame));

@@ -23,8 +23,8 @@ import java.util.Properties;
 import java.util.TimeZone;
 
 /**
- * Runs many programs one after another in one machine, each from classes of its own: Many LIST. The list holds a line for each, its folder and
- * its main class. Which one comes next is told by descriptor 61; how it ended by descriptor 62: its exit code, and "clean" if the next one finds
+ * Runs many programs one after another in one machine, each from classes of its own: Many LIST. The list holds a line for each, its folder, its
+ * main class and the arguments of that; a library that they see can stand behind LIST. Which one comes next is told by descriptor 61; how it ended by descriptor 62: its exit code, and "clean" if the next one finds
  * everything as it was (runners/sandbox/bent_nail_sandbox/command_tries.py). One that ends the machine ends this one.
  */
 public final class Many {
@@ -42,23 +42,25 @@ public final class Many {
     answers.write("ready\n".getBytes(StandardCharsets.US_ASCII));
     for (String order = orders.readLine(); order != null; order = orders.readLine()) {
       String[] one = list.get(Integer.parseInt(order)).split(" ", 2);
-      int exit = run(one[0], one[1]);
+      int exit = run(one[0], one[1].split(" "), arguments.length > 1 ? arguments[1] : null);
       answers.write((exit + (isClean() ? " clean\n" : " left\n")).getBytes(StandardCharsets.US_ASCII));
     }
   }
 
-  private static int run(String folder, String mainClass) throws Exception {
+  private static int run(String folder, String[] main, String library) throws Exception {
     System.setIn(new BufferedInputStream(new FileInputStream(FileDescriptor.in)));
     System.setOut(printer(FileDescriptor.out));
     System.setErr(printer(FileDescriptor.err));
     int[] exit = {0};
     ThreadGroup group = new ThreadGroup("main");
-    try (URLClassLoader classes = new URLClassLoader(new URL[] {Path.of(folder).toUri().toURL()}, ClassLoader.getPlatformClassLoader())) {
+    URL own = Path.of(folder).toUri().toURL();
+    URL[] found = library == null ? new URL[] {own} : new URL[] {own, Path.of(library).toUri().toURL()};
+    try (URLClassLoader classes = new URLClassLoader(found, ClassLoader.getPlatformClassLoader())) {
       Thread thread = new Thread(group, () -> {
         try {
-          Method main = Class.forName(mainClass, true, classes).getMethod("main", String[].class);
-          main.setAccessible(true);
-          main.invoke(null, (Object) new String[0]);
+          Method begin = Class.forName(main[0], true, classes).getMethod("main", String[].class);
+          begin.setAccessible(true);
+          begin.invoke(null, (Object) Arrays.copyOfRange(main, 1, main.length));
         } catch (InvocationTargetException problem) {
           exit[0] = 1;
           tell(problem.getCause());

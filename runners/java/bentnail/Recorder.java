@@ -22,6 +22,8 @@ import java.util.Set;
  * describes, to descriptor 60 (commands.py says how). Only the main thread is recorded. No method of the program is called here.
  */
 public final class Recorder {
+  /** What a sketch does outside of its functions. */
+  static final String START = "start";
   private static final int HEADER = 16;
   private static final int CHUNK = 64;
   private static final int MOST_ITEMS = 200;
@@ -124,7 +126,7 @@ public final class Recorder {
     frame.number = ++frames;
     frame.file = file;
     frame.line = line;
-    frame.begins = name.equals("static");
+    frame.begins = name.equals("static") || name.equals(START);
     STACK.add(frame);
     begin(line);
     token("[\"c\"," + frame.number + "," + file + "," + (STACK.size() - 1) + "," + line + "," + Json.quote(name) + "]");
@@ -305,13 +307,18 @@ public final class Recorder {
     inside = false;
   }
 
+  /** True for a call of the recorder; the library of sketches is no part of it. */
+  private static boolean isOurs(StackTraceElement call) {
+    return call.getClassName().startsWith("bentnail.") && !call.getClassName().startsWith("bentnail.sketch.");
+  }
+
   private static void raised(Throwable problem) {
     if (problem == told || count == 0) return;
     told = problem;
     StackTraceElement[] calls = problem.getStackTrace();
-    if (calls.length > 0 && calls[0].getClassName().startsWith("bentnail.")) {
+    if (calls.length > 0 && isOurs(calls[0])) {
       List<StackTraceElement> kept = new ArrayList<>();
-      for (StackTraceElement call : calls) if (!call.getClassName().startsWith("bentnail.")) kept.add(call);
+      for (StackTraceElement call : calls) if (!isOurs(call)) kept.add(call);
       problem.setStackTrace(kept.toArray(new StackTraceElement[0]));
     }
     String message = problem.getClass().getClassLoader() == null && problem.getMessage() != null ? problem.getMessage() : "";
@@ -397,6 +404,8 @@ public final class Recorder {
     }
     if (value instanceof Enum) return plain(type.getSimpleName(), ((Enum<?>) value).name());
     if (value instanceof Throwable) return plain(type.getSimpleName(), type.getSimpleName() + (library && ((Throwable) value).getMessage() != null ? ": " + cut(((Throwable) value).getMessage()) : ""));
+    // A sketch's own variables are columns of their own.
+    if (type.getSuperclass() != null && type.getSuperclass().getName().equals("bentnail.sketch.Drawing")) return plain("sketch", "(sketch)");
     boolean holds = type.isArray() || (library ? watched(value) : !type.isSynthetic() && !type.isHidden());
     if (!holds || depth > MOST_DEPTH) return plain(title(type), "(" + title(type) + ")");
     Integer known = IDS.get(value);

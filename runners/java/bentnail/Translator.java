@@ -29,10 +29,13 @@ import javax.tools.ToolProvider;
  */
 public final class Translator {
   private static final JavaCompiler COMPILER = ToolProvider.getSystemJavaCompiler();
+  /** What drawing sketches can call, by which they are translated. */
+  private static String library = "";
 
   private Translator() {}
 
   public static void main(String[] arguments) throws IOException {
+    if (arguments.length > 0) library = arguments[0];
     DataInputStream in = new DataInputStream(System.in);
     DataOutputStream out = new DataOutputStream(System.out);
     System.setOut(System.err);
@@ -49,6 +52,11 @@ public final class Translator {
       // After a failure of its own the translator ends, so that a fresh one takes its place.
       if (!serve(new String(head, StandardCharsets.UTF_8), body, out)) return;
     }
+  }
+
+  /** By the endings of sketches (core/languages/sketch). */
+  private static boolean isSketch(String name) {
+    return name.endsWith(".sketch") || name.endsWith(".pde");
   }
 
   private static void answer(DataOutputStream out, String head, byte[] body) throws IOException {
@@ -75,13 +83,15 @@ public final class Translator {
       sources.add(new Source(lines[index], text));
     }
     StringWriter said = new StringWriter();
-    Memory files = new Memory(COMPILER.getStandardFileManager(null, null, StandardCharsets.UTF_8));
-    List<String> options = List.of("-g", "-Xlint:all", "-proc:none", "-implicit:none", "-XDdev=false");
+    boolean isSketch = !sources.isEmpty() && isSketch(sources.get(0).getName());
+    Memory files = new Memory(COMPILER.getStandardFileManager(null, null, StandardCharsets.UTF_8), isSketch);
+    List<String> options = new ArrayList<>(List.of("-g", "-Xlint:all", "-proc:none", "-implicit:none", "-XDdev=false"));
+    if (isSketch) options.addAll(List.of("-cp", library));
     boolean translated;
     boolean sound = true;
     try {
       List<Source> programs = new ArrayList<>();
-      for (Source source : sources) if (source.getName().endsWith(".java")) programs.add(source);
+      for (Source source : sources) if (source.getName().endsWith(".java") || (isSketch && source == sources.get(0))) programs.add(source);
       translated = COMPILER.getTask(said, files, null, options, null, programs).call();
     } catch (Throwable failure) {
       translated = false;
@@ -135,9 +145,11 @@ public final class Translator {
   /** Keeps the classes in memory, in the order in which they were made, by their name with slashes. */
   private static final class Memory extends ForwardingJavaFileManager<JavaFileManager> {
     final Map<String, byte[]> classes = new LinkedHashMap<>();
+    private final boolean seesLibrary;
 
-    Memory(JavaFileManager manager) {
+    Memory(JavaFileManager manager, boolean seesLibrary) {
       super(manager);
+      this.seesLibrary = seesLibrary;
     }
 
     @Override
@@ -157,7 +169,7 @@ public final class Translator {
 
     @Override
     public Iterable<JavaFileObject> list(Location location, String packageName, java.util.Set<JavaFileObject.Kind> kinds, boolean recurse) throws IOException {
-      if (location == StandardLocation.CLASS_PATH) return List.of();
+      if (location == StandardLocation.CLASS_PATH && !seesLibrary) return List.of();
       return super.list(location, packageName, kinds, recurse);
     }
   }

@@ -1,0 +1,89 @@
+import { type Drawing, type Picture, pictureAt } from "./drawing.ts";
+
+const escaped = (text: string) =>
+  text.replace(/[&<>"]/g, (sign) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[sign] ?? sign);
+
+const short = (value: number) => String(Number(value.toFixed(2)));
+
+/** A colour and how far it can be seen through, as attributes. */
+function paint(name: "fill" | "stroke", colour: string | null): string {
+  if (colour === null) return ` ${name}="none"`;
+  const alpha = colour.length === 9 ? ` ${name}-opacity="${short(Number.parseInt(colour.slice(7), 16) / 255)}"` : "";
+  return ` ${name}="${colour.slice(0, 7)}"${alpha}`;
+}
+
+function arcPath([x = 0, y = 0, wide = 0, high = 0, from = 0, to = 0, form = 0]: readonly number[]): string {
+  const at = (angle: number) => `${short(x + (Math.cos(angle) * wide) / 2)} ${short(y + (Math.sin(angle) * high) / 2)}`;
+  const radii = `${short(wide / 2)} ${short(high / 2)}`;
+  // A whole turn is drawn as two halves: an arc of SVG cannot end where it began.
+  const middle = from + (to - from) / 2;
+  const whole = to - from > Math.PI * 1.999;
+  const along = whole
+    ? `A ${radii} 0 0 1 ${at(middle)} A ${radii} 0 0 1 ${at(to)}`
+    : `A ${radii} 0 ${to - from > Math.PI ? 1 : 0} 1 ${at(to)}`;
+  if (form === 3) return `M ${short(x)} ${short(y)} L ${at(from)} ${along} Z`;
+  return `M ${at(from)} ${along}${form === 2 ? " Z" : ""}`;
+}
+
+const anchors = { left: "start", centre: "middle", right: "end" } as const;
+const baselines = { baseline: 0, top: 0.76, centre: 0.35, bottom: -0.24 } as const;
+
+function shapeSvg({ kind, pen, values }: Picture["shapes"][number]): string {
+  const [fill, stroke, weight, size, across, down] = pen;
+  const turned = pen.length === 12 ? ` transform="matrix(${pen.slice(6).join(" ")})"` : "";
+  const line = `${paint("stroke", stroke)}${stroke === null || weight === 1 ? "" : ` stroke-width="${short(weight)}"`}`;
+  const inside = paint("fill", fill);
+  const given = values.flatMap((each) => (typeof each === "number" ? [each] : []));
+  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0] = given;
+  if (kind === "point")
+    return stroke === null
+      ? ""
+      : `<circle cx="${a}" cy="${b}" r="${short(Math.max(weight, 1) / 2)}"${paint("fill", stroke)}${turned}/>`;
+  if (kind === "line") return `<line x1="${a}" y1="${b}" x2="${c}" y2="${d}"${line}${turned}/>`;
+  if (kind === "rect") {
+    const round = given.length > 4 ? ` rx="${e}"` : "";
+    const [left, top] = [Math.min(a, a + c), Math.min(b, b + d)];
+    return `<rect x="${short(left)}" y="${short(top)}" width="${Math.abs(c)}" height="${Math.abs(d)}"${round}${inside}${line}${turned}/>`;
+  }
+  if (kind === "ellipse")
+    return `<ellipse cx="${a}" cy="${b}" rx="${short(Math.abs(c) / 2)}" ry="${short(Math.abs(d) / 2)}"${inside}${line}${turned}/>`;
+  if (kind === "arc") return `<path d="${arcPath(given)}"${inside}${line}${turned}/>`;
+  if (kind === "curve") return `<path d="M ${a} ${b} C ${c} ${d} ${e} ${f} ${g} ${h}"${inside}${line}${turned}/>`;
+  if (kind === "text") {
+    const words = escaped(String(values[0] ?? "")).replaceAll("\n", " ");
+    const place = `x="${a}" y="${short(b + size * baselines[down])}" font-size="${short(size)}" text-anchor="${anchors[across]}"`;
+    return `<text ${place} font-family="sans-serif"${inside}${turned}>${words}</text>`;
+  }
+  const corners = given.join(" ");
+  return kind === "polyline"
+    ? `<polyline points="${corners}"${inside}${line}${turned}/>`
+    : `<polygon points="${corners}"${inside}${line}${turned}/>`;
+}
+
+/** A picture as SVG (SVG 1.1), as large as its area; what lies outside of that is not seen. */
+export function pictureSvg(picture: Picture): string {
+  const { width, height, background, shapes } = picture;
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">`,
+    `<rect width="${width}" height="${height}" fill="#ffffff"/>`,
+    ...(background === null ? [] : [`<rect width="${width}" height="${height}"${paint("fill", background)}/>`]),
+    ...shapes.map(shapeSvg),
+    "</svg>",
+  ].join("");
+}
+
+/** The frames that are worth a look beside each other: the first, the last, and others between at equal distances. `most` of them. */
+export function framesToShow(drawing: Drawing, most: number): number[] {
+  const first = Math.min(1, drawing.last);
+  const count = Math.min(most, drawing.last - first + 1);
+  if (count <= 1) return [drawing.last];
+  const found = Array.from({ length: count }, (_, at) =>
+    Math.round(first + ((drawing.last - first) * at) / (count - 1)),
+  );
+  return [...new Set(found)];
+}
+
+/** The picture after every frame, from the first one drawn to the last. */
+export function filmSvg(drawing: Drawing): string[] {
+  return Array.from({ length: drawing.last + 1 }, (_, frame) => pictureSvg(pictureAt(drawing, frame)));
+}
