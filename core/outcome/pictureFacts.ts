@@ -79,6 +79,13 @@ export function pictureFacts(picture: Picture): { told: Array<[string, string]>;
  * may ask for any.
  */
 export function pieceOfPicture(drawing: Drawing): ConsolePiece {
-  const { told, others } = pictureFacts(pictureAt(drawing, drawing.last));
-  return { kind: "out", text: told.map(([name, shown]) => `picture ${name} = ${shown}\n`).join(""), cells: others };
+  const picture = pictureAt(drawing, drawing.last);
+  const { told, others } = pictureFacts(picture);
+  // Where nothing was ever drawn a result that was made by printing tells nothing of a picture.
+  const isSilent = picture.shapes.length === 0 && picture.background === null && picture.left === 0;
+  return {
+    kind: "out",
+    text: isSilent ? "" : told.map(([name, shown]) => `picture ${name} = ${shown}\n`).join(""),
+    cells: isSilent ? [...told, ...others] : others,
+  };
 }

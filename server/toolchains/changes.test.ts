@@ -44,6 +44,23 @@ public class Deck {
 }
 `,
   },
+  sketch: {
+    name: "deck.sketch",
+    line: 8,
+    text: `class Ferry {
+  int load = 3;
+}
+Ferry tern;
+int[] deck = {4, 0, 7};
+void setup() {
+  tern = new Ferry();
+  println(deck[0] + deck[1] + deck[2] + tern.load);
+  println(10 / deck[1]);
+  String[] fares = new java.io.File("fares.txt").exists() ? loadStrings("fares.txt") : new String[] {"no fares"};
+  println(fares[0]);
+}
+`,
+  },
   c: {
     name: "deck.c",
     line: 6,

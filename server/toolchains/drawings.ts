@@ -45,7 +45,8 @@ export function takeDrawing(console: readonly ConsolePiece[]): { console: Consol
   }
   const drawing = readDrawing(records);
   if (!drawing) return { console: left, inputRanOut: false };
+  const picture = pieceOfPicture(drawing);
   const printed = left.filter((piece) => piece.kind === "out").at(-1);
-  if (printed && !printed.text.endsWith("\n")) left.push({ kind: "out", text: "\n" });
-  return { console: [...left, pieceOfPicture(drawing)], drawing, inputRanOut: false };
+  if (picture.text !== "" && printed && !printed.text.endsWith("\n")) left.push({ kind: "out", text: "\n" });
+  return { console: [...left, picture], drawing, inputRanOut: false };
 }

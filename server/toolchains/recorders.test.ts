@@ -92,7 +92,7 @@ describe.each(programs)("%s", (name) => {
     const both = (outcome: typeof run) => consoleText(outcome.console, ["out", "in"]);
     expect(both(trace.outcome)).toBe(both(run));
     expect([run.stoppedBy, trace.outcome.stoppedBy]).toEqual(Array(2).fill(expected.stops ? "fault" : "none"));
-    const own = trace.steps.filter((step) => step.call !== undefined && !/main|program/i.test(step.call));
+    const own = trace.steps.filter((step) => step.call !== undefined && !/main|program|setup|start/i.test(step.call));
     expect(own).toHaveLength(expected.calls);
     expect(lastValues(trace)).toMatchObject(expected.values);
   });

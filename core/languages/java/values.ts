@@ -92,7 +92,9 @@ function isLong(value: Known): boolean {
   const digits = floatText(value.value, value.type === "float")
     .replace(/e.*$|\.0$|[^\d]/g, "")
     .replace(/^0+|0+$/g, "");
-  return digits.length > (value.type === "float" ? 6 : 15);
+  // Large floats had up to two more.
+  const most = value.type === "float" ? (Math.abs(value.value) >= 1e7 ? 3 : 6) : 15;
+  return digits.length > most;
 }
 
 /** A value as it is put behind a text. */

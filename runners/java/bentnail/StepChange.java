@@ -47,7 +47,7 @@ final class StepChange {
     try (java.util.stream.Stream<Path> paths = Files.walk(Path.of(""))) {
       for (Path path : (Iterable<Path>) paths.sorted()::iterator) {
         String shown = path.toString();
-        if (!Files.isRegularFile(path) || shown.endsWith(".class") || shown.endsWith(".java") || count == 40) continue;
+        if (!Files.isRegularFile(path) || shown.matches(".*\\.(class|java|sketch|pde)") || count == 40) continue;
         byte[] bytes = Files.readAllBytes(path);
         String text = new String(bytes, 0, Math.min(bytes.length, 8000), StandardCharsets.UTF_8);
         if (count++ > 0) found.append(',');

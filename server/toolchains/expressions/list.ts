@@ -6,10 +6,11 @@ import { octave } from "./octave.ts";
 import { pascal } from "./pascal.ts";
 import { pseudocode } from "./pseudocode.ts";
 import { python } from "./python.ts";
+import { sketch } from "./sketch.ts";
 import type { Spoken } from "./spoken.ts";
 
 /** Every language whose expressions are worked out. */
 export const spoken: Readonly<Record<string, Spoken>> = {
-  ...{ python, c, java, csharp, pascal, octave, pseudocode },
+  ...{ python, c, java, csharp, pascal, octave, pseudocode, sketch },
   "basic-macro": basicMacro,
 };
