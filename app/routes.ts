@@ -40,6 +40,7 @@ export default [
     route("assignments/:assignmentKey/overview", "assignment/overviewPage.tsx"),
     route("languages", "languages/page.tsx"),
   ]),
+  route("cases/:caseKey/picture.svg", "case/pictureFile.ts"),
   route("print/cases/:caseKey", "print/casePage.tsx"),
   route("print/cases/:caseKey/table", "print/tablePage.tsx"),
   route("print/cases/:caseKey/chart", "print/chartPage.tsx"),

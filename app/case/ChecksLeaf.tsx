@@ -3,6 +3,7 @@ import { Link, useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { FilesBeside } from "../checks/FilesBeside.tsx";
 import { Console } from "../components/Console.tsx";
+import { DrawnFrames } from "../components/DrawnFrames.tsx";
 import { useClassWords } from "../components/marks.tsx";
 import { SheetTable } from "../components/SheetTable.tsx";
 import type { CaseView } from "./caseView.ts";
@@ -26,11 +27,18 @@ export function ChecksLeaf({ view }: { view: CaseView }) {
         </p>
       )}
       {view.checks.map((check, at) => (
-        <CheckCard key={check.key + view.versionNumber} check={check} number={at + 1} />
+        <CheckCard
+          key={check.key + view.versionNumber}
+          check={check}
+          number={at + 1}
+          caseKey={view.key}
+          version={view.version}
+          actions={view.actions}
+        />
       ))}
       <FurtherPart view={view} />
       {adding ? (
-        <CheckForm onDone={() => setAdding(false)} />
+        <CheckForm actions={view.actions} onDone={() => setAdding(false)} />
       ) : (
         <div>
           <button type="button" className="press" onClick={() => setAdding(true)}>
@@ -47,11 +55,23 @@ const when = new Intl.DateTimeFormat("en-GB", {
   ...{ day: "numeric", month: "short", year: "numeric", hour: "2-digit", minute: "2-digit", timeZone: "UTC" },
 });
 
-function CheckCard({ check, number }: { check: CheckView; number: number }) {
+function CheckCard({
+  check,
+  number,
+  caseKey,
+  version,
+  actions,
+}: {
+  check: CheckView;
+  number: number;
+  actions: CaseView["actions"];
+  caseKey: string;
+  version: string;
+}) {
   const classWords = useClassWords();
   const [editing, setEditing] = useState(false);
   const fetcher = useFetcher<Reply>();
-  if (editing) return <CheckForm check={check} onDone={() => setEditing(false)} />;
+  if (editing) return <CheckForm check={check} actions={actions} onDone={() => setEditing(false)} />;
   return (
     <section className="grid gap-1">
       <h2 className="flex items-baseline gap-2 text-base">
@@ -82,6 +102,13 @@ function CheckCard({ check, number }: { check: CheckView; number: number }) {
       {check.sheets.map((sheet) => (
         <SheetTable key={sheet.name} sheet={sheet} />
       ))}
+      {check.picture && (
+        <DrawnFrames
+          picture={check.picture}
+          address={`/cases/${caseKey}/picture.svg?check=${check.key}&version=${version}`}
+          label={check.handedIn ? "the run as handed in" : `check ${number}`}
+        />
+      )}
       {check.found && <FoundPlace found={check.found} />}
       {check.effects.length > 0 && <Effects effects={check.effects} />}
       {Object.keys(check.surroundings).length > 0 && (
@@ -189,7 +216,15 @@ function Effects({ effects }: { effects: CheckView["effects"] }) {
   );
 }
 
-function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void }) {
+function CheckForm({
+  check,
+  actions,
+  onDone,
+}: {
+  check?: CheckView;
+  actions: CaseView["actions"];
+  onDone: () => void;
+}) {
   const fetcher = useFetcher<Reply>();
   if (fetcher.state === "idle" && fetcher.data?.ok) setTimeout(onDone, 0);
   return (
@@ -198,7 +233,7 @@ function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void })
       {check && <input type="hidden" name="key" value={check.key} />}
       <div className="grid grid-cols-2 gap-3">
         <label>
-          Typed in
+          {actions?.label ?? "Typed in"}
           <textarea
             name="input"
             className="field field-code"
@@ -206,6 +241,7 @@ function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void })
             defaultValue={check?.input ?? ""}
             spellCheck={false}
             wrap="off"
+            {...(actions ? { "aria-describedby": "actions-note" } : {})}
           />
         </label>
         <label>
@@ -220,6 +256,16 @@ function CheckForm({ check, onDone }: { check?: CheckView; onDone: () => void })
           />
         </label>
       </div>
+      {actions && (
+        <p id="actions-note" className="note-small">
+          {actions.label}, {actions.note}
+        </p>
+      )}
+      {fetcher.data && !fetcher.data.ok && (
+        <p role="alert" className="border-l-4 border-ochre pl-3 font-semibold">
+          {fetcher.data.message}
+        </p>
+      )}
       <fieldset className="flex gap-4">
         <legend className="sr-only">Kind of test data</legend>
         {(["normal", "boundary", "erroneous"] as const).map((kind) => (

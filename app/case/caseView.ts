@@ -160,6 +160,8 @@ export async function caseView(
     language: language.name,
     languageId: language.id,
     extension: language.extension,
+    /** How what its user does is written, where that is what is typed in. */
+    actions: language.actions ? { label: language.actions.label, note: language.actions.note } : null,
     student: found.student ?? "",
     students: students.map(({ key, label }) => ({ key, label })),
     assignment: found.assignment,

@@ -2,6 +2,7 @@ import { z } from "zod";
 import type { listFormerOf } from "../../server/cases/formerStore.ts";
 import type { CheckResult } from "../../server/judge/judge.ts";
 import { shortConsole } from "../components/shortConsole.ts";
+import { pictureView } from "./pictureView.ts";
 
 type FormerCheck = Awaited<ReturnType<typeof listFormerOf>>[number];
 
@@ -52,6 +53,7 @@ export function checkView(result: CheckResult, former: readonly FormerCheck[], t
     inputRanOut: result.outcome?.inputRanOut ?? false,
     found: result.outcome?.found ?? null,
     sheets: result.outcome?.sheets ?? [],
+    picture: result.outcome?.drawing ? pictureView(result.outcome.drawing) : null,
     effects: (result.outcome?.effects ?? []).map((effect) => ({ ...effect, text: effect.text.slice(0, 2000) })),
   };
 }

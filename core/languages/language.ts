@@ -47,6 +47,16 @@ export type LanguageProfile = {
   usualDistance: string;
 };
 
+/**
+ * How what the user of a program does is written, where that is what is typed in: what a field for it is called, what is said beside it, and what
+ * is wrong with its lines (1-based).
+ */
+export type UserActions = {
+  label: string;
+  note: string;
+  problems: (input: string) => Array<{ line: number; says: string }>;
+};
+
 /** How a language's error output is read. */
 export type MessageReading = {
   /** The tools whose words are known, in the order in which they are asked. */
@@ -147,6 +157,8 @@ export type Language = MessageReading & {
   keywords?: ReadonlySet<string>;
   /** How its programs read what is typed in; absent where nothing runs that reads. */
   inputForms?: InputForms | undefined;
+  /** Where not texts are typed in, but what the user does is told: mouse, keys, buttons. */
+  actions?: UserActions;
   /**
    * "form" for a refusal because of grammar, "meaning" for one because of a name, a type, a missing entry point or the
    * like.
@@ -203,6 +215,8 @@ export type Language = MessageReading & {
    * past it comes in again at the other end.
    */
   numberRanges: NumberRanges;
+  /** Where programs draw: functions that draw something, those that cover all that was drawn, and those that are called by themselves. */
+  draws?: { shapes: ReadonlySet<string>; covers: ReadonlySet<string>; called: readonly string[] };
   /** What we notice in its programs where its translator says nothing. */
   ownWarnings?: readonly OwnWarningRule[];
   /** Words that leave a loop from inside. */

@@ -5,6 +5,7 @@ import { lineTexts } from "../source/lines.ts";
 import type { Trace } from "../trace/trace.ts";
 import type { Verdict } from "../verdict/verdict.ts";
 import { arrowToken } from "./arrowToken.ts";
+import { blankCanvas } from "./blankCanvas.ts";
 import { callers } from "./callers.ts";
 import { chance } from "./chance.ts";
 import { changedSince } from "./changedSince.ts";
@@ -50,10 +51,20 @@ const rules: readonly LeadRule[] = [
   signsInResult,
   unsetValue,
   chance,
+  blankCanvas,
 ];
 
 /** What is worth a look where no fault is shown. */
-const remarks: readonly LeadRule[] = [changedSince, warnings, noticed, endlessLoop, neverRan, unsetValue, chance];
+const remarks: readonly LeadRule[] = [
+  changedSince,
+  warnings,
+  noticed,
+  endlessLoop,
+  neverRan,
+  unsetValue,
+  chance,
+  blankCanvas,
+];
 
 /** The suspected lines of a program in ranked order, one entry a line with all its reasons, at most `limit`. */
 export function findLeads(

@@ -60,16 +60,21 @@ function shapeSvg({ kind, pen, values }: Picture["shapes"][number]): string {
     : `<polygon points="${corners}"${inside}${line}${turned}/>`;
 }
 
-/** A picture as SVG (SVG 1.1), as large as its area; what lies outside of that is not seen. */
-export function pictureSvg(picture: Picture): string {
-  const { width, height, background, shapes } = picture;
+/** What is seen of a picture: the area, what covers it, and its shapes. */
+function insideOf({ width, height, background, shapes }: Picture): string {
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">`,
     `<rect width="${width}" height="${height}" fill="#ffffff"/>`,
     ...(background === null ? [] : [`<rect width="${width}" height="${height}"${paint("fill", background)}/>`]),
     ...shapes.map(shapeSvg),
-    "</svg>",
   ].join("");
+}
+
+const opened = 'svg xmlns="http://www.w3.org/2000/svg"';
+
+/** A picture as SVG (SVG 1.1), as large as its area; what lies outside of that is not seen. */
+export function pictureSvg(picture: Picture): string {
+  const { width, height } = picture;
+  return `<${opened} width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${insideOf(picture)}</svg>`;
 }
 
 /** The frames that are worth a look beside each other: the first, the last, and others between at equal distances. `most` of them. */
@@ -83,7 +88,27 @@ export function framesToShow(drawing: Drawing, most: number): number[] {
   return [...new Set(found)];
 }
 
-/** The picture after every frame, from the first one drawn to the last. */
-export function filmSvg(drawing: Drawing): string[] {
-  return Array.from({ length: drawing.last + 1 }, (_, frame) => pictureSvg(pictureAt(drawing, frame)));
+/** Width of a frame among others, its place for a number below, and the most frames of one film. */
+const [frameWidth, numberRoom, mostFrames] = [160, 18, 600];
+
+/** The pictures after every frame in rows, ten in each, each with its number; one SVG (SVG 1.1). */
+export function filmSvg(drawing: Drawing): string {
+  const first = Math.min(1, drawing.last);
+  const pictures = Array.from({ length: Math.min(mostFrames, drawing.last - first + 1) }, (_, at) =>
+    pictureAt(drawing, first + at),
+  );
+  const across = Math.min(10, pictures.length);
+  const high = Math.ceil(Math.max(...pictures.map(({ width, height }) => (height / width) * frameWidth)));
+  const step = { x: frameWidth + 8, y: high + numberRoom + 8 };
+  const [width, height] = [across * step.x + 8, Math.ceil(pictures.length / across) * step.y + 8];
+  const frames = pictures.map((picture, at) => {
+    const [x, y] = [8 + (at % across) * step.x, 8 + Math.floor(at / across) * step.y];
+    const box = `viewBox="0 0 ${picture.width} ${picture.height}" preserveAspectRatio="xMinYMin meet"`;
+    return [
+      `<svg x="${x}" y="${y}" width="${frameWidth}" height="${high}" ${box}>${insideOf(picture)}</svg>`,
+      `<rect x="${x}" y="${y}" width="${frameWidth}" height="${high}" fill="none" stroke="#999999"/>`,
+      `<text x="${x}" y="${y + high + 13}" font-size="12" font-family="sans-serif">${picture.frame}</text>`,
+    ].join("");
+  });
+  return `<${opened} width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${frames.join("")}</svg>`;
 }

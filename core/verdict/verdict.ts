@@ -1,5 +1,7 @@
 import type { OutputComparison } from "../assignments/compareOutput.ts";
+import { pictureAt } from "../outcome/drawing.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
+import { isDrawn } from "../outcome/pictureFacts.ts";
 import { readCameOut } from "./cameOut.ts";
 import type { Evidence, GateNumber } from "./evidence.ts";
 import type { Observations } from "./observations.ts";
@@ -39,6 +41,9 @@ function settle(evidence: readonly Evidence[]): boolean | null {
   }
   return null;
 }
+
+/** True where an intended output asks for anything of a picture. */
+const expectsPicture = ({ expected }: Observations) => /^[ \t]*picture[ \t]/im.test(expected ?? "");
 
 /** Suggests a verdict: the gates in order, the first that fails decides. See docs/architecture.md, "The verdict". */
 export function suggestVerdict(observations: Observations): Verdict {
@@ -90,10 +95,12 @@ export function suggestVerdict(observations: Observations): Verdict {
         : "Not decided yet.",
     );
 
+  const { drawing } = outcome ?? {};
+  const isBlank = drawing !== undefined && expectsPicture(observations) && !isDrawn(pictureAt(drawing, drawing.last));
   const symptoms = {
     1: refusedSymptom,
     2: endless ? (endlessKnown ? "does not end" : "has not ended") : "stopped while running",
-    3: observations.symptom === "nothing appears" ? "nothing appears" : "wrong result",
+    3: observations.symptom === "nothing appears" ? "nothing appears" : isBlank ? "nothing is drawn" : "wrong result",
   } as const;
   return {
     gates,

@@ -6,6 +6,7 @@ import { javaCases } from "./java.ts";
 import { octaveCases } from "./octave.ts";
 import { pascalCases } from "./pascal.ts";
 import { pseudocodeCases } from "./pseudocode.ts";
+import { sketchCases } from "./sketch.ts";
 
 /** The demo's cases in the languages besides Python, at least four each. */
 export const languageCases: readonly DemoCase[] = [
@@ -15,5 +16,6 @@ export const languageCases: readonly DemoCase[] = [
   ...pascalCases,
   ...octaveCases,
   ...basicMacroCases,
+  ...sketchCases,
   ...pseudocodeCases,
 ];

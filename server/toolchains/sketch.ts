@@ -26,6 +26,9 @@ import { gaveUp, type Translated, type Translation } from "./translators.ts";
 /** Plays a sketch; with one more word it tells the last picture only (runners/sketch/bentnail/sketch/Player.java). */
 const player = `bentnail.sketch.Player ${sketchClass}`;
 
+/** Of how many runs of one job every frame is told; of more only the last picture each. */
+const mostFilms = 24;
+
 /** Room for what is told of the frames, beside what the sketch itself may print. */
 const roomOfFrames = 256 * 1024;
 
@@ -69,7 +72,7 @@ export function createSketchToolchain(workbench: () => Pool): Toolchain {
     planHosted(request, variants, {
       ...{ until, startSeconds: startSeconds - 0.1, alone: reachesOthers, limits },
       translate: (translation) => translateSketch(translation, request.signal),
-      line: (folder) => `${folder} ${player} picture`,
+      line: (folder) => `${folder} ${player}${variants.length > mostFilms ? " picture" : ""}`,
       host: (list) => [machine, ...optionsFor(request), "-cp", jar, "bentnail.Many", list, sketchLibrary],
     });
 

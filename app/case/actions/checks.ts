@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { removeCheck, saveCheck, verifyAgain } from "../../../server/judge/checks.ts";
+import { languageOf } from "../../../server/judge/judge.ts";
 import { defineAction, done, notReached, refused } from "../../actions.ts";
 import { readSurroundings, surroundingsFields } from "../../checks/surroundingsForm.ts";
 import { field } from "../../forms.ts";
@@ -25,6 +26,9 @@ export const keepCheck = defineCaseAction({
         "A file's name is empty, leads out of the case's folder, or its text is too long. Nothing was changed.",
       );
     const { input, kind, ignorePrompts, expectsNothing } = given;
+    const [misread] = languageOf(found).actions?.problems(input) ?? [];
+    if (misread)
+      return refused(`Line ${misread.line} of what the user does is not understood: ${misread.says}. Nothing was changed.`);
     const former = found.checks.find((check) => check.key === given.key);
     const own = former?.ownComparison ?? {};
     const asBefore = former && ignorePrompts === (former.comparison.prompts === "ignored");

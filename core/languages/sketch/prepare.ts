@@ -122,7 +122,9 @@ export function prepareSketch(text: string): Prepared {
     ...{ at: 0, length: 0 },
     put: `${imports.join(" ")} public class ${sketchClass} extends ${above} { ${plain ? "/**/public void setup() { " : ""}`,
   });
-  changes.push({ at: text.length, length: 0, put: plain ? "\n}}" : "\n}" });
+  // A text may end in the first half of a line end.
+  const lineEnd = text.endsWith("\r") ? " \n" : "\n";
+  changes.push({ at: text.length, length: 0, put: `${lineEnd}${plain ? "}}" : "}"}` });
   return { text: changed(text, changes), changes };
 }
 

@@ -5,12 +5,13 @@ import { javaExplanations } from "../java/meanings.ts";
 import { countingCompiler, isJavaSummary, jdk } from "../java/messages.ts";
 import { type Language, messageReading } from "../language.ts";
 import { assignedNames, type StatementRules, usedNames } from "../statements.ts";
+import { sketchActions } from "./actions.ts";
 import { sketchCard } from "./card.ts";
 import { sketchTools } from "./messages.ts";
 import { sketchSyntax } from "./syntax.ts";
 import { sketchTokens, sketchTypeWords } from "./tokens.ts";
 import { sketchValues } from "./values.ts";
-import { drawingWords, givenWords, givingWords, sketchEvents } from "./words.ts";
+import { drawingWords, givenWords, givingWords, shapeWords, sketchEvents } from "./words.ts";
 import { sketchWriting } from "./writing.ts";
 
 /** Messages that only sketches have; the others are Java's. */
@@ -46,6 +47,7 @@ export const sketch: Language = {
   ...java,
   // Nothing is typed in to a drawing.
   inputForms: undefined,
+  actions: sketchActions,
   id: "sketch",
   name: "Drawing sketch",
   extension: ".sketch",
@@ -87,6 +89,7 @@ export const sketch: Language = {
     );
   },
   mainIsFunction: false,
+  draws: { shapes: new Set(shapeWords), covers: new Set(["background", "clear"]), called: sketchEvents },
   quietFunctions,
   chanceWords: new Set([
     ...java.chanceWords,

@@ -4,6 +4,10 @@ export const sketchEvents: readonly string[] =
     " ",
   );
 
+/** Functions that draw something. */
+export const shapeWords: readonly string[] =
+  "point line triangle quad rect square ellipse circle arc bezier endShape text".split(" ");
+
 /** Functions that draw or set with what is drawn, and those that only give something; names that several drawing libraries share. */
 export const drawingWords: readonly string[] = (
   "size background clear fill noFill stroke noStroke strokeWeight point line triangle quad rect square ellipse circle arc bezier beginShape vertex endShape text textSize textAlign " +

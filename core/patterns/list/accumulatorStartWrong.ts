@@ -99,5 +99,13 @@ Next weight
 MsgBox total
 `,
     ),
+    example(
+      "sketch",
+      `int ways = «1¦0»;
+for (int step = 1; step <= 3; step++)
+    ways = ways * step;
+println(ways);
+`,
+    ),
   ],
 };

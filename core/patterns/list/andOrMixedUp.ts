@@ -91,5 +91,14 @@ Else
 End If
 `,
     ),
+    example(
+      "sketch",
+      `int age = 70;
+if (age < 14 «||¦&&» age > 65)
+    println("cheaper");
+else
+    println("full fare");
+`,
+    ),
   ],
 };

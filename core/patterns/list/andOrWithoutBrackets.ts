@@ -88,5 +88,15 @@ Else
 End If
 `,
     ),
+    example(
+      "sketch",
+      `int age = 10;
+boolean islander = false, early = false;
+if («(age < 14 || islander) && early¦age < 14 || islander && early»)
+    println("free");
+else
+    println("fare");
+`,
+    ),
   ],
 };

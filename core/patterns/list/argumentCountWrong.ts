@@ -100,6 +100,24 @@ Function Minutes(leaves, arrives)
 End Function
 `,
     ),
+    example(
+      "sketch",
+      `int fare(int age, int bags) {
+    return 9 + bags;
+}
+void setup() {
+    println(fare(30«, 2¦»));
+}
+`,
+    ),
+    example(
+      "sketch",
+      `void setup() {
+  size(100, 80);
+  rect(10, 10, 40«, 30¦»);
+}
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "call").flatMap(({ node }) => {

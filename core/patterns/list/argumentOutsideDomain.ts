@@ -48,5 +48,12 @@ OUTPUT SQRT(«ABS(height)¦height»)
 MsgBox Sqr(area)
 `,
     ),
+    example(
+      "sketch",
+      `int level = 3 - 4;
+String tide = "high";
+println(tide.substring(«0¦level», 2));
+`,
+    ),
   ],
 };

@@ -46,5 +46,11 @@ trips <- 8
 OUTPUT «passengers / trips¦trips / passengers»
 `,
     ),
+    example(
+      "sketch",
+      `int passengers = 40, trips = 8;
+println(«passengers / trips¦trips / passengers»);
+`,
+    ),
   ],
 };

@@ -95,5 +95,26 @@ Function Minutes(leaves, arrives)
 End Function
 `,
     ),
+    example(
+      "sketch",
+      `int minutes(int leaves, int arrives) {
+    return arrives - leaves;
+}
+void setup() {
+    println(minutes(«480, 510¦510, 480»));
+}
+`,
+    ),
+    example(
+      "sketch",
+      `void setup() {
+  size(200, 100);
+  mast(«20, 60¦60, 20»);
+}
+void mast(int x, int high) {
+  line(x, 90, x, 90 - high);
+}
+`,
+    ),
   ],
 };

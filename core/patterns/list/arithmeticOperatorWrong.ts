@@ -68,5 +68,11 @@ OUTPUT fare «+¦*» bags
 MsgBox cars «*¦+» 3
 `,
     ),
+    example(
+      "sketch",
+      `int fare = 9, bags = 2;
+println(fare «+¦*» bags);
+`,
+    ),
   ],
 };

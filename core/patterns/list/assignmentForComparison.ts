@@ -97,5 +97,14 @@ ELSE
 ENDIF
 `,
     ),
+    example(
+      "sketch",
+      `int load = 3;
+if (load «==¦=» 12)
+    println("twelve");
+else
+    println("other");
+`,
+    ),
   ],
 };

@@ -65,6 +65,12 @@ OUTPUT load
 MsgBox weight * 2
 `,
     ),
+    example(
+      "sketch",
+      `int load «= ¦»12;
+println(load);
+`,
+    ),
   ],
   plants: ({ code, writing }) =>
     code.flatMap((token, at) =>

@@ -72,5 +72,14 @@ printf("%d\\n", fare);
 OUTPUT fare
 `,
     ),
+    example(
+      "sketch",
+      `int age = 10;
+int fare = 9;
+if (age < 14)
+    fare = «4¦5»;
+println(fare);
+`,
+    ),
   ],
 };

@@ -78,5 +78,24 @@ If weight > 3 Then
 «End If
 ¦»`,
     ),
+    example(
+      "sketch",
+      `for (int trip = 1; trip <= 2; trip++) {
+    println("Trip " + trip);
+«}
+¦»println("done");
+`,
+    ),
+    example(
+      "sketch",
+      `void setup() {
+  size(100, 80);
+«}
+¦»
+void draw() {
+  circle(50, 40, 20);
+}
+`,
+    ),
   ],
 };

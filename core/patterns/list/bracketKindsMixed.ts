@@ -61,6 +61,12 @@ end.
 OUTPUT loads[1]
 `,
     ),
+    example(
+      "sketch",
+      `int[] loads = {12, 7, 20};
+println(loads[0«]¦)»);
+`,
+    ),
   ],
   plants: ({ code }) =>
     code.flatMap((token) =>

@@ -66,5 +66,11 @@ total = (tide + 2«)¦»
 MsgBox total
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12;
+println("Load " + (load + 7«)¦»);
+`,
+    ),
   ],
 };

@@ -64,5 +64,10 @@ Console.WriteLine(ferry.ToUpper«()¦»);
 end.
 `,
     ),
+    example(
+      "sketch",
+      `println«("Tern leaves")¦ "Tern leaves"»;
+`,
+    ),
   ],
 };

@@ -1,4 +1,4 @@
-import { inMain } from "../example.ts";
+import { example, inMain } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -35,6 +35,19 @@ switch (deck) {
 «        break;
 ¦»    case 2:
         printf("people\\n");
+        break;
+}
+`,
+    ),
+    example(
+      "sketch",
+      `int deck = 1;
+switch (deck) {
+    case 1:
+        println("cars");
+«        break;
+¦»    case 2:
+        println("people");
         break;
 }
 `,

@@ -60,5 +60,11 @@ OUTPUT "Load "«,¦» load
       `MsgBox Left("ferry"«,¦» 2)
 `,
     ),
+    example(
+      "sketch",
+      `int[] loads = {12«,¦» 7};
+println(loads.length);
+`,
+    ),
   ],
 };

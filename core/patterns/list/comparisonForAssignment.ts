@@ -74,5 +74,12 @@ load «<-¦==» load + 4
 OUTPUT load
 `,
     ),
+    example(
+      "sketch",
+      `int load = 0;
+load «=¦==» load + 4;
+println(load);
+`,
+    ),
   ],
 };

@@ -98,5 +98,14 @@ Else
 End If
 `,
     ),
+    example(
+      "sketch",
+      `int bags = 0;
+if (bags «==¦!=» 0)
+    println("no bags");
+else
+    println("bags");
+`,
+    ),
   ],
 };

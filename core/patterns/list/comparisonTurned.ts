@@ -91,5 +91,14 @@ Else
 End If
 `,
     ),
+    example(
+      "sketch",
+      `int load = 50;
+if (load «>¦<» 40)
+    println("too heavy");
+else
+    println("fine");
+`,
+    ),
   ],
 };

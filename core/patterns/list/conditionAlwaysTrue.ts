@@ -50,5 +50,14 @@ Else
 End If
 `,
     ),
+    example(
+      "sketch",
+      `int age = 30;
+if (age < 14 «&&¦||» age > 2)
+    println("child");
+else
+    println("other");
+`,
+    ),
   ],
 };

@@ -62,5 +62,13 @@ second <- tides[«2¦1»]
 OUTPUT first, " ", second
 `,
     ),
+    example(
+      "sketch",
+      `int[] tides = {3, 5, 4};
+int first = tides[0];
+int second = tides[«1¦0»];
+println(first + " " + second);
+`,
+    ),
   ],
 };

@@ -88,5 +88,14 @@ ELSE
 ENDIF
 `,
     ),
+    example(
+      "sketch",
+      `float tide = 0.1 + 0.2;
+if («Math.abs(tide - 0.3) < 0.001¦tide == 0.3»)
+    println("low");
+else
+    println("other");
+`,
+    ),
   ],
 };

@@ -36,6 +36,12 @@ print(len(seats«[0]¦»))
 System.out.println(seats«[0]¦».length);
 `,
     ),
+    example(
+      "sketch",
+      `int[][] seats = {{1, 2, 3}, {4, 5, 6}};
+println(seats«[0]¦».length);
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "call").flatMap(({ node }) => {

@@ -1,4 +1,4 @@
-import { inMain } from "../example.ts";
+import { example, inMain } from "../example.ts";
 import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -51,6 +51,17 @@ if (age < 14) «{¦»
         Console.WriteLine("free");
 «} ¦»else
     Console.WriteLine("full fare");
+`,
+    ),
+    example(
+      "sketch",
+      `int age = 30;
+boolean islander = false;
+if (age < 14) «{¦»
+    if (islander)
+        println("free");
+«} ¦»else
+    println("full fare");
 `,
     ),
   ],

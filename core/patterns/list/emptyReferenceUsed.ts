@@ -53,6 +53,12 @@ printf("%c\\n", *found);
 ¦»MsgBox sheet.Name
 `,
     ),
+    example(
+      "sketch",
+      `String ferry = «"tern"¦null»;
+println(ferry.length());
+`,
+    ),
   ],
   plants: ({ code, writing, sourceOf }) =>
     code.flatMap((token, at) => {

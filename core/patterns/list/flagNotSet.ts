@@ -15,7 +15,9 @@ export const flagNotSet: Pattern = {
     byText(({ lines, class: of, changes }) => {
       if (of !== "logic" || changes.some(({ family }) => family !== "constant")) return null;
       for (const [at, line] of lines.entries()) {
-        const [, name] = /\b([A-Za-z_]\w*)\s*:?=\s*false\b/i.exec(line) ?? [];
+        // A variable outside of functions is false without being given a value.
+        const found = /\b([A-Za-z_]\w*)\s*:?=\s*false\b/i.exec(line) ?? /\bboolean\s+([A-Za-z_]\w*)\s*;/.exec(line);
+        const [, name] = found ?? [];
         if (!name) continue;
         const set = new RegExp(String.raw`\b${name}\s*:?=\s*true\b`, "i");
         if (!lines.some((each) => set.test(each))) return { line: at + 1, why: `“${name}” becomes true nowhere.` };
@@ -66,6 +68,30 @@ FOR EACH load IN loads
   ENDIF
 NEXT
 OUTPUT heavy
+`,
+    ),
+    example(
+      "sketch",
+      `int[] loads = {12, 50, 7};
+boolean heavy = false;
+for (int load : loads)
+    if (load > 40)
+        heavy = «true¦false»;
+println(heavy);
+`,
+    ),
+    example(
+      "sketch",
+      `boolean rising« = true¦»;
+void setup() {
+  size(100, 80);
+}
+void draw() {
+  background(255);
+  if (rising) {
+    rect(0, 40, 100, 40);
+  }
+}
 `,
     ),
   ],

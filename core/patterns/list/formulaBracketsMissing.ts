@@ -68,5 +68,11 @@ total = «(¦»cars + vans«)¦» * 2
 MsgBox total
 `,
     ),
+    example(
+      "sketch",
+      `int a = 12, b = 20;
+println(«(a + b)¦a + b» / 2);
+`,
+    ),
   ],
 };

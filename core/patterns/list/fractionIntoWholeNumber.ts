@@ -57,5 +57,17 @@ half = 5 / 2
 MsgBox half
 `,
     ),
+    example(
+      "sketch",
+      `«float¦int» tide = 3.5;
+println(tide);
+`,
+    ),
+    example(
+      "sketch",
+      `«float¦int» level = 2.5;
+println(level);
+`,
+    ),
   ],
 };

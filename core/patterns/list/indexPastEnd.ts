@@ -81,6 +81,30 @@ Next place
 MsgBox loads(2)
 `,
     ),
+    example(
+      "sketch",
+      `int[] loads = {12, 7, 20};
+for (int at = 0; at «<¦<=» loads.length; at++)
+    println(loads[at]);
+`,
+    ),
+    example(
+      "sketch",
+      `int[] buoys = { 40, 90, 150 };
+int next = 0;
+float x = 0;
+void setup() {
+  size(200, 80);
+}
+void draw() {
+  x = x + 5;
+  if («next < buoys.length && ¦»x > buoys[next]) {
+    circle(buoys[next], 40, 8);
+    next = next + 1;
+  }
+}
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "index").flatMap(({ node }) => {

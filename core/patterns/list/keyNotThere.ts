@@ -40,6 +40,14 @@ System.out.println(fare);
 MsgBox sheet.Name
 `,
     ),
+    example(
+      "sketch",
+      `HashMap<String, Integer> fares = new HashMap<String, Integer>();
+fares.put("car", 12);
+int fare = fares.get("«car¦Car»");
+println(fare);
+`,
+    ),
   ],
   plants: ({ code, sourceOf }) =>
     code.flatMap((token, at) => {

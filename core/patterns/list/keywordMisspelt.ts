@@ -91,5 +91,14 @@ ENDIF
 «Next¦Nxet» car
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12;
+«while¦wihle» (load > 10) {
+    load--;
+}
+println(load);
+`,
+    ),
   ],
 };

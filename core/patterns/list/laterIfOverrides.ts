@@ -65,5 +65,15 @@ ENDIF
 OUTPUT fare
 `,
     ),
+    example(
+      "sketch",
+      `int age = 10, fare = 0;
+if (age < 14)
+    fare = 4;
+«else ¦»if (age < 65)
+    fare = 9;
+println(fare);
+`,
+    ),
   ],
 };

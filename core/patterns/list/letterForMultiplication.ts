@@ -79,5 +79,12 @@ OUTPUT fare
 MsgBox cars «*¦x» 3
 `,
     ),
+    example(
+      "sketch",
+      `int seats = 4;
+int fare = 3 «* ¦»seats;
+println(fare);
+`,
+    ),
   ],
 };

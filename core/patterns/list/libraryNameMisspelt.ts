@@ -61,5 +61,13 @@ OUTPUT «LENGTH¦LENGHT»(ferry)
       `MsgBox «UCase¦UCaes»("tern")
 `,
     ),
+    example(
+      "sketch",
+      `void setup() {
+  size(100, 80);
+  «ellipse¦elipse»(50, 40, 20, 20);
+}
+`,
+    ),
   ],
 };

@@ -99,5 +99,19 @@ Next car
 MsgBox total
 `,
     ),
+    example(
+      "sketch",
+      `for (int trip = 1; trip «<=¦<» 3; trip++)
+    println("Trip " + trip);
+`,
+    ),
+    example(
+      "sketch",
+      `size(200, 80);
+for (int mark = 0; mark «<=¦<» 4; mark++) {
+  line(20 + mark * 40, 20, 20 + mark * 40, 60);
+}
+`,
+    ),
   ],
 };

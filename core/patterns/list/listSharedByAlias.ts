@@ -37,5 +37,13 @@ evening.Add(20);
 Console.WriteLine(morning.Count);
 `,
     ),
+    example(
+      "sketch",
+      `int[] morning = {12, 7};
+int[] evening = morning«.clone()¦»;
+evening[0] = 20;
+println(morning[0]);
+`,
+    ),
   ],
 };

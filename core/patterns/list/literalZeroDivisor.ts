@@ -68,6 +68,12 @@ OUTPUT load DIV «4¦0»
       `MsgBox 12 / «4¦0»
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12;
+println(load / «4¦0»);
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "binary").flatMap(({ node }) => {

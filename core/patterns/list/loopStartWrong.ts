@@ -69,5 +69,21 @@ Next car
 MsgBox total
 `,
     ),
+    example(
+      "sketch",
+      `for (int trip = «1¦0»; trip <= 3; trip++)
+    println("Trip " + trip);
+`,
+    ),
+    example(
+      "sketch",
+      `int pile = «0¦10»;
+size(120, 80);
+while (pile < 8) {
+  line(10 + pile * 14, 10, 10 + pile * 14, 70);
+  pile = pile + 1;
+}
+`,
+    ),
   ],
 };

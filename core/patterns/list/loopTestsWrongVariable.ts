@@ -63,5 +63,14 @@ Loop
 MsgBox cars
 `,
     ),
+    example(
+      "sketch",
+      `int trip = 1, most = 3, seats = 9;
+while («trip¦seats» <= most) {
+    println("Trip " + trip);
+    trip++;
+}
+`,
+    ),
   ],
 };

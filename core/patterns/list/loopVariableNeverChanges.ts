@@ -91,5 +91,14 @@ While cars < 3
 MsgBox total
 `,
     ),
+    example(
+      "sketch",
+      `int trip = 1;
+while (trip <= 3) {
+    println("Trip " + trip);
+«    trip++;
+¦»}
+`,
+    ),
   ],
 };

@@ -74,6 +74,16 @@ sheet.getCellRangeByName("A1").«Value¦Vaule» = 4
 MsgBox "written"
 `,
     ),
+    example(
+      "sketch",
+      `Boat tern = new Boat();
+tern.«load¦laod» = 4;
+println(tern.load);
+class Boat {
+  int load;
+}
+`,
+    ),
   ],
   plants: ({ code, writing, functions }) =>
     code.flatMap((token, at) =>

@@ -49,5 +49,20 @@ Console.WriteLine(«load¦Load»);
 printf("%d\\n", «fare¦Fare»);
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12;
+println(«load¦Load»);
+`,
+    ),
+    example(
+      "sketch",
+      `void setup() {
+  size(100, 80);
+  «fill¦Fill»(30, 144, 255);
+  rect(10, 10, 40, 30);
+}
+`,
+    ),
   ],
 };

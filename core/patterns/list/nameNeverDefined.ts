@@ -86,5 +86,15 @@ end.
 ¦»OUTPUT half + 1
 `,
     ),
+    example(
+      "sketch",
+      `«    static int half(int load) {
+    return load / 2;
+}
+¦»    void setup() {
+    println(half(12));
+}
+`,
+    ),
   ],
 };

@@ -48,5 +48,11 @@ end.
 MsgBox «weight¦"weight"»
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12;
+println(«load¦"load"»);
+`,
+    ),
   ],
 };

@@ -70,5 +70,11 @@ metres = metres * 2
 MsgBox metres
 `,
     ),
+    example(
+      "sketch",
+      `«long¦int» metres = 3000000;
+println(metres * 1000);
+`,
+    ),
   ],
 };

@@ -81,5 +81,11 @@ OUTPUT load
 MsgBox weight + «2¦»
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12 * «7¦»;
+println(load);
+`,
+    ),
   ],
 };

@@ -61,6 +61,12 @@ Console.WriteLine(load);
 OUTPUT load
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12 + 7«;¦+»
+println(load);
+`,
+    ),
   ],
   plants: ({ code, writing }) =>
     writing.statementEnd === ";"

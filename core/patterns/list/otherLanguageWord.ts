@@ -99,6 +99,13 @@ weight «= weight + 1¦+= 1»
 MsgBox weight
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12;
+if (load > 10 «&&¦and» load < 40)
+    println("fine");
+`,
+    ),
   ],
   plants: ({ code, writing }) => {
     const other = new Map(

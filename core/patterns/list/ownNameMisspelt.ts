@@ -73,5 +73,22 @@ Sub Main
 End Sub
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12;
+println(«load¦laod»);
+`,
+    ),
+    example(
+      "sketch",
+      `float level = 40;
+void setup() {
+  size(100, 80);
+}
+void draw() {
+  rect(0, height - «level¦levle», width, level);
+}
+`,
+    ),
   ],
 };

@@ -56,5 +56,10 @@ end.
       `MsgBox "Sail«"¦»
 `,
     ),
+    example(
+      "sketch",
+      `println("Tern leaves at 8«"¦»);
+`,
+    ),
   ],
 };

@@ -75,5 +75,13 @@ NEXT load
 OUTPUT total
 `,
     ),
+    example(
+      "sketch",
+      `int total« = 0¦»;
+for (int load = 1; load <= 3; load++)
+    total = total + load;
+println(total);
+`,
+    ),
   ],
 };

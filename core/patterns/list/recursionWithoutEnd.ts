@@ -105,6 +105,17 @@ Function Down(metres)
 End Function
 `,
     ),
+    example(
+      "sketch",
+      `int down(int step) {
+«        if (step == 0) return 0;
+¦»        return 1 + down(step - 1);
+}
+void setup() {
+    println(down(4));
+}
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "function").flatMap(({ node }) => {

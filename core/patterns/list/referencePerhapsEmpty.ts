@@ -1,4 +1,4 @@
-import { inMain } from "../example.ts";
+import { example, inMain } from "../example.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** The translator warns that a variable may hold no object. That is no fault by itself. */
@@ -20,6 +20,16 @@ if (load > 10)
     ferry = "tern";
 «if (ferry != null)
     ¦»System.out.println(ferry.length());
+`,
+    ),
+    example(
+      "sketch",
+      `String ferry = null;
+int load = 12;
+if (load > 10)
+    ferry = "tern";
+«if (ferry != null)
+    ¦»println(ferry.length());
 `,
     ),
   ],

@@ -113,5 +113,29 @@ Next weight
 MsgBox total
 `,
     ),
+    example(
+      "sketch",
+      `int total = 0;
+for (int load = 1; load <= 3; load++) {
+«¦    total = 0;
+»    total = total + load;
+}
+println(total);
+`,
+    ),
+    example(
+      "sketch",
+      `«float x = 10;
+¦»void setup() {
+  size(200, 80);
+}
+void draw() {
+«¦  float x = 10;
+»  background(255);
+  x = x + 2;
+  circle(x, 40, 10);
+}
+`,
+    ),
   ],
 };

@@ -65,5 +65,16 @@ export const restartMissing: Pattern = {
 NEXT deck
 `,
     ),
+    example(
+      "sketch",
+      `«¦int count = 0;
+»for (int deck = 1; deck <= 2; deck++) {
+«    int count = 0;
+¦»    for (int car = 0; car < 2; car++)
+        count++;
+    println(count);
+}
+`,
+    ),
   ],
 };

@@ -44,5 +44,12 @@ total = 0
 print(total)
 `,
     ),
+    example(
+      "sketch",
+      `String ferry = "tern";
+«ferry = ¦»ferry.toUpperCase();
+println(ferry);
+`,
+    ),
   ],
 };

@@ -77,5 +77,21 @@ ENDFUNCTION
 OUTPUT total([12, 7])
 `,
     ),
+    example(
+      "sketch",
+      `boolean allFit(int[] loads) {
+    for (int load : loads) {
+        if (load > 40)
+            return false;
+«        }
+    return true;¦            return true;
+    }
+    return false;»
+}
+void setup() {
+    println(allFit(new int[] {12, 50}));
+}
+`,
+    ),
   ],
 };

@@ -85,5 +85,28 @@ Function Twice(load)
 End Function
 `,
     ),
+    example(
+      "sketch",
+      `int twice(int load) {
+    int result = load * 2;
+«        return result;
+¦»    }
+void setup() {
+    println(twice(12));
+}
+`,
+    ),
+    example(
+      "sketch",
+      `int high(int metres) {
+«  return metres * 3;
+¦  int pixels = metres * 3;
+»}
+void setup() {
+  size(100, 80);
+  rect(10, 10, 20, high(5));
+}
+`,
+    ),
   ],
 };

@@ -46,5 +46,17 @@ print(is_full(50))
 }
 `,
     ),
+    example(
+      "sketch",
+      `boolean isFull(int load) {
+    if (load > 40)
+        return «true¦false»;
+    return «false¦true»;
+}
+void setup() {
+    println(isFull(50));
+}
+`,
+    ),
   ],
 };

@@ -44,5 +44,11 @@ begin
 end.
 `,
     ),
+    example(
+      "sketch",
+      `for (int trip = 1; trip <= 3; trip++)«¦;»
+    println("on the way");
+`,
+    ),
   ],
 };

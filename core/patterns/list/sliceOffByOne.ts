@@ -63,5 +63,11 @@ OUTPUT LEFT(ferry, «4¦3»)
       `MsgBox Mid("ferry", 1, «3¦2»)
 `,
     ),
+    example(
+      "sketch",
+      `String ferry = "tern-08";
+println(ferry.substring(0, «4¦3»));
+`,
+    ),
   ],
 };

@@ -97,5 +97,15 @@ Next car
 MsgBox total
 »`,
     ),
+    example(
+      "sketch",
+      `int load = 12;
+if (load > 40) «{¦»
+    println("heavy");
+    println("call the mate");
+«}
+¦»println("done");
+`,
+    ),
   ],
 };

@@ -98,5 +98,15 @@ MsgBox total
 Next car
 »`,
     ),
+    example(
+      "sketch",
+      `int total = 0;
+for (int load = 1; load <= 3; load++) {
+    total = total + load;
+«}
+println(total);¦    println(total);
+}»
+`,
+    ),
   ],
 };

@@ -46,5 +46,12 @@ bags <- 2
 ¦»OUTPUT fare
 `,
     ),
+    example(
+      "sketch",
+      `int fare = 9, bags = 2;
+«fare = fare + bags * 3;
+¦»println(fare);
+`,
+    ),
   ],
 };

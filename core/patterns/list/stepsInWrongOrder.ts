@@ -69,5 +69,28 @@ fare = 12
 »MsgBox total
 `,
     ),
+    example(
+      "sketch",
+      `int total = 0;
+for (int load = 1; load <= 3; load++) {
+«    total = total + load;
+    println(total);¦    println(total);
+    total = total + load;»
+}
+`,
+    ),
+    example(
+      "sketch",
+      `void setup() {
+  size(100, 80);
+}
+void draw() {
+«  background(200);
+  circle(50, 40, 30);
+¦  circle(50, 40, 30);
+  background(200);
+»}
+`,
+    ),
   ],
 };

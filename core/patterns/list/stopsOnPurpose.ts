@@ -29,5 +29,13 @@ if (load > 40)
 System.out.println(load);
 `,
     ),
+    example(
+      "sketch",
+      `int load = «12¦99»;
+if (load > 40)
+    throw new IllegalStateException("deck is full");
+println(load);
+`,
+    ),
   ],
 };

@@ -51,5 +51,14 @@ line = line.substring(1);
 ¦»System.out.println(line.substring(0, at));
 `,
     ),
+    example(
+      "sketch",
+      `String line = "Tern;Puffin";
+int at = line.indexOf(";");
+line = line.substring(1);
+«at = line.indexOf(";");
+¦»println(line.substring(0, at));
+`,
+    ),
   ],
 };

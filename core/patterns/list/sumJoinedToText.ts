@@ -51,5 +51,11 @@ print("Aboard: " + «str(adults + children)¦str(adults) + str(children)»)
 MsgBox "Total: " + «(¦»cars + 2«)¦»
 `,
     ),
+    example(
+      "sketch",
+      `int adults = 2, children = 3;
+println("Aboard: " + «(adults + children)¦adults + children»);
+`,
+    ),
   ],
 };

@@ -40,5 +40,21 @@ begin
 end.
 `,
     ),
+    example(
+      "sketch",
+      `int load = 12«;¦»
+println(load);
+`,
+    ),
+    example(
+      "sketch",
+      `void setup() {
+  size(100, 80)«;¦»
+}
+void draw() {
+  line(0, 0, width, height);
+}
+`,
+    ),
   ],
 };

@@ -64,5 +64,11 @@ OUTPUT load + 1
 MsgBox deck «&¦*» 2
 `,
     ),
+    example(
+      "sketch",
+      `int load = «12¦"12"»;
+println(load + 1);
+`,
+    ),
   ],
 };

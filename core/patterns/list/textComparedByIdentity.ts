@@ -43,5 +43,15 @@ else
     printf("unknown\\n");
 `,
     ),
+    example(
+      "sketch",
+      `String boat = "Te";
+boat = boat + "rn";
+if («boat.equals("Tern")¦boat == "Tern"»)
+  println("ours");
+else
+  println("other");
+`,
+    ),
   ],
 };

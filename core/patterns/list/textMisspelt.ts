@@ -68,5 +68,10 @@ Else
 End If
 `,
     ),
+    example(
+      "sketch",
+      `println("Tern «leaves¦laeves»");
+`,
+    ),
   ],
 };

@@ -72,5 +72,17 @@ for «other¦load» in [1, 2]:
 show(load)
 `,
     ),
+    example(
+      "sketch",
+      `int total = 0;
+void add(int load) {
+    «¦int »total = «total + load¦load»;
+}
+void setup() {
+    add(12);
+    println(total);
+}
+`,
+    ),
   ],
 };

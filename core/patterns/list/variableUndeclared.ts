@@ -62,5 +62,20 @@ Sub Main
 End Sub
 `,
     ),
+    example(
+      "sketch",
+      `«int ¦»load = 12;
+println(load);
+`,
+    ),
+    example(
+      "sketch",
+      `void setup() {
+  size(100, 80);
+  «int ¦»mast = 30;
+  line(50, 80, 50, 80 - mast);
+}
+`,
+    ),
   ],
 };

@@ -23,5 +23,14 @@ export const warningHidden: Pattern = {
 }
 `,
     ),
+    example(
+      "sketch",
+      `«¦    @SuppressWarnings("unused")
+»    void setup() {
+    int load = 12;
+    println(load);
+}
+`,
+    ),
   ],
 };

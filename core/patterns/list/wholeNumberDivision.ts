@@ -64,5 +64,12 @@ OUTPUT total «/¦DIV» trips
 MsgBox cars «/¦\\» 2
 `,
     ),
+    example(
+      "sketch",
+      `int total = 7, trips = 2;
+float each = total / «(float) ¦»trips;
+println(each);
+`,
+    ),
   ],
 };

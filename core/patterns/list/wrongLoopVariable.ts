@@ -107,5 +107,12 @@ Next row
 MsgBox total
 `,
     ),
+    example(
+      "sketch",
+      `for (int row = 0; row < 2; row++)
+    for (int seat = 0; seat < 3; seat++)
+        println(row + " " + «seat¦row»);
+`,
+    ),
   ],
 };

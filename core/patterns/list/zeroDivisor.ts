@@ -95,5 +95,14 @@ ENDIF
 MsgBox 12 / decks
 `,
     ),
+    example(
+      "sketch",
+      `int cars = 0;
+int weight = 12;
+void draw() {
+  text(«cars == 0 ? 0 : ¦»weight / cars, 10, 20);
+}
+`,
+    ),
   ],
 };
