@@ -28,7 +28,9 @@ export const keepCheck = defineCaseAction({
     const { input, kind, ignorePrompts, expectsNothing } = given;
     const [misread] = languageOf(found).actions?.problems(input) ?? [];
     if (misread)
-      return refused(`Line ${misread.line} of what the user does is not understood: ${misread.says}. Nothing was changed.`);
+      return refused(
+        `Line ${misread.line} of what the user does is not understood: ${misread.says}. Nothing was changed.`,
+      );
     const former = found.checks.find((check) => check.key === given.key);
     const own = former?.ownComparison ?? {};
     const asBefore = former && ignorePrompts === (former.comparison.prompts === "ignored");

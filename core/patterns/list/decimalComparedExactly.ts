@@ -90,8 +90,8 @@ ENDIF
     ),
     example(
       "sketch",
-      `float tide = 0.1 + 0.2;
-if («Math.abs(tide - 0.3) < 0.001¦tide == 0.3»)
+      `float tide = 0.3 + 0.4;
+if («abs(tide - 0.7) < 0.001¦tide == 0.7»)
     println("low");
 else
     println("other");

@@ -49,12 +49,5 @@ NEXT seats
 Next car
 `,
     ),
-    example(
-      "sketch",
-      `for (int mark = 3; mark > 0; mark«--¦++»)
-  println(mark);
-println("go");
-`,
-    ),
   ],
 };

@@ -76,11 +76,13 @@ MsgBox "written"
     ),
     example(
       "sketch",
-      `Boat tern = new Boat();
-tern.«load¦laod» = 4;
-println(tern.load);
-class Boat {
+      `class Boat {
   int load;
+}
+void setup() {
+  Boat tern = new Boat();
+  tern.«load¦laod» = 4;
+  println(tern.load);
 }
 `,
     ),
