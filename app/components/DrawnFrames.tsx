@@ -43,7 +43,7 @@ export function DrawnFrames({ picture, address, label }: { picture: PictureView;
         width={width}
         height={height}
         src={`${address}&frame=${frame}`}
-        alt={`Picture after frame ${frame}`}
+        alt={last === 0 ? "What was drawn" : `What is drawn after frame ${frame}`}
       />
       {last > 1 && (
         <p className="flex flex-wrap items-center gap-3 text-sm">

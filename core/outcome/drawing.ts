@@ -11,6 +11,9 @@ export const shapeKinds = [
 ] as const;
 export type ShapeKind = (typeof shapeKinds)[number];
 
+/** Shapes without an inside. */
+export const lineKinds: ReadonlySet<ShapeKind> = new Set(["line", "point", "polyline", "curve"]);
+
 const colourSchema = z.string().regex(/^#(?:[\da-f]{6}|[\da-f]{8})$/);
 
 /** Fill and line (null: none), width of lines, size and place of texts, and where it is turned or stretched the six numbers of that. */
@@ -159,7 +162,7 @@ export function unseenBecause(
     box.top - around > picture.height
   )
     return "outside";
-  const isLine = shape.kind === "line" || shape.kind === "point" || shape.kind === "polyline" || shape.kind === "curve";
+  const isLine = lineKinds.has(shape.kind);
   const colours = [
     ...(isLine || fill === null ? [] : [fill]),
     ...(stroke === null || shape.kind === "text" ? [] : [stroke]),

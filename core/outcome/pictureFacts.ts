@@ -1,4 +1,12 @@
-import { type Drawing, type Picture, pictureAt, type ShapeKind, shapeKinds, unseenBecause } from "./drawing.ts";
+import {
+  type Drawing,
+  lineKinds,
+  type Picture,
+  pictureAt,
+  type ShapeKind,
+  shapeKinds,
+  unseenBecause,
+} from "./drawing.ts";
 import type { ConsolePiece } from "./outcome.ts";
 
 /** Shapes of which a result tells each, and those of which a check can ask. */
@@ -9,11 +17,9 @@ const plural: Readonly<Record<ShapeKind, string>> = {
   ...{ arc: "arcs", curve: "curves", polygon: "polygons", polyline: "polylines", text: "texts" },
 };
 
-const lines: ReadonlySet<ShapeKind> = new Set(["line", "point", "polyline", "curve"]);
-
 /** The colours in which a shape is seen: lines have no inside, words no line. */
 export function coloursOf({ kind, pen: [fill, stroke] }: Picture["shapes"][number]): string[] {
-  return [lines.has(kind) ? null : fill, kind === "text" ? null : stroke].flatMap((each) =>
+  return [lineKinds.has(kind) ? null : fill, kind === "text" ? null : stroke].flatMap((each) =>
     each === null ? [] : [each],
   );
 }
@@ -23,7 +29,7 @@ export function shapeWords({ kind, pen, values }: Picture["shapes"][number]): st
   const [fill, stroke] = pen;
   return [
     ...values.map((each) => (typeof each === "string" && kind === "text" ? JSON.stringify(each) : String(each))),
-    ...(lines.has(kind) ? [] : [fill ?? "no fill"]),
+    ...(lineKinds.has(kind) ? [] : [fill ?? "no fill"]),
     ...(kind === "text" ? [] : [stroke === null ? "no line" : `line ${stroke}`]),
     ...(pen.length > 6
       ? [

@@ -1,4 +1,4 @@
-import { type Drawing, type Picture, pictureAt } from "./drawing.ts";
+import { type Drawing, type Picture, pictureAt, type ShapeKind } from "./drawing.ts";
 
 const escaped = (text: string) =>
   text.replace(/[&<>"]/g, (sign) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[sign] ?? sign);
@@ -28,44 +28,70 @@ function arcPath([x = 0, y = 0, wide = 0, high = 0, from = 0, to = 0, form = 0]:
 const anchors = { left: "start", centre: "middle", right: "end" } as const;
 const baselines = { baseline: 0, top: 0.76, centre: 0.35, bottom: -0.24 } as const;
 
-function shapeSvg({ kind, pen, values }: Picture["shapes"][number]): string {
-  const [fill, stroke, weight, size, across, down] = pen;
-  const turned = pen.length === 12 ? ` transform="matrix(${pen.slice(6).join(" ")})"` : "";
-  const line = `${paint("stroke", stroke)}${stroke === null || weight === 1 ? "" : ` stroke-width="${short(weight)}"`}`;
-  const inside = paint("fill", fill);
-  const given = values.flatMap((each) => (typeof each === "number" ? [each] : []));
-  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0] = given;
-  if (kind === "point")
-    return stroke === null
-      ? ""
-      : `<circle cx="${a}" cy="${b}" r="${short(Math.max(weight, 1) / 2)}"${paint("fill", stroke)}${turned}/>`;
-  if (kind === "line") return `<line x1="${a}" y1="${b}" x2="${c}" y2="${d}"${line}${turned}/>`;
-  if (kind === "rect") {
-    const round = given.length > 4 ? ` rx="${e}"` : "";
-    const [left, top] = [Math.min(a, a + c), Math.min(b, b + d)];
-    return `<rect x="${short(left)}" y="${short(top)}" width="${Math.abs(c)}" height="${Math.abs(d)}"${round}${inside}${line}${turned}/>`;
-  }
-  if (kind === "ellipse")
-    return `<ellipse cx="${a}" cy="${b}" rx="${short(Math.abs(c) / 2)}" ry="${short(Math.abs(d) / 2)}"${inside}${line}${turned}/>`;
-  if (kind === "arc") return `<path d="${arcPath(given)}"${inside}${line}${turned}/>`;
-  if (kind === "curve") return `<path d="M ${a} ${b} C ${c} ${d} ${e} ${f} ${g} ${h}"${inside}${line}${turned}/>`;
-  if (kind === "text") {
-    const words = escaped(String(values[0] ?? "")).replaceAll("\n", " ");
-    const place = `x="${a}" y="${short(b + size * baselines[down])}" font-size="${short(size)}" text-anchor="${anchors[across]}"`;
-    return `<text ${place} font-family="sans-serif"${inside}${turned}>${words}</text>`;
-  }
-  const corners = given.join(" ");
-  return kind === "polyline"
-    ? `<polyline points="${corners}"${inside}${line}${turned}/>`
-    : `<polygon points="${corners}"${inside}${line}${turned}/>`;
+type Shape = Picture["shapes"][number];
+
+/** What a shape is drawn with, as attributes: its inside, its line, how it is turned. */
+function drawnWith({ pen }: Shape): { inside: string; line: string; turned: string } {
+  const [fill, stroke, weight] = pen;
+  return {
+    inside: paint("fill", fill),
+    line: `${paint("stroke", stroke)}${stroke === null || weight === 1 ? "" : ` stroke-width="${short(weight)}"`}`,
+    turned: pen.length === 12 ? ` transform="matrix(${pen.slice(6).join(" ")})"` : "",
+  };
 }
+
+/** An element of one name with what the numbers of a shape say of it. */
+const element =
+  (name: string, places: (numbers: readonly number[]) => string) =>
+  (shape: Shape): string => {
+    const { inside, line, turned } = drawnWith(shape);
+    const numbers = shape.values.flatMap((each) => (typeof each === "number" ? [each] : []));
+    return `<${name} ${places(numbers)}${inside}${line}${turned}/>`;
+  };
+
+const corners = (numbers: readonly number[]) => `points="${numbers.join(" ")}"`;
+const polygon = element("polygon", corners);
+
+/** How each kind of shape is written. */
+const writers: Readonly<Record<ShapeKind, (shape: Shape) => string>> = {
+  point: (shape) => {
+    const [, stroke, weight] = shape.pen;
+    const [x = 0, y = 0] = shape.values;
+    if (stroke === null) return "";
+    return `<circle cx="${x}" cy="${y}" r="${short(Math.max(weight, 1) / 2)}"${paint("fill", stroke)}${drawnWith(shape).turned}/>`;
+  },
+  line: element("line", ([a = 0, b = 0, c = 0, d = 0]) => `x1="${a}" y1="${b}" x2="${c}" y2="${d}"`),
+  rect: element("rect", ([a = 0, b = 0, c = 0, d = 0, round]) => {
+    const place = `x="${short(Math.min(a, a + c))}" y="${short(Math.min(b, b + d))}"`;
+    return `${place} width="${Math.abs(c)}" height="${Math.abs(d)}"${round === undefined ? "" : ` rx="${round}"`}`;
+  }),
+  ellipse: element(
+    "ellipse",
+    ([a = 0, b = 0, c = 0, d = 0]) =>
+      `cx="${a}" cy="${b}" rx="${short(Math.abs(c) / 2)}" ry="${short(Math.abs(d) / 2)}"`,
+  ),
+  arc: element("path", (numbers) => `d="${arcPath(numbers)}"`),
+  curve: element(
+    "path",
+    ([a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0]) => `d="M ${a} ${b} C ${c} ${d} ${e} ${f} ${g} ${h}"`,
+  ),
+  polyline: element("polyline", corners),
+  ...{ triangle: polygon, quad: polygon, polygon },
+  text: (shape) => {
+    const [, , , size, across, down] = shape.pen;
+    const [words = "", x = 0, y = 0] = shape.values;
+    const place = `x="${Number(x)}" y="${short(Number(y) + size * baselines[down])}" font-size="${short(size)}" text-anchor="${anchors[across]}"`;
+    const { inside, turned } = drawnWith(shape);
+    return `<text ${place} font-family="sans-serif"${inside}${turned}>${escaped(String(words)).replaceAll("\n", " ")}</text>`;
+  },
+};
 
 /** What is seen of a picture: the area, what covers it, and its shapes. */
 function insideOf({ width, height, background, shapes }: Picture): string {
   return [
     `<rect width="${width}" height="${height}" fill="#ffffff"/>`,
     ...(background === null ? [] : [`<rect width="${width}" height="${height}"${paint("fill", background)}/>`]),
-    ...shapes.map(shapeSvg),
+    ...shapes.map((shape) => writers[shape.kind](shape)),
   ].join("");
 }
 
