@@ -3,6 +3,7 @@ import { runnableLines } from "../../core/languages/runnable.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { readableTable } from "../../core/trace/annotate.ts";
 import { withoutDefining } from "../../core/trace/defining.ts";
+import { frameEnds } from "../../core/trace/frameEnds.ts";
 import { loopsIn } from "../../core/trace/passes.ts";
 import { isSameRun } from "../../core/trace/sameRun.ts";
 import type { TraceTable } from "../../core/trace/table.ts";
@@ -35,6 +36,8 @@ export type RunTable = {
   ended: string;
   /** What the check says is to come out; null where it says nothing. */
   intended: string | null;
+  /** Of a run that drew: the steps at which its frames are over. */
+  frameEnds: number[];
 };
 
 /** One page of the rows of such a table. */
@@ -92,6 +95,7 @@ export async function runTable(services: Services, found: WholeCase, wanted: Wan
             ? "It ended by itself."
             : (trace.cut ?? ""),
     intended: check.expected,
+    frameEnds: plain?.drawing ? frameEnds(trace.steps) : [],
   };
 }
 

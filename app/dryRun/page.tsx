@@ -22,6 +22,7 @@ import { DryRunTable } from "./DryRunTable.tsx";
 import { FilesHere } from "./FilesHere.tsx";
 import { Levels } from "./Levels.tsx";
 import { MoveBar } from "./MoveBar.tsx";
+import { PictureNow } from "./PictureNow.tsx";
 import { RunChoice } from "./RunChoice.tsx";
 import { RunStrip } from "./RunStrip.tsx";
 import { TakenApart } from "./TakenApart.tsx";
@@ -247,6 +248,7 @@ function Room({ run }: { run: Route.ComponentProps["loaderData"] }) {
                   <FilesHere key={standing.step} run={run} step={standing.step} />
                 )}
               </ConsoleNow>
+              {run.frameEnds.length > 0 && <PictureNow run={run} step={standing?.step ?? null} />}
               <Levels rows={rows} calls={calls} done={done} onGo={go} />
               <ColumnChoice
                 more={more}

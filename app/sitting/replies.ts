@@ -5,5 +5,6 @@ export type SaveReply = { result: "saved" | "older" | "refused"; message: string
 
 /** What a real run of a student's text gave, or words why it was not run. */
 export type TryReply =
-  | { ok: true; console: ConsoleView; ended: string; inputRanOut: boolean }
+  /** `picture`: what a sketch drew last, as the address of an image that holds it all. */
+  | { ok: true; console: ConsoleView; ended: string; inputRanOut: boolean; picture?: string }
   | { ok: false; message: string };

@@ -1,5 +1,7 @@
 import { z } from "zod";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
+import { type Drawing, pictureAt } from "../../core/outcome/drawing.ts";
+import { pictureSvg } from "../../core/outcome/pictureSvg.ts";
 import { runForCheck } from "../../server/exercises/runForCheck.ts";
 import { createAttempts } from "../../server/people/attempts.ts";
 import { sittingOfRequest, triedNote } from "../../server/sittings/access.ts";
@@ -11,6 +13,10 @@ import type { TryReply } from "./replies.ts";
 const trySchema = z.object({ exercise: z.string(), text: z.string().max(200_000), input: z.string().max(100_000) });
 const tries = createAttempts(40, 60_000);
 const running = new Set<string>();
+
+/** The last picture as an address that needs no further request. */
+const pictureAddress = (drawing: Drawing) =>
+  `data:image/svg+xml;charset=utf-8,${encodeURIComponent(pictureSvg(pictureAt(drawing, drawing.last)))}`;
 
 export async function action({ params, request, context }: Route.ActionArgs): Promise<TryReply> {
   const refused = (message: string): TryReply => ({ ok: false, message });
@@ -60,6 +66,7 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
       console: shortConsole(outcome.console),
       ended: words[outcome.stoppedBy],
       inputRanOut: outcome.inputRanOut,
+      ...(outcome.drawing ? { picture: pictureAddress(outcome.drawing) } : {}),
     };
   } finally {
     running.delete(key);

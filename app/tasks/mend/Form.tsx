@@ -78,6 +78,13 @@ export function Form({ exercise, code, answer, fixed, change, saveNow }: FormPro
         {reply?.ok && (
           <>
             <Console view={reply.console} label="Console of your run" />
+            {reply.picture && (
+              <img
+                className="mt-2 max-w-full border border-rule bg-leaf"
+                src={reply.picture}
+                alt="What your sketch drew last"
+              />
+            )}
             <p className="note-small">
               {reply.ended}
               {reply.inputRanOut ? " It asked for more than you typed in: add a line and try again." : ""}
