@@ -7,11 +7,18 @@ import { octaveNeutral } from "./octave.ts";
 import { pascalNeutral } from "./pascal.ts";
 import { pseudocodeNeutral } from "./pseudocode.ts";
 import { pythonNeutral } from "./python.ts";
+import { sketchNeutral } from "./sketch.ts";
 
 /** The right programs that are shipped, by language; a new language is one file and one line here. */
 const neutralPrograms: Readonly<Record<string, readonly Neutral[]>> = {
   ...{ python: pythonNeutral, java: javaNeutral, c: cNeutral },
-  ...{ csharp: csharpNeutral, pascal: pascalNeutral, octave: octaveNeutral, pseudocode: pseudocodeNeutral },
+  ...{
+    csharp: csharpNeutral,
+    pascal: pascalNeutral,
+    octave: octaveNeutral,
+    pseudocode: pseudocodeNeutral,
+    sketch: sketchNeutral,
+  },
   "basic-macro": basicMacroNeutral,
 };
 
@@ -30,10 +37,10 @@ const inputsByTitle: Readonly<Record<string, readonly string[]>> = {
   "Lanes of the deck": ["3 3", "4 2", "1 4", "5 5", "0 3"],
   "Waiting times in order": ["10", "14", "27", "28", "3"],
 };
-/** The inputs with which a neutral program is checked, a line for each value. */
+/** The inputs with which a neutral program is checked: a line for each value, or lines as they are. */
 export function inputsOf({ title, inputs }: Neutral): string[] {
   const own = inputs ?? inputsByTitle[title] ?? [""];
-  return own.map((values) => (values === "" ? "" : `${values.replaceAll(" ", "\n")}\n`));
+  return own.map((values) => (values === "" || values.includes("\n") ? values : `${values.replaceAll(" ", "\n")}\n`));
 }
 
 /** The right programs of a language for faults to be planted in; none for one that has none. */
