@@ -6,6 +6,7 @@ import { framesToShow } from "../../core/outcome/pictureSvg.ts";
 const mostBeside = 6;
 
 const kindWords = {
+  number: "at a place that is no number",
   outside: "outside of the area",
   colour: "without a filling and a line",
   ground: "in the colour of the background",
@@ -17,7 +18,7 @@ function blankWords(drawing: Drawing): string {
   const picture = pictureAt(drawing, drawing.last);
   if (isDrawn(picture)) return "";
   const reasons = picture.shapes.map((shape) => unseenBecause(shape, picture));
-  const counted = (["outside", "colour", "ground", "size"] as const).flatMap((reason) => {
+  const counted = (["number", "outside", "colour", "ground", "size"] as const).flatMap((reason) => {
     const count = reasons.filter((each) => each === reason).length;
     return count === 0 ? [] : [`${count === 1 ? "1 shape lies" : `${count} shapes lie`} ${kindWords[reason]}`];
   });

@@ -28,9 +28,9 @@ export function DrawnFrames({ picture, address, label }: { picture: PictureView;
             onClick={() => setFrame(each)}
           >
             <img
-              className="border border-rule bg-leaf"
+              className="border border-rule bg-leaf object-contain"
               width={110}
-              height={Math.round((110 * height) / width)}
+              height={Math.min(110, Math.round((110 * height) / width))}
               src={`${address}&frame=${each}`}
               alt=""
             />

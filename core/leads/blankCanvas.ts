@@ -5,6 +5,7 @@ import { linesThatRan, neverRanStretches } from "../trace/neverRan.ts";
 import type { Lead, LeadContext, LeadRule } from "./lead.ts";
 
 const unseenWords = {
+  number: "What is drawn here has a place that is no number.",
   outside: "What is drawn here lies outside of the drawing area.",
   colour: "What is drawn here has neither a filling nor a line.",
   ground: "What is drawn here has the colour of the background.",

@@ -173,6 +173,19 @@ test("every picture is well-formed, whatever the words and numbers", () => {
   );
 });
 
+test("words keep no sign that a picture cannot hold", () => {
+  const words = `a\u0000b\ud800c\nd & <e>`;
+  const svg = pictureSvg(pictureAt(drawing([{ shapes: [["text", 0, words, 1, 2]] }]), 0));
+  expect(svg).toContain(">a\uFFFDb\uFFFDc d &amp; &lt;e&gt;</text>");
+  expect(() => encodeURIComponent(svg)).not.toThrow();
+});
+
+test("a shape whose place is no number is not drawn", () => {
+  const picture = pictureAt(drawing([{ shapes: [["rect", 0, "NaN", 1, 5, 5]] }]), 0);
+  expect(pictureSvg(picture).match(/<rect/g)).toHaveLength(1);
+  expect(picture.shapes.map((each) => unseenBecause(each, picture))).toEqual(["number"]);
+});
+
 test("a whole turn is drawn in two halves, a slice from its middle", () => {
   const arc = (...values: number[]) => pictureSvg(pictureAt(drawing([{ shapes: [["arc", 0, ...values]] }]), 0));
   expect(arc(50, 50, 20, 20, 0, Math.PI * 2, 0).match(/ A /g)).toHaveLength(2);

@@ -116,6 +116,10 @@ export function pictureAt(drawing: Drawing, frame: number): Picture {
   };
 }
 
+/** True where all its numbers are some; one that is none is told as a text. */
+export const hasPlace = ({ kind, values }: Pick<Picture["shapes"][number], "kind" | "values">): boolean =>
+  values.every((each, at) => typeof each === "number" || (kind === "text" && at === 0));
+
 type Box = { left: number; top: number; right: number; bottom: number };
 
 const numbersOf = (values: ReadonlyArray<number | string>) =>
@@ -147,11 +151,12 @@ export function boxOf({ kind, pen, values }: Picture["shapes"][number]): Box {
   return { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs), bottom: Math.max(...ys) };
 }
 
-/** Why nothing is seen of a shape: it lies outside of the area, has no colour, has the background's, or has no size; null where it is seen. */
+/** Why nothing is seen of a shape: a number of it is none, it lies outside of the area, has no colour, has the background's, or has no size; null where it is seen. */
 export function unseenBecause(
   shape: Picture["shapes"][number],
   picture: Picture,
-): "outside" | "colour" | "ground" | "size" | null {
+): "number" | "outside" | "colour" | "ground" | "size" | null {
+  if (!hasPlace(shape)) return "number";
   const [fill, stroke, weight] = shape.pen;
   const box = boxOf(shape);
   const around = stroke === null ? 0 : weight / 2;

@@ -1,7 +1,11 @@
-import { type Drawing, type Picture, pictureAt, type ShapeKind } from "./drawing.ts";
+import { type Drawing, hasPlace, type Picture, pictureAt, type ShapeKind } from "./drawing.ts";
 
+/** A text as XML has it: on one line, without the signs that XML does not know. */
 const escaped = (text: string) =>
-  text.replace(/[&<>"]/g, (sign) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[sign] ?? sign);
+  text
+    .replace(/\s/g, " ")
+    .replace(/[\p{Cc}\p{Cs}\uFFFE\uFFFF]/gu, "\uFFFD")
+    .replace(/[&<>"]/g, (sign) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[sign] ?? sign);
 
 const short = (value: number) => String(Number(value.toFixed(2)));
 
@@ -82,7 +86,7 @@ const writers: Readonly<Record<ShapeKind, (shape: Shape) => string>> = {
     const [words = "", x = 0, y = 0] = shape.values;
     const place = `x="${Number(x)}" y="${short(Number(y) + size * baselines[down])}" font-size="${short(size)}" text-anchor="${anchors[across]}"`;
     const { inside, turned } = drawnWith(shape);
-    return `<text ${place} font-family="sans-serif"${inside}${turned}>${escaped(String(words)).replaceAll("\n", " ")}</text>`;
+    return `<text ${place} font-family="sans-serif"${inside}${turned}>${escaped(String(words))}</text>`;
   },
 };
 
@@ -91,7 +95,7 @@ function insideOf({ width, height, background, shapes }: Picture): string {
   return [
     `<rect width="${width}" height="${height}" fill="#ffffff"/>`,
     ...(background === null ? [] : [`<rect width="${width}" height="${height}"${paint("fill", background)}/>`]),
-    ...shapes.map((shape) => writers[shape.kind](shape)),
+    ...shapes.filter(hasPlace).map((shape) => writers[shape.kind](shape)),
   ].join("");
 }
 

@@ -153,6 +153,31 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
       expect([printed(outcome), outcome.exit.code, outcome.stoppedBy]).toEqual(["finally\nhook\n", 7, "none"]),
     hang_at_exit: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["time", "bye\n"]),
   },
+  sketch: {
+    million_shapes: (outcome) => {
+      expect(outcome.drawing?.frames.at(-1)?.left ?? outcome.stoppedBy).toSatisfy(
+        (left: unknown) => left === "time" || (typeof left === "number" && left > 900_000),
+      );
+      expect(JSON.stringify(outcome).length).toBeLessThan(600_000);
+    },
+    million_pens: (outcome) => expect(JSON.stringify(outcome).length).toBeLessThan(600_000),
+    // The frames before the one that never ends are there.
+    bomb_in_draw: (outcome) => expect([outcome.stoppedBy, outcome.drawing?.last]).toEqual(["time", 2]),
+    flood_output: stopped("output", "time"),
+    endless_recursion: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["fault", "begins\n"]),
+    fill_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
+    our_own_records: (outcome) => {
+      expect(printed(outcome)).toMatch(/^told\n/);
+      expect(JSON.stringify(outcome.drawing ?? null)).not.toContain("script");
+    },
+    our_own_parts: (outcome) => expect(printed(outcome)).toMatch(/still here\n/),
+    exit_in_odd_places: (outcome) =>
+      expect([printed(outcome).startsWith("frame 1\nframe 2\n"), outcome.exit.code, outcome.drawing?.last]).toEqual([
+        ...[true, 7, 1],
+      ]),
+    thread_that_stays: stopped("time", "fault"),
+    odd_numbers: (outcome) => expect([outcome.stoppedBy, outcome.drawing?.frames.length]).toEqual(["none", 1]),
+  },
   csharp: {
     signal_the_first: prints("still here 1\n"),
     nested_folders: prints("left\n"),

@@ -55,9 +55,12 @@ public abstract class Drawing extends Colours {
   boolean again;
   boolean over;
 
+  /** How wide and high an area is at most. */
+  private static final int MOST_PIXELS = 10_000;
+
   public void size(int width, int height) {
-    this.width = Math.max(1, width);
-    this.height = Math.max(1, height);
+    this.width = Math.min(Math.max(1, width), MOST_PIXELS);
+    this.height = Math.min(Math.max(1, height), MOST_PIXELS);
     film.size(this.width, this.height);
   }
 

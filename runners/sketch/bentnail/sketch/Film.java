@@ -153,9 +153,9 @@ final class Film {
     return written(value, 100);
   }
 
-  /** The same with six digits: angles, and how the drawing is turned. */
+  /** The same with six digits: angles, and how the drawing is turned. 0 for what is no number. */
   static String fine(double value) {
-    return written(value, 1_000_000);
+    return written(Double.isNaN(value) ? 0 : value, 1_000_000);
   }
 
   private static String written(double value, long parts) {

@@ -98,7 +98,7 @@ final class Pen {
   /** As JSON: fill, stroke (null: none), width of lines, size of texts, place of texts, and six numbers where it is turned or stretched. */
   String json() {
     StringBuilder made = new StringBuilder("[");
-    made.append(colour(fill)).append(',').append(colour(stroke)).append(',').append(Film.number(weight)).append(',').append(Film.number(size));
+    made.append(colour(fill)).append(',').append(colour(stroke)).append(',').append(Film.fine(weight)).append(',').append(Film.fine(size));
     made.append(",\"").append(across == Drawing.CENTER ? "centre" : across == Drawing.RIGHT ? "right" : "left").append('"');
     made.append(",\"").append(down == Drawing.TOP ? "top" : down == Drawing.CENTER ? "centre" : down == Drawing.BOTTOM ? "bottom" : "baseline").append('"');
     if (!isShifted()) {
