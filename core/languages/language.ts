@@ -123,6 +123,8 @@ export type Language = MessageReading & {
    */
   extension: string;
   otherExtensions?: readonly string[];
+  /** Those among them that are read and never written: a file that comes with one is kept under `extension`. */
+  onlyRead?: readonly string[];
   mainName: string;
   lineComment: string;
   /** "run": an unknown name shows only when its line is reached; "translation": the program does not start. */

@@ -169,7 +169,7 @@ const samples: Sample[] = [
     what: "a sketch: place from 0",
     language: "sketch",
     said: 'Tide.pde:7:4:7:9: The variable "hight" does not exist\n',
-    primary: { file: "Tide.pde", line: 7, column: 5, endColumn: 10 },
+    primary: { file: "Tide.sketch", line: 7, column: 5, endColumn: 10 },
     kind: "unknown name",
   },
   {

@@ -44,6 +44,13 @@ export function languageOfName(fileName: string): Language | undefined {
   );
 }
 
+/** The name under which a file is kept: its own, but for an ending that is read and never written. */
+export function keptName(fileName: string): string {
+  const language = languageOfName(fileName);
+  const ending = language?.onlyRead?.find((each) => fileName.toLowerCase().endsWith(each));
+  return language && ending ? `${fileName.slice(0, -ending.length)}${language.extension}` : fileName;
+}
+
 /** The language of a program by its file's ending, else by its text; undefined if neither tells. */
 export function languageOfProgram(fileName: string, text: string): Language | undefined {
   return languageOfName(fileName) ?? recognise(text)[0]?.language;

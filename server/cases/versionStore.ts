@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
 import { z } from "zod";
 import type { ToolOutput } from "../../core/cases/case.ts";
+import { keptName } from "../../core/languages/recognise.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Query } from "../database/database.ts";
@@ -126,7 +127,7 @@ export async function insertVersion(
     await query(
       `with kept as (insert into content (hash, bytes) values ($4, $6) on conflict (hash) do nothing)
        insert into version_file (version, position, name, hash, encoding) values ($1, $2, $3, $4, $5)`,
-      [key, position, file.name, hash, decodeText(file.bytes).encoding, file.bytes],
+      [key, position, keptName(file.name), hash, decodeText(file.bytes).encoding, file.bytes],
     );
   }
   return key;

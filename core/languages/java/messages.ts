@@ -40,6 +40,9 @@ function isOwn(name: string, file: string, program: MessageContext["program"]): 
   return program === undefined || Object.keys(program).some((each) => baseName(each) === file);
 }
 
+/** A file's name as it is kept: a sketch's under the ending that is ours. */
+export const keptFile = (name: string): string => name.replace(/\.pde$/, ".sketch");
+
 /** A message of the JDK's compiler: place, severity, words, details, the echoed line and its arrow. */
 const compiler: MessageConstruct = {
   begins: (line) => line.includes(".java:") || line.includes(".sketch:") || line.includes(".pde:"),
@@ -75,7 +78,7 @@ const compiler: MessageConstruct = {
     }
     const message: MessageFound = {
       severity,
-      file,
+      file: keptFile(file),
       line: Number(line),
       ...(option ? { code: option[1] } : {}),
       message: option?.[2] ?? words,
@@ -83,7 +86,7 @@ const compiler: MessageConstruct = {
     };
     if (arrow > 0) {
       const echoed = rest[arrow - 1] ?? "";
-      const source = context.sourceLine(file, Number(line));
+      const source = context.sourceLine(keptFile(file), Number(line));
       const column = (rest[arrow] ?? "").indexOf("^");
       // Blanks before the arrow count characters of the line as it stands; a tab is one of them.
       message.excerpt = echoed.trim();
@@ -171,7 +174,8 @@ const stackTrace: MessageConstruct = {
       const block = blocks.at(-1);
       const call = text.includes("at ") ? frame.exec(text) : null;
       if (call && block) {
-        const [, name = "", file = "", number] = call;
+        const [, name = "", told = "", number] = call;
+        const file = keptFile(told);
         // A trace of a hundred thousand calls tells no more than its first thousands.
         if (block.frames.length < 3000)
           block.frames.push({

@@ -1,3 +1,4 @@
+import { keptFile } from "../java/messages.ts";
 import { baseName, type MessageConstruct, type ToolFamily } from "../messageReader.ts";
 import { severityOf } from "../severity.ts";
 
@@ -17,7 +18,7 @@ const compiler: MessageConstruct = {
       messages: [
         {
           severity: severity ?? "error",
-          file: baseName(file),
+          file: keptFile(baseName(file)),
           line: Math.max(1, Number(line)),
           ...(column === undefined ? {} : { column: Number(column) + 1 }),
           ...(endLine === undefined ? {} : { endLine: Math.max(1, Number(endLine)), endColumn: Number(endColumn) + 1 }),

@@ -120,7 +120,7 @@ test("a message about any place quotes the student's own line, with the arrow un
   fc.assert(
     fc.property(sketches, fc.nat(), (own, pick) => {
       const prepared = prepareSketch(own);
-      const ownSigns = [...own].flatMap((sign, at) => (/[;{}(=]/.test(sign) ? [at] : []));
+      const ownSigns = own.split("").flatMap((sign, at) => (/[;{}(=]/.test(sign) ? [at] : []));
       const wanted = ownSigns[pick % Math.max(1, ownSigns.length)];
       if (wanted === undefined) return;
       const changed = prepared.changes.some(({ at, length }) => wanted >= at && wanted < at + length);

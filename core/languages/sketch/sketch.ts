@@ -52,6 +52,7 @@ export const sketch: Language = {
   name: "Drawing sketch",
   extension: ".sketch",
   otherExtensions: [".pde"],
+  onlyRead: [".pde"],
   mainName: "drawing.sketch",
   profile: {
     ...java.profile,
