@@ -15,6 +15,7 @@ import { benchProposals } from "./proposals.ts";
 import { benchPseudocode } from "./pseudocode.ts";
 import { benchReading } from "./reading.ts";
 import { benchRecorder } from "./recorder.ts";
+import { benchSketches } from "./sketches.ts";
 import { benchStrength } from "./strength.ts";
 
 /** Every benchmark; a new one is one file and one line here. */
@@ -27,6 +28,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   recorder: benchRecorder,
   pseudocode: benchPseudocode,
   macros: benchMacros,
+  sketches: benchSketches,
   pages: benchPages,
   casebook: benchCasebook,
   dryRun: benchDryRun,

@@ -25,13 +25,20 @@ function blankWords(drawing: Drawing): string {
   return counted.length === 0 ? "no shape was drawn" : counted.join(", ");
 }
 
-/** What a page says of what a run drew: its size, frames to look at, why nothing is seen where that is so, how many shapes were only counted. */
+/** What a page says of what a run drew: its size, frames to look at, up to which all are known, why nothing is seen where that is so, how many shapes were only counted. */
 export function pictureView(drawing: Drawing) {
   const { width, height, shapes, left } = pictureAt(drawing, drawing.last);
+  const last = drawing.frames.at(-1);
+  // Behind the last frame that there was room for only the last picture is known.
+  const keptUntil = last?.whole ? (drawing.frames.at(-2)?.frame ?? null) : drawing.last;
   return {
+    keptUntil,
     ...{ width, height, left, last: drawing.last, blank: blankWords(drawing) },
     shapes: shapes.length + left,
-    frames: framesToShow(drawing, mostBeside),
+    frames:
+      keptUntil === drawing.last
+        ? framesToShow(drawing, mostBeside)
+        : [...(keptUntil === null ? [] : framesToShow({ ...drawing, last: keptUntil }, mostBeside - 1)), drawing.last],
   };
 }
 export type PictureView = ReturnType<typeof pictureView>;

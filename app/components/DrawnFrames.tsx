@@ -4,13 +4,15 @@ import type { PictureView } from "../case/pictureView.ts";
 /** What a sketch drew: frames beside each other, and any one of them large. `address` is where pictures are found, without the frame. */
 export function DrawnFrames({ picture, address, label }: { picture: PictureView; address: string; label: string }) {
   const [frame, setFrame] = useState(picture.last);
-  const { width, height, last, shapes, left, blank } = picture;
+  const { width, height, last, shapes, left, blank, keptUntil } = picture;
   const after = last === 0 ? "one picture" : last === 1 ? "1 frame" : `${last} frames`;
   return (
     <figure className="grid gap-1" aria-label={`Drawing of ${label}`}>
       <figcaption className="note-small">
         Drawing area <strong>{`${width} × ${height}`}</strong>, {after}
         {blank === "" ? `, ${shapes === 1 ? "1 shape" : `${shapes} shapes`} in the last` : ""}
+        {keptUntil === null && "; only the last picture is kept of a run that had company"}
+        {keptUntil !== null && keptUntil < last && `; frames are kept up to ${keptUntil}, and the last`}
         {left > 0 && `; ${left.toLocaleString("en-GB")} of them are only counted`}
       </figcaption>
       {blank !== "" && (

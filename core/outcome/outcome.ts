@@ -36,6 +36,8 @@ export const consolePieceSchema = z.object({
    * piece that tells of a picture (core/outcome/pictureFacts.ts): its other facts.
    */
   cells: z.array(z.tuple([z.string(), z.string()])).optional(),
+  /** True for the piece that tells of a picture: nothing that was printed. */
+  picture: z.boolean().optional(),
 });
 export type ConsolePiece = z.infer<typeof consolePieceSchema>;
 

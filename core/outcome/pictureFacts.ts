@@ -91,7 +91,12 @@ export function pieceOfPicture(drawing: Drawing): ConsolePiece {
   const isSilent = picture.shapes.length === 0 && picture.background === null && picture.left === 0;
   return {
     kind: "out",
+    picture: true,
     text: isSilent ? "" : told.map(([name, shown]) => `picture ${name} = ${shown}\n`).join(""),
     cells: isSilent ? [...told, ...others] : others,
   };
 }
+
+/** A console without what it tells of a picture: what a person who watched it would say was printed. */
+export const withoutPicture = (console: readonly ConsolePiece[]): ConsolePiece[] =>
+  console.filter((piece) => !piece.picture);

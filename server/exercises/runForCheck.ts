@@ -2,6 +2,7 @@ import { compareOutput } from "../../core/assignments/compareOutput.ts";
 import type { ExerciseCheck, ExerciseContent } from "../../core/exercises/exercise.ts";
 import type { CheckRun } from "../../core/exercises/taskKind.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
+import { withoutPicture } from "../../core/outcome/pictureFacts.ts";
 import { languageOf } from "../judge/judge.ts";
 import { type ProgramRun, runProgram } from "../judge/run.ts";
 import type { Services } from "../services.ts";
@@ -34,7 +35,9 @@ export async function runForCheck(
   if (ran.unknown !== null) return { notRun: ran.unknown, unknown: true };
   if (!ran.outcome) return { notRun: ran.notRun ?? "It was not run.", unknown: false };
   const { outcome } = ran;
-  return { outcome, passes: outcome.finished && isIntended(outcome, check) };
+  const passes = outcome.finished && isIntended(outcome, check);
+  // Facts of a picture decide whether it passes; nobody is asked for them as for what is printed.
+  return { outcome: { ...outcome, console: withoutPicture(outcome.console) }, passes };
 }
 
 /** Whether what came out is what a check intends, by its rules of comparing; true where it intends nothing. */

@@ -1,7 +1,6 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { findLanguage } from "../../core/languages/languages.ts";
 import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
-import { judgeProgram } from "./judge.ts";
+import { differing, type SaidBefore } from "./saidBefore.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
@@ -9,19 +8,12 @@ beforeAll(() => {
 });
 afterAll(() => toolchains.close());
 
-type Faulty = {
-  what: string;
-  class: "syntax" | "runtime" | "logic";
-  line: number | null;
-  program: string;
-  input?: string;
-};
 /** A macro whose second line is the first of these. */
 const main = (...lines: string[]) => `Sub Main\n${lines.join("\n")}\nEnd Sub\n`;
 const sheet = "sheet = ThisComponent.Sheets.getByIndex(0)";
 
 /** Faulty macros with what they are, said before they were run: the class, and the line that is reported (from 1). All are to write 21 into A1. */
-const faulty: readonly Faulty[] = [
+const faulty: readonly SaidBefore[] = [
   {
     what: "Then left out",
     class: "syntax",
@@ -151,17 +143,6 @@ const share = new Date().getUTCDate() % 4;
 const chosen = faulty.filter((_, at) => process.env.BENT_NAIL_LONG || at % 4 === share);
 
 test("faulty macros, each of the class and the line that was said of it before", { timeout: 300_000 }, async () => {
-  const language = findLanguage("basic-macro");
-  if (!language) throw new Error("no such language");
-  const differ: string[] = [];
-  for (const each of chosen) {
-    const { judgement } = await judgeProgram(toolchains, {
-      ...{ language, policies: { endlessClass: "logic" }, input: each.input ?? "", expected: "cell A1 = 21\n" },
-      files: [{ name: "deck.bas", bytes: Buffer.from(each.program) }],
-    });
-    if (judgement.class !== each.class || judgement.reportedLine !== each.line)
-      differ.push(`${each.what}: ${judgement.class}, line ${judgement.reportedLine}: ${judgement.reasons.join(" ")}`);
-  }
-  expect(differ).toEqual([]);
+  expect(await differing(toolchains, "basic-macro", "cell A1 = 21\n", chosen)).toEqual([]);
   expect(faulty).toHaveLength(20);
 });

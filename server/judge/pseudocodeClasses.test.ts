@@ -1,7 +1,6 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { findLanguage } from "../../core/languages/languages.ts";
 import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
-import { judgeProgram } from "./judge.ts";
+import { differing, type SaidBefore } from "./saidBefore.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
@@ -9,16 +8,8 @@ beforeAll(() => {
 });
 afterAll(() => toolchains.close());
 
-type Faulty = {
-  what: string;
-  class: "syntax" | "runtime" | "logic";
-  line: number | null;
-  program: string;
-  input?: string;
-};
-
 /** Faulty programs with what they are, said before they were run: the class, and the line that is reported (from 1). All are to print "21". */
-const faulty: readonly Faulty[] = [
+const faulty: readonly SaidBefore[] = [
   { what: "THEN left out", class: "syntax", line: 2, program: "fare <- 21\nIF fare > 3\nOUTPUT fare\nENDIF\n" },
   {
     what: "a loop that is not closed",
@@ -109,11 +100,5 @@ const faulty: readonly Faulty[] = [
 ];
 
 test.each(faulty.map((each) => [each.what, each] as const))("%s", { timeout: 60_000 }, async (_, given) => {
-  const language = findLanguage("pseudocode");
-  if (!language) throw new Error("no language");
-  const { judgement } = await judgeProgram(toolchains, {
-    ...{ language, files: [{ name: language.mainName, bytes: Buffer.from(given.program) }] },
-    ...{ input: given.input ?? "", expected: "21\n", policies: { endlessClass: "logic" } },
-  });
-  expect([judgement.class, judgement.reportedLine], judgement.reasons.join(" ")).toEqual([given.class, given.line]);
+  expect(await differing(toolchains, "pseudocode", "21\n", [given])).toEqual([]);
 });

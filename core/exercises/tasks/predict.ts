@@ -58,6 +58,8 @@ export const predict = defineTaskKind({
     if ("notRun" in ran) return `The output cannot be asked: ${ran.notRun}`;
     const { console, stoppedBy } = ran.outcome;
     if (stoppedBy === "time" || stoppedBy === "output") return "The output is not asked: this run does not end.";
+    if (ran.outcome.drawing && !console.some((piece) => piece.kind === "out" && piece.text.trim() !== ""))
+      return "The output is not asked: this run draws and prints nothing.";
     const answer = {
       output: consoleText(console, ["out"]),
       echoed: consoleText(console, ["out", "in"]),
