@@ -199,6 +199,32 @@ test("trace as a table, as CSV and as JSON, with chosen columns", async () => {
   expect(trace.steps).toHaveLength(3);
 });
 
+test("draw prints the picture of a sketch, after a frame or after each; what it cannot do is said", async () => {
+  await writeFile(
+    join(folder, "ferry.sketch"),
+    "int x = 5;\nvoid draw() {\n  background(255);\n  x += 2;\n  rect(x, 9, 8, 4);\n}\n",
+  );
+  await writeFile(join(folder, "six.txt"), "frame 6\n");
+  await writeFile(join(folder, "wrong.txt"), "frame 6\nclik 4 4\n");
+  const [last, third, film, past, misread, other] = await Promise.all([
+    bentNail(["draw", "ferry.sketch", "--input", "six.txt"]),
+    bentNail(["draw", "ferry.sketch", "--input", "six.txt", "--frame", "3"]),
+    bentNail(["draw", "ferry.sketch", "--input", "six.txt", "--film"]),
+    bentNail(["draw", "ferry.sketch", "--input", "six.txt", "--frame", "7"]),
+    bentNail(["draw", "ferry.sketch", "--input", "wrong.txt"]),
+    bentNail(["draw", "deck.py"]),
+  ]);
+  expect(last.out).toMatch(/^<svg [^>]+>.*<rect x="17" y="9" width="8" height="4"/);
+  expect(third.out).toContain('<rect x="11" y="9"');
+  expect(film.out.match(/<text /g)).toHaveLength(6);
+  expect([past.code, past.err]).toEqual([1, expect.stringContaining("there is no frame 7; the last one is 6")]);
+  expect([misread.code, misread.err]).toEqual([
+    1,
+    expect.stringContaining("wrong.txt, line 2: “clik” is none of frame"),
+  ]);
+  expect([other.code, other.err]).toEqual([1, expect.stringContaining("programs in Python draw nothing here")]);
+});
+
 test("trace in a course's style, part by part, and with what if", async () => {
   const styled = await bentNail(["trace", "deck.py", "--style", "style.json"]);
   expect(styled.out).toBe(

@@ -4,6 +4,7 @@ import { FolderInUse } from "../server/database/owner.ts";
 import { addChecksCommand } from "./checks.ts";
 import { addCollectCommand } from "./collect.ts";
 import { addDemoCommand } from "./demo.ts";
+import { addDrawCommand } from "./draw.ts";
 import { addExchangeCommands } from "./exchange.ts";
 import { addExerciseCommand } from "./exercise.ts";
 import { addHandInCommand } from "./handIn.ts";
@@ -26,6 +27,7 @@ const commands = [
   addChecksCommand,
   addTraceCommand,
   addWriteCommand,
+  addDrawCommand,
   addPlantCommand,
   addExerciseCommand,
   addPatternsCommand,

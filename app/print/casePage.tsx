@@ -2,7 +2,7 @@ import { data } from "react-router";
 import { lineTexts } from "../../core/source/lines.ts";
 import { className, findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import { findCase, startVersion, versionOf } from "../../server/cases/caseStore.ts";
-import { caseView } from "../case/caseView.ts";
+import { type CaseView, caseView } from "../case/caseView.ts";
 import { FieldsOfRecord } from "../case/FieldsOfRecord.tsx";
 import { TriedAsWell } from "../case/TriedAsWell.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
@@ -88,6 +88,7 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
             ))}
           </tbody>
         </table>
+        <PrintedPictures view={view} />
       </section>
       <section>
         <h2>What was found</h2>
@@ -164,4 +165,31 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
       </section>
     </PrintPage>
   );
+}
+
+/** What a sketch drew under each check, in a few frames. */
+function PrintedPictures({ view }: { view: CaseView }) {
+  const drawn = view.checks.flatMap((check, at) => (check.picture ? [{ check, at, picture: check.picture }] : []));
+  return drawn.map(({ check, at, picture }) => (
+    <figure key={check.key} className="keep-together mt-2">
+      <figcaption className="text-[10pt]">
+        What was drawn under {check.handedIn ? "the check as handed in" : `check ${at + 1}`}
+        {picture.blank !== "" && `: nothing is seen, ${picture.blank}`}
+      </figcaption>
+      <div className="flex flex-wrap gap-3">
+        {picture.frames.slice(-4).map((frame) => (
+          <div key={frame} className="text-[9pt]">
+            <img
+              className="border border-black/40 object-contain"
+              width={140}
+              height={Math.min(160, Math.round((140 * picture.height) / picture.width))}
+              src={`/cases/${view.key}/picture.svg?check=${check.key}&version=${view.version}&frame=${frame}`}
+              alt={`After frame ${frame}`}
+            />
+            {frame === 0 ? "" : `frame ${frame}`}
+          </div>
+        ))}
+      </div>
+    </figure>
+  ));
 }

@@ -52,7 +52,7 @@ export type CommandTranslator = {
   /** Takes note of a program that was built. */
   keepBuilt?: (request: RunRequest, program: Buffer, said: string) => void;
   /** Takes what the runner itself told out of the console, and gives it with the rest. */
-  takeTold?: (console: readonly ConsolePiece[]) => { console: ConsolePiece[] } & Partial<Outcome>;
+  takeTold?: (console: readonly ConsolePiece[], request: RunRequest) => { console: ConsolePiece[] } & Partial<Outcome>;
   /** True if the console's error text says that memory ran out. */
   outOfMemory?: (errors: string) => boolean;
   close?: () => Promise<void>;
@@ -230,7 +230,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     if (mode === "check")
       return { ...shared, started: null, finished: true, stoppedBy: "none", diagnostics: warnings, console: [] };
     const { answer, block } = done as { answer: JobAnswer; block: CommandBlock };
-    const { console: printed, ...told } = translator.takeTold?.(block.console) ?? { console: block.console };
+    const { console: printed, ...told } = translator.takeTold?.(block.console, request) ?? { console: block.console };
     const console = printed.map((piece) =>
       piece.kind === "err" ? { ...piece, text: withOwnNames(piece.text, plan.renamed) } : piece,
     );

@@ -154,6 +154,25 @@ test("a file beside a sketch can be read; one that is missing is said", async ()
   expect(consoleText(missing.console, ["err"])).toContain('The file "fares.txt" is missing');
 });
 
+test("a sketch in several files is one: they know each other, and every place is told in its own file", async () => {
+  const main = "Boat tern = new Boat();\nvoid draw() {\n  tern.move(frameCount);\n  exit();\n}\n";
+  const boat = "class Boat {\n  int x = 5;\n  void move(int by) {\n    x = x / (by - 1);\n  }\n}\n";
+  const stopped = await run(main, "", { "boat.sketch": boat });
+  expect(primary(stopped)).toMatchObject({ file: "boat.sketch", line: 4, errorName: "ArithmeticException" });
+  expect(primary(stopped)?.frames?.map(({ file, line, own }) => [file, line, own])).toEqual([
+    ["tide.sketch", 3, true],
+    ["boat.sketch", 4, true],
+  ]);
+  const refused = await run(main, "", { "boat.sketch": boat.replace("int by)", "int by") });
+  expect(primary(refused)).toMatchObject({ file: "boat.sketch", line: 3, stage: "translation" });
+  const trace = await toolchain().trace(request(main, "", { "boat.sketch": boat.replace("- 1", "+ 1") }));
+  expect(trace.steps.map(({ file, line }) => `${file}:${line}`)).toContain("1:4");
+  expect(trace.files).toEqual(["tide.sketch", "boat.sketch"]);
+  // A list of statements beside a file with a class.
+  const plain = await run("Boat tern = new Boat();\nprintln(tern.x); // five", "", { "boat.sketch": boat });
+  expect(printed(plain)).toBe("5\n");
+});
+
 test("many sketches in one machine give what each gives alone, frames and all", async () => {
   const texts = [2, 3, 5].map(
     (step) => `int x = 0;\nvoid draw() {\n  background(255);\n  x += ${step};\n  circle(x, 5, 3);\n}\n`,

@@ -1,6 +1,7 @@
 import { ownMessages, prepareSketch, sketchClass } from "../../core/languages/sketch/prepare.ts";
 import { sketch as language } from "../../core/languages/sketch/sketch.ts";
-import type { ProgramFiles, RunRequest } from "../../core/outcome/outcome.ts";
+import { isTab, joinTabs, type Tabs, withPlaces } from "../../core/languages/sketch/tabs.ts";
+import type { ConsolePiece, ProgramFiles, RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { changeWords } from "./changeWords.ts";
@@ -32,6 +33,22 @@ const mostFilms = 24;
 /** Room for what is told of the frames, beside what the sketch itself may print. */
 const roomOfFrames = 256 * 1024;
 
+/** The files of a request as one sketch. */
+const tabsOf = (files: ProgramFiles): Tabs =>
+  joinTabs(files.map(({ name, bytes }) => ({ name, text: decodeText(bytes).text })));
+
+/** What the player told, taken out of a console; calls are named in the files that they are in. */
+function takeTold(console: readonly ConsolePiece[], { files }: RunRequest) {
+  const told = takeDrawing(console);
+  const names = files.map(({ name }) => name);
+  if (!names.slice(1).some(isTab)) return told;
+  const tabs = tabsOf(files);
+  const placed = told.console.map((piece) =>
+    piece.kind === "err" ? { ...piece, text: withPlaces(piece.text, names, tabs) } : piece,
+  );
+  return { ...told, console: placed };
+}
+
 /** Drawing sketches as Java, by the JDK and a drawing library of ours that records what is drawn. */
 export function createSketchToolchain(workbench: () => Pool): Toolchain {
   const { translate, close } = javaTranslators(workbench);
@@ -40,11 +57,20 @@ export function createSketchToolchain(workbench: () => Pool): Toolchain {
   async function translateSketch(translation: Translation, signal?: AbortSignal): Promise<Translated | null> {
     const [main, ...others] = translation.files;
     const name = main?.name ?? "";
-    const own = decodeText(main?.bytes ?? new Uint8Array()).text;
-    const prepared = prepareSketch(own);
+    const tabs = tabsOf(translation.files);
+    const prepared = prepareSketch(tabs.text, tabs.mainEnd);
     const files: ProgramFiles = [{ name, bytes: Buffer.from(prepared.text, "utf8") }, ...others];
     const translated = await translate({ ...translation, files }, signal);
-    return translated && { ...translated, said: ownMessages(translated.said, name, own, prepared) };
+    if (!translated) return null;
+    const said = ownMessages(translated.said, name, tabs.text, prepared);
+    return {
+      ...translated,
+      said: withPlaces(
+        said,
+        translation.files.map((file) => file.name),
+        tabs,
+      ),
+    };
   }
 
   async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
@@ -76,7 +102,7 @@ export function createSketchToolchain(workbench: () => Pool): Toolchain {
       host: (list) => [machine, ...optionsFor(request), "-cp", jar, "bentnail.Many", list, sketchLibrary],
     });
 
-  return createCommandToolchain(
+  const toolchain = createCommandToolchain(
     {
       language,
       means:
@@ -87,10 +113,22 @@ export function createSketchToolchain(workbench: () => Pool): Toolchain {
       version: javaVersion,
       plan,
       planTries,
-      takeTold: takeDrawing,
+      takeTold,
       outOfMemory: (errors) => /java\.lang\.OutOfMemoryError/.test(errors),
       close,
     },
     workbench,
   );
+  return {
+    ...toolchain,
+    trace: async (request) => {
+      const trace = await toolchain.trace(request);
+      if (!request.files.slice(1).some(({ name }) => isTab(name))) return trace;
+      const tabs = tabsOf(request.files);
+      return {
+        ...trace,
+        steps: trace.steps.map((step) => (step.file === 0 ? { ...step, ...tabs.placeOf(step.line) } : step)),
+      };
+    },
+  };
 }

@@ -81,9 +81,9 @@ export function isPlain(text: string): boolean {
 
 /**
  * A sketch as a class: what it imports stands before, in the first line, too; its functions can be called; decimal numbers are floats;
- * `int(...)` and the like are calls; colours are whole numbers.
+ * `int(...)` and the like are calls; colours are whole numbers. `mainEnd`: where its main file ends, if others stand behind it (tabs.ts).
  */
-export function prepareSketch(text: string): Prepared {
+export function prepareSketch(text: string, mainEnd = text.length): Prepared {
   const code = placed(text);
   const functions = functionsOf(code);
   const changes: Change[] = [];
@@ -117,14 +117,22 @@ export function prepareSketch(text: string): Prepared {
   for (const { begin, open } of functions)
     if (open) changes.push({ at: code[begin]?.at ?? 0, length: 0, put: "public " });
   changes.sort((one, other) => one.at - other.at || one.length - other.length);
-  const plain = !functions.some(({ outside }) => outside);
+  const plain = !functions.some(({ outside, begin }) => outside && (code[begin]?.at ?? 0) < mainEnd);
+  if (plain && mainEnd < text.length) {
+    // What stands in the other files is no part of the setup; it begins on a line of its own.
+    const at = mainEnd + (text.startsWith("\r\n", mainEnd) ? 2 : 1);
+    changes.push({ at, length: 0, put: "}" });
+    changes.sort(
+      (one, other) => one.at - other.at || (one.put === "}" ? -1 : other.put === "}" ? 1 : one.length - other.length),
+    );
+  }
   changes.unshift({
     ...{ at: 0, length: 0 },
     put: `${imports.join(" ")} public class ${sketchClass} extends ${above} { ${plain ? "/**/public void setup() { " : ""}`,
   });
   // A text may end in the first half of a line end.
   const lineEnd = text.endsWith("\r") ? " \n" : "\n";
-  changes.push({ at: text.length, length: 0, put: `${lineEnd}${plain ? "}}" : "}"}` });
+  changes.push({ at: text.length, length: 0, put: `${lineEnd}${plain && mainEnd === text.length ? "}}" : "}"}` });
   return { text: changed(text, changes), changes };
 }
 

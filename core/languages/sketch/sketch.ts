@@ -101,5 +101,6 @@ export const sketch: Language = {
   signs: [
     { pattern: /^\s*void\s+(?:setup|draw)\s*\(\s*\)/m, weight: 6, words: "void setup() or void draw()" },
     { pattern: /^\s*(?:size|background|fill|ellipse|rect|stroke)\s*\(/m, weight: 2, words: "drawing calls" },
+    { pattern: /^\s*println\s*\(.*\)\s*;/m, weight: 2, words: "println( ) by itself" },
   ],
 };
