@@ -16,11 +16,11 @@ export function MendedProgram({ text }: { text: string | null }) {
 }
 
 /** What is typed in, line by line. */
-export function TypedIn({ input }: { input: string }) {
-  if (input === "") return <p className="note-small">Nothing is typed in.</p>;
+export function TypedIn({ input, label }: { input: string; label?: string | undefined }) {
+  if (input === "") return <p className="note-small">{label ? `${label}: nothing.` : "Nothing is typed in."}</p>;
   return (
     <p>
-      Typed in:{" "}
+      {label ?? "Typed in"}:{" "}
       {input
         .replace(/\n$/, "")
         .split("\n")

@@ -6,6 +6,8 @@ export type TaskExercise = {
   program: string;
   lines: readonly string[];
   language: string;
+  /** How what its user does is written, where that is what is typed in. */
+  actions?: { label: string; note: string } | null;
   tried: boolean;
 };
 

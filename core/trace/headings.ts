@@ -4,8 +4,8 @@ import type { TableColumn } from "./tableColumn.ts";
 /** What stands over a column: above the title the function (blank for the program), with its class where that is needed. */
 export type Heading = { above: string; title: string };
 
-/** Where only the function that the program starts with has variables, it is not named. */
-const starts = /^main$/i;
+/** Where only the function that the program starts with has variables, it is not named; nor what stands outside of all. */
+const starts = /^(?:main|start)$/i;
 
 /** The headings of a table's columns, in their order, in plain words: `new Ferry` for what makes an object, "own object" for `this`. */
 export function headingsOf(columns: readonly Heads[]): Heading[] {

@@ -125,6 +125,7 @@ test("headings: main alone is not named, what makes an object is said in plain w
   });
   const words = (...columns: ReturnType<typeof column>[]) => headingsOf(columns).map(headingText);
   expect(words(column("main", "total"), column("main", "load"))).toEqual(["total", "load"]);
+  expect(words(column("start", "total"))).toEqual(["total"]);
   expect(words(column("main", "total"), column(undefined, "total"))).toEqual(["main: total", "total"]);
   expect(words(column("main", "total"), column("load", "total"))).toEqual(["main: total", "load: total"]);
   expect(words(column("__init__", "self", "Ferry"), column("Pier", "this", "Pier"))).toEqual([

@@ -1,5 +1,6 @@
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
+import { findLanguage } from "../../core/languages/languages.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import { contentByRules } from "../marks/byRules.ts";
@@ -10,6 +11,12 @@ import { listEditions } from "../sheets/sheetStore.ts";
 import { type OpenSitting, triedNote } from "../sittings/access.ts";
 import { listAnswers, listSittingsOn } from "../sittings/sittingStore.ts";
 import { inOrderOf } from "./markedSitting.ts";
+
+/** How what the user of a program does is written in its language, where that is what is typed in; else null. */
+function actionsOf(language: string): { label: string; note: string } | null {
+  const { actions } = findLanguage(language) ?? {};
+  return actions ? { label: actions.label, note: actions.note } : null;
+}
 
 /**
  * All that a student's page holds: programs, tasks without their answers, what the student wrote, and after release the
@@ -51,6 +58,7 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
         shown: content.given,
         fileName: content.fileName,
         language: content.language,
+        actions: actionsOf(content.language),
         dataFiles: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
         lines: lineTexts(content.program),
         program: content.program,

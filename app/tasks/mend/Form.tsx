@@ -50,13 +50,14 @@ export function Form({ exercise, code, answer, fixed, change, saveNow }: FormPro
       />
       <div className="flex flex-wrap items-end gap-3">
         <label className="grow text-sm">
-          Type in, a line for each question
+          {exercise.actions?.label ?? "Type in, a line for each question"}
           <textarea
             className="field field-code"
             rows={2}
             value={input}
             onChange={(event) => setInput(event.target.value)}
           />
+          {exercise.actions && <span className="note-small font-normal">{exercise.actions.note}</span>}
         </label>
         <RunStrip address={`/s/${code}/runs`} busy={running} />
         <button type="button" className="press press-main" disabled={running} onClick={() => void tryIt()}>

@@ -14,7 +14,7 @@ export function Form({ taskKey, view, answer, fixed, change, exercise }: FormPro
   return (
     <div className="grid gap-2">
       <MendedProgram text={view.text} />
-      <TypedIn input={view.input} />
+      <TypedIn input={view.input} label={exercise.actions?.label} />
       <label>
         What does it print?
         <textarea

@@ -43,7 +43,7 @@ export function Form({ view, answer, fixed, change, exercise }: FormProps<TraceV
   return (
     <div className="grid gap-2">
       <MendedProgram text={view.text} />
-      <TypedIn input={view.input} />
+      <TypedIn input={view.input} label={exercise.actions?.label} />
       <section className="overflow-x-auto" aria-label="Trace table" tabIndex={0}>
         <table className="trace-table">
           <TraceHead columns={view.columns} />
