@@ -56,6 +56,13 @@ const shown: Record<string, Shown> = {
   "raise_fares.bas": { class: "runtime", line: 7, error: "BASIC runtime error", column: ["D1", ['"New fare"']] },
   "count_cars.bas": { class: "logic", line: null, lead: 9, column: ["CountCars.total", ["4", "10", "13"]] },
   "half_fares.bas": { class: "syntax", line: 6, kind: "meaning", error: "Compile error" },
+  "tide_gauge.sketch": { class: "logic", line: null, lead: 3, column: ["level", ["40.0"]] },
+  "piles.sketch": { class: "logic", line: null, lead: 2, column: ["start.pile", ["10"]] },
+  "deck_places.sketch": {
+    ...{ class: "logic", line: null, lead: 20 },
+    column: ["cars", ["0", "1", "2", "3", "4", "5", "6", "7"]],
+  },
+  "buoys.sketch": { class: "syntax", line: 7, kind: "form" },
   "boarding.pseudo": { class: "syntax", line: 4, kind: "form", error: "ENDIF missing" },
   "boats.pseudo": { class: "runtime", line: 6, error: "position outside", lead: 5, column: ["place", ["0"]] },
   "young_fare.pseudo": { class: "logic", line: null, lead: 3, column: ["fare", ["12"]] },
