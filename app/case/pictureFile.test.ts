@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findCase } from "../../server/cases/caseStore.ts";
-import { openTestServices } from "../../server/testServices.ts";
+import { tryFix } from "../../server/mend/tryFix.ts";
+import { byTeacher, openTestServices } from "../../server/testServices.ts";
 import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
 import * as room from "../dryRun/page.tsx";
 import * as tray from "../tray/page.tsx";
@@ -35,7 +36,23 @@ test("a picture by its check and frame, the last one, all of them, and words whe
     expect(await (await picture(key, `check=${check}&${frame}`)).text()).toContain('<rect x="13" y="9"');
   expect((await (await picture(key, `check=${check}&film=yes`)).text()).match(/<text /g)).toHaveLength(4);
   expect((await picture(key, "check=none")).status).toBe(404);
+  expect((await picture(key, `check=${check}&version=none`)).status).toBe(404);
   expect((await picture("none", `check=${check}`)).status).toBe(404);
+});
+
+test("the picture of a version that is no more the current one", async () => {
+  const key = await collect({ language: "sketch", input: "frame 4\n" });
+  const before = await findCase(services.database, key);
+  const check = before?.checks[0]?.key ?? "";
+  const [version] = before?.versions ?? [];
+  const mended = program.replace("  rect(x", "  rect(x, 30, 8, 4);\n  rect(x");
+  if (!before) throw new Error("no case");
+  expect((await tryFix(services, before, byTeacher(before), mended, false)).ok).toBe(true);
+  const [old, now] = await Promise.all([
+    picture(key, `check=${check}&version=${version?.key}`),
+    picture(key, `check=${check}`),
+  ]);
+  expect([await old.text(), await now.text()].map((svg) => svg.includes('y="30"'))).toEqual([false, true]);
 });
 
 test("the dry run of a sketch shows the picture after as many frames as are over", async () => {

@@ -1,6 +1,6 @@
 import { pictureAt } from "../../core/outcome/drawing.ts";
 import { filmSvg, pictureSvg } from "../../core/outcome/pictureSvg.ts";
-import { findCase, versionOf } from "../../server/cases/caseStore.ts";
+import { findCase } from "../../server/cases/caseStore.ts";
 import { judgeVersion } from "../../server/judge/judge.ts";
 import type { Route } from "./+types/pictureFile.ts";
 
@@ -9,9 +9,10 @@ import type { Route } from "./+types/pictureFile.ts";
  */
 export async function loader({ params, request, context }: Route.LoaderArgs): Promise<Response> {
   const query = new URL(request.url).searchParams;
-  const found = await findCase(context.services.database, params.caseKey);
+  const found = await findCase(context.services.database, params.caseKey, "all");
   if (!found) return new Response("There is no such case.", { status: 404 });
-  const version = versionOf(found, query.get("version") ?? found.current_version);
+  const version = found.loaded.find((each) => each.key === (query.get("version") ?? found.current_version));
+  if (!version) return new Response("There is no such version.", { status: 404 });
   const { results } = await judgeVersion(context.services, found, version);
   const drawing = results.find(({ check }) => check.key === query.get("check"))?.outcome?.drawing;
   if (!drawing) return new Response("Nothing was drawn there.", { status: 404 });

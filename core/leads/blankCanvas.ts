@@ -86,9 +86,12 @@ export const blankCanvas: LeadRule = (context) => {
       : `“${stretch.function}” draws, but was never called.`;
     found.push({ line: header, why, weight: isMeant ? 95 : 75 });
   }
+  // One line stands for all that a header keeps from running.
+  const keepers = new Set<number>();
   for (const line of idle) {
     const keeper = keeperOf(context, line, ran);
-    if (keeper) found.push(...leadsToKeeper(context, keeper, line, ran));
+    if (keeper && !keepers.has(keeper.line)) found.push(...leadsToKeeper(context, keeper, line, ran));
+    if (keeper) keepers.add(keeper.line);
   }
   const seen = drawing.filter((line) => ran.has(line));
   const covering = callsOne(draws.covers).filter((line) => ran.has(line) && seen.some((each) => each < line));

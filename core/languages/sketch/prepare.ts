@@ -1,4 +1,4 @@
-import type { Token } from "../token.ts";
+import { lineStarts, type PlacedToken, placed } from "../../syntax/placed.ts";
 import { sketchTokens } from "./tokens.ts";
 
 /** What is put in the place of `length` characters at an offset (UTF-16) of the student's text. No change holds a line end but the last. */
@@ -17,19 +17,12 @@ const conversions: Readonly<Record<string, string>> = {
 const classWords = new Set(["class", "interface", "enum", "record"]);
 const access = new Set(["public", "private", "protected"]);
 
-type Placed = Token & { at: number };
-
-/** The tokens without comments, each with its offset in the text. */
-function placed(text: string): Placed[] {
-  const begins = [0];
-  for (const found of text.matchAll(/\r\n|\n|\r/g)) begins.push(found.index + found[0].length);
-  return sketchTokens(text)
-    .filter((token) => token.kind !== "comment")
-    .map((token) => ({ ...token, at: (begins[token.line - 1] ?? 0) + token.offset }));
-}
+/** The tokens without comments, each with its place in the text. */
+const codeOf = (text: string): PlacedToken[] =>
+  placed(text, sketchTokens(text)).filter(({ kind }) => kind !== "comment");
 
 /** The place of the bracket that closes the one at a place; the end where none does. */
-function closing(code: readonly Placed[], open: number): number {
+function closing(code: readonly PlacedToken[], open: number): number {
   let depth = 0;
   for (let at = open; at < code.length; at++) {
     if (code[at]?.text === "(") depth += 1;
@@ -39,7 +32,7 @@ function closing(code: readonly Placed[], open: number): number {
 }
 
 /** True where a function is defined whose name stands at a place: a type before it, brackets and a block behind it. */
-function isDefined(code: readonly Placed[], at: number): boolean {
+function isDefined(code: readonly PlacedToken[], at: number): boolean {
   const [type, name] = [code[at - 1], code[at]];
   if (name?.kind !== "name" || code[at + 1]?.text !== "(") return false;
   if (!type || !(type.kind === "name" || type.kind === "keyword" || type.text === "]" || type.text === ">"))
@@ -50,14 +43,14 @@ function isDefined(code: readonly Placed[], at: number): boolean {
 }
 
 /** Where the definition that a place belongs to begins: behind the last end of a statement or brace. */
-function beginning(code: readonly Placed[], at: number): number {
+function beginning(code: readonly PlacedToken[], at: number): number {
   let from = at;
   while (from > 0 && !/^[;{}]$/.test(code[from - 1]?.text ?? "")) from -= 1;
   return from;
 }
 
 /** The functions that are defined in a class or outside of everything: where each begins, and whether it says who may call it. */
-function functionsOf(code: readonly Placed[]): Array<{ begin: number; outside: boolean; open: boolean }> {
+function functionsOf(code: readonly PlacedToken[]): Array<{ begin: number; outside: boolean; open: boolean }> {
   const found: Array<{ begin: number; outside: boolean; open: boolean }> = [];
   const blocks: Array<"class" | "code"> = [];
   for (const [at, token] of code.entries()) {
@@ -76,7 +69,7 @@ function functionsOf(code: readonly Placed[]): Array<{ begin: number; outside: b
 
 /** True for a sketch that is a list of statements without functions: all of it is its setup. */
 export function isPlain(text: string): boolean {
-  return !functionsOf(placed(text)).some(({ outside }) => outside);
+  return !functionsOf(codeOf(text)).some(({ outside }) => outside);
 }
 
 /**
@@ -84,9 +77,13 @@ export function isPlain(text: string): boolean {
  * `int(...)` and the like are calls; colours are whole numbers. `mainEnd`: where its main file ends, if others stand behind it (tabs.ts).
  */
 export function prepareSketch(text: string, mainEnd = text.length): Prepared {
-  const code = placed(text);
+  const code = codeOf(text);
   const functions = functionsOf(code);
+  const plain = !functions.some(({ outside, begin }) => outside && (code[begin]?.from ?? 0) < mainEnd);
   const changes: Change[] = [];
+  // What stands in other files is no part of the setup; it begins on a line of its own.
+  if (plain && mainEnd < text.length)
+    changes.push({ at: mainEnd + (text.startsWith("\r\n", mainEnd) ? 2 : 1), length: 0, put: "}" });
   // Known without being asked for.
   const imports = ["import java.util.ArrayList;", "import java.util.HashMap;"];
   for (const [at, token] of code.entries()) {
@@ -95,37 +92,29 @@ export function prepareSketch(text: string, mainEnd = text.length): Prepared {
       const end = code.findIndex((each, place) => place > at && each.text === ";");
       const last = code[end];
       if (last && last.line === token.line) {
-        const length = last.at + 1 - token.at;
-        imports.push(text.slice(token.at, token.at + length));
-        changes.push({ at: token.at, length, put: " ".repeat(length) });
+        const length = last.to - token.from;
+        imports.push(text.slice(token.from, token.from + length));
+        changes.push({ at: token.from, length, put: " ".repeat(length) });
       }
     }
     const written = token.text;
     if (token.kind === "number" && written.startsWith("#"))
-      changes.push({ at: token.at, length: 1, put: written.length === 7 ? "0xff" : "0x" });
+      changes.push({ at: token.from, length: 1, put: written.length === 7 ? "0xff" : "0x" });
     else if (
       token.kind === "number" &&
       /^(?:\d[\d_]*\.[\d_]*|\.\d[\d_]*|\d[\d_]*(?=[eE]))(?:[eE][+-]?\d+)?$/.test(written)
     )
-      changes.push({ at: token.at + written.length, length: 0, put: "f" });
+      changes.push({ at: token.from + written.length, length: 0, put: "f" });
     else if (written === "color" && token.kind === "name" && next?.text !== "(" && before?.text !== ".") {
       if (next?.kind === "name" || next?.text === "[" || next?.text === ">" || next?.text === ")")
-        changes.push({ at: token.at, length: written.length, put: "int  " });
+        changes.push({ at: token.from, length: written.length, put: "int  " });
     } else if (token.kind === "name" && next?.text === "(" && conversions[written])
-      changes.push({ at: token.at, length: written.length, put: conversions[written] ?? written });
+      changes.push({ at: token.from, length: written.length, put: conversions[written] ?? written });
   }
   for (const { begin, open } of functions)
-    if (open) changes.push({ at: code[begin]?.at ?? 0, length: 0, put: "public " });
+    if (open) changes.push({ at: code[begin]?.from ?? 0, length: 0, put: "public " });
+  // In the order of the text; of two at one place the one that was found first.
   changes.sort((one, other) => one.at - other.at || one.length - other.length);
-  const plain = !functions.some(({ outside, begin }) => outside && (code[begin]?.at ?? 0) < mainEnd);
-  if (plain && mainEnd < text.length) {
-    // What stands in the other files is no part of the setup; it begins on a line of its own.
-    const at = mainEnd + (text.startsWith("\r\n", mainEnd) ? 2 : 1);
-    changes.push({ at, length: 0, put: "}" });
-    changes.sort(
-      (one, other) => one.at - other.at || (one.put === "}" ? -1 : other.put === "}" ? 1 : one.length - other.length),
-    );
-  }
   changes.unshift({
     ...{ at: 0, length: 0 },
     put: `${imports.join(" ")} public class ${sketchClass} extends ${above} { ${plain ? "/**/public void setup() { " : ""}`,
@@ -158,22 +147,16 @@ export function ownOffset({ changes }: Pick<Prepared, "changes">, offset: number
   return offset - shift;
 }
 
-const lineOf = (text: string) => text.split(/\r\n|\n|\r/);
+/** Lines, with an empty one behind a last line end. */
+const linesOf = (text: string) => text.split(/\r\n|\n|\r/);
 
 /**
  * What the translator said of a prepared text, as of the student's own: the lines that it quotes are the student's, with the arrow under the same place.
  * `file` is the name under which it was translated.
  */
 export function ownMessages(said: string, file: string, own: string, prepared: Prepared): string {
-  const [ownLines, madeLines] = [lineOf(own), lineOf(prepared.text)];
-  const begins: number[] = [];
-  for (let at = 0, line = 0; line < madeLines.length; line++) {
-    begins.push(at);
-    at += madeLines[line]?.length ?? 0;
-    at += prepared.text.startsWith("\r\n", at) ? 2 : 1;
-  }
-  const ownBegins = [0];
-  for (const found of own.matchAll(/\r\n|\n|\r/g)) ownBegins.push(found.index + found[0].length);
+  const [ownLines, madeLines] = [linesOf(own), linesOf(prepared.text)];
+  const [ownBegins, madeBegins] = [lineStarts(own), lineStarts(prepared.text)];
   // What the translator misses at the end it looks for behind the last brace, which is not the student's.
   const lastLine = Math.max(1, ownLines.findLastIndex((each) => each.trim() !== "") + 1);
   const ownLine = (made: number) => (made > ownLines.length ? lastLine : made);
@@ -193,9 +176,9 @@ export function ownMessages(said: string, file: string, own: string, prepared: P
         return ownLines[ownLine(line) - 1] ?? "";
       }
       if (!quoted || !/^ *\^$/.test(each)) return each;
-      const offset = ownOffset(prepared, (begins[line - 1] ?? 0) + each.length - 1);
+      const offset = ownOffset(prepared, (madeBegins[line - 1] ?? 0) + each.length - 1);
       const text = ownLines[ownLine(line) - 1] ?? "";
-      const column = line > ownLines.length ? text.trimEnd().length - 1 : offset - (ownBegins[line - 1] ?? 0);
+      const column = line > ownLines.length ? text.trimEnd().length - 1 : offset - (ownBegins[line - 1] ?? own.length);
       line = 0;
       return `${" ".repeat(Math.max(0, Math.min(column, text.length)))}^`;
     })

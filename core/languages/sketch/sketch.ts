@@ -11,7 +11,7 @@ import { sketchTools } from "./messages.ts";
 import { sketchSyntax } from "./syntax.ts";
 import { sketchTokens, sketchTypeWords } from "./tokens.ts";
 import { sketchValues } from "./values.ts";
-import { drawingWords, givenWords, givingWords, shapeWords, sketchEvents } from "./words.ts";
+import { drawingWords, givenWords, givingWords, readEnding, shapeWords, sketchEnding, sketchEvents } from "./words.ts";
 import { sketchWriting } from "./writing.ts";
 
 /** Messages that only sketches have; the others are Java's. */
@@ -50,10 +50,10 @@ export const sketch: Language = {
   actions: sketchActions,
   id: "sketch",
   name: "Drawing sketch",
-  extension: ".sketch",
-  otherExtensions: [".pde"],
-  onlyRead: [".pde"],
-  mainName: "drawing.sketch",
+  extension: sketchEnding,
+  otherExtensions: [readEnding],
+  onlyRead: [readEnding],
+  mainName: `drawing${sketchEnding}`,
   profile: {
     ...java.profile,
     stages: [

@@ -1,3 +1,5 @@
+import { readEnding, sketchEnding } from "./words.ts";
+
 /** A sketch in several files is one text: the main file first, then the others in their order, each beginning on a line of its own. */
 export type Tabs = {
   text: string;
@@ -7,7 +9,7 @@ export type Tabs = {
   placeOf: (line: number) => { file: number; line: number };
 };
 
-const endings = [".sketch", ".pde"];
+const endings = [sketchEnding, readEnding];
 
 /** True for a file that is a part of a sketch, by its name. */
 export const isTab = (name: string): boolean => endings.some((each) => name.toLowerCase().endsWith(each));

@@ -1,3 +1,7 @@
+/** The ending of a sketch's files, and one that is read and never written. */
+export const sketchEnding = ".sketch";
+export const readEnding = ".pde";
+
 /** Functions of a sketch that are called when something happens. */
 export const sketchEvents: readonly string[] =
   "settings setup draw mousePressed mouseReleased mouseClicked mouseMoved mouseDragged keyPressed keyReleased keyTyped".split(

@@ -50,7 +50,6 @@ public abstract class Drawing extends Colours {
   private final java.util.ArrayDeque<Pen> kept = new java.util.ArrayDeque<>();
   private StringBuilder corners;
   private int cornerCount;
-  private boolean curved;
   boolean looping = true;
   boolean again;
   boolean over;

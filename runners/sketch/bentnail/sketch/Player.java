@@ -34,7 +34,6 @@ public final class Player {
 
   public static void main(String[] arguments) throws Throwable {
     Drawing sketch = null;
-    int exit = 0;
     try {
       ClassLoader classes = Thread.currentThread().getContextClassLoader();
       Constructor<?> made = Class.forName(arguments[0], true, classes).getDeclaredConstructor();
