@@ -173,7 +173,7 @@ function PrintedPictures({ view }: { view: CaseView }) {
   return drawn.map(({ check, at, picture }) => (
     <figure key={check.key} className="keep-together mt-2">
       <figcaption className="text-[10pt]">
-        What was drawn under {check.handedIn ? "the check as handed in" : `check ${at + 1}`}
+        What version {view.versionNumber} drew under {check.handedIn ? "the check as handed in" : `check ${at + 1}`}
         {picture.blank !== "" && `: nothing is seen, ${picture.blank}`}
       </figcaption>
       <div className="flex flex-wrap gap-3">
