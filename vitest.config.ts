@@ -8,5 +8,7 @@ export default defineConfig({
     testTimeout: 600_000,
     hookTimeout: 600_000,
     maxWorkers: 3,
+    // The files of a worker share the modules that they import: no module of ours keeps anything that another file's tests could find.
+    isolate: false,
   },
 });

@@ -92,8 +92,24 @@ export function buildCSharp() {
   });
 }
 
+/** What programs in typed Basic are translated against. */
+export function buildBasic() {
+  if (!existsSync("/usr/bin/mcs")) return null;
+  const sources = sourcesOf(join(home, "runners/basic"), ".cs");
+  return once("basic.dll", sources, (temporary) => {
+    const folder = `${temporary}.made`;
+    mkdirSync(folder, { recursive: true });
+    execFileSync("/usr/bin/mcs", ["-nologo", "-target:library", `-out:${folder}/basic.dll`, ...sources], {
+      stdio: ["ignore", "inherit", "inherit"],
+    });
+    renameSync(join(folder, "basic.dll"), temporary);
+    rmSync(folder, { recursive: true });
+  });
+}
+
 if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) {
   buildJava();
   buildSketch();
   buildCSharp();
+  buildBasic();
 }

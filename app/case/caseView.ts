@@ -2,7 +2,7 @@ import type { Decision, LinePlace } from "../../core/cases/case.ts";
 import { findHunks, type Hunk } from "../../core/fixes/hunks.ts";
 import { placedCharts } from "../../core/flowcharts/placedCharts.ts";
 import { askedOf } from "../../core/languages/asked.ts";
-import type { Language } from "../../core/languages/language.ts";
+import { actionsIn, type Language } from "../../core/languages/language.ts";
 import { languages } from "../../core/languages/languages.ts";
 import { probeWords } from "../../core/narrowing/probes.ts";
 import type { Outcome } from "../../core/outcome/outcome.ts";
@@ -151,6 +151,7 @@ export async function caseView(
   const onTheWay = new Set<string>();
   for (let at = found.versions.find((each) => each.key === found.current_version); at; )
     at = onTheWay.add(at.key) && found.versions.find((each) => each.key === at?.parent);
+  const actions = actionsIn(language, main?.text ?? "");
   return {
     key: found.key,
     version: found.current_version,
@@ -161,7 +162,7 @@ export async function caseView(
     languageId: language.id,
     extension: language.extension,
     /** How what its user does is written, where that is what is typed in. */
-    actions: language.actions ? { label: language.actions.label, note: language.actions.note } : null,
+    actions: actions ? { label: actions.label, note: actions.note } : null,
     student: found.student ?? "",
     students: students.map(({ key, label }) => ({ key, label })),
     assignment: found.assignment,

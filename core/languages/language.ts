@@ -161,6 +161,8 @@ export type Language = MessageReading & {
   inputForms?: InputForms | undefined;
   /** Where not texts are typed in, but what the user does is told: mouse, keys, buttons. */
   actions?: UserActions;
+  /** The same for one program, where some are typed in to and others have a user who acts. */
+  actionsOf?: (program: string) => UserActions | null;
   /**
    * "form" for a refusal because of grammar, "meaning" for one because of a name, a type, a missing entry point or the
    * like.
@@ -231,3 +233,7 @@ export type Language = MessageReading & {
    */
   signs: ReadonlyArray<{ pattern: RegExp; weight: number; words: string }>;
 };
+
+/** How what the user of a program does is written; null where texts are typed in. */
+export const actionsIn = (language: Language, program: string): UserActions | null =>
+  language.actionsOf ? language.actionsOf(program) : (language.actions ?? null);

@@ -4,8 +4,8 @@ import type { Cell, ConsolePiece, Sheet } from "./outcome.ts";
 const mostCells = 400;
 
 const line = (name: string, shown: string) => `cell ${name} = ${shown}\n`;
-/** A line that asks for a cell, or for a fact of a picture (core/outcome/pictureFacts.ts). */
-const asked = /^([ \t]*(?:cell|picture)[ \t]+(.{1,80}?)[ \t]*=[ \t]*)(.*)$/i;
+/** A line that asks for a cell, or for a fact of a picture or a form (core/outcome/pictureFacts.ts, forms.ts). */
+const asked = /^([ \t]*(?:cell|picture|form)[ \t]+(.{1,80}?)[ \t]*=[ \t]*)(.*)$/i;
 
 /** What a cell is called in a result: `B5` on the first sheet, `Fares.B5` on another. */
 const nameOf = (sheet: Sheet, first: boolean, cell: Cell) => (first ? cell.at : `${sheet.name}.${cell.at}`);

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { drawingSchema } from "./drawing.ts";
+import { shownFormsSchema } from "./forms.ts";
 
 /**
  * What stopped a run before its own end; "none" if it ended by itself. "refused": the translator did not accept it. The
@@ -33,10 +34,10 @@ export const consolePieceSchema = z.object({
   asked: z.boolean().optional(),
   /**
    * Of the piece that tells what cells hold (core/outcome/cells.ts): the cells that the run did not change, with what they show. Of the
-   * piece that tells of a picture (core/outcome/pictureFacts.ts): its other facts.
+   * piece that tells of a picture or of forms (core/outcome/pictureFacts.ts, forms.ts): its other facts.
    */
   cells: z.array(z.tuple([z.string(), z.string()])).optional(),
-  /** True for the piece that tells of a picture: nothing that was printed. */
+  /** True for the piece that tells of a picture or of forms: nothing that was printed. */
   picture: z.boolean().optional(),
 });
 export type ConsolePiece = z.infer<typeof consolePieceSchema>;
@@ -137,6 +138,8 @@ export const outcomeSchema = z.object({
   sheets: z.array(sheetSchema).optional(),
   /** What was drawn until the run was over, whether it came to its end or not; absent where nothing can be drawn. */
   drawing: drawingSchema.optional(),
+  /** What stood on the forms when the run was over; absent where there are none. */
+  forms: shownFormsSchema.optional(),
   /** Where a debugger found the program when it was killed by a signal: found by us, not told by the tool. */
   found: foundSchema.optional(),
   /** Names of what an earlier run leaves, where what came out elsewhere fits only with it there; none: looked for in vain. */

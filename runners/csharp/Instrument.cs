@@ -16,11 +16,16 @@ namespace BentNail
     /// </summary>
     public static class Instrument
     {
+        /// <summary>What is below in a file was written by us: no step is made of it.</summary>
+        const string NobodysLines = "#line hidden";
+
         static ModuleDefinition module;
         static MethodReference enter, line, local, global, field, element, returned, caught, through, ended, top;
         static List<string> files;
         static readonly List<string[]> Texts = new List<string[]>();
         static bool severalClasses;
+        /// <summary>True for programs in typed Basic, which call their object by another word.</summary>
+        static bool basic;
 
         sealed class Point
         {
@@ -44,7 +49,8 @@ namespace BentNail
         {
             Texts.Clear();
             files = arguments.Skip(2).ToList();
-            foreach (string file in files) Texts.Add(File.ReadAllText(file).Split(new[] { "\r\n", "\n", "\r" }, StringSplitOptions.None).Select(WithoutComment).ToArray());
+            basic = files.Any(file => file.EndsWith(".vb.cs", StringComparison.Ordinal));
+            foreach (string file in files) Texts.Add(File.ReadAllText(file).Split(new[] { "\r\n", "\n", "\r" }, StringSplitOptions.None).Select(WithoutComment).TakeWhile(each => each != NobodysLines).ToArray());
             module = ModuleDefinition.ReadModule(arguments[0], new ReaderParameters { ReadingMode = ReadingMode.Immediate });
             Type recorder = typeof(Recorder);
             enter = module.ImportReference(recorder.GetMethod("Enter"));
@@ -243,6 +249,7 @@ namespace BentNail
             MethodDefinition method = work.Method;
             MethodBody body = method.Body;
             int file = files.FindIndex(each => Path.GetFileName(each) == work.File);
+            if (file >= 0) work.Points.RemoveAll(point => point.Line > Texts[file].Length);
             List<Point> shown = work.Points.Where(point => !point.Hidden).ToList();
             if (file < 0 || shown.Count == 0) return;
             int header = method.Name == ".ctor" ? ConstructorLine(method, file, shown.Select(point => point.Line)) : 0;
@@ -257,7 +264,7 @@ namespace BentNail
             body.Variables.Add(frame);
             var names = new Dictionary<int, string>();
             foreach (LocalVariableEntry each in work.Locals)
-                if (!Regex.IsMatch(each.Name, "^[$<]|\\$")) names[each.Index] = each.Name;
+                if (!Regex.IsMatch(each.Name, "^[$<]|\\$|^__bn")) names[each.Index] = each.Name;
             var byOffset = body.Instructions.ToDictionary(each => each.Offset);
 
             // Stores first: the instructions they follow keep their objects.
@@ -333,7 +340,7 @@ namespace BentNail
             };
             bool plain = method.Name != ".cctor" && !method.DeclaringType.Name.StartsWith("<", StringComparison.Ordinal) && !method.Name.StartsWith("<", StringComparison.Ordinal);
             if (method.HasThis && plain && !method.DeclaringType.IsValueType)
-                added.AddRange(new[] { Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldarg, body.ThisParameter), Instruction.Create(OpCodes.Ldstr, "this"), Instruction.Create(OpCodes.Call, local) });
+                added.AddRange(new[] { Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldarg, body.ThisParameter), Instruction.Create(OpCodes.Ldstr, basic ? "Me" : "this"), Instruction.Create(OpCodes.Call, local) });
             foreach (ParameterDefinition parameter in method.Parameters)
                 if (!parameter.IsOut && !(method.Name == "Main" && parameter.ParameterType.IsArray)) added.AddRange(Report(frame, Instruction.Create(OpCodes.Ldarg, parameter), parameter.ParameterType, parameter.Name));
             for (int at = 0; at < added.Count; at++) body.Instructions.Insert(at, added[at]);

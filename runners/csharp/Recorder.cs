@@ -129,7 +129,7 @@ namespace BentNail
             inside = true;
             Sweep();
             if (Stack.Count > 0) Stack[Stack.Count - 1].Waiting = true;
-            var frame = new Frame { Number = ++frames, File = file, Line = line, Begun = name == "static" };
+            var frame = new Frame { Number = ++frames, File = file, Line = line, Begun = name == "static" || Basic };
             Stack.Add(frame);
             Begin(line);
             Token("[\"c\"," + frame.Number + "," + file + "," + (Stack.Count - 1) + "," + line + "," + Quote(name) + "]");
@@ -342,16 +342,29 @@ namespace BentNail
             return ReferenceEquals(one, other) || (one != null && (one is string || one.GetType().IsPrimitive || one is decimal) && one.Equals(other));
         }
 
-        static string Plain(string type, string text) { return "[" + Quote(type) + "," + Quote(text) + "]"; }
+        static string Plain(string type, string text) { return "[" + Quote(Named(type)) + "," + Quote(text) + "]"; }
 
-        static bool IsLibrary(Type type) { return type.Assembly == typeof(object).Assembly || type.Assembly.GetName().Name.StartsWith("System", StringComparison.Ordinal); }
+        /// <summary>True for programs in typed Basic: values and types are told by its words (BENT_NAIL_WORDS).</summary>
+        static readonly bool Basic = Environment.GetEnvironmentVariable("BENT_NAIL_WORDS") == "basic";
+        static readonly Dictionary<string, string> BasicNames = new Dictionary<string, string> { { "Int32", "Integer" }, { "Int64", "Long" }, { "Int16", "Short" }, { "UInt32", "UInteger" }, { "UInt64", "ULong" }, { "UInt16", "UShort" }, { "double", "Double" }, { "float", "Single" }, { "string", "String" }, { "char", "Char" }, { "bool", "Boolean" }, { "DateTime", "Date" } };
+
+        static string Named(string type)
+        {
+            string name;
+            return Basic && BasicNames.TryGetValue(type, out name) ? name : type;
+        }
+
+        /// <summary>True for what stands on a form, and lists of that (runners/basic).</summary>
+        static bool IsOurs(Type type) { return Basic && type.Assembly.GetName().Name == "basic"; }
+
+        static bool IsLibrary(Type type) { return type.Assembly == typeof(object).Assembly || type.Assembly.GetName().Name.StartsWith("System", StringComparison.Ordinal) || IsOurs(type); }
 
         static string Value(object value, int depth)
         {
-            if (value == null) return "[\"null\",\"null\"]";
+            if (value == null) return Basic ? "[\"null\",\"Nothing\"]" : "[\"null\",\"null\"]";
             if (value is string) return Plain("string", "\"" + Shown(Cut((string)value)) + "\"");
-            if (value is char) return Plain("char", "'" + Shown(value.ToString()) + "'");
-            if (value is bool) return Plain("bool", (bool)value ? "true" : "false");
+            if (value is char) return Plain("char", Basic ? "\"" + Shown(value.ToString()) + "\"c" : "'" + Shown(value.ToString()) + "'");
+            if (value is bool) return Plain("bool", Basic ? value.ToString() : (bool)value ? "true" : "false");
             Type type = value.GetType();
             if (value is float) return Plain("float", ((float)value).ToString("R", CultureInfo.InvariantCulture));
             if (value is double) return Plain("double", ((double)value).ToString("R", CultureInfo.InvariantCulture));
@@ -362,7 +375,7 @@ namespace BentNail
             if (IsTuple(type)) return "[" + Quote("tuple") + ",null,0," + Items(value, depth) + ",\"t\"]";
             if (IsLibrary(type) && value is IFormattable && type.IsValueType) return Plain(type.Name, Convert.ToString(value, CultureInfo.InvariantCulture));
             bool library = IsLibrary(type) && !type.IsArray;
-            bool holds = library ? value is StringBuilder || (value is ICollection && type.IsGenericType) || value is ArrayList || IsSet(type) : true;
+            bool holds = IsOurs(type) ? !type.IsEnum : library ? value is StringBuilder || (value is ICollection && type.IsGenericType) || value is ArrayList || IsSet(type) : true;
             if (!holds || depth > MostDepth) return Plain(Title(type), "(" + Title(type) + ")");
             if (type.IsValueType) return "[" + Quote(Title(type)) + ",null,0," + Items(value, depth) + ",\"o\"]";
             int id;
@@ -387,7 +400,8 @@ namespace BentNail
         static string Title(Type type)
         {
             int mark = type.Name.IndexOf('`');
-            return mark < 0 ? type.Name : type.Name.Substring(0, mark);
+            if (Basic && type.IsArray) return Title(type.GetElementType()) + "(" + new string(',', type.GetArrayRank() - 1) + ")";
+            return mark < 0 ? Named(type.Name) : type.Name.Substring(0, mark);
         }
 
         static bool IsTuple(Type type)
@@ -410,6 +424,11 @@ namespace BentNail
             var found = new List<string>();
             var dictionary = value as IDictionary;
             if (value is StringBuilder) found.Add("[\"text\"," + Plain("string", "\"" + Shown(Cut(value.ToString())) + "\"") + "]");
+            else if (IsOurs(value.GetType()) && !(value is ICollection))
+            {
+                var facts = (object[])value.GetType().GetMethod("Facts").Invoke(value, null);
+                for (int at = 0; at + 1 < facts.Length; at += 2) found.Add("[" + Quote((string)facts[at]) + "," + Value(facts[at + 1], depth + 1) + "]");
+            }
             else if (dictionary != null && IsLibrary(value.GetType()))
             {
                 foreach (DictionaryEntry item in dictionary)
@@ -462,7 +481,7 @@ namespace BentNail
         static string Key(object key)
         {
             if (key is string) return "\"" + Shown(Cut((string)key)) + "\"";
-            if (key is char) return "'" + key + "'";
+            if (key is char) return Basic ? "\"" + key + "\"c" : "'" + key + "'";
             Type type = key.GetType();
             return type.IsPrimitive || type.IsEnum ? Convert.ToString(key, CultureInfo.InvariantCulture) : "(" + Title(type) + ")";
         }

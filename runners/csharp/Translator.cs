@@ -15,6 +15,7 @@ namespace BentNail
     public static class Translator
     {
         const string Folder = "/tmp/case";
+        const string Basic = "-r:/runner/built/basic.dll";
         static MethodInfo compiler;
 
         public static int Main(string[] given)
@@ -84,6 +85,8 @@ namespace BentNail
                 File.WriteAllBytes(path, data);
                 names.Add(name);
                 if (name.EndsWith(".cs", StringComparison.Ordinal)) arguments.Add("./" + name);
+                // A text that was written of one in typed Basic has its library beside it.
+                if (name.EndsWith(".vb.cs", StringComparison.Ordinal) && !arguments.Contains(Basic)) arguments.AddRange(new[] { Basic, "-r:Microsoft.CSharp.dll", "-main:__BentNailStart" });
             }
             var said = new StringWriter();
             bool ok;

@@ -1,5 +1,6 @@
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
+import { actionsIn } from "../../core/languages/language.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
@@ -13,8 +14,9 @@ import { listAnswers, listSittingsOn } from "../sittings/sittingStore.ts";
 import { inOrderOf } from "./markedSitting.ts";
 
 /** How what the user of a program does is written in its language, where that is what is typed in; else null. */
-function actionsOf(language: string): { label: string; note: string } | null {
-  const { actions } = findLanguage(language) ?? {};
+function actionsOf(language: string, program: string): { label: string; note: string } | null {
+  const found = findLanguage(language);
+  const actions = found ? actionsIn(found, program) : null;
   return actions ? { label: actions.label, note: actions.note } : null;
 }
 
@@ -58,7 +60,7 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
         shown: content.given,
         fileName: content.fileName,
         language: content.language,
-        actions: actionsOf(content.language),
+        actions: actionsOf(content.language, content.program),
         dataFiles: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
         lines: lineTexts(content.program),
         program: content.program,

@@ -14,6 +14,7 @@ const runners = [
   { made: "java.jar", sources: "runners/java", translator: "/usr/bin/javac" },
   { made: "sketch.jar", sources: "runners/sketch", translator: "/usr/bin/javac" },
   { made: "csharp.exe", sources: "runners/csharp", translator: "/usr/bin/mcs" },
+  { made: "basic.dll", sources: "runners/basic", translator: "/usr/bin/mcs" },
 ];
 
 /** True if everything that can be made here is there and not older than its sources. */

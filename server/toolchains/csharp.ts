@@ -1,47 +1,24 @@
 import { csharp as language } from "../../core/languages/csharp/csharp.ts";
 import type { RunRequest } from "../../core/outcome/outcome.ts";
-import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
 import type { Pool } from "../sandbox/pool.ts";
-import { builtRunners } from "./builtRunners.ts";
 import type { Plan } from "./commandPlan.ts";
-import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
+import { createCommandToolchain } from "./commandToolchain.ts";
 import { planHosted } from "./commandTries.ts";
+import {
+  csharpTranslators,
+  environmentFor,
+  limits,
+  machine,
+  monoVersion,
+  program,
+  reachesOthers,
+  renamed,
+  startSeconds,
+} from "./monoMachine.ts";
 import { type OtherWay, translated } from "./otherWays.ts";
-import { shownFolders, systemNeeds } from "./systemNeeds.ts";
+import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
-import { gaveUp, translatorsWhenAsked } from "./translators.ts";
-import { toolVersion } from "./version.ts";
-
-const program = "program.exe";
-const mono = "/usr/bin/mono";
-const megabyte = 1024 * 1024;
-const startSeconds = 0.5;
-const limits = { boundAddresses: false, overheadBytes: 64 * megabyte };
-
-/** The compiler in a run-time system that stays up. */
-const translator: SandboxSpecification = {
-  command: [mono, "/runner/built/csharp.exe"],
-  runners: [{ folder: builtRunners, inside: "/runner/built" }],
-  environment: plainEnvironment,
-  shown: shownFolders(),
-  overheadBytes: 512 * megabyte,
-};
-
-const renamed = [
-  ["/tmp/case/", ""],
-  ["./", ""],
-] as const;
-// Without inlining every call keeps its line in a stack trace.
-const machine = [mono, "--debug", "-O=-inline"];
-
-function environmentFor(request: RunRequest) {
-  return {
-    ...plainEnvironment,
-    MONO_GC_PARAMS: `max-heap-size=${request.limits.memoryBytes}`,
-    MONO_PATH: "/runner/built",
-    BENT_NAIL_STEPS: String(request.limits.steps),
-  };
-}
+import { gaveUp } from "./translators.ts";
 
 /** With sums watched, and an older version of the language. */
 function otherWays(): OtherWay[] {
@@ -56,7 +33,7 @@ function otherWays(): OtherWay[] {
 
 /** C# by the mono compiler and run-time system. */
 export function createCSharpToolchain(workbench: () => Pool): Toolchain {
-  const { translate, close } = translatorsWhenAsked(translator);
+  const { translate, close } = csharpTranslators(workbench);
 
   async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
     const record = mode === "trace";
@@ -81,8 +58,7 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
       until,
       startSeconds: startSeconds - 0.1,
       translate: (translation) => translate(translation, request.signal),
-      alone:
-        /\b(?:Thread|Tasks?|Timer|Parallel|Process|AppDomain|GetHashCode|Console\s*\.\s*(?!Write|Read(?:Line)?\b)\w+)\b/,
+      alone: reachesOthers,
       line: (folder) => `${folder}/${program}`,
       host: (list) => [...machine, "/runner/built/csharp.exe", "many", list],
       terminal: false,
@@ -99,7 +75,7 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
       startSeconds,
       otherWays,
       needs: systemNeeds(language.id),
-      version: async () => `Mono ${await toolVersion(mono, ["--version"], /version ([\d.]+)/)}`,
+      version: monoVersion,
       plan,
       planTries,
       outOfMemory: (errors) => /System\.OutOfMemoryException/.test(errors),

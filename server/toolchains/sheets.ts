@@ -31,7 +31,7 @@ export function takeSheets(all: readonly ConsolePiece[]): { console: ConsolePiec
 }
 
 /** What stands on a line before something is typed in is what the box asked; it becomes a piece of its own. */
-function withAsked(console: readonly ConsolePiece[]): ConsolePiece[] {
+export function withAsked(console: readonly ConsolePiece[]): ConsolePiece[] {
   return console.flatMap((piece, index): ConsolePiece[] => {
     const begins = piece.text.lastIndexOf("\n") + 1;
     if (piece.kind !== "out" || console[index + 1]?.kind !== "in" || begins === piece.text.length) return [piece];

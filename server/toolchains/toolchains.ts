@@ -6,6 +6,7 @@ import { withClassNames } from "../../core/trace/methodClasses.ts";
 import { createDesk, type Desk, NotTaken, StoppedByHand } from "../sandbox/desk.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { SandboxBroken } from "../sandbox/warmWorker.ts";
+import { createBasicFormsToolchain } from "./basicForms.ts";
 import { createBasicMacroToolchain } from "./basicMacro.ts";
 import { createCToolchain } from "./c.ts";
 import { changeWords } from "./changeWords.ts";
@@ -35,6 +36,7 @@ const makers: readonly ((workbench: () => Pool) => Toolchain)[] = [
   createOctaveToolchain,
   createBasicMacroToolchain,
   createSketchToolchain,
+  createBasicFormsToolchain,
   createPseudocodeToolchain,
 ];
 

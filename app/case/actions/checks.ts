@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { actionsIn } from "../../../core/languages/language.ts";
+import { versionOf } from "../../../server/cases/caseStore.ts";
 import { removeCheck, saveCheck, verifyAgain } from "../../../server/judge/checks.ts";
 import { languageOf } from "../../../server/judge/judge.ts";
 import { defineAction, done, notReached, refused } from "../../actions.ts";
@@ -26,7 +28,9 @@ export const keepCheck = defineCaseAction({
         "A file's name is empty, leads out of the case's folder, or its text is too long. Nothing was changed.",
       );
     const { input, kind, ignorePrompts, expectsNothing } = given;
-    const [misread] = languageOf(found).actions?.problems(input) ?? [];
+    const [misread] =
+      actionsIn(languageOf(found), versionOf(found, found.current_version)?.files[0]?.text ?? "")?.problems(input) ??
+      [];
     if (misread)
       return refused(
         `Line ${misread.line} of what the user does is not understood: ${misread.says}. Nothing was changed.`,

@@ -1,29 +1,25 @@
 import { assignedNames, basicBlocks, blockLinesBy, isWord, loopConditionOf, usedNames } from "../basic/lines.ts";
 import { typedBasicExplanations } from "../basic/meanings.ts";
 import { isBasicSummary, kindOfBasicRefusal, typedBasic } from "../basic/messages.ts";
-import { createBasicTokens } from "../basic/tokens.ts";
 import { basicWords, inAnyCase } from "../basic/words.ts";
 import { type Language, messageReading } from "../language.ts";
+import { actionsOfBasic } from "./actions.ts";
+import { typedBasicCard } from "./card.ts";
+import { typedBasicInput } from "./input.ts";
+import { typedBasicSyntax } from "./syntax.ts";
+import { basicKeywords, typedBasicTokens } from "./tokens.ts";
+import { typedBasicWords } from "./words.ts";
+import { typedBasicWriting } from "./writing.ts";
 
-/** Words that typed Basic reserves (language reference, "Keywords"). */
-const keywords: ReadonlySet<string> = new Set(
-  (
-    "addhandler and andalso as byref byval call case catch class const continue dim do each else elseif end endif enum error exit false finally for friend function get gosub goto if imports in inherits " +
-    "is let lib loop me mod module namespace new next not nothing of on option optional or orelse paramarray preserve private property public raise redim rem resume return select set shared static step " +
-    "stop structure sub then throw to true try until using wend when while with xor explicit strict off"
-  ).split(" "),
-);
 const quietFunctions: ReadonlySet<string> = new Set(
-  "MsgBox WriteLine Write Len Val Str CInt CDbl CStr UCase LCase Trim Abs Sqr Int".split(" "),
+  inAnyCase(
+    "MsgBox WriteLine Write Len Val Str CInt CDbl CDec CStr UCase LCase Trim Abs Sqr Sqrt Int Mid Left Right InStr Length Count Max Min Pow Round UBound LBound ToUpper ToLower ToString".split(
+      " ",
+    ),
+  ),
 );
 
-/** Names of what a form or a console has, never a person's. */
-const formWords =
-  "Console WriteLine ReadLine Write System TextBox Button Label Form Text Value EventArgs Me Handles".split(" ");
-
-const tokens = createBasicTokens(keywords);
-
-/** Typed Basic with forms, as far as its messages can be read. */
+/** Typed Basic, with forms or at the console, by a translator of ours (engine/). */
 export const basicForms: Language = {
   id: "basic-forms",
   name: "Typed Basic with forms",
@@ -48,7 +44,13 @@ export const basicForms: Language = {
     strictness: "Option Explicit: every variable must be declared; Option Strict: no silent conversion",
     usualDistance: "on the reported line; after a fault in a declaration every use is reported below it",
   },
-  tokens,
+  card: typedBasicCard,
+  inputForms: typedBasicInput,
+  actionsOf: actionsOfBasic,
+  tokens: typedBasicTokens,
+  syntax: typedBasicSyntax,
+  writing: typedBasicWriting,
+  keywords: basicKeywords,
   ...messageReading([typedBasic], "first refusal", isBasicSummary),
   kindOfRefusal: kindOfBasicRefusal,
   unknownName: (diagnostic) =>
@@ -57,14 +59,16 @@ export const basicForms: Language = {
   assignedNames,
   usedNames,
   loopCondition: loopConditionOf(quietFunctions),
-  blockLines: blockLinesBy(tokens),
+  blockLines: blockLinesBy(typedBasicTokens),
   ...basicBlocks,
   definesFunction: (line) => line.some((token) => isWord(token, "sub", "function")) && !isWord(line[0], "end", "exit"),
-  chanceWords: new Set("Rnd Now Date Time Timer".split(" ")),
-  unseenWords: new Set(["InputBox", "ReadLine", "Rnd", "Now"]),
+  chanceWords: new Set(inAnyCase("Rnd Random Now Today Timer Stopwatch GetHashCode".split(" "))),
+  unseenWords: new Set(inAnyCase(["InputBox", "ReadLine", "ReadKey", "Rnd", "Now"])),
   quietFunctions,
   numberRanges: {},
-  ownWords: new Set([...keywords, ...inAnyCase([...basicWords, ...formWords])]),
+  mainIsFunction: true,
+  machineWords: /\[0x[0-9a-f]+\] /g,
+  ownWords: new Set([...basicKeywords, ...inAnyCase([...basicKeywords, ...basicWords, ...typedBasicWords])]),
   signs: [
     {
       pattern: /^\s*(?:Public |Private )?(?:Sub|Function)\s+\w+\s*\([^)]*\)(?:\s+As\s+\w+)?\s*$/im,
