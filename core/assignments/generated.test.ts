@@ -174,7 +174,7 @@ test("another wording of its prompts passes, another result does not", () => {
 
 test("every language that runs says how its programs read", () => {
   expect(running.map((language) => language.id).sort()).toEqual(
-    "basic-macro c csharp java octave pascal pseudocode python".split(" "),
+    "basic-forms basic-macro c csharp java octave pascal pseudocode python".split(" "),
   );
   expect(findLanguage("steps")?.inputForms).toBeUndefined();
 });

@@ -7,7 +7,7 @@ const cards = languages.flatMap(({ id, card }) => (card ? [{ id, card }] : []));
 
 test("every language that beginners write here has a card; sketches have that of their language", () => {
   expect(cards.map(({ id }) => id).sort()).toEqual(
-    "basic-macro c csharp java octave pascal pseudocode python sketch".split(" "),
+    "basic-forms basic-macro c csharp java octave pascal pseudocode python sketch".split(" "),
   );
 });
 

@@ -4,7 +4,7 @@ import type { Cell, ConsolePiece, Sheet } from "./outcome.ts";
 const mostCells = 400;
 
 const line = (name: string, shown: string) => `cell ${name} = ${shown}\n`;
-/** A line that asks for a cell, or for a fact of a picture or a form (core/outcome/pictureFacts.ts, forms.ts). */
+/** A line that asks for a cell, or for a fact of a picture or a form (core/outcome/pictureFacts.ts, formFacts.ts). */
 const asked = /^([ \t]*(?:cell|picture|form)[ \t]+(.{1,80}?)[ \t]*=[ \t]*)(.*)$/i;
 
 /** What a cell is called in a result: `B5` on the first sheet, `Fares.B5` on another. */

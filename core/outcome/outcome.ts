@@ -34,7 +34,7 @@ export const consolePieceSchema = z.object({
   asked: z.boolean().optional(),
   /**
    * Of the piece that tells what cells hold (core/outcome/cells.ts): the cells that the run did not change, with what they show. Of the
-   * piece that tells of a picture or of forms (core/outcome/pictureFacts.ts, forms.ts): its other facts.
+   * piece that tells of a picture or of forms (core/outcome/pictureFacts.ts, formFacts.ts): its other facts.
    */
   cells: z.array(z.tuple([z.string(), z.string()])).optional(),
   /** True for the piece that tells of a picture or of forms: nothing that was printed. */

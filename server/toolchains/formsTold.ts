@@ -1,4 +1,5 @@
-import { pieceOfForms, readForms } from "../../core/outcome/forms.ts";
+import { pieceOfForms } from "../../core/outcome/formFacts.ts";
+import { readForms } from "../../core/outcome/forms.ts";
 import type { ConsolePiece, Outcome, RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { withAsked } from "./sheets.ts";

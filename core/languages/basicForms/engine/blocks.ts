@@ -1,4 +1,4 @@
-import { herePlace, lineEnded, Misread, note, peek, placeOf, type Reader, skipLine, take, word } from "./reader.ts";
+import { atNewLine, herePlace, Misread, note, peek, placeOf, type Reader, skipLine, take, word } from "./reader.ts";
 import type { Place } from "./tree.ts";
 
 /** What a block is closed with, and how its ends and beginnings are refused where the other is missing (language reference, "Error messages"). */
@@ -124,7 +124,7 @@ export function readLines(open: Open, parts: readonly string[], readOne: () => v
     const before = reader.at;
     try {
       readOne();
-      if (reader.at > before && peek(reader) && !lineEnded(reader) && word(reader) !== ":") {
+      if (reader.at > before && peek(reader) && !atNewLine(reader) && word(reader) !== ":") {
         note(reader, herePlace(reader), "BC30205", `The statement is over before “${peek(reader)?.text}”.`);
         skipLine(reader);
       }

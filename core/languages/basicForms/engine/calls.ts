@@ -1,6 +1,6 @@
-import { asValue, converted, type Value } from "./convert.ts";
+import { asValue, converted } from "./convert.ts";
 import type { Found } from "./names.ts";
-import { type Context, note, resultOf, typeNamed, writtenType } from "./program.ts";
+import { type Context, note, resultOf, typeNamed, type Value, writtenType } from "./program.ts";
 import type { Expression, Parameter, Place, Routine } from "./tree.ts";
 import {
   any,
@@ -16,7 +16,6 @@ import {
   type Type,
   widens,
 } from "./types.ts";
-import { written } from "./values.ts";
 
 export type Given = ReadonlyArray<{ name: string | null; value: Expression | null }>;
 
@@ -36,7 +35,7 @@ export function called(context: Context, target: Found, list: Given, place: Plac
       return indexed(context, target.value, list, place);
     default:
       // What is handed over is looked at all the same: it may have faults of its own.
-      for (const each of list) if (each.value) written(context, each.value);
+      for (const each of list) if (each.value) context.written(context, each.value);
       return asValue("default(object)", any);
   }
 }
@@ -66,7 +65,7 @@ export function given(
       "BC30057",
       `Too many values are handed over: '${name}' takes ${fixed.length}.`,
     );
-    for (const each of list.slice(fixed.length)) if (each.value) written(context, each.value);
+    for (const each of list.slice(fixed.length)) if (each.value) context.written(context, each.value);
   }
   const codes = fixed.map((parameter, at) => {
     const named = list.find((each) => each.name?.toLowerCase() === parameter.name.toLowerCase());
@@ -76,7 +75,7 @@ export function given(
     const type = parameterType(context, parameter);
     if (parameter.optional) {
       const first = parameter.value
-        ? converted(context, written({ ...context, problems: [] }, parameter.value, type), type, place)
+        ? converted(context, context.written({ ...context, problems: [] }, parameter.value, type), type, place)
         : `default(${writtenType(type)})`;
       return parameter.byReference ? boxed(first, type) : first;
     }
@@ -91,11 +90,11 @@ export function given(
     const type = last ? parameterType(context, last) : any;
     const element = type.kind === "array" ? type.of : any;
     const rest = list.slice(fixed.length).flatMap(({ value }) => (value ? [value] : []));
-    const one = rest.length === 1 && rest[0] ? written({ ...context, problems: [] }, rest[0]) : null;
+    const one = rest.length === 1 && rest[0] ? context.written({ ...context, problems: [] }, rest[0]) : null;
     codes.push(
       one && rest[0] && one.type.kind === "array"
-        ? written(context, rest[0]).code
-        : `new ${writtenType(arrayOf(element))} { ${rest.map((each) => converted(context, written(context, each, element), element, each.place)).join(", ")} }`,
+        ? context.written(context, rest[0]).code
+        : `new ${writtenType(arrayOf(element))} { ${rest.map((each) => converted(context, context.written(context, each, element), element, each.place)).join(", ")} }`,
     );
   }
   return { code: codes.join(", "), routine };
@@ -109,7 +108,7 @@ const boxed = (code: string, type: Type): string => `ref new BentNail.Basic.Box<
 /** One value, by its place or by its value. */
 function handed(context: Context, parameter: Parameter, expression: Expression): string {
   const type = parameterType(context, parameter);
-  const value = written(context, expression, type);
+  const value = context.written(context, expression, type);
   if (!parameter.byReference) return converted(context, value, type, expression.place);
   if (value.target === "variable" && sameType(value.type, type)) return `ref ${value.code}`;
   return boxed(converted(context, value, type, expression.place), type);
@@ -119,7 +118,7 @@ function handed(context: Context, parameter: Parameter, expression: Expression):
 function chosenOf(context: Context, routines: readonly Routine[], list: Given): Routine | null {
   if (routines.length < 2) return routines[0] ?? null;
   const quiet = { ...context, problems: [] };
-  const types = list.map((each) => (each.value ? written(quiet, each.value).type : any));
+  const types = list.map((each) => (each.value ? context.written(quiet, each.value).type : any));
   const rated = routines.map((routine) => {
     const least = routine.parameters.filter((each) => !each.optional && !each.many).length;
     const most = routine.parameters.at(-1)?.many ? Number.POSITIVE_INFINITY : routine.parameters.length;
@@ -150,12 +149,12 @@ function ofLibrary(context: Context, target: Extract<Found, { is: "library" }>, 
         ? `'${shortName(member.name)}' takes ${member.given.length} values, and ${values.length} are handed over.`
         : `Too many values are handed over: '${shortName(member.name)}' takes ${member.given.length}.`,
     );
-    for (const each of values) written(context, each);
+    for (const each of values) context.written(context, each);
     return asValue("default(object)", member.type);
   }
   const written_ = values.map((expression, at) => {
     const wanted = member.given?.[at];
-    const value = written(context, expression, wanted);
+    const value = context.written(context, expression, wanted);
     if (member.out.includes(at)) {
       if (value.target !== "variable")
         note(context, expression.place, "BC30068", "This is a value that nothing can be stored in.");
@@ -207,7 +206,7 @@ export function indexed(context: Context, of: Value, list: Given, place: Place):
   const values = list.flatMap(({ value }) => (value ? [value] : []));
   const { type } = of;
   const position = (each: Expression) => {
-    const value = written(context, each);
+    const value = context.written(context, each);
     return converted(context, value, basic("Integer"), each.place);
   };
   if (type.kind === "array") {
@@ -237,20 +236,20 @@ export function indexed(context: Context, of: Value, list: Given, place: Place):
     if (element)
       return {
         ...asValue(
-          `${of.code}[${converted(context, written(context, values[0], key), key, values[0].place)}]`,
+          `${of.code}[${converted(context, context.written(context, values[0], key), key, values[0].place)}]`,
           element,
         ),
         target: "property",
       };
   }
   if (type.kind === "any" || isObject(type)) {
-    const codes = values.map((each) => written(context, each).code).join(", ");
+    const codes = values.map((each) => context.written(context, each).code).join(", ");
     const isMember = /^\(\(dynamic\)/.test(of.code) && /\.@?\w+$/.test(of.code);
     if (isMember) return asValue(`${of.code}(${codes})`, any);
     return { ...asValue(`((dynamic)(${of.code}))[${codes}]`, any), target: "property" };
   }
   if (list.length === 0) return of;
-  for (const each of values) written(context, each);
+  for (const each of values) context.written(context, each);
   note(
     context,
     place,

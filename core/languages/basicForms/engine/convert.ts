@@ -1,4 +1,4 @@
-import { type Constant, type Context, isMadeAfter, note, writtenType } from "./program.ts";
+import { type Constant, type Context, isMadeAfter, note, type Value, writtenType } from "./program.ts";
 import type { Place } from "./tree.ts";
 import {
   basic,
@@ -14,14 +14,6 @@ import {
   type Type,
   widens,
 } from "./types.ts";
-
-/** A value in the text that is translated. `target`: what may be done with it on a statement's left side. */
-export type Value = {
-  code: string;
-  type: Type;
-  constant: Constant | null;
-  target: "variable" | "property" | "constant" | "readonly" | "none";
-};
 
 export const asValue = (code: string, type: Type, constant: Constant | null = null): Value => ({
   code,

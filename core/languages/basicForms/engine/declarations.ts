@@ -276,7 +276,7 @@ export function readUnit(text: string, found: Problem[]): Unit {
       if (what === "strict") unit.strict = isOn(reader);
       else if (what === "explicit") unit.explicit = isOn(reader);
       else if (what === "infer") unit.infer = isOn(reader);
-      else if (what === "compare") take(reader);
+      else if (what === "comparison") take(reader);
       else refuse(reader, "BC30206", "Behind Option stands Strict, Explicit, Infer or Compare.");
       return;
     }

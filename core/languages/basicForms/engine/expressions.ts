@@ -103,7 +103,7 @@ function readUnary(reader: Reader, weakest: number): Expression {
   }
   if (sign === "addressof") {
     take(reader);
-    return { kind: "handler", of: readExpression(reader, signStrength), place: spanned(begin, reader) };
+    return { kind: "addressOf", of: readExpression(reader, signStrength), place: spanned(begin, reader) };
   }
   if (sign === "typeof") {
     take(reader);

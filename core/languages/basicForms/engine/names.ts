@@ -1,4 +1,4 @@
-import { asValue, type Value } from "./convert.ts";
+import { asValue } from "./convert.ts";
 import { type LibraryMember, libraryFunction, libraryMember, libraryNamed, libraryValue } from "./library.ts";
 import {
   baseOf,
@@ -11,6 +11,7 @@ import {
   pathOf,
   resultOf,
   typeNamed,
+  type Value,
   writtenType,
 } from "./program.ts";
 import type { Container, Enumeration, Member, Place, Routine } from "./tree.ts";

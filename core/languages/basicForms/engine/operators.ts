@@ -1,5 +1,5 @@
-import { asText, asTruth, asValue, converted, type Value } from "./convert.ts";
-import { type Context, note } from "./program.ts";
+import { asText, asTruth, asValue, converted } from "./convert.ts";
+import { type Context, note, type Value } from "./program.ts";
 import type { Place } from "./tree.ts";
 import {
   basic,

@@ -1,5 +1,5 @@
 import { argumentsOf, isKindOf, libraryNamed, writtenLibrary } from "./library.ts";
-import type { Container, Enumeration, Member, Place, Problem, Routine, TypeName, Unit } from "./tree.ts";
+import type { Container, Enumeration, Expression, Member, Place, Problem, Routine, TypeName, Unit } from "./tree.ts";
 import { any, arrayOf, basic, basicNamed, basicTypes, isNumber, type Type } from "./types.ts";
 
 /** What stands on a form: its name and its kind (`TextBox`, `Label` …); `text`: what it shows at first, where that is said. */
@@ -18,6 +18,14 @@ export type Local = { name: string; code: string; type: Type; constant: Constant
 
 export type Constant = number | string | boolean;
 
+/** A value in the text that is translated. `target`: what may be done with it on a statement's left side. */
+export type Value = {
+  code: string;
+  type: Type;
+  constant: Constant | null;
+  target: "variable" | "property" | "constant" | "readonly" | "none";
+};
+
 /** Where something is written: the file, the class or module, the routine, the names that are known, and what is still to be told. */
 export type Context = {
   program: Program;
@@ -33,6 +41,8 @@ export type Context = {
   scopes: Array<Map<string, Local>>;
   withs: Array<{ code: string; type: Type }>;
   problems: Problem[];
+  /** How an expression is written (values.ts); `wanted`: the type of the place that it is for. */
+  written: (context: Context, expression: Expression, wanted?: Type) => Value;
   /** Declared where no declaration is asked for, to be written at the routine's beginning. */
   undeclared: Local[];
   count: { made: number };

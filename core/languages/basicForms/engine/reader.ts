@@ -22,11 +22,14 @@ const goesBack = new Set([")", "}"]);
 
 const low = (token: Token | undefined) => token?.text.toLowerCase() ?? "";
 
-/** True where a statement's line is over before a token. */
-function lineEndsBefore(reader: Reader, at: number): boolean {
+/** True where a statement's line is over before a token: never before the one that it begins with. */
+const lineEndsBefore = (reader: Reader, at: number): boolean =>
+  reader.tokens[at] === undefined || (at !== reader.begin && beginsLine(reader, at));
+
+/** True where a token stands on a line of its own, and nothing carries the one before on to it. */
+function beginsLine(reader: Reader, at: number): boolean {
   const [before, token] = [reader.tokens[at - 1], reader.tokens[at]];
   if (!token) return true;
-  if (at === reader.begin) return false;
   if (!before || token.line === before.endLine || token.carried) return false;
   return !goesOn.has(low(before)) && !goesBack.has(token.text);
 }
@@ -36,6 +39,9 @@ export const ended = (reader: Reader): boolean => lineEndsBefore(reader, reader.
 
 /** True where a new line begins. */
 export const lineEnded = (reader: Reader): boolean => lineEndsBefore(reader, reader.at);
+
+/** The same, whatever begins there. */
+export const atNewLine = (reader: Reader): boolean => beginsLine(reader, reader.at);
 
 /** The next token but `further`, in lower case; "" behind the end. */
 export const word = (reader: Reader, further = 0): string => low(reader.tokens[reader.at + further]);
@@ -100,5 +106,5 @@ export const plainName = (text: string): string => text.replace(/^\[|\]$|[%&!@#$
 
 /** Passes over the rest of a line. */
 export function skipLine(reader: Reader): void {
-  while (reader.at < reader.tokens.length && !lineEnded(reader)) reader.at += 1;
+  while (reader.at < reader.tokens.length && !atNewLine(reader)) reader.at += 1;
 }

@@ -191,7 +191,7 @@ function readTest(reader: Reader): CaseTest {
   const is = takeIf(reader, "is");
   const sign = takeIf(reader, "<", "<=", ">", ">=", "=", "<>");
   if (is && !sign) refuse(reader, "BC30239", "A comparison is expected behind Is.");
-  if (sign) return { kind: "compare", sign: sign.text, value: readExpression(reader) };
+  if (sign) return { kind: "comparison", sign: sign.text, value: readExpression(reader) };
   const value = readExpression(reader);
   return takeIf(reader, "to") ? { kind: "range", from: value, to: readExpression(reader) } : { kind: "value", value };
 }

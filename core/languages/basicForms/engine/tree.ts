@@ -29,7 +29,7 @@ export type Expression = { place: Place } & (
   | { kind: "convert"; word: string; type: TypeName | null; value: Expression }
   | { kind: "isType"; value: Expression; type: TypeName; not: boolean }
   | { kind: "choose"; given: Expression[] }
-  | { kind: "handler"; of: Expression }
+  | { kind: "addressOf"; of: Expression }
 );
 
 export type Declarator = {
@@ -49,7 +49,7 @@ export type Branch = { line: number; condition: Expression | null; body: Stateme
 export type CaseTest =
   | { kind: "value"; value: Expression }
   | { kind: "range"; from: Expression; to: Expression }
-  | { kind: "compare"; sign: string; value: Expression };
+  | { kind: "comparison"; sign: string; value: Expression };
 
 export type Statement = { place: Place; lastLine: number } & (
   | { kind: "declare"; word: "dim" | "const" | "static"; declared: Declarator[] }

@@ -1,8 +1,8 @@
 import { called, given, indexed } from "./calls.ts";
-import { asText, asTruth, asValue, converted, quoted, type Value } from "./convert.ts";
+import { asText, asTruth, asValue, converted, quoted } from "./convert.ts";
 import { type Found, found, memberOf } from "./names.ts";
 import { combined, signed } from "./operators.ts";
-import { type Context, escaped, membersNamed, note, typeNamed, writtenType } from "./program.ts";
+import { type Context, escaped, membersNamed, note, typeNamed, type Value, writtenType } from "./program.ts";
 import type { Expression, Place } from "./tree.ts";
 import {
   any,
@@ -76,7 +76,7 @@ export function written(context: Context, expression: Expression, wanted?: Type)
     }
     case "choose":
       return chosen(context, expression.given, place);
-    case "handler": {
+    case "addressOf": {
       const target = reached(context, expression.of);
       if (target.is === "routines") return asValue(target.code, any);
       note(context, place, "BC30577", "Behind AddressOf stands the name of a routine.");

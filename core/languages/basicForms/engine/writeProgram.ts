@@ -53,7 +53,7 @@ const contextOf = (around: Around, container: Container): Context => ({
     problems: around.problems,
     count: around.count,
   },
-  ...{ routine: null, scopes: [new Map()], withs: [], undeclared: [] },
+  ...{ written, routine: null, scopes: [new Map()], withs: [], undeclared: [] },
 });
 
 /** Everything is open below: who may use what is looked after before. */

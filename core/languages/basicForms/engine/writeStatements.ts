@@ -1,6 +1,6 @@
-import { asTruth, asValue, converted, type Value } from "./convert.ts";
+import { asTruth, asValue, converted } from "./convert.ts";
 import { combined } from "./operators.ts";
-import { type Context, escaped, firstValue, type Local, note, typeNamed, writtenType } from "./program.ts";
+import { type Context, escaped, firstValue, type Local, note, typeNamed, type Value, writtenType } from "./program.ts";
 import type { CaseTest, Declarator, Expression, Place, Statement } from "./tree.ts";
 import { any, arrayOf, basic, isNamed, isNumber, type Type, withRanks } from "./types.ts";
 import { reached, settled, size, written, writtenArray } from "./values.ts";
@@ -318,7 +318,7 @@ function testOf(context: Context, test: CaseTest, value: Value): string {
     return `(${combined(context, ">=", value, from, test.from.place).code} && ${combined(context, "<=", value, to, test.to.place).code})`;
   }
   const against = written(context, test.value);
-  return combined(context, test.kind === "compare" ? test.sign : "=", value, against, test.value.place).code;
+  return combined(context, test.kind === "comparison" ? test.sign : "=", value, against, test.value.place).code;
 }
 
 function writeTry(body: Body, statement: Extract<Statement, { kind: "try" }>): void {
