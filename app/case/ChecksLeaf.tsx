@@ -4,6 +4,7 @@ import type { Reply } from "../actions.ts";
 import { FilesBeside } from "../checks/FilesBeside.tsx";
 import { Console } from "../components/Console.tsx";
 import { DrawnFrames } from "../components/DrawnFrames.tsx";
+import { FormAsShown } from "../components/FormAsShown.tsx";
 import { useClassWords } from "../components/marks.tsx";
 import { SheetTable } from "../components/SheetTable.tsx";
 import type { CaseView } from "./caseView.ts";
@@ -102,6 +103,9 @@ function CheckCard({
       {check.sheets.map((sheet) => (
         <SheetTable key={sheet.name} sheet={sheet} />
       ))}
+      {check.forms && (
+        <FormAsShown shown={check.forms} label={check.handedIn ? "the run as handed in" : `check ${number}`} />
+      )}
       {check.picture && (
         <DrawnFrames
           picture={check.picture}

@@ -53,6 +53,7 @@ export function checkView(result: CheckResult, former: readonly FormerCheck[], t
     inputRanOut: result.outcome?.inputRanOut ?? false,
     found: result.outcome?.found ?? null,
     sheets: result.outcome?.sheets ?? [],
+    forms: result.outcome?.forms ?? null,
     picture: result.outcome?.drawing ? pictureView(result.outcome.drawing) : null,
     effects: (result.outcome?.effects ?? []).map((effect) => ({ ...effect, text: effect.text.slice(0, 2000) })),
   };

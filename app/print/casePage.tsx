@@ -5,6 +5,7 @@ import { findCase, startVersion, versionOf } from "../../server/cases/caseStore.
 import { type CaseView, caseView } from "../case/caseView.ts";
 import { FieldsOfRecord } from "../case/FieldsOfRecord.tsx";
 import { TriedAsWell } from "../case/TriedAsWell.tsx";
+import { FormAsShown } from "../components/FormAsShown.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
 import type { Route } from "./+types/casePage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
@@ -89,6 +90,7 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
           </tbody>
         </table>
         <PrintedPictures view={view} />
+        <PrintedForms view={view} />
       </section>
       <section>
         <h2>What was found</h2>
@@ -164,6 +166,19 @@ export default function PrintCase({ loaderData: { view, first } }: Route.Compone
         )}
       </section>
     </PrintPage>
+  );
+}
+
+/** What stood on a program's forms after each check. */
+function PrintedForms({ view }: { view: CaseView }) {
+  return view.checks.flatMap((check, at) =>
+    check.forms
+      ? [
+          <div key={check.key} className="keep-together mt-2">
+            <FormAsShown shown={check.forms} label={check.handedIn ? "the check as handed in" : `check ${at + 1}`} />
+          </div>,
+        ]
+      : [],
   );
 }
 

@@ -66,6 +66,7 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
       console: shortConsole(outcome.console),
       ended: words[outcome.stoppedBy],
       inputRanOut: outcome.inputRanOut,
+      ...(outcome.forms ? { forms: outcome.forms } : {}),
       ...(outcome.drawing ? { picture: pictureAddress(outcome.drawing) } : {}),
     };
   } finally {

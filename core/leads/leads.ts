@@ -12,6 +12,7 @@ import { changedSince } from "./changedSince.ts";
 import { definitions } from "./definitions.ts";
 import { endlessLoop } from "./endlessLoop.ts";
 import { firstWrongOutput } from "./firstWrongOutput.ts";
+import { unheardButton, wrongForm } from "./formLeads.ts";
 import { foundPlace } from "./foundPlace.ts";
 import { indentation } from "./indentation.ts";
 import type { Lead, LeadContext, LeadRule } from "./lead.ts";
@@ -52,6 +53,8 @@ const rules: readonly LeadRule[] = [
   unsetValue,
   chance,
   blankCanvas,
+  unheardButton,
+  wrongForm,
 ];
 
 /** What is worth a look where no fault is shown. */
@@ -64,6 +67,7 @@ const remarks: readonly LeadRule[] = [
   unsetValue,
   chance,
   blankCanvas,
+  unheardButton,
 ];
 
 /** The suspected lines of a program in ranked order, one entry a line with all its reasons, at most `limit`. */

@@ -1,4 +1,5 @@
 import type { DemoCase } from "../cases.ts";
+import { basicFormsCases } from "./basicForms.ts";
 import { basicMacroCases } from "./basicMacro.ts";
 import { cCases } from "./c.ts";
 import { csharpCases } from "./csharp.ts";
@@ -17,5 +18,6 @@ export const languageCases: readonly DemoCase[] = [
   ...octaveCases,
   ...basicMacroCases,
   ...sketchCases,
+  ...basicFormsCases,
   ...pseudocodeCases,
 ];

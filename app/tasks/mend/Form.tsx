@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useRevalidator } from "react-router";
 import { z } from "zod";
 import { Console } from "../../components/Console.tsx";
+import { FormAsShown } from "../../components/FormAsShown.tsx";
 import { ProgramEditor } from "../../components/ProgramEditor.tsx";
 import { Script } from "../../components/Script.tsx";
 import { RunStrip } from "../../runs/RunStrip.tsx";
@@ -79,6 +80,7 @@ export function Form({ exercise, code, answer, fixed, change, saveNow }: FormPro
         {reply?.ok && (
           <>
             <Console view={reply.console} label="Console of your run" />
+            {reply.forms && <FormAsShown shown={reply.forms} label="your run" />}
             {reply.picture && (
               <img
                 className="mt-2 max-w-full border border-rule bg-leaf"
