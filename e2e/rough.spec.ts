@@ -1,23 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-
-/** Collects a program by the form and waits for its page. */
-async function collect(
-  page: Page,
-  program: string,
-  rest: { expected?: string; errorOutput?: string; symptom?: string } = {},
-): Promise<void> {
-  await page.goto("/");
-  await page.getByLabel("Program", { exact: true }).fill(program);
-  if (rest.errorOutput) await page.getByLabel("Error output, as it was shown").fill(rest.errorOutput);
-  if (rest.expected) {
-    await page.getByLabel("Should come out").fill(rest.expected);
-    await page.getByLabel("Came out instead").fill("something else");
-  }
-  if (rest.symptom) await page.getByRole("radio", { name: rest.symptom }).check();
-  await page.getByRole("button", { name: "Take it in and run it" }).click();
-  // Its page comes when it has run; how long that takes beside other work says nothing of it.
-  await expect(page).toHaveURL(/cases\//, { timeout: 60_000 });
-}
+import { expect, test } from "@playwright/test";
+import { collect } from "./collect.ts";
 
 test("an empty form says what is missing and loses nothing", async ({ page }) => {
   await page.goto("/");
@@ -67,24 +49,6 @@ test("printed markup and control characters stay text", async ({ page }) => {
   );
   await expect(page).toHaveTitle(/Bent Nail/);
 });
-
-for (const [what, program, words] of [
-  ["a program that loops", "while True:\n    pass\n", "It has not ended"],
-  [
-    "a program that forks",
-    "import os\nwhile True:\n    try:\n        os.fork()\n    except OSError:\n        pass\n",
-    /limit|memory|has not ended/,
-  ],
-  ["a program that fills memory", "x = []\nwhile True:\n    x.append(bytearray(1000000))\n", "memory"],
-  ["a program that floods output", "while True:\n    print('kittiwake')\n", "It has not ended"],
-] as const) {
-  test(`${what} gets a clear outcome and the server goes on`, async ({ page }) => {
-    await collect(page, program, { expected: "done" });
-    await expect(page.getByLabel("Verdict")).toContainText(words, { timeout: 60_000 });
-    await collect(page, "print(4)\n", { expected: "5" });
-    await expect(page.getByLabel("Verdict")).toContainText("intended is “5”");
-  });
-}
 
 test("a message of another version is shown beside the run, which weighs more", async ({ page }) => {
   await collect(page, "print(1)\nprint(boat)\n", {

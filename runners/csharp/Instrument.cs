@@ -341,8 +341,10 @@ namespace BentNail
             bool plain = method.Name != ".cctor" && !method.DeclaringType.Name.StartsWith("<", StringComparison.Ordinal) && !method.Name.StartsWith("<", StringComparison.Ordinal);
             if (method.HasThis && plain && !method.DeclaringType.IsValueType)
                 added.AddRange(new[] { Instruction.Create(OpCodes.Ldloc, frame), Instruction.Create(OpCodes.Ldarg, body.ThisParameter), Instruction.Create(OpCodes.Ldstr, basic ? "Me" : "this"), Instruction.Create(OpCodes.Call, local) });
+            // What every routine of a form is handed says nothing of the program.
+            bool answers = basic && method.Parameters.Count == 2 && method.Parameters[1].ParameterType.FullName == "System.EventArgs";
             foreach (ParameterDefinition parameter in method.Parameters)
-                if (!parameter.IsOut && !(method.Name == "Main" && parameter.ParameterType.IsArray)) added.AddRange(Report(frame, Instruction.Create(OpCodes.Ldarg, parameter), parameter.ParameterType, parameter.Name));
+                if (!answers && !parameter.IsOut && !(method.Name == "Main" && parameter.ParameterType.IsArray)) added.AddRange(Report(frame, Instruction.Create(OpCodes.Ldarg, parameter), parameter.ParameterType, parameter.Name));
             for (int at = 0; at < added.Count; at++) body.Instructions.Insert(at, added[at]);
         }
 

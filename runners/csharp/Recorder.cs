@@ -178,8 +178,31 @@ namespace BentNail
         {
             if (number < 0 || Off()) return;
             inside = true;
-            if (Current(number)) Write(1, name, Value(value, 0));
+            if (Current(number))
+            {
+                if (name == "Me" && IsForm(value)) Form(value);
+                else Write(1, name, Value(value, 0));
+            }
             inside = false;
+        }
+
+        /// <summary>True for a form of a program in typed Basic.</summary>
+        static bool IsForm(object value)
+        {
+            for (Type type = Basic && value != null ? value.GetType() : null; type != null; type = type.BaseType)
+                if (type.FullName == "BentNail.Basic.Form") return true;
+            return false;
+        }
+
+        static readonly HashSet<object> Forms = new HashSet<object>(new Same());
+
+        /// <summary>A form's parts and what it remembers are names that all of it knows, the first time that they are seen.</summary>
+        static void Form(object form)
+        {
+            if (!Forms.Add(form)) return;
+            for (Type type = form.GetType(); type != null && !IsLibrary(type); type = type.BaseType)
+                foreach (FieldInfo field in type.GetFields(BindingFlags.Instance | BindingFlags.Public | BindingFlags.NonPublic | BindingFlags.DeclaredOnly))
+                    if (!IsOurs(field.FieldType) || field.GetValue(form) != null) Write(0, FieldName(field.Name), Value(field.GetValue(form), 0));
         }
 
         public static void Global(int number, object value, string name)
@@ -195,7 +218,11 @@ namespace BentNail
             if (number < 0 || Off() || owner == null) return;
             inside = true;
             int id;
-            if (Current(number) && Ids.TryGetValue(owner, out id)) Token("[\"o\"," + id + ",[" + Quote(name) + "]," + Value(value, 0) + "]");
+            if (IsForm(owner))
+            {
+                if (Current(number) && Forms.Contains(owner)) Write(0, name, Value(value, 0));
+            }
+            else if (Current(number) && Ids.TryGetValue(owner, out id)) Token("[\"o\"," + id + ",[" + Quote(name) + "]," + Value(value, 0) + "]");
             inside = false;
         }
 
