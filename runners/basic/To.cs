@@ -76,7 +76,8 @@ namespace BentNail.Basic
         public static double Double(string text)
         {
             double number;
-            if (!Number(text, out number)) throw Refused(text ?? "", "Double");
+            if (text == null) return 0;
+            if (!Number(text, out number)) throw Refused(text, "Double");
             return number;
         }
 
@@ -134,12 +135,12 @@ namespace BentNail.Basic
         public static sbyte SByte(object value) { return (sbyte)Whole(value, "SByte", sbyte.MinValue, sbyte.MaxValue); }
         public static decimal Decimal(object value) { return Exact(value, "Decimal"); }
 
-        // A text that is Nothing is an empty one, and no number.
-        public static int Integer(string text) { return Integer((object)(text ?? "")); }
-        public static long Long(string text) { return Long((object)(text ?? "")); }
-        public static short Short(string text) { return Short((object)(text ?? "")); }
-        public static byte Byte(string text) { return Byte((object)(text ?? "")); }
-        public static decimal Decimal(string text) { return Decimal((object)(text ?? "")); }
+        // A text that is Nothing counts as 0 (documented with the conversions); an empty one is no number.
+        public static int Integer(string text) { return Integer((object)text); }
+        public static long Long(string text) { return Long((object)text); }
+        public static short Short(string text) { return Short((object)text); }
+        public static byte Byte(string text) { return Byte((object)text); }
+        public static decimal Decimal(string text) { return Decimal((object)text); }
         public static float Single(string text) { return (float)Double(text); }
 
         public static float Single(object value)

@@ -47,7 +47,7 @@ export function isFormProgram(program: string): boolean {
   const isForm = low.some(
     (text, at) =>
       text === "handles" ||
-      (text === "inherits" && low.slice(at + 1, at + 7).includes("form")) ||
+      (text === "inherits" && low.slice(at + 1, at + 9).includes("form")) ||
       (text === "class" && /^form\d*$/.test(low[at + 1] ?? "")),
   );
   return isForm && !hasMain;

@@ -8,6 +8,7 @@ import { typedBasicCard } from "./card.ts";
 import { typedBasicInput } from "./input.ts";
 import { typedBasicSyntax } from "./syntax.ts";
 import { basicKeywords, typedBasicTokens } from "./tokens.ts";
+import { typedBasicValues } from "./values.ts";
 import { typedBasicWords } from "./words.ts";
 import { typedBasicWriting } from "./writing.ts";
 
@@ -50,6 +51,7 @@ export const basicForms: Language = {
   tokens: typedBasicTokens,
   syntax: typedBasicSyntax,
   writing: typedBasicWriting,
+  values: typedBasicValues,
   keywords: basicKeywords,
   ...messageReading([typedBasic], "first refusal", isBasicSummary),
   kindOfRefusal: kindOfBasicRefusal,

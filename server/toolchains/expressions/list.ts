@@ -1,3 +1,4 @@
+import { basicForms } from "./basicForms.ts";
 import { basicMacro } from "./basicMacro.ts";
 import { c } from "./c.ts";
 import { csharp } from "./csharp.ts";
@@ -12,5 +13,5 @@ import type { Spoken } from "./spoken.ts";
 /** Every language whose expressions are worked out. */
 export const spoken: Readonly<Record<string, Spoken>> = {
   ...{ python, c, java, csharp, pascal, octave, pseudocode, sketch },
-  "basic-macro": basicMacro,
+  ...{ "basic-macro": basicMacro, "basic-forms": basicForms },
 };

@@ -112,7 +112,8 @@ const literalEnds: Readonly<Record<string, string>> = { Decimal: "m", Single: "f
 function changed(context: Context, code: string, from: Type, to: Type): string {
   // A number that is written down is one of the type at once, and stays a constant.
   const end = literalEnds[nameOfBasic(to) ?? ""];
-  if (end && isNumber(from) && /^\(?-?[\d.]+(?:e[+-]?\d+)?\)?$/.test(code)) return code.replace(/(\)?)$/, `${end}$1`);
+  if (end && isNumber(from) && /^\(?-?[\d.]+(?:e[+-]?\d+)?[df]?\)?$/.test(code))
+    return code.replace(/[df]?(\)?)$/, `${end}$1`);
   if (isObject(to)) return `(object)(${code})`;
   if (isEnumeration(from) || isEnumeration(to)) {
     if (isNumber(to) || isNumber(from))
