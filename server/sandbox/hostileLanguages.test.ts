@@ -29,7 +29,7 @@ const printed = (outcome: Outcome) => consoleText(outcome.console, ["out"]);
 
 /** Programs that go on until they are stopped, or until they have filled what they may fill. */
 const endless =
-  /bomb|flood|dialogs|ask_for_ever|million|wait_for_ever|stop_itself|ignore_signals|hang_at_exit|hold_everything|close_streams|thread_that_stays|late_child|become_another|leave_child/;
+  /bomb|flood|dialogs|boxes_for_ever|without_end|ask_for_ever|million|wait_for_ever|stop_itself|ignore_signals|hang_at_exit|hold_everything|close_streams|thread_that_stays|late_child|become_another|leave_child/;
 
 /** What is typed into those that look at their input. */
 const typed = "one\ntwo\nsix\nten\n";
@@ -38,7 +38,7 @@ function request(language: string, name: string) {
   const extension = findLanguage(language)?.extension ?? "";
   return {
     files: [{ name: `program${extension}`, bytes: readFileSync(join(folder, language, `${name}${extension}`)) }],
-    input: name === "input_by_other_ways" ? typed : "",
+    input: name === "input_by_other_ways" ? typed : name === "form_without_handlers" ? "press btnWork\n" : "",
     limits: endless.test(name) ? limits : patient,
   };
 }
@@ -200,6 +200,29 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
     kill_parent: prints("still here\n"),
     read_host: prints("done\n"),
     exit_in_odd_places: (outcome) => expect([printed(outcome), outcome.exit.code]).toEqual(["caught\n", 7]),
+  },
+  "basic-forms": {
+    endless_recursion: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["fault", "begins\n"]),
+    fill_memory: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["memory", "begins\n"]),
+    flood_output: stopped("output", "time"),
+    boxes_for_ever: stopped("output", "time"),
+    // What a form shows is told at its end: of one that never comes to it nothing is known but what it printed.
+    press_without_end: (outcome) => expect([outcome.stoppedBy, printed(outcome)]).toEqual(["time", "begins\n"]),
+    our_own_records: (outcome) => {
+      expect(printed(outcome)).toBe("told\nform lblTide = told\n");
+      expect(outcome.forms?.forms.map(({ name }) => name)).toEqual(["Form1"]);
+    },
+    million_items: (outcome) => {
+      expect(outcome.stoppedBy).toBe("none");
+      expect(JSON.stringify(outcome).length).toBeLessThan(60_000);
+    },
+    form_without_handlers: (outcome) =>
+      expect([outcome.stoppedBy, outcome.forms?.unheard, printed(outcome)]).toEqual([
+        ...["none", ["btnWork"], "form lblTide = \n"],
+      ]),
+    exit_in_odd_places: (outcome) => expect([printed(outcome), outcome.exit.code]).toEqual(["caught\n", 7]),
+    // A change that changes the same thing again is a recursion without an end.
+    close_itself: stopped("fault"),
   },
   pascal: {
     signal_the_first: prints("still here 1\n"),

@@ -41,7 +41,7 @@ export function closes(reader: Reader): string | null {
   if (first === "endif") return "if";
   if (first !== "end" || lineEndedBehind(reader)) return null;
   const second = word(reader, 1);
-  return blockRules[second]?.closer[1] === second ? second : null;
+  return Object.hasOwn(blockRules, second) && blockRules[second]?.closer[1] === second ? second : null;
 }
 
 const lineEndedBehind = (reader: Reader): boolean => {

@@ -80,7 +80,7 @@ export function readExpression(reader: Reader, weakest = 0): Expression {
   let left = readUnary(reader, weakest);
   for (;;) {
     const sign = word(reader);
-    const power = strength[sign];
+    const power = Object.hasOwn(strength, sign) ? strength[sign] : undefined;
     if (power === undefined || power <= weakest || ended(reader)) return left;
     const begin = left.place;
     take(reader);

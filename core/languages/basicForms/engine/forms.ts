@@ -39,7 +39,7 @@ export function readFormFile(text: string): {
   for (const [at, line] of text.split(/\r\n|\n|\r/).entries()) {
     const [, word = "", name = "", rest = ""] = /^\s*(\S+)(?:\s+(\S+))?(?:\s+(.*\S))?\s*$/.exec(line) ?? [];
     if (word === "" || word.startsWith("'")) continue;
-    const kind = kinds[word.toLowerCase()];
+    const kind = Object.hasOwn(kinds, word.toLowerCase()) ? kinds[word.toLowerCase()] : undefined;
     const shown = rest.replace(/^"(.*)"$/, "$1");
     if (!/^[\p{L}_][\p{L}\p{Nd}_]*$/u.test(name))
       problems.push({ line: at + 1, says: `behind “${word}” stands a name` });
@@ -156,10 +156,16 @@ export function guessedControls(text: string, unit: Unit, form: Container): Cont
       heard: known.heard || heard,
     });
   };
-  for (const member of form.members)
-    if (member.kind === "routine")
-      for (const { control, event } of member.handles)
-        if (!/^(?:me|mybase)$/i.test(control)) count(control, kindByMember("", event.toLowerCase()), true);
+  for (const member of form.members) {
+    if (member.kind !== "routine") continue;
+    for (const { control, event } of member.handles)
+      if (!/^(?:me|mybase)$/i.test(control)) count(control, kindByMember("", event.toLowerCase()), true);
+    // A routine that is named after a thing and what happens to it, though it says nowhere that it answers to that.
+    const [, thing, event] =
+      /^(\w+)_(Click|TextChanged|CheckedChanged|SelectedIndexChanged|ValueChanged|Tick)$/i.exec(member.name) ?? [];
+    if (thing && event && member.handles.length === 0 && member.parameters.length === 2)
+      count(thing, kindByMember("", event.toLowerCase()), false);
+  }
   for (const [at, token] of tokens.entries()) {
     const before = tokens[at - 1];
     const after = tokens[at + 1];

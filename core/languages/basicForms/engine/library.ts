@@ -262,6 +262,6 @@ export function libraryFunction(name: string): (LibraryMember & { special: strin
 }
 
 export const libraryValue = (name: string): readonly [code: string, type: Type] | null =>
-  values[name.toLowerCase()] ?? null;
+  Object.hasOwn(values, name.toLowerCase()) ? (values[name.toLowerCase()] ?? null) : null;
 
 export const functionNames: readonly string[] = [...functionTable.values()].map(({ name }) => name);

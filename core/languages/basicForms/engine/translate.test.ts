@@ -79,6 +79,7 @@ describe("every line has its number", () => {
         expect(translate(text).texts).toHaveLength(1);
         expect(translate(main(text)).texts).toHaveLength(1);
       }),
+      { examples: [["__proto__"], ["x = constructor"], ["End constructor"], ["Dim toString As valueOf"]] },
     );
   });
 });

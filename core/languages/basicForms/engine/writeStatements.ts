@@ -137,7 +137,7 @@ function writeCall(body: Body, call: Expression, place: Place): void {
     note(context, place, "BC30454", "A value by itself does nothing: what stands here is no routine.");
     return;
   }
-  put(lines, place.line, `${value.code.replace(/^\((.*)\)$/s, "$1")};`);
+  put(lines, place.line, `${value.code};`);
 }
 
 const isPositive = (step: Value | null): boolean | null =>

@@ -1,0 +1,7 @@
+Module Deck
+    Sub Main()
+        Do
+            Console.WriteLine("kittiwake")
+        Loop
+    End Sub
+End Module
