@@ -15,6 +15,8 @@ export type Decision = { holds: boolean; skipped: string[] };
 type Condition = {
   text: string;
   kind: "if" | "while" | "for" | "do";
+  /** True where what stands below is done while it does not hold. */
+  until: boolean;
   last: number;
   body: { from: number; to: number } | null;
 };
@@ -37,7 +39,13 @@ function conditionsIn(language: Language, text: string): Map<number, Condition> 
     const [begin, end] = [inside[0], inside.at(-1)];
     const lines = begin &&
       end && { from: lineAt(starts, begin.from), to: lineAt(starts, Math.max(end.from, end.to - 1)) };
-    const one = { text: text.slice(inner.from, inner.to), kind: node.kind, last, body: lines ?? null };
+    const one = {
+      text: text.slice(inner.from, inner.to),
+      kind: node.kind,
+      until: node.sign === "until",
+      last,
+      body: lines ?? null,
+    };
     found.set(line, found.has(line) ? null : one);
   });
   return new Map([...found].flatMap(([line, one]) => (one ? [[line, one] as const] : [])));
@@ -85,10 +93,10 @@ export function decisionsOf(language: Language, text: string, trace: Pick<Trace,
 }
 
 /** What the way of the run tells of a condition; null where it tells nothing. */
-function wentOn(steps: readonly Step[], place: number, { kind, body, last }: Condition): boolean | null {
+function wentOn(steps: readonly Step[], place: number, { kind, until, body, last }: Condition): boolean | null {
   if (kind === "do" || !body || body.from <= last) return null;
   const next = nextInCall(steps, place);
   const step = steps[next];
   if (step?.file !== 0) return null;
-  return step.line >= body.from && step.line <= body.to;
+  return (step.line >= body.from && step.line <= body.to) !== until;
 }

@@ -1,9 +1,15 @@
 import { existsSync, readdirSync, readFileSync } from "node:fs";
 import { extname, join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { workOutAt } from "../../core/expressions/atStep.ts";
+import { expressionsOn } from "../../core/expressions/expressionsOn.ts";
+import { isUnknown } from "../../core/expressions/known.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { lineTexts } from "../../core/source/lines.ts";
+import { decisionsOf } from "../../core/trace/conditions.ts";
+import { createObjectStore } from "../../core/trace/objectStore.ts";
 import { buildTable, type TraceTable } from "../../core/trace/table.ts";
+import type { Trace } from "../../core/trace/trace.ts";
 import { usualLimits } from "../judge/run.ts";
 import { productFolder } from "../productFolder.ts";
 import { createToolchains, type Toolchains } from "./toolchains.ts";
@@ -67,6 +73,29 @@ const languages = readdirSync(folder, { withFileTypes: true }).filter(
   (entry) => findLanguage(entry.name) !== undefined,
 );
 
+type Recorded = { text: string; trace: Trace };
+const known = new Map<string, Promise<Recorded>>();
+
+/** A program with its recording, which is made once for all that is held to it. */
+function recorded(language: string, name: string): Promise<Recorded> {
+  const path = join(folder, language, name);
+  const found = known.get(path) ?? record(language, path, name);
+  known.set(path, found);
+  return found;
+}
+
+async function record(language: string, path: string, name: string): Promise<Recorded> {
+  const typed = path.slice(0, -extname(path).length).concat(".in");
+  const text = readFileSync(path, "utf8");
+  const trace = await toolchains.find(language)?.trace({
+    files: [{ name, bytes: Buffer.from(text) }],
+    input: existsSync(typed) ? readFileSync(typed, "utf8") : "",
+    limits: usualLimits,
+  });
+  if (!trace) throw new Error(`${language} is not recorded`);
+  return { text, trace };
+}
+
 describe.each(languages.map((entry) => entry.name))("%s", (language) => {
   const extension = findLanguage(language)?.extension ?? "";
   const programs = readdirSync(join(folder, language)).filter((name) => extname(name) === extension);
@@ -89,16 +118,50 @@ describe.each(languages.map((entry) => entry.name))("%s", (language) => {
   });
 
   test.concurrent.each(programs)("%s", async (name) => {
-    const path = join(folder, language, name);
-    const text = readFileSync(path, "utf8");
-    const typed = path.slice(0, -extension.length).concat(".in");
-    const trace = await toolchains.find(language)?.trace({
-      files: [{ name, bytes: Buffer.from(text) }],
-      input: existsSync(typed) ? readFileSync(typed, "utf8") : "",
-      limits: usualLimits,
-    });
-    if (!trace) throw new Error(`${language} is not recorded`);
+    const { text, trace } = await recorded(language, name);
     const rows = rowsByLine(buildTable(trace), lineTexts(text).length);
     expect(numbered(rows), trace.cut).toEqual(numbered(truthByLine(text)));
+  });
+
+  test("what is worked out of recorded values is what the run did: where it went on, and what it gave a variable", async () => {
+    const spoken = findLanguage(language);
+    if (!spoken) throw new Error(language);
+    const wrong: string[] = [];
+    let decided = 0;
+    let assigned = 0;
+    for (const name of programs) {
+      const { text, trace } = await recorded(language, name);
+      const decisions = decisionsOf(spoken, text, trace);
+      const store = createObjectStore();
+      for (const [place, step] of trace.steps.entries()) {
+        for (const write of step.writes) store.apply(write);
+        if (step.file !== 0 || step.raised || step.call !== undefined || step.resumes) continue;
+        const [first, ...others] = expressionsOn(spoken, text, step.line);
+        if (!first || others.length > 0) continue;
+        const worked = workOutAt(spoken, trace, place, first);
+        if (!worked || isUnknown(worked.value)) continue;
+        if (first.use === "asked") {
+          const holds = spoken.values?.isTrue(worked.value);
+          const went = decisions.get(place);
+          if (typeof holds !== "boolean" || !went) continue;
+          decided += 1;
+          if (holds !== went.holds)
+            wrong.push(`${name}:${step.line} ${first.text} is ${holds}, the run says ${went.holds}`);
+        }
+        const [write, another] = step.writes.filter((each) => each.path.length === 1 && each.scope !== "object");
+        // A whole variable, not a part of one.
+        const target = /(?:^|[\s*])(\w+)(?:\s+As\s+\w+)?\s*(?::?=|<-|←)\s*$/.exec(text.slice(0, first.from))?.[1];
+        if (first.use !== "assigned" || !write?.value || another) continue;
+        if (target?.toLowerCase() !== String(write.path[0]).toLowerCase()) continue;
+        assigned += 1;
+        const held = store.write(write.value).replace(/^true$/, "1");
+        const made = worked.written.replace(/^true$/, "1");
+        if (held !== made && Number(held) !== Number(made))
+          wrong.push(`${name}:${step.line} ${first.text} comes to ${worked.written}, the run gave ${held}`);
+      }
+    }
+    expect(wrong).toEqual([]);
+    expect(decided).toBeGreaterThan(10);
+    expect(assigned).toBeGreaterThan(20);
   });
 });
