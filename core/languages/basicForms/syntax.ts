@@ -34,6 +34,13 @@ function readNewType(reader: Reader): SyntaxNode {
 function readBeginning(reader: Reader): SyntaxNode | null {
   const start = reader.at;
   const first = word(reader);
+  const [token, next] = [peek(reader), peek(reader, 1)];
+  // A single sign: a text with a c directly behind it.
+  if (token?.kind === "text" && next?.text.toLowerCase() === "c" && next.from === token.to) {
+    take(reader);
+    take(reader);
+    return nodeFrom(reader, start, { kind: "text", sign: `${token.text}c` });
+  }
   if (first === "." && peek(reader, 1)?.kind === "name") {
     // Inside of With a part begins with its dot.
     take(reader);

@@ -309,6 +309,7 @@ function literal(source: string): Answer {
   const folded = source.toLowerCase();
   if (folded === "true" || folded === "false") return bool(folded === "true");
   if (folded === "nothing") return { kind: "nothing", type: "Nothing" };
+  if (/^"[^"]"c$/i.test(source)) return letter(source.charCodeAt(1), "Char");
   if (source.startsWith('"'))
     return /^"(?:[^"]|"")*"$/.test(source)
       ? string(source.slice(1, -1).replaceAll('""', '"'))
