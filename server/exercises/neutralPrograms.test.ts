@@ -20,7 +20,7 @@ const wanted = (count: number) => {
 
 test("every language that runs has twelve programs of levels 1 to 5 each, of the same scene", () => {
   expect(with12.map((language) => language.id).sort()).toEqual(
-    "basic-macro c csharp java octave pascal pseudocode python sketch".split(" "),
+    "basic-forms basic-macro c csharp java octave pascal pseudocode python sketch".split(" "),
   );
   for (const { id } of with12) {
     expect(neutralOf(id).length).toBeGreaterThanOrEqual(12);

@@ -1,3 +1,4 @@
+import { basicFormsNeutral } from "./basicForms.ts";
 import { basicMacroNeutral } from "./basicMacro.ts";
 import { cNeutral } from "./c.ts";
 import { csharpNeutral } from "./csharp.ts";
@@ -19,7 +20,7 @@ const neutralPrograms: Readonly<Record<string, readonly Neutral[]>> = {
     pseudocode: pseudocodeNeutral,
     sketch: sketchNeutral,
   },
-  "basic-macro": basicMacroNeutral,
+  ...{ "basic-macro": basicMacroNeutral, "basic-forms": basicFormsNeutral },
 };
 
 /** What is typed in to check a program, by its title: normal values, and those at and beside each limit. */
