@@ -55,8 +55,7 @@ export function FormAsShown({ shown, label }: { shown: ShownForms; label: string
         </p>
       ))}
       {shown.missed.map((line, at) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: lines may be alike, and their order never changes.
-        <p key={at} className="border-l-4 border-ochre pl-2">
+        <p key={`${at} ${line}`} className="border-l-4 border-ochre pl-2">
           Nobody could do <strong className="font-mono">{line}</strong>: what it names is not on the form, hidden, or of
           another kind.
         </p>

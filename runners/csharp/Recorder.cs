@@ -196,13 +196,54 @@ namespace BentNail
 
         static readonly HashSet<object> Forms = new HashSet<object>(new Same());
 
-        /// <summary>A form's parts and what it remembers are names that all of it knows, the first time that they are seen.</summary>
+        /// <summary>Something on a form by its name there, and what was told of it last.</summary>
+        sealed class Watch
+        {
+            public string Name;
+            public object Control;
+            public string Told;
+        }
+
+        static readonly List<Watch> Watched = new List<Watch>();
+
+        /// <summary>What a form remembers are names that all of it knows, the first time that it is seen; so is what stands on it, by what it shows.</summary>
         static void Form(object form)
         {
             if (!Forms.Add(form)) return;
             for (Type type = form.GetType(); type != null && !IsLibrary(type); type = type.BaseType)
                 foreach (FieldInfo field in type.GetFields(BindingFlags.Instance | BindingFlags.Public | BindingFlags.NonPublic | BindingFlags.DeclaredOnly))
-                    if (!IsOurs(field.FieldType) || field.GetValue(form) != null) Write(0, FieldName(field.Name), Value(field.GetValue(form), 0));
+                    Part(FieldName(field.Name), field.GetValue(form), IsOurs(field.FieldType));
+        }
+
+        static void Part(string name, object value, bool control)
+        {
+            if (!control) Write(0, name, Value(value, 0));
+            else if (value != null && !Watched.Exists(each => each.Control == value)) Watched.Add(new Watch { Name = name, Control = value, Told = "\"\"" });
+        }
+
+        /// <summary>What stands on forms and shows something else than it did.</summary>
+        static void Look()
+        {
+            foreach (Watch each in Watched)
+            {
+                var facts = (object[])each.Control.GetType().GetMethod("Facts").Invoke(each.Control, null);
+                string told = facts.Length == 2 ? Short(facts[1]) : "";
+                for (int at = 0; facts.Length > 2 && at + 1 < facts.Length; at += 2) told += (at > 0 ? ", " : "") + facts[at] + "=" + Short(facts[at + 1]);
+                if (told == each.Told) continue;
+                each.Told = told;
+                Write(0, each.Name, Plain(each.Control.GetType().Name, told));
+            }
+        }
+
+        /// <summary>A value of what stands on a form, as the language writes it.</summary>
+        static string Short(object value)
+        {
+            var items = value as IEnumerable;
+            if (value is string) return "\"" + Shown(Cut((string)value)) + "\"";
+            if (items == null) return Convert.ToString(value, CultureInfo.InvariantCulture);
+            var shown = new List<string>();
+            foreach (object item in items) if (shown.Count < 20) shown.Add(Short(item));
+            return "[" + string.Join(", ", shown.ToArray()) + "]";
         }
 
         public static void Global(int number, object value, string name)
@@ -220,7 +261,7 @@ namespace BentNail
             int id;
             if (IsForm(owner))
             {
-                if (Current(number) && Forms.Contains(owner)) Write(0, name, Value(value, 0));
+                if (Current(number) && Forms.Contains(owner)) Part(name, value, value != null && IsOurs(value.GetType()));
             }
             else if (Current(number) && Ids.TryGetValue(owner, out id)) Token("[\"o\"," + id + ",[" + Quote(name) + "]," + Value(value, 0) + "]");
             inside = false;
@@ -319,6 +360,7 @@ namespace BentNail
             if (changedThrough) Sweep(Held);
             changedThrough = false;
             if (Library.Count > 0) Sweep(Library);
+            if (Watched.Count > 0) Look();
         }
 
         static void Sweep(Dictionary<object, string> held)

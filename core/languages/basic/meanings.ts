@@ -12,7 +12,7 @@ export const typedBasicExplanations: readonly Explanation[] = [
     unsaid: "Nothing was run: names are checked before.",
   },
   {
-    pattern: /BC30002: Type '(\w+)'/,
+    pattern: /BC30002: (?:The type|Type) '([\w.]+)'/,
     kind: "unknown type",
     words: ["name"],
     says: "The type “$1” is not known.",
@@ -25,28 +25,79 @@ export const typedBasicExplanations: readonly Explanation[] = [
     says: "“$2” has nothing called “$1”.",
   },
   {
-    pattern: /BC30512|BC30311|BC30332/,
+    pattern: /BC30512|BC30311|BC30332|BC30452|BC30038|BC30487|BC30574|BC32023|BC30337/,
     kind: "type mismatch",
     says: "A value of one type is given where another is needed, and strict rules are on.",
   },
-  { pattern: /BC30201/, kind: "word misplaced", says: "A value was expected here." },
-  { pattern: /BC30198/, kind: "bracket not closed", says: "A closing bracket was expected here." },
+  { pattern: /BC30201|BC30182/, kind: "word misplaced", says: "A value was expected here." },
+  { pattern: /BC30198|BC30370/, kind: "bracket not closed", says: "A closing bracket was expected here." },
   { pattern: /BC30648/, kind: "text not closed", says: "A text in quotes is not closed on its line." },
   {
-    pattern: /BC30081|BC30083|BC30084|BC30085|BC30095|BC30384|BC30026|BC30027|BC30625/,
+    pattern:
+      /BC30081|BC30082|BC30083|BC30084|BC30085|BC30095|BC30384|BC30025|BC30026|BC30027|BC30625|BC30481|BC30624|BC30185|BC30631|BC30633|BC36008/,
     kind: "block not closed",
     says: "A block is opened and its end (End If, Next, End Sub …) was not found.",
   },
   {
-    pattern: /BC30087|BC30092|BC30429|BC30430|BC30086/,
+    pattern:
+      /BC30087|BC30088|BC30090|BC30091|BC30092|BC30093|BC30429|BC30430|BC30431|BC30086|BC30072|BC30380|BC30382|BC30383|BC30460|BC30622|BC30621/,
     kind: "block not closed",
     says: "An end stands here without the beginning it belongs to.",
   },
   {
-    pattern: /BC30188|BC30205|BC30035|BC30180/,
+    pattern: /BC30188|BC30205|BC30035|BC30037|BC30180|BC30183|BC30203|BC30689|BC30289|BC30001/,
     kind: "word misplaced",
     says: "The line cannot be read as a statement.",
     usually: "A word is misspelt (Dim, As, Then …), or a sign is missing.",
+  },
+  {
+    pattern: /BC30455|BC30057|BC30272|BC30105|BC30106/,
+    kind: "wrong arguments",
+    says: "A routine is handed too few or too many values.",
+    usually: "A value or a comma is missing, or one too many stands between the brackets.",
+  },
+  {
+    pattern: /BC30491/,
+    kind: "type mismatch",
+    says: "What stands here gives no value: a Sub is called where a Function is needed.",
+  },
+  {
+    pattern: /BC30288|BC30616|BC30260|BC30269|BC30290/,
+    kind: "declared twice",
+    says: "The name is declared already.",
+    usually: "A Dim stands a second time where only a value was to be given.",
+  },
+  {
+    pattern: /BC30074|BC30526|BC30068/,
+    kind: "value not allowed",
+    says: "What stands on the left of = cannot be given a value.",
+  },
+  {
+    pattern: /BC30439|BC30036/,
+    kind: "overflow",
+    says: "A constant is too large for its type.",
+  },
+  {
+    pattern: /BC30542/,
+    kind: "division by zero",
+    says: "A constant is divided by 0: it is seen before the program runs.",
+  },
+  {
+    pattern: /BC30209|BC30210/,
+    kind: "unknown type",
+    says: "A declaration says no type, and strict rules are on.",
+    usually: "As and a type are missing behind the name.",
+  },
+  {
+    pattern: /BC30389|BC30369|BC30469|BC30043/,
+    kind: "not accessible",
+    says: "What is asked for is private, or belongs to an object that is not named.",
+  },
+  {
+    pattern: /BC30506|BC30590/,
+    kind: "unknown member",
+    says: "A routine says that it handles something that is not on the form, or an event that it does not have.",
+    usually: "The name behind Handles is misspelt, or what stood on the form has another name now.",
   },
   {
     pattern: /BC42104: Variable '(\w+)'/,

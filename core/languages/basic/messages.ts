@@ -153,7 +153,7 @@ export const isBasicSummary = (line: string): boolean =>
 
 /** Codes of the compiler for faults of grammar (documented with the compiler's errors). */
 const grammarCodes = new Set(
-  "26 27 35 37 80 81 83 84 85 86 87 92 95 180 183 185 188 198 199 201 203 205 206 248 249 287 289 370 384 429 430 625 648 800"
+  "1 25 26 27 35 37 58 70 72 80 81 82 83 84 85 86 87 88 90 91 92 93 95 180 182 183 184 185 188 196 198 199 201 203 205 206 238 239 240 247 248 249 287 289 370 380 382 383 384 429 430 431 438 460 481 621 622 624 625 630 631 632 633 638 648 670 689 781 800 807 985 987"
     .split(" ")
     .map((number) => `BC30${number.padStart(3, "0")}`),
 );
