@@ -98,10 +98,18 @@ const walks = [
     right: "halt = 1",
     faulty: 5,
   },
+  {
+    language: "Typed Basic with forms",
+    program:
+      'Module Crossing\n  Sub Main()\n    Console.Write("Stops? ")\n    Dim stops As Integer = CInt(Console.ReadLine())\n    Dim minutes As Integer = 35\n    For halt As Integer = 0 To stops\n      minutes = minutes + 5\n    Next\n    Console.WriteLine("Minutes: " & minutes)\n  End Sub\nEnd Module\n',
+    wrong: "Integer = 0 To",
+    right: "Integer = 1 To",
+    faulty: 6,
+  },
 ];
 
 /** Languages whose walk is gone in `npm run test:long` only: their pages are those of the others. */
-const longWalks = process.env.BENT_NAIL_LONG ? [] : ["C#", "Object Pascal", "Basic macro"];
+const longWalks = process.env.BENT_NAIL_LONG ? [] : ["C#", "Object Pascal", "Basic macro", "Typed Basic with forms"];
 
 for (const walk of walks.filter(({ language }) => !longWalks.includes(language))) {
   test(`the whole job in ${walk.language}: judged, mended, gone through, made an exercise, sat and marked`, async ({

@@ -30,3 +30,15 @@ test("what a run left is not there in the next one", async () => {
   const next = await thread.ask({ check: false, run: run("OUTPUT load") }, limits);
   expect(next).toMatchObject({ outcome: { stoppedBy: "fault" } });
 });
+
+test("a run is over in its time though the server had no turn for longer than that", async () => {
+  // The thread is there already: its start is no part of a run.
+  await thread.ask({ check: false, run: run("OUTPUT 0") }, limits);
+  const short = { ...limits, cpuSeconds: 0.3, wallSeconds: 0.3 };
+  const asked = thread.ask({ check: false, run: run("OUTPUT 1") }, short);
+  await new Promise((resolve) => setTimeout(resolve, 0));
+  const until = Date.now() + 700;
+  while (Date.now() < until);
+  expect(await asked).toMatchObject({ outcome: { stoppedBy: "none", console: [{ text: "1\n" }] } });
+  expect(await thread.ask({ check: false, run: endless }, short)).toBe("time");
+});

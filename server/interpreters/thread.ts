@@ -22,7 +22,13 @@ async function start(memoryBytes: number): Promise<Running> {
   return { worker, memoryBytes };
 }
 
-/** Asks a thread, and waits for its answer or for what ends it. */
+/** How often the time of a run is looked at, in milliseconds. */
+const look = 100;
+
+/**
+ * Asks a thread, and waits for its answer or for what ends it. Its time is counted in short looks of which each counts alike, however late it comes: where
+ * the server itself had no turn for a while, an answer that has been there is taken, and nobody's program is said to have gone on.
+ */
 function answerOf(
   { worker }: Running,
   request: InterpreterRequest,
@@ -43,7 +49,13 @@ function answerOf(
     const fail = (problem: Error & { code?: string }) =>
       give(problem.code === "ERR_WORKER_OUT_OF_MEMORY" ? "memory" : "broken");
     const stop = () => give("person");
-    const timer = setTimeout(() => give("time"), Math.min(limits.cpuSeconds, limits.wallSeconds) * 1000);
+    let left = Math.min(limits.cpuSeconds, limits.wallSeconds) * 1000;
+    const tick = () => {
+      left -= look;
+      if (left <= 0) give("time");
+      else timer = setTimeout(tick, Math.min(look, left));
+    };
+    let timer = setTimeout(tick, Math.min(look, left));
     worker.on("message", take);
     worker.on("error", fail);
     signal?.addEventListener("abort", stop);
