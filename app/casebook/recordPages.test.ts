@@ -105,7 +105,7 @@ test("the catalogue is found by words and language; a kind's page has its exampl
   const list = await patternList.loader(asked({}, { path: "/patterns?words=misspelt+own&language=octave" }));
   expect(list.shipped.map(({ id }) => id)).toEqual(["own-name-misspelt"]);
   const page = textOfPage(pattern.default, await pattern.loader(asked({ patternId: "own-name-misspelt" })));
-  for (const words of ["The same mistake, 9 languages", "Deck loads", "Print the card"]) expect(page).toContain(words);
+  for (const words of ["The same mistake, 10 languages", "Deck loads", "Print the card"]) expect(page).toContain(words);
   expect(page).not.toContain("S-01");
   await expect(pattern.loader(asked({ patternId: "banana" }))).rejects.toMatchObject({ init: { status: 404 } });
   expect(textOfPage(card.default, await card.loader(asked({ patternId: "colon-missing" }, { path: "/" })))).toContain(

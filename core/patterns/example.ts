@@ -36,6 +36,7 @@ const frames: Readonly<Record<string, { indent: string; around: (body: string) =
       return `#include <stdio.h>\n${texts}\nint main(void) {\n${body}    return 0;\n}\n`;
     },
   },
+  "basic-forms": { indent: "    ", around: (body) => `Module Deck\n  Sub Main()\n${body}  End Sub\nEnd Module\n` },
   "basic-macro": { indent: "  ", around: (body) => `Sub Main\n${body}End Sub\n` },
   csharp: {
     indent: "        ",

@@ -107,5 +107,15 @@ for (int step = 1; step <= 3; step++)
 println(ways);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim loads() As Integer = {4, 9, 7}
+Dim total As Integer = «0¦4»
+For Each load As Integer In loads
+  total += load
+Next
+Console.WriteLine(total)
+`,
+    ),
   ],
 };

@@ -100,5 +100,15 @@ else
     println("full fare");
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim age As Integer = 70
+If age < 4 «Or¦And» age >= 65 Then
+  Console.WriteLine("reduced")
+Else
+  Console.WriteLine("full")
+End If
+`,
+    ),
   ],
 };

@@ -98,5 +98,15 @@ else
     println("fare");
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3, bikes As Integer = 0, full As Boolean = True
+If «(cars > 2 Or bikes > 2)¦cars > 2 Or bikes > 2» And Not full Then
+  Console.WriteLine("wait")
+Else
+  Console.WriteLine("drive on")
+End If
+`,
+    ),
   ],
 };

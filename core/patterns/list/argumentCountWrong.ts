@@ -118,6 +118,19 @@ void setup() {
 }
 `,
     ),
+    example(
+      "basic-forms",
+      `Module Deck
+  Function Bill(cars As Integer, fare As Integer) As Integer
+    Return cars * fare
+  End Function
+
+  Sub Main()
+    Console.WriteLine(Bill(3«, 12¦»))
+  End Sub
+End Module
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "call").flatMap(({ node }) => {

@@ -55,5 +55,11 @@ String tide = "high";
 println(tide.substring(«0¦level», 2));
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim name As String = "Tern"
+Console.WriteLine(name.Substring(1, «2¦9»))
+`,
+    ),
   ],
 };

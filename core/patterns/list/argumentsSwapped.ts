@@ -116,5 +116,18 @@ void mast(int x, int high) {
 }
 `,
     ),
+    example(
+      "basic-forms",
+      `Module Deck
+  Function Rest(places As Integer, cars As Integer) As Integer
+    Return places - cars
+  End Function
+
+  Sub Main()
+    Console.WriteLine(Rest(«40, 12¦12, 40»))
+  End Sub
+End Module
+`,
+    ),
   ],
 };

@@ -74,5 +74,12 @@ MsgBox cars «*¦+» 3
 println(fare «+¦*» bags);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3
+Dim fare As Integer = 12
+Console.WriteLine(cars «*¦+» fare)
+`,
+    ),
   ],
 };

@@ -71,6 +71,13 @@ MsgBox weight * 2
 println(load);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer
+cars «= ¦»3
+Console.WriteLine(cars)
+`,
+    ),
   ],
   plants: ({ code, writing }) =>
     code.flatMap((token, at) =>

@@ -97,5 +97,14 @@ void draw() {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `For car As Integer = 1 To 3
+  If car > 1 Then
+    Console.WriteLine(car)
+«  End If
+¦»Next
+`,
+    ),
   ],
 };

@@ -72,5 +72,11 @@ MsgBox total
 println("Load " + (load + 7«)¦»);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3
+Console.WriteLine((cars + 1) * 2«)¦»
+`,
+    ),
   ],
 };

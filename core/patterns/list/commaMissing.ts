@@ -66,5 +66,10 @@ OUTPUT "Load "«,¦» load
 println(loads.length);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Console.WriteLine(Math.Max(4«,¦» 7))
+`,
+    ),
   ],
 };

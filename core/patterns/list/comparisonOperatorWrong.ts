@@ -107,5 +107,15 @@ else
     println("bags");
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim booked As Integer = 40
+If booked «>=¦>» 40 Then
+  Console.WriteLine("full")
+Else
+  Console.WriteLine("free")
+End If
+`,
+    ),
   ],
 };

@@ -100,5 +100,15 @@ else
     println("fine");
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim tide As Integer = 3
+If tide «<¦>» 5 Then
+  Console.WriteLine("low")
+Else
+  Console.WriteLine("high")
+End If
+`,
+    ),
   ],
 };

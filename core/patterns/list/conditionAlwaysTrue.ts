@@ -59,5 +59,15 @@ else
     println("other");
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim deck As Integer = 3
+If deck = 1 Or «deck = 2¦2» Then
+  Console.WriteLine("below")
+Else
+  Console.WriteLine("above")
+End If
+`,
+    ),
   ],
 };

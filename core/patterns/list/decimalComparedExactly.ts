@@ -97,5 +97,18 @@ else
     println("other");
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim level As Double = 0
+For hour As Integer = 1 To 10
+  level += 0.1
+Next
+If «Math.Abs(level - 1) < 0.000001¦level = 1» Then
+  Console.WriteLine("full")
+Else
+  Console.WriteLine("not yet")
+End If
+`,
+    ),
   ],
 };

@@ -59,6 +59,13 @@ printf("%c\\n", *found);
 println(ferry.length());
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim boats As List(Of String)« = New List(Of String)¦»
+boats.Add("Tern")
+Console.WriteLine(boats.Count)
+`,
+    ),
   ],
   plants: ({ code, writing, sourceOf }) =>
     code.flatMap((token, at) => {

@@ -1,5 +1,5 @@
 import { change } from "../../edits/edit.ts";
-import { example } from "../example.ts";
+import { example, inMain } from "../example.ts";
 import { byMessage, byText, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -88,6 +88,12 @@ CLOSEFILE "loads.txt"
 OPENFILE "«loads¦load».txt" FOR READ
 READFILE "loads.txt", load
 OUTPUT load
+`,
+    ),
+    inMain(
+      "basic-forms",
+      `System.IO.File.WriteAllText("loads.txt", "12")
+Console.WriteLine(System.IO.File.ReadAllText("load«s¦».txt"))
 `,
     ),
   ],

@@ -94,5 +94,17 @@ void draw() {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim boats() As Integer = {17, 4, 23}
+Dim found As Boolean = False
+For Each boat As Integer In boats
+  If boat = 4 Then
+    «found = True¦found = False»
+  End If
+Next
+Console.WriteLine(found)
+`,
+    ),
   ],
 };

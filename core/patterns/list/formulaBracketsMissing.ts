@@ -74,5 +74,11 @@ MsgBox total
 println(«(a + b)¦a + b» / 2);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim adults As Integer = 2, children As Integer = 3
+Console.WriteLine(«(adults + children)¦adults + children» * 4)
+`,
+    ),
   ],
 };

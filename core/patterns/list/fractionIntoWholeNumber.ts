@@ -69,5 +69,11 @@ println(tide);
 println(level);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim fare As «Double¦Integer» = 2.5
+Console.WriteLine(fare * 2)
+`,
+    ),
   ],
 };

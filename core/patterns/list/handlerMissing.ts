@@ -1,4 +1,4 @@
-import { example } from "../example.ts";
+import { example, inMain } from "../example.ts";
 import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
@@ -22,6 +22,19 @@ public class Main {
         Thread.sleep(1);
     }
 }
+`,
+    ),
+    inMain(
+      "basic-forms",
+      `Dim typed As String = "none"
+Dim cars As Integer
+«Try
+  cars = CInt(typed)
+Catch problem As InvalidCastException
+  cars = 0
+End Try
+¦cars = CInt(typed)
+»Console.WriteLine(cars)
 `,
     ),
   ],

@@ -105,6 +105,14 @@ void draw() {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim loads() As Integer = {12, 7, 20}
+For place As Integer = 0 To loads.Length«  - 1¦»
+  Console.WriteLine(loads(place))
+Next
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "index").flatMap(({ node }) => {

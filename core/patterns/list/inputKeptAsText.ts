@@ -49,5 +49,13 @@ MsgBox cars + 2
 `,
       "4\n",
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As «Integer = CInt(Console.ReadLine())¦String = Console.ReadLine()»
+Dim more As «Integer = CInt(Console.ReadLine())¦String = Console.ReadLine()»
+Console.WriteLine(cars + more)
+`,
+      "3\n4\n",
+    ),
   ],
 };

@@ -48,6 +48,13 @@ int fare = fares.get("«car¦Car»");
 println(fare);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim seats As New Dictionary(Of String, Integer)
+seats("Tern") = 24
+Console.WriteLine(seats("«T¦t»ern"))
+`,
+    ),
   ],
   plants: ({ code, sourceOf }) =>
     code.flatMap((token, at) => {

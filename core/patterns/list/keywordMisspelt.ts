@@ -100,5 +100,13 @@ ENDIF
 println(load);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3
+«If¦Fi» cars > 2 Then
+  Console.WriteLine("many")
+End If
+`,
+    ),
   ],
 };

@@ -75,5 +75,21 @@ if (age < 14)
 println(fare);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim age As Integer = 2
+Dim fare As Integer = 8
+If age < 4 Then
+  fare = 0
+«ElseIf age < 15 Then
+  fare = 3
+End If
+¦End If
+If age < 15 Then
+  fare = 3
+End If
+»Console.WriteLine(fare)
+`,
+    ),
   ],
 };

@@ -69,5 +69,10 @@ OUTPUT «LENGTH¦LENGHT»(ferry)
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Console.WriteLine(Math.«Sqrt¦Sqr»(16))
+`,
+    ),
   ],
 };

@@ -113,5 +113,14 @@ for (int mark = 0; mark «<=¦<» 4; mark++) {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim total As Integer = 0
+For car As Integer = 1 To 5«¦ - 1»
+  total += car
+Next
+Console.WriteLine(total)
+`,
+    ),
   ],
 };

@@ -44,5 +44,14 @@ foreach (int load in «new List<int>(loads)¦loads»)
 Console.WriteLine(loads.Count);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim boats As New List(Of Integer) From {4, 9, 7}
+For Each boat As Integer In «boats.ToList()¦boats»
+  If boat > 8 Then boats.Remove(boat)
+Next
+Console.WriteLine(boats.Count)
+`,
+    ),
   ],
 };

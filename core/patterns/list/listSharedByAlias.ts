@@ -45,5 +45,13 @@ evening[0] = 20;
 println(morning[0]);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim loads() As Integer = {4, 9}
+Dim kept() As Integer = «CType(loads.Clone(), Integer())¦loads»
+loads(0) = 0
+Console.WriteLine(kept(0))
+`,
+    ),
   ],
 };

@@ -74,6 +74,12 @@ OUTPUT load DIV «4¦0»
 println(load / «4¦0»);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 12
+Console.WriteLine(cars \\ «3¦0»)
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "binary").flatMap(({ node }) => {

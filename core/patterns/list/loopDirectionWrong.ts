@@ -49,5 +49,13 @@ NEXT seats
 Next car
 `,
     ),
+    inMain(
+      "basic-forms",
+      `For tide As Integer = 5 To 1«  Step -1¦»
+  Console.Write(tide)
+Next
+Console.WriteLine()
+`,
+    ),
   ],
 };

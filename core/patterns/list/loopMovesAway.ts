@@ -105,6 +105,15 @@ Wend
 MsgBox metres
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim minutes As Integer = 3
+Do While minutes > 0
+  Console.WriteLine(minutes)
+  minutes «-¦+»= 1
+Loop
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "while").flatMap(({ node }) => {

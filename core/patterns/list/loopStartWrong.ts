@@ -85,5 +85,15 @@ while (pile < 8) {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim loads() As Integer = {12, 7, 20}
+Dim total As Integer = 0
+For place As Integer = «0¦1» To 2
+  total += loads(place)
+Next
+Console.WriteLine(total)
+`,
+    ),
   ],
 };

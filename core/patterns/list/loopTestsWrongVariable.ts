@@ -72,5 +72,14 @@ while («trip¦seats» <= most) {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3, boats As Integer = 1
+Do While «cars¦boats» > 0
+  cars -= 1
+Loop
+Console.WriteLine(cars)
+`,
+    ),
   ],
 };

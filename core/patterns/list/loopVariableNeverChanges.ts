@@ -100,5 +100,14 @@ while (trip <= 3) {
 ¦»}
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3
+Do While cars > 0
+  Console.WriteLine(cars)
+«  cars -= 1
+¦»Loop
+`,
+    ),
   ],
 };

@@ -86,6 +86,13 @@ void setup() {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim boats As New List(Of String)
+boats.Add("Tern")
+Console.WriteLine(boats.«Count¦Cuont»)
+`,
+    ),
   ],
   plants: ({ code, writing, functions }) =>
     code.flatMap((token, at) =>

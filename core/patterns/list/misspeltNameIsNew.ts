@@ -47,5 +47,17 @@ Next weight
 MsgBox total
 `,
     ),
+    example(
+      "basic-forms",
+      `Option Explicit Off
+Module Deck
+  Sub Main()
+    total = 4
+    «total¦totl» = total + 8
+    Console.WriteLine(total)
+  End Sub
+End Module
+`,
+    ),
   ],
 };

@@ -1,4 +1,4 @@
-import { example } from "../example.ts";
+import { example, inMain } from "../example.ts";
 import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { hasSimilar, isMade } from "../shape.ts";
@@ -94,6 +94,12 @@ end.
 ¦»    void setup() {
     println(half(12));
 }
+`,
+    ),
+    inMain(
+      "basic-forms",
+      `«Dim fare As Integer = 12
+¦»Console.WriteLine(fare * 3)
 `,
     ),
   ],

@@ -54,5 +54,11 @@ MsgBox «weight¦"weight"»
 println(«load¦"load"»);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim fare As Integer = 12
+Console.WriteLine(«fare¦"fare"»)
+`,
+    ),
   ],
 };

@@ -76,5 +76,12 @@ MsgBox metres
 println(metres * 1000);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim loads As «Integer¦Short» = 30000
+loads += 9000
+Console.WriteLine(loads)
+`,
+    ),
   ],
 };

@@ -87,5 +87,11 @@ MsgBox weight + «2¦»
 println(load);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3
+Console.WriteLine(cars * «4¦»)
+`,
+    ),
   ],
 };

@@ -106,6 +106,14 @@ if (load > 10 «&&¦and» load < 40)
     println("fine");
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3
+If cars «=¦==» 3 Then
+  Console.WriteLine("three")
+End If
+`,
+    ),
   ],
   plants: ({ code, writing }) => {
     const other = new Map(

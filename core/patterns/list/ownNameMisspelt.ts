@@ -90,5 +90,11 @@ void draw() {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim total As Integer = 4
+Console.WriteLine(«total¦totl»)
+`,
+    ),
   ],
 };

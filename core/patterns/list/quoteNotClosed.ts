@@ -61,5 +61,10 @@ end.
       `println("Tern leaves at 8«"¦»);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Console.WriteLine("The ramp is open«"¦»)
+`,
+    ),
   ],
 };

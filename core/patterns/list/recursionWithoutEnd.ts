@@ -116,6 +116,20 @@ void setup() {
 }
 `,
     ),
+    example(
+      "basic-forms",
+      `Module Deck
+  Function Ways(steps As Integer) As Integer
+    If steps <= 1 Then Return 1
+    Return steps * Ways(steps «-¦+» 1)
+  End Function
+
+  Sub Main()
+    Console.WriteLine(Ways(4))
+  End Sub
+End Module
+`,
+    ),
   ],
   plants: (context) =>
     ofKind(context, "function").flatMap(({ node }) => {

@@ -137,5 +137,15 @@ void draw() {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim total As Integer = 0
+For car As Integer = 1 To 3
+«¦  total = 0
+»  total += car
+Next
+Console.WriteLine(total)
+`,
+    ),
   ],
 };

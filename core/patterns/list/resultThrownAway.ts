@@ -51,5 +51,12 @@ print(total)
 println(ferry);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim name As String = "tern"
+«name = name.ToUpper()¦name.ToUpper()»
+Console.WriteLine(name)
+`,
+    ),
   ],
 };

@@ -93,5 +93,24 @@ void setup() {
 }
 `,
     ),
+    example(
+      "basic-forms",
+      `Module Deck
+  Function Total(loads() As Integer) As Integer
+    Dim sum As Integer = 0
+    For Each load As Integer In loads
+      sum += load
+«    Next
+    Return sum
+¦      Return sum
+    Next
+»  End Function
+
+  Sub Main()
+    Console.WriteLine(Total({4, 9, 7}))
+  End Sub
+End Module
+`,
+    ),
   ],
 };

@@ -108,5 +108,19 @@ void setup() {
 }
 `,
     ),
+    example(
+      "basic-forms",
+      `Module Deck
+  Function Twice(load As Integer) As Integer
+    Dim result As Integer = load * 2
+«    Return result
+¦»  End Function
+
+  Sub Main()
+    Console.WriteLine(Twice(12))
+  End Sub
+End Module
+`,
+    ),
   ],
 };

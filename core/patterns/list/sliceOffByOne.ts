@@ -69,5 +69,11 @@ OUTPUT LEFT(ferry, «4¦3»)
 println(ferry.substring(0, «4¦3»));
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim name As String = "Kittiwake"
+Console.WriteLine(Mid(name, «1¦2», 4))
+`,
+    ),
   ],
 };

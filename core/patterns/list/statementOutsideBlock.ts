@@ -107,5 +107,16 @@ if (load > 40) «{¦»
 ¦»println("done");
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim total As Integer = 0
+For car As Integer = 1 To 3
+«  total += car
+Next
+¦Next
+total += 1
+»Console.WriteLine(total)
+`,
+    ),
   ],
 };

@@ -108,5 +108,15 @@ println(total);¦    println(total);
 }»
 `,
     ),
+    inMain(
+      "basic-forms",
+      `For car As Integer = 1 To 3
+  Console.Write(car)
+«Next
+Console.WriteLine(" over")
+¦  Console.WriteLine(" over")
+Next
+»`,
+    ),
   ],
 };

@@ -92,5 +92,14 @@ void draw() {
 »}
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 0
+«cars = 12
+Console.WriteLine(cars * 4)
+¦Console.WriteLine(cars * 4)
+cars = 12
+»`,
+    ),
   ],
 };

@@ -57,5 +57,11 @@ MsgBox "Total: " + «(¦»cars + 2«)¦»
 println("Aboard: " + «(adults + children)¦adults + children»);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3
+Console.WriteLine("Cars: " & «(cars + 1)¦cars & 1»)
+`,
+    ),
   ],
 };

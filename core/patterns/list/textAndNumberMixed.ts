@@ -70,5 +70,11 @@ MsgBox deck «&¦*» 2
 println(load + 1);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim cars As Integer = 3
+Console.WriteLine("Cars: " «&¦+» cars)
+`,
+    ),
   ],
 };

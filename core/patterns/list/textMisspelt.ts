@@ -73,5 +73,15 @@ End If
       `println("Tern «leaves¦laeves»");
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim answer As String = "yes"
+If answer = "«yes¦yse»" Then
+  Console.WriteLine("on board")
+Else
+  Console.WriteLine("ashore")
+End If
+`,
+    ),
   ],
 };

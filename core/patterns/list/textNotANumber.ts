@@ -60,5 +60,11 @@ MsgBox weight * 2
 `,
       "4 tonnes\n",
     ),
+    inMain(
+      "basic-forms",
+      `Dim typed As String = "«12¦twelve»"
+Console.WriteLine(CInt(typed) * 2)
+`,
+    ),
   ],
 };

@@ -112,5 +112,20 @@ Sub Fill(«¦ByVal »amount)
 End Sub
 `,
     ),
+    example(
+      "basic-forms",
+      `Module Deck
+  Sub Board(By«Ref¦Val» cars As Integer)
+    cars += 1
+  End Sub
+
+  Sub Main()
+    Dim cars As Integer = 3
+    Board(cars)
+    Console.WriteLine(cars)
+  End Sub
+End Module
+`,
+    ),
   ],
 };

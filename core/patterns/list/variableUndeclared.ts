@@ -77,5 +77,12 @@ println(load);
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `«Dim cars As Integer
+¦»cars = 3
+Console.WriteLine(cars)
+`,
+    ),
   ],
 };

@@ -71,5 +71,11 @@ float each = total / «(float) ¦»trips;
 println(each);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim loads As Integer = 7
+Console.WriteLine(loads «/¦\\» 2)
+`,
+    ),
   ],
 };

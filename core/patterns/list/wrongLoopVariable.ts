@@ -114,5 +114,14 @@ MsgBox total
         println(row + " " + «seat¦row»);
 `,
     ),
+    inMain(
+      "basic-forms",
+      `For row As Integer = 1 To 2
+  For place As Integer = 1 To 2
+    Console.WriteLine(row & «place¦row»)
+  Next
+Next
+`,
+    ),
   ],
 };

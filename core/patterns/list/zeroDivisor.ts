@@ -104,5 +104,13 @@ void draw() {
 }
 `,
     ),
+    inMain(
+      "basic-forms",
+      `Dim decks As Integer = CInt(Console.ReadLine())
+«If decks = 0 Then decks = 1
+¦»Console.WriteLine(12 \\ decks)
+`,
+      "0\n",
+    ),
   ],
 };

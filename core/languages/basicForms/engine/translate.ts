@@ -94,7 +94,8 @@ export function translateBasic(files: ReadonlyArray<{ name: string; text: string
     const found: Problem[] = [];
     const lines = writeUnit(program, unit, (files[at]?.text.split(/\r\n|\n|\r/) ?? []).length, found, count);
     add(at, found);
-    return lines.join("\n");
+    // What lists can be asked for besides (sums, the largest) is known without being imported.
+    return `using System.Linq; ${lines.join("\n")}`;
   });
   const first = entryOf(read, problems);
   const shown = first && "form" in first ? first.form : null;

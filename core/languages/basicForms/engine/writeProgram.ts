@@ -1,6 +1,7 @@
 import { given } from "./calls.ts";
 import { converted } from "./convert.ts";
 import { libraryMember } from "./library.ts";
+import { type Lines, put } from "./lines.ts";
 import {
   baseOf,
   type Context,
@@ -31,13 +32,9 @@ import type {
 } from "./tree.ts";
 import { arrayOf, basic, type Type, withRanks } from "./types.ts";
 import { size, written, writtenArray } from "./values.ts";
-import { type Body, declare, type Lines, writeBody } from "./writeStatements.ts";
+import { type Body, declare, writeBody } from "./writeStatements.ts";
 
 type Around = { program: Program; unit: Unit; problems: Problem[]; lines: Lines; count: { made: number } };
-
-const put = (lines: Lines, line: number, code: string): void => {
-  lines[line - 1] = lines[line - 1] ? `${lines[line - 1]} ${code}` : code;
-};
 
 /** All halves of a class are seen from its first. */
 function wholeOf({ program }: Around, container: Container): Container {

@@ -1,12 +1,10 @@
 import { asTruth, asValue, converted } from "./convert.ts";
+import { type Lines, put } from "./lines.ts";
 import { combined } from "./operators.ts";
 import { type Context, escaped, firstValue, type Local, note, typeNamed, type Value, writtenType } from "./program.ts";
 import type { CaseTest, Declarator, Expression, Place, Statement } from "./tree.ts";
 import { any, arrayOf, basic, isNamed, isNumber, type Type, withRanks } from "./types.ts";
 import { reached, settled, size, written, writtenArray } from "./values.ts";
-
-/** The text that is translated, a line for each of the student's. */
-export type Lines = string[];
 
 /** Blocks that can be left or gone on with: what is put behind their body, and behind them, if somebody leaves from further inside. */
 type Around = {
@@ -19,10 +17,6 @@ type Around = {
 
 /** What the statements of a routine share. `hoisted`: variables that are declared in a loop without a value: they keep theirs from turn to turn. */
 export type Body = { context: Context; lines: Lines; around: Around[]; hoisted: Local[] };
-
-const put = (lines: Lines, line: number, code: string): void => {
-  lines[line - 1] = lines[line - 1] ? `${lines[line - 1]} ${code}` : code;
-};
 
 const fresh = (context: Context, what: string): string => {
   context.count.made += 1;
