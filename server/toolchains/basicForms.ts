@@ -29,7 +29,14 @@ const roomOfForms = 64 * 1024;
 const reachesOthers =
   /\b(?:Threading|Thread|Tasks?|Process|AppDomain|Environment|GetHashCode|End|Stop)\b(?!\s+(?:If|Sub|Function|Select|While|With|Try|Using|Module|Class|Structure|Enum|Property|Get|Set)\b)/i;
 
-const ownNames = [...renamed, [".vb.cs", ".vb"], [".txt.cs", ".txt"]] as const;
+/** The name of a file as it is translated: by its ending the translator below knows what it is written against. */
+const writtenName = (name: string): string => `${name}${/\.vb$/i.test(name) ? "" : ".vb"}.cs`;
+
+/** What is said of the written files is said of the student's. */
+const ownNames = ({ files }: RunRequest) => [
+  ...renamed,
+  ...files.map(({ name }) => [writtenName(name), name] as const),
+];
 
 /** Every file that holds a part of the program, as what it is translated to; the others as they are. */
 function writtenFiles(files: ProgramFiles): {
@@ -41,7 +48,9 @@ function writtenFiles(files: ProgramFiles): {
   const looked = lookedThrough(files.map(({ name, bytes }) => ({ name, text: decodeText(bytes).text })));
   const made = files.map((file, at) => {
     const text = looked.texts[at];
-    return text === null || text === undefined ? file : { name: `${file.name}.cs`, bytes: Buffer.from(text, "utf8") };
+    return text === null || text === undefined
+      ? file
+      : { name: writtenName(file.name), bytes: Buffer.from(text, "utf8") };
   });
   return {
     files: made,
@@ -86,7 +95,7 @@ export function createBasicFormsToolchain(workbench: () => Pool): Toolchain {
       recording: record,
       terminal: false,
       environment: { ...environmentFor(request), BENT_NAIL_WORDS: "basic" },
-      renamed: ownNames,
+      renamed: ownNames(request),
       said: { text: translated.said, refused: !translated.ok },
       limits: { ...limits, outputBytes: request.limits.outputBytes + roomOfForms },
     };
@@ -97,13 +106,17 @@ export function createBasicFormsToolchain(workbench: () => Pool): Toolchain {
     planHosted(request, variants, {
       until,
       startSeconds: startSeconds - 0.1,
-      translate: (translation) => translateBasic(translation, request.signal),
+      // Of one that our translator cannot run nothing is told here: a run of its own says why.
+      translate: async (translation) => {
+        const translated = await translateBasic(translation, request.signal);
+        return translated?.gap === null ? translated : null;
+      },
       alone: reachesOthers,
       line: (folder) => `${folder}/${program}`,
       host: (list) => [...machine, "/runner/built/csharp.exe", "many", list],
       terminal: false,
       environment: { ...environmentFor(request), BENT_NAIL_WORDS: "basic" },
-      renamed: ownNames,
+      renamed: ownNames(request),
       limits,
     });
 

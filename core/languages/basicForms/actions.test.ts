@@ -1,13 +1,14 @@
 import { expect, test } from "vitest";
-import { actionsOfBasic, isFormProgram } from "./actions.ts";
+import { actionsOfBasic } from "./actions.ts";
 
+const isForm = (program: string) => actionsOfBasic(program) !== null;
 const form = "Public Class Form1\n  Private Sub btn_Click() Handles btn.Click\n  End Sub\nEnd Class\n";
 
 test("a program with a form has a user who acts, one with a Sub Main is typed in to", () => {
-  expect(isFormProgram(form)).toBe(true);
-  expect(isFormProgram("Class Tides\n  Inherits System.Windows.Forms.Form\nEnd Class\n")).toBe(true);
-  expect(isFormProgram("Module Deck\n  Sub Main()\n  End Sub\nEnd Module\n")).toBe(false);
-  expect(isFormProgram(`${form}Module Deck\n  Sub Main()\n  End Sub\nEnd Module\n`)).toBe(false);
+  expect(isForm(form)).toBe(true);
+  expect(isForm("Class Tides\n  Inherits System.Windows.Forms.Form\nEnd Class\n")).toBe(true);
+  expect(isForm("Module Deck\n  Sub Main()\n  End Sub\nEnd Module\n")).toBe(false);
+  expect(isForm(`${form}Module Deck\n  Sub Main()\n  End Sub\nEnd Module\n`)).toBe(false);
   expect(actionsOfBasic("Module Deck\nEnd Module\n")).toBeNull();
 });
 

@@ -1,5 +1,5 @@
 import type { UserActions } from "../language.ts";
-import { typedBasicTokens } from "./tokens.ts";
+import { lookedThrough } from "./refusals.ts";
 
 const isName = (text: string | undefined) => /^[\p{L}_][\p{L}\p{Nd}_]*$/u.test(text ?? "");
 
@@ -39,19 +39,6 @@ const formActions: UserActions = {
     }),
 };
 
-/** True for a program that answers to a form: a routine of it says what it handles, or its class is one of a form. */
-export function isFormProgram(program: string): boolean {
-  const tokens = typedBasicTokens(program).filter(({ kind }) => kind !== "comment");
-  const low = tokens.map(({ text }) => text.toLowerCase());
-  const hasMain = low.some((text, at) => text === "main" && low[at - 1] === "sub" && low[at - 2] !== "end");
-  const isForm = low.some(
-    (text, at) =>
-      text === "handles" ||
-      (text === "inherits" && low.slice(at + 1, at + 9).includes("form")) ||
-      (text === "class" && /^form\d*$/.test(low[at + 1] ?? "")),
-  );
-  return isForm && !hasMain;
-}
-
-/** How what the user of a program does is written; null for one that is typed in to. */
-export const actionsOfBasic = (program: string): UserActions | null => (isFormProgram(program) ? formActions : null);
+/** How what the user of a program does is written: for one that begins with a form; null for one that is typed in to. */
+export const actionsOfBasic = (program: string): UserActions | null =>
+  lookedThrough([{ name: "Program.vb", text: program }]).form ? formActions : null;

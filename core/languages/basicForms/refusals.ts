@@ -36,7 +36,12 @@ export function saidBefore(
     .slice(0, mostTold)
     .map((each) => lineOf(each, names))
     .join("");
-  if (errors.length === 0) return { refused: "", gap: gap ? `Line ${gap.place.line}: ${gap.says}` : null, warned };
+  if (errors.length === 0)
+    return {
+      refused: "",
+      gap: gap ? `${gap.file === 0 ? "Line" : `${names[gap.file]}, line`} ${gap.place.line}: ${gap.says}` : null,
+      warned,
+    };
   // One place has one fault: what follows from it at the same place says nothing new.
   const once = errors.filter(
     (each, at) =>

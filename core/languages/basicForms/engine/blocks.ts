@@ -4,7 +4,7 @@ import type { Place } from "./tree.ts";
 /** What a block is closed with, and how its ends and beginnings are refused where the other is missing (language reference, "Error messages"). */
 type BlockRule = { closer: readonly string[]; open: string; unopened: string };
 
-export const blockRules: Readonly<Record<string, BlockRule>> = {
+const blockRules: Readonly<Record<string, BlockRule>> = {
   if: { closer: ["end", "if"], open: "BC30081", unopened: "BC30087" },
   select: { closer: ["end", "select"], open: "BC30095", unopened: "BC30088" },
   for: { closer: ["next"], open: "BC30084", unopened: "BC30092" },
@@ -27,10 +27,10 @@ export const blockRules: Readonly<Record<string, BlockRule>> = {
 const capital = (text: string) => text[0]?.toUpperCase() + text.slice(1);
 
 /** The end of a block as it is written. */
-export const closerOf = (block: string): string => (blockRules[block]?.closer ?? []).map(capital).join(" ");
+const closerOf = (block: string): string => (blockRules[block]?.closer ?? []).map(capital).join(" ");
 
 /** How a block's beginning is called. */
-export const openerOf = (block: string): string => capital(block);
+const openerOf = (block: string): string => capital(block);
 
 /** The block that the next words close; null where they close none. */
 export function closes(reader: Reader): string | null {
@@ -50,7 +50,7 @@ const lineEndedBehind = (reader: Reader): boolean => {
 };
 
 /** Takes the words that close a block. */
-export function takeCloser(reader: Reader): void {
+function takeCloser(reader: Reader): void {
   if (/^(?:next|loop|wend|endif)$/.test(word(reader))) take(reader);
   else {
     take(reader);

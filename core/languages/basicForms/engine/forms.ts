@@ -21,10 +21,6 @@ const kinds: Readonly<Record<string, string>> = {
   },
 };
 
-/** The word of a kind in a form's file. */
-export const wordOfKind = (kind: string): string =>
-  Object.entries(kinds).find(([, each]) => each === kind)?.[0] ?? kind;
-
 /**
  * Reads what stands on forms from a file of our own: `form NAME TEXT`, and below a line for each thing: its kind, its name, its text. Lines that say
  * nothing of the kind are told by their number (1-based).

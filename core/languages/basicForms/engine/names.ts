@@ -172,7 +172,7 @@ const constantOf = (expression: { kind: string; text?: string; value?: unknown }
 type Declared = Extract<Member, { kind: "field" }>["declared"][number];
 
 /** The type of what is declared: as it is said, else by the first value. */
-export function fieldType(context: Context, declared: Declared): Type {
+function fieldType(context: Context, declared: Declared): Type {
   let type: Type = declared.type ? typeNamed({ ...context, problems: [] }, declared.type) : literalType(declared.value);
   if (declared.ranks.length > 0) type = withRanks(type, declared.ranks);
   if (declared.bounds) type = arrayOf(type, declared.bounds.length);

@@ -68,20 +68,27 @@ export function translateBasic(files: ReadonlyArray<{ name: string; text: string
     return unit;
   });
   const units = read.flatMap((unit) => (unit ? [unit] : []));
+  const said = files.map(({ name, text }) => (name.toLowerCase().endsWith(formEnding) ? readFormFile(text) : null));
+  for (const [at, form] of said.entries())
+    for (const { line, says } of form?.problems ?? [])
+      add(at, [
+        {
+          place: { line, column: 1, length: 1 },
+          code: "BN30002",
+          says: `What stands on the form is not understood: ${says}.`,
+          severity: "error",
+        },
+      ]);
   const forms = new Map<string, readonly Control[]>();
   for (const [at, unit] of read.entries())
     for (const form of unit ? formsOf(unit) : []) {
       const designed = files.find(({ name }) => isDesigned(name) && designOf(name) === form.name.toLowerCase());
-      const said = files
-        .flatMap(({ name, text }) =>
-          name.toLowerCase().endsWith(formEnding) ? [readFormFile(text).forms.get(form.name.toLowerCase())] : [],
-        )
-        .find(Boolean);
+      const listed = said.map((each) => each?.forms.get(form.name.toLowerCase())).find(Boolean);
       const own = files[at]?.text ?? "";
       const written = readDesigned(own);
       forms.set(
         form.name.toLowerCase(),
-        said ??
+        listed ??
           (designed ? readDesigned(designed.text) : null) ??
           (written.length > 0 ? written : guessedControls(own, unit ?? emptyUnit, form)),
       );
