@@ -3,6 +3,8 @@ import type { Problem } from "./engine/tree.ts";
 
 /** Codes of what the language knows and our translator does not run. */
 const gaps = "BN";
+/** What stands on a form cannot be told: names that are not known would follow from that, and say nothing of the program. */
+const unreadForm = "BN30002";
 
 let last: { key: string; made: TranslatedBasic } | null = null;
 
@@ -30,13 +32,14 @@ export function saidBefore(
   names: readonly string[],
 ): { refused: string; gap: string | null; warned: string } {
   const errors = problems.filter(({ severity, code }) => severity === "error" && !code.startsWith(gaps));
-  const gap = problems.find(({ code }) => code.startsWith(gaps));
+  const unread = problems.find(({ code }) => code === unreadForm);
+  const gap = unread ?? problems.find(({ code }) => code.startsWith(gaps));
   const warned = problems
     .filter(({ severity }) => severity === "warning")
     .slice(0, mostTold)
     .map((each) => lineOf(each, names))
     .join("");
-  if (errors.length === 0)
+  if (unread || errors.length === 0)
     return {
       refused: "",
       gap: gap ? `${gap.file === 0 ? "Line" : `${names[gap.file]}, line`} ${gap.place.line}: ${gap.says}` : null,

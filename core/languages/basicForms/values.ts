@@ -1,4 +1,5 @@
 import { quoted } from "../../expressions/fixedWidth.ts";
+import { halfToEven } from "../../expressions/halves.ts";
 import {
   cutDivision,
   cutRest,
@@ -67,14 +68,6 @@ function counted(value: Known): Counted | Answer {
 }
 const isCounted = (value: Counted | Answer): value is Counted => !("kind" in value);
 
-/** Halves go to the even neighbour. */
-function evenly(value: number): bigint {
-  const low = Math.floor(value);
-  const rest = value - low;
-  if (rest !== 0.5) return BigInt(rest < 0.5 ? low : low + 1);
-  return BigInt(low % 2 === 0 ? low : low + 1);
-}
-
 /** A value as text; null for what has none. */
 function shown(value: Known): string | null {
   if (value.kind === "nothing") return "";
@@ -116,7 +109,7 @@ function calculated(sign: string, one: Counted, other: Counted): Answer {
   }
   if (sign === "\\") {
     const [a, b] = [one, other].map(({ value }) =>
-      typeof value === "bigint" ? value : Number.isFinite(value) ? evenly(value) : null,
+      typeof value === "bigint" ? value : Number.isFinite(value) ? BigInt(halfToEven(value)) : null,
     );
     if (a === null || b === null || a === undefined || b === undefined) return raises(overflow);
     if (b === 0n) return raises("DivideByZeroException: Attempted to divide by zero.");
@@ -210,13 +203,13 @@ function converted(name: string, given: Known): Answer | null {
   if (type === "Double" || type === "Single") return rounded(Number(value.value), type);
   if (typeof value.value === "bigint") return checked(value.value, type);
   return Number.isFinite(value.value) && Math.abs(value.value) < 1e15
-    ? checked(evenly(value.value), type)
+    ? checked(BigInt(halfToEven(value.value)), type)
     : raises(overflow);
 }
 
 const ofReal: Readonly<Record<string, (value: number) => number>> = {
   ...{ int: Math.floor, fix: Math.trunc, sqrt: Math.sqrt, floor: Math.floor, ceiling: Math.ceil, truncate: Math.trunc },
-  round: (value) => (Math.abs(value) < 2 ** 52 ? Number(evenly(value)) : value),
+  round: (value) => (Math.abs(value) < 2 ** 52 ? halfToEven(value) : value),
 };
 
 function ofText(name: string, value: string, given: readonly Known[]): Answer | null {

@@ -1,3 +1,4 @@
+import { halfToEven } from "../../../expressions/halves.ts";
 import { type Constant, type Context, isMadeAfter, note, type Value, writtenType } from "./program.ts";
 import type { Place } from "./tree.ts";
 import {
@@ -83,7 +84,7 @@ export function converted(context: Context, value: Value, to: Type, place: Place
     !fits(value.constant, to) &&
     limitsOf[nameOfBasic(to) ?? "Long"]
   ) {
-    const rounded = roundedHalfEven(value.constant);
+    const rounded = halfToEven(value.constant);
     if (!fits(rounded, to)) {
       note(context, place, "BC30439", `The constant ${value.constant} does not fit the type '${shownType(to)}'.`);
       return "0";
@@ -98,14 +99,6 @@ export function converted(context: Context, value: Value, to: Type, place: Place
     );
   return changed(context, code, from, to);
 }
-
-/** Halves go to the even neighbour. */
-const roundedHalfEven = (value: number): number => {
-  const low = Math.floor(value);
-  const rest = value - low;
-  if (rest !== 0.5) return Math.round(value);
-  return low % 2 === 0 ? low : low + 1;
-};
 
 const literalEnds: Readonly<Record<string, string>> = { Decimal: "m", Single: "f", Double: "d" };
 
