@@ -175,7 +175,10 @@ function PrintedForms({ view }: { view: CaseView }) {
     check.forms
       ? [
           <div key={check.key} className="keep-together mt-2">
-            <FormAsShown shown={check.forms} label={check.handedIn ? "the check as handed in" : `check ${at + 1}`} />
+            <FormAsShown
+              shown={check.forms}
+              label={`${check.handedIn ? "the check as handed in" : `check ${at + 1}`} of version ${view.versionNumber}`}
+            />
           </div>,
         ]
       : [],

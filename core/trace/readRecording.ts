@@ -106,8 +106,10 @@ export function createRecordingReader(): RecordingReader {
     const [kind, ...rest] = token;
     if (kind === "f") enterFrame(rest.slice(0, 3));
     else if (kind === "c") {
-      if (step) step.calls = true;
+      const before = step;
       enterFrame(rest.slice(0, 3));
+      // What is called from outside, as what answers a user is, was not called by the row before it.
+      if (before && depth > before.depth) before.calls = true;
       begin(lineOf(rest[3]), steps).call = String(rest[4]);
     } else if (kind === "r") {
       enterFrame(rest.slice(0, 3));

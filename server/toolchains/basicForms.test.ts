@@ -83,7 +83,7 @@ test("what our translator cannot run is no fault of the program: nothing is judg
     input: "",
   }));
   const told = await toolchain().runMany?.(request(program), variants, 30);
-  expect(told?.map((each) => each && each.stoppedBy)).toEqual([null, "none", "refused"]);
+  expect(told?.map((each) => each?.stoppedBy ?? null)).toEqual([null, "none", "refused"]);
 });
 
 test("a file that says what stands on the form and is not understood is named with its line", async () => {
@@ -112,4 +112,16 @@ test("several files are one program; each is told by its own lines", async () =>
   expect(outcome.diagnostics.find((each) => each.primary)?.frames?.map(({ file, line }) => `${file}:${line}`)).toEqual(
     expect.arrayContaining(["Places.vb:5", "Form1.vb:4"]),
   );
+});
+
+test("what answers one press after another is called by no row; what the form shows is a column, by what it shows", async () => {
+  const program =
+    "Public Class Form1\n  Dim cars As Integer\n  Private Sub btnCar_Click() Handles btnCar.Click\n    cars += 1\n    lblCars.Text = cars\n  End Sub\nEnd Class\n";
+  const { steps } = await toolchain().trace(request(program, "press btnCar\npress btnCar\n"));
+  expect(steps.filter(({ calls }) => calls)).toEqual([]);
+  expect(steps.map(({ line, depth }) => [line, depth])).toEqual([3, 4, 5, 3, 4, 5].map((line) => [line, 0]));
+  const shown = steps.flatMap(({ writes }) =>
+    writes.filter(({ path }) => path[0] === "lblCars").map(({ value }) => value?.text),
+  );
+  expect(shown).toEqual(['"1"', '"2"']);
 });
