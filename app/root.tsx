@@ -12,8 +12,9 @@ export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/nail.svg
 export function Layout({ children }: { children: ReactNode }) {
   const nonce = useNonce();
   return (
-    <html lang="en">
+    <html lang="en" suppressHydrationWarning>
       <head>
+        <script src="/bench.js" />
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <Meta />

@@ -74,6 +74,7 @@ export default [
   route("api/openapi.json", "handIn/openApi.ts"),
   route("s/:code", "sitting/page.tsx"),
   route("s/:code/save", "sitting/save.ts"),
+  route("s/:code/beat", "sitting/beat.ts"),
   route("s/:code/try", "sitting/try.ts"),
   route("s/:code/runs", "runs/runs.ts", { id: "runs/sittingRuns" }),
 ] satisfies RouteConfig;

@@ -9,18 +9,29 @@ import { editorMode } from "./editorModes.ts";
 
 /** Ink on paper: weight and slant carry the difference, colour only helps. */
 const inkOnPaper = HighlightStyle.define([
-  { tag: tags.keyword, fontWeight: "600", color: "#1c3f60" },
-  { tag: tags.string, color: "#5b4a12" },
-  { tag: tags.comment, fontStyle: "italic", color: "#4f5563" },
+  { tag: tags.keyword, fontWeight: "600", color: "var(--color-steel-deep)" },
+  { tag: tags.string, color: "var(--color-quoted)" },
+  { tag: tags.comment, fontStyle: "italic", color: "var(--color-graphite)" },
 ]);
 
 const page = EditorView.theme({
-  "&": { backgroundColor: "#fcf8ef", color: "#1b2136", fontSize: "0.9rem", border: "1px solid #a8987a" },
-  "&.cm-focused": { outline: "3px solid #27557f", outlineOffset: "1px" },
+  "&": {
+    backgroundColor: "var(--color-sheet)",
+    color: "var(--color-ink)",
+    fontSize: "0.9rem",
+    border: "1px solid var(--color-rule-strong)",
+  },
+  "&.cm-focused": { outline: "3px solid var(--color-steel)", outlineOffset: "1px" },
   ".cm-content": { fontFamily: '"IBM Plex Mono", monospace', lineHeight: "1.5rem", padding: "4px 0" },
-  ".cm-gutters": { backgroundColor: "#f8f2e5", color: "#4f5563", borderRight: "1px solid #d8ccb6" },
-  ".cm-cursor": { borderLeftColor: "#1b2136", borderLeftWidth: "2px" },
-  "&.cm-focused .cm-selectionBackground, .cm-selectionBackground": { backgroundColor: "#cfdfec !important" },
+  ".cm-gutters": {
+    backgroundColor: "var(--color-leaf)",
+    color: "var(--color-graphite)",
+    borderRight: "1px solid var(--color-rule)",
+  },
+  ".cm-cursor": { borderLeftColor: "var(--color-ink)", borderLeftWidth: "2px" },
+  "&.cm-focused .cm-selectionBackground, .cm-selectionBackground": {
+    backgroundColor: "var(--color-selected) !important",
+  },
 });
 
 /**

@@ -32,6 +32,8 @@ export type ScriptProps = {
   /** The line that is looked at, and lines that are switched off, where a fault is narrowed down; picking chooses a line then. */
   chosen?: number | null;
   off?: ReadonlySet<number>;
+  /** The line that whoever reads has put a pen beside; picking a line puts it there. */
+  pen?: number | null;
   /** The line that is named first. */
   named?: number | null;
   /** A change as a slip on the script: old lines struck through, new ones below them. Line numbers are 1-based. */
@@ -108,6 +110,7 @@ export function Script({
   chosen,
   off,
   styles,
+  pen,
   named,
   slip = [],
   beside = null,
@@ -148,6 +151,7 @@ export function Script({
           reported === line ? "the tool names this line" : "",
           faulty?.has(line) ? "faulty line" : "",
           next === line ? "about to run" : "",
+          pen === line ? "your pen" : "",
           named === line ? "look here first" : "",
           tabs?.has(line) ? "breakpoint" : "",
           off?.has(line) ? "switched off" : "",
@@ -158,7 +162,7 @@ export function Script({
           <>
             <span className="flex justify-end gap-0.5 pr-1">
               {tabs?.has(line) && <PaperTab />}
-              {next === line && <PenNib />}
+              {(next === line || pen === line) && <PenNib />}
               {faulty?.has(line) && <BentNail />}
               {reported === line && !faulty?.has(line) && <Chevron />}
             </span>
@@ -178,7 +182,7 @@ export function Script({
         );
         const struck =
           off?.has(line) || slip.some((hunk) => line >= hunk.start && line < hunk.start + hunk.before.length);
-        const state = `script-line ${struck ? "script-struck" : ""} ${named === line || chosen === line ? "script-line-named" : ""} ${faulty?.has(line) ? "script-line-faulty" : ""} ${next === line ? "script-line-next" : ""}`;
+        const state = `script-line ${struck ? "script-struck" : ""} ${named === line || chosen === line ? "script-line-named" : ""} ${faulty?.has(line) ? "script-line-faulty" : ""} ${next === line || pen === line ? "script-line-next" : ""}`;
         const name = `line ${firstNumber + index}${marks.length ? `, ${marks.join(", ")}` : ""}: ${text.trim() || "blank"}`;
         const before = slip.filter((hunk) => hunk.before.length === 0 && hunk.start === line);
         const behind = slip.filter((hunk) =>
@@ -203,7 +207,13 @@ export function Script({
                 className="col-span-3 grid cursor-pointer grid-cols-subgrid hover:bg-slip"
                 tabIndex={line === at ? 0 : -1}
                 aria-label={name}
-                aria-pressed={chosen === undefined ? ((tabs ?? faulty)?.has(line) ?? false) : chosen === line}
+                aria-pressed={
+                  pen === undefined
+                    ? chosen === undefined
+                      ? ((tabs ?? faulty)?.has(line) ?? false)
+                      : chosen === line
+                    : pen === line
+                }
                 title={pickHint}
                 onClick={() => {
                   setAt(line);

@@ -1,40 +1,67 @@
-import { Form } from "react-router";
+import { type FormEvent, useCallback, useState } from "react";
+import { Form, useRevalidator } from "react-router";
 import type { StudentView } from "../../server/results/studentView.ts";
 import { CourseSays } from "../components/CourseSays.tsx";
-import { Script } from "../components/Script.tsx";
-import { UserSteps } from "../components/UserSteps.tsx";
-import { partsOf } from "../tasks/list.ts";
-import { type SaveState, useAnswers } from "./useAnswers.ts";
-
-const saveWords: Record<SaveState["state"], string> = {
-  saved: "All answers are saved.",
-  saving: "Saving…",
-  waiting: "",
-  refused: "",
-};
+import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
+import { AfterHandIn } from "./AfterHandIn.tsx";
+import { ExerciseToSit } from "./ExerciseToSit.tsx";
+import { SheetHead } from "./SheetHead.tsx";
+import { clockTime } from "./TimeLeft.tsx";
+import { useAnswers } from "./useAnswers.ts";
+import { useRoom } from "./useRoom.ts";
 
 /** A sheet as a student sits it, and after release with the marks. */
-export function SheetToSit({ view, code }: { view: StudentView; code: string }) {
-  const { answers, change, save, saveNow } = useAnswers(code, view.answers);
-  const fixed = view.handedIn || view.closed;
+export function SheetToSit({ view, code, said }: { view: StudentView; code: string; said: string | null }) {
+  const page = useAnswers({ code, place: view.place, who: `${view.label}, ${view.title}` }, view.answers);
+  const [task, setTask] = useState<string | null>(null);
+  const [at, setAt] = useState(0);
+  const [timeIsOver, setTimeIsOver] = useState(false);
+  const [unsent, setUnsent] = useState(false);
+  const { revalidate } = useRevalidator();
+  const room = useRoom(code, view.standing, view.word, task, () => void revalidate());
+  const onEnd = useCallback(() => {
+    setTimeIsOver(true);
+    void page.saveNow();
+  }, [page.saveNow]);
+  useReadAgainWhile(view.beingMarked);
+
+  const isOver = view.handedIn || view.closed;
+  const fixed =
+    isOver || room.paused || (timeIsOver && room.endsAt !== null && Date.parse(room.endsAt) <= Date.now() + room.ahead);
+  const single = view.rules.oneAtATime && !isOver && view.exercises.length > 1;
+  const shown = single ? view.exercises.slice(at, at + 1) : view.exercises;
+  const numberOf = (key: string) => view.exercises.findIndex((exercise) => exercise.key === key) + 1;
+
+  /** Hands in, or signs out, only when what was typed is with the server. */
+  const afterSaving = (event: FormEvent<HTMLFormElement>) => {
+    if (page.isSaved() || unsent) return;
+    const form = event.currentTarget;
+    const button = event.nativeEvent instanceof SubmitEvent ? event.nativeEvent.submitter : null;
+    event.preventDefault();
+    void page.saveNow().then(() => {
+      if (page.isSaved()) form.requestSubmit(button);
+      else setUnsent(true);
+    });
+  };
+
   return (
     <>
-      <header className="sticky top-0 z-10 border-b-2 border-rule-strong bg-leaf px-4 py-2">
-        <div className="mx-auto flex max-w-4xl flex-wrap items-baseline gap-x-4">
-          <h1 className="text-lg">{view.title}</h1>
-          <span className="note-small">{view.label}</span>
-          <p role="status" className={`note-small ml-auto ${save.message ? "font-semibold text-ink" : ""}`}>
-            {view.handedIn ? "Handed in." : view.closed ? "Closed." : save.message || saveWords[save.state]}
-          </p>
-        </div>
-      </header>
+      <SheetHead view={view} room={room} save={page.save} onEnd={onEnd} />
       <main className="mx-auto grid max-w-4xl gap-6 p-4">
-        {view.handedIn && (
-          <p className="leaf p-3">
-            {view.released ? <Total view={view} /> : "Your answers are handed in. Your teacher will release the marks."}
+        {said && (
+          <p role="alert" className="font-semibold">
+            {said}
           </p>
         )}
-        {view.others.length > 0 && (view.handedIn || view.closed) && (
+        {view.handedIn && <AfterHandIn view={view} />}
+        {!isOver && room.endsAt && (
+          <p className="note-small">
+            At {clockTime(room.endsAt)} what you have written is handed in by itself, also while you are typing: nothing
+            of it is lost, and there is nothing to press.
+          </p>
+        )}
+        {!isOver && view.rules.encouraging && <CalmWords />}
+        {view.others.length > 0 && isOver && (
           <Form method="post" className="flex flex-wrap items-baseline gap-3">
             <input type="hidden" name="intent" value="edition" />
             <span>This is edition {view.edition} of the sheet.</span>
@@ -48,84 +75,47 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
           </Form>
         )}
         <CourseSays at="students" />
-        {view.exercises.map((exercise, number) => {
-          const showsOwnScript = exercise.tasks.some((task) => task.onProgram);
+        {shown.map((exercise) => {
+          const number = numberOf(exercise.key);
+          const before = view.exercises[number - 2];
+          const begins = exercise.section !== "" && (single || exercise.section !== before?.section);
           return (
-            <section key={exercise.key} className="grid gap-3" aria-labelledby={`exercise-${exercise.key}`}>
-              <h2 id={`exercise-${exercise.key}`}>
-                {number + 1}. {exercise.title} <span className="note-small font-normal">{exercise.total} marks</span>
-              </h2>
-              {exercise.intro && <p>{exercise.intro}</p>}
-              <UserSteps title="What the user does:" steps={exercise.userActions} />
-              {!showsOwnScript && (
-                <div className="border border-rule bg-sheet py-2">
-                  <Script lines={exercise.lines} label={`Program ${exercise.fileName}`} />
-                  {exercise.dataFiles.map((file) => (
-                    <div key={file.name} className="px-3 text-sm">
-                      <p>
-                        {file.text === null ? "There is no file " : "Beside the program lies "}
-                        <code>{file.name}</code>
-                        {file.text === null ? "." : ":"}
-                      </p>
-                      {file.text !== null && <pre className="overflow-x-auto border border-rule px-2">{file.text}</pre>}
-                    </div>
-                  ))}
-                </div>
-              )}
-              {exercise.shown.map(({ says, text }) => (
-                <div key={says}>
-                  <p className="note-small">{says}</p>
-                  <pre className="overflow-x-auto border border-rule bg-leaf px-2 text-sm whitespace-pre-wrap">
-                    {text || "(nothing)"}
-                  </pre>
-                </div>
-              ))}
-              {[...exercise.tasks]
-                .sort((one, other) => Number(other.onProgram) - Number(one.onProgram))
-                .map((task) => {
-                  const { Form: FormOfTask } = partsOf(task.kind);
-                  return (
-                    <div key={task.key} className="leaf grid gap-2 p-3">
-                      <h3>
-                        {task.title}{" "}
-                        <span className="note-small font-normal">
-                          {task.marks} {task.marks === 1 ? "mark" : "marks"}
-                        </span>
-                      </h3>
-                      <details className="note-small">
-                        <summary className="cursor-pointer">What earns marks</summary>
-                        {task.rule}
-                      </details>
-                      <FormOfTask
-                        taskKey={task.key}
-                        view={task.view}
-                        exercise={exercise}
-                        code={code}
-                        answer={answers[task.key] ?? null}
-                        fixed={fixed}
-                        change={(answer) => change(task.key, answer)}
-                        saveNow={saveNow}
-                      />
-                      <Marked task={task} />
-                    </div>
-                  );
-                })}
-            </section>
+            <div key={exercise.key} className="grid gap-3">
+              {begins && <p className="border-b border-rule-strong text-lg font-semibold">{exercise.section}</p>}
+              <ExerciseToSit {...{ exercise, number, code, fixed, page }} onTask={setTask} />
+            </div>
           );
         })}
+        {single && (
+          <nav aria-label="Exercises" className="flex flex-wrap items-center gap-4">
+            <button type="button" className="press" disabled={at === 0} onClick={() => setAt(at - 1)}>
+              The exercise before
+            </button>
+            <span>
+              Exercise {at + 1} of {view.exercises.length}
+            </span>
+            <button
+              type="button"
+              className="press"
+              disabled={at === view.exercises.length - 1}
+              onClick={() => setAt(at + 1)}
+            >
+              The next exercise
+            </button>
+          </nav>
+        )}
         <Form
           method="post"
           className="flex flex-wrap items-center gap-4 border-t border-rule-strong pt-4"
-          onSubmit={(event) => {
-            if (save.state === "saved") return;
-            // Hand in only what is saved: wait for the last keystrokes first.
-            const form = event.currentTarget;
-            const button = (event.nativeEvent as SubmitEvent).submitter;
-            event.preventDefault();
-            void saveNow().then(() => form.requestSubmit(button));
-          }}
+          onSubmit={afterSaving}
         >
-          {!fixed && (
+          {unsent && (
+            <p role="alert" className="w-full font-semibold">
+              Something that you typed is not with the server yet. It is kept in this browser. Wait for the connection,
+              or press again to go on without it; when you sign in here again it is sent.
+            </p>
+          )}
+          {!isOver && (
             <>
               <button className="press press-main" type="submit" name="intent" value="hand in">
                 Hand in
@@ -142,52 +132,12 @@ export function SheetToSit({ view, code }: { view: StudentView; code: string }) 
   );
 }
 
-function Total({ view }: { view: StudentView }) {
-  const marks = view.exercises.flatMap((exercise) => exercise.tasks.flatMap((task) => task.marked));
-  const earned = marks.reduce((sum, mark) => sum + (mark.earned ?? 0), 0);
-  const possible = view.exercises.reduce((sum, exercise) => sum + exercise.total, 0);
-  const waiting = marks.some((mark) => mark.earned === null);
+/** Short words for whoever is nervous before a faulty program; a sheet's rules switch them off. */
+function CalmWords() {
   return (
-    <>
-      You earned <strong>{earned}</strong> of {possible} marks.
-      {waiting ? " Some answers still wait for your teacher." : ""}
-    </>
+    <p className="note-small">
+      Errors are a normal part of programming, and finding them takes more time than writing does. Take it as a puzzle:
+      read, guess, check, one thing at a time.
+    </p>
   );
-}
-
-function Marked({ task }: { task: StudentView["exercises"][number]["tasks"][number] }) {
-  if (task.marked.length === 0) return null;
-  return (
-    <ul className="border-l-2 border-rule-strong pl-3">
-      {task.marked.map((mark) => (
-        <li key={mark.item}>
-          <strong>
-            {mark.item}: {mark.earned ?? "waits"} of {mark.possible}
-          </strong>{" "}
-          {mark.reason}
-          {task.right
-            .filter(({ item, words }) => item === mark.item && words !== "")
-            .map(({ words }) => (
-              <span key={words} className="note-small block whitespace-pre-wrap">
-                Right is: {words}
-              </span>
-            ))}
-        </li>
-      ))}
-      {task.compared !== null && (
-        <li>
-          <details>
-            <summary className="cursor-pointer text-sm text-steel-deep">Your answer beside the right one</summary>
-            <Beside task={task} />
-          </details>
-        </li>
-      )}
-    </ul>
-  );
-}
-
-/** What was answered with what is not right in it marked, as the kind of task shows it. */
-function Beside({ task }: { task: StudentView["exercises"][number]["tasks"][number] }) {
-  const { Answer } = partsOf(task.kind);
-  return <Answer compared={task.compared} />;
 }

@@ -1,3 +1,4 @@
+import { useEffect, useState } from "react";
 import { data, Form } from "react-router";
 import { listStudents } from "../../server/people/courseStore.ts";
 import { studentView } from "../../server/results/studentView.ts";
@@ -6,6 +7,7 @@ import { act } from "../actions.ts";
 import { slowGuessing, unknownAddress } from "../unknownAddress.ts";
 import type { Route } from "./+types/page.ts";
 import { sitActions } from "./actions/sitActions.ts";
+import { whoIsUnsent } from "./keep.ts";
 import { SheetToSit } from "./SheetToSit.tsx";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -37,8 +39,22 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   return act(sitActions, request, { services: context.services, sheet, open, address: context.address });
 }
 
+/** Names whose answers this browser holds that the server has not got yet. */
+function UnsentHere() {
+  const [names, setNames] = useState<string[]>([]);
+  useEffect(() => void whoIsUnsent().then(setNames), []);
+  if (names.length === 0) return null;
+  return (
+    <p role="status" className="mt-3">
+      Kept in this browser and not sent yet: {names.join("; ")}. Whoever it is: sign in here once more, and it is sent.
+    </p>
+  );
+}
+
 export default function Sit({ loaderData, actionData }: Route.ComponentProps) {
-  if (loaderData.view) return <SheetToSit view={loaderData.view} code={loaderData.code} />;
+  const { view, code } = loaderData;
+  // Another sitting is another page: nothing of the one before stays in it.
+  if (view) return <SheetToSit key={view.place} view={view} code={code} said={actionData?.message ?? null} />;
   return (
     <main className="mx-auto max-w-md p-5">
       <h1>{loaderData.title}</h1>
@@ -69,6 +85,7 @@ export default function Sit({ loaderData, actionData }: Route.ComponentProps) {
           </button>
         </div>
       </Form>
+      <UnsentHere />
     </main>
   );
 }

@@ -1,8 +1,22 @@
 import type { ShownForms } from "../../core/outcome/forms.ts";
+import type { Standing } from "../../server/sittings/access.ts";
 import type { ConsoleView } from "../components/shortConsole.ts";
 
-/** What became of a saved answer; only "saved" is good. `message` is for the student. */
-export type SaveReply = { result: "saved" | "older" | "refused"; message: string };
+/** What became of an answer that was sent. Every `message` is for the student. */
+export type SaveReply =
+  | { result: "saved"; revision: number }
+  /** Another page wrote it meanwhile: what stands there, and since when. */
+  | { result: "newer"; revision: number; content: unknown; savedAt: string }
+  /** The sitting is over; it is kept for the teacher. */
+  | { result: "late"; message: string }
+  /** It is not taken, however often it is sent. */
+  | { result: "refused"; message: string }
+  | { result: "signed out"; message: string };
+
+/** What a page hears every few seconds while a sheet is sat; `now`: the server's clock. */
+export type BeatReply =
+  | { signedIn: false }
+  | ({ signedIn: true; now: string; word: string; released: boolean } & Standing);
 
 /** What a real run of a student's text gave, or words why it was not run. */
 export type TryReply =

@@ -1,38 +1,63 @@
 import { z } from "zod";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
-import { sittingOfRequest, triedNote } from "../../server/sittings/access.ts";
-import { listAnswers, saveAnswer } from "../../server/sittings/sittingStore.ts";
+import { sittingOfRequest, standingOf, triedNote } from "../../server/sittings/access.ts";
+import { keepAnswer, keepLate } from "../../server/sittings/answerStore.ts";
+import { listAnswers } from "../../server/sittings/sittingStore.ts";
 import type { Route } from "./+types/save.ts";
 import type { SaveReply } from "./replies.ts";
 
-const saveSchema = z.object({ task: z.string(), revision: z.number().int().min(1), content: z.unknown() });
+const saveSchema = z.object({
+  task: z.string().max(200),
+  base: z
+    .number()
+    .int()
+    .min(0)
+    .max(2 ** 31 - 2),
+  writer: z.string().min(1).max(60),
+  count: z
+    .number()
+    .int()
+    .min(1)
+    .max(2 ** 31 - 2),
+  /** When it was typed, by the browser's clock, in milliseconds since 1970. */
+  typedAt: z.number().int().min(0).max(8.64e15).optional(),
+  content: z.unknown(),
+});
+
+const late: SaveReply = {
+  result: "late",
+  message:
+    "This came after the sheet was handed in. It is kept, and your teacher decides whether it counts. Tell them about it.",
+};
 
 export async function action({ params, request, context }: Route.ActionArgs): Promise<SaveReply> {
   const { open } = await sittingOfRequest(context.services, request, params.code);
   const refused = (message: string): SaveReply => ({ result: "refused", message });
   if (!open)
-    return refused("You are not signed in any more. Open the sheet again; what you typed is kept on this page.");
-  if (open.sheet.state === "closed")
-    return refused("The sheet was closed. What was saved before that counts; what you type now is not handed in.");
-  const given = saveSchema.safeParse(await request.json().catch(() => null));
-  if (!given.success) return refused("This could not be read.");
-  const exercise = open.edition.content.exercises.find((each) =>
-    each.content.tasks.some((task) => task.key === given.data.task),
-  );
-  const task = exercise?.content.tasks.find((each) => each.key === given.data.task);
+    return {
+      result: "signed out",
+      message: "You are not signed in any more. Open the sheet again; what you typed is kept in this browser.",
+    };
+  const read = saveSchema.safeParse(await request.json().catch(() => null));
+  if (!read.success) return refused("This could not be read.");
+  const { task: key, typedAt, ...given } = read.data;
+  const exercise = open.edition.content.exercises.find((each) => each.content.tasks.some((task) => task.key === key));
+  const task = exercise?.content.tasks.find((each) => each.key === key);
   if (!exercise || !task) return refused("There is no such task on this sheet.");
-  const content = kindOfTask(task).parseAnswer(given.data.content);
+  const content = kindOfTask(task).parseAnswer(given.content);
   if (content === null) return refused("This answer is too long or of another form than the task asks for.");
-  const answers = await listAnswers(context.services.database, open.sitting.key);
-  if (kindOfTask(task).answeredBeforeTrying) {
-    if (answers.some((answer) => answer.task === triedNote(exercise.key)))
-      return refused("The program has been tried, so this answer stays as it was.");
-  }
+  const { database } = context.services;
+  const answers = await listAnswers(database, open.sitting.key);
+  if (kindOfTask(task).answeredBeforeTrying && answers.some((answer) => answer.task === triedNote(exercise.key)))
+    return refused("The program has been tried, so this answer stays as it was.");
   const before = answers.find((answer) => answer.task === task.key)?.content;
   const kept = kindOfTask(task).keep(task, exercise.content, before ?? null, content);
-  const result = await saveAnswer(context.services.database, open.sitting.key, task.key, given.data.revision, kept);
-  if (result === "saved") return { result, message: "" };
-  if (result === "older")
-    return { result, message: "A newer answer was saved from another window. Load the page again to see it." };
-  return refused("The sheet was handed in already.");
+  const typed = typedAt === undefined ? null : new Date(typedAt);
+  const standing = standingOf(open, Date.now());
+  if (standing.open || standing.handedIn) {
+    const result = await keepAnswer(database, open.sitting.key, task.key, { ...given, content: kept, typedAt: typed });
+    if (result.result !== "handed in") return result;
+  }
+  await keepLate(database, open.sitting.key, task.key, kept, typed);
+  return late;
 }

@@ -72,6 +72,11 @@ async function enter(at: number, address = `10.0.1.${at}`): Promise<string> {
   return cookie;
 }
 const save = (cookie: string, json: unknown) => sitSave.action(asked({ code }, { json, cookie }));
+/** An answer as the first page of a student's browser sends it: its `count`th one, written upon the ones before. */
+const sent = (task: string, count: number, content: unknown) => ({
+  ...{ task, content, count },
+  ...{ base: count - 1, writer: "first page" },
+});
 const attempt = (cookie: string, json: unknown) => sitTry.action(asked({ code }, { json, cookie }));
 
 test("the page to enter names the labels and nothing of the exercises; a wrong code is said", async () => {
@@ -100,8 +105,8 @@ test("a cookie that is not encoded, or nobody's, is a student who has not entere
     "other=1; bent-nail-sitting=",
   ]) {
     expect(await sit.loader(asked({ code }, { cookie }))).toMatchObject({ view: null });
-    expect(await save(cookie, { task: "mend", revision: 1, content: { text: "x" } })).toMatchObject({
-      result: "refused",
+    expect(await save(cookie, sent("mend", 1, { text: "x" }))).toMatchObject({
+      result: "signed out",
       message: expect.stringContaining("not signed in"),
     });
   }
@@ -109,26 +114,26 @@ test("a cookie that is not encoded, or nobody's, is a student who has not entere
 
 test("answers are saved; what cannot be read, is unknown, older or too long is refused with words and loses nothing", async () => {
   const cookie = await enter(0);
-  expect(await save(cookie, { task: "mend", revision: 5, content: { text: mended } })).toEqual({
-    result: "saved",
-    message: "",
-  });
-  expect(await save(cookie, { task: "mend", revision: 5, content: { text: "older" } })).toMatchObject({
-    result: "older",
+  expect(await save(cookie, sent("mend", 1, { text: mended }))).toEqual({ result: "saved", revision: 1 });
+  // The same one again, as after an answer that was lost on its way, changes nothing.
+  expect(await save(cookie, sent("mend", 1, { text: mended }))).toEqual({ result: "saved", revision: 1 });
+  expect(await save(cookie, { ...sent("mend", 1, { text: "older" }), writer: "another page" })).toMatchObject({
+    ...{ result: "newer", revision: 1, content: { text: mended } },
   });
   for (const json of [
     null,
     [],
     "mend",
-    { task: "mend", revision: 0, content: {} },
-    { task: "mend", revision: 1.5, content: { text: "x" } },
-    { task: "none", revision: 9, content: { text: "x" } },
-    { task: "mend", revision: 9, content: { text: "x".repeat(200_001) } },
-    { task: "mend", revision: 9, content: 7 },
+    { ...sent("mend", 2, { text: "x" }), base: -1 },
+    { ...sent("mend", 2, { text: "x" }), count: 1.5 },
+    { ...sent("mend", 2, { text: "x" }), writer: "" },
+    sent("none", 2, { text: "x" }),
+    sent("mend", 2, { text: "x".repeat(200_001) }),
+    sent("mend", 2, 7),
   ])
     expect(await save(cookie, json)).toMatchObject({ result: "refused" });
   const page = await sit.loader(asked({ code }, { cookie }));
-  expect(page.view?.answers.mend).toMatchObject({ revision: 5, content: { text: mended } });
+  expect(page.view?.answers.mend).toMatchObject({ revision: 1, content: { text: mended } });
   // The mended line is in the student's own answer, and nowhere in what the page holds of the exercise.
   expect(JSON.stringify(page.view?.exercises)).toContain("deck - 3");
   expect(JSON.stringify(page.view?.exercises)).not.toContain("deck + 3");
@@ -141,9 +146,7 @@ test("a program is tried after the output was foretold; then the foretelling sta
     ok: false,
     message: expect.stringContaining("First write down what you expect"),
   });
-  expect(
-    await save(cookie, { task: "predict", revision: 1, content: { output: "Deck load: 1", ending: "ends by itself" } }),
-  ).toMatchObject({
+  expect(await save(cookie, sent("predict", 1, { output: "Deck load: 1", ending: "ends by itself" }))).toMatchObject({
     result: "saved",
   });
   expect(await attempt(cookie, tried)).toMatchObject({
@@ -151,9 +154,7 @@ test("a program is tried after the output was foretold; then the foretelling sta
     ended: "It ended by itself.",
     console: { pieces: [{ text: "Deck load: 7\n" }] },
   });
-  expect(
-    await save(cookie, { task: "predict", revision: 2, content: { output: "Deck load: 7", ending: "ends by itself" } }),
-  ).toMatchObject({
+  expect(await save(cookie, sent("predict", 2, { output: "Deck load: 7", ending: "ends by itself" }))).toMatchObject({
     result: "refused",
   });
   expect(await attempt(cookie, { ...tried, exercise: "none" })).toMatchObject({
@@ -199,8 +200,8 @@ test("handed in, marked, marked again from the mark book and from the student's 
   await sit.action(asked({ code }, { form: { intent: "hand in" }, cookie }));
   const [sitting] = (await listSittings(database, sheetKey)).filter((each) => each.handed_in_at !== null);
   const key = sitting?.key ?? "";
-  expect(await save(cookie, { task: "mend", revision: 9, content: { text: "x" } })).toMatchObject({
-    result: "refused",
+  expect(await save(cookie, sent("mend", 2, { text: "x" }))).toMatchObject({
+    ...{ result: "late", message: expect.stringContaining("your teacher decides") },
   });
   expect(await attempt(cookie, { exercise: "e", text: mended, input: "" })).toMatchObject({ ok: false });
   await services.queue.settled();
@@ -281,9 +282,8 @@ test("what is not handed in is not marked, and a closed sheet takes nothing", as
     ),
   ).toMatchObject({ ok: false });
   await setSheetState(services.database, sheetKey, "closed");
-  expect(await save(cookie, { task: "mend", revision: 1, content: { text: "x" } })).toMatchObject({
-    message: expect.stringContaining("closed"),
-  });
+  expect(await save(cookie, sent("mend", 1, { text: "x" }))).toMatchObject({ result: "late" });
+  await expect(enter(3)).rejects.toThrow("Your teacher can let you sit it later");
   await setSheetState(services.database, sheetKey, "set");
 });
 

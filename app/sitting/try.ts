@@ -2,10 +2,13 @@ import { z } from "zod";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { type Drawing, pictureAt } from "../../core/outcome/drawing.ts";
 import { pictureSvg } from "../../core/outcome/pictureSvg.ts";
+import { signatureOf } from "../../core/reading/signature.ts";
 import { runForCheck } from "../../server/exercises/runForCheck.ts";
+import { languageOf } from "../../server/judge/judge.ts";
 import { createAttempts } from "../../server/people/attempts.ts";
-import { sittingOfRequest, triedNote } from "../../server/sittings/access.ts";
+import { sittingOfRequest, standingOf, triedNote } from "../../server/sittings/access.ts";
 import { listAnswers, saveAnswer } from "../../server/sittings/sittingStore.ts";
+import { addTry } from "../../server/sittings/tryStore.ts";
 import { shortConsole } from "../components/shortConsole.ts";
 import type { Route } from "./+types/try.ts";
 import type { TryReply } from "./replies.ts";
@@ -22,8 +25,9 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
   const refused = (message: string): TryReply => ({ ok: false, message });
   const { open } = await sittingOfRequest(context.services, request, params.code);
   if (!open) return refused("You are not signed in any more. Open the sheet again.");
-  if (open.sheet.state === "closed" || open.sitting.handed_in_at)
-    return refused("The sheet is handed in or closed, so programs are not run any more.");
+  const standing = standingOf(open, Date.now());
+  if (!standing.open) return refused("The sheet is handed in or closed, so programs are not run any more.");
+  if (standing.paused) return refused("Your teacher has paused the sheet. Programs are run again when it goes on.");
   const given = trySchema.safeParse(await request.json().catch(() => null));
   if (!given.success) return refused("The program or its input is too long to be run here.");
   const exercise = open.edition.content.exercises.find((each) => each.key === given.data.exercise);
@@ -61,10 +65,17 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
       "not taken": "It did not get its turn.",
       broken: "The run broke off.",
     } as const;
+    const shown = { console: shortConsole(outcome.console), ended: words[outcome.stoppedBy] };
+    const primary = outcome.diagnostics.find((diagnostic) => diagnostic.primary);
+    const error = primary
+      ? signatureOf(languageOf(exercise.content), primary)
+      : outcome.stoppedBy === "none"
+        ? ""
+        : shown.ended;
+    await addTry(context.services.database, key, { ...given.data, ...shown, error });
     return {
       ok: true,
-      console: shortConsole(outcome.console),
-      ended: words[outcome.stoppedBy],
+      ...shown,
       inputRanOut: outcome.inputRanOut,
       ...(outcome.forms ? { forms: outcome.forms } : {}),
       ...(outcome.drawing ? { picture: pictureAddress(outcome.drawing) } : {}),

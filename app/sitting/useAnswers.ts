@@ -1,100 +1,73 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import { keepInBrowser } from "./keep.ts";
+import { createOutbox, type Outbox, type OutboxState, type Stored, type TabMessage } from "./outbox.ts";
 import type { SaveReply } from "./replies.ts";
 
-export type SaveState = { state: "saved" | "saving" | "waiting" | "refused"; message: string };
-type Stored = { revision: number; content: unknown };
+/** Milliseconds after which a server that says nothing counts as not reached. */
+const patience = 15_000;
+
+/** A name for this page among all pages that write answers. */
+function newWriter(): string {
+  return [...crypto.getRandomValues(new Uint8Array(12))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+}
+
+/** What the answers of a sitting are kept by: its sheet's code, its place, and whom to name while something is unsent. */
+export type AnswerPlace = { code: string; place: string; who: string };
 
 /**
- * Time without typing after which an answer is saved, and between tries while the server is not reached, in
- * milliseconds.
+ * A student's answers: changed on the page at once, saved on every pause in typing, kept in the browser until the server
+ * has them, and the same in all pages of the browser.
  */
-const pause = 500;
-const retryAfter = 3000;
+export function useAnswers({ code, place, who }: AnswerPlace, initial: Readonly<Record<string, Stored>>) {
+  const [state, setState] = useState<OutboxState>(() => ({
+    answers: Object.fromEntries(Object.entries(initial).map(([task, { content }]) => [task, content])),
+    save: { state: "saved", message: "", at: null },
+    clashes: {},
+  }));
+  const outbox = useRef<Outbox | null>(null);
+  const first = useRef(initial);
 
-/**
- * A student's answers: changed on the page at once, saved as they are typed. While the server is not reached they are
- * tried again; they are also kept in the browser until saved, so that a reload loses nothing.
- */
-export function useAnswers(code: string, initial: Readonly<Record<string, Stored>>) {
-  const [answers, setAnswers] = useState<Record<string, unknown>>(() =>
-    Object.fromEntries(Object.entries(initial).map(([task, stored]) => [task, stored.content])),
-  );
-  const [save, setSave] = useState<SaveState>({ state: "saved", message: "" });
-  const revisions = useRef<Record<string, number>>(
-    Object.fromEntries(Object.entries(initial).map(([task, stored]) => [task, stored.revision])),
-  );
-  const unsaved = useRef(new Map<string, unknown>());
-  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
-  const busy = useRef<Promise<void> | null>(null);
-  const place = `bent-nail answers ${code}`;
-
-  const sendAll = useCallback(async () => {
-    for (const [task, content] of [...unsaved.current]) {
-      const revision = (revisions.current[task] ?? 0) + 1;
-      setSave({ state: "saving", message: "" });
-      let reply: SaveReply;
-      let full = false;
-      try {
+  useEffect(() => {
+    const others = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel(`bent-nail ${place}`);
+    const own = createOutbox(first.current, {
+      writer: newWriter(),
+      send: async (task, { content, base, writer, count, typedAt }): Promise<SaveReply> => {
         const response = await fetch(`/s/${code}/save`, {
           method: "POST",
           headers: { "Content-Type": "application/json" },
-          body: JSON.stringify({ task, revision, content }),
+          body: JSON.stringify({ task, content, base, writer, count, typedAt }),
+          signal: AbortSignal.timeout(patience),
         });
-        if (response.status === 507) full = true;
         if (!response.ok) throw new Error(String(response.status));
-        reply = await response.json();
-      } catch {
-        const why = full ? "the server has no room at the moment. Tell your teacher" : "the server is not reached";
-        setSave({ state: "waiting", message: `Not saved yet: ${why}. It is tried again; do not close this page.` });
-        timer.current = setTimeout(() => void flush.current(), retryAfter);
-        return;
-      }
-      if (reply.result === "saved") revisions.current[task] = revision;
-      if (unsaved.current.get(task) === content) unsaved.current.delete(task);
-      if (reply.result !== "saved") {
-        setSave({ state: "refused", message: reply.message });
-        return;
-      }
-    }
-    if (unsaved.current.size === 0) {
-      localStorage.removeItem(place);
-      setSave({ state: "saved", message: "" });
-    }
-  }, [code, place]);
+        return response.json();
+      },
+      keep: keepInBrowser(place, who),
+      tell: (message) => others?.postMessage(message),
+      changed: setState,
+      now: Date.now,
+      after: (milliseconds, does) => {
+        const timer = setTimeout(does, milliseconds);
+        return () => clearTimeout(timer);
+      },
+    });
+    outbox.current = own;
+    others?.addEventListener("message", (event: MessageEvent<TabMessage>) => own.hear(event.data));
+    void own.begin();
+    const reached = () => void own.flush();
+    window.addEventListener("online", reached);
+    return () => {
+      window.removeEventListener("online", reached);
+      others?.close();
+      void own.flush();
+    };
+  }, [code, place, who]);
 
-  /** Saves what is not saved yet; resolves when the server has answered. */
-  const flush = useRef(async () => undefined as undefined);
-  flush.current = async () => {
-    if (timer.current) clearTimeout(timer.current);
-    await busy.current;
-    busy.current = sendAll();
-    await busy.current;
-    busy.current = null;
+  const change = useCallback((task: string, content: unknown) => outbox.current?.change(task, content), []);
+  const saveNow = useCallback(async () => {
+    await outbox.current?.flush();
     return undefined;
-  };
-
-  const change = useCallback(
-    (task: string, content: unknown) => {
-      setAnswers((before) => ({ ...before, [task]: content }));
-      unsaved.current.set(task, content);
-      localStorage.setItem(place, JSON.stringify(Object.fromEntries(unsaved.current)));
-      setSave({ state: "saving", message: "" });
-      if (timer.current) clearTimeout(timer.current);
-      timer.current = setTimeout(() => void flush.current(), pause);
-    },
-    [place],
-  );
-
-  // What a reload interrupted is taken up again.
-  useEffect(() => {
-    try {
-      const kept: unknown = JSON.parse(localStorage.getItem(place) ?? "{}");
-      if (typeof kept === "object" && kept !== null)
-        for (const [task, content] of Object.entries(kept)) change(task, content);
-    } catch {
-      localStorage.removeItem(place);
-    }
-  }, [place, change]);
-
-  return { answers, change, save, saveNow: () => flush.current() };
+  }, []);
+  const choose = useCallback((task: string, which: "mine" | "theirs") => void outbox.current?.choose(task, which), []);
+  const isSaved = useCallback(() => outbox.current?.isSaved() ?? true, []);
+  return { ...state, change, saveNow, choose, isSaved };
 }

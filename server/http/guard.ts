@@ -26,6 +26,7 @@ export function isOpenPath(path: string): boolean {
     path === "/api/bundle.schema.json" ||
     path.startsWith("/assets/") ||
     path === "/nail.svg" ||
+    path === "/bench.js" ||
     path === "/__manifest" ||
     path === "/teacher"
   );

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Services } from "../services.ts";
 import { type Sheet, setSheetState } from "../sheets/sheetStore.ts";
-import { findSitting, handIn, handInAll } from "../sittings/sittingStore.ts";
+import { findSitting, type HandedInBy, handIn, handInAll } from "../sittings/sittingStore.ts";
 import { defineJob } from "../work/job.ts";
 import { listPending } from "../work/jobStore.ts";
 import { markSitting, RunRefused, unmarkedSittings } from "./marking.ts";
@@ -45,9 +45,10 @@ export async function markBehind(
 export async function handInSitting(
   services: Pick<Services, "database" | "queue">,
   sitting: { key: string },
+  by: HandedInBy = "student",
 ): Promise<boolean> {
   const done = await services.database.transaction(async (query) => {
-    if (!(await handIn({ query }, sitting.key))) return false;
+    if (!(await handIn({ query }, sitting.key, by))) return false;
     await services.queue.add(markWork, [{ sitting: sitting.key }], query);
     return true;
   });

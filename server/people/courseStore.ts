@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Database, Query } from "../database/database.ts";
-import { jsonColumn, keyRow, oneRow } from "../database/rows.ts";
+import { jsonColumn, keyRow, oneRow, timeColumn } from "../database/rows.ts";
 import { newCode, newKey } from "../keys.ts";
 import { firstTeacher } from "./teacherStore.ts";
 
@@ -23,6 +23,8 @@ const studentRow = z.object({
   personal_code: z.string(),
   /** How much is said of messages to them; null: as to the course. */
   depth: z.enum(["short", "full"]).nullable(),
+  /** When they left the course; null: they are in it. */
+  left_at: timeColumn.nullable(),
 });
 export type Course = z.infer<typeof courseRow>;
 export type Student = z.infer<typeof studentRow>;
@@ -74,18 +76,26 @@ export async function setCourseWay(
   ]);
 }
 
-export async function listStudents({ query }: { query: Query }, course: string): Promise<Student[]> {
+/** The students of a course, in their order: those who are in it, or with those who have left it. */
+export async function listStudents(
+  { query }: { query: Query },
+  course: string,
+  which: "in it" | "all" = "in it",
+): Promise<Student[]> {
   const rows = await query(
-    "select key, course, label, personal_code, depth from student where course = $1 order by position, label",
-    [course],
+    `select key, course, label, personal_code, depth, left_at from student
+     where course = $1 and ($2 or left_at is null) order by position, label`,
+    [course, which === "all"],
   );
   return z.array(studentRow).parse(rows);
 }
 
 /** The students of all courses, for lists to choose from; by course in their order. */
 export async function listLabels(database: Database): Promise<Array<Pick<Student, "key" | "course" | "label">>> {
-  const rows = await database.query("select key, course, label from student order by course, position, label");
-  return z.array(studentRow.omit({ personal_code: true, depth: true })).parse(rows);
+  const rows = await database.query(
+    "select key, course, label from student where left_at is null order by course, position, label",
+  );
+  return z.array(studentRow.omit({ personal_code: true, depth: true, left_at: true })).parse(rows);
 }
 
 /** Adds the labels that are not in the course yet, each with a personal code. Returns how many were added. */

@@ -9,7 +9,8 @@ import { listMarks } from "../marks/markStore.ts";
 import { listSchemeRules } from "../marks/schemeRuleStore.ts";
 import type { Services } from "../services.ts";
 import { listEditions } from "../sheets/sheetStore.ts";
-import { type OpenSitting, triedNote } from "../sittings/access.ts";
+import { type OpenSitting, standingOf, triedNote } from "../sittings/access.ts";
+import { placeOf, receiptOf } from "../sittings/receipt.ts";
 import { listAnswers, listSittingsOn } from "../sittings/sittingStore.ts";
 import { inOrderOf } from "./markedSitting.ts";
 
@@ -32,8 +33,11 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
     listSchemeRules(services.database, edition.key),
   ]);
   const own = editions.find((each) => each.key === edition.key);
-  const released = (own?.released_at ?? null) !== null && sitting.handed_in_at !== null;
+  const practice = sheet.rules.mode === "practice";
+  const released = (practice || (own?.released_at ?? null) !== null) && sitting.handed_in_at !== null;
   const marks = released ? await listMarks(services.database, [sitting.key]) : [];
+  const standing = standingOf({ sheet, sitting }, Date.now());
+  const newest = sittings.findLast((each) => each.edition === edition.key);
   const contents = new Map(answers.map((answer) => [answer.task, answer.content]));
   const inWords = (text: string) => inCourseWords(findWording(sheet.wording), text);
   return {
@@ -42,19 +46,31 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
     /** Other editions that the student has sat, and the newest one if it can be begun now. */
     others: editions.flatMap(({ key, number }, index) => {
       if (key === edition.key) return [];
-      const sat = sittings.find((each) => each.edition === key);
+      const sat = sittings.findLast((each) => each.edition === key);
       const opens = sat !== undefined || (index === editions.length - 1 && sheet.state === "set");
       return opens ? [{ number, state: sat ? (sat.handed_in_at ? "handed in" : "begun") : "not begun" }] : [];
     }),
     label: sitting.label,
-    closed: sheet.state === "closed",
-    handedIn: sitting.handed_in_at !== null,
+    /** Names the sitting to this browser without opening it to anybody. */
+    place: placeOf(sitting.key),
+    rules: sheet.rules,
+    word: sheet.word,
+    standing,
+    closed: !standing.open && !standing.handedIn,
+    handedIn: standing.handedIn,
+    receipt: receiptOf(sitting),
+    /** Whether marks are still being worked out. */
+    beingMarked:
+      released && marks.length === 0 && edition.content.exercises.some(({ content }) => content.tasks.length > 0),
+    attempt: sitting.attempt,
+    canTryAgain: practice && standing.handedIn && sheet.state === "set" && newest?.key === sitting.key,
     released,
-    exercises: edition.content.exercises.map(({ key, title, content: asSet }) => {
+    exercises: edition.content.exercises.map(({ key, title, section, content: asSet }) => {
       const content = contentByRules(asSet, changed);
       return {
         key,
         title,
+        section,
         intro: content.intro,
         userActions: content.userActions,
         shown: content.given,

@@ -19,7 +19,10 @@ export async function editionToPrint(
   }
   if (number !== null) return null;
   const placed = await listPlaced(database, sheet.key);
-  const exercises = placed.map(({ key, title, content, level }) => ({ key, title, content, level: level ?? 1 }));
+  const exercises = placed.map(({ key, title, content, level, section }) => ({
+    ...{ key, title, content, section },
+    level: level ?? 1,
+  }));
   return { number: null, numbers, exercises };
 }
 

@@ -95,6 +95,7 @@ export async function setForStudents(
       placed.map(async (each) => ({
         key: each.key,
         title: each.title,
+        section: each.section,
         level: each.level ?? (await levelNow(services.database, each.content)).level,
         content: each.content,
       })),

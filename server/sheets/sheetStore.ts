@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { exerciseContentSchema } from "../../core/exercises/exercise.ts";
+import { type SittingRules, sittingRulesSchema } from "../../core/sittings/sittingRules.ts";
 import type { Database, Query } from "../database/database.ts";
 import { asJson, jsonColumn, oneRow, timeColumn } from "../database/rows.ts";
 import { newCode, newKey } from "../keys.ts";
@@ -15,10 +16,17 @@ const sheetRow = z.object({
   released_at: timeColumn.nullable(),
   revision: z.number(),
   created_at: timeColumn,
+  rules: jsonColumn(sittingRulesSchema),
+  /** What the teacher says to all who sit it; "" for nothing. */
+  word: z.string(),
+  /** Since when nobody can write; null: everybody can. */
+  paused_at: timeColumn.nullable(),
+  /** When what is written is collected by itself. */
+  bell_at: timeColumn.nullable(),
 });
 export type Sheet = z.infer<typeof sheetRow>;
 const sheetSelect =
-  "select s.key, s.course, c.name as course_name, c.wording, s.title, s.code, s.state, s.released_at, s.revision, s.created_at from sheet s join course c on c.key = s.course";
+  "select s.key, s.course, c.name as course_name, c.wording, s.title, s.code, s.state, s.released_at, s.revision, s.created_at, s.rules, s.word, s.paused_at, s.bell_at from sheet s join course c on c.key = s.course";
 
 const placedRow = z.object({
   key: z.string(),
@@ -26,6 +34,8 @@ const placedRow = z.object({
   content: jsonColumn(exerciseContentSchema),
   level: z.number().nullable(),
   position: z.number(),
+  /** The part of the sheet that it belongs to; "" for none. */
+  section: z.string(),
 });
 export type PlacedExercise = z.infer<typeof placedRow>;
 
@@ -33,10 +43,15 @@ export type PlacedExercise = z.infer<typeof placedRow>;
 export const editionContentSchema = z.object({
   title: z.string(),
   exercises: z.array(
-    z.object({ key: z.string(), title: z.string(), level: z.number(), content: exerciseContentSchema }),
+    z.object({
+      ...{ key: z.string(), title: z.string(), level: z.number(), content: exerciseContentSchema },
+      section: z.string().default(""),
+    }),
   ),
 });
-export type EditionContent = z.infer<typeof editionContentSchema>;
+export type EditionContent = z.output<typeof editionContentSchema>;
+/** The same as whoever sets a sheet writes it: what is left out is as usual. */
+export type EditionToSet = z.input<typeof editionContentSchema>;
 const editionRow = z.object({
   key: z.string(),
   sheet: z.string(),
@@ -74,7 +89,7 @@ export async function listPlaced(database: { query: Query }, sheet: string): Pro
     .array(placedRow)
     .parse(
       await database.query(
-        "select e.key, e.title, e.content, p.level, p.position from sheet_exercise p join exercise e on e.key = p.exercise where p.sheet = $1 order by p.position",
+        "select e.key, e.title, e.content, p.level, p.position, p.section from sheet_exercise p join exercise e on e.key = p.exercise where p.sheet = $1 order by p.position",
         [sheet],
       ),
     );
@@ -126,8 +141,20 @@ export async function setLevel(
   ]);
 }
 
+/** The part of a sheet that an exercise belongs to; "" for none. */
+export async function setSection(database: Database, sheet: string, exercise: string, section: string): Promise<void> {
+  await database.query("update sheet_exercise set section = $3 where sheet = $1 and exercise = $2", [
+    ...[sheet, exercise, section],
+  ]);
+}
+
+/** How a sheet is sat from now on. */
+export async function setRules(database: Database, sheet: string, rules: SittingRules): Promise<void> {
+  await database.query("update sheet set rules = $2::jsonb where key = $1", [sheet, asJson(rules)]);
+}
+
 /** Freezes a sheet as a new edition and opens it for students. */
-export async function setSheet(database: Database, sheet: string, content: EditionContent): Promise<string> {
+export async function setSheet(database: Database, sheet: string, content: EditionToSet): Promise<string> {
   return database.transaction(async (query) => {
     const key = newKey();
     await query(

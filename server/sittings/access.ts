@@ -1,7 +1,9 @@
+import { endOfSitting } from "../../core/sittings/sittingEnd.ts";
 import { knowStudent } from "../people/knowStudent.ts";
 import type { Services } from "../services.ts";
+import { listLater } from "../sheets/roomStore.ts";
 import { type Edition, findEdition, findLastEdition, findSheetByCode, type Sheet } from "../sheets/sheetStore.ts";
-import { beginSitting, findSitting, listSittingsOn, type Sitting } from "./sittingStore.ts";
+import { beginAgain, beginSitting, findSitting, listSittingsOn, type Sitting } from "./sittingStore.ts";
 
 /** Name of the cookie that holds a student's sitting; its value is an unguessable key. */
 export const sittingCookie = "bent-nail-sitting";
@@ -42,6 +44,15 @@ export async function enterSitting(
   // Whoever has begun a sheet comes back to it, whatever editions there are since.
   const begun = (await listSittingsOn(services.database, sheet.key, student.key)).at(-1);
   if (begun) return { ok: true, sitting: begun.key };
+  const later = (await listLater(services.database, sheet.key)).has(student.key);
+  const rung = sheet.bell_at !== null && Date.parse(sheet.bell_at) <= Date.now() && sheet.paused_at === null;
+  if ((sheet.state === "closed" || rung) && !later)
+    return {
+      ok: false,
+      message: "This sheet is closed, and you had not begun it. Your teacher can let you sit it later.",
+    };
+  if (sheet.rules.mode === "paper")
+    return { ok: false, message: "This sheet is done on paper. Ask your teacher for it." };
   const edition = await findLastEdition(services.database, sheet.key);
   if (!edition) return { ok: false, message: "This sheet is not open yet." };
   return { ok: true, sitting: await beginSitting(services.database, edition.key, student.key) };
@@ -57,7 +68,7 @@ export async function changeEdition(
   number: number,
 ): Promise<{ ok: true; sitting: string } | { ok: false; message: string }> {
   const sittings = await listSittingsOn(services.database, sheet.key, sitting.student);
-  const begun = sittings.find((each) => each.number === number);
+  const begun = sittings.findLast((each) => each.number === number);
   if (begun) return { ok: true, sitting: begun.key };
   const edition = await findLastEdition(services.database, sheet.key);
   if (edition?.number !== number || sheet.state !== "set")
@@ -66,6 +77,55 @@ export async function changeEdition(
 }
 
 export type OpenSitting = { sheet: Sheet; sitting: Sitting; edition: Edition };
+
+/** What a sitting's student may do now. */
+export type Standing = {
+  /** Whether what is written counts. */
+  open: boolean;
+  handedIn: boolean;
+  paused: boolean;
+  /** When it is handed in by itself; null: not by itself. */
+  endsAt: string | null;
+};
+
+/** How a sitting stands at a moment (milliseconds since 1970). */
+export function standingOf({ sheet, sitting }: Pick<OpenSitting, "sheet" | "sitting">, now: number): Standing {
+  const handedIn = sitting.handed_in_at !== null;
+  const time = (text: string | null) => (text === null ? null : Date.parse(text));
+  const end = endOfSitting(
+    {
+      rules: sheet.rules,
+      bellAt: time(sheet.bell_at),
+      startedAt: Date.parse(sitting.started_at),
+      extraSeconds: sitting.extra_seconds,
+      pausedSeconds: sitting.paused_seconds,
+      pausedAt: time(sheet.paused_at),
+      later: sitting.later,
+    },
+    now,
+  );
+  const open = !handedIn && (sheet.state === "set" || sitting.later);
+  return {
+    open,
+    handedIn,
+    paused: open && sheet.paused_at !== null,
+    endsAt: open && end !== null ? new Date(end).toISOString() : null,
+  };
+}
+
+/** Begins another try at a sheet that is for practice. Words for the student if there can be none. */
+export async function tryAgain(
+  { database }: Pick<Services, "database">,
+  { sheet, sitting }: OpenSitting,
+): Promise<{ ok: true; sitting: string } | { ok: false; message: string }> {
+  if (sheet.rules.mode !== "practice" || sheet.state !== "set")
+    return { ok: false, message: "This sheet cannot be done again now." };
+  const begun = await beginAgain(database, sitting.key);
+  if (begun) return { ok: true, sitting: begun };
+  const newest = (await listSittingsOn(database, sheet.key, sitting.student)).at(-1);
+  if (newest && newest.key !== sitting.key) return { ok: true, sitting: newest.key };
+  return { ok: false, message: "Hand this one in first." };
+}
 
 /** The sitting that a request's cookie stands for, if it belongs to the sheet with this code. */
 export async function sittingOfRequest(

@@ -1,6 +1,7 @@
 import { z } from "zod";
+import { sittingRulesSchema } from "../../core/sittings/sittingRules.ts";
 import type { Database, Query } from "../database/database.ts";
-import { asBytes, keyRow, oneRow, textBytes, timeColumn } from "../database/rows.ts";
+import { asBytes, jsonColumn, keyRow, oneRow, textBytes, timeColumn } from "../database/rows.ts";
 import { newKey } from "../keys.ts";
 
 const sittingRow = z.object({
@@ -10,22 +11,50 @@ const sittingRow = z.object({
   label: z.string(),
   started_at: timeColumn,
   handed_in_at: timeColumn.nullable(),
+  /** Who handed it in: the student, the teacher who collected all, or the end of the time. */
+  handed_in_by: z.enum(["student", "teacher", "bell"]),
+  /** The how manieth try at its edition it is, from 1. */
+  attempt: z.number(),
+  extra_seconds: z.number(),
+  paused_seconds: z.number(),
+  /** Whether the student may sit it although the sheet is closed for the others. */
+  later: z.boolean(),
 });
 export type Sitting = z.infer<typeof sittingRow>;
-const select =
-  "select i.key, i.edition, i.student, s.label, i.started_at, i.handed_in_at from sitting i join student s on s.key = i.student";
+export type HandedInBy = Sitting["handed_in_by"];
+const columns = `i.key, i.edition, i.student, s.label, i.started_at, i.handed_in_at, i.handed_in_by, i.attempt,
+  i.extra_seconds, i.paused_seconds, exists (select 1 from later_sitting l join sheet_edition o on o.sheet = l.sheet
+    where o.key = i.edition and l.student = i.student) as later`;
+const select = `select ${columns} from sitting i join student s on s.key = i.student`;
 const answerRow = z.object({ task: z.string(), revision: z.number(), content: textBytes, saved_at: timeColumn });
 export type Answer = { task: string; revision: number; content: unknown; savedAt: string };
-/** Begins a student's sitting of an edition, or finds the one begun before. */
+/** Begins a student's sitting of an edition, or finds the newest one begun before. */
 export async function beginSitting(database: Database, edition: string, student: string): Promise<string> {
   return database.transaction(async (query) => {
     await query(
-      "insert into sitting (key, edition, student) values ($1, $2, $3) on conflict (edition, student) do nothing",
+      "insert into sitting (key, edition, student) values ($1, $2, $3) on conflict (edition, student, attempt) do nothing",
       [newKey(), edition, student],
     );
-    const rows = await query("select key from sitting where edition = $1 and student = $2", [edition, student]);
+    const rows = await query(
+      "select key from sitting where edition = $1 and student = $2 order by attempt desc limit 1",
+      [edition, student],
+    );
     return z.object({ key: z.string() }).parse(rows[0]).key;
   });
+}
+
+/**
+ * Begins one more try at the edition of a sitting that is handed in; the former one stays as it is. Null where it is not
+ * handed in or a newer try is there.
+ */
+export async function beginAgain({ query }: { query: Query }, sitting: string): Promise<string | null> {
+  const rows = await query(
+    `insert into sitting (key, edition, student, attempt)
+     select $2, i.edition, i.student, i.attempt + 1 from sitting i where i.key = $1 and i.handed_in_at is not null
+     on conflict (edition, student, attempt) do nothing returning key`,
+    [sitting, newKey()],
+  );
+  return z.array(keyRow).parse(rows)[0]?.key ?? null;
 }
 
 export async function findSitting(database: Database, key: string): Promise<Sitting | null> {
@@ -38,22 +67,22 @@ export async function listSittings(database: Database, sheet: string): Promise<S
     .array(sittingRow)
     .parse(
       await database.query(
-        `${select} join sheet_edition e on e.key = i.edition where e.sheet = $1 order by s.position, s.label, e.number`,
+        `${select} join sheet_edition e on e.key = i.edition where e.sheet = $1 order by s.position, s.label, e.number, i.attempt`,
         [sheet],
       ),
     );
 }
 
-/** A student's sittings of a sheet, one an edition, the newest edition last. */
+/** A student's sittings of a sheet, the newest try of the newest edition last. */
 export async function listSittingsOn(
   database: Database,
   sheet: string,
   student: string,
 ): Promise<Array<Sitting & { number: number }>> {
   const rows = await database.query(
-    `select i.key, i.edition, i.student, s.label, i.started_at, i.handed_in_at, e.number
+    `select ${columns}, e.number
      from sitting i join student s on s.key = i.student join sheet_edition e on e.key = i.edition
-     where e.sheet = $1 and i.student = $2 order by e.number`,
+     where e.sheet = $1 and i.student = $2 order by e.number, i.attempt`,
     [sheet, student],
   );
   return z.array(sittingRow.extend({ number: z.number() })).parse(rows);
@@ -133,23 +162,64 @@ export async function saveAnswer(
 }
 
 /** Hands a sitting in; false if it was handed in before. */
-export async function handIn({ query }: { query: Query }, sitting: string): Promise<boolean> {
+export async function handIn(
+  { query }: { query: Query },
+  sitting: string,
+  by: HandedInBy = "student",
+): Promise<boolean> {
   const rows = await query(
-    "update sitting set handed_in_at = now() where key = $1 and handed_in_at is null returning key",
-    [sitting],
+    "update sitting set handed_in_at = now(), handed_in_by = $2 where key = $1 and handed_in_at is null returning key",
+    [sitting, by],
   );
   return rows.length === 1;
 }
 
-/** Hands in all sittings of a sheet that are open; returns their keys. */
-export async function handInAll(query: Query, sheet: string): Promise<string[]> {
+/** Hands in all sittings of a sheet that are open, but for those that are sat later; returns their keys. */
+export async function handInAll(query: Query, sheet: string, by: HandedInBy = "teacher"): Promise<string[]> {
   const rows = await query(
-    `update sitting i set handed_in_at = now() from sheet_edition e
-     where e.key = i.edition and e.sheet = $1 and i.handed_in_at is null returning i.key`,
-    [sheet],
+    `update sitting i set handed_in_at = now(), handed_in_by = $2 from sheet_edition e
+     where e.key = i.edition and e.sheet = $1 and i.handed_in_at is null
+       and not exists (select 1 from later_sitting l where l.sheet = e.sheet and l.student = i.student)
+     returning i.key`,
+    [sheet, by],
   );
   return z
     .array(keyRow)
     .parse(rows)
     .map((row) => row.key);
+}
+
+/** Gives a sitting back to its student to go on with, as it was when it was handed in; false if it is not handed in. */
+export async function reopenSitting({ query }: { query: Query }, sitting: string): Promise<boolean> {
+  const rows = await query(
+    "update sitting set handed_in_at = null where key = $1 and handed_in_at is not null returning key",
+    [sitting],
+  );
+  return rows.length === 1;
+}
+
+/** Gives a student time on top. */
+export async function giveTime({ query }: { query: Query }, sitting: string, seconds: number): Promise<void> {
+  await query("update sitting set extra_seconds = extra_seconds + $2 where key = $1", [sitting, seconds]);
+}
+
+const timesRow = z.object({
+  key: z.string(),
+  started_at: z.date(),
+  extra_seconds: z.number(),
+  paused_seconds: z.number(),
+  later: z.boolean(),
+  rules: jsonColumn(sittingRulesSchema),
+  bell_at: z.date().nullable(),
+  paused_at: z.date().nullable(),
+});
+
+/** What is known of when the sittings end that are open and have an end: by a bell or by minutes of their own. */
+export async function listSittingsWithEnd({ query }: { query: Query }): Promise<Array<z.infer<typeof timesRow>>> {
+  const rows = await query(
+    `select ${columns}, h.rules, h.bell_at, h.paused_at from sitting i join student s on s.key = i.student
+       join sheet_edition e on e.key = i.edition join sheet h on h.key = e.sheet
+     where i.handed_in_at is null and (h.bell_at is not null or h.rules ->> 'minutes' is not null)`,
+  );
+  return z.array(timesRow).parse(rows);
 }

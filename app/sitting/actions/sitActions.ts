@@ -3,7 +3,13 @@ import { z } from "zod";
 import { handInSitting } from "../../../server/marks/markingWork.ts";
 import type { Services } from "../../../server/services.ts";
 import type { Sheet } from "../../../server/sheets/sheetStore.ts";
-import { changeEdition, enterSitting, type OpenSitting, sittingCookie } from "../../../server/sittings/access.ts";
+import {
+  changeEdition,
+  enterSitting,
+  type OpenSitting,
+  sittingCookie,
+  tryAgain,
+} from "../../../server/sittings/access.ts";
 import { defineAction, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
 
@@ -59,5 +65,16 @@ const edition = defineAction<SitContext, { number: number }>({
   },
 });
 
+/** Begins another try at a sheet that is for practice. */
+const again = defineAction<SitContext, unknown>({
+  intent: "again",
+  schema: z.unknown(),
+  does: async ({ services, sheet, open }) => {
+    if (!open) return refused("You are not signed in any more. Sign in again; what you had saved is kept.");
+    const begun = await tryAgain(services, open);
+    return begun.ok ? withCookie(sheet, begun.sitting, twoWeeks) : refused(begun.message);
+  },
+});
+
 /** Everything that a student's sheet can be asked for. */
-export const sitActions = [enter, leave, handIn, edition];
+export const sitActions = [enter, leave, handIn, edition, again];

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
 import { z } from "zod";
 import { Console } from "../../components/Console.tsx";
@@ -16,6 +16,13 @@ export function Form({ exercise, code, answer, fixed, change, saveNow }: FormPro
   const parsed = answerSchema.safeParse(answer);
   const text = parsed.success ? parsed.data.text : exercise.program;
   const [start, setStart] = useState(text);
+  /** The text that the editor holds: what comes from another page of the browser, or before a pause, is put into it. */
+  const held = useRef(text);
+  useEffect(() => {
+    if (!fixed && text === held.current) return;
+    held.current = text;
+    setStart(text);
+  }, [fixed, text]);
   const [input, setInput] = useState("");
   const [reply, setReply] = useState<TryReply | null>(null);
   const [running, setRunning] = useState(false);
@@ -47,7 +54,10 @@ export function Form({ exercise, code, answer, fixed, change, saveNow }: FormPro
         initial={start}
         label="Program to be mended"
         language={exercise.language}
-        onChange={(next) => change({ text: next })}
+        onChange={(next) => {
+          held.current = next;
+          change({ text: next });
+        }}
       />
       <div className="flex flex-wrap items-end gap-3">
         <label className="grow text-sm">

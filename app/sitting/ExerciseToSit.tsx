@@ -1,0 +1,128 @@
+import { useState } from "react";
+import type { StudentView } from "../../server/results/studentView.ts";
+import { Script } from "../components/Script.tsx";
+import { UserSteps } from "../components/UserSteps.tsx";
+import { partsOf } from "../tasks/list.ts";
+import { Marked } from "./Marked.tsx";
+import type { Clash } from "./outbox.ts";
+import { clockTime } from "./TimeLeft.tsx";
+
+export type ExerciseView = StudentView["exercises"][number];
+
+type AnswersOfPage = {
+  answers: Readonly<Record<string, unknown>>;
+  clashes: Readonly<Record<string, Clash>>;
+  change: (task: string, content: unknown) => void;
+  choose: (task: string, which: "mine" | "theirs") => void;
+  saveNow: () => Promise<undefined>;
+};
+
+/** An exercise with its program and the tasks on it. `onTask` is told on which task the student is. */
+export function ExerciseToSit({
+  exercise,
+  number,
+  code,
+  fixed,
+  page,
+  onTask,
+}: {
+  exercise: ExerciseView;
+  number: number;
+  code: string;
+  fixed: boolean;
+  page: AnswersOfPage;
+  onTask: (task: string) => void;
+}) {
+  const [pen, setPen] = useState<number | null>(null);
+  const showsOwnScript = exercise.tasks.some((task) => task.onProgram);
+  const tasks = [...exercise.tasks].sort((one, other) => Number(other.onProgram) - Number(one.onProgram));
+  return (
+    <section className="grid gap-3" aria-labelledby={`exercise-${exercise.key}`}>
+      <h2 id={`exercise-${exercise.key}`}>
+        {number}. {exercise.title} <span className="note-small font-normal">{exercise.total} marks</span>
+      </h2>
+      {exercise.intro && <p>{exercise.intro}</p>}
+      <UserSteps title="What the user does:" steps={exercise.userActions} />
+      {!showsOwnScript && (
+        <div className="border border-rule bg-sheet py-2">
+          <Script
+            lines={exercise.lines}
+            label={`Program ${exercise.fileName}`}
+            pen={pen}
+            onPick={(line) => setPen(line === pen ? null : line)}
+            pickHint="Put your pen beside this line"
+          />
+          {exercise.dataFiles.map((file) => (
+            <div key={file.name} className="px-3 text-sm">
+              <p>
+                {file.text === null ? "There is no file " : "Beside the program lies "}
+                <code>{file.name}</code>
+                {file.text === null ? "." : ":"}
+              </p>
+              {file.text !== null && <pre className="overflow-x-auto border border-rule px-2">{file.text}</pre>}
+            </div>
+          ))}
+        </div>
+      )}
+      {exercise.shown.map(({ says, text }) => (
+        <div key={says}>
+          <p className="note-small">{says}</p>
+          <pre className="overflow-x-auto border border-rule bg-leaf px-2 text-sm whitespace-pre-wrap">
+            {text || "(nothing)"}
+          </pre>
+        </div>
+      ))}
+      {tasks.map((task) => {
+        const { Form: FormOfTask } = partsOf(task.kind);
+        const clash = page.clashes[task.key];
+        return (
+          <fieldset
+            key={task.key}
+            aria-label={task.title}
+            className="leaf grid gap-2 p-3"
+            onFocus={() => onTask(task.key)}
+          >
+            <h3>
+              {task.title}{" "}
+              <span className="note-small font-normal">
+                {task.marks} {task.marks === 1 ? "mark" : "marks"}
+              </span>
+            </h3>
+            <details className="note-small">
+              <summary className="cursor-pointer">What earns marks</summary>
+              {task.rule}
+            </details>
+            {clash && (
+              <div
+                role="alert"
+                className="flex flex-wrap items-baseline gap-3 border-l-4 border-ochre bg-slip px-3 py-2"
+              >
+                <p>
+                  Another window or computer wrote this answer at {clockTime(clash.savedAt)}. Yours is below and not
+                  sent yet. Which one counts?
+                </p>
+                <button type="button" className="press" onClick={() => page.choose(task.key, "mine")}>
+                  The one below
+                </button>
+                <button type="button" className="press" onClick={() => page.choose(task.key, "theirs")}>
+                  The other one
+                </button>
+              </div>
+            )}
+            <FormOfTask
+              taskKey={task.key}
+              view={task.view}
+              exercise={exercise}
+              code={code}
+              answer={page.answers[task.key] ?? null}
+              fixed={fixed}
+              change={(answer) => page.change(task.key, answer)}
+              saveNow={page.saveNow}
+            />
+            <Marked task={task} />
+          </fieldset>
+        );
+      })}
+    </section>
+  );
+}

@@ -1,0 +1,29 @@
+import { z } from "zod";
+
+/**
+ * How a sheet is sat. `test`: marks are shown when the teacher releases them. `practice`: marks are shown as soon as they
+ * are there, and the sheet can be done again. `paper`: nothing is typed; the sheet is printed.
+ */
+export const sittingModes = ["test", "practice", "paper"] as const;
+export type SittingMode = (typeof sittingModes)[number];
+
+export const sittingRulesSchema = z.object({
+  mode: z.enum(sittingModes).default("test"),
+  /** Minutes that each student has from beginning; null: as long as the sheet is open. */
+  minutes: z.number().int().min(1).max(600).nullable().default(null),
+  /** Whether a student sees one exercise at a time, in order, or all of them. */
+  oneAtATime: z.boolean().default(false),
+  /** Whether short encouraging words are shown. */
+  encouraging: z.boolean().default(true),
+});
+export type SittingRules = z.infer<typeof sittingRulesSchema>;
+
+/** The rules of a sheet that nobody has said any of. */
+export const usualRules: SittingRules = sittingRulesSchema.parse({});
+
+/** What a mode means, for the teacher who chooses it. */
+export const modeWords: Readonly<Record<SittingMode, { name: string; means: string }>> = {
+  test: { name: "Test", means: "Students see their marks when you release them." },
+  practice: { name: "Practice", means: "Students see their marks as soon as they hand in, and can do it again." },
+  paper: { name: "On paper", means: "The sheet is printed; nothing is typed in." },
+};
