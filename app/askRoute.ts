@@ -15,7 +15,8 @@ export function provideServices(services: Services): void {
 
 function contextFor(address: string): AppLoadContext {
   if (!held) throw new Error("provideServices was not called");
-  return { nonce: "", address, services: held, who: { role: "teacher", teacher: firstTeacher } };
+  const studentOrigin = "http://192.168.7.20:4200";
+  return { nonce: "", address, studentOrigin, services: held, who: { role: "teacher", teacher: firstTeacher } };
 }
 
 /**

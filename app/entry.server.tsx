@@ -15,6 +15,8 @@ declare module "react-router" {
     nonce: string;
     /** The network address that a request came from. */
     address: string;
+    /** Where students reach the server, e.g. "http://192.168.7.20:4200". */
+    studentOrigin: string;
     /** What the server holds. */
     services: Services;
     /** Who asks, on the pages of a teacher. */

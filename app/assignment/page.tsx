@@ -18,7 +18,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Assignment · Bent Nail
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const assignment = await findAssignment(context.services.database, params.assignmentKey);
   if (!assignment) throw data("There is no such assignment. It may have been taken away.", { status: 404 });
-  const view = await assignmentView(context.services, assignment, new URL(request.url).origin);
+  const view = await assignmentView(context.services, assignment, context.studentOrigin);
   const left = new URL(request.url).searchParams.get("left")?.slice(0, 2000) ?? "";
   return { ...view, wording: view.course.wording, left };
 }

@@ -6,13 +6,13 @@ import { PrintPage } from "./PrintPage.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Slips, for print" }];
 
-export async function loader({ params, request, context }: Route.LoaderArgs) {
+export async function loader({ params, context }: Route.LoaderArgs) {
   const sheet = await findSheet(context.services.database, params.sheetKey);
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
   return {
     title: sheet.title,
     code: sheet.code,
-    address: `${new URL(request.url).origin}/s/${sheet.code}`,
+    address: `${context.studentOrigin}/s/${sheet.code}`,
     students: await listStudents(context.services.database, sheet.course),
   };
 }

@@ -7,11 +7,12 @@ import { act } from "../actions.ts";
 import { useCourseWords } from "../components/marks.tsx";
 import type { Route } from "./+types/sheetPage.ts";
 import { sheetActions } from "./actions/list.ts";
+import { RulesForm } from "./RulesForm.tsx";
 import { stateWords } from "./stateWords.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sheet · Bent Nail" }];
 
-export async function loader({ params, request, context }: Route.LoaderArgs) {
+export async function loader({ params, context }: Route.LoaderArgs) {
   const { database } = context.services;
   const sheet = await findSheet(database, params.sheetKey);
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
@@ -24,13 +25,19 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   return {
     sheet,
     wording: sheet.wording,
-    address: `${new URL(request.url).origin}/s/${sheet.code}`,
+    address: `${context.studentOrigin}/s/${sheet.code}`,
     edition: edition?.number ?? null,
     exercises: await Promise.all(
       placed.map(async (each) => {
         const suggested = await levelNow(context.services.database, each.content);
         return {
-          ...{ key: each.key, title: each.title, level: each.level, marks: totalMarks(each.content) },
+          ...{
+            key: each.key,
+            title: each.title,
+            level: each.level,
+            section: each.section,
+            marks: totalMarks(each.content),
+          },
           ...{ tasks: each.content.tasks.length, suggested, byResults: wordsOfResults(suggested) },
         };
       }),
@@ -59,7 +66,7 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
             {edition ? `, edition ${edition}` : ""} · {total} marks in all
           </p>
         </header>
-        {actionData?.message && (
+        {actionData?.message && actionData.intent !== "rules" && (
           <p role="status" className="font-semibold">
             {actionData.message}
           </p>
@@ -117,16 +124,25 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
                     level{" "}
                     <select
                       name="level"
-                      defaultValue={exercise.level ?? ""}
+                      defaultValue={exercise.level ?? 0}
                       className="border border-rule-strong bg-sheet"
                     >
-                      <option value="">{exercise.suggested.level} (worked out)</option>
+                      <option value={0}>{exercise.suggested.level} (worked out)</option>
                       {[1, 2, 3, 4, 5].map((level) => (
                         <option key={level} value={level}>
                           {level}
                         </option>
                       ))}
                     </select>
+                  </label>
+                  <label className="font-normal">
+                    part{" "}
+                    <input
+                      name="section"
+                      defaultValue={exercise.section}
+                      maxLength={80}
+                      className="w-40 border border-rule-strong bg-sheet px-1"
+                    />
                   </label>
                   <button className="press press-quiet text-sm" name="intent" value="level" type="submit">
                     Keep
@@ -214,11 +230,17 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
             )}
           </div>
           {sheet.state !== "draft" && (
-            <Link className="link" to={`/sheets/${sheet.key}/marks`}>
-              Mark book
-            </Link>
+            <p className="flex gap-5">
+              <Link className="link" to={`/sheets/${sheet.key}/room`}>
+                The room
+              </Link>
+              <Link className="link" to={`/sheets/${sheet.key}/marks`}>
+                Mark book
+              </Link>
+            </p>
           )}
         </Form>
+        <RulesForm rules={sheet.rules} said={actionData?.intent === "rules" ? actionData.message : ""} />
         <section className="leaf grid gap-1 p-3">
           <h2>On paper</h2>
           <Link className="link" to={`/print/sheets/${sheet.key}`}>

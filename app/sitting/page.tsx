@@ -36,7 +36,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 export async function action({ params, request, context }: Route.ActionArgs) {
   const { sheet, open } = await sittingOfRequest(context.services, request, params.code);
   if (!sheet) throw data("There is no sheet with this code.", { status: 404 });
-  return act(sitActions, request, { services: context.services, sheet, open, address: context.address });
+  const secure = new URL(request.url).protocol === "https:";
+  return act(sitActions, request, { services: context.services, sheet, open, address: context.address, secure });
 }
 
 /** Names whose answers this browser holds that the server has not got yet. */

@@ -76,7 +76,7 @@ export function guardTeacher(password: TeacherPassword): RequestHandler {
         );
     } else if (typeof given === "string" && password.matches(given)) {
       tries.right(from);
-      const cookie = { httpOnly: true, sameSite: "lax", path: "/" } as const;
+      const cookie = { httpOnly: true, sameSite: "lax", path: "/", secure: request.secure } as const;
       response.cookie(cookieName, password.sign(), { ...cookie, maxAge: password.cookieSeconds * 1000 });
       if (!password.isKnownDevice(device))
         response.cookie(deviceCookie, password.newDevice(), {

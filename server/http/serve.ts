@@ -1,7 +1,8 @@
 import { EventEmitter } from "node:events";
-import { existsSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import { rm } from "node:fs/promises";
-import type { Server } from "node:http";
+import { createServer, type Server } from "node:http";
+import { createServer as createSecureServer } from "node:https";
 import { homedir } from "node:os";
 import { join } from "node:path";
 import { pathToFileURL } from "node:url";
@@ -19,6 +20,7 @@ import { startNoting } from "../judge/findingWork.ts";
 import { sweepOldRuns } from "../judge/sweep.ts";
 import { createTraceCache } from "../judge/traceCache.ts";
 import { log } from "../log.ts";
+import { keepCollecting } from "../marks/bell.ts";
 import { resumeMarking } from "../marks/markingWork.ts";
 import { firstTeacher } from "../people/teacherStore.ts";
 import { productFolder } from "../productFolder.ts";
@@ -27,9 +29,11 @@ import { createToolchains } from "../toolchains/toolchains.ts";
 import { allJobs } from "../work/jobs.ts";
 import { createLoading, type LoadingState } from "../work/loading.ts";
 import { openQueue } from "../work/queue.ts";
+import { studentOrigin } from "./addresses.ts";
 import { guardTeacher } from "./guard.ts";
 import { type TeacherPassword, teacherPassword } from "./password.ts";
 import { inPersonsName } from "./person.ts";
+import { roomOnTerminal } from "./roomOnTerminal.ts";
 import {
   isLoopback,
   refuseFloods,
@@ -48,6 +52,14 @@ export type ServeOptions = {
   fresh?: boolean;
   /** What is loaded behind the pages, once it answers. */
   load?: (services: Services) => Promise<void>;
+  /** Asks a person for the password that is to be the teacher's; `problem`: why the last one would not do. */
+  askPassword?: (problem: string | null) => Promise<string>;
+  /** Whether the password is asked for although there is one. */
+  newPassword?: boolean;
+  /** For a room of students: says on the terminal where they go. */
+  classroom?: boolean;
+  /** Files with a certificate and its key (PEM), for HTTPS. */
+  certificate?: { certificate: string; key: string };
 };
 
 /** Where data is kept if BENT_NAIL_DATA does not say: the user's data folder (XDG Base Directory). */
@@ -63,12 +75,19 @@ async function loadBuild(): Promise<ServerBuild> {
 }
 
 /**
- * Sets the teacher's password that a server needs which other machines can reach. Throws StartProblem if there is none.
+ * Sets the teacher's password that a server needs which other machines can reach: by BENT_NAIL_PASSWORD, else by asking
+ * whoever starts it; never by a visitor. Throws StartProblem if there is none.
  */
-function passwordFor(options: ServeOptions, folder: string): TeacherPassword {
+async function passwordFor(options: ServeOptions, folder: string): Promise<TeacherPassword> {
   const password = teacherPassword(folder);
-  if (isLoopback(options.host) || password.isSet()) return password;
-  const problem = password.set(process.env.BENT_NAIL_PASSWORD ?? "");
+  if (isLoopback(options.host) || (password.isSet() && !options.newPassword)) return password;
+  const given = process.env.BENT_NAIL_PASSWORD;
+  let problem = given === undefined && options.askPassword ? null : password.set(given ?? "");
+  if (problem === null && password.isSet() && !options.newPassword) return password;
+  if (given === undefined && options.askPassword) {
+    do problem = password.set(await options.askPassword(problem));
+    while (problem !== null);
+  }
   if (problem === null) return password;
   throw new StartProblem(
     `${options.host} can be reached from other machines, so a teacher's password is needed first. ${problem} Give it once as BENT_NAIL_PASSWORD; its hash is kept in ${folder}.`,
@@ -111,6 +130,7 @@ function createApp(
   const getLoadContext = (request: express.Request, response: express.Response) => ({
     nonce: String(response.locals.nonce),
     address: request.ip ?? "",
+    studentOrigin: studentOrigin(options.host, { protocol: request.protocol, host: request.get("host") ?? "" }),
     services,
     who: { role: "teacher" as const, teacher: firstTeacher },
   });
@@ -124,11 +144,22 @@ function createApp(
   return app;
 }
 
+/** A server for HTTPS; throws StartProblem where certificate and key are not what they should be. */
+function secureServer(files: NonNullable<ServeOptions["certificate"]>, app: express.Express): Server {
+  try {
+    return createSecureServer({ cert: readFileSync(files.certificate), key: readFileSync(files.key) }, app);
+  } catch (problem) {
+    const why = problem instanceof Error ? problem.message : String(problem);
+    throw new StartProblem(`The certificate cannot be used: ${why}`);
+  }
+}
+
 /** Listens; throws StartProblem where the port or the address cannot be had. */
-function listen(app: express.Express, { port, host }: ServeOptions): Promise<Server> {
+function listen(app: express.Express, { port, host, certificate }: ServeOptions): Promise<Server> {
   return new Promise((resolve, reject) => {
-    const listening = app.listen(port, host, (problem) => {
-      if (!problem) return resolve(listening);
+    const server = certificate ? secureServer(certificate, app) : createServer(app);
+    server.once("listening", () => resolve(server));
+    server.once("error", (problem) => {
       const code = "code" in problem ? problem.code : "";
       const words: Record<string, string> = {
         EADDRINUSE: `Port ${port} is taken by another program. Name another one with --port.`,
@@ -138,6 +169,7 @@ function listen(app: express.Express, { port, host }: ServeOptions): Promise<Ser
       };
       reject(new StartProblem(words[String(code)] ?? `It cannot listen on ${host}, port ${port}: ${problem.message}`));
     });
+    server.listen(port, host);
   });
 }
 
@@ -174,7 +206,7 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
     });
 
   const letGo = await ownFolder(folder);
-  const password = passwordFor(options, folder);
+  const password = await passwordFor(options, folder);
   const build = await loadBuild();
   if (options.fresh) await rm(join(folder, "database"), { recursive: true, force: true });
   const database = answering(await openDatabase(join(folder, "database")));
@@ -190,18 +222,24 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
   await resumeMarking(services);
   await queue.add(sweepOldRuns, [{}]);
   const endStatistics = keepStatistics(database);
+  const endCollecting = keepCollecting(services);
 
   const server = await listen(createApp(options, services, build, password), options);
   const address = server.address();
   const port = typeof address === "object" && address ? address.port : options.port;
   // On a wildcard address the server is asked by the machine's own.
-  noteServerAddress(folder, `http://${["0.0.0.0", "::"].includes(options.host) ? "127.0.0.1" : options.host}:${port}`);
+  const protocol = options.certificate ? "https" : "http";
+  noteServerAddress(
+    folder,
+    `${protocol}://${["0.0.0.0", "::"].includes(options.host) ? "127.0.0.1" : options.host}:${port}`,
+  );
 
   stop = async () => {
     server.close();
     server.closeAllConnections();
     forgetServerAddress(folder);
     endStatistics();
+    endCollecting();
     await services.queue.stop();
     await services.toolchains.close();
     await services.database.close();
@@ -210,7 +248,8 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
   };
   // Only now can whoever reads this stop it as it should be stopped.
   void services.toolchains.prepare();
-  process.stdout.write(`Bent Nail is at http://${options.host}:${port}/\n`);
+  process.stdout.write(`Bent Nail is at ${protocol}://${options.host}:${port}/\n`);
+  if (options.classroom) process.stdout.write(await roomOnTerminal(services.database, protocol, port));
   const { load } = options;
   if (!load) return;
   try {

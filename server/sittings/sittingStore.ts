@@ -118,6 +118,18 @@ export async function listAnswers(database: Database, sitting: string): Promise<
   }));
 }
 
+const answeredRow = z.object({ sitting: z.string(), task: z.string(), saved_at: timeColumn });
+
+/** Which tasks are answered in the sittings of a sheet, and when each was saved last. */
+export async function listAnswered(database: Database, sheet: string): Promise<Array<z.infer<typeof answeredRow>>> {
+  const rows = await database.query(
+    `select a.sitting, a.task, a.saved_at from answer a join sitting i on i.key = a.sitting
+       join sheet_edition e on e.key = i.edition where e.sheet = $1`,
+    [sheet],
+  );
+  return z.array(answeredRow).parse(rows);
+}
+
 const ownSittingRow = z.object({
   key: z.string(),
   title: z.string(),

@@ -1,5 +1,11 @@
 import { z } from "zod";
-import { moveExercise, placeExercise, removeExercise, setLevel } from "../../../server/sheets/sheetStore.ts";
+import {
+  moveExercise,
+  placeExercise,
+  removeExercise,
+  setLevel,
+  setSection,
+} from "../../../server/sheets/sheetStore.ts";
 import { defineAction, done } from "../../actions.ts";
 import { field } from "../../forms.ts";
 import type { SheetContext } from "./sheetAction.ts";
@@ -25,12 +31,13 @@ export const off = order("off", ({ services, sheet }, key) => removeExercise(ser
 /** Puts an exercise on the sheet. */
 export const on = order("on", ({ services, sheet }, key) => placeExercise(services.database, sheet.key, key));
 
-/** The level of an exercise on this sheet; 0 leaves it as measured. */
-export const level = defineAction<SheetContext, { exercise: string; level: number }>({
+/** The level of an exercise on this sheet, 0 for as measured, and the part of the sheet that it belongs to. */
+export const level = defineAction<SheetContext, { exercise: string; level: number; section: string }>({
   intent: "level",
-  schema: z.object({ exercise: field.text(100), level: field.whole(0, 5) }),
+  schema: z.object({ exercise: field.text(100), level: field.whole(0, 5), section: field.text(80) }),
   does: async ({ services, sheet }, given) => {
     await setLevel(services.database, sheet.key, given.exercise, given.level || null);
+    await setSection(services.database, sheet.key, given.exercise, given.section.trim());
     return done();
   },
 });

@@ -14,13 +14,13 @@ import { defineAction, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
 
 /** What an action of a student's sheet works on; `open` is null for whoever is not signed in. */
-type SitContext = { services: Services; sheet: Sheet; open: OpenSitting | null; address: string };
+type SitContext = { services: Services; sheet: Sheet; open: OpenSitting | null; address: string; secure: boolean };
 
 /** Seconds for which a browser stays signed in. */
 const twoWeeks = 14 * 24 * 3600;
 
-function withCookie(sheet: Sheet, value: string, seconds: number): Response {
-  const cookie = `${sittingCookie}=${value}; Path=/s; HttpOnly; SameSite=Lax; Max-Age=${seconds}`;
+function withCookie({ sheet, secure }: SitContext, value: string, seconds: number): Response {
+  const cookie = `${sittingCookie}=${value}; Path=/s; HttpOnly; SameSite=Lax; Max-Age=${seconds}${secure ? "; Secure" : ""}`;
   return redirect(`/s/${sheet.code}`, { headers: { "Set-Cookie": cookie } });
 }
 
@@ -30,9 +30,10 @@ const enterSchema = z.object({ label: field.text(200), personalCode: field.text(
 const enter = defineAction<SitContext, z.output<typeof enterSchema>>({
   intent: "enter",
   schema: enterSchema,
-  does: async ({ services, sheet, address }, { label, personalCode }) => {
+  does: async (context, { label, personalCode }) => {
+    const { services, sheet, address } = context;
     const entered = await enterSitting(services, sheet, label, personalCode, address);
-    return entered.ok ? withCookie(sheet, entered.sitting, twoWeeks) : refused(entered.message);
+    return entered.ok ? withCookie(context, entered.sitting, twoWeeks) : refused(entered.message);
   },
 });
 
@@ -40,7 +41,7 @@ const enter = defineAction<SitContext, z.output<typeof enterSchema>>({
 const leave = defineAction<SitContext, unknown>({
   intent: "leave",
   schema: z.unknown(),
-  does: async ({ sheet }) => withCookie(sheet, "", 0),
+  does: async (context) => withCookie(context, "", 0),
 });
 
 /** Hands the sheet in; it is marked behind the page. */
@@ -58,10 +59,11 @@ const handIn = defineAction<SitContext, unknown>({
 const edition = defineAction<SitContext, { number: number }>({
   intent: "edition",
   schema: z.object({ number: field.whole(1, 100_000) }),
-  does: async ({ services, sheet, open }, { number }) => {
+  does: async (context, { number }) => {
+    const { services, open } = context;
     if (!open) return refused("You are not signed in any more. Sign in again; what you had saved is kept.");
     const changed = await changeEdition(services, open, number);
-    return changed.ok ? withCookie(sheet, changed.sitting, twoWeeks) : refused(changed.message);
+    return changed.ok ? withCookie(context, changed.sitting, twoWeeks) : refused(changed.message);
   },
 });
 
@@ -69,10 +71,11 @@ const edition = defineAction<SitContext, { number: number }>({
 const again = defineAction<SitContext, unknown>({
   intent: "again",
   schema: z.unknown(),
-  does: async ({ services, sheet, open }) => {
+  does: async (context) => {
+    const { services, open } = context;
     if (!open) return refused("You are not signed in any more. Sign in again; what you had saved is kept.");
     const begun = await tryAgain(services, open);
-    return begun.ok ? withCookie(sheet, begun.sitting, twoWeeks) : refused(begun.message);
+    return begun.ok ? withCookie(context, begun.sitting, twoWeeks) : refused(begun.message);
   },
 });
 

@@ -1,0 +1,48 @@
+import { Form } from "react-router";
+import { modeWords, type SittingRules, sittingModes } from "../../core/sittings/sittingRules.ts";
+
+/** How a sheet is sat. */
+export function RulesForm({ rules, said }: { rules: SittingRules; said: string }) {
+  return (
+    <Form method="post" className="leaf grid gap-2 p-3">
+      <h2>How it is sat</h2>
+      <fieldset className="grid gap-1">
+        <legend className="sr-only">Kind of sitting</legend>
+        {sittingModes.map((mode) => (
+          <label key={mode} className="font-normal">
+            <input type="radio" name="mode" value={mode} defaultChecked={rules.mode === mode} />{" "}
+            <strong>{modeWords[mode].name}.</strong> {modeWords[mode].means}
+          </label>
+        ))}
+      </fieldset>
+      <label className="font-normal">
+        Minutes for each student{" "}
+        <input
+          name="minutes"
+          type="number"
+          min={0}
+          max={600}
+          defaultValue={rules.minutes ?? 0}
+          className="w-20 border border-rule-strong bg-sheet px-1"
+        />{" "}
+        <span className="note-small">0: as long as it is open</span>
+      </label>
+      <label className="font-normal">
+        <input type="checkbox" name="oneAtATime" defaultChecked={rules.oneAtATime} /> one exercise at a time
+      </label>
+      <label className="font-normal">
+        <input type="checkbox" name="encouraging" defaultChecked={rules.encouraging} /> short encouraging words
+      </label>
+      <div>
+        <button className="press" type="submit" name="intent" value="rules">
+          Keep
+        </button>
+        {said && (
+          <span role="status" className="ml-3">
+            {said}
+          </span>
+        )}
+      </div>
+    </Form>
+  );
+}

@@ -1,0 +1,25 @@
+import { z } from "zod";
+import { type SittingRules, sittingModes } from "../../../core/sittings/sittingRules.ts";
+import { setRules } from "../../../server/sheets/sheetStore.ts";
+import { defineAction, done } from "../../actions.ts";
+import { field } from "../../forms.ts";
+import type { SheetContext } from "./sheetAction.ts";
+
+const schema = z.object({
+  mode: field.one(sittingModes),
+  /** 0: as long as the sheet is open. */
+  minutes: field.whole(0, 600),
+  oneAtATime: field.ticked(),
+  encouraging: field.ticked(),
+});
+
+/** How the sheet is sat from now on, also by those who have begun. */
+export const rules = defineAction<SheetContext, z.output<typeof schema>>({
+  intent: "rules",
+  schema,
+  does: async ({ services, sheet }, given) => {
+    const kept: SittingRules = { ...given, minutes: given.minutes === 0 ? null : given.minutes };
+    await setRules(services.database, sheet.key, kept);
+    return done("Kept. It holds at once, also for those who have begun.");
+  },
+});
