@@ -48,6 +48,8 @@ export default [
   route("print/patterns/:patternId", "print/patternPage.tsx"),
   route("print/lesson", "print/lessonPage.tsx"),
   route("print/courses/:courseKey/glossary", "print/glossaryPage.tsx"),
+  route("print/courses/:courseKey/slips", "print/courseSlipsPage.tsx"),
+  route("courses/:courseKey/students.csv", "courses/studentsFile.ts"),
   route("print/languages/:languageId", "print/languagePage.tsx"),
   route("sheets/:sheetKey/door", "room/doorPage.tsx"),
   route("print/sheets/:sheetKey", "print/sheetPage.tsx"),

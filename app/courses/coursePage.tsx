@@ -17,16 +17,20 @@ export const meta: Route.MetaFunction = () => [{ title: "Course · Bent Nail" }]
 export async function loader({ params, context }: Route.LoaderArgs) {
   const course = await findCourse(context.services.database, params.courseKey);
   if (!course) throw data("There is no such course.", { status: 404 });
-  const students = (await listStudents(context.services.database, course.key)).map((student) => ({
-    ...student,
-    slowed: codeGuesses.slowed(labelOfCourse(course.key, student.label)).map(({ address, wrong, until }) => ({
-      address,
-      wrong,
-      minutes: Math.max(1, Math.ceil((until.getTime() - Date.now()) / 60_000)),
-    })),
-  }));
+  const all = await listStudents(context.services.database, course.key, "all");
+  const students = all
+    .filter(({ left_at }) => left_at === null)
+    .map((student) => ({
+      ...student,
+      slowed: codeGuesses.slowed(labelOfCourse(course.key, student.label)).map(({ address, wrong, until }) => ({
+        address,
+        wrong,
+        minutes: Math.max(1, Math.ceil((until.getTime() - Date.now()) / 60_000)),
+      })),
+    }));
   const assignments = await listAssignments(context.services.database, course.key);
-  return { course, students, assignments, styles: await listTableStyles(context.services.database, course.key) };
+  const gone = all.filter(({ left_at }) => left_at !== null).map(({ key, label }) => ({ key, label }));
+  return { course, students, gone, assignments, styles: await listTableStyles(context.services.database, course.key) };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -34,7 +38,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 export default function Course({ loaderData, actionData }: Route.ComponentProps) {
-  const { course, students, assignments, styles } = loaderData;
+  const { course, students, gone, assignments, styles } = loaderData;
   const spoken = findWording(course.wording);
   const said = (about: string) =>
     actionData?.intent === about && (
@@ -86,10 +90,37 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
           </table>
         )}
         {said("let in")}
-        <Form method="post" className="leaf grid gap-2 p-3">
+        {students.length > 0 && (
+          <p className="flex flex-wrap gap-5">
+            <Link className="link" to={`/print/courses/${course.key}/slips`}>
+              Slips with personal codes, to print
+            </Link>
+            <a className="link" href={`/courses/${course.key}/students.csv`} download>
+              The list as CSV
+            </a>
+          </p>
+        )}
+        {gone.length > 0 && (
+          <p className="note-small">
+            Have left:{" "}
+            {gone.map(({ key, label }, at) => (
+              <span key={key}>
+                {at > 0 && ", "}
+                <Link className="link" to={`/courses/${course.key}/students/${key}`}>
+                  {label}
+                </Link>
+              </span>
+            ))}
+          </p>
+        )}
+        <Form method="post" encType="multipart/form-data" className="leaf grid gap-2 p-3">
           <label>
-            Labels of more students, one a line
-            <textarea name="labels" className="field" rows={3} required />
+            Labels of more students, one a line, or pasted from a spreadsheet
+            <textarea name="labels" className="field" rows={3} />
+          </label>
+          <label>
+            Or a CSV file with a column “label”, and “code” where the codes are the school’s
+            <input type="file" name="list" accept=".csv,text/csv,text/plain" className="field" />
           </label>
           <div>
             <button className="press press-main" type="submit" name="intent" value="students">

@@ -3,9 +3,11 @@ import { findFirstAssignment } from "../../server/assignments/assignmentStore.ts
 import { addCourse, addStudents, findCourse, listStudents } from "../../server/people/courseStore.ts";
 import { openTestServices } from "../../server/testServices.ts";
 import { answered, asked, markupOf, provideServices, textOfPage } from "../askRoute.ts";
+import * as courseSlips from "../print/courseSlipsPage.tsx";
 import * as coursePage from "./coursePage.tsx";
 import * as courses from "./page.tsx";
 import * as studentPage from "./studentPage.tsx";
+import * as studentsFile from "./studentsFile.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 let courseKey = "";
@@ -153,4 +155,55 @@ test("a course has pseudocode in a way of its own; a way that there is not chang
   ])
     expect(await act({ intent: "way", ...wrong })).toMatchObject({ message: expect.stringContaining("not known") });
   expect((await findCourse(services.database, courseKey))?.ways).toEqual({ pseudocode: "set names" });
+});
+
+test("a class list comes in as a file or out of a spreadsheet, and goes out again as CSV", async () => {
+  const key = await addCourse(services.database, "Deck hands", "python");
+  const press = (form: Record<string, string>) => answered(coursePage.action(asked({ courseKey: key }, { form })));
+  expect(await press({ intent: "students", labels: "label\tcode\nD-01\tK7QM2R\nD-02\t\nD-01\t\n" })).toMatchObject({
+    message: "2 added. Left out: line 4: D-01 is there twice.",
+  });
+  expect(await press({ intent: "students", labels: "label,group\n" })).toMatchObject({
+    ...{ ok: false, message: "There is no label in this list. Nobody was added." },
+  });
+  const file = await studentsFile.loader(asked({ courseKey: key }));
+  const [head, first] = (await file.text()).split("\r\n");
+  expect([head, first]).toEqual(["label,code", "D-01,K7QM2R"]);
+  expect((await studentsFile.loader(asked({ courseKey: "none" }))).status).toBe(404);
+  const slips = await courseSlips.loader(asked({ courseKey: key }));
+  expect(textOfPage(courseSlips.default, slips)).toContain("D-01 Personal code K7QM2R http://192.168.7.20:4200/s");
+});
+
+test("a new code, one who leaves and comes back, one who moves; what was handed in stays", async () => {
+  const [from, to] = [
+    await addCourse(services.database, "Group 1", "python"),
+    await addCourse(services.database, "Group 2", "python"),
+  ];
+  await addStudents(services.database, from, ["M-01", "M-02"]);
+  await addStudents(services.database, to, ["M-02"]);
+  const [one, two] = await listStudents(services.database, from);
+  const press = (key: string | undefined, form: Record<string, string>, courseKey = from) =>
+    answered(studentPage.action(asked({ courseKey, studentKey: key ?? "" }, { form })));
+  const renewed = await press(one?.key, { intent: "new code" });
+  const [after] = await listStudents(services.database, from);
+  expect(after?.personal_code).not.toBe(one?.personal_code);
+  expect(renewed.message).toContain(after?.personal_code);
+
+  await press(one?.key, { intent: "leave", left: "yes" });
+  expect((await listStudents(services.database, from)).map(({ label }) => label)).toEqual(["M-02"]);
+  const page = await coursePage.loader(asked({ courseKey: from }));
+  expect([page.students.length, page.gone]).toEqual([1, [{ key: one?.key, label: "M-01" }]]);
+  expect((await studentPage.loader(asked({ courseKey: from, studentKey: one?.key ?? "" }))).student.left).toBe(true);
+  // Whoever is on a new list is in it again, with the code of before.
+  await coursePage.action(asked({ courseKey: from }, { form: { intent: "students", labels: "M-01" } }));
+  expect((await listStudents(services.database, from))[0]?.personal_code).toBe(after?.personal_code);
+
+  expect(await press(two?.key, { intent: "move", course: to })).toMatchObject({
+    ...{ ok: false, message: "A student of that course has the same label. Change one first." },
+  });
+  expect(await press(one?.key, { intent: "move", course: "none" })).toMatchObject({ ok: false });
+  expect(await press(one?.key, { intent: "move", course: to })).toMatchObject({
+    location: `/courses/${to}/students/${one?.key}`,
+  });
+  expect((await listStudents(services.database, to)).map(({ label }) => label)).toEqual(["M-02", "M-01"]);
 });

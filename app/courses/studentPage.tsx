@@ -1,7 +1,7 @@
 import { data, Form, Link } from "react-router";
 import { listCases } from "../../server/cases/listStore.ts";
 import type { Database } from "../../server/database/database.ts";
-import { findCourse, listStudents } from "../../server/people/courseStore.ts";
+import { findCourse, listCourses, listStudents } from "../../server/people/courseStore.ts";
 import { act } from "../actions.ts";
 import { CaseList } from "../components/CaseList.tsx";
 import type { Route } from "./+types/studentPage.ts";
@@ -11,7 +11,8 @@ export const meta: Route.MetaFunction = () => [{ title: "Student · Bent Nail" }
 
 async function find(database: Database, params: Route.LoaderArgs["params"]) {
   const course = await findCourse(database, params.courseKey);
-  const student = course && (await listStudents(database, course.key)).find((each) => each.key === params.studentKey);
+  const student =
+    course && (await listStudents(database, course.key, "all")).find((each) => each.key === params.studentKey);
   if (!course || !student) throw data("There is no such student in this course.", { status: 404 });
   return { course, student };
 }
@@ -21,7 +22,10 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { rows, total } = await listCases(context.services.database, { judged: null, page: 0, student: student.key });
   return {
     course: { key: course.key, name: course.name },
-    student: { key: student.key, label: student.label, depth: student.depth },
+    student: { key: student.key, label: student.label, depth: student.depth, left: student.left_at !== null },
+    others: (await listCourses(context.services.database))
+      .filter(({ key }) => key !== course.key)
+      .map(({ key, name }) => ({ key, name })),
     rows,
     total,
   };
@@ -33,7 +37,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 export default function Student({ loaderData, actionData }: Route.ComponentProps) {
-  const { course, student, rows, total } = loaderData;
+  const { course, student, rows, total, others } = loaderData;
   return (
     <div className="grid max-w-3xl gap-4">
       <header>
@@ -43,6 +47,7 @@ export default function Student({ loaderData, actionData }: Route.ComponentProps
           </Link>
         </p>
         <h1>{student.label}</h1>
+        {student.left && <p>Has left the course: in no list, with everything kept.</p>}
       </header>
       {actionData?.message && (
         <p role="status" className="border-l-4 border-steel bg-slip px-3 py-2">
@@ -60,6 +65,37 @@ export default function Student({ loaderData, actionData }: Route.ComponentProps
           Change the label
         </button>
       </Form>
+      <section className="leaf flex flex-wrap items-end gap-x-6 gap-y-3 p-3" aria-label="In the course">
+        <Form method="post">
+          <button className="press" name="intent" value="new code" type="submit">
+            A new personal code
+          </button>
+        </Form>
+        <Form method="post">
+          {!student.left && <input type="hidden" name="left" value="yes" />}
+          <button className="press" name="intent" value="leave" type="submit">
+            {student.left ? "Is in the course again" : "Has left the course"}
+          </button>
+        </Form>
+        {others.length > 0 && (
+          <Form method="post" className="flex items-end gap-2">
+            <label>
+              Moves to
+              <select name="course" className="field">
+                {others.map(({ key, name }) => (
+                  <option key={key} value={key}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <button className="press" name="intent" value="move" type="submit">
+              Move
+            </button>
+          </Form>
+        )}
+        <p className="note-small w-full">Programs and sittings stay where they were handed in.</p>
+      </section>
       <Form method="post" className="leaf flex flex-wrap items-end gap-3 p-3">
         <label>
           Messages are explained

@@ -17,7 +17,9 @@ export const meta: Route.MetaFunction = () => [{ title: "Make an exercise · Ben
 async function loadCase(database: Database, key: string) {
   const found = await findCase(database, key, "all");
   if (!found) throw data("There is no such case.", { status: 404 });
-  const labels = found.course ? (await listStudents(database, found.course)).map((student) => student.label) : [];
+  const labels = found.course
+    ? (await listStudents(database, found.course, "all")).map((student) => student.label)
+    : [];
   return { found, labels };
 }
 

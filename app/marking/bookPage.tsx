@@ -3,8 +3,9 @@ import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { sittingsToMarkAgain, unmarkedSittings } from "../../server/marks/marking.ts";
 import { beingMarked } from "../../server/marks/markingWork.ts";
 import { listMarks } from "../../server/marks/markStore.ts";
-import { listStudents } from "../../server/people/courseStore.ts";
+import { listStudents, type Student } from "../../server/people/courseStore.ts";
 import { type EditionContent, findEdition, findSheet, listEditions } from "../../server/sheets/sheetStore.ts";
+import { type HandInReceipt, receiptOf } from "../../server/sittings/receipt.ts";
 import { listSittings, type Sitting } from "../../server/sittings/sittingStore.ts";
 import { act } from "../actions.ts";
 import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
@@ -18,7 +19,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const sheet = await findSheet(database, params.sheetKey);
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
   const [students, sittings, heads] = await Promise.all([
-    listStudents(database, sheet.course),
+    listStudents(database, sheet.course, "all"),
     listSittings(database, sheet.key),
     listEditions(database, sheet.key),
   ]);
@@ -31,12 +32,13 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const unmarked = new Set((await unmarkedSittings(context.services, sheet.key)).map((sitting) => sitting.key));
   const again = (await sittingsToMarkAgain(context.services, sheet.key)).length;
   const working = await beingMarked(context.services);
-  const rowOf = (student: { key: string; label: string }, own: Sitting | undefined, columns: readonly Column[]) => {
+  const rowOf = (student: Student, own: Sitting | undefined, columns: readonly Column[]) => {
     const ownMarks = own ? marks.filter((mark) => mark.sitting === own.key) : [];
     return {
-      key: student.key,
-      label: student.label,
+      key: own?.key ?? student.key,
+      label: own && own.attempt > 1 ? `${student.label}, try ${own.attempt}` : student.label,
       sitting: own?.key ?? null,
+      receipt: own ? receiptOf(own) : null,
       state: own ? (own.handed_in_at ? "handed in" : "sitting") : "not begun",
       marking:
         own && working.has(own.key)
@@ -61,8 +63,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     const columns = columnsOf(contents.get(key));
     const rows = students.flatMap((student) => {
       const own = sittings.filter((sitting) => sitting.student === student.key);
-      const here = own.find((sitting) => sitting.edition === key);
-      return here || (index === 0 && own.length === 0) ? [rowOf(student, here, columns)] : [];
+      const here = own.filter((sitting) => sitting.edition === key);
+      if (here.length > 0) return here.map((sitting) => rowOf(student, sitting, columns));
+      return index === 0 && own.length === 0 && student.left_at === null ? [rowOf(student, undefined, columns)] : [];
     });
     if (rows.length === 0) return [];
     const total = columns.reduce((sum, column) => sum + column.marks, 0);
@@ -139,6 +142,17 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
   );
 }
 
+/** When a sheet was handed in, and by whom where it was not the student. */
+function handedInWords({ at, by }: HandInReceipt): string {
+  const when = new Date(at).toLocaleString("en-GB", {
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  });
+  return `${by === "student" ? "handed in" : "collected"} ${when}`;
+}
+
 type BookTableProps = Awaited<ReturnType<typeof loader>>["tables"][number] & { sheet: string };
 
 /** The marks of all who sat an edition, a column a task. */
@@ -196,7 +210,13 @@ function BookTable({ sheet, number, columns, rows, total }: BookTableProps) {
                 ) : (
                   row.label
                 )}
-                <span className="note-small ml-2 font-normal">{row.marking ?? row.state}</span>
+                <span
+                  className="note-small ml-2 font-normal"
+                  title={row.receipt ? `receipt ${row.receipt.number}` : undefined}
+                >
+                  {row.receipt ? handedInWords(row.receipt) : row.state}
+                  {row.marking ? `, ${row.marking}` : ""}
+                </span>
               </th>
               {row.cells.map((cell, index) => (
                 <td

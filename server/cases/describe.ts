@@ -19,7 +19,7 @@ async function problemOf(database: Database, found: WholeCase, fields: CaseField
   if (fields.language !== undefined && fields.language !== found.language && found.layers.length > 0)
     return "A fault is recorded already, in the language that the case has. Collect the program anew in the other one.";
   if (fields.student === undefined || fields.student === null) return null;
-  const students = found.course ? await listStudents(database, found.course) : [];
+  const students = found.course ? await listStudents(database, found.course, "all") : [];
   return students.some((student) => student.key === fields.student)
     ? null
     : "This student is not in the course of the case.";

@@ -105,17 +105,66 @@ export async function addStudents(database: Database, course: string, labels: re
 
 /** The same inside a transaction. */
 export async function addStudentsWith(query: Query, course: string, labels: readonly string[]): Promise<number> {
+  return addListed(
+    query,
+    course,
+    labels.map((label) => ({ label, code: null })),
+  );
+}
+
+/**
+ * Adds the students of a list that are not in the course yet, each with the personal code of the list or a new one; who had
+ * left it is in it again. Returns how many were added.
+ */
+export async function addListed(
+  query: Query,
+  course: string,
+  students: ReadonlyArray<{ label: string; code: string | null }>,
+): Promise<number> {
   let added = 0;
-  for (const label of labels) {
+  for (const { label, code } of students) {
     const rows = await query(
       `insert into student (key, course, label, personal_code, position)
        values ($1, $2, $3, $4, (select count(*) from student where course = $2))
-       on conflict (course, label) do nothing returning key`,
-      [newKey(), course, label, newCode(6)],
+       on conflict (course, label) do update set left_at = null where student.left_at is not null returning key`,
+      [newKey(), course, label, code ?? newCode(6)],
     );
     added += rows.length;
   }
   return added;
+}
+
+/** Gives a student a new personal code, as where the slip was lost; returns it. */
+export async function renewCode({ query }: Database, student: string): Promise<string> {
+  const code = newCode(6);
+  await query("update student set personal_code = $2 where key = $1", [student, code]);
+  return code;
+}
+
+/** Takes a student out of the lists of the course, with everything kept, or in again. */
+export async function setLeft({ query }: Database, student: string, left: boolean): Promise<void> {
+  await query("update student set left_at = case when $2 then now() else null end where key = $1", [student, left]);
+}
+
+/**
+ * Moves a student into another course, behind those who are in it; programs and sittings stay where they were handed in.
+ * Words for the person if it cannot be.
+ */
+export async function moveStudent(database: Database, student: string, course: string): Promise<string | null> {
+  return database.transaction(async (query) => {
+    const rows = await query(
+      `select s.key from student s join student me on me.key = $1
+       where s.course = $2 and s.label = me.label and s.key <> me.key`,
+      [student, course],
+    );
+    if (z.array(keyRow).parse(rows).length > 0) return "A student of that course has the same label. Change one first.";
+    await query(
+      `update student set course = $2, left_at = null,
+         position = (select count(*) from student where course = $2) where key = $1`,
+      [student, course],
+    );
+    return null;
+  });
 }
 
 const namedStudent = z.object({ key: z.string(), label: z.string(), course: z.string(), course_name: z.string() });

@@ -25,7 +25,7 @@ async function wordsToKeepOut(
   placed: PlacedExercise,
 ): Promise<string[]> {
   const labelsOf = async (course: string) =>
-    (await listStudents(services.database, course)).map((student) => student.label);
+    (await listStudents(services.database, course, "all")).map((student) => student.label);
   const labels = await labelsOf(sheet.course);
   const key = (await findExercise(services.database, placed.key))?.faulty_case;
   const found = key ? await findCase(services.database, key, "all") : null;

@@ -7,7 +7,8 @@ import { findWording, wordings, writeWording } from "../../../core/wording/wordi
 import { insertAssignment } from "../../../server/assignments/assignmentStore.ts";
 import { takeAssignment } from "../../../server/classwork/exchange.ts";
 import { readUpload } from "../../../server/collect/readUpload.ts";
-import { addStudents, findCourse, setCoursePolicy, setCourseWay } from "../../../server/people/courseStore.ts";
+import { type ClassList, readClassList } from "../../../server/people/classList.ts";
+import { addListed, findCourse, setCoursePolicy, setCourseWay } from "../../../server/people/courseStore.ts";
 import { codeGuesses, labelOfCourse } from "../../../server/people/guesses.ts";
 import { keepTableStyle, listTableStyles } from "../../../server/people/tableStyleStore.ts";
 import type { Services } from "../../../server/services.ts";
@@ -160,22 +161,39 @@ const takeAssignmentIn = courseAction(
   },
 );
 
-/** Adds students by their labels, one a line or with commas between. */
+/** Largest class list that is taken, in bytes. */
+const largestList = 1_000_000;
+
+/** Adds students: by labels, one a line or with commas between; pasted from a spreadsheet; or from a CSV file. */
 const students = courseAction(
   "students",
-  z.object({ labels: field.text(100_000) }),
+  z.object({ labels: field.text(100_000), list: field.files() }),
   async ({ services, course }, given) => {
-    const labels = given.labels
-      .split(/[\n,;]/)
-      .map((label) => label.trim())
-      .filter((label) => label !== "");
-    const tooLong = labels.find((label) => label.length > 80);
-    if (tooLong !== undefined) return refused(`A label has 1 to 80 characters; this one is longer: ${tooLong}`);
-    const added = await addStudents(services.database, course, labels);
-    const known = labels.length - added;
-    return done(known === 0 ? `${added} added.` : `${added} added; ${known} were in the course already.`);
+    const [file] = given.list;
+    if (file && file.size > largestList) return refused("This list is too long for a class. Nobody was added.");
+    const text = file ? await file.text() : given.labels;
+    const plain = file === undefined && !/\t|^\s*(?:label|student|name|code)\s*[,;]/i.test(text);
+    const list = plain ? labelsAlone(text) : readClassList(text);
+    if (!list.ok) return refused(`${list.message} Nobody was added.`);
+    const added = await services.database.transaction((query) => addListed(query, course, list.students));
+    const known = list.students.length - added;
+    const words = known === 0 ? `${added} added.` : `${added} added; ${known} were in the course already.`;
+    const left = list.leftOut.slice(0, 8).join("; ");
+    return done(left === "" ? words : `${words} Left out: ${left}.`);
   },
 );
+
+/** Labels with line ends, commas or semicolons between. */
+function labelsAlone(text: string): ClassList {
+  const labels = text
+    .split(/[\n,;]/)
+    .map((label) => label.trim())
+    .filter((label) => label !== "");
+  const tooLong = labels.find((label) => label.length > 80);
+  if (tooLong !== undefined)
+    return { ok: false, message: `A label has 1 to 80 characters; this one is longer: ${tooLong}.` };
+  return { ok: true, students: labels.map((label) => ({ label, code: null })), leftOut: [] };
+}
 
 /** Everything that the page of a course can be asked for. */
 export const courseActions = [

@@ -2,7 +2,14 @@ import { redirect } from "react-router";
 import { z } from "zod";
 import { startJudgingAssignment } from "../../../server/classwork/judgeAssignment.ts";
 import { listAssignedCases } from "../../../server/classwork/judgedStore.ts";
-import { type Student, setStudentDepth } from "../../../server/people/courseStore.ts";
+import {
+  findCourse,
+  moveStudent,
+  renewCode,
+  type Student,
+  setLeft,
+  setStudentDepth,
+} from "../../../server/people/courseStore.ts";
 import { renameStudent } from "../../../server/people/renameStudent.ts";
 import { deleteStudent, replaceName } from "../../../server/privacy/privacyStore.ts";
 import type { Services } from "../../../server/services.ts";
@@ -60,5 +67,40 @@ const depth = defineAction<StudentContext, { depth: "" | "short" | "full" }>({
   },
 });
 
+/** Gives the student a new personal code; the old one opens nothing any more. */
+const newCode = defineAction<StudentContext, unknown>({
+  intent: "new code",
+  schema: z.unknown(),
+  does: async ({ services, student }) => {
+    const code = await renewCode(services.database, student.key);
+    return done(`The new personal code is ${code}. The old one opens nothing any more.`);
+  },
+});
+
+/** Takes the student out of the lists of the course, with everything kept, or in again. */
+const leave = defineAction<StudentContext, { left: boolean }>({
+  intent: "leave",
+  schema: z.object({ left: field.ticked() }),
+  does: async ({ services, student }, { left }) => {
+    await setLeft(services.database, student.key, left);
+    return done(
+      left
+        ? `${student.label} has left: in no list any more, and everything is kept.`
+        : `${student.label} is in the course again.`,
+    );
+  },
+});
+
+/** Moves the student into another course. */
+const move = defineAction<StudentContext, { course: string }>({
+  intent: "move",
+  schema: z.object({ course: field.text(100) }),
+  does: async ({ services, student }, { course }) => {
+    if (!(await findCourse(services.database, course))) return refused("There is no such course.");
+    const problem = await moveStudent(services.database, student.key, course);
+    return problem === null ? redirect(`/courses/${course}/students/${student.key}`) : refused(problem);
+  },
+});
+
 /** Everything that the page of a student can be asked for. */
-export const studentActions = [rename, replace, remove, depth];
+export const studentActions = [rename, replace, remove, depth, newCode, leave, move];
