@@ -2,11 +2,12 @@ import { useState } from "react";
 import type { useFetcher } from "react-router";
 import type { Reply } from "../actions.ts";
 import { Revision } from "../assignment/Revision.tsx";
+import { copyText } from "../components/copyText.ts";
 import { Said, settled } from "../components/Said.tsx";
 
 /** A line that is ready to be copied. */
 function Copied({ label, text }: { label: string; text: string }) {
-  const [done, setDone] = useState(false);
+  const [done, setDone] = useState<boolean | null>(null);
   return (
     <div className="min-w-0">
       <p className="note-small">{label}</p>
@@ -16,9 +17,9 @@ function Copied({ label, text }: { label: string; text: string }) {
           type="button"
           className="press press-quiet text-sm"
           aria-label={`Copy: ${label}`}
-          onClick={() => void navigator.clipboard?.writeText(text).then(() => setDone(true))}
+          onClick={() => void copyText(text).then(setDone)}
         >
-          {done ? "copied" : "copy"}
+          {done === null ? "copy" : done ? "copied" : "not copied: mark it, then Ctrl+C"}
         </button>
       </div>
     </div>

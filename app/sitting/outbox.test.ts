@@ -148,6 +148,7 @@ test("two pages of one browser agree; on two computers what stands there and wha
   other.outbox.change("mend", { text: "ab" });
   await Promise.all([one.outbox.flush(), other.outbox.flush()]);
   expect([one.state().clashes, other.state().clashes]).toEqual([{}, {}]);
+  expect([one.state().save.state, other.state().save.state]).toEqual(["saved", "saved"]);
   expect([one.state().answers.mend, (await first.stored()).mend?.content]).toEqual([{ text: "ab" }, { text: "ab" }]);
 
   // Another computer, which hears nothing of the first one.

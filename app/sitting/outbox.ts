@@ -223,6 +223,9 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
         if (own && same(own.content, content)) settle(task, own);
         else if (own) unsent.set(task, { ...own, base: message.revision });
         else if (!clashes[task]) upon.set(task, [markOf(content)]);
+        // What was typed here went with the other page's writing.
+        if (unsent.size === 0 && save.state === "saving")
+          show({ save: { state: "saved", message: "", at: world.now() } });
         return;
       }
       // What is unsent here stays, unless it was typed upon just that, and holds it.

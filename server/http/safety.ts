@@ -6,14 +6,17 @@ import { createAttempts } from "../people/attempts.ts";
  * A strict content security policy with a number used once for this page's own scripts, and the headers that go with
  * it.
  */
-export const setSafeHeaders: RequestHandler = (_request, response, next) => {
+export const setSafeHeaders: RequestHandler = (request, response, next) => {
   const nonce = randomBytes(16).toString("base64");
   response.locals.nonce = nonce;
   response.set({
     "Content-Security-Policy": `default-src 'self'; script-src 'self' 'nonce-${nonce}'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'`,
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "same-origin",
-    "Cross-Origin-Opener-Policy": "same-origin",
+    // Browsers take it from secure origins only, and complain about it elsewhere (HTML Standard, 7.1.3).
+    ...(request.secure || isLoopback(hostName(request.headers.host ?? ""))
+      ? { "Cross-Origin-Opener-Policy": "same-origin" }
+      : {}),
     "Cross-Origin-Resource-Policy": "same-origin",
   });
   next();
