@@ -1,6 +1,7 @@
 import { Command, CommanderError } from "commander";
 import { StartProblem } from "../server/database/folder.ts";
 import { FolderInUse } from "../server/database/owner.ts";
+import { addBackupCommands } from "./backup.ts";
 import { addChecksCommand } from "./checks.ts";
 import { addCollectCommand } from "./collect.ts";
 import { addDemoCommand } from "./demo.ts";
@@ -35,6 +36,7 @@ const commands = [
   addCollectCommand,
   addHandInCommand,
   addExchangeCommands,
+  addBackupCommands,
   addServeCommand,
   addDemoCommand,
 ];

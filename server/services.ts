@@ -10,6 +10,8 @@ import type { Queue } from "./work/queue.ts";
  */
 export type Services = {
   database: Database;
+  /** Where the data is, with the copies of it; null for data in memory. */
+  folder: string | null;
   toolchains: Toolchains;
   traces: TraceCache;
   queue: Queue;

@@ -17,6 +17,10 @@ import { openQueue } from "./work/queue.ts";
  */
 export async function openTestServices({
   searchesSets = false,
+  folder: data = null,
+}: {
+  searchesSets?: boolean;
+  folder?: string | null;
 } = {}): Promise<Services & { close: () => Promise<void> }> {
   const folder = join(productFolder, "node_modules/.cache/bent-nail");
   const template = join(folder, `${emptyDatabaseName()}.tar`);
@@ -31,7 +35,7 @@ export async function openTestServices({
   const database = await openDatabase(null, template);
   const queue = await openQueue(database);
   const services: Services = {
-    ...{ database, toolchains: createToolchains(), traces: createTraceCache(), queue },
+    ...{ database, folder: data, toolchains: createToolchains(), traces: createTraceCache(), queue },
     loading: createLoading(),
     searchesSets,
   };

@@ -69,7 +69,20 @@ const stages: readonly string[] = [
     "judge",
   ],
   "classwork",
-  ...["mend", "collect", "casebook", "exercises", "sheets", "sittings", "marks", "results", "privacy", "work", "http"],
+  ...[
+    "mend",
+    "collect",
+    "casebook",
+    "exercises",
+    "sheets",
+    "sittings",
+    "marks",
+    "results",
+    "privacy",
+    "backup",
+    "work",
+    "http",
+  ],
 ];
 
 /** The stage of a file of the server, or -1 for what all stages share. */

@@ -1,4 +1,5 @@
 import { NavLink, Outlet } from "react-router";
+import { BenchChoices } from "../components/BenchChoices.tsx";
 import { KeysDialog } from "../components/KeysDialog.tsx";
 import { BentNail } from "../components/marks.tsx";
 import { LoadingStrip } from "../loading/LoadingStrip.tsx";
@@ -12,6 +13,7 @@ const places = [
   { to: "/sheets", words: "Sheets" },
   { to: "/courses", words: "Courses" },
   { to: "/languages", words: "Languages" },
+  { to: "/backups", words: "Backups" },
 ];
 
 export function loader({ context }: Route.LoaderArgs) {
@@ -42,7 +44,8 @@ export default function Teacher({ loaderData }: Route.ComponentProps) {
               {place.words}
             </NavLink>
           ))}
-          <span className="ml-auto">
+          <span className="ml-auto flex items-center gap-2">
+            <BenchChoices />
             <KeysDialog />
           </span>
         </nav>

@@ -24,14 +24,18 @@ export class CannotKeep extends Error {
 
 /**
  * Opens the embedded database in a folder (null: in memory, from a dumped `template` if one is named) and brings its
- * tables up to date. Throws StartProblem, with words for the person, where the folder's data cannot be opened. While it
+ * tables up to date, or to the migration `upTo`. Throws StartProblem, with words for the person, where the folder's data cannot be opened. While it
  * is open, CannotKeep is thrown for what cannot be written; after that the data is opened anew, so that all goes on as
  * soon as there is room.
  */
-export async function openDatabase(folder: string | null, template: string | null = null): Promise<Database> {
+export async function openDatabase(
+  folder: string | null,
+  template: string | null = null,
+  upTo = Number.POSITIVE_INFINITY,
+): Promise<Database> {
   if (folder !== null) {
     prepareFolder(folder);
-    copyEmptyFolder(folder);
+    if (upTo === Number.POSITIVE_INFINITY) copyEmptyFolder(folder);
   }
   let connection = await connect(folder, template).catch((problem: unknown) => {
     throw StartProblem.ofOpening(folder ?? "", problem);
@@ -111,6 +115,6 @@ export async function openDatabase(folder: string | null, template: string | nul
         await connection.drop();
       }),
   };
-  await migrate(database);
+  await migrate(database, upTo);
   return database;
 }

@@ -21,21 +21,32 @@ export function statements(sql: string): string[] {
   return found.map((statement) => statement.trim()).filter((statement) => statement !== "");
 }
 
+const migrations = join(productFolder, "db/migrations");
+
+/** The files of db/migrations in their order; each begins with its number. */
+function migrationFiles(): string[] {
+  return readdirSync(migrations)
+    .filter((name) => /^\d{4}_.*\.sql$/.test(name))
+    .sort();
+}
+
+/** The number of the newest migration that this version knows. */
+export function newestMigration(): number {
+  return Number(migrationFiles().at(-1)?.slice(0, 4) ?? 0);
+}
+
 /**
- * Applies the numbered files of db/migrations that are not applied yet, each in a transaction. Throws if an applied
- * file was changed afterwards, or if the data was made by a newer version of the product.
+ * Applies the numbered files of db/migrations that are not applied yet, each in a transaction; with `upTo` none beyond that
+ * number. Throws if an applied file was changed afterwards, or if the data was made by a newer version of the product.
  */
-export async function migrate(database: Database): Promise<void> {
+export async function migrate(database: Database, upTo = Number.POSITIVE_INFINITY): Promise<void> {
   await database.exec(
     "create table if not exists schema_migration (number integer primary key, name text not null, checksum text not null, applied_at timestamptz not null default now())",
   );
   const applied = z
     .array(appliedSchema)
     .parse(await database.query("select number, name, checksum from schema_migration order by number"));
-  const folder = join(productFolder, "db/migrations");
-  const files = readdirSync(folder)
-    .filter((name) => /^\d{4}_.*\.sql$/.test(name))
-    .sort();
+  const files = migrationFiles();
   const newest = applied.at(-1)?.number ?? 0;
   if (newest > files.length)
     throw new StartProblem(
@@ -43,7 +54,8 @@ export async function migrate(database: Database): Promise<void> {
     );
   for (const name of files) {
     const number = Number(name.slice(0, 4));
-    const sql = readFileSync(join(folder, name), "utf8");
+    if (number > upTo) break;
+    const sql = readFileSync(join(migrations, name), "utf8");
     const checksum = createHash("sha256").update(sql).digest("hex");
     const known = applied.find((each) => each.number === number);
     if (known) {

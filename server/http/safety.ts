@@ -39,6 +39,15 @@ const largestBody = 12 * 1024 * 1024;
 /** A set of a whole class may be larger; only the teacher reaches these addresses. */
 const largestSetBody = 64 * 1024 * 1024;
 const setAddresses: ReadonlySet<string> = new Set(["/collect-take", "/api/collect"]);
+/** A backup that is brought back; only the teacher reaches this address. */
+const largestBackupBody = 256 * 1024 * 1024;
+const backupAddresses: ReadonlySet<string> = new Set(["/backups", "/backups.data"]);
+
+/** The largest body that an address takes, in bytes. */
+function largestAt(path: string): number {
+  if (backupAddresses.has(path)) return largestBackupBody;
+  return setAddresses.has(path) ? largestSetBody : largestBody;
+}
 
 const methods: ReadonlySet<string> = new Set(["GET", "HEAD", "POST", "OPTIONS"]);
 
@@ -83,7 +92,7 @@ export const refuseFloods: RequestHandler = (request, response, next) => {
   // What follows on a refused connection would be the rest of the body, so it is closed.
   if (request.headers["transfer-encoding"] !== undefined)
     response.set("Connection", "close").status(411).type("text").send("Say how long this is.");
-  else if (length > (setAddresses.has(request.path) ? largestSetBody : largestBody))
+  else if (length > largestAt(request.path))
     response.set("Connection", "close").status(413).type("text").send("This is too large to be taken in.");
   else next();
 };

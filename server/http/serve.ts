@@ -10,6 +10,8 @@ import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express from "express";
 import type { ServerBuild } from "react-router";
+import { keepCopies } from "../backup/copies.ts";
+import { restoreWaiting } from "../backup/waiting.ts";
 import { resumeJudging } from "../collect/judging.ts";
 import { answering } from "../database/answering.ts";
 import { openDatabase } from "../database/database.ts";
@@ -209,10 +211,11 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
   const password = await passwordFor(options, folder);
   const build = await loadBuild();
   if (options.fresh) await rm(join(folder, "database"), { recursive: true, force: true });
+  await restoreWaiting(folder);
   const database = answering(await openDatabase(join(folder, "database")));
   const queue = await openQueue(database);
   const services: Services = {
-    ...{ database, toolchains: createToolchains(), traces: createTraceCache(), queue },
+    ...{ database, folder, toolchains: createToolchains(), traces: createTraceCache(), queue },
     loading: createLoading(tellLoading),
     searchesSets: process.env.BENT_NAIL_SEARCH_SETS !== "off",
   };
@@ -223,6 +226,7 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
   await queue.add(sweepOldRuns, [{}]);
   const endStatistics = keepStatistics(database);
   const endCollecting = keepCollecting(services);
+  const endCopying = keepCopies(database, folder);
 
   const server = await listen(createApp(options, services, build, password), options);
   const address = server.address();
@@ -240,6 +244,7 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
     forgetServerAddress(folder);
     endStatistics();
     endCollecting();
+    endCopying();
     await services.queue.stop();
     await services.toolchains.close();
     await services.database.close();
