@@ -29,6 +29,7 @@ import { type DemoCase, demoCases, filesOf } from "./cases.ts";
 import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
 import { loadMistakesSheet } from "./mistakesSheet.ts";
+import { loadRoomSheets } from "./roomSheets.ts";
 import { type DemoAnswers, demoPlaces, demoSheet, demoSittings } from "./sheet.ts";
 import { loadTwoTerms } from "./twoTerms.ts";
 
@@ -190,9 +191,11 @@ async function loadLanguages(services: Services): Promise<void> {
  */
 export async function loadDemo(services: Services): Promise<void> {
   services.loading.begin(
-    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 4,
+    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 5,
   );
   await loadCases(services);
+  await loadRoomSheets(services);
+  services.loading.end("sheets for practice and on paper");
   await loadClassSet(services);
   services.loading.end("a whole class");
   await loadAssignments(services, Date.now() - 48 * hour);

@@ -1,12 +1,9 @@
-import { data, Form, Link } from "react-router";
-import { kindOfTask } from "../../core/exercises/taskKinds.ts";
-import { sittingsToMarkAgain, unmarkedSittings } from "../../server/marks/marking.ts";
-import { beingMarked } from "../../server/marks/markingWork.ts";
-import { listMarks } from "../../server/marks/markStore.ts";
-import { listStudents, type Student } from "../../server/people/courseStore.ts";
-import { type EditionContent, findEdition, findSheet, listEditions } from "../../server/sheets/sheetStore.ts";
-import { type HandInReceipt, receiptOf } from "../../server/sittings/receipt.ts";
-import { listSittings, type Sitting } from "../../server/sittings/sittingStore.ts";
+import { data, Form, Link, useSearchParams } from "react-router";
+import { sharesOf } from "../../core/formats/markBookCsv.ts";
+import { sittingsToMarkAgain } from "../../server/marks/marking.ts";
+import { type BookTable as BookTableData, markBook } from "../../server/results/markBook.ts";
+import { findSheet } from "../../server/sheets/sheetStore.ts";
+import type { HandInReceipt } from "../../server/sittings/receipt.ts";
 import { act } from "../actions.ts";
 import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
 import type { Route } from "./+types/bookPage.ts";
@@ -18,71 +15,20 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { database } = context.services;
   const sheet = await findSheet(database, params.sheetKey);
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
-  const [students, sittings, heads] = await Promise.all([
-    listStudents(database, sheet.course, "all"),
-    listSittings(database, sheet.key),
-    listEditions(database, sheet.key),
-  ]);
-  const editions = await Promise.all(heads.map(({ key }) => findEdition(database, key)));
-  const contents = new Map(editions.flatMap((edition) => (edition ? [[edition.key, edition.content] as const] : [])));
-  const marks = await listMarks(
-    database,
-    sittings.map((sitting) => sitting.key),
-  );
-  const unmarked = new Set((await unmarkedSittings(context.services, sheet.key)).map((sitting) => sitting.key));
+  const { tables, editions } = await markBook(context.services, sheet);
   const again = (await sittingsToMarkAgain(context.services, sheet.key)).length;
-  const working = await beingMarked(context.services);
-  const rowOf = (student: Student, own: Sitting | undefined, columns: readonly Column[]) => {
-    const ownMarks = own ? marks.filter((mark) => mark.sitting === own.key) : [];
-    return {
-      key: own?.key ?? student.key,
-      label: own && own.attempt > 1 ? `${student.label}, try ${own.attempt}` : student.label,
-      sitting: own?.key ?? null,
-      receipt: own ? receiptOf(own) : null,
-      state: own ? (own.handed_in_at ? "handed in" : "sitting") : "not begun",
-      marking:
-        own && working.has(own.key)
-          ? ("being marked" as const)
-          : own && unmarked.has(own.key)
-            ? ("not marked" as const)
-            : null,
-      cells: columns.map((column) => {
-        const items = ownMarks.filter((mark) => mark.task === column.key);
-        return {
-          earned: items.reduce((sum, item) => sum + (item.earned ?? 0), 0),
-          waits: items.some((item) => item.earned === null),
-          marked: items.length > 0,
-        };
-      }),
-      total: ownMarks.reduce((sum, mark) => sum + (mark.earned ?? 0), 0),
-      waiting: ownMarks.filter((mark) => mark.earned === null).length,
-    };
-  };
-  // A table for every edition that was sat, the newest first; who has sat none stands in that one.
-  const tables = heads.toReversed().flatMap(({ key, number, released_at }, index) => {
-    const columns = columnsOf(contents.get(key));
-    const rows = students.flatMap((student) => {
-      const own = sittings.filter((sitting) => sitting.student === student.key);
-      const here = own.filter((sitting) => sitting.edition === key);
-      if (here.length > 0) return here.map((sitting) => rowOf(student, sitting, columns));
-      return index === 0 && own.length === 0 && student.left_at === null ? [rowOf(student, undefined, columns)] : [];
-    });
-    if (rows.length === 0) return [];
-    const total = columns.reduce((sum, column) => sum + column.marks, 0);
-    return [{ number, released: released_at !== null, columns, rows, total }];
-  });
-  return { sheet, wording: sheet.wording, again, tables, editions: heads.length };
+  return { sheet, wording: sheet.wording, again, tables, editions };
 }
 
-type Column = { key: string; exercise: number; title: string; marks: number };
-
-function columnsOf(content: EditionContent | undefined): Column[] {
-  return (content?.exercises ?? []).flatMap((exercise, index) =>
-    exercise.content.tasks.map((task) => ({
-      ...{ key: task.key, exercise: index + 1, title: kindOfTask(task).title, marks: task.marks },
-    })),
-  );
-}
+type Filter = { words: string; shows: (row: BookTableData["rows"][number]) => boolean };
+const everybody: Filter = { words: "everybody", shows: () => true };
+/** Which rows of a mark book are shown, by their name in its address. */
+const filters: Readonly<Record<string, Filter>> = {
+  all: everybody,
+  waiting: { words: "who waits for my marks", shows: (row) => row.waiting > 0 || row.marking !== null },
+  in: { words: "who has handed in", shows: (row) => row.state === "handed in" },
+  missing: { words: "who has not handed in", shows: (row) => row.state !== "handed in" },
+};
 
 export async function action({ params, request, context }: Route.ActionArgs) {
   return act([markSheetAgain], request, { services: context.services, sheet: params.sheetKey });
@@ -90,6 +36,9 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 
 export default function MarkBook({ loaderData }: Route.ComponentProps) {
   const { sheet, tables, editions, again } = loaderData;
+  const [search, setSearch] = useSearchParams();
+  const shown = Object.keys(filters).find((id) => id === search.get("show")) ?? "all";
+  const waiting = tables.flatMap(({ rows }) => rows).reduce((sum, row) => sum + row.waiting, 0);
   const working = tables.flatMap(({ rows }) => rows).filter((row) => row.marking === "being marked").length;
   const canMarkAgain = again > 0 && working === 0;
   useReadAgainWhile(working > 0);
@@ -116,10 +65,38 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
             </button>
           </Form>
         )}
-        <Link className={`link ${canMarkAgain ? "" : "ml-auto"}`} to={`/sheets/${sheet.key}`}>
+        <a className={`link ${canMarkAgain ? "" : "ml-auto"}`} href={`/sheets/${sheet.key}/marks.csv`} download>
+          As CSV
+        </a>
+        <Link className="link" to={`/sheets/${sheet.key}/room`}>
+          The room
+        </Link>
+        <Link className="link" to={`/sheets/${sheet.key}`}>
           The sheet
         </Link>
       </header>
+      <Form method="get" className="no-print flex flex-wrap items-center gap-3">
+        <label className="font-normal">
+          Show{" "}
+          <select
+            name="show"
+            className="border border-rule-strong bg-sheet"
+            value={shown}
+            onChange={(event) => setSearch(event.target.value === "all" ? {} : { show: event.target.value })}
+          >
+            {Object.entries(filters).map(([id, { words }]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        {waiting > 0 && (
+          <span>
+            {waiting} {waiting === 1 ? "answer waits" : "answers wait"} for you; students read that they do.
+          </span>
+        )}
+      </Form>
       {tables.map((table) => (
         <section key={table.number} className="grid gap-1">
           {editions > 1 && (
@@ -130,7 +107,7 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
               </span>
             </h2>
           )}
-          <BookTable sheet={sheet.key} {...table} />
+          <BookTable sheet={sheet.key} {...table} rows={table.rows.filter((filters[shown] ?? everybody).shows)} />
         </section>
       ))}
       {tables.length === 0 && <p className="leaf p-4">Nobody has sat this sheet, and no student is in its course.</p>}
@@ -153,11 +130,12 @@ function handedInWords({ at, by }: HandInReceipt): string {
   return `${by === "student" ? "handed in" : "collected"} ${when}`;
 }
 
-type BookTableProps = Awaited<ReturnType<typeof loader>>["tables"][number] & { sheet: string };
+type BookTableProps = BookTableData & { sheet: string };
 
 /** The marks of all who sat an edition, a column a task. */
 function BookTable({ sheet, number, columns, rows, total }: BookTableProps) {
   const exercises = [...new Set(columns.map((column) => column.exercise))];
+  const shares = sharesOf({ columns, rows, total });
   return (
     <section className="leaf overflow-x-auto" aria-label={`Marks of all students, edition ${number}`} tabIndex={0}>
       <table className="w-full">
@@ -239,6 +217,22 @@ function BookTable({ sheet, number, columns, rows, total }: BookTableProps) {
             </tr>
           ))}
         </tbody>
+        <tfoot>
+          <tr className="border-t-2 border-rule-strong">
+            <th scope="row" className="px-3 py-1 text-left text-sm font-normal whitespace-nowrap">
+              Earned of what could be
+            </th>
+            {shares.cells.map((share, index) => (
+              <td
+                key={columns[index]?.key}
+                className={`px-2 py-1 text-sm ${columns[index - 1]?.exercise === columns[index]?.exercise ? "" : "border-l border-rule-strong"}`}
+              >
+                {share}
+              </td>
+            ))}
+            <td className="border-l border-rule-strong px-3 py-1 text-sm">{shares.total}</td>
+          </tr>
+        </tfoot>
       </table>
     </section>
   );

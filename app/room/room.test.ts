@@ -1,10 +1,13 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { deckMended } from "../../core/exercises/testExercise.ts";
 import { listMarks } from "../../server/marks/markStore.ts";
+import { addCourse, moveStudent } from "../../server/people/courseStore.ts";
 import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { sheetToSit } from "../../server/sittings/testSheet.ts";
 import { openTestServices } from "../../server/testServices.ts";
 import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
+import * as bookFile from "../marking/bookFile.ts";
+import * as markBook from "../marking/bookPage.tsx";
 import * as sheetPage from "../sheets/sheetPage.tsx";
 import * as beat from "../sitting/beat.ts";
 import * as sit from "../sitting/page.tsx";
@@ -175,6 +178,36 @@ test("a sheet for practice shows marks at once and is done again; the way it is 
   });
   // Asked twice, as by a press that was repeated, it is the same one.
   expect((await again()).cookie).toBe(next);
+});
+
+test("the mark book goes out as CSV with every try; who has moved to another course stays in it", async () => {
+  const { enter, save, sheetKey, code, students, press, row, look } = await begun();
+  const cookie = await enter(0);
+  await save(cookie, 1, deckMended);
+  await sit.action(asked({ code }, { form: { intent: "hand in" }, cookie }));
+  await services.queue.settled();
+  await press({ intent: "once more", sitting: (await row(0))?.sitting ?? "" });
+  const other = await addCourse(services.database, "Terns", "python");
+  expect(await moveStudent(services.database, students[0]?.key ?? "", other)).toBeNull();
+  const answer = await bookFile.loader(asked({ sheetKey }));
+  const text = Buffer.from(await answer.arrayBuffer()).toString("utf8");
+  const lines = text.split("\r\n");
+  expect(lines[0]).toBe(
+    "\ufeffEdition,Student,State,Handed in,1. Where is the fault? (of 1),1. Mend the program (of 2),Total (of 3),Waits",
+  );
+  expect(lines.slice(1, 5)).toEqual([
+    "1,S-02,not begun,,,,,0",
+    "1,S-03,not begun,,,,,0",
+    expect.stringMatching(/^1,S-01,handed in,\d{4}-\d\d-\d\d \d\d:\d\d,0,2,2,0$/),
+    expect.stringMatching(/^1,"?S-01, try 2"?,sitting,,,,,0$/),
+  ]);
+  expect((await bookFile.loader(asked({ sheetKey: "none" }))).status).toBe(404);
+  const page = await markBook.loader(asked({ sheetKey }));
+  const shown = (path: string) => textOfPage(markBook.default, page, path);
+  expect(shown("/?show=in")).toMatch(/Earned of what could be 0 % 100 % 67 %/);
+  expect(shown("/?show=in")).not.toContain("S-02");
+  expect(shown("/?show=missing")).toContain("S-02");
+  expect((await look()).rows.map(({ label }) => label)).toEqual(["S-02", "S-03", "S-01"]);
 });
 
 test("a sheet on paper is not typed in", async () => {

@@ -23,7 +23,7 @@ export type OpenBackup = {
 function open(path: string): Promise<ZipFile> {
   return new Promise((resolve, reject) =>
     openZip(path, { lazyEntries: true, autoClose: false, validateEntrySizes: true }, (problem, zip) =>
-      problem ? reject(new BackupProblem(`This is no backup of Bent Nail: ${problem.message}.`)) : resolve(zip),
+      problem ? reject(new BackupProblem("This is no backup of Bent Nail, or not the whole of one.")) : resolve(zip),
     ),
   );
 }

@@ -52,7 +52,13 @@ export async function liveView(
     listLater(database, sheet.key),
   ]);
   const rows: LiveRow[] = [];
-  for (const student of students) {
+  const known = new Set(students.map(({ key }) => key));
+  const moved = sittings.filter((each, at) => {
+    const first = sittings.findIndex(({ student }) => student === each.student) === at;
+    return first && !known.has(each.student);
+  });
+  const all = [...students, ...moved.map(({ student, label }) => ({ key: student, label, left_at: "moved" }))];
+  for (const student of all) {
     const own = sittings.filter((each) => each.student === student.key).at(-1);
     if (!own && student.left_at !== null) continue;
     const common = { student: student.key, label: student.label, later: later.has(student.key) };
