@@ -148,7 +148,7 @@ test("collected, given back, once more; what came late is decided and marked", a
 
 test("a sheet for practice shows marks at once and is done again; the way it is sat is kept", async () => {
   const { enter, save, sheetKey, code, row } = await begun();
-  const rules = { intent: "rules", mode: "practice", minutes: "0", oneAtATime: "on" };
+  const rules = { intent: "rules", mode: "practice", minutes: "0", oneAtATime: "on", hintCost: "0" };
   expect(await answered(sheetPage.action(asked({ sheetKey }, { form: rules })))).toMatchObject({ ok: true });
   const cookie = await enter(0);
   await save(cookie, 1, deckMended);
@@ -178,6 +178,47 @@ test("a sheet for practice shows marks at once and is done again; the way it is 
   });
   // Asked twice, as by a press that was repeated, it is the same one.
   expect((await again()).cookie).toBe(next);
+});
+
+test("a hint says more each time, costs what the sheet says, and never more than the exercise earned", async () => {
+  const { enter, save, sheetKey, code, look } = await begun();
+  const cookie = await enter(0);
+  const hint = (exercise = "e") =>
+    answered(sit.action(asked({ code }, { form: { intent: "hint", exercise }, cookie })));
+  expect(await hint()).toMatchObject({ ok: false, message: "There are no hints here." });
+  const rules = { intent: "rules", mode: "practice", minutes: "0", hints: "on", hintCost: "0.5" };
+  await sheetPage.action(asked({ sheetKey }, { form: rules }));
+  const page = async () => (await sit.loader(asked({ code }, { cookie }))).view;
+  expect((await page())?.exercises[0]?.hints).toMatchObject({ taken: [], left: 3, each: 0.5 });
+  expect(JSON.stringify(await page())).not.toContain("The mistake is in line");
+  await Promise.all([hint(), hint()]);
+  expect((await page())?.exercises[0]?.hints).toMatchObject({ left: 2, cost: 0.5 });
+  await hint();
+  await hint();
+  expect((await page())?.exercises[0]?.hints.taken.at(-1)).toMatch(/^The mistake is in line \d+\.$/);
+  expect(await hint()).toMatchObject({ ok: false, message: "There are no more hints for this program." });
+  expect(await hint("none")).toMatchObject({ ok: false });
+  await save(cookie, 1, deckMended);
+  await sit.action(asked({ code }, { form: { intent: "hand in" }, cookie }));
+  await services.queue.settled();
+  const view = await page();
+  expect(view?.hintsCost).toBe(1.5);
+  expect(textOfPage(sit.default, { view, code, title: "", wording: "" })).toContain(
+    "You earned 0.5 of 3 marks, with 1.5 taken off for hints",
+  );
+  expect((await markBook.loader(asked({ sheetKey }))).tables[0]?.rows[0]).toMatchObject({ total: 0.5, marking: null });
+  expect((await look()).rows[0]).toMatchObject({ answered: 1, tasks: 2 });
+
+  // Who earned nothing loses nothing.
+  const poor = await enter(1);
+  const press = (intent: string) => sit.action(asked({ code }, { form: { intent, exercise: "e" }, cookie: poor }));
+  await press("hint");
+  await press("hand in");
+  await services.queue.settled();
+  expect((await markBook.loader(asked({ sheetKey }))).tables[0]?.rows[1]).toMatchObject({
+    total: 0,
+    state: "handed in",
+  });
 });
 
 test("the mark book goes out as CSV with every try; who has moved to another course stays in it", async () => {
@@ -212,7 +253,9 @@ test("the mark book goes out as CSV with every try; who has moved to another cou
 
 test("a sheet on paper is not typed in", async () => {
   const { enter, sheetKey } = await begun();
-  await sheetPage.action(asked({ sheetKey }, { form: { intent: "rules", mode: "paper", minutes: "0" } }));
+  await sheetPage.action(
+    asked({ sheetKey }, { form: { intent: "rules", mode: "paper", minutes: "0", hintCost: "0" } }),
+  );
   await expect(enter(0)).rejects.toThrow("on paper");
 });
 

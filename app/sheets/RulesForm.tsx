@@ -30,6 +30,24 @@ export function RulesForm({ rules, said }: { rules: SittingRules; said: string }
       <label className="font-normal">
         <input type="checkbox" name="oneAtATime" defaultChecked={rules.oneAtATime} /> one exercise at a time
       </label>
+      <p>
+        <label className="font-normal">
+          <input type="checkbox" name="hints" defaultChecked={rules.hintCost !== null} /> hints,
+        </label>{" "}
+        <label className="font-normal">
+          each for{" "}
+          <input
+            name="hintCost"
+            type="number"
+            min={0}
+            max={20}
+            step={0.5}
+            defaultValue={rules.hintCost ?? 0}
+            className="w-16 border border-rule-strong bg-sheet px-1"
+          />{" "}
+          marks
+        </label>
+      </p>
       <label className="font-normal">
         <input type="checkbox" name="encouraging" defaultChecked={rules.encouraging} /> short encouraging words
       </label>

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Form } from "react-router";
 import type { StudentView } from "../../server/results/studentView.ts";
 import { Script } from "../components/Script.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
@@ -8,6 +9,33 @@ import type { Clash } from "./outbox.ts";
 import { clockTime } from "./TimeLeft.tsx";
 
 export type ExerciseView = StudentView["exercises"][number];
+
+/** The hints that were taken, and the next one to be had. */
+function Hints({ exercise: { key, title, hints }, fixed }: { exercise: ExerciseView; fixed: boolean }) {
+  if (hints.taken.length === 0 && (hints.left === 0 || fixed)) return null;
+  return (
+    <Form method="post" className="grid gap-1 border-l-2 border-rule-strong pl-3" preventScrollReset>
+      {hints.taken.length > 0 && (
+        <ol className="grid gap-1" aria-label={`Hints for ${title}`}>
+          {hints.taken.map((hint) => (
+            <li key={hint}>{hint}</li>
+          ))}
+        </ol>
+      )}
+      <input type="hidden" name="exercise" value={key} />
+      {hints.left > 0 && !fixed && (
+        <p>
+          <button className="press text-sm" type="submit" name="intent" value="hint">
+            {hints.taken.length === 0 ? "A hint" : "One more hint"}
+          </button>{" "}
+          <span className="note-small">
+            {hints.each === 0 ? "costs nothing" : `costs ${hints.each} of this exercise’s marks`}; {hints.left} left
+          </span>
+        </p>
+      )}
+    </Form>
+  );
+}
 
 type AnswersOfPage = {
   answers: Readonly<Record<string, unknown>>;
@@ -72,6 +100,7 @@ export function ExerciseToSit({
           </pre>
         </div>
       ))}
+      <Hints exercise={exercise} fixed={fixed} />
       {tasks.map((task) => {
         const { Form: FormOfTask } = partsOf(task.kind);
         const clash = page.clashes[task.key];

@@ -13,6 +13,8 @@ export const sittingRulesSchema = z.object({
   minutes: z.number().int().min(1).max(600).nullable().default(null),
   /** Whether a student sees one exercise at a time, in order, or all of them. */
   oneAtATime: z.boolean().default(false),
+  /** What a hint costs, in marks of the exercise; null: there are no hints. */
+  hintCost: z.number().min(0).max(20).nullable().default(null),
   /** Whether short encouraging words are shown. */
   encouraging: z.boolean().default(true),
 });

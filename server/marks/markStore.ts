@@ -34,14 +34,14 @@ export function markKey(mark: Pick<Mark, "sitting" | "task" | "item">): string {
   return `${mark.sitting} ${mark.task} ${mark.item}`;
 }
 
-/** Handed-in sittings of a sheet (null: of all sheets) with how many marks each has; in the order in which they came, of one moment by students. */
+/** Handed-in sittings of a sheet (null: of all sheets) with how many marks each has, not counting what hints cost; in the order in which they came, of one moment by students. */
 export async function countMarks(
   database: Database,
   sheet: string | null,
 ): Promise<Array<{ key: string; edition: string; marks: number }>> {
   const rows = await database.query(
     `select i.key, i.edition, count(m.key)::int as marks from sitting i join sheet_edition e on e.key = i.edition
-     join student s on s.key = i.student left join mark m on m.sitting = i.key
+     join student s on s.key = i.student left join mark m on m.sitting = i.key and m.task not like 'hints %'
      where i.handed_in_at is not null and ($1::text is null or e.sheet = $1) group by i.key, i.edition, i.handed_in_at, s.position, s.label
      order by i.handed_in_at, s.position, s.label`,
     [sheet],

@@ -1,4 +1,5 @@
 import type { ExerciseContent, Task } from "../../core/exercises/exercise.ts";
+import { hintsName, takenHints } from "../../core/exercises/hints.ts";
 import type { CheckRun, ItemMark, MarkContext } from "../../core/exercises/taskKind.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { keepFormer } from "../cases/formerStore.ts";
@@ -56,6 +57,25 @@ function decided(accepted: readonly Accepted[], task: Task, answer: unknown, mar
   });
 }
 
+const sum = (numbers: readonly number[]) => numbers.reduce((all, each) => all + each, 0);
+
+/** Takes off what the hints of an exercise cost, at most what was earned there; `earned` counts what still waits as earned. */
+async function markHints(
+  database: Services["database"],
+  sitting: string,
+  exercise: string,
+  answerTo: ReadonlyMap<string, unknown>,
+  earned: number,
+): Promise<void> {
+  const { costs } = takenHints(answerTo.get(hintsName(exercise)));
+  if (sum(costs) === 0) return;
+  const hints = costs.length === 1 ? "1 hint was" : `${costs.length} hints were`;
+  await putMark(database.query, {
+    ...{ sitting, task: hintsName(exercise), item: "hints", possible: 0, marker: "program" },
+    ...{ earned: -Math.min(sum(costs), earned), reason: `${hints} taken.` },
+  });
+}
+
 /**
  * Marks everything of a sitting that a program can mark, and says whether a run that it needed was refused: what hangs
  * on that waits for the teacher until it is marked again. Marks that a teacher gave stay; others that change keep their
@@ -77,8 +97,9 @@ export async function markSitting(
   const changed = await listSchemeRules(services.database, sitting.edition);
   const scheme = 1 + accepted.length + changed.length;
   let refused: string | null = null;
-  for (const { content } of edition.content.exercises) {
+  for (const { key, content } of edition.content.exercises) {
     const exercise = contentByRules(content, changed);
+    const earned: number[] = [];
     const run: MarkContext["run"] = async (text, check): Promise<CheckRun> => {
       const ran = await runForCheck(services, exercise, text, check);
       if ("notRun" in ran && ran.unknown) refused = ran.notRun;
@@ -87,6 +108,11 @@ export async function markSitting(
     for (const task of exercise.tasks) {
       const answer = answerTo.get(task.key) ?? null;
       const marks = decided(accepted, task, answer, await marksOfTask(run, exercise, task, answer));
+      earned.push(
+        ...marks
+          .map((mark) => formerOf.get(markKey({ ...mark, sitting: sitting.key, task: task.key })) ?? mark)
+          .map((mark) => mark.earned ?? mark.possible),
+      );
       await services.database.transaction(async (query) => {
         for (const mark of marks) {
           const place = { ...mark, sitting: sitting.key, task: task.key };
@@ -101,6 +127,7 @@ export async function markSitting(
         }
       });
     }
+    await markHints(services.database, sitting.key, key, answerTo, sum(earned));
   }
   return { refused };
 }

@@ -1,4 +1,5 @@
-import { totalMarks } from "../../core/exercises/exercise.ts";
+import { type ExerciseContent, totalMarks } from "../../core/exercises/exercise.ts";
+import { hintsName, hintsOf, type TakenHints, takenHints } from "../../core/exercises/hints.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { actionsIn } from "../../core/languages/language.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
@@ -19,6 +20,17 @@ function actionsOf(language: string, program: string): { label: string; note: st
   const found = findLanguage(language);
   const actions = found ? actionsIn(found, program) : null;
   return actions ? { label: actions.label, note: actions.note } : null;
+}
+
+/** The hints of an exercise that a student has taken, and how many are left at which cost; none of them where there are no hints. */
+function hintsFor(content: ExerciseContent, taken: TakenHints, cost: number | null) {
+  const hints = hintsOf(content);
+  return {
+    taken: hints.slice(0, taken.costs.length),
+    cost: taken.costs.reduce((sum, each) => sum + each, 0),
+    left: cost === null ? 0 : Math.max(0, hints.length - taken.costs.length),
+    each: cost ?? 0,
+  };
 }
 
 /**
@@ -81,6 +93,7 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
         lines: lineTexts(content.program),
         program: content.program,
         total: totalMarks(content),
+        hints: hintsFor(content, takenHints(contents.get(hintsName(key))), sheet.rules.hintCost),
         tried: answers.some((answer) => answer.task === triedNote(key)),
         tasks: content.tasks.map((task) => {
           const kind = kindOfTask(task);
@@ -115,6 +128,10 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
         }),
       };
     }),
+    /** What hints cost in all, where marks are shown. */
+    hintsCost: -marks
+      .filter(({ task }) => task.startsWith(hintsName("")))
+      .reduce((sum, { earned }) => sum + (earned ?? 0), 0),
     answers: Object.fromEntries(
       answers.map((answer) => [answer.task, { revision: answer.revision, content: answer.content }]),
     ),

@@ -10,6 +10,8 @@ const schema = z.object({
   /** 0: as long as the sheet is open. */
   minutes: field.whole(0, 600),
   oneAtATime: field.ticked(),
+  hints: field.ticked(),
+  hintCost: field.decimal(0, 20),
   encouraging: field.ticked(),
 });
 
@@ -18,7 +20,12 @@ export const rules = defineAction<SheetContext, z.output<typeof schema>>({
   intent: "rules",
   schema,
   does: async ({ services, sheet }, given) => {
-    const kept: SittingRules = { ...given, minutes: given.minutes === 0 ? null : given.minutes };
+    const { hints, hintCost, minutes, ...rest } = given;
+    const kept: SittingRules = {
+      ...rest,
+      minutes: minutes === 0 ? null : minutes,
+      hintCost: hints ? hintCost : null,
+    };
     await setRules(services.database, sheet.key, kept);
     return done("Kept. It holds at once, also for those who have begun.");
   },

@@ -10,7 +10,8 @@ import {
   sittingCookie,
   tryAgain,
 } from "../../../server/sittings/access.ts";
-import { defineAction, refused } from "../../actions.ts";
+import { takeHint } from "../../../server/sittings/takeHint.ts";
+import { defineAction, done, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
 
 /** What an action of a student's sheet works on; `open` is null for whoever is not signed in. */
@@ -79,5 +80,16 @@ const again = defineAction<SitContext, unknown>({
   },
 });
 
+/** Takes the next hint of an exercise. */
+const hint = defineAction<SitContext, { exercise: string }>({
+  intent: "hint",
+  schema: z.object({ exercise: field.text(100) }),
+  does: async ({ services, open }, { exercise }) => {
+    if (!open) return refused("You are not signed in any more. Sign in again; what you had saved is kept.");
+    const problem = await takeHint(services.database, open, exercise);
+    return problem === null ? done() : refused(problem);
+  },
+});
+
 /** Everything that a student's sheet can be asked for. */
-export const sitActions = [enter, leave, handIn, edition, again];
+export const sitActions = [enter, leave, handIn, edition, again, hint];
