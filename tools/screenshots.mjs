@@ -108,28 +108,61 @@ await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click
 const code = await page.getByText("Sheet code").locator("strong").textContent();
 await page.getByRole("link", { name: "Mark book" }).click();
 await save("mark-book");
-await page
-  .getByRole("link", { name: /^All answers to Which kind of error/ })
-  .first()
-  .click();
-await page.getByText(/different/).waitFor();
-await save("answers");
+// The room: two students who sit the sheet, one of them stuck; what one ran last.
 await page.goto(`${base}/courses`);
 await page.getByRole("link", { name: "Kittiwake Crossing, group 1" }).click();
-const personal = await page.getByRole("row", { name: /S-07/ }).getByRole("cell").nth(1).textContent();
-await page.goto(`${base}/s/${code}`);
-if (await page.getByLabel("Your label").isVisible()) {
-  await page.getByLabel("Your label").selectOption("S-07");
-  await page.getByLabel("Your personal code").fill(personal);
-  await page.getByRole("button", { name: "Begin" }).click();
+const personal = async (label) =>
+  page
+    .getByRole("row", { name: new RegExp(label) })
+    .getByRole("cell")
+    .nth(1)
+    .textContent();
+const codes = { "S-04": await personal("S-04"), "S-06": await personal("S-06"), "S-07": await personal("S-07") };
+const enter = async (student, sheet, label) => {
+  await student.goto(`${base}/s/${sheet}`);
+  if (!(await student.getByLabel("Your label").isVisible())) return;
+  await student.getByLabel("Your label").selectOption(label);
+  await student.getByLabel("Your personal code").fill(codes[label]);
+  await student.getByRole("button", { name: "Begin" }).click();
+};
+const students = [];
+for (const label of ["S-06", "S-07"]) {
+  const student = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await enter(student, code, label);
+  students.push(student);
+  const editor = student.getByRole("textbox", { name: "Program to be mended" }).first();
+  await editor.press("Control+End");
+  await editor.pressSequentially(label === "S-06" ? "# the colon" : "# a colon");
+  for (let run = 0; run < (label === "S-06" ? 3 : 1); run++) {
+    await student.getByRole("button", { name: "Try it" }).first().click();
+    await student.getByText("It was refused before any line ran.").first().waitFor();
+    await student.waitForTimeout(800);
+  }
 }
-await page
-  .getByRole("button", { name: /^line 5:/ })
-  .first()
-  .waitFor();
+await page.goto(`${base}/sheets`);
+await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click();
+await page.getByRole("link", { name: "The room" }).click();
+await page.getByLabel("A word to all").fill("Read the message to its end first.");
+await page.getByRole("button", { name: "Say it" }).click();
+await page.getByLabel("The bell, in minutes").fill("20");
+await page.getByRole("button", { name: "Set it" }).click();
+await page.getByText(/^It rings at/).waitFor();
+await page.getByRole("link", { name: /runs of S-06/ }).click();
+await page.getByRole("heading", { name: /^S-06 at/ }).waitFor();
+await save("room");
+await page.getByRole("button", { name: "No bell" }).click();
+for (const student of students) await student.context().close();
+// A sheet for practice on a phone, with a hint.
+await page.goto(`${base}/sheets`);
+await page.getByRole("link", { name: "Warm-up: one fault each" }).click();
+const practice = await page.getByText("Sheet code").locator("strong").textContent();
 await page.setViewportSize({ width: 375, height: 800 });
-await page.getByRole("heading", { name: "4. Half fare up to 15" }).scrollIntoViewIfNeeded();
-await page.evaluate(() => window.scrollBy(0, 620));
+await enter(page, practice, "S-04");
+await page.getByRole("button", { name: "A hint" }).click();
+await page.getByRole("button", { name: "One more hint" }).click();
+await page.getByText(/^Look between line|^One line has/).waitFor();
+await page.getByRole("list", { name: /^Hints for/ }).scrollIntoViewIfNeeded();
+await page.evaluate(() => window.scrollBy(0, 200));
 await save("student-phone");
 // A recursion, in the dry run's own room, about to decide.
 await page.emulateMedia({ media: "screen" });
