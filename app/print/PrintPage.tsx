@@ -1,10 +1,25 @@
 import type { ReactNode } from "react";
 import { headingsOf, headingText } from "../../core/trace/headings.ts";
 
-/** A page for paper: black on white, nothing of the interface on it but a hint that does not print. */
-export function PrintPage({ title, under, children }: { title: string; under?: string; children: ReactNode }) {
+/**
+ * A page for paper: black on white, nothing of the interface on it but a hint that does not print. `large`: for whoever reads
+ * large print, half as large again.
+ */
+export function PrintPage({
+  title,
+  under,
+  large = false,
+  children,
+}: {
+  title: string;
+  under?: string;
+  large?: boolean;
+  children: ReactNode;
+}) {
   return (
-    <main className="mx-auto grid max-w-[180mm] gap-5 bg-white p-8 text-black print:p-0">
+    <main
+      className={`paper-page mx-auto grid max-w-[180mm] gap-5 bg-white p-8 text-black print:p-0 ${large ? "paper-large" : ""}`}
+    >
       <p className="no-print note-small border border-rule p-2">
         Print this page with your browser (Ctrl+P). This line does not print.
       </p>

@@ -12,7 +12,12 @@ export async function printedSheet(database: Database, sheetKey: string, address
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
   const printed = await editionToPrint(database, sheet, editionOfAddress(address));
   if (!printed) throw data("There is no such edition of this sheet.", { status: 404 });
-  const { title, wording, course_name: course } = sheet;
+  const { title, wording, course_name: course, rules } = sheet;
   const edition = printed.numbers.length > 1 ? printed.number : null;
-  return { head: { title, wording, course, edition }, exercises: printed.exercises };
+  const large = new URL(address).searchParams.get("type") === "large";
+  return {
+    head: { title, wording, course, edition, minutes: rules.minutes, large },
+    edition: printed.key,
+    exercises: printed.exercises,
+  };
 }

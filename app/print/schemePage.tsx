@@ -1,6 +1,7 @@
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
+import { type GivenAnswer, givenAnswers } from "../../server/results/givenAnswers.ts";
 import { useCourseWords } from "../components/marks.tsx";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/schemePage.ts";
@@ -10,7 +11,12 @@ import { printedSheet } from "./printedSheet.ts";
 export const meta: Route.MetaFunction = () => [{ title: "Mark scheme, for print" }];
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
-  const { head, exercises } = await printedSheet(context.services.database, params.sheetKey, request.url);
+  const { services } = context;
+  const { head, edition, exercises } = await printedSheet(services.database, params.sheetKey, request.url);
+  const given = new Map<string, Awaited<ReturnType<typeof givenAnswers>>>();
+  for (const { content } of edition === null ? [] : exercises)
+    for (const { key } of content.tasks)
+      given.set(key, await givenAnswers(services, params.sheetKey, edition ?? "", key));
   return {
     ...head,
     exercises: exercises.map(({ key, title, content }) => ({
@@ -19,6 +25,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
       lines: lineTexts(content.program),
       total: totalMarks(content),
       tasks: content.tasks.map((task) => ({
+        given: given.get(task.key) ?? { accepted: [], wrong: [] },
         key: task.key,
         kind: task.kind,
         title: kindOfTask(task).title,
@@ -62,12 +69,33 @@ export default function PrintScheme({ loaderData }: Route.ComponentProps) {
                 ))}
               </ul>
               <KeyOf kind={task.kind} ownKey={task.ownKey} />
+              <Given kind={task.kind} title="Also right, as you decided" answers={task.given.accepted} />
+              <Given kind={task.kind} title="Often given, and not all right" answers={task.given.wrong} />
               <p className="text-[9.5pt]">Rule told to students: {inWords(task.rule)}</p>
             </div>
           ))}
         </section>
       ))}
     </PrintPage>
+  );
+}
+
+/** Answers that students gave, each once, with what it earned. */
+function Given({ kind, title, answers }: { kind: string; title: string; answers: readonly GivenAnswer[] }) {
+  if (answers.length === 0) return null;
+  const { Answer } = partsOf(kind);
+  return (
+    <div className="keep-together border-l-2 border-black pl-3">
+      <p className="text-[10pt] font-semibold">{title}:</p>
+      {answers.map(({ compared, students, earned, possible }, at) => (
+        <div key={at} className="text-[10pt]">
+          <p>
+            {students === 1 ? "by one" : `by ${students}`}, {earned} of {possible}
+          </p>
+          <Answer compared={compared} />
+        </div>
+      ))}
+    </div>
   );
 }
 

@@ -14,9 +14,10 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { head, exercises } = await printedSheet(context.services.database, params.sheetKey, request.url);
   return {
     ...head,
-    exercises: exercises.map(({ key, title, content }) => ({
+    exercises: exercises.map(({ key, title, section, content }) => ({
       key,
       title,
+      section,
       intro: content.intro,
       lines: lineTexts(content.program),
       total: totalMarks(content),
@@ -38,13 +39,29 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 
 export default function PrintSheet({ loaderData }: Route.ComponentProps) {
   const inWords = useCourseWords();
-  const { title, course, edition, exercises } = loaderData;
+  const { title, course, edition, exercises, minutes, large } = loaderData;
   const total = exercises.reduce((sum, exercise) => sum + exercise.total, 0);
   return (
-    <PrintPage title={title} under={`${course}${edition ? ` · edition ${edition}` : ""} · ${total} marks`}>
-      <p>Label: ____________________</p>
+    <PrintPage
+      title={title}
+      large={large}
+      under={`${course}${edition ? ` · edition ${edition}` : ""} · ${total} marks${minutes ? ` · ${minutes} minutes` : ""}`}
+    >
+      <p className="flex flex-wrap gap-x-8">
+        <span>Label: ____________________</span>
+        <span>Date: ______________</span>
+        <span>Marks: ______ of {total}</span>
+      </p>
+      <p className="no-print">
+        <a className="link" href={large ? "?" : "?type=large"}>
+          {large ? "In usual type" : "In large print"}
+        </a>
+      </p>
       {exercises.map((exercise, index) => (
         <section key={exercise.key} className="grid gap-2">
+          {exercise.section !== "" && exercise.section !== exercises[index - 1]?.section && (
+            <p className="border-b border-black text-lg font-semibold">{exercise.section}</p>
+          )}
           <h2>
             {index + 1}. {exercise.title} <span className="float-right">({exercise.total})</span>
           </h2>

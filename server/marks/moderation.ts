@@ -17,9 +17,12 @@ export type AnswerGroup = {
   waits: boolean;
 };
 
-/** The tasks of a sheet's editions, the newest edition first; each task of the newest edition that has it. */
-export async function taskOn(services: Pick<Services, "database">, sheet: string, task: string) {
-  for (const { key } of (await listEditions(services.database, sheet)).toReversed()) {
+/** A task of a sheet in the newest edition that has it, or in the one that is named. */
+export async function taskOn(services: Pick<Services, "database">, sheet: string, task: string, only?: string) {
+  const editions = (await listEditions(services.database, sheet)).filter(
+    ({ key }) => only === undefined || key === only,
+  );
+  for (const { key } of editions.toReversed()) {
     const edition = await findEdition(services.database, key);
     for (const exercise of edition?.content.exercises ?? []) {
       const found = exercise.content.tasks.find((each) => each.key === task);
@@ -29,9 +32,17 @@ export async function taskOn(services: Pick<Services, "database">, sheet: string
   return null;
 }
 
-/** All answers to one task that were handed in, those that say the same together; what waits comes first, then the most. */
-export async function answersToTask(services: Pick<Services, "database">, sheet: string, taskKey: string) {
-  const on = await taskOn(services, sheet, taskKey);
+/**
+ * All answers to one task that were handed in, of the newest edition that has it or of the one that is named, those that say
+ * the same together; what waits comes first, then the most.
+ */
+export async function answersToTask(
+  services: Pick<Services, "database">,
+  sheet: string,
+  taskKey: string,
+  only?: string,
+) {
+  const on = await taskOn(services, sheet, taskKey, only);
   if (!on) return null;
   const { edition, exercise } = on;
   const { task, rules, changes } = await rulesOf(services, edition.key, on.task);

@@ -9,13 +9,18 @@ export async function editionToPrint(
   database: Database,
   sheet: Sheet,
   number: number | null,
-): Promise<{ number: number | null; numbers: number[]; exercises: EditionContent["exercises"] } | null> {
+): Promise<{
+  key: string | null;
+  number: number | null;
+  numbers: number[];
+  exercises: EditionContent["exercises"];
+} | null> {
   const editions = await listEditions(database, sheet.key);
   const numbers = editions.map((each) => each.number);
   const head = number === null ? editions.at(-1) : editions.find((each) => each.number === number);
   if (head) {
     const edition = await findEdition(database, head.key);
-    return edition && { number: head.number, numbers, exercises: edition.content.exercises };
+    return edition && { key: head.key, number: head.number, numbers, exercises: edition.content.exercises };
   }
   if (number !== null) return null;
   const placed = await listPlaced(database, sheet.key);
@@ -23,7 +28,7 @@ export async function editionToPrint(
     ...{ key, title, content, section },
     level: level ?? 1,
   }));
-  return { number: null, numbers, exercises };
+  return { key: null, number: null, numbers, exercises };
 }
 
 /** The number of an edition in an address (`?edition=2`); null where none is given, 0 for what is none. */
