@@ -30,6 +30,7 @@ export default [
     route("sheets", "sheets/page.tsx"),
     route("sheets/:sheetKey", "sheets/sheetPage.tsx"),
     route("sheets/:sheetKey/room", "room/page.tsx"),
+    route("sheets/:sheetKey/results", "marking/resultsPage.tsx"),
     route("sheets/:sheetKey/marks", "marking/bookPage.tsx"),
     route("sheets/:sheetKey/marks/:sittingKey", "marking/page.tsx"),
     route("sheets/:sheetKey/answers/:taskKey", "marking/answersPage.tsx"),

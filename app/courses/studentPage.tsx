@@ -2,6 +2,7 @@ import { data, Form, Link } from "react-router";
 import { listCases } from "../../server/cases/listStore.ts";
 import type { Database } from "../../server/database/database.ts";
 import { findCourse, listCourses, listStudents } from "../../server/people/courseStore.ts";
+import { type SatSheet, satBy } from "../../server/results/satSheets.ts";
 import { act } from "../actions.ts";
 import { CaseList } from "../components/CaseList.tsx";
 import type { Route } from "./+types/studentPage.ts";
@@ -28,6 +29,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       .map(({ key, name }) => ({ key, name })),
     rows,
     total,
+    sat: await satBy(context.services, student.key),
   };
 }
 
@@ -36,8 +38,50 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   return act(studentActions, request, { services: context.services, student });
 }
 
+/** The sheets that the student has sat, in the order of time, with what was earned. */
+function SatSheets({ sat }: { sat: readonly SatSheet[] }) {
+  return (
+    <table className="leaf w-full">
+      <caption className="px-3 py-1 text-left font-semibold">Sheets, over time</caption>
+      <thead>
+        <tr className="border-b-2 border-rule-strong text-left">
+          {["Sheet", "Handed in", "Earned", "Share"].map((title) => (
+            <th key={title} scope="col" className="px-3 py-1">
+              {title}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {sat.map(({ key, sheet, title, attempt, handedInAt, earned, possible, waiting }) => (
+          <tr key={key} className="border-b border-rule">
+            <td className="px-3 py-1">
+              <Link className="link" to={`/sheets/${sheet}/marks/${key}`}>
+                {title}
+              </Link>
+              {attempt > 1 && <span className="note-small">, try {attempt}</span>}
+            </td>
+            <td className="px-3 py-1">
+              {handedInAt === null
+                ? "sitting"
+                : new Date(handedInAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}
+            </td>
+            <td className="px-3 py-1">
+              {possible > 0 && `${earned} of ${possible}`}
+              {waiting > 0 && <span className="note-small"> {waiting} to read</span>}
+            </td>
+            <td className="px-3 py-1">
+              {possible > 0 && waiting === 0 && `${Math.round((100 * earned) / possible)} %`}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
 export default function Student({ loaderData, actionData }: Route.ComponentProps) {
-  const { course, student, rows, total, others } = loaderData;
+  const { course, student, rows, total, others, sat } = loaderData;
   return (
     <div className="grid max-w-3xl gap-4">
       <header>
@@ -54,6 +98,7 @@ export default function Student({ loaderData, actionData }: Route.ComponentProps
           {actionData.message}
         </p>
       )}
+      {sat.length > 0 && <SatSheets sat={sat} />}
       {rows.length > 0 && <CaseList rows={rows} />}
       {total > rows.length && <p className="note-small">and {total - rows.length} more in the Casebook</p>}
       <Form method="post" className="leaf flex flex-wrap items-end gap-3 p-3">

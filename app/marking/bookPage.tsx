@@ -68,6 +68,9 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
         <a className={`link ${canMarkAgain ? "" : "ml-auto"}`} href={`/sheets/${sheet.key}/marks.csv`} download>
           As CSV
         </a>
+        <Link className="link" to={`/sheets/${sheet.key}/results`}>
+          Results
+        </Link>
         <Link className="link" to={`/sheets/${sheet.key}/room`}>
           The room
         </Link>

@@ -1,6 +1,7 @@
 import type { z } from "zod";
 import type { Outcome, StepChange } from "../outcome/outcome.ts";
 import type { Trace } from "../trace/trace.ts";
+import type { FaultClass } from "../verdict/verdict.ts";
 import type { ExerciseCheck, ExerciseContent, Task } from "./exercise.ts";
 
 /** One item of a mark scheme: what is asked for, what it earns, and the words for the teacher's copy. */
@@ -90,11 +91,16 @@ export type TaskKindSpecification<KindTask, View, Answer, Key, Compared> = {
   model?: (task: KindTask, exercise: ExerciseContent) => Answer;
   /** Answers that must earn nothing: blank ones, and such as only look like one. */
   worthless?: (task: KindTask, exercise: ExerciseContent) => Answer[];
+  /** Which class an answer takes the fault for, where that is asked; by default nothing is said of classes. */
+  tookFor?: (task: KindTask, answer: Answer, exercise: ExerciseContent) => TookFor | null;
   /** Rules of its marking that may be changed after it was set; by default none. */
   rules?: ReadonlyArray<TaskRule<KindTask>>;
   /** What it adds to the measure of how hard an exercise is, with the reason; by default nothing. */
   difficulty?: (task: KindTask) => { points: number; words: string };
 };
+
+/** A class that a fault was taken for, and the right one. */
+export type TookFor = { given: FaultClass; right: FaultClass };
 
 /** The same with its types closed over, so that all kinds stand in one list. Each call parses what it is given. */
 export type TaskKind = Pick<
@@ -118,6 +124,8 @@ export type TaskKind = Pick<
   /** Null where there is no answer. */
   compare: (task: Task, answer: unknown, exercise: ExerciseContent) => unknown;
   model: ((task: Task, exercise: ExerciseContent) => unknown) | null;
+  /** Null where the answer is none, or nothing is said of classes. */
+  tookFor: (task: Task, answer: unknown, exercise: ExerciseContent) => TookFor | null;
   worthless: (task: Task, exercise: ExerciseContent) => unknown[];
   rules: (task: Task) => ShownRule[];
   withRule: (task: Task, name: string, value: number) => Task;
@@ -129,7 +137,7 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
   own: TaskKindSpecification<KindTask, View, Answer, Key, Compared>,
 ): TaskKind {
   const read = (task: Task): KindTask => own.schema.parse(task);
-  const { change, difficulty, keep, model, rules = [], worthless } = own;
+  const { change, difficulty, keep, model, rules = [], tookFor, worthless } = own;
   return {
     kind: own.kind,
     title: own.title,
@@ -151,6 +159,10 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
     scheme: (task, exercise) => own.scheme(read(task), exercise),
     key: (task, exercise) => own.key(read(task), exercise),
     model: model ? (task, exercise) => model(read(task), exercise) : null,
+    tookFor: (task, answer, exercise) => {
+      const parsed = own.answerSchema.safeParse(answer);
+      return parsed.success ? (tookFor?.(read(task), parsed.data, exercise) ?? null) : null;
+    },
     worthless: (task, exercise) => worthless?.(read(task), exercise) ?? [],
     rules: (task) =>
       rules.map(({ name, says, isYesOrNo, to, read: value }) => ({

@@ -132,6 +132,8 @@ export async function listAnswered(database: Database, sheet: string): Promise<A
 
 const ownSittingRow = z.object({
   key: z.string(),
+  sheet: z.string(),
+  attempt: z.number(),
   title: z.string(),
   started_at: timeColumn,
   handed_in_at: timeColumn.nullable(),
@@ -143,8 +145,9 @@ export async function listSittingsOf(
   student: string,
 ): Promise<Array<z.infer<typeof ownSittingRow>>> {
   const rows = await database.query(
-    `select i.key, h.title, i.started_at, i.handed_in_at from sitting i
-       join sheet_edition e on e.key = i.edition join sheet h on h.key = e.sheet where i.student = $1`,
+    `select i.key, e.sheet, i.attempt, h.title, i.started_at, i.handed_in_at from sitting i
+       join sheet_edition e on e.key = i.edition join sheet h on h.key = e.sheet where i.student = $1
+     order by i.started_at, i.attempt`,
     [student],
   );
   return z.array(ownSittingRow).parse(rows);

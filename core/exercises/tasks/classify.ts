@@ -47,6 +47,7 @@ export const classify = defineTaskKind({
   key: () => null,
   model: (_, { faults }) => ({ class: faults[0]?.class ?? "logic", reason: "?" }),
   compare: (_, answer) => answer,
+  tookFor: (_, answer, { faults: [fault] }) => (fault ? { given: answer.class, right: fault.class } : null),
   view: () => ({}),
   rule: (task) =>
     `The kind earns ${task.marks - Math.floor(task.marks / 2)}; the reason earns ${Math.floor(task.marks / 2)} and is read by your teacher. A reason says when the fault shows and what happens then, and names what in this program shows it. The right kind with a reason that belongs to another kind does not earn the mark for the reason.`,
