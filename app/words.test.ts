@@ -52,7 +52,12 @@ test("a course's words are spoken in the Casebook, on exercises, sheets, schemes
   const cookie = entered instanceof Response ? (entered.headers.get("Set-Cookie") ?? "").split(";")[0] : "";
   const sitting = await sit.loader(asked({ code }, { cookie }));
   const task = sitting.view?.exercises[0]?.tasks[0]?.key ?? "";
-  await save.action(asked({ code }, { json: { task, revision: 1, content: { class: "logic", reason: "" } }, cookie }));
+  await save.action(
+    asked(
+      { code },
+      { json: { task, base: 0, writer: "page", count: 1, content: { class: "logic", reason: "" } }, cookie },
+    ),
+  );
   await sit.action(asked({ code }, { form: { intent: "hand in" }, cookie }));
   await services.queue.settled();
   const { listSittings } = await import("../server/sittings/sittingStore.ts");

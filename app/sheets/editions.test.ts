@@ -63,7 +63,9 @@ test("a new edition takes no marks from the Mark book, the student or the scheme
   expect(cookie).toContain(sittingCookie);
   const first = await seen(cookie);
   const task = first?.exercises[0]?.tasks[0]?.key ?? "";
-  await save.action(asked({ code }, { json: { task, revision: 1, content: { lines: [2] } }, cookie }));
+  await save.action(
+    asked({ code }, { json: { task, base: 0, writer: "page", count: 1, content: { lines: [2] } }, cookie }),
+  );
   await sit.action(asked({ code }, { form: { intent: "hand in" }, cookie }));
   await services.queue.settled();
   await onSheet("release");

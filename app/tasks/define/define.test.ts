@@ -92,7 +92,7 @@ test("a definition is asked for, changed, printed, sat and marked, each by the p
   };
   expect(shown(createElement(Form, props))).toContain("Say it of a logic error");
   const content = { what: "It runs but the formula is wrong.", effect: "" };
-  const json = { task: task?.key, revision: 1, content };
+  const json = { task: task?.key, base: 0, writer: "page", count: 1, content };
   expect(await save.action(asked({ code }, { json, cookie }))).toMatchObject({ result: "saved" });
   expect(
     await save.action(asked({ code }, { json: { ...json, revision: 2, content: { what: 7 } }, cookie })),
