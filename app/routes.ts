@@ -45,6 +45,8 @@ export default [
   ]),
   route("backups/now.zip", "backups/nowFile.ts"),
   route("backups/:name", "backups/copyFile.ts"),
+  route("exercises/:exerciseKey/present", "present/exercisePage.tsx"),
+  route("cases/:caseKey/present", "present/casePage.tsx"),
   route("cases/:caseKey/picture.svg", "case/pictureFile.ts"),
   route("print/cases/:caseKey", "print/casePage.tsx"),
   route("print/cases/:caseKey/table", "print/tablePage.tsx"),

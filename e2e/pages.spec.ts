@@ -7,7 +7,7 @@ async function signIn(page: Page, code: string, label: string): Promise<void> {
   await enter(page, code, label, await codeOf(page, label));
 }
 
-for (const place of ["/", "/casebook", "/collect", "/sheets", "/courses", "/s"]) {
+for (const place of ["/", "/casebook", "/collect", "/sheets", "/courses", "/backups", "/s"]) {
   test(`${place} holds no barrier that can be found by a program`, async ({ page }) => {
     await page.goto(place);
     await noBarriers(page);
@@ -71,6 +71,41 @@ test("a dry run of another version and another check's input, by line and by cha
   await expect.poll(() => table.getByRole("row").count()).toBeLessThan(rows);
   await page.getByRole("checkbox", { name: "fare: full" }).uncheck();
   await expect(table.getByRole("columnheader", { name: "full" })).toHaveCount(0);
+});
+
+test("a case before a class: nothing is told before it was asked, and it begins anew at a key", async ({ page }) => {
+  await openDemoCase(page, "Passenger list with numbers");
+  await page.getByRole("link", { name: "Present" }).click();
+  await expect(page.getByText("0 of 10")).toBeVisible();
+  await expect(page.getByText("Pause and think")).toHaveCount(0);
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByText("what will happen when it is run?")).toBeVisible();
+  await page.keyboard.press("PageDown");
+  await expect(page.getByRole("region", { name: "What comes out" })).toContainText("IndexError");
+  await expect(page.getByText("runtime error")).toHaveCount(0);
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByText("runtime error")).toBeVisible();
+  await expect(page.getByText("faulty line")).toHaveCount(0);
+  for (let press = 0; press < 4; press++) await page.getByRole("button", { name: "Go on" }).click();
+  await expect(page.getByText("The mistake is in line 5.")).toBeVisible();
+  await noBarriers(page);
+  await page.keyboard.press("r");
+  await expect(page.getByText("0 of 10")).toBeVisible();
+  await expect(page.getByText("runtime error")).toHaveCount(0);
+});
+
+test("results of a sheet: what was often wrong, what was taken for what, and a sheet of what was missed", async ({
+  page,
+}) => {
+  await page.goto("/sheets");
+  await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click();
+  await page.getByRole("link", { name: "Mark book" }).click();
+  await page.getByRole("link", { name: "Results" }).click();
+  await expect(page.getByRole("heading", { name: "Which kind was taken for which" })).toBeVisible();
+  await noBarriers(page);
+  await page.getByRole("button", { name: "Make a sheet of these" }).click();
+  await expect(page.getByRole("heading", { name: "Debugging 1: errors on the ferry: what was missed" })).toBeVisible();
 });
 
 test("a verdict is overruled with a reason only, and both are kept", async ({ page }) => {

@@ -174,6 +174,9 @@ function OneCase({ view }: { view: CaseView }) {
             <Link className="link" to={`/cases/${view.key}/exercise`}>
               Make an exercise
             </Link>
+            <Link className="link" to={`/cases/${view.key}/present`}>
+              Present
+            </Link>
             <Link className="link" to={`/print/cases/${view.key}`}>
               Print
             </Link>

@@ -89,6 +89,10 @@ export default function ExercisePage({ loaderData: view, actionData }: Route.Com
                 </Link>
               </>
             )}
+            {" · "}
+            <Link className="link" to={`/exercises/${view.key}/present`}>
+              present it
+            </Link>
           </p>
         </header>
         {surprises.length > 0 && (

@@ -91,10 +91,14 @@ function faultsOf(
 }
 
 /**
- * Makes an exercise from a case: names replaced, every key taken from a run of the changed program. `surprises` says
- * what does not behave as the case did; an exercise with surprises is made all the same, for the teacher to look at.
+ * A case as an exercise without tasks: its first version and its mended one with names replaced, its faults and checks. What
+ * students are shown of its runs, and checks that they never see, are not in it yet.
  */
-export async function makeExercise(services: Services, given: WholeCase, order: ExerciseOrder): Promise<MadeExercise> {
+export async function contentOfCase(
+  services: Pick<Services, "database">,
+  given: WholeCase,
+  order: Pick<ExerciseOrder, "replacements" | "intro">,
+): Promise<ExerciseContent> {
   const found = await withAllFiles(services.database, given);
   const language = languageOf(found);
   const rename = (text: string) => replaceNames(text, order.replacements);
@@ -117,7 +121,7 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
         .map((file) => [rename(file.name), rename(decodeText(file.bytes).text)]),
     ),
   }));
-  const content: ExerciseContent = {
+  return {
     language: languageKey(found.language, found.way),
     fileName: rename(first?.files[0]?.name ?? language.mainName),
     intro: rename(order.intro),
@@ -135,6 +139,15 @@ export async function makeExercise(services: Services, given: WholeCase, order: 
     given: [],
     tasks: [],
   };
+}
+
+/**
+ * Makes an exercise from a case: names replaced, every key taken from a run of the changed program. `surprises` says
+ * what does not behave as the case did; an exercise with surprises is made all the same, for the teacher to look at.
+ */
+export async function makeExercise(services: Services, found: WholeCase, order: ExerciseOrder): Promise<MadeExercise> {
+  const content = await contentOfCase(services, found, order);
+  const { program, mended, checks } = content;
   content.hiddenChecks = await makeHiddenChecks(services, content);
   content.given = await givenOfRuns(services, content, order.show ?? {});
 

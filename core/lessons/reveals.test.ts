@@ -1,0 +1,48 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { revealsOf, seenAfter } from "./reveals.ts";
+
+const fault = (reportedLine: number | null, mended = true) => ({
+  ...{ class: "runtime" as const, reportedLine },
+  hunks: mended ? [{ start: 1, before: ["a\n"], after: ["b\n"] }] : [],
+});
+
+test("read, guess, run, kind, named line, faulty line, fix; each answer after its question", () => {
+  expect(revealsOf([fault(3)]).map(({ shows }) => shows)).toEqual([
+    ...["think", "run", "think", "class", "think", "named line", "think", "faulty line", "think", "fix"],
+  ]);
+  expect(revealsOf([fault(null, false)]).map(({ shows }) => shows)).toEqual([
+    ...["think", "run", "think", "class", "think", "faulty line"],
+  ]);
+  expect(revealsOf([])).toHaveLength(2);
+});
+
+test("nothing is seen before it was revealed; a question goes when its answer comes", () => {
+  const reveals = revealsOf([fault(3), fault(null)]);
+  expect(seenAfter(reveals, 0)).toMatchObject({ question: null, run: false, fault: null, fixes: [] });
+  expect(seenAfter(reveals, 1).question).toContain("Read it");
+  expect(seenAfter(reveals, 2)).toMatchObject({ question: null, run: true, class: false });
+  expect(seenAfter(reveals, 4)).toMatchObject({ class: true, namedLine: false, faultyLine: false });
+  expect(seenAfter(reveals, 10)).toMatchObject({ fault: 0, namedLine: true, faultyLine: true, fixes: [0] });
+  // With the next fault the lines of the one before go; its mending stays.
+  expect(seenAfter(reveals, 12)).toMatchObject({ fault: 1, faultyLine: false, fixes: [0] });
+  expect(seenAfter(reveals, reveals.length)).toMatchObject({ faultyLine: true, fixes: [0, 1] });
+});
+
+test("going on shows more of a fault, never less", () => {
+  const faults = fc.array(fc.record({ at: fc.option(fc.integer({ min: 1, max: 9 })), mended: fc.boolean() }), {
+    maxLength: 4,
+  });
+  fc.assert(
+    fc.property(faults, (given) => {
+      const reveals = revealsOf(given.map(({ at, mended }) => fault(at, mended)));
+      for (let count = 0; count < reveals.length; count++) {
+        const [now, next] = [seenAfter(reveals, count), seenAfter(reveals, count + 1)];
+        expect(Number(next.run)).toBeGreaterThanOrEqual(Number(now.run));
+        expect(next.fixes.slice(0, now.fixes.length)).toEqual(now.fixes);
+        if (next.fault === now.fault)
+          expect([!now.faultyLine || next.faultyLine, !now.namedLine || next.namedLine]).toEqual([true, true]);
+      }
+    }),
+  );
+});
