@@ -2,6 +2,7 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import { deckMended } from "../../core/exercises/testExercise.ts";
 import { listMarks } from "../../server/marks/markStore.ts";
 import { addCourse, moveStudent } from "../../server/people/courseStore.ts";
+import { exportStudent } from "../../server/privacy/exportStudent.ts";
 import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { sheetToSit } from "../../server/sittings/testSheet.ts";
 import { openTestServices } from "../../server/testServices.ts";
@@ -249,6 +250,22 @@ test("the mark book goes out as CSV with every try; who has moved to another cou
   expect(shown("/?show=in")).not.toContain("S-02");
   expect(shown("/?show=missing")).toContain("S-02");
   expect((await look()).rows.map(({ label }) => label)).toEqual(["S-02", "S-03", "S-01"]);
+});
+
+test("what a student had run and what came late is in the export of everything about them", async () => {
+  const { enter, save, press, students, code } = await begun();
+  const cookie = await enter(0);
+  await sitTry.action(asked({ code }, { json: { exercise: "e", text: "print(7)\n", input: "" }, cookie }));
+  await press({ intent: "close" });
+  await save(cookie, 1, "late");
+  expect(await exportStudent(services.database, students[0]?.key ?? "")).toMatchObject({
+    sittings: [
+      {
+        ...{ attempt: 1, runs: [{ text: "print(7)\n", ended: "It ended by itself." }] },
+        cameLate: [{ task: "mend", content: { text: "late" }, decided: null }],
+      },
+    ],
+  });
 });
 
 test("a sheet on paper is not typed in", async () => {

@@ -2,7 +2,9 @@ import { findCase, type WholeCase } from "../cases/caseStore.ts";
 import type { Database } from "../database/database.ts";
 import { listMarks } from "../marks/markStore.ts";
 import { findStudent } from "../people/courseStore.ts";
+import { listLateOf } from "../sittings/answerStore.ts";
 import { listAnswers, listSittingsOf } from "../sittings/sittingStore.ts";
+import { listTries } from "../sittings/tryStore.ts";
 import { casesOf } from "./privacyStore.ts";
 
 function exportCase(found: WholeCase) {
@@ -58,7 +60,16 @@ export async function exportStudent(database: Database, student: string): Promis
         title: sitting.title,
         startedAt: sitting.started_at,
         handedInAt: sitting.handed_in_at,
+        attempt: sitting.attempt,
         answers: (await listAnswers(database, sitting.key)).map(({ task, content }) => ({ task, content })),
+        cameLate: (await listLateOf(database, sitting.key)).map(({ task, content, arrived_at, decided }) => ({
+          ...{ task, content, decided },
+          arrivedAt: arrived_at,
+        })),
+        runs: (await listTries(database, sitting.key)).map(({ text, input, ended, tried_at }) => ({
+          ...{ text, input, ended },
+          at: tried_at,
+        })),
         marks: marks
           .filter((mark) => mark.sitting === sitting.key)
           .map(({ task, item, earned, possible, marker }) => ({ task, item, earned, possible, marker })),

@@ -105,6 +105,16 @@ export async function listLate({ query }: { query: Query }, sheet: string): Prom
   return z.array(lateRow).parse(rows);
 }
 
+/** Everything that came late to a sitting, decided or not. */
+export async function listLateOf({ query }: { query: Query }, sitting: string): Promise<LateAnswer[]> {
+  const rows = await query(
+    `select key, sitting, task, content, typed_at, arrived_at, decided from late_answer
+     where sitting = $1 order by arrived_at`,
+    [sitting],
+  );
+  return z.array(lateRow).parse(rows);
+}
+
 /**
  * Decides about all that came late to a sitting. What is taken stands as its answers; what stood there before is kept
  * beside it. Returns how many answers there were.

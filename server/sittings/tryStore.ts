@@ -55,6 +55,16 @@ export async function lastTry({ query }: Reach, sitting: string): Promise<Sittin
   return z.array(tryRow).parse(rows)[0] ?? null;
 }
 
+/** All runs of a sitting that are kept, the oldest first. */
+export async function listTries({ query }: Reach, sitting: string): Promise<SittingTry[]> {
+  const rows = await query(
+    `select key, exercise, text, input, console, ended, error, tried_at from sitting_try
+     where sitting = $1 order by tried_at`,
+    [sitting],
+  );
+  return z.array(tryRow).parse(rows);
+}
+
 const triedRow = z.object({
   sitting: z.string(),
   exercise: z.string(),
