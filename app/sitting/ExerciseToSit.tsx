@@ -105,12 +105,7 @@ export function ExerciseToSit({
         const { Form: FormOfTask } = partsOf(task.kind);
         const clash = page.clashes[task.key];
         return (
-          <fieldset
-            key={task.key}
-            aria-label={task.title}
-            className="leaf grid gap-2 p-3"
-            onFocus={() => onTask(task.key)}
-          >
+          <fieldset key={task.key} className="leaf grid gap-2 p-3" onFocus={() => onTask(task.key)}>
             <h3>
               {task.title}{" "}
               <span className="note-small font-normal">

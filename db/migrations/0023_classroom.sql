@@ -23,6 +23,7 @@ create table later_sitting (
   allowed_at timestamptz not null default now(),
   primary key (sheet, student)
 );
+create index later_sitting_student on later_sitting (student);
 
 -- Which page of a browser wrote an answer last, and the how manieth of its answers that was: the same one sent twice is
 -- taken once. When it was typed, by the clock of the browser.
