@@ -55,7 +55,7 @@ test("a lesson over plain HTTP: offline and back, two tabs, the word, the bell, 
   await expect(one.getByText("kept in this browser")).toBeVisible();
   expect(await unsent(one)).toBe(1);
   await one.context().setOffline(false);
-  await expect(one.getByText("All answers are saved, the last at")).toBeVisible();
+  await expect(one.getByText("All answers are saved. The last one at")).toBeVisible();
   expect(await unsent(one)).toBe(0);
   await expect(row(teacher, "S-01")).toContainText("1. Mend the program");
   await expect(row(teacher, "S-01")).toContainText("1 of 2");
@@ -67,7 +67,7 @@ test("a lesson over plain HTTP: offline and back, two tabs, the word, the bell, 
   await expect(editor(tab)).toContainText("# first tab");
   await type(tab, ", second tab");
   await expect(editor(two)).toContainText("# first tab, second tab");
-  await expect(two.getByText("All answers are saved, the last at")).toBeVisible();
+  await expect(two.getByText("All answers are saved. The last one at")).toBeVisible();
   await expect(two.getByRole("alert")).toHaveCount(0);
 
   // A word to all, a pause, and on again.
@@ -117,12 +117,12 @@ test("a lesson over plain HTTP: offline and back, two tabs, the word, the bell, 
 test("the server is killed while somebody types: kept, said, and there when it is back", async ({ browser }) => {
   const page = await room.student(browser, 3);
   await type(page, "# before");
-  await expect(page.getByText("All answers are saved, the last at")).toBeVisible();
+  await expect(page.getByText("All answers are saved. The last one at")).toBeVisible();
   await room.kill();
   await type(page, ", meanwhile");
   await expect(page.getByText("kept in this browser")).toBeVisible();
   await room.start();
-  await expect(page.getByText("All answers are saved, the last at")).toBeVisible();
+  await expect(page.getByText("All answers are saved. The last one at")).toBeVisible();
   await page.reload();
   await expect(editor(page)).toContainText("# before, meanwhile");
 });
@@ -132,13 +132,13 @@ test("what two computers wrote is chosen from; the night bench is accessible, an
 }) => {
   const [here, there] = [await room.student(browser, 3), await room.student(browser, 3)];
   await type(here, "# here");
-  await expect(here.getByText("All answers are saved, the last at")).toBeVisible();
+  await expect(here.getByText("All answers are saved. The last one at")).toBeVisible();
   await type(there, "# there");
   await expect(there.getByText("Another window or computer wrote this answer")).toBeVisible();
   await there.getByRole("button", { name: "Night bench" }).click();
   await noBarriers(there);
   await there.getByRole("button", { name: "The one below" }).click();
-  await expect(there.getByText("All answers are saved, the last at")).toBeVisible();
+  await expect(there.getByText("All answers are saved. The last one at")).toBeVisible();
   await here.reload();
   await expect(editor(here)).toContainText("# there");
   await there

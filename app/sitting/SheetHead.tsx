@@ -8,7 +8,7 @@ import type { Room } from "./useRoom.ts";
 function keptWords({ state, message, at }: SaveState): string {
   if (message) return message;
   if (state === "saving" || state === "waiting") return "Saving…";
-  return at === null ? "All answers are saved." : `All answers are saved, the last at ${clockTime(at)}.`;
+  return at === null ? "All answers are saved." : `All answers are saved. The last one at ${clockTime(at)}.`;
 }
 
 /** The head of a sheet that is sat: whose it is, how it is kept, how long is left, what the teacher says to all. */
