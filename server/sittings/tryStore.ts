@@ -22,8 +22,10 @@ const tryRow = z.object({
 /** A program that a student had run while sitting a sheet. `error`: what is the same in every program that fails so; "" for none. */
 export type SittingTry = z.infer<typeof tryRow>;
 
-/** Tries that are kept of a sitting; the oldest ones give way. */
-const mostTries = 200;
+/** Tries that are kept of a sitting, the oldest ones give way; and characters of a text and of what was typed in. */
+const mostTries = 60;
+const longestText = 20_000;
+const longestInput = 5000;
 
 export async function addTry(
   { query }: Reach,
@@ -34,7 +36,8 @@ export async function addTry(
     `insert into sitting_try (key, sitting, exercise, text, input, console, ended, error)
      values ($1, $2, $3, $4, $5, $6, $7, $8)`,
     [
-      ...[newKey(), sitting, given.exercise, asBytes(given.text), asBytes(given.input)],
+      ...[newKey(), sitting, given.exercise, asBytes(given.text.slice(0, longestText))],
+      asBytes(given.input.slice(0, longestInput)),
       ...[asBytes(JSON.stringify(given.console)), given.ended, given.error],
     ],
   );
