@@ -99,7 +99,7 @@ test("a sheet that is closed while a student types says so, and what was saved c
   await page.getByRole("button", { name: "Close it" }).click();
   await expect(page.getByText("It is closed.")).toBeVisible();
   await student.getByLabel("Why is it that kind?").first().fill("typed too late");
-  await expect(student.getByText("The sheet was closed.")).toBeVisible();
+  await expect(student.getByText("This came after the sheet was handed in. It is kept")).toBeVisible();
   await page.getByRole("link", { name: "Mark book" }).click();
   await page.getByRole("link", { name: "S-09" }).click();
   await expect(page.getByText("“saved in time”")).toBeVisible();

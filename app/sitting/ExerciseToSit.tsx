@@ -45,21 +45,19 @@ type AnswersOfPage = {
   saveNow: () => Promise<undefined>;
 };
 
-/** An exercise with its program and the tasks on it. `onTask` is told on which task the student is. */
+/** An exercise with its program and the tasks on it, each marked with its key. */
 export function ExerciseToSit({
   exercise,
   number,
   code,
   fixed,
   page,
-  onTask,
 }: {
   exercise: ExerciseView;
   number: number;
   code: string;
   fixed: boolean;
   page: AnswersOfPage;
-  onTask: (task: string) => void;
 }) {
   const [pen, setPen] = useState<number | null>(null);
   const showsOwnScript = exercise.tasks.some((task) => task.onProgram);
@@ -105,7 +103,7 @@ export function ExerciseToSit({
         const { Form: FormOfTask } = partsOf(task.kind);
         const clash = page.clashes[task.key];
         return (
-          <fieldset key={task.key} className="leaf grid gap-2 p-3" onFocus={() => onTask(task.key)}>
+          <div key={task.key} data-task={task.key} className="leaf grid gap-2 p-3">
             <h3>
               {task.title}{" "}
               <span className="note-small font-normal">
@@ -144,7 +142,7 @@ export function ExerciseToSit({
               saveNow={page.saveNow}
             />
             <Marked task={task} />
-          </fieldset>
+          </div>
         );
       })}
     </section>

@@ -1,4 +1,4 @@
-import { type FormEvent, useCallback, useState } from "react";
+import { type FormEvent, useCallback, useEffect, useRef, useState } from "react";
 import { Form, useRevalidator } from "react-router";
 import type { StudentView } from "../../server/results/studentView.ts";
 import { CourseSays } from "../components/CourseSays.tsx";
@@ -25,6 +25,18 @@ export function SheetToSit({ view, code, said }: { view: StudentView; code: stri
   }, [page.saveNow]);
   useReadAgainWhile(view.beingMarked);
 
+  // On which task the student is: the one that holds the focus.
+  const main = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const element = main.current;
+    const onFocus = ({ target }: FocusEvent) => {
+      const held = target instanceof Element ? target.closest<HTMLElement>("[data-task]") : null;
+      if (held?.dataset.task) setTask(held.dataset.task);
+    };
+    element?.addEventListener("focusin", onFocus);
+    return () => element?.removeEventListener("focusin", onFocus);
+  }, []);
+
   const isOver = view.handedIn || view.closed;
   const fixed =
     isOver || room.paused || (timeIsOver && room.endsAt !== null && Date.parse(room.endsAt) <= Date.now() + room.ahead);
@@ -47,7 +59,7 @@ export function SheetToSit({ view, code, said }: { view: StudentView; code: stri
   return (
     <>
       <SheetHead view={view} room={room} save={page.save} onEnd={onEnd} />
-      <main className="mx-auto grid max-w-4xl gap-6 p-4">
+      <main ref={main} className="mx-auto grid max-w-4xl gap-6 p-4">
         {said && (
           <p role="alert" className="font-semibold">
             {said}
@@ -82,7 +94,7 @@ export function SheetToSit({ view, code, said }: { view: StudentView; code: stri
           return (
             <div key={exercise.key} className="grid gap-3">
               {begins && <p className="border-b border-rule-strong text-lg font-semibold">{exercise.section}</p>}
-              <ExerciseToSit {...{ exercise, number, code, fixed, page }} onTask={setTask} />
+              <ExerciseToSit {...{ exercise, number, code, fixed, page }} />
             </div>
           );
         })}

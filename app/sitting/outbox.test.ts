@@ -86,7 +86,7 @@ async function browser() {
     await outbox.begin();
     return pages.at(-1) as (typeof pages)[number];
   };
-  return { sitting, ways, drafts, openPage, stored };
+  return { sitting, ways, drafts, openPage, stored, keep };
 }
 
 test("what is typed is sent, in order and once, and is forgotten in the browser when the server has it", async () => {
@@ -164,6 +164,32 @@ test("two pages of one browser agree; on two computers what stands there and wha
   await one.outbox.choose("mend", "mine");
   expect(one.state().clashes).toEqual({});
   expect((await first.stored()).mend?.content).toEqual({ text: "abcd" });
+});
+
+test("a page that opens while another one types never falls back to what that one had kept a moment before", async () => {
+  const { openPage, stored, ways, keep } = await browser();
+  const one = await openPage();
+  ways.push("lost");
+  one.outbox.change("mend", { text: "# fir" });
+  await one.outbox.flush();
+  // The new page reads what is kept, and hears of newer typing before that is there.
+  const { all } = keep;
+  const early = await all();
+  keep.all = async () => {
+    one.outbox.change("mend", { text: "# first" });
+    return early;
+  };
+  const other = await openPage();
+  expect(other.state().answers.mend).toEqual({ text: "# first" });
+  // And where it has taken up what is older by more than one step, the page that types knows more of it.
+  keep.all = async () => early;
+  const third = await openPage();
+  one.outbox.change("mend", { text: "# first ta" });
+  one.outbox.change("mend", { text: "# first tab" });
+  keep.all = all;
+  for (const page of [other, third, one]) await page.outbox.flush();
+  for (const page of [one, other, third]) expect(page.state().answers.mend).toEqual({ text: "# first tab" });
+  expect((await stored()).mend?.content).toEqual({ text: "# first tab" });
 });
 
 test("what another one wrote can be taken in the place of one's own", async () => {

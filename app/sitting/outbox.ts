@@ -21,9 +21,9 @@ export type OutboxState = {
 
 /** What the pages of one browser say to one another. */
 export type TabMessage =
-  /** `over`: what stood there before; `upon`: see Draft. */
-  | { says: "typed"; task: string; content: unknown; over: unknown; upon: readonly number[] }
-  | { says: "saved"; task: string; content: unknown; revision: number };
+  /** `writer`: the page that says it; `over`: what stood there before; `upon`: see Draft. */
+  | { says: "typed"; writer: string; task: string; content: unknown; over: unknown; upon: readonly number[] }
+  | { says: "saved"; writer: string; task: string; content: unknown; revision: number };
 
 /** Everything that an outbox has of the world around it. */
 export type OutboxWorld = {
@@ -70,6 +70,8 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
   /** Marks of what the answer to a task was written upon, since the server was last known to have it. */
   const upon = new Map<string, readonly number[]>();
   const unsent = new Map<string, Draft>();
+  /** Tasks of which another page has said something: what it keeps in the browser is its own to send. */
+  const heard = new Set<string>();
   let count = 0;
   let stop: (() => void) | null = null;
   let busy: Promise<void> | null = null;
@@ -115,7 +117,7 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
       upon.set(task, [markOf(draft.content)]);
       const newer = unsent.get(task);
       if (newer) unsent.set(task, { ...newer, base: reply.revision });
-      world.tell({ says: "saved", task, content: draft.content, revision: reply.revision });
+      world.tell({ says: "saved", writer: draft.writer, task, content: draft.content, revision: reply.revision });
       return true;
     }
     if (reply.result === "newer") {
@@ -193,13 +195,13 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
         answers: { ...answers, [task]: content },
         save: { state: "saving", message: "", at: null },
       });
-      world.tell({ says: "typed", task, content, over, upon: upon.get(task) ?? [] });
+      world.tell({ says: "typed", writer: world.writer, task, content, over, upon: upon.get(task) ?? [] });
       later(pause);
     },
     /** Takes up what was kept in this browser when the page was left. */
     begin: async () => {
       for (const [task, draft] of await world.keep.all()) {
-        if (unsent.has(task)) continue;
+        if (unsent.has(task) || heard.has(task)) continue;
         if (same(answers[task], draft.content)) {
           await world.keep.drop(task, draft);
           continue;
@@ -215,9 +217,20 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
     /** Hears another page of this browser. */
     hear: (message: TabMessage) => {
       const { task, content } = message;
+      heard.add(task);
       const own = unsent.get(task);
+      // What was taken up of a page that is still there is that page's; it knows more of it.
+      const isTheirs = own?.writer === message.writer;
+      if (isTheirs) unsent.delete(task);
       if (message.says === "saved") {
         const known = (upon.get(task) ?? []).includes(markOf(content)) || same(own?.content, content);
+        if (isTheirs) {
+          revisions.set(task, Math.max(revisions.get(task) ?? 0, message.revision));
+          upon.set(task, [markOf(content)]);
+          const stands: SaveState = unsent.size === 0 ? { state: "saved", message: "", at: world.now() } : save;
+          show({ answers: { ...answers, [task]: content }, save: stands });
+          return;
+        }
         if (own && !known) return;
         revisions.set(task, Math.max(revisions.get(task) ?? 0, message.revision));
         if (own && same(own.content, content)) settle(task, own);
@@ -229,7 +242,7 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
         return;
       }
       // What is unsent here stays, unless it was typed upon just that, and holds it.
-      if (clashes[task] || (own && !same(message.over, own.content))) return;
+      if (clashes[task] || (own && !isTheirs && !same(message.over, own.content))) return;
       unsent.delete(task);
       wroteUpon(task, [...message.upon, markOf(message.over), markOf(content)]);
       show({ answers: { ...answers, [task]: content } });

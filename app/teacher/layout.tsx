@@ -28,7 +28,10 @@ export default function Teacher({ loaderData }: Route.ComponentProps) {
         Skip to the page
       </a>
       <header className="no-print border-b-2 border-rule-strong bg-leaf">
-        <nav aria-label="Places" className="mx-auto flex max-w-[90rem] items-center gap-6 px-5 py-2">
+        <nav
+          aria-label="Places"
+          className="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-6 gap-y-1 px-5 py-2"
+        >
           <span className="flex items-center gap-1.5 text-lg font-bold">
             <BentNail /> Bent Nail
           </span>
