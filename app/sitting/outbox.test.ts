@@ -42,6 +42,7 @@ async function browser() {
   const pages: Array<{ outbox: Outbox; state: () => OutboxState; hear: Outbox["hear"]; leave: () => void }> = [];
   let moment = 0;
   const send = async (task: string, draft: Draft): Promise<SaveReply> => {
+    if (draft.content === "half") return { result: "incomplete", message: "not whole" };
     const way = ways.shift() ?? "arrives";
     if (way === "lost") throw new Error("not reached");
     const kept = await keepAnswer(services.database, sitting, task, { ...draft, typedAt: new Date(draft.typedAt) });
@@ -204,6 +205,23 @@ test("what another one wrote can be taken in the place of one's own", async () =
   await page.outbox.choose("mend", "theirs");
   expect(page.state()).toMatchObject({ answers: { mend: { text: "elsewhere" } }, clashes: {} });
   expect([(await stored()).mend?.revision, drafts.size, page.outbox.isSaved()]).toEqual([1, 0, true]);
+});
+
+test("half an answer is said not to be whole, stays over a reload, and is forgotten with the whole one", async () => {
+  const { openPage, drafts } = await browser();
+  const page = await openPage();
+  page.outbox.change("reason", "half");
+  await page.outbox.flush();
+  expect([page.state().save.message, drafts.size]).toEqual(["not whole", 1]);
+  const after = await openPage();
+  expect(after.state().answers.reason).toBe("half");
+  // While it is on its way the rest of it is written: nothing is said of the half any more.
+  after.outbox.change("reason", "half");
+  const sending = after.outbox.flush();
+  after.outbox.change("reason", "whole");
+  await sending;
+  await after.outbox.flush();
+  expect([after.state().save.state, drafts.size]).toEqual(["saved", 0]);
 });
 
 test("what comes after the sheet was collected is said to be late, and is not sent for ever", async () => {

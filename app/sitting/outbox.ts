@@ -139,13 +139,17 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
       show({ save: told });
       return false;
     }
-    settle(task, draft);
+    // What is not whole yet stays kept in the browser, so that a reload does not lose it.
+    if (reply.result === "incomplete") {
+      if (unsent.get(task) === draft) unsent.delete(task);
+    } else settle(task, draft);
     show({ save: told });
     return true;
   };
 
   const sendAll = async () => {
-    let told: string | null = null;
+    // What was said of an answer holds until a later one for the same task is there.
+    const told = new Map<string, string>();
     for (let next = [...unsent][0]; next; next = [...unsent][0]) {
       const [task, draft] = next;
       if (save.state !== "told") show({ save: { state: "saving", message: "", at: null } });
@@ -165,10 +169,12 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
         return;
       }
       if (!hear(task, draft, reply)) return;
-      if (reply.result === "late" || reply.result === "refused") told = reply.message;
+      if (reply.result === "saved") told.delete(task);
+      else if ("message" in reply) told.set(task, reply.message);
     }
+    const [message] = told.values();
     show({
-      save: told ? { state: "told", message: told, at: world.now() } : { state: "saved", message: "", at: world.now() },
+      save: message ? { state: "told", message, at: world.now() } : { state: "saved", message: "", at: world.now() },
     });
   };
 

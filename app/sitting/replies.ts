@@ -9,6 +9,8 @@ export type SaveReply =
   | { result: "newer"; revision: number; content: unknown; savedAt: string }
   /** The sitting is over; it is kept for the teacher. */
   | { result: "late"; message: string }
+  /** It is not whole yet, or too long: something else has to be written. */
+  | { result: "incomplete"; message: string }
   /** It is not taken, however often it is sent. */
   | { result: "refused"; message: string }
   | { result: "signed out"; message: string };

@@ -45,7 +45,11 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
   const task = exercise?.content.tasks.find((each) => each.key === key);
   if (!exercise || !task) return refused("There is no such task on this sheet.");
   const content = kindOfTask(task).parseAnswer(given.content);
-  if (content === null) return refused("This answer is too long or of another form than the task asks for.");
+  if (content === null)
+    return {
+      result: "incomplete",
+      message: "Not saved yet: one answer is not whole, or too long. It is kept in this browser until it is.",
+    };
   const { database } = context.services;
   const answers = await listAnswers(database, open.sitting.key);
   if (kindOfTask(task).answeredBeforeTrying && answers.some((answer) => answer.task === triedNote(exercise.key)))

@@ -128,10 +128,10 @@ test("answers are saved; what cannot be read, is unknown, older or too long is r
     { ...sent("mend", 2, { text: "x" }), count: 1.5 },
     { ...sent("mend", 2, { text: "x" }), writer: "" },
     sent("none", 2, { text: "x" }),
-    sent("mend", 2, { text: "x".repeat(200_001) }),
-    sent("mend", 2, 7),
   ])
     expect(await save(cookie, json)).toMatchObject({ result: "refused" });
+  for (const content of [{ text: "x".repeat(200_001) }, 7])
+    expect(await save(cookie, sent("mend", 2, content))).toMatchObject({ result: "incomplete" });
   const page = await sit.loader(asked({ code }, { cookie }));
   expect(page.view?.answers.mend).toMatchObject({ revision: 1, content: { text: mended } });
   // The mended line is in the student's own answer, and nowhere in what the page holds of the exercise.

@@ -97,7 +97,7 @@ test("a definition is asked for, changed, printed, sat and marked, each by the p
   expect(
     await save.action(asked({ code }, { json: { ...json, revision: 2, content: { what: 7 } }, cookie })),
   ).toMatchObject({
-    result: "refused",
+    result: "incomplete",
   });
   await answered(sit.action(asked({ code }, { form: { intent: "hand in" }, cookie })));
   await services.queue.settled();
