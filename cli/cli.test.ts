@@ -451,3 +451,29 @@ test("a reader that has seen enough ends a long table quietly", async () => {
   );
   expect(said).toEqual({ out: expect.stringMatching(/^\{[\s\S]* ended with 0\n$/), err: "" });
 });
+
+test("a backup is written and brought back; over data only when that was said; half an option is said, too", async () => {
+  const data = { BENT_NAIL_DATA: join(folder, "data") };
+  const bundle = join(folder, "all.zip");
+  expect(await bentNail(["backup", bundle], "", data)).toMatchObject({ code: 0, out: `${bundle} holds nothing.\n` });
+  const { openDatabase } = await import("../server/database/database.ts");
+  const { addCourse } = await import("../server/people/courseStore.ts");
+  const database = await openDatabase(join(data.BENT_NAIL_DATA, "database"));
+  await addCourse(database, "Kittiwake Crossing", "python");
+  await database.close();
+  const refused = await bentNail(["restore", bundle], "", data);
+  expect(refused).toMatchObject({ code: 1, err: expect.stringContaining("holds 1 course. That would be put aside") });
+  expect(refused.err).toContain("say --yes");
+  expect(await bentNail(["restore", bundle, "--yes"], "", data)).toMatchObject({
+    code: 0,
+    out: expect.stringMatching(/holds nothing\.\nRestored in .* lies beside it as database\.before-/),
+  });
+  expect(await bentNail(["restore", "deck.py"], "", data)).toMatchObject({
+    code: 1,
+    err: expect.stringContaining("no backup of Bent Nail"),
+  });
+  expect(await bentNail(["serve", "--certificate", "deck.py"], "", data)).toMatchObject({
+    code: 1,
+    err: expect.stringContaining("belong together"),
+  });
+}, 60_000);

@@ -1,6 +1,7 @@
 import { createInterface } from "node:readline";
 import { Writable } from "node:stream";
 import { type Command, InvalidArgumentError } from "commander";
+import { MaterialProblem } from "./material.ts";
 
 /** A port as it is typed. */
 export function portNumber(text: string): number {
@@ -51,7 +52,7 @@ type Options = {
 export function serveOptions(given: Options) {
   const { port, host, classroom = false, newPassword = false, certificate, certificateKey } = given;
   if ((certificate === undefined) !== (certificateKey === undefined))
-    throw new InvalidArgumentError("--certificate and --certificate-key belong together");
+    throw new MaterialProblem("--certificate and --certificate-key belong together: give both, or none.");
   return {
     ...{ port, classroom, newPassword },
     host: classroom && host === "127.0.0.1" ? "0.0.0.0" : host,

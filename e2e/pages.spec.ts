@@ -76,7 +76,7 @@ test("a dry run of another version and another check's input, by line and by cha
 test("a case before a class: nothing is told before it was asked, and it begins anew at a key", async ({ page }) => {
   await openDemoCase(page, "Passenger list with numbers");
   await page.getByRole("link", { name: "Present" }).click();
-  await expect(page.getByText("0 of 10")).toBeVisible();
+  await expect(page.getByText("0 of 12")).toBeVisible();
   await expect(page.getByText("Pause and think")).toHaveCount(0);
   await page.keyboard.press("ArrowRight");
   await expect(page.getByText("what will happen when it is run?")).toBeVisible();
@@ -91,7 +91,7 @@ test("a case before a class: nothing is told before it was asked, and it begins 
   await expect(page.getByText("The mistake is in line 5.")).toBeVisible();
   await noBarriers(page);
   await page.keyboard.press("r");
-  await expect(page.getByText("0 of 10")).toBeVisible();
+  await expect(page.getByText("0 of 12")).toBeVisible();
   await expect(page.getByText("runtime error")).toHaveCount(0);
 });
 

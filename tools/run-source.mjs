@@ -39,7 +39,10 @@ export async function bundle(entry) {
   const name = entry.replaceAll("/", "-").replace(/\.ts$/, "");
   const folder = join(root, "node_modules/.cache/bent-nail");
   const target = join(folder, name, `${entry.split("/").pop().replace(/\.ts$/, "")}.js`);
-  if (!existsSync(target) || statSync(target).mtimeMs < newest(sources.map((source) => join(root, source)))) {
+  if (
+    !existsSync(target) ||
+    statSync(target).mtimeMs < newest([...sources, entry].map((source) => join(root, source)))
+  ) {
     mkdirSync(folder, { recursive: true });
     const { build } = await import("esbuild");
     const fresh = join(folder, `${name}.${process.pid}`);

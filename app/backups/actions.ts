@@ -1,6 +1,5 @@
 import { z } from "zod";
 import { BackupProblem } from "../../server/backup/readBackup.ts";
-import { planRestore } from "../../server/backup/restore.ts";
 import { agreeToWaiting, forgetWaiting, layBy } from "../../server/backup/waiting.ts";
 import type { Services } from "../../server/services.ts";
 import { defineAction, done, refused, type Said } from "../actions.ts";
@@ -9,7 +8,7 @@ import { field } from "../forms.ts";
 type BackupContext = { services: Services };
 
 /** Largest backup that comes in by the page, in bytes; larger ones by the command line. */
-export const largestBackup = 250 * 1024 * 1024;
+const largestBackup = 250 * 1024 * 1024;
 
 /** A data folder, or words that there is none. */
 async function inFolder({ services }: BackupContext, does: (folder: string) => Promise<Said>): Promise<Said> {
@@ -24,12 +23,10 @@ const take = defineAction<BackupContext, { file: File[] }>({
       if (!file) return refused("Choose the file of a backup.");
       if (file.size > largestBackup)
         return refused("It is larger than 250 MB. Stop the server and use: bent-nail restore FILE");
-      const path = await layBy(folder, new Uint8Array(await file.arrayBuffer()));
       try {
-        await planRestore(path, new Map());
+        await layBy(folder, new Uint8Array(await file.arrayBuffer()));
         return done();
       } catch (problem) {
-        forgetWaiting(folder);
         if (problem instanceof BackupProblem) return refused(problem.message);
         throw problem;
       }

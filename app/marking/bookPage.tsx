@@ -6,6 +6,7 @@ import { findSheet } from "../../server/sheets/sheetStore.ts";
 import type { HandInReceipt } from "../../server/sittings/receipt.ts";
 import { act } from "../actions.ts";
 import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
+import { SheetPlaces } from "../sheets/SheetPlaces.tsx";
 import type { Route } from "./+types/bookPage.ts";
 import { markSheetAgain } from "./actions/markAgain.ts";
 
@@ -68,15 +69,7 @@ export default function MarkBook({ loaderData }: Route.ComponentProps) {
         <a className={`link ${canMarkAgain ? "" : "ml-auto"}`} href={`/sheets/${sheet.key}/marks.csv`} download>
           As CSV
         </a>
-        <Link className="link" to={`/sheets/${sheet.key}/results`}>
-          Results
-        </Link>
-        <Link className="link" to={`/sheets/${sheet.key}/room`}>
-          The room
-        </Link>
-        <Link className="link" to={`/sheets/${sheet.key}`}>
-          The sheet
-        </Link>
+        <SheetPlaces sheet={sheet.key} here="/marks" />
       </header>
       <Form method="get" className="no-print flex flex-wrap items-center gap-3">
         <label className="font-normal">

@@ -4,6 +4,7 @@ import { type Confusion, missedExercises, sheetResults } from "../../server/resu
 import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { act } from "../actions.ts";
 import { ClassMark, useClassWords } from "../components/marks.tsx";
+import { SheetPlaces } from "../sheets/SheetPlaces.tsx";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/resultsPage.ts";
 import { sheetOfMissed } from "./actions/again.ts";
@@ -38,12 +39,9 @@ export default function Results({ loaderData, actionData }: Route.ComponentProps
             {results.edition}
           </span>
         )}
-        <Link className="link ml-auto" to={`/sheets/${sheet.key}/marks`}>
-          Mark book
-        </Link>
-        <Link className="link" to={`/sheets/${sheet.key}`}>
-          The sheet
-        </Link>
+        <span className="ml-auto">
+          <SheetPlaces sheet={sheet.key} here="/results" />
+        </span>
       </header>
       {actionData?.message && (
         <p role="alert" className="font-semibold">
@@ -61,7 +59,7 @@ export default function Results({ loaderData, actionData }: Route.ComponentProps
             <table className="w-full">
               <thead>
                 <tr className="border-b-2 border-rule-strong text-left">
-                  {["Task", "Answered", "Earned", "Often given, and not all right"].map((title) => (
+                  {["Task", "Answered", "Earned", "Given, and not all right"].map((title) => (
                     <th key={title} scope="col" className="px-3 py-1">
                       {title}
                     </th>
@@ -120,7 +118,7 @@ export default function Results({ loaderData, actionData }: Route.ComponentProps
                       .filter(({ key }) => missed.includes(key))
                       .sort((one, other) => missed.indexOf(one.key) - missed.indexOf(other.key))
                       .map((exercise) => (
-                        <li key={exercise.key} className="flex items-baseline gap-2">
+                        <li key={exercise.key} className="flex flex-wrap items-center gap-x-2">
                           {exercise.class && <ClassMark of={exercise.class} />}
                           <Link className="link" to={`/exercises/${exercise.key}`}>
                             {exercise.title}

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { seenAfter } from "../../core/lessons/reveals.ts";
 import { Console } from "../components/Console.tsx";
-import { ClassMark } from "../components/marks.tsx";
+import { ClassMark, useCourseWords } from "../components/marks.tsx";
 import { Script } from "../components/Script.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
 import type { Presentation } from "./presentation.ts";
@@ -24,6 +24,8 @@ export function Present({ view }: { view: Presentation }) {
   const last = view.reveals.length;
   const seen = seenAfter(view.reveals, count);
   const fault = seen.fault === null ? undefined : view.faults[seen.fault];
+  const run = seen.run === null ? undefined : view.runs[seen.run];
+  const inWords = useCourseWords();
   const slip = seen.fixes.flatMap((number) => view.faults[number]?.hunks ?? []);
 
   useEffect(() => {
@@ -68,7 +70,7 @@ export function Present({ view }: { view: Presentation }) {
           {seen.question && (
             <div className="border-l-4 border-steel bg-slip p-4">
               <p className="text-base font-semibold text-graphite">Pause and think</p>
-              <p>{seen.question}</p>
+              <p>{inWords(seen.question)}</p>
             </div>
           )}
           {seen.class && fault && (
@@ -84,14 +86,19 @@ export function Present({ view }: { view: Presentation }) {
                 : "."}
             </p>
           )}
-          {seen.run && (
-            <div className="grid gap-2 text-[1.25rem]">
+          {run && (
+            <div className="presented-run grid gap-2 text-[1.25rem]">
+              {seen.run !== null && seen.run > 0 && (
+                <p className="text-base text-graphite">
+                  With {seen.run === 1 ? "the first fault" : `the first ${seen.run} faults`} mended
+                </p>
+              )}
               {view.typed !== "" && (
                 <p className="whitespace-pre-wrap">
                   {view.typedLabel}: <code>{view.typed.trimEnd()}</code>
                 </p>
               )}
-              {view.console ? <Console view={view.console} label="What comes out" /> : <p>{view.notRun}</p>}
+              {"console" in run ? <Console view={run.console} label="What comes out" /> : <p>{run.notRun}</p>}
               {view.intended !== null && (
                 <div>
                   <p className="text-base text-graphite">Should come out</p>

@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { proposeNames } from "../../core/exercises/names.ts";
+import { proposeNames, replaceNames } from "../../core/exercises/names.ts";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { contentOfCase } from "../../server/exercises/makeExercise.ts";
 import { languageOf } from "../../server/judge/judge.ts";
@@ -22,7 +22,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const names = proposeNames(languageOf(found), main?.text ?? "", main?.name ?? "", labels);
   const replacements = names.filter(({ ticked }) => ticked);
   const content = await contentOfCase(services, found, { replacements, intro: found.intent });
-  const given = { title: found.title, back: `/cases/${found.key}` };
+  const given = { title: replaceNames(found.title, replacements), back: `/cases/${found.key}` };
   return { wording: found.wording, ...(await presentation(services, content, given)) };
 }
 

@@ -20,8 +20,11 @@ test("an exercise before a class begins with its program alone; what its run giv
   const key = await addExercise(services.database, null, "Deck loads", testExercise({ intro: "Add the loads." }));
   const view = await exercisePage.loader(asked({ exerciseKey: key }));
   expect(view).toMatchObject({
-    console: { pieces: [{ text: "Deck load: 1\n" }] },
-    ...{ notRun: null, intended: "Deck load: 7\n", back: `/exercises/${key}` },
+    runs: [
+      { console: { pieces: [{ text: "Deck load: 1\n" }] } },
+      { console: { pieces: [{ text: "Deck load: 7\n" }] } },
+    ],
+    ...{ intended: "Deck load: 7\n", back: `/exercises/${key}` },
     faults: [{ class: "logic", faultyLines: [2] }],
   });
   const text = textOfPage(exercisePage.default, view);
@@ -30,6 +33,29 @@ test("an exercise before a class begins with its program alone; what its run giv
     expect(text).not.toContain(answer);
   expect(markupOf(exercisePage.default, view)).not.toContain("script-line-faulty");
   await expect(exercisePage.loader(asked({ exerciseKey: "none" }))).rejects.toMatchObject({ init: { status: 404 } });
+});
+
+test("several faults are gone through one by one, each with the run that shows it", async () => {
+  const program = "deck = [4, 9\nprint(dek[0])\n";
+  const fault = (line: number, before: string, after: string, reportedLine: number | null) => ({
+    ...{ class: "runtime" as const, symptom: "", message: "", reportedLine, faultyLines: [line] },
+    hunks: [{ start: line, before: [before], after: [after] }],
+  });
+  const content = testExercise({
+    program,
+    faults: [
+      fault(1, "deck = [4, 9\n", "# loads\ndeck = [4, 9]\n", 1),
+      fault(2, "print(dek[0])\n", "print(deck[0])\n", 3),
+    ],
+  });
+  const key = await addExercise(services.database, null, "Two faults", content);
+  const view = await exercisePage.loader(asked({ exerciseKey: key }));
+  const printed = view.runs.map((run) => JSON.stringify(run));
+  expect(printed[0]).toContain("never closed");
+  expect(printed[1]).toContain("NameError");
+  expect(printed[2]).toContain("4\\n");
+  // The second message names line 3 of a program that has a line more: on the listing that is another line.
+  expect(view.faults.map(({ reportedLine }) => reportedLine)).toEqual([1, null]);
 });
 
 test("a case is shown as it was handed in, without the names of students, also before it is mended", async () => {
@@ -49,6 +75,7 @@ test("a case is shown as it was handed in, without the names of students, also b
   const view = await casePage.loader(asked({ caseKey: key }));
   expect(view.lines[0]).not.toContain("Tegan");
   expect(view.faults).toMatchObject([{ class: "runtime", hunks: [] }]);
-  expect(view.console?.pieces.map(({ text }) => text).join("")).toContain("IndexError");
+  expect(JSON.stringify(view.runs)).toContain("IndexError");
+  expect(view.runs).toHaveLength(1);
   await expect(casePage.loader(asked({ caseKey: "none" }))).rejects.toMatchObject({ init: { status: 404 } });
 });

@@ -70,7 +70,7 @@ export default function PrintScheme({ loaderData }: Route.ComponentProps) {
               </ul>
               <KeyOf kind={task.kind} ownKey={task.ownKey} />
               <Given kind={task.kind} title="Also right, as you decided" answers={task.given.accepted} />
-              <Given kind={task.kind} title="Often given, and not all right" answers={task.given.wrong} />
+              <Given kind={task.kind} title="Given, and not all right" answers={task.given.wrong} />
               <p className="text-[9.5pt]">Rule told to students: {inWords(task.rule)}</p>
             </div>
           ))}

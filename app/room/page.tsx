@@ -6,6 +6,7 @@ import { findSitting } from "../../server/sittings/sittingStore.ts";
 import { lastTry } from "../../server/sittings/tryStore.ts";
 import { act } from "../actions.ts";
 import { useReadAgainEvery } from "../components/useReadAgainWhile.ts";
+import { SheetPlaces } from "../sheets/SheetPlaces.tsx";
 import { clockTime } from "../sitting/TimeLeft.tsx";
 import type { Route } from "./+types/page.ts";
 import { roomActions } from "./actions/roomActions.ts";
@@ -58,12 +59,7 @@ export default function RoomPage({ loaderData, actionData }: Route.ComponentProp
         <Link className="link ml-auto" to={`/sheets/${sheet.key}/door`}>
           Show the way in, large
         </Link>
-        <Link className="link" to={`/sheets/${sheet.key}/marks`}>
-          Mark book
-        </Link>
-        <Link className="link" to={`/sheets/${sheet.key}`}>
-          The sheet
-        </Link>
+        <SheetPlaces sheet={sheet.key} here="/room" />
       </header>
       {sheet.state === "draft" ? (
         <p className="leaf p-4">Nobody can sit this sheet yet: set it for students first, on its own page.</p>

@@ -1,5 +1,12 @@
 import { Form } from "react-router";
-import { modeWords, type SittingRules, sittingModes } from "../../core/sittings/sittingRules.ts";
+import { type SittingMode, type SittingRules, sittingModes } from "../../core/sittings/sittingRules.ts";
+
+/** What a mode means, for the teacher who chooses it. */
+const modeWords: Readonly<Record<SittingMode, { name: string; means: string }>> = {
+  test: { name: "Test", means: "Students see their marks when you release them." },
+  practice: { name: "Practice", means: "Students see their marks as soon as they hand in, and can do it again." },
+  paper: { name: "On paper", means: "The sheet is printed; nothing is typed in." },
+};
 
 /** How a sheet is sat. */
 export function RulesForm({ rules, said }: { rules: SittingRules; said: string }) {

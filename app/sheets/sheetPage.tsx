@@ -8,6 +8,7 @@ import { useCourseWords } from "../components/marks.tsx";
 import type { Route } from "./+types/sheetPage.ts";
 import { sheetActions } from "./actions/list.ts";
 import { RulesForm } from "./RulesForm.tsx";
+import { SheetPlaces } from "./SheetPlaces.tsx";
 import { stateWords } from "./stateWords.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sheet · Bent Nail" }];
@@ -229,16 +230,7 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
               </button>
             )}
           </div>
-          {sheet.state !== "draft" && (
-            <p className="flex gap-5">
-              <Link className="link" to={`/sheets/${sheet.key}/room`}>
-                The room
-              </Link>
-              <Link className="link" to={`/sheets/${sheet.key}/marks`}>
-                Mark book
-              </Link>
-            </p>
-          )}
+          {sheet.state !== "draft" && <SheetPlaces sheet={sheet.key} here="" />}
         </Form>
         <RulesForm rules={sheet.rules} said={actionData?.intent === "rules" ? actionData.message : ""} />
         <section className="leaf grid gap-1 p-3">

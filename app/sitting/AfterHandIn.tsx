@@ -45,12 +45,11 @@ export function AfterHandIn({ view }: { view: StudentView }) {
 
 function Total({ view }: { view: StudentView }) {
   const marks = view.exercises.flatMap((exercise) => exercise.tasks.flatMap((task) => task.marked));
-  const earned = Math.max(0, marks.reduce((sum, mark) => sum + (mark.earned ?? 0), 0) - view.hintsCost);
   const possible = view.exercises.reduce((sum, exercise) => sum + exercise.total, 0);
   const waiting = marks.some((mark) => mark.earned === null);
   return (
     <>
-      You earned <strong>{earned}</strong> of {possible} marks
+      You earned <strong>{view.earned}</strong> of {possible} marks
       {view.hintsCost > 0 ? `, with ${view.hintsCost} taken off for hints` : ""}.
       {waiting ? " Some answers still wait for your teacher." : ""}
     </>

@@ -6,29 +6,31 @@ import type { ExerciseFault } from "../exercises/exercise.ts";
  */
 export type Reveal =
   | { shows: "think"; words: string }
-  | { shows: "run" }
+  /** What a run gives with so many of the faults mended, in their order. */
+  | { shows: "run"; mended: number }
   | { shows: "class" | "named line" | "faulty line" | "fix"; fault: number };
 
 const think = (words: string): Reveal => ({ shows: "think", words });
 
 /**
  * The order in which a faulty program is taken through with a class: read, guess, run, tell the kind of error, look for the
- * line, mend; fault by fault. Every answer has its question before it, so nothing is seen before it was asked.
+ * line, mend, run again; fault by fault, as far as they can be mended one by one. Every answer has its question before it, so nothing is seen before it was asked.
  */
 export function revealsOf(faults: ReadonlyArray<Pick<ExerciseFault, "class" | "reportedLine" | "hunks">>): Reveal[] {
   const reveals: Reveal[] = [
     think("Read it. What should it do, and what will happen when it is run?"),
-    { shows: "run" },
+    { shows: "run", mended: 0 },
   ];
   for (const [fault, { reportedLine, hunks }] of faults.entries()) {
-    const again = faults.length > 1 ? (fault === 0 ? " Take the one that shows first." : " Now the next one.") : "";
-    reveals.push(think(`Which kind of error is it, and how do you know?${again}`), { shows: "class", fault });
+    reveals.push(think("Which kind of error is it, and how do you know?"), { shows: "class", fault });
     if (reportedLine !== null) reveals.push(think("Which line does the message name?"), { shows: "named line", fault });
     reveals.push(think(reportedLine === null ? "Which line is it in?" : "Is that where the mistake is?"), {
       shows: "faulty line",
       fault,
     });
-    if (hunks.length > 0) reveals.push(think("How would you mend it?"), { shows: "fix", fault });
+    if (hunks.length === 0) break;
+    reveals.push(think("How would you mend it?"), { shows: "fix", fault });
+    reveals.push(think("What will happen when it is run again?"), { shows: "run", mended: fault + 1 });
   }
   return reveals;
 }
@@ -36,7 +38,8 @@ export function revealsOf(faults: ReadonlyArray<Pick<ExerciseFault, "class" | "r
 /** What is to be seen after so many reveals. Of the questions only the last one, where nothing has come after it. */
 export type Seen = {
   question: string | null;
-  run: boolean;
+  /** The run whose outcome is shown: how many faults are mended in it; null before the first. */
+  run: number | null;
   /** Number of the fault that is being looked at; null before the first. */
   fault: number | null;
   class: boolean;
@@ -46,16 +49,20 @@ export type Seen = {
   fixes: number[];
 };
 
+const nothingOfFault = { class: false, namedLine: false, faultyLine: false };
+
+/** What is to be seen after so many reveals. With a new run what was said of the fault before goes; its mending stays. */
 export function seenAfter(reveals: readonly Reveal[], count: number): Seen {
   const seen: Seen = {
-    ...{ question: null, run: false, fault: null },
-    ...{ class: false, namedLine: false, faultyLine: false, fixes: [] },
+    ...{ question: null, run: null, fault: null },
+    ...nothingOfFault,
+    fixes: [],
   };
   for (const reveal of reveals.slice(0, count)) {
     seen.question = reveal.shows === "think" ? reveal.words : null;
-    if (reveal.shows === "run") seen.run = true;
+    if (reveal.shows === "run") Object.assign(seen, { run: reveal.mended, fault: null }, nothingOfFault);
     if (!("fault" in reveal)) continue;
-    if (reveal.fault !== seen.fault) Object.assign(seen, { fault: reveal.fault, namedLine: false, faultyLine: false });
+    seen.fault = reveal.fault;
     if (reveal.shows === "class") seen.class = true;
     if (reveal.shows === "named line") seen.namedLine = true;
     if (reveal.shows === "faulty line") seen.faultyLine = true;

@@ -22,10 +22,3 @@ export type SittingRules = z.infer<typeof sittingRulesSchema>;
 
 /** The rules of a sheet that nobody has said any of. */
 export const usualRules: SittingRules = sittingRulesSchema.parse({});
-
-/** What a mode means, for the teacher who chooses it. */
-export const modeWords: Readonly<Record<SittingMode, { name: string; means: string }>> = {
-  test: { name: "Test", means: "Students see their marks when you release them." },
-  practice: { name: "Practice", means: "Students see their marks as soon as they hand in, and can do it again." },
-  paper: { name: "On paper", means: "The sheet is printed; nothing is typed in." },
-};

@@ -2,17 +2,26 @@ import { existsSync, renameSync, rmSync } from "node:fs";
 import { writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { log } from "../log.ts";
-import { restoreBackup } from "./restore.ts";
+import { planRestore, restoreBackup } from "./restore.ts";
 
 /** A backup that was handed in by a page, and the same once it was agreed to. */
 const handedIn = (folder: string) => join(folder, "restore-asked.zip");
 const agreed = (folder: string) => join(folder, "restore-at-start.zip");
 const failed = (folder: string) => join(folder, "restore-failed.zip");
 
-/** Lays a backup by until somebody agrees to what it would do; returns where it lies. */
-export async function layBy(folder: string, bytes: Uint8Array): Promise<string> {
-  await writeFile(handedIn(folder), bytes, { mode: 0o600 });
-  return handedIn(folder);
+/**
+ * Lays a backup by until somebody agrees to what it would do. Throws BackupProblem where it is none; then, as where it
+ * cannot be written, nothing is laid by.
+ */
+export async function layBy(folder: string, bytes: Uint8Array): Promise<void> {
+  const part = `${handedIn(folder)}.part`;
+  try {
+    await writeFile(part, bytes, { mode: 0o600 });
+    await planRestore(part, new Map());
+    renameSync(part, handedIn(folder));
+  } finally {
+    rmSync(part, { force: true });
+  }
 }
 
 /** The backup that was laid by, and whether it takes the data's place at the next start. */

@@ -29,6 +29,14 @@ export async function listMarks(database: Database, sittings: readonly string[])
   );
 }
 
+/** What marks come to in all, with what hints cost taken off, never below nothing; what waits counts for nothing yet. */
+export function earnedInAll(marks: ReadonlyArray<Pick<Mark, "earned">>): number {
+  return Math.max(
+    0,
+    marks.reduce((sum, { earned }) => sum + (earned ?? 0), 0),
+  );
+}
+
 /** A mark's key among former values. */
 export function markKey(mark: Pick<Mark, "sitting" | "task" | "item">): string {
   return `${mark.sitting} ${mark.task} ${mark.item}`;

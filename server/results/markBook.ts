@@ -2,7 +2,7 @@ import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import type { MarkTable } from "../../core/formats/markBookCsv.ts";
 import { unmarkedSittings } from "../marks/marking.ts";
 import { beingMarked } from "../marks/markingWork.ts";
-import { listMarks } from "../marks/markStore.ts";
+import { earnedInAll, listMarks } from "../marks/markStore.ts";
 import { listStudents } from "../people/courseStore.ts";
 import type { Services } from "../services.ts";
 import { type EditionContent, findEdition, listEditions, type Sheet } from "../sheets/sheetStore.ts";
@@ -62,7 +62,7 @@ export async function markBook(
           marked: items.length > 0,
         };
       }),
-      total: ownMarks.reduce((sum, mark) => sum + (mark.earned ?? 0), 0),
+      total: earnedInAll(ownMarks),
       waiting: ownMarks.filter((mark) => mark.earned === null).length,
     };
     return row;

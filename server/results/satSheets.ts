@@ -1,4 +1,4 @@
-import { listMarks } from "../marks/markStore.ts";
+import { earnedInAll, listMarks } from "../marks/markStore.ts";
 import type { Services } from "../services.ts";
 import { listSittingsOf } from "../sittings/sittingStore.ts";
 
@@ -25,10 +25,7 @@ export async function satBy({ database }: Pick<Services, "database">, student: s
     const own = marks.filter((mark) => mark.sitting === key);
     return {
       ...{ key, sheet, title, attempt, handedInAt: handed_in_at },
-      earned: Math.max(
-        0,
-        own.reduce((sum, mark) => sum + (mark.earned ?? 0), 0),
-      ),
+      earned: earnedInAll(own),
       possible: own.reduce((sum, mark) => sum + mark.possible, 0),
       waiting: own.filter((mark) => mark.earned === null).length,
     };

@@ -6,7 +6,7 @@ import { findLanguage } from "../../core/languages/languages.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import { contentByRules } from "../marks/byRules.ts";
-import { listMarks } from "../marks/markStore.ts";
+import { earnedInAll, listMarks } from "../marks/markStore.ts";
 import { listSchemeRules } from "../marks/schemeRuleStore.ts";
 import type { Services } from "../services.ts";
 import { listEditions } from "../sheets/sheetStore.ts";
@@ -23,10 +23,10 @@ function actionsOf(language: string, program: string): { label: string; note: st
 }
 
 /** The hints of an exercise that a student has taken, and how many are left at which cost; none of them where there are no hints. */
-function hintsFor(content: ExerciseContent, taken: TakenHints, cost: number | null) {
+function hintsFor(content: ExerciseContent, taken: TakenHints, cost: number | null, inWords: (text: string) => string) {
   const hints = hintsOf(content);
   return {
-    taken: hints.slice(0, taken.costs.length),
+    taken: hints.slice(0, taken.costs.length).map(inWords),
     cost: taken.costs.reduce((sum, each) => sum + each, 0),
     left: cost === null ? 0 : Math.max(0, hints.length - taken.costs.length),
     each: cost ?? 0,
@@ -93,7 +93,7 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
         lines: lineTexts(content.program),
         program: content.program,
         total: totalMarks(content),
-        hints: hintsFor(content, takenHints(contents.get(hintsName(key))), sheet.rules.hintCost),
+        hints: hintsFor(content, takenHints(contents.get(hintsName(key))), sheet.rules.hintCost, inWords),
         tried: answers.some((answer) => answer.task === triedNote(key)),
         tasks: content.tasks.map((task) => {
           const kind = kindOfTask(task);
@@ -128,6 +128,7 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
         }),
       };
     }),
+    earned: earnedInAll(marks),
     /** What hints cost in all, where marks are shown. */
     hintsCost: -marks
       .filter(({ task }) => task.startsWith(hintsName("")))

@@ -26,6 +26,12 @@ export function readCookie(request: Request, name: string): string | null {
   return null;
 }
 
+/** Whether a sheet is over at a moment (milliseconds since 1970) for all but those who may sit it later. */
+export function isOverForAll(sheet: Pick<Sheet, "state" | "bell_at" | "paused_at">, now: number): boolean {
+  const hasRung = sheet.bell_at !== null && sheet.paused_at === null && Date.parse(sheet.bell_at) <= now;
+  return sheet.state === "closed" || hasRung;
+}
+
 /**
  * Lets a student in by label and personal code. Words for the student if not; they do not tell which of the two was
  * wrong.
@@ -45,8 +51,7 @@ export async function enterSitting(
   const begun = (await listSittingsOn(services.database, sheet.key, student.key)).at(-1);
   if (begun) return { ok: true, sitting: begun.key };
   const later = (await listLater(services.database, sheet.key)).has(student.key);
-  const rung = sheet.bell_at !== null && Date.parse(sheet.bell_at) <= Date.now() && sheet.paused_at === null;
-  if ((sheet.state === "closed" || rung) && !later)
+  if (isOverForAll(sheet, Date.now()) && !later)
     return {
       ok: false,
       message: "This sheet is closed, and you had not begun it. Your teacher can let you sit it later.",

@@ -1,16 +1,10 @@
 import { z } from "zod";
-import { closeSheet, handInSitting, markBehind } from "../../../server/marks/markingWork.ts";
+import { decideLateAnswers, giveBack, openAgain, sitOnceMore } from "../../../server/marks/afterCollecting.ts";
+import { closeSheet, handInSitting } from "../../../server/marks/markingWork.ts";
 import type { Services } from "../../../server/services.ts";
 import { allowLater, endPause, pauseSheet, sayWord, setBell } from "../../../server/sheets/roomStore.ts";
-import { type Sheet, setSheetState } from "../../../server/sheets/sheetStore.ts";
-import { decideLate } from "../../../server/sittings/answerStore.ts";
-import {
-  beginAgain,
-  giveTime,
-  listSittings,
-  reopenSitting,
-  type Sitting,
-} from "../../../server/sittings/sittingStore.ts";
+import type { Sheet } from "../../../server/sheets/sheetStore.ts";
+import { giveTime, listSittings, type Sitting } from "../../../server/sittings/sittingStore.ts";
 import { defineAction, done, refused, type Said } from "../../actions.ts";
 import { field } from "../../forms.ts";
 
@@ -22,17 +16,24 @@ const minute = 60_000;
 const forAll = (intent: string, does: (context: RoomContext) => Promise<Said>) =>
   defineAction<RoomContext, unknown>({ intent, schema: z.unknown(), does });
 
+const one = z.object({ sitting: field.text(100) });
+
 /** An action on one sitting of the sheet, named by the form's field `sitting`. */
-const forOne = (intent: string, does: (context: RoomContext, sitting: Sitting) => Promise<Said>) =>
-  defineAction<RoomContext, { sitting: string }>({
+function forOne<Fields extends z.output<typeof one>>(
+  intent: string,
+  schema: z.ZodType<Fields>,
+  does: (context: RoomContext, sitting: Sitting, fields: Fields) => Promise<Said>,
+) {
+  return defineAction<RoomContext, Fields>({
     intent,
-    schema: z.object({ sitting: field.text(100) }),
-    does: async (context, given) => {
+    schema,
+    does: async (context, fields) => {
       const sittings = await listSittings(context.services.database, context.sheet.key);
-      const sitting = sittings.find(({ key }) => key === given.sitting);
-      return sitting ? does(context, sitting) : refused("Nobody sits this sheet so. Nothing was changed.");
+      const sitting = sittings.find(({ key }) => key === fields.sitting);
+      return sitting ? does(context, sitting, fields) : refused("Nobody sits this sheet so. Nothing was changed.");
     },
   });
+}
 
 const word = defineAction<RoomContext, { word: string }>({
   intent: "word",
@@ -77,54 +78,37 @@ const close = forAll("close", async ({ services, sheet }) => {
   return done("Collected and closed. What students had saved is handed in and being marked.");
 });
 
-/** Opens a closed sheet again; the bell that had rung is taken away, or it would ring at once. */
 const open = forAll("open", async ({ services, sheet }) => {
-  await services.database.transaction(async (query) => {
-    await setBell({ query }, sheet.key, null);
-    await setSheetState({ query }, sheet.key, "set");
-  });
+  await openAgain(services, sheet);
   return done(
     "It is open again for students who have not handed in. To give one back its sheet, press “Give back” there.",
   );
 });
 
-const time = defineAction<RoomContext, { sitting: string; minutes: number }>({
-  intent: "time",
-  schema: z.object({ sitting: field.text(100), minutes: field.whole(-600, 600) }),
-  does: async ({ services, sheet }, given) => {
-    const sitting = (await listSittings(services.database, sheet.key)).find(({ key }) => key === given.sitting);
-    if (!sitting) return refused("Nobody sits this sheet so. Nothing was changed.");
-    await giveTime(services.database, sitting.key, given.minutes * 60);
-    return done(`${sitting.label} has ${given.minutes} minutes on top.`);
+const time = forOne(
+  "time",
+  one.extend({ minutes: field.whole(-600, 600) }),
+  async ({ services }, sitting, { minutes }) => {
+    await giveTime(services.database, sitting.key, minutes * 60);
+    return done(`${sitting.label} has ${minutes} minutes on top.`);
   },
-});
+);
 
-const collect = forOne("collect", async ({ services }, sitting) => {
+const collect = forOne("collect", one, async ({ services }, sitting) => {
   const handedIn = await handInSitting(services, sitting, "teacher");
   return done(handedIn ? `${sitting.label} is collected.` : `${sitting.label} had handed in already.`);
 });
 
-/** On a closed sheet, whoever gets it back sits it later than the others. */
-const giveBack = forOne("give back", async ({ services, sheet }, sitting) => {
-  await services.database.transaction(async (query) => {
-    await reopenSitting({ query }, sitting.key);
-    if (sheet.state === "closed" || sheet.bell_at !== null)
-      await allowLater({ query }, sheet.key, sitting.student, true);
-  });
+const back = forOne("give back", one, async ({ services, sheet }, sitting) => {
+  await giveBack(services, sheet, sitting);
   return done(`${sitting.label} can go on where it was handed in.`);
 });
 
-const onceMore = forOne("once more", async ({ services, sheet }, sitting) => {
-  const begun = await services.database.transaction(async (query) => {
-    const key = await beginAgain({ query }, sitting.key);
-    if (key && (sheet.state === "closed" || sheet.bell_at !== null))
-      await allowLater({ query }, sheet.key, sitting.student, true);
-    return key;
-  });
-  return begun
+const onceMore = forOne("once more", one, async ({ services, sheet }, sitting) =>
+  (await sitOnceMore(services, sheet, sitting))
     ? done(`${sitting.label} sits it once more from the beginning, after signing in again; the first try stays.`)
-    : refused(`${sitting.label} has not handed in, or has begun once more already.`);
-});
+    : refused(`${sitting.label} has not handed in, or has begun once more already.`),
+);
 
 const later = defineAction<RoomContext, { student: string; allowed: boolean }>({
   intent: "later",
@@ -136,15 +120,14 @@ const later = defineAction<RoomContext, { student: string; allowed: boolean }>({
 });
 
 const decide = (intent: string, decided: "taken" | "left", words: string) =>
-  forOne(intent, async ({ services }, sitting) => {
-    const count = await services.database.transaction((query) => decideLate(query, sitting.key, decided));
-    if (decided === "taken" && count > 0) await markBehind(services, [sitting]);
+  forOne(intent, one, async ({ services }, sitting) => {
+    const count = await decideLateAnswers(services, sitting, decided);
     return done(`${sitting.label}: ${count} late ${count === 1 ? "answer" : "answers"} ${words}.`);
   });
 
 /** Everything that a sheet's room can be asked for. */
 export const roomActions = [
-  ...[word, pause, goOn, bell, noBell, close, open, time, collect, giveBack, onceMore, later],
+  ...[word, pause, goOn, bell, noBell, close, open, time, collect, back, onceMore, later],
   decide("take late", "taken", "count, and are being marked"),
   decide("leave late", "left", "do not count; they stay on record"),
 ];

@@ -1,8 +1,9 @@
 import { z } from "zod";
+import { openAgain } from "../../../server/marks/afterCollecting.ts";
 import { closeSheet } from "../../../server/marks/markingWork.ts";
 import { listMarks } from "../../../server/marks/markStore.ts";
 import { setForStudents } from "../../../server/sheets/setSheet.ts";
-import { releaseMarks, setSheetState } from "../../../server/sheets/sheetStore.ts";
+import { releaseMarks } from "../../../server/sheets/sheetStore.ts";
 import { listSittings } from "../../../server/sittings/sittingStore.ts";
 import { defineAction, done, incomplete, refused, type Said } from "../../actions.ts";
 import { field } from "../../forms.ts";
@@ -30,7 +31,7 @@ export const close = state("close", async ({ services, sheet }) => {
 
 /** Opens a closed sheet again. */
 export const open = state("open", async ({ services, sheet }) => {
-  await setSheetState(services.database, sheet.key, "set");
+  await openAgain(services, sheet);
   return done("It is open again for students who have not handed in.");
 });
 
