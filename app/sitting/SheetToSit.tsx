@@ -12,7 +12,10 @@ import { useRoom } from "./useRoom.ts";
 
 /** A sheet as a student sits it, and after release with the marks. */
 export function SheetToSit({ view, code, said }: { view: StudentView; code: string; said: string | null }) {
-  const page = useAnswers({ code, place: view.place, who: `${view.label}, ${view.title}` }, view.answers);
+  const page = useAnswers(
+    { code, place: view.place, who: `${view.label}, ${view.title}`, isOver: view.handedIn },
+    view.answers,
+  );
   const [task, setTask] = useState<string | null>(null);
   const [at, setAt] = useState(0);
   const [timeIsOver, setTimeIsOver] = useState(false);

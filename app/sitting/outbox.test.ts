@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { keepAnswer } from "../../server/sittings/answerStore.ts";
-import { beginSitting, handIn, listAnswers } from "../../server/sittings/sittingStore.ts";
+import { beginSitting, findSitting, handIn, listAnswers } from "../../server/sittings/sittingStore.ts";
 import { sheetToSit } from "../../server/sittings/testSheet.ts";
 import { openTestServices } from "../../server/testServices.ts";
 import type { Draft, Keep } from "./keep.ts";
@@ -42,7 +42,12 @@ async function browser() {
   const pages: Array<{ outbox: Outbox; state: () => OutboxState; hear: Outbox["hear"]; leave: () => void }> = [];
   let moment = 0;
   const send = async (task: string, draft: Draft): Promise<SaveReply> => {
-    if (draft.content === "half") return { result: "incomplete", message: "not whole" };
+    if (draft.content === "half") {
+      const { handed_in_at } = (await findSitting(services.database, sitting)) ?? { handed_in_at: null };
+      return handed_in_at === null
+        ? { result: "incomplete", message: "not whole" }
+        : { result: "refused", message: "was not whole" };
+    }
     const way = ways.shift() ?? "arrives";
     if (way === "lost") throw new Error("not reached");
     const kept = await keepAnswer(services.database, sitting, task, { ...draft, typedAt: new Date(draft.typedAt) });
@@ -222,6 +227,21 @@ test("half an answer is said not to be whole, stays over a reload, and is forgot
   await sending;
   await after.outbox.flush();
   expect([after.state().save.state, drafts.size]).toEqual(["saved", 0]);
+});
+
+test("once a sheet is handed in nothing of it is kept in a browser that others use next", async () => {
+  const { openPage, sitting, drafts } = await browser();
+  const page = await openPage();
+  page.outbox.change("reason", "half");
+  page.outbox.change("mend", { text: "here" });
+  await keepAnswer(services.database, sitting, "mend", {
+    ...{ content: { text: "elsewhere" }, base: 0, writer: "another", count: 1, typedAt: null },
+  });
+  await page.outbox.flush();
+  expect([Object.keys(page.state().clashes), drafts.size]).toEqual([["mend"], 2]);
+  await handIn(services.database, sitting, "bell");
+  await page.outbox.finish();
+  expect([page.state().clashes, drafts.size]).toEqual([{}, 0]);
 });
 
 test("what comes after the sheet was collected is said to be late, and is not sent for ever", async () => {

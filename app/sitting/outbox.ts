@@ -220,6 +220,16 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
       show({ answers, save: { state: "saving", message: "", at: null } });
       await flush();
     },
+    /**
+     * Empties what this browser keeps, once the sheet is handed in: whatever is left is sent a last time, for the teacher to
+     * decide about, and forgotten.
+     */
+    finish: async () => {
+      clashes = {};
+      for (const [task, draft] of await world.keep.all()) unsent.set(task, draft);
+      show({ clashes });
+      await flush();
+    },
     /** Hears another page of this browser. */
     hear: (message: TabMessage) => {
       const { task, content } = message;

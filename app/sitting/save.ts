@@ -45,6 +45,8 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
   const task = exercise?.content.tasks.find((each) => each.key === key);
   if (!exercise || !task) return refused("There is no such task on this sheet.");
   const content = kindOfTask(task).parseAnswer(given.content);
+  const standing = standingOf(open, Date.now());
+  if (content === null && standing.handedIn) return refused("One answer was not whole when the sheet was handed in.");
   if (content === null)
     return {
       result: "incomplete",
@@ -57,7 +59,6 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
   const before = answers.find((answer) => answer.task === task.key)?.content;
   const kept = kindOfTask(task).keep(task, exercise.content, before ?? null, content);
   const typed = typedAt === undefined ? null : new Date(typedAt);
-  const standing = standingOf(open, Date.now());
   if (standing.open || standing.handedIn) {
     const result = await keepAnswer(database, open.sitting.key, task.key, { ...given, content: kept, typedAt: typed });
     if (result.result !== "handed in") return result;

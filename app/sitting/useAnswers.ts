@@ -11,14 +11,17 @@ function newWriter(): string {
   return [...crypto.getRandomValues(new Uint8Array(12))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
 }
 
-/** What the answers of a sitting are kept by: its sheet's code, its place, and whom to name while something is unsent. */
-export type AnswerPlace = { code: string; place: string; who: string };
+/**
+ * What the answers of a sitting are kept by: its sheet's code, its place, and whom to name while something is unsent.
+ * `isOver`: it is handed in, so that nothing has to be kept any more.
+ */
+export type AnswerPlace = { code: string; place: string; who: string; isOver: boolean };
 
 /**
  * A student's answers: changed on the page at once, saved on every pause in typing, kept in the browser until the server
  * has them, and the same in all pages of the browser.
  */
-export function useAnswers({ code, place, who }: AnswerPlace, initial: Readonly<Record<string, Stored>>) {
+export function useAnswers({ code, place, who, isOver }: AnswerPlace, initial: Readonly<Record<string, Stored>>) {
   const [state, setState] = useState<OutboxState>(() => ({
     answers: Object.fromEntries(Object.entries(initial).map(([task, { content }]) => [task, content])),
     save: { state: "saved", message: "", at: null },
@@ -61,6 +64,10 @@ export function useAnswers({ code, place, who }: AnswerPlace, initial: Readonly<
       void own.flush();
     };
   }, [code, place, who]);
+
+  useEffect(() => {
+    if (isOver) void outbox.current?.finish();
+  }, [isOver]);
 
   const change = useCallback((task: string, content: unknown) => outbox.current?.change(task, content), []);
   const saveNow = useCallback(async () => {
