@@ -25,8 +25,8 @@ export function AfterHandIn({ view }: { view: StudentView }) {
       <p role="status">
         {view.beingMarked ? (
           "Your answers are being marked…"
-        ) : view.released ? (
-          <Total view={view} />
+        ) : view.totals ? (
+          <Total view={view} totals={view.totals} />
         ) : (
           "Your teacher will release the marks."
         )}
@@ -43,14 +43,14 @@ export function AfterHandIn({ view }: { view: StudentView }) {
   );
 }
 
-function Total({ view }: { view: StudentView }) {
+function Total({ view, totals }: { view: StudentView; totals: NonNullable<StudentView["totals"]> }) {
   const marks = view.exercises.flatMap((exercise) => exercise.tasks.flatMap((task) => task.marked));
   const possible = view.exercises.reduce((sum, exercise) => sum + exercise.total, 0);
   const waiting = marks.some((mark) => mark.earned === null);
   return (
     <>
-      You earned <strong>{view.earned}</strong> of {possible} marks
-      {view.hintsCost > 0 ? `, with ${view.hintsCost} taken off for hints` : ""}.
+      You earned <strong>{totals.earned}</strong> of {possible} marks
+      {totals.hintsCost > 0 ? `, with ${totals.hintsCost} taken off for hints` : ""}.
       {waiting ? " Some answers still wait for your teacher." : ""}
     </>
   );

@@ -137,6 +137,8 @@ test("answers are saved; what cannot be read, is unknown, older or too long is r
   // The mended line is in the student's own answer, and nowhere in what the page holds of the exercise.
   expect(JSON.stringify(page.view?.exercises)).toContain("deck - 3");
   expect(JSON.stringify(page.view?.exercises)).not.toContain("deck + 3");
+  // Before release there is nothing about marks in the page, not even an empty place for them.
+  expect(JSON.stringify(page.view)).not.toMatch(/earned|totals|hintsCost/);
 });
 
 test("a program is tried after the output was foretold; then the foretelling stays", async () => {

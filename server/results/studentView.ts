@@ -6,7 +6,7 @@ import { findLanguage } from "../../core/languages/languages.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import { contentByRules } from "../marks/byRules.ts";
-import { earnedInAll, listMarks } from "../marks/markStore.ts";
+import { earnedInAll, listMarks, type Mark } from "../marks/markStore.ts";
 import { listSchemeRules } from "../marks/schemeRuleStore.ts";
 import type { Services } from "../services.ts";
 import { listEditions } from "../sheets/sheetStore.ts";
@@ -32,6 +32,13 @@ function hintsFor(content: ExerciseContent, taken: TakenHints, cost: number | nu
     each: cost ?? 0,
   };
 }
+
+const totalsOf = (marks: readonly Mark[]) => ({
+  earned: earnedInAll(marks),
+  hintsCost: -marks
+    .filter(({ task }) => task.startsWith(hintsName("")))
+    .reduce((sum, { earned }) => sum + (earned ?? 0), 0),
+});
 
 /**
  * All that a student's page holds: programs, tasks without their answers, what the student wrote, and after release the
@@ -76,7 +83,6 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
       released && marks.length === 0 && edition.content.exercises.some(({ content }) => content.tasks.length > 0),
     attempt: sitting.attempt,
     canTryAgain: practice && standing.handedIn && sheet.state === "set" && newest?.key === sitting.key,
-    released,
     exercises: edition.content.exercises.map(({ key, title, section, content: asSet }) => {
       const content = contentByRules(asSet, changed);
       return {
@@ -128,11 +134,8 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
         }),
       };
     }),
-    earned: earnedInAll(marks),
-    /** What hints cost in all, where marks are shown. */
-    hintsCost: -marks
-      .filter(({ task }) => task.startsWith(hintsName("")))
-      .reduce((sum, { earned }) => sum + (earned ?? 0), 0),
+    /** All marks and what hints took of them; before release not even a nought of it is in the page. */
+    ...(released ? { totals: totalsOf(marks) } : {}),
     answers: Object.fromEntries(
       answers.map((answer) => [answer.task, { revision: answer.revision, content: answer.content }]),
     ),
