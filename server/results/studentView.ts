@@ -35,9 +35,9 @@ function hintsFor(content: ExerciseContent, taken: TakenHints, cost: number | nu
 
 const totalsOf = (marks: readonly Mark[]) => ({
   earned: earnedInAll(marks),
-  hintsCost: -marks
+  hintsCost: marks
     .filter(({ task }) => task.startsWith(hintsName("")))
-    .reduce((sum, { earned }) => sum + (earned ?? 0), 0),
+    .reduce((sum, { earned }) => sum - (earned ?? 0), 0),
 });
 
 /**
