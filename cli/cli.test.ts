@@ -395,7 +395,7 @@ test("read takes apart what tools say that do not run here, in a batch as well",
 });
 
 test("collect takes a folder into the data, or says what it would take; a try changes nothing", async () => {
-  const data = { BENT_NAIL_DATA: join(folder, "data") };
+  const data = { BENT_NAIL_DATA: join(folder, "backed-up") };
   const class1 = join(folder, "class1");
   for (const student of ["S-01", "S-02"]) await mkdir(join(class1, student), { recursive: true });
   await writeFile(join(class1, "S-02/tides.py"), "print(1)\n");

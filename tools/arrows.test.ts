@@ -59,6 +59,7 @@ const stages: readonly string[] = [
     "sandbox",
     "interpreters",
     "toolchains",
+    "ownPython",
     "work/jobStore",
     "work/measuredStore",
     "work/queue",

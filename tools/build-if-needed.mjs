@@ -9,5 +9,7 @@ if (!existsSync(target) || statSync(target).mtimeMs < newest(sources)) {
   console.log("Building the pages…");
   execFileSync("npx", ["react-router", "build"], { stdio: ["ignore", "ignore", "inherit"] });
 }
-// An empty database is kept, so that a new data folder is there at once.
+// The Python that students' own browsers run.
+await runSource("server/ownPython/prepare.ts");
+// An empty database is kept, so that a new data folder is there at once; this ends the process.
 await runSource("server/http/prepareEmpty.ts");

@@ -28,6 +28,7 @@ const outside = [
   "pino",
   "esbuild",
   "pg-boss",
+  "pyodide",
   "@playwright/test",
 ];
 

@@ -92,7 +92,7 @@ test("a new edition takes no marks from the Mark book, the student or the scheme
   expect(back).toMatchObject({
     edition: 1,
     handedIn: true,
-    released: true,
+    totals: {},
     others: [{ number: 2, state: "not begun" }],
   });
   expect(back?.exercises[0]?.tasks[0]?.marked).toEqual(marks);

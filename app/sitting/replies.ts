@@ -20,8 +20,17 @@ export type BeatReply =
   | { signedIn: false }
   | ({ signedIn: true; now: string; word: string; released: boolean } & Standing);
 
-/** What a real run of a student's text gave, or words why it was not run. */
+/** What a real run gave, shown to whoever tried it. `picture`: what a sketch drew last, as the address of an image that holds it all. */
+export type ShownTry = {
+  console: ConsoleView;
+  ended: string;
+  inputRanOut: boolean;
+  picture?: string;
+  forms?: ShownForms;
+};
+
+/** What a run on the server gave; that it may run, or has run, in the browser; or words why it was not run. */
 export type TryReply =
-  /** `picture`: what a sketch drew last, as the address of an image that holds it all. */
-  | { ok: true; console: ConsoleView; ended: string; inputRanOut: boolean; picture?: string; forms?: ShownForms }
+  | ({ ok: true; here: false } & ShownTry)
+  | { ok: true; here: true }
   | { ok: false; message: string };

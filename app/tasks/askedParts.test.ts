@@ -29,7 +29,16 @@ test.each(drawn)("%s: form, paper and answer say what is asked and what was said
   if (!kind || !made || typeof made === "string") throw new Error(String(made));
   const { Form, Paper, Answer } = partsOf(name);
   const view = kind.view(made, exercise);
-  const ofTask = { key: "e", program: exercise.program, lines: [], language: "python", tried: false };
+  const ofTask = {
+    key: "e",
+    program: exercise.program,
+    lines: [],
+    language: "python",
+    tried: false,
+    fileName: "program.py",
+    dataFiles: [],
+    runsHere: null,
+  };
   const form = { taskKey: "t", view, exercise: ofTask, code: "ABC", answer: undefined, fixed: false };
   const nothing = { change: () => undefined, saveNow: async () => undefined };
   const blank = renderToStaticMarkup(createElement(Form, { ...form, ...nothing }));

@@ -52,7 +52,16 @@ test("form, paper and answer of every kind in parts: first blank, then filled an
   for (const exercise of exercises)
     for (const task of exercise.tasks) {
       const kind = kindOfTask(task);
-      const ofTask = { key: "e", program: exercise.program, lines: [], language: "python", tried: false };
+      const ofTask = {
+        key: "e",
+        program: exercise.program,
+        lines: [],
+        language: "python",
+        tried: false,
+        fileName: "program.py",
+        dataFiles: [],
+        runsHere: null,
+      };
       const nothing = { change: () => undefined, saveNow: async () => undefined };
       const form = { taskKey: "t", exercise: ofTask, code: "ABC", fixed: false, ...nothing };
       const blank = drawn({ ...form, view: kind.view(task, exercise), answer: null }, task.kind);
@@ -73,7 +82,16 @@ test("a task in steps shows the first one, says how many follow, and keeps what 
   const task = exercise?.tasks.find(({ kind }) => kind === "compare");
   if (!exercise || !task) throw new Error("not made");
   const kind = kindOfTask(task);
-  const ofTask = { key: "e", program: exercise.program, lines: [], language: "python", tried: false };
+  const ofTask = {
+    key: "e",
+    program: exercise.program,
+    lines: [],
+    language: "python",
+    tried: false,
+    fileName: "program.py",
+    dataFiles: [],
+    runsHere: null,
+  };
   const form = { taskKey: "t", exercise: ofTask, code: "ABC", change: () => undefined, saveNow: async () => undefined };
   const first = drawn({ ...form, view: kind.view(task, exercise), answer: null, fixed: false }, "compare");
   expect(first).toContain("Step 1: ");

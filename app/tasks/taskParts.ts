@@ -9,6 +9,11 @@ export type TaskExercise = {
   /** How what its user does is written, where that is what is typed in. */
   actions?: { label: string; note: string } | null;
   tried: boolean;
+  fileName: string;
+  /** What lies beside the program; `text` null: nothing of that name does. */
+  dataFiles: ReadonlyArray<{ name: string; text: string | null }>;
+  /** Where this browser gets the interpreter from, if it can run the program itself. */
+  runsHere: string | null;
 };
 
 /**

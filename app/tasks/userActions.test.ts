@@ -7,7 +7,16 @@ import { Form as Mend } from "./mend/Form.tsx";
 import { TypedIn } from "./shown.tsx";
 import type { TaskExercise } from "./taskParts.ts";
 
-const exercise: TaskExercise = { key: "e", program: "void draw() {}\n", lines: [], language: "sketch", tried: false };
+const exercise: TaskExercise = {
+  key: "e",
+  program: "void draw() {}\n",
+  lines: [],
+  language: "sketch",
+  tried: false,
+  fileName: "program.py",
+  dataFiles: [],
+  runsHere: null,
+};
 
 function form(actions: TaskExercise["actions"]): string {
   const nothing = { change: () => undefined, saveNow: async () => undefined };

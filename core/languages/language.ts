@@ -141,6 +141,8 @@ export type Language = MessageReading & {
   writingOf?: (program: string) => Writing;
   /** Its programs as flowcharts, the main part first; none for a program that cannot be read. Absent where nothing is drawn. */
   charts?: (program: string) => Chart[];
+  /** True where a student's browser can fetch its real interpreter and run programs itself (app/ownPython/). */
+  interpreterInBrowsers?: true;
   /** True where an interpreter of our own runs it, in the browser as well. */
   runsInBrowser?: true;
   /** Ways in which a course can have it, and the one that a program is in (core/languages/ways.ts). */

@@ -24,6 +24,7 @@ import { createTraceCache } from "../judge/traceCache.ts";
 import { log } from "../log.ts";
 import { keepCollecting } from "../marks/bell.ts";
 import { resumeMarking } from "../marks/markingWork.ts";
+import { ownPython, ownPythonAddress, serveOwnPython } from "../ownPython/ownPython.ts";
 import { firstTeacher } from "../people/teacherStore.ts";
 import { productFolder } from "../productFolder.ts";
 import type { Services } from "../services.ts";
@@ -116,6 +117,8 @@ function createApp(
   app.use(compression());
   app.use("/assets", express.static(join(productFolder, "build/client/assets"), { immutable: true, maxAge: "1y" }));
   app.use(express.static(join(productFolder, "build/client"), { maxAge: "1h" }));
+  const own = ownPython();
+  if (own) app.use(ownPythonAddress, serveOwnPython(own));
   app.use((request, response, next) => {
     const start = performance.now();
     response.on("finish", () =>

@@ -8,6 +8,7 @@ import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import { contentByRules } from "../marks/byRules.ts";
 import { earnedInAll, listMarks, type Mark } from "../marks/markStore.ts";
 import { listSchemeRules } from "../marks/schemeRuleStore.ts";
+import { ownPythonFiles } from "../ownPython/ownPython.ts";
 import type { Services } from "../services.ts";
 import { listEditions } from "../sheets/sheetStore.ts";
 import { type OpenSitting, standingOf, triedNote } from "../sittings/access.ts";
@@ -95,6 +96,8 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
         fileName: content.fileName,
         language: content.language,
         actions: actionsOf(content.language, content.program),
+        /** The address of the interpreter that the student's own browser can run it with; null: the server runs it. */
+        runsHere: findLanguage(content.language)?.interpreterInBrowsers ? ownPythonFiles() : null,
         dataFiles: Object.entries(content.checks[0]?.files ?? {}).map(([name, text]) => ({ name, text })),
         lines: lineTexts(content.program),
         program: content.program,

@@ -1,7 +1,8 @@
 import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { z } from "zod";
+import type { z } from "zod";
 import { python as language } from "../../core/languages/python/python.ts";
+import { pythonResultSchema } from "../../core/languages/python/runnerResult.ts";
 import { consoleText, type Diagnostic, type Outcome, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { readLimits } from "../limits.ts";
@@ -16,24 +17,6 @@ import { type Block as AnyBlock, readBlock, readTries } from "./readBlock.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
 
-/** What the warm interpreter tells at the end of a run (runners/python/bent_nail_runner/program.py). */
-export const pythonResultSchema = z.object({
-  started: z.boolean().nullable(),
-  stoppedBy: z.enum(["none", "fault", "memory", "output", "steps"]),
-  exit: z.number().int(),
-  crash: z.string(),
-  errorName: z.string(),
-  problems: z.array(
-    z.object({
-      severity: z.enum(["error", "warning"]),
-      file: z.string(),
-      line: z.number().optional(),
-      text: z.string(),
-    }),
-  ),
-  ranOut: z.boolean(),
-  steps: z.number(),
-});
 type Block = AnyBlock<z.infer<typeof pythonResultSchema>>;
 
 /** System interpreters in the order they are tried; only system folders are visible inside the sandbox. */

@@ -1,8 +1,6 @@
 import { z } from "zod";
-import type { ConsolePiece, Effect } from "../../core/outcome/outcome.ts";
-import { printedByStep } from "../../core/trace/heldBack.ts";
-import { createRecordingReader } from "../../core/trace/readRecording.ts";
-import type { Step, Trace } from "../../core/trace/trace.ts";
+import type { Effect } from "../../core/outcome/outcome.ts";
+import { createFrameReader, type ToldRun } from "../../core/outcome/readFrames.ts";
 
 const effectsSchema = z.array(
   z.object({ name: z.string(), change: z.enum(["new", "changed", "gone"]), size: z.number(), content: z.string() }),
@@ -10,27 +8,12 @@ const effectsSchema = z.array(
 
 /**
  * What a run left in its block. `messages` is what translators said, `built` the program that was built where it was
- * asked for, `result` what the runner told at its end (null if it could not).
+ * asked for.
  */
-export type Block<Result> = {
-  console: ConsolePiece[];
-  steps: Step[];
-  messages: string;
-  effects: Effect[];
-  /** Why what was to be changed at a step was not. */
-  notChanged: string | undefined;
-  /** The files that there were at a step, where that was asked for. */
-  filesAt: Trace["filesAt"];
-  built: Buffer | null;
-  result: Result | null;
-  damaged: boolean;
-};
+export type Block<Result> = ToldRun<Result> & { messages: string; effects: Effect[]; built: Buffer | null };
 export type RawOutput = ReadonlyArray<readonly ["O" | "E", number, Uint8Array]>;
 
 const frameHeader = 13;
-const kinds = { O: "out", E: "err", I: "in" } as const;
-
-type Stretch = { kind: ConsolePiece["kind"]; line: number; step: number; bytes: Uint8Array[] };
 
 /**
  * Takes the runner's memory block apart (layout: runners/sandbox/bent_nail_sandbox/block.py). A program may have
@@ -38,24 +21,16 @@ type Stretch = { kind: ConsolePiece["kind"]; line: number; step: number; bytes: 
  * `raw` is output that went past the language's streams, each with the block's length when it was read.
  */
 export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z.ZodType<Result>): Block<Result> {
-  const stretches: Stretch[] = [];
-  const steps: Step[] = [];
-  const recording = createRecordingReader();
+  const frames = createFrameReader(resultSchema);
   const messages: Uint8Array[] = [];
   let effects: Effect[] = [];
   let built: Buffer | null = null;
-  let result: Result | null = null;
   let damaged = false;
   let at = 4;
   let rawAt = 0;
 
-  const add = (kind: ConsolePiece["kind"], line: number, step: number, bytes: Uint8Array) => {
-    const last = stretches.at(-1);
-    if (last && last.kind === kind && last.line === line && last.step === step) last.bytes.push(bytes);
-    else stretches.push({ kind, line, step, bytes: [bytes] });
-  };
   const addRaw = (until: number) => {
-    for (let next = raw[rawAt]; next && next[1] <= until; next = raw[++rawAt]) add(kinds[next[0]], 0, 0, next[2]);
+    for (let next = raw[rawAt]; next && next[1] <= until; next = raw[++rawAt]) frames.add(next[0], 0, 0, next[2]);
   };
 
   while (at + frameHeader <= block.length) {
@@ -70,23 +45,15 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
     }
     addRaw(at);
     const bytes = block.subarray(at + frameHeader, end);
-    if (kind === "T") {
-      const chunk = recording.read(bytes.toString("utf8"));
-      if (chunk) for (const each of chunk) steps.push(each);
-      else damaged = true;
-    } else if (kind === "R") {
-      const parsed = resultSchema.safeParse(parseJson(bytes.toString("utf8")));
-      if (parsed.success) result = parsed.data;
-      else damaged = true;
-    } else if (kind === "P") {
-      // One of many runs, which readTries reads.
+    if (frames.add(kind, line, step, bytes) || kind === "P") {
+      // "P" is one of many runs, which readTries reads.
     } else if (kind === "W") {
       damaged = true;
     } else if (kind === "M") {
       messages.push(bytes);
     } else if (kind === "B") {
       built = Buffer.from(bytes);
-    } else if (kind === "F") {
+    } else {
       const parsed = effectsSchema.safeParse(parseJson(bytes.toString("utf8")));
       if (parsed.success)
         effects = parsed.data.map(({ name, change, size, content }) => ({
@@ -95,22 +62,15 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
           size,
           text: Buffer.from(content, "base64").toString("utf8"),
         }));
-    } else {
-      add(kinds[kind as keyof typeof kinds], line, step, bytes);
     }
     at = end;
   }
   addRaw(Number.MAX_SAFE_INTEGER);
+  const told = frames.whole();
   return {
-    console: stretches.map(toPiece),
-    steps: withConsole(steps, stretches, recording.held),
-    messages: Buffer.concat(messages).toString("utf8"),
-    effects,
-    notChanged: recording.notChanged(),
-    filesAt: recording.filesAt(),
-    built,
-    result,
-    damaged,
+    ...told,
+    damaged: told.damaged || damaged,
+    ...{ messages: Buffer.concat(messages).toString("utf8"), effects, built },
   };
 }
 
@@ -158,22 +118,4 @@ function parseJson(text: string): unknown {
   } catch {
     return null;
   }
-}
-
-function toPiece(stretch: Stretch): ConsolePiece {
-  const piece: ConsolePiece = { kind: stretch.kind, text: Buffer.concat(stretch.bytes).toString("utf8") };
-  if (stretch.line > 0) piece.line = stretch.line;
-  if (stretch.step > 0) piece.step = stretch.step - 1;
-  return piece;
-}
-
-/** Puts what each step printed and read on the step. */
-function withConsole(steps: Step[], stretches: readonly Stretch[], held: ReadonlyMap<number, string>): Step[] {
-  for (const stretch of stretches) {
-    const step = stretch.step > 0 ? steps[stretch.step - 1] : undefined;
-    if (!step) continue;
-    step[stretch.kind] = (step[stretch.kind] ?? "") + Buffer.concat(stretch.bytes).toString("utf8");
-  }
-  printedByStep(steps, held);
-  return steps;
 }

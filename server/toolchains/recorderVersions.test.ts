@@ -2,10 +2,10 @@ import { execFileSync } from "node:child_process";
 import { existsSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "vitest";
+import { pythonResultSchema } from "../../core/languages/python/runnerResult.ts";
 import { buildTable } from "../../core/trace/table.ts";
 import type { Trace } from "../../core/trace/trace.ts";
 import { productFolder } from "../productFolder.ts";
-import { pythonResultSchema } from "./python.ts";
 import { readBlock } from "./readBlock.ts";
 
 /** Every CPython 3 of this machine, by the usual places of system and side-by-side installations. */

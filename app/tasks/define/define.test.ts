@@ -87,7 +87,16 @@ test("a definition is asked for, changed, printed, sat and marked, each by the p
   const task = page.view?.exercises[0]?.tasks[0];
   const props = {
     ...{ taskKey: task?.key ?? "", view: task?.view, code, answer: null, fixed: false },
-    exercise: { key: "", program: "", lines: [], language: "python", tried: false },
+    exercise: {
+      key: "",
+      program: "",
+      lines: [],
+      language: "python",
+      tried: false,
+      fileName: "program.py",
+      dataFiles: [],
+      runsHere: null,
+    },
     ...{ change: () => undefined, saveNow: async () => undefined },
   };
   expect(shown(createElement(Form, props))).toContain("Say it of a logic error");

@@ -5,8 +5,8 @@ import { Console } from "../../components/Console.tsx";
 import { FormAsShown } from "../../components/FormAsShown.tsx";
 import { ProgramEditor } from "../../components/ProgramEditor.tsx";
 import { Script } from "../../components/Script.tsx";
+import { useTries } from "../../ownPython/useTries.ts";
 import { RunStrip } from "../../runs/RunStrip.tsx";
-import type { TryReply } from "../../sitting/replies.ts";
 import type { FormProps } from "../taskParts.ts";
 
 const answerSchema = z.object({ text: z.string() });
@@ -24,27 +24,14 @@ export function Form({ exercise, code, answer, fixed, change, saveNow }: FormPro
     setStart(text);
   }, [fixed, text]);
   const [input, setInput] = useState("");
-  const [reply, setReply] = useState<TryReply | null>(null);
-  const [running, setRunning] = useState(false);
+  const { state, tried, run, stop } = useTries(code, exercise, !fixed);
+  const running = state !== "idle";
   const revalidator = useRevalidator();
 
   const tryIt = async () => {
-    setRunning(true);
-    try {
-      await saveNow();
-      const response = await fetch(`/s/${code}/try`, {
-        method: "POST",
-        headers: { "Content-Type": "application/json" },
-        body: JSON.stringify({ exercise: exercise.key, text, input }),
-      });
-      const result: TryReply = await response.json();
-      setReply(result);
-      if (result.ok && !exercise.tried) void revalidator.revalidate();
-    } catch {
-      setReply({ ok: false, message: "The server is not reached. Your text is kept; try again in a moment." });
-    } finally {
-      setRunning(false);
-    }
+    await saveNow();
+    await run(text, input);
+    if (!exercise.tried) void revalidator.revalidate();
   };
   if (fixed) return <Script lines={text.replace(/\n$/, "").split("\n")} label="Your program" />;
   return (
@@ -70,10 +57,15 @@ export function Form({ exercise, code, answer, fixed, change, saveNow }: FormPro
           />
           {exercise.actions && <span className="note-small font-normal">{exercise.actions.note}</span>}
         </label>
-        <RunStrip address={`/s/${code}/runs`} busy={running} />
+        {state === "server" && <RunStrip address={`/s/${code}/runs`} busy />}
         <button type="button" className="press press-main" disabled={running} onClick={() => void tryIt()}>
           {running ? "Running…" : "Try it"}
         </button>
+        {state === "here" && (
+          <button type="button" className="press" onClick={stop}>
+            Stop it
+          </button>
+        )}
         <button
           type="button"
           className="press press-quiet text-sm"
@@ -86,21 +78,25 @@ export function Form({ exercise, code, answer, fixed, change, saveNow }: FormPro
         </button>
       </div>
       <div role="status">
-        {reply?.ok === false && <p className="font-semibold">{reply.message}</p>}
-        {reply?.ok && (
+        {state === "fetching" && (
+          <p className="note-small">Python is made ready in this browser. That takes a moment, once.</p>
+        )}
+        {tried?.ok === false && <p className="font-semibold">{tried.message}</p>}
+        {tried?.ok && (
           <>
-            <Console view={reply.console} label="Console of your run" />
-            {reply.forms && <FormAsShown shown={reply.forms} label="your run" />}
-            {reply.picture && (
+            <Console view={tried.console} label="Console of your run" />
+            {tried.forms && <FormAsShown shown={tried.forms} label="your run" />}
+            {tried.picture && (
               <img
                 className="mt-2 max-w-full border border-rule bg-leaf"
-                src={reply.picture}
+                src={tried.picture}
                 alt="What your sketch drew last"
               />
             )}
             <p className="note-small">
-              {reply.ended}
-              {reply.inputRanOut ? " It asked for more than you typed in: add a line and try again." : ""}
+              {tried.ended}
+              {tried.inputRanOut ? " It asked for more than you typed in: add a line and try again." : ""}
+              {tried.where === "here" ? " It ran in this browser." : ""}
             </p>
           </>
         )}

@@ -98,6 +98,7 @@ function loopCondition(line: readonly Token[]): LoopCondition | null {
 /** Python 3 as run by CPython. */
 export const python: Language = {
   id: "python",
+  interpreterInBrowsers: true,
   name: "Python",
   extension: ".py",
   mainName: "program.py",
