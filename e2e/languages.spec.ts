@@ -1,11 +1,6 @@
 import { expect, type Page, test } from "@playwright/test";
 import { noBarriers } from "./axe.ts";
-
-async function writeProgram(page: Page, label: string, text: string): Promise<void> {
-  await page.getByLabel(label, { exact: true }).click();
-  await page.keyboard.press("Control+a");
-  await page.keyboard.insertText(text);
-}
+import { writeProgram } from "./editor.ts";
 
 type Given = { program: string; intent: string; input?: string; expected?: string; fileName?: string };
 

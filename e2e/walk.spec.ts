@@ -1,5 +1,6 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, test } from "@playwright/test";
 import { noBarriers } from "./axe.ts";
+import { writeProgram } from "./editor.ts";
 
 const program = `# Loads of the morning crossing, by Merrin
 def heaviest(loads):
@@ -18,15 +19,6 @@ print("Heaviest:", heaviest(loads))
 `;
 const named = program.replace("minimum(loads)", "min(loads)");
 const turned = named.replace("load < top", "load > top");
-
-/**
- * Puts a text into the editor that has the focus of the page, as a person would by selecting all and typing over it.
- */
-async function writeProgram(page: Page, label: string, text: string): Promise<void> {
-  await page.getByLabel(label, { exact: true }).click();
-  await page.keyboard.press("Control+a");
-  await page.keyboard.insertText(text);
-}
 
 test("the whole job, from a pasted program to a released mark", async ({ page, browser }) => {
   // 1. Collect.

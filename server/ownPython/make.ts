@@ -18,7 +18,7 @@ const packages = join(productFolder, "node_modules");
 const readText = (...path: string[]) => readFileSync(join(productFolder, ...path), "utf8");
 
 /** The runner as the browser has it: the server's own files, with the browser's sink in the place of the block. */
-function runnerFiles(): Record<string, string> {
+export function runnerFiles(): Record<string, string> {
   const folder = "runners/python/bent_nail_runner";
   const own = readdirSync(join(productFolder, folder)).filter((name) => name.endsWith(".py"));
   return {
