@@ -4,9 +4,7 @@ import { findFirstAssignment, insertAssignment, setHandIn } from "../../server/a
 import { listMarks } from "../../server/marks/markStore.ts";
 import { addCourse, addStudents, listStudents, type Student } from "../../server/people/courseStore.ts";
 import { addSheet, findSheet, setSheet, setSheetState } from "../../server/sheets/sheetStore.ts";
-import { sittingOfRequest } from "../../server/sittings/access.ts";
 import { listSittings } from "../../server/sittings/sittingStore.ts";
-import { listTries } from "../../server/sittings/tryStore.ts";
 import { openTestServices } from "../../server/testServices.ts";
 import { answered, asked, provideServices } from "../askRoute.ts";
 import * as course from "../courses/coursePage.tsx";
@@ -47,7 +45,7 @@ beforeAll(async () => {
   provideServices(services);
   const { database } = services;
   courseKey = await addCourse(database, "Kittiwake Crossing", "python");
-  await addStudents(database, courseKey, ["S-01", "S-02", "S-03", "S-04", "S-05"]);
+  await addStudents(database, courseKey, ["S-01", "S-02", "S-03", "S-04"]);
   const assignment = await insertAssignment(database.query, courseKey, { title: "Deck", statement: "Add the loads." });
   await setHandIn(database, assignment, true);
   students = await listStudents(database, courseKey);
@@ -83,7 +81,7 @@ const attempt = (cookie: string, json: unknown) => sitTry.action(asked({ code },
 
 test("the page to enter names the labels and nothing of the exercises; a wrong code is said", async () => {
   const page = await sit.loader(asked({ code }));
-  expect(page).toEqual({ view: null, code, title: "Deck loads", labels: ["S-01", "S-02", "S-03", "S-04", "S-05"] });
+  expect(page).toEqual({ view: null, code, title: "Deck loads", labels: ["S-01", "S-02", "S-03", "S-04"] });
   const wrong = { intent: "enter", label: "S-01", personalCode: "AAAA-AA" };
   expect(await answered(sit.action(asked({ code }, { form: wrong })))).toMatchObject({
     status: 422,
@@ -170,43 +168,6 @@ test("a program is tried after the output was foretold; then the foretelling sta
     message: expect.stringContaining("too long"),
   });
   expect(await attempt(cookie, "nonsense")).toMatchObject({ ok: false });
-});
-
-test("a run in the student's own browser asks first, and tells what came of it", async () => {
-  const cookie = await enter(4);
-  const own = { exercise: "e", text: "print(dek)\n", input: "" };
-  expect(await attempt(cookie, { ...own, here: "begins" })).toMatchObject({
-    ok: false,
-    message: expect.stringContaining("First write down what you expect"),
-  });
-  await save(cookie, sent("predict", 1, { output: "Deck load: 1", ending: "ends by itself" }));
-  expect(await attempt(cookie, { ...own, here: "begins" })).toEqual({ ok: true, here: true });
-  // What was foretold is fixed before anything ran.
-  expect(await save(cookie, sent("predict", 2, { output: "Deck load: 7", ending: "ends by itself" }))).toMatchObject({
-    result: "refused",
-  });
-  const crash = `Traceback (most recent call last):\n  File "program.py", line 1, in <module>\n    print(dek)\n          ^^^\nNameError: name 'dek' is not defined\n`;
-  const here = { console: { pieces: [{ kind: "err", text: crash }], cut: 0 }, stoppedBy: "fault", messages: crash };
-  expect(await attempt(cookie, { ...own, here })).toEqual({ ok: true, here: true });
-  const { open } = await sittingOfRequest(
-    services,
-    new Request("http://local/", { headers: { Cookie: cookie } }),
-    code,
-  );
-  const sitting = open?.sitting.key ?? "";
-  const [kept] = await listTries(services.database, sitting);
-  expect(kept).toMatchObject({
-    text: own.text,
-    console: { pieces: [{ text: crash }] },
-    ended: "It was stopped by an error. (It ran in the student’s browser.)",
-  });
-  // It counts as the same mistake as one that the server ran.
-  await attempt(cookie, own);
-  const both = await listTries(services.database, sitting);
-  expect(both.map(({ error }) => error)).toEqual([kept?.error, kept?.error]);
-  expect(kept?.error).not.toBe("");
-  for (const nonsense of [{ ...here, stoppedBy: "magic" }, { ...here, messages: "x".repeat(20_001) }, "ends"])
-    expect(await attempt(cookie, { ...own, here: nonsense })).toMatchObject({ ok: false });
 });
 
 test("a try that tells nothing says why, and the text is safe", async () => {
