@@ -87,5 +87,6 @@ export default [
   route("s/:code/save", "sitting/save.ts"),
   route("s/:code/beat", "sitting/beat.ts"),
   route("s/:code/try", "sitting/try.ts"),
+  route("s/:code/record", "sitting/record.ts"),
   route("s/:code/runs", "runs/runs.ts", { id: "runs/sittingRuns" }),
 ] satisfies RouteConfig;

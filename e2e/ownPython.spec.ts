@@ -83,6 +83,51 @@ test("a student's own browser runs Python over plain HTTP: fetched once, stopped
   expect(fetched.slice(1)).toEqual([0]);
 });
 
+test("a student goes through the own program in the browser: watches, guesses, asks what if, and tells it", async ({
+  browser,
+}) => {
+  const page = await room.student(browser, 2);
+  const asked: string[] = [];
+  page.on("request", (request) => request.url().endsWith("/record") && asked.push(request.url()));
+  await writeProgram(
+    page,
+    "Program to be mended",
+    "load = 4\nfor car in range(2):\n    load = load + 3\nprint(load)\n",
+  );
+  await page.getByRole("button", { name: "Go through it line by line" }).click();
+  await expect(page.getByText("Line 1 is next.")).toBeVisible();
+  await noBarriers(page);
+  const runLine = page.getByRole("button", { name: "Run this line" });
+  await page.getByLabel("Your guess for name 1").fill("4");
+  await runLine.click();
+  await expect(page.getByText("Right: load is 4. Line 2 is next.")).toBeVisible();
+  await runLine.click();
+  await page.getByLabel("Your guess for name 1").fill("8");
+  await page.getByLabel("Your guess for name 1").press("Enter");
+  await expect(page.getByText("Not so: load is 7. Line 2 is next.")).toBeVisible();
+  await page.getByText("1 of 2 guesses right").click();
+  await expect(page.getByRole("row", { name: "3 load 8 7 not so" })).toBeVisible();
+
+  await page.getByText("What if …").click();
+  await page.getByLabel("were", { exact: true }).fill("20");
+  await page.getByRole("button", { name: "Go on from there" }).click();
+  await expect(page.getByText("What if load were 20 before line 2")).toBeVisible();
+  await page.getByRole("button", { name: "To the end" }).click();
+  await expect(page.getByLabel("Console so far")).toContainText("23");
+  await page.getByRole("button", { name: "Back to the real run" }).click();
+  await page.getByRole("button", { name: "To the end" }).click();
+  await expect(page.getByLabel("Console so far")).toContainText("10");
+
+  await page.getByText("Tell it to somebody").first().click();
+  await page.getByRole("textbox", { name: "Tell it to somebody" }).fill("Each car should add 2, and it adds 3.");
+  await expect(page.getByText("All answers are saved. The last one at")).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("textbox", { name: "Tell it to somebody" })).toHaveValue(/adds 3/);
+  await expect(page.getByText("1 of 2 guesses right")).toBeVisible();
+  // All of it was recorded in the browser.
+  expect(asked).toEqual([]);
+});
+
 test("a hostile program in a browser reaches neither the page, nor the network, nor what is kept", async ({
   browser,
 }) => {

@@ -1,8 +1,10 @@
 import { data, Link, useFetcher } from "react-router";
+import type { OwnNote } from "../../core/exercises/ownNote.ts";
 import { type MarkedSitting, type MarkedTask, markedSitting } from "../../server/results/markedSitting.ts";
 import { findSheet } from "../../server/sheets/sheetStore.ts";
 import { act, type Reply } from "../actions.ts";
 import { useReadAgainWhile } from "../components/useReadAgainWhile.ts";
+import { GuessLog } from "../ownDryRun/OwnNotes.tsx";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/page.ts";
 import { sittingActions } from "./actions/list.ts";
@@ -22,6 +24,18 @@ export async function loader({
 
 export async function action({ params, request, context }: Route.ActionArgs) {
   return act(sittingActions, request, { services: context.services, who: context.who, sitting: params.sittingKey });
+}
+
+/** What a student told and guessed while looking for the faults of an exercise; it earns nothing. */
+function Noted({ label, note }: { label: string; note: OwnNote }) {
+  if (note.told === "" && note.guesses.length === 0) return null;
+  return (
+    <section className="leaf p-3" aria-label={`What ${label} noted`}>
+      <h3>What {label} noted while looking for it</h3>
+      {note.told !== "" && <p className="whitespace-pre-wrap">{note.told}</p>}
+      <GuessLog guesses={note.guesses} />
+    </section>
+  );
 }
 
 export default function MarkSitting({ loaderData }: Route.ComponentProps) {
@@ -59,6 +73,7 @@ export default function MarkSitting({ loaderData }: Route.ComponentProps) {
           <h2>
             {index + 1}. {exercise.title}
           </h2>
+          <Noted label={label} note={exercise.note} />
           {exercise.tasks.map((task) => (
             <article key={task.key} className="leaf grid gap-3 p-3 md:grid-cols-[minmax(0,1fr)_20rem]">
               <div>

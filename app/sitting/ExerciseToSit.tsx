@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { Form } from "react-router";
+import { ownNote, ownNoteName } from "../../core/exercises/ownNote.ts";
 import type { StudentView } from "../../server/results/studentView.ts";
 import { Script } from "../components/Script.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
@@ -37,6 +38,24 @@ function Hints({ exercise: { key, title, hints }, fixed }: { exercise: ExerciseV
   );
 }
 
+/** Two pages wrote the same answer: which one counts. */
+function ClashChoice({ clash, choose }: { clash: Clash; choose: (which: "mine" | "theirs") => void }) {
+  return (
+    <div role="alert" className="flex flex-wrap items-baseline gap-3 border-l-4 border-ochre bg-slip px-3 py-2">
+      <p>
+        Another window or computer wrote this answer at {clockTime(clash.savedAt)}. Yours is below and not sent yet.
+        Which one counts?
+      </p>
+      <button type="button" className="press" onClick={() => choose("mine")}>
+        The one below
+      </button>
+      <button type="button" className="press" onClick={() => choose("theirs")}>
+        The other one
+      </button>
+    </div>
+  );
+}
+
 type AnswersOfPage = {
   answers: Readonly<Record<string, unknown>>;
   clashes: Readonly<Record<string, Clash>>;
@@ -60,6 +79,8 @@ export function ExerciseToSit({
   page: AnswersOfPage;
 }) {
   const [pen, setPen] = useState<number | null>(null);
+  const noteName = ownNoteName(exercise.key);
+  const note = ownNote(page.answers[noteName]);
   const showsOwnScript = exercise.tasks.some((task) => task.onProgram);
   const tasks = [...exercise.tasks].sort((one, other) => Number(other.onProgram) - Number(one.onProgram));
   return (
@@ -114,23 +135,7 @@ export function ExerciseToSit({
               <summary className="cursor-pointer">What earns marks</summary>
               {task.rule}
             </details>
-            {clash && (
-              <div
-                role="alert"
-                className="flex flex-wrap items-baseline gap-3 border-l-4 border-ochre bg-slip px-3 py-2"
-              >
-                <p>
-                  Another window or computer wrote this answer at {clockTime(clash.savedAt)}. Yours is below and not
-                  sent yet. Which one counts?
-                </p>
-                <button type="button" className="press" onClick={() => page.choose(task.key, "mine")}>
-                  The one below
-                </button>
-                <button type="button" className="press" onClick={() => page.choose(task.key, "theirs")}>
-                  The other one
-                </button>
-              </div>
-            )}
+            {clash && <ClashChoice clash={clash} choose={(which) => page.choose(task.key, which)} />}
             <FormOfTask
               taskKey={task.key}
               view={task.view}
@@ -140,7 +145,12 @@ export function ExerciseToSit({
               fixed={fixed}
               change={(answer) => page.change(task.key, answer)}
               saveNow={page.saveNow}
+              note={note}
+              changeNote={(changed) => page.change(noteName, changed)}
             />
+            {task.onProgram && page.clashes[noteName] && (
+              <ClashChoice clash={page.clashes[noteName]} choose={(which) => page.choose(noteName, which)} />
+            )}
             <Marked task={task} />
           </div>
         );

@@ -1,12 +1,15 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { deckMended, testExercise } from "../../core/exercises/testExercise.ts";
+import { unpackRows } from "../../core/formats/packedTable.ts";
 import { addCourse, addStudents, listStudents } from "../../server/people/courseStore.ts";
 import { addSheet, findSheet, setSheet, setSheetState } from "../../server/sheets/sheetStore.ts";
 import { sittingOfRequest } from "../../server/sittings/access.ts";
 import { listTries } from "../../server/sittings/tryStore.ts";
 import { openTestServices } from "../../server/testServices.ts";
-import { answered, asked, provideServices } from "../askRoute.ts";
+import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
+import * as markSitting from "../marking/page.tsx";
 import * as sit from "./page.tsx";
+import * as sitRecord from "./record.ts";
 import * as sitSave from "./save.ts";
 import * as sitTry from "./try.ts";
 
@@ -79,6 +82,63 @@ test("a run in the student's own browser asks first, and tells what came of it",
   expect(kept?.error).not.toBe("");
   for (const nonsense of [{ ...here, stoppedBy: "magic" }, { ...here, messages: "x".repeat(20_001) }, "ends"])
     expect(await attempt(cookie, { ...own, here: nonsense })).toMatchObject({ ok: false });
+});
+
+const record = (json: unknown) => sitRecord.action(asked({ code }, { json, cookie }));
+
+test("a run is recorded on the server where the browser cannot, also with a value changed on its way", async () => {
+  const own = { exercise: "e", text: "load = 4\nload = load + 3\nprint(load)\n", input: "" };
+  const reply = await record(own);
+  if (!reply.ok) throw new Error(reply.message);
+  const rows = unpackRows(reply.packed, reply.columns);
+  expect(rows.map(({ line, cells, output }) => [line, cells.load ?? output])).toEqual([
+    [1, "4"],
+    [2, "7"],
+    [3, "7\n"],
+  ]);
+  expect(reply.ended).toBe("It ended by itself.");
+  const changed = await record({ ...own, change: { step: 1, line: 2, put: { name: "load", value: "9" } } });
+  if (!changed.ok) throw new Error(changed.message);
+  expect(unpackRows(changed.packed, changed.columns).at(-1)?.output).toBe("12\n");
+  expect(await record({ ...own, change: { step: 1, line: 2, put: { name: "load", value: "lorry" } } })).toMatchObject({
+    ok: false,
+    message: expect.stringContaining("could not be given lorry: NameError"),
+  });
+  expect(await record({ ...own, exercise: "none" })).toMatchObject({ ok: false });
+  expect(await record({ ...own, text: "x".repeat(200_001) })).toMatchObject({
+    ok: false,
+    message: expect.stringContaining("too long"),
+  });
+  const long = await record({ ...own, text: "for load in range(9000):\n    pass\n" });
+  expect(long).toMatchObject({ ok: true, ended: expect.stringContaining("Only the first 3000 rows are here") });
+});
+
+test("what a student notes is kept beside the answers, earns nothing, and the teacher reads it", async () => {
+  const guess = { line: 2, name: "load", guess: "7", became: "7", right: true };
+  const note = { told: "It adds the deck twice.", guesses: [guess] };
+  expect(await save(cookie, sent("own e", 1, note))).toEqual({ result: "saved", revision: 1 });
+  expect(await save(cookie, { ...sent("own e", 1, { ...note, told: "Other" }), writer: "second page" })).toMatchObject({
+    result: "newer",
+    content: note,
+  });
+  expect(await save(cookie, sent("own e", 2, { told: "x".repeat(5001), guesses: [] }))).toMatchObject({
+    result: "incomplete",
+  });
+  expect(await save(cookie, sent("own none", 1, note))).toMatchObject({ result: "refused" });
+  const { open } = await sittingOfRequest(
+    services,
+    new Request("http://local/", { headers: { Cookie: cookie } }),
+    code,
+  );
+  const params = { sheetKey: sheet, sittingKey: open?.sitting.key ?? "" };
+  const page = await markSitting.loader(asked(params));
+  expect(page.exercises[0]?.note).toEqual(note);
+  const text = textOfPage(markSitting.default, page);
+  expect(text).toContain("What S-01 noted while looking for it");
+  expect(text).toContain("It adds the deck twice.");
+  expect(text).toContain("1 of 1 guess right");
+  // It is counted among the answers nowhere.
+  expect(page.exercises[0]?.tasks.map(({ key }) => key)).toEqual(["predict", "mend"]);
 });
 
 test("an exercise in Python says where its interpreter is, and one that is closed runs nowhere", async () => {

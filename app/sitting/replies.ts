@@ -1,4 +1,5 @@
 import type { ShownForms } from "../../core/outcome/forms.ts";
+import type { TableColumn } from "../../core/trace/tableColumn.ts";
 import type { Standing } from "../../server/sittings/access.ts";
 import type { ConsoleView } from "../components/shortConsole.ts";
 
@@ -33,4 +34,9 @@ export type ShownTry = {
 export type TryReply =
   | ({ ok: true; here: false } & ShownTry)
   | { ok: true; here: true }
+  | { ok: false; message: string };
+
+/** A recorded run of a student's text, its rows packed (core/formats/packedTable.ts), or words why there is none. */
+export type RecordReply =
+  | { ok: true; columns: TableColumn[]; packed: string; ended: string }
   | { ok: false; message: string };

@@ -1,6 +1,8 @@
 import { z } from "zod";
+import { ownNoteName, ownNoteSchema } from "../../core/exercises/ownNote.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
-import { sittingOfRequest, standingOf, triedNote } from "../../server/sittings/access.ts";
+import type { Database } from "../../server/database/database.ts";
+import { type OpenSitting, sittingOfRequest, standingOf, triedNote } from "../../server/sittings/access.ts";
 import { keepAnswer, keepLate } from "../../server/sittings/answerStore.ts";
 import { listAnswers } from "../../server/sittings/sittingStore.ts";
 import type { Route } from "./+types/save.ts";
@@ -30,6 +32,27 @@ const late: SaveReply = {
     "This came after the sheet was handed in. It is kept, and your teacher decides whether it counts. Tell them about it.",
 };
 
+/** Keeps what a student noted beside an exercise; it earns nothing, so nothing of it comes late. */
+async function saveNote(
+  database: Database,
+  open: OpenSitting,
+  key: string,
+  { content, base, writer, count }: Omit<z.infer<typeof saveSchema>, "task">,
+): Promise<SaveReply> {
+  const note = ownNoteSchema.safeParse(content);
+  if (!note.success) return { result: "incomplete", message: "Your note is too long to be kept. Shorten it a little." };
+  const over: SaveReply = { result: "refused", message: "The sheet is handed in, so notes are not kept any more." };
+  if (!standingOf(open, Date.now()).open) return over;
+  const kept = await keepAnswer(database, open.sitting.key, key, {
+    base,
+    writer,
+    count,
+    content: note.data,
+    typedAt: null,
+  });
+  return kept.result === "handed in" ? over : kept;
+}
+
 export async function action({ params, request, context }: Route.ActionArgs): Promise<SaveReply> {
   const { open } = await sittingOfRequest(context.services, request, params.code);
   const refused = (message: string): SaveReply => ({ result: "refused", message });
@@ -40,8 +63,12 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
     };
   const read = saveSchema.safeParse(await request.json().catch(() => null));
   if (!read.success) return refused("This could not be read.");
-  const { task: key, typedAt, ...given } = read.data;
-  const exercise = open.edition.content.exercises.find((each) => each.content.tasks.some((task) => task.key === key));
+  const { task: key, ...given } = read.data;
+  const { typedAt, ...sent } = given;
+  const { exercises } = open.edition.content;
+  if (exercises.some((each) => ownNoteName(each.key) === key))
+    return saveNote(context.services.database, open, key, given);
+  const exercise = exercises.find((each) => each.content.tasks.some((task) => task.key === key));
   const task = exercise?.content.tasks.find((each) => each.key === key);
   if (!exercise || !task) return refused("There is no such task on this sheet.");
   const content = kindOfTask(task).parseAnswer(given.content);
@@ -60,7 +87,7 @@ export async function action({ params, request, context }: Route.ActionArgs): Pr
   const kept = kindOfTask(task).keep(task, exercise.content, before ?? null, content);
   const typed = typedAt === undefined ? null : new Date(typedAt);
   if (standing.open || standing.handedIn) {
-    const result = await keepAnswer(database, open.sitting.key, task.key, { ...given, content: kept, typedAt: typed });
+    const result = await keepAnswer(database, open.sitting.key, task.key, { ...sent, content: kept, typedAt: typed });
     if (result.result !== "handed in") return result;
   }
   await keepLate(database, open.sitting.key, task.key, kept, typed);

@@ -1,4 +1,5 @@
 import type { ComponentType } from "react";
+import type { OwnNote } from "../../core/exercises/ownNote.ts";
 
 /** The program of an exercise as its student's page knows it. `tried`: it was run there once. */
 export type TaskExercise = {
@@ -29,6 +30,9 @@ export type FormProps<View> = {
   fixed: boolean;
   change: (answer: unknown) => void;
   saveNow: () => Promise<undefined>;
+  /** What the student notes beside the exercise while looking for its faults. */
+  note?: OwnNote;
+  changeNote?: (note: OwnNote) => void;
 };
 
 /** What the teacher may change of a task beside its marks: the fields of a form, without its button. */

@@ -1,3 +1,4 @@
+import { ownNote, ownNoteName } from "../../core/exercises/ownNote.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { countFormer } from "../cases/formerStore.ts";
 import { beingMarked } from "../marks/markingWork.ts";
@@ -39,6 +40,8 @@ export async function markedSitting(services: Pick<Services, "database">, key: s
     exercises: edition.content.exercises.map(({ key, title, content }) => ({
       key,
       title,
+      /** What the student noted beside the exercise while looking for its faults. */
+      note: ownNote(answerTo.get(ownNoteName(key))),
       tasks: content.tasks.map((task) => {
         const kind = kindOfTask(task);
         const scheme = kind.scheme(task, content);

@@ -5,6 +5,7 @@ import { Console } from "../../components/Console.tsx";
 import { FormAsShown } from "../../components/FormAsShown.tsx";
 import { ProgramEditor } from "../../components/ProgramEditor.tsx";
 import { Script } from "../../components/Script.tsx";
+import { OwnWork } from "../../ownDryRun/OwnWork.tsx";
 import { useTries } from "../../ownPython/useTries.ts";
 import { RunStrip } from "../../runs/RunStrip.tsx";
 import type { FormProps } from "../taskParts.ts";
@@ -12,7 +13,7 @@ import type { FormProps } from "../taskParts.ts";
 const answerSchema = z.object({ text: z.string() });
 
 /** A copy of the program to be edited and tried. */
-export function Form({ exercise, code, answer, fixed, change, saveNow }: FormProps<unknown>) {
+export function Form({ exercise, code, answer, fixed, change, saveNow, note, changeNote }: FormProps<unknown>) {
   const parsed = answerSchema.safeParse(answer);
   const text = parsed.success ? parsed.data.text : exercise.program;
   const [start, setStart] = useState(text);
@@ -101,6 +102,9 @@ export function Form({ exercise, code, answer, fixed, change, saveNow }: FormPro
           </>
         )}
       </div>
+      {note && changeNote && (
+        <OwnWork {...{ code, exercise, text, input, note }} busy={running} onNote={changeNote} beforeRun={saveNow} />
+      )}
     </div>
   );
 }
