@@ -2,6 +2,7 @@ import type { z } from "zod";
 import type { Outcome, StepChange } from "../outcome/outcome.ts";
 import type { Trace } from "../trace/trace.ts";
 import type { FaultClass } from "../verdict/verdict.ts";
+import { type AskedInAll, askedByView } from "./askedInAll.ts";
 import type { ExerciseCheck, ExerciseContent, Task } from "./exercise.ts";
 
 /** One item of a mark scheme: what is asked for, what it earns, and the words for the teacher's copy. */
@@ -79,6 +80,8 @@ export type TaskKindSpecification<KindTask, View, Answer, Key, Compared> = {
   /** What becomes of an answer that is saved anew over one that was saved before; absent: it takes its place. */
   keep?: (task: KindTask, exercise: ExerciseContent, before: Answer, given: Answer) => Answer;
   /** What the student is told before: what earns marks. */
+  /** What it asks for files of other programs; absent where its view has questions, fields or parts, which say it. */
+  asks?: (task: KindTask, exercise: ExerciseContent) => AskedInAll;
   rule: (task: KindTask) => string;
   scheme: (task: KindTask, exercise: ExerciseContent) => SchemeItem[];
   /** What the teacher's copy shows beside the scheme. */
@@ -116,6 +119,7 @@ export type TaskKind = Pick<
   change: ((context: MakeContext, task: Task, fields: unknown) => Promise<Task | string>) | null;
   view: (task: Task, exercise: ExerciseContent, answer?: unknown) => unknown;
   keep: (task: Task, exercise: ExerciseContent, before: unknown, given: unknown) => unknown;
+  asks: (task: Task, exercise: ExerciseContent) => AskedInAll;
   rule: (task: Task) => string;
   scheme: (task: Task, exercise: ExerciseContent) => SchemeItem[];
   key: (task: Task, exercise: ExerciseContent) => unknown;
@@ -155,6 +159,9 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
       const [was, now] = [own.answerSchema.safeParse(before), own.answerSchema.safeParse(given)];
       return keep && was.success && now.success ? keep(read(task), exercise, was.data, now.data) : given;
     },
+    asks: (task, exercise) =>
+      own.asks?.(read(task), exercise) ??
+      askedByView(own.view(read(task), exercise), own.model?.(read(task), exercise) ?? null),
     rule: (task) => own.rule(read(task)),
     scheme: (task, exercise) => own.scheme(read(task), exercise),
     key: (task, exercise) => own.key(read(task), exercise),

@@ -1,26 +1,10 @@
 import { findPattern } from "../patterns/patterns.ts";
 import { className, findWording } from "../wording/wordings.ts";
 import { type CaseEntry, firstOf, mainTextOf, type ReadEntry } from "./caseEntry.ts";
+import { fenced, numbered, plain } from "./markdown.ts";
 
 /** The plain names of the classes: a file that goes out belongs to no course. */
 const plainWording = findWording(null);
-
-/** Signs that Markdown would take for its own, as themselves. */
-const plain = (text: string) => text.replace(/([\\`*_[\]<>#|])/g, "\\$1");
-
-/** A text between marks that do not stand in it. */
-function fenced(text: string, language = ""): string[] {
-  const longest = Math.max(2, ...[...text.matchAll(/`{3,}/g)].map(([marks]) => marks.length));
-  const fence = "`".repeat(longest + 1);
-  return [`${fence}${language}`, text.replace(/\n$/, ""), fence, ""];
-}
-
-const numbered = (text: string, first: number) =>
-  text
-    .replace(/\r?\n$/, "")
-    .split(/\r\n|\n|\r/)
-    .map((line, at) => `${String(first + at).padStart(3)}  ${line}`)
-    .join("\n");
 
 function layerOf(layer: CaseEntry["layers"][number]): string[] {
   const { decided, suggested } = layer;

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { faultClassSchema } from "../../cases/case.ts";
 import { findLanguage } from "../../languages/languages.ts";
 import { lineTexts } from "../../source/lines.ts";
+import type { AskedInAll } from "../askedInAll.ts";
 import type { ExerciseContent } from "../exercise.ts";
 import { type ReasonFacts, suggestReason } from "../reasonMarks.ts";
 import { defineTaskKind } from "../taskKind.ts";
@@ -49,6 +50,21 @@ export const classify = defineTaskKind({
   compare: (_, answer) => answer,
   tookFor: (_, answer, { faults: [fault] }) => (fault ? { given: answer.class, right: fault.class } : null),
   view: () => ({}),
+  asks: (_, { faults: [fault] }): AskedInAll => ({
+    parts: [
+      {
+        ...{ says: "", shown: [] },
+        fields: [
+          {
+            ...{ name: "class", says: "Which kind of error is it?", rows: 1 },
+            options: faultClassSchema.options.map((value) => ({ value, words: `${value} error` })),
+          },
+          { name: "reason", says: "Why is it that kind?", rows: 3 },
+        ],
+      },
+    ],
+    right: fault ? { class: fault.class } : {},
+  }),
   rule: (task) =>
     `The kind earns ${task.marks - Math.floor(task.marks / 2)}; the reason earns ${Math.floor(task.marks / 2)} and is read by your teacher. A reason says when the fault shows and what happens then, and names what in this program shows it. The right kind with a reason that belongs to another kind does not earn the mark for the reason.`,
   scheme: (task, exercise) => {

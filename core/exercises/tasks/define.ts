@@ -142,6 +142,18 @@ export const define = defineTaskKind({
     return chosen.success ? { ...task, class: chosen.data.class[0] ?? task.class } : "Choose one of the three classes.";
   },
   view: (task): DefineView => ({ class: task.class }),
+  asks: (task) => ({
+    parts: [
+      {
+        ...{ says: "", shown: [] },
+        fields: [
+          { name: "what", says: `A ${task.class} error: what is it?`, rows: 2 },
+          { name: "effect", says: "What does it bring about?", rows: 2 },
+        ],
+      },
+    ],
+    right: {},
+  }),
   rule: (task) =>
     `What it is earns ${forWhat(task.marks)}, its effect ${task.marks - forWhat(task.marks)}. Your teacher reads both.`,
   scheme: (task) =>

@@ -4,6 +4,7 @@ import { repairsOf } from "../../fixes/repairs.ts";
 import { findLanguage } from "../../languages/languages.ts";
 import { lineTexts } from "../../source/lines.ts";
 import { refusedSymptom } from "../../verdict/verdict.ts";
+import type { AskedInAll } from "../askedInAll.ts";
 import type { ExerciseContent } from "../exercise.ts";
 import { withoutLayout } from "../layoutOnly.ts";
 import { changedLines, programForFault, sortChanges, withLineEndsOf } from "../mendMarking.ts";
@@ -99,6 +100,15 @@ export const mend = defineTaskKind({
   worthless: (_, exercise) => [{ text: exercise.program }, { text: "" }, ...printedOnly(exercise)],
   compare: (_, answer, exercise) => findHunks(exercise.program, answer.text),
   view: (_, exercise) => ({ faults: exercise.faults.length }),
+  asks: (_, { faults, program, mended }): AskedInAll => ({
+    parts: [
+      {
+        ...{ says: faults.length === 1 ? "Mend the fault." : `Mend the ${faults.length} faults.`, shown: [] },
+        fields: [{ name: "text", says: "The mended program", rows: 12, code: true, starts: program }],
+      },
+    ],
+    right: mended === null ? {} : { text: mended },
+  }),
   rule: (task) =>
     `Each fault counts on its own, even if the program does not run yet: your lines for it are tried with the other faults mended, with other inputs and other data as well. A result that is only written down, and an error that is only caught, earn nothing. Blanks, blank lines and comments cost nothing. Change as little as you can.${task.extraCost > 0 ? ` Changing more lines than the fault needs and ${task.allowedExtraLines} more costs ${task.extraCost}, never more.` : ""}`,
   scheme: (task, exercise) => {

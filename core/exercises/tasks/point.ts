@@ -31,6 +31,20 @@ export const point = defineTaskKind({
   worthless: () => [{ lines: [] }],
   compare: (_, answer) => answer,
   view: (_, exercise): PointView => ({ faults: exercise.faults.length }),
+  asks: (_, { faults }) => ({
+    parts: [
+      {
+        ...{ says: "", shown: [] },
+        fields: faults.map((_fault, at) => ({
+          ...{ name: `line ${at + 1}`, rows: 1 },
+          says: faults.length === 1 ? "The line of the fault" : `The line of fault ${at + 1}`,
+        })),
+      },
+    ],
+    right: Object.fromEntries(
+      faults.flatMap(({ faultyLines: [line] }, at) => (line === undefined ? [] : [[`line ${at + 1}`, String(line)]])),
+    ),
+  }),
   rule: () =>
     "Point at one line for each fault; where a fault may be pointed at on several lines, all of them together are one. The line where the mistake is counts, which is often not the line that the message names. Each line too many takes one mark away, never below nothing.",
   scheme: (task, exercise) => {

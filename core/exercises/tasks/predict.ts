@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { findLanguage } from "../../languages/languages.ts";
 import { consolePieceSchema, consoleText } from "../../outcome/outcome.ts";
+import { shownRun } from "../askedInAll.ts";
 import { askedProgram } from "../askedProgram.ts";
 import type { ExerciseContent } from "../exercise.ts";
 import { markOutput, type OutputParts, outputParts } from "../outputMarking.ts";
@@ -79,6 +80,22 @@ export const predict = defineTaskKind({
     text: task.program === "mended" ? exercise.mended : null,
     input: exercise.checks[task.check]?.input ?? "",
     endings,
+  }),
+  asks: (task, exercise) => ({
+    parts: [
+      {
+        says: "",
+        shown: shownRun(task.program === "mended" ? exercise.mended : null, exercise.checks[task.check]?.input ?? ""),
+        fields: [
+          { name: "output", says: "What does it print?", rows: 5, code: true },
+          {
+            ...{ name: "ending", says: "How does the run end?", rows: 1 },
+            options: endings.map((value) => ({ value, words: `it ${value}` })),
+          },
+        ],
+      },
+    ],
+    right: { output: task.answer.output, ...(task.answer.ending ? { ending: task.answer.ending } : {}) },
   }),
   rule: (task) =>
     `How the run ends earns 1. The output earns ${task.marks - 1}, by the share of its values that are right and in order; the right values in another order earn half, each value too many takes half of one away. Other words beside right values cost a half, once. What asks for input, typed values and an error message may be written or left out.`,

@@ -86,6 +86,23 @@ export const rounds = defineTaskKind<RoundsTask, RoundsView, RoundsAnswer, Round
       })),
     };
   },
+  asks: (task, exercise) => {
+    const steps = task.steps.map((step, at) => ({ at, ...kindOf(at).asks(step, exercise) }));
+    return {
+      parts: steps.flatMap(({ at, parts }) =>
+        parts.map((part) => ({
+          ...part,
+          says: [`${at + 1}. ${titles[at]}.`, part.says].filter(Boolean).join(" "),
+          // A later table is of the mended program, which is the answer to the step before it.
+          shown: part.shown.filter(({ isProgram }) => !isProgram),
+          fields: part.fields.map((field) => ({ ...field, name: `${at + 1} ${field.name}` })),
+        })),
+      ),
+      right: Object.fromEntries(
+        steps.flatMap(({ at, right }) => Object.entries(right).map(([name, text]) => [`${at + 1} ${name}`, text])),
+      ),
+    };
+  },
   keep: (_task, _exercise, before, given) => ({
     steps: Array.from({ length: Math.max(before.steps.length, given.steps.length) }, (_, at) =>
       at < before.closed ? before.steps[at] : given.steps[at],

@@ -3,8 +3,10 @@ import { readHandTable } from "../../trace/handTable.ts";
 import { repeatedCells } from "../../trace/repeatUnchanged.ts";
 import { buildTable } from "../../trace/table.ts";
 import { asRecorded, type TableStyle } from "../../trace/tableStyle.ts";
+import { shownRun } from "../askedInAll.ts";
 import { askedProgram } from "../askedProgram.ts";
 import { cellRule, holdsTextOfDigits, quotesRule } from "../cellValues.ts";
+import type { ExerciseContent } from "../exercise.ts";
 import { defineTaskKind, type MakeContext } from "../taskKind.ts";
 import { type TraceMarking, traceMarks } from "../traceMarking.ts";
 import {
@@ -124,6 +126,22 @@ function wordsFor(marking: TraceMarking): string {
   return `${words.join("; ")}.`;
 }
 
+/** What a student sees of the table before release: cells that are given, and the lines where they are. */
+const traceView = (task: TraceTask, exercise: ExerciseContent): TraceView => ({
+  text: task.program === "mended" ? exercise.mended : null,
+  input: exercise.checks[task.check]?.input ?? "",
+  linesGiven: task.linesGiven,
+  columns: task.columns,
+  // Given cells only; with line numbers given the rows are known, without them only the rows that hold a given cell.
+  rows: rowsOf(task, exercise).flatMap((row, index) => {
+    const shown = markedColumns(task.columns).filter((column) => task.given.includes(`${index} ${column}`));
+    const cells = Object.fromEntries(
+      shown.flatMap((column) => (row.cells[column] === undefined ? [] : [[column, row.cells[column]]])),
+    );
+    return task.linesGiven || Object.keys(cells).length > 0 ? [{ line: row.line, cells }] : [];
+  }),
+});
+
 /** Complete the trace table of a recorded run. */
 export const traceTable = defineTaskKind({
   kind: "trace",
@@ -156,20 +174,34 @@ export const traceTable = defineTaskKind({
     const known = new Set(cellsOf(rowsOf(made, context.exercise), made.columns));
     return { ...made, given: data.given.filter((cell) => known.has(cell)) };
   },
-  view: (task, exercise): TraceView => ({
-    text: task.program === "mended" ? exercise.mended : null,
-    input: exercise.checks[task.check]?.input ?? "",
-    linesGiven: task.linesGiven,
-    columns: task.columns,
-    // Given cells only; with line numbers given the rows are known, without them only the rows that hold a given cell.
-    rows: rowsOf(task, exercise).flatMap((row, index) => {
-      const shown = markedColumns(task.columns).filter((column) => task.given.includes(`${index} ${column}`));
-      const cells = Object.fromEntries(
-        shown.flatMap((column) => (row.cells[column] === undefined ? [] : [[column, row.cells[column]]])),
-      );
-      return task.linesGiven || Object.keys(cells).length > 0 ? [{ line: row.line, cells }] : [];
-    }),
-  }),
+  asks: (task, exercise) => {
+    const { columns, input, rows, text } = traceView(task, exercise);
+    const names = [
+      ...columns.map(({ title, functionName }) => (functionName ? `${title} in ${functionName}` : title)),
+      "output",
+    ];
+    const keys = [...columns.map(({ key }) => key), "output"];
+    const lines = rows.map((row) => [row.line, ...keys.map((key) => row.cells[key] ?? "")].join(" | "));
+    return {
+      parts: [
+        {
+          ...{ says: "", shown: shownRun(text, input) },
+          fields: [
+            {
+              ...{
+                name: "table",
+                says: "The trace table: a row for each executed line",
+                rows: Math.max(6, rows.length + 1),
+              },
+              ...{ code: true, starts: [["line", ...names].join(" | "), ...lines].join("\n") },
+            },
+          ],
+        },
+      ],
+      right: {},
+    };
+  },
+  view: traceView,
   rule: (task) =>
     [
       task.linesGiven
