@@ -58,6 +58,7 @@ export default [
   route("courses/:courseKey/students.csv", "courses/studentsFile.ts"),
   route("print/languages/:languageId", "print/languagePage.tsx"),
   route("sheets/:sheetKey/marks.csv", "marking/bookFile.ts"),
+  route("sheets/:sheetKey/out/:form", "sheets/outFile.ts"),
   route("sheets/:sheetKey/door", "room/doorPage.tsx"),
   route("print/sheets/:sheetKey", "print/sheetPage.tsx"),
   route("print/sheets/:sheetKey/scheme", "print/schemePage.tsx"),

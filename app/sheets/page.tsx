@@ -5,6 +5,7 @@ import { listSheets } from "../../server/sheets/sheetStore.ts";
 import { act } from "../actions.ts";
 import type { Route } from "./+types/page.ts";
 import { beginSheet } from "./actions/beginSheet.ts";
+import { takeSheetIn } from "./actions/takeSheetIn.ts";
 import { stateWords } from "./stateWords.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sheets · Bent Nail" }];
@@ -24,7 +25,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
-  return act([beginSheet], request, { services: context.services });
+  return act([beginSheet, takeSheetIn], request, { services: context.services });
 }
 
 export default function Sheets({ loaderData, actionData }: Route.ComponentProps) {
@@ -89,7 +90,29 @@ export default function Sheets({ loaderData, actionData }: Route.ComponentProps)
             <button className="press press-main" type="submit" name="intent" value="begin">
               Begin the sheet
             </button>
-            {actionData && <p role="alert">{actionData.message}</p>}
+            {actionData?.intent === "begin" && <p role="alert">{actionData.message}</p>}
+          </Form>
+        )}
+        {courses.length > 0 && (
+          <Form method="post" encType="multipart/form-data" className="leaf flex flex-wrap items-end gap-3 p-3">
+            <label>
+              A sheet from another Bent Nail (sheet.json)
+              <input name="file" type="file" accept=".json,application/json" className="field" required />
+            </label>
+            <label>
+              Course
+              <select name="course" className="field">
+                {courses.map((course) => (
+                  <option key={course.key} value={course.key}>
+                    {course.name}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <button className="press" type="submit" name="intent" value="take">
+              Take it in
+            </button>
+            {actionData?.intent === "take" && <p role="alert">{actionData.message}</p>}
           </Form>
         )}
       </section>

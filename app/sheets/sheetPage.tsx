@@ -7,6 +7,7 @@ import { act } from "../actions.ts";
 import { useCourseWords } from "../components/marks.tsx";
 import type { Route } from "./+types/sheetPage.ts";
 import { sheetActions } from "./actions/list.ts";
+import { outForms } from "./outForms.ts";
 import { RulesForm } from "./RulesForm.tsx";
 import { SheetPlaces } from "./SheetPlaces.tsx";
 import { stateWords } from "./stateWords.ts";
@@ -250,6 +251,14 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
           <Link className="link" to={`/print/sheets/${sheet.key}/slips`}>
             Slips with personal codes
           </Link>
+        </section>
+        <section className="leaf grid gap-1 p-3">
+          <h2>As a file</h2>
+          {outForms.map(({ name, words }) => (
+            <a key={name} className="link" href={`/sheets/${sheet.key}/out/${name}`} download={name}>
+              {words}
+            </a>
+          ))}
         </section>
       </aside>
     </div>

@@ -98,12 +98,15 @@ export function readSheetFile(text: string): { ok: true; sheet: SheetToWrite } |
       message: `The sheet is not understood at ${issue?.path.join(".") || "its beginning"}: ${issue?.message ?? ""}`,
     };
   }
-  const { title, minutes, exercises } = read.data.sheet;
-  return {
-    ok: true,
-    sheet: {
-      ...{ title, minutes },
-      exercises: exercises.map(({ title: name, section, exercise }) => ({ title: name, section, content: exercise })),
-    },
-  };
+  const { title, minutes } = read.data.sheet;
+  const exercises = read.data.sheet.exercises.map(({ title: name, section, exercise }) => ({
+    ...{ title: name, section, content: exercise },
+  }));
+  try {
+    // Every task is asked once for what it says: one that cannot say it could be neither sat nor marked.
+    writtenExercises({ title, minutes, exercises });
+  } catch {
+    return { ok: false, message: "A task of this sheet is of no kind that is known here, or is not whole." };
+  }
+  return { ok: true, sheet: { title, minutes, exercises } };
 }

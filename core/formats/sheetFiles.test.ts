@@ -69,6 +69,16 @@ test("a sheet as our own file is read back equal", () => {
 });
 
 test.each([
+  { key: "x", kind: "dance", marks: 1 },
+  { key: "x", kind: "mend", marks: "many" },
+  { key: "x", kind: "predict", marks: 2 },
+])("a sheet with a task that nobody could sit is refused: %o", (task) => {
+  const own = { ...content, tasks: [task] };
+  const file = { format: 1, sheet: { title: "Deck", exercises: [{ title: "x", exercise: own }] } };
+  expect(readSheetFile(JSON.stringify(file))).toMatchObject({ ok: false });
+});
+
+test.each([
   ["nonsense", "a sheet is a JSON object"],
   ["7", "is not understood at its beginning"],
   ['{"format":2,"sheet":{}}', "A newer Bent Nail has written it"],

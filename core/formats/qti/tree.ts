@@ -21,25 +21,25 @@ export function newDocument(
   name: string,
   attributes: Readonly<Record<string, string>>,
 ): { root: Written; text: () => string } {
-  const document = new DOMImplementation().createDocument(space, name);
+  const owner = new DOMImplementation().createDocument(space, name);
   const written = (element: Element): Written => ({
     ele: (child, own = {}) => {
-      const made = document.createElementNS(space, child);
+      const made = owner.createElementNS(space, child);
       for (const [key, value] of Object.entries(own)) made.setAttribute(key, value);
       element.appendChild(made);
       return written(made);
     },
     txt: (text) => {
-      element.appendChild(document.createTextNode(text));
+      element.appendChild(owner.createTextNode(text));
       return written(element);
     },
   });
-  const root = document.documentElement;
+  const root = owner.documentElement;
   if (!root) throw new Error("A document without a root.");
   for (const [key, value] of Object.entries(attributes)) root.setAttribute(key, value);
   return {
     root: written(root),
-    text: () => `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLSerializer().serializeToString(document)}\n`,
+    text: () => `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLSerializer().serializeToString(owner)}\n`,
   };
 }
 
