@@ -395,7 +395,7 @@ test("read takes apart what tools say that do not run here, in a batch as well",
 });
 
 test("collect takes a folder into the data, or says what it would take; a try changes nothing", async () => {
-  const data = { BENT_NAIL_DATA: join(folder, "backed-up") };
+  const data = { BENT_NAIL_DATA: join(folder, "data") };
   const class1 = join(folder, "class1");
   for (const student of ["S-01", "S-02"]) await mkdir(join(class1, student), { recursive: true });
   await writeFile(join(class1, "S-02/tides.py"), "print(1)\n");
@@ -453,7 +453,7 @@ test("a reader that has seen enough ends a long table quietly", async () => {
 });
 
 test("a backup is written and brought back; over data only when that was said; half an option is said, too", async () => {
-  const data = { BENT_NAIL_DATA: join(folder, "data") };
+  const data = { BENT_NAIL_DATA: join(folder, "backed-up") };
   const bundle = join(folder, "all.zip");
   expect(await bentNail(["backup", bundle], "", data)).toMatchObject({ code: 0, out: `${bundle} holds nothing.\n` });
   const { openDatabase } = await import("../server/database/database.ts");
