@@ -7,9 +7,11 @@ import { benchCollect } from "./collect.ts";
 import { benchDryRun } from "./dryRun.ts";
 import { benchExercises } from "./exercises.ts";
 import { benchLanguages } from "./languages.ts";
+import { benchLesson } from "./lesson.ts";
 import { benchMacros } from "./macros.ts";
 import type { Measure } from "./measure.ts";
 import { benchMending } from "./mending.ts";
+import { benchOwnPython } from "./ownPython.ts";
 import { benchPages } from "./pages.ts";
 import { benchProposals } from "./proposals.ts";
 import { benchPseudocode } from "./pseudocode.ts";
@@ -34,6 +36,8 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   dryRun: benchDryRun,
   collect: benchCollect,
   classroom: benchClassroom,
+  lesson: benchLesson,
+  ownPython: benchOwnPython,
   candidates: benchCandidates,
   mending: benchMending,
   exercises: benchExercises,

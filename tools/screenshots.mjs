@@ -68,8 +68,6 @@ await page.getByLabel("Which course").selectOption({ label: "Kittiwake Crossing,
 await page.getByRole("link", { name: "Is it getting better?" }).click();
 await page.getByRole("columnheader", { name: "faults per program" }).waitFor();
 await save("casebook");
-await page.goto(`${base}/patterns/own-name-misspelt`);
-await save("pattern");
 await page.goto(`${base}/casebook?text=${encodeURIComponent("Cars of the day, a macro")}`);
 await page.getByRole("link", { name: "Cars of the day, a macro" }).first().click();
 await page.getByRole("figure", { name: "Sheet Fares" }).waitFor();
@@ -117,7 +115,12 @@ const personal = async (label) =>
     .getByRole("cell")
     .nth(1)
     .textContent();
-const codes = { "S-04": await personal("S-04"), "S-06": await personal("S-06"), "S-07": await personal("S-07") };
+const codes = {
+  "S-04": await personal("S-04"),
+  "S-06": await personal("S-06"),
+  "S-07": await personal("S-07"),
+  "S-09": await personal("S-09"),
+};
 const enter = async (student, sheet, label) => {
   await student.goto(`${base}/s/${sheet}`);
   if (!(await student.getByLabel("Your label").isVisible())) return;
@@ -164,6 +167,42 @@ await page.getByText(/^Look between line|^One line has/).waitFor();
 await page.getByRole("list", { name: /^Hints for/ }).scrollIntoViewIfNeeded();
 await page.evaluate(() => window.scrollBy(0, 200));
 await save("student-phone");
+// A student's own dry run, with guesses, in the browser's own Python.
+await page.setViewportSize({ width: 1280, height: 800 });
+const own = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+await enter(own, code, "S-09");
+const task = own.locator("div.leaf", { has: own.getByRole("button", { name: "Go through it line by line" }) }).first();
+await task.getByRole("textbox", { name: "Program to be mended" }).click();
+await own.keyboard.press("Control+a");
+await own.keyboard.insertText(
+  'def heaviest(loads):\n    top = loads[0]\n    for load in loads:\n        if load < top:\n            top = load\n    return top\n\ncount = int(input("How many? "))\nloads = []\nfor number in range(count):\n    loads.append(int(input("Load? ")))\nprint("Heaviest:", heaviest(loads))\n',
+);
+await task.getByLabel("Type in, a line for each question").fill("3\n4\n9\n2");
+await task.getByRole("button", { name: "Go through it line by line" }).click();
+const runLine = task.getByRole("button", { name: "Run this line" });
+await runLine.waitFor({ timeout: 60_000 });
+for (let times = 0; times < 10; times++) await runLine.click();
+await task.getByLabel("Name 1 to watch").selectOption({ label: "top in heaviest" });
+await task.getByLabel("Name 2 to watch").selectOption({ label: "load in heaviest" });
+for (const [first, second] of [
+  ["", ""],
+  ["4", ""],
+  ["4", "4"],
+  ["4", "4"],
+  ["4", "9"],
+]) {
+  await task.getByLabel("Your guess for name 1").fill(first);
+  await task.getByLabel("Your guess for name 2").fill(second);
+  await runLine.click();
+}
+await task.getByText(/guess(es)? right$/).click();
+await task.getByRole("region", { name: "Dry run of your program" }).evaluate((region) => {
+  region.scrollIntoView();
+  window.scrollBy(0, -60);
+});
+await own.waitForTimeout(500);
+await own.screenshot({ path: "docs/screenshots/own-dry-run.png" });
+await own.context().close();
 // A recursion, in the dry run's own room, about to decide.
 await page.emulateMedia({ media: "screen" });
 await page.setViewportSize({ width: 1280, height: 800 });
