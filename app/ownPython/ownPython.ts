@@ -32,6 +32,9 @@ export type OwnPythonHere = {
   stop: () => void;
 };
 
+/** Milliseconds in which the interpreter has to be there, over a slow network on a slow computer; then the server runs. */
+const patience = 90_000;
+
 /** More frames than a run with its full output and recording has: a program that floods the page is ended. */
 const mostFrames = 400_000;
 
@@ -77,6 +80,7 @@ function startHere(address: string): OwnPythonHere {
     frame = element;
     const [pack] = await Promise.all([fetched, framed]);
     await new Promise<void>((resolve, reject) => {
+      setTimeout(() => reject(new NoOwnPython("Python did not start.")), patience);
       listen((told) => {
         if (told.told === "loaded") resolve();
         else if (told.told === "trouble") reject(new NoOwnPython(told.words));

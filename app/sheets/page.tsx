@@ -28,6 +28,22 @@ export async function action({ request, context }: Route.ActionArgs) {
   return act([beginSheet, takeSheetIn], request, { services: context.services });
 }
 
+/** For which course a sheet is. */
+function CourseChoice({ says, courses }: { says: string; courses: ReadonlyArray<{ key: string; name: string }> }) {
+  return (
+    <label>
+      {says}
+      <select name="course" className="field">
+        {courses.map((course) => (
+          <option key={course.key} value={course.key}>
+            {course.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
 export default function Sheets({ loaderData, actionData }: Route.ComponentProps) {
   const { sheets, courses, exercises } = loaderData;
   return (
@@ -77,16 +93,7 @@ export default function Sheets({ loaderData, actionData }: Route.ComponentProps)
               Title of a new sheet
               <input name="title" className="field" required />
             </label>
-            <label>
-              Course
-              <select name="course" className="field">
-                {courses.map((course) => (
-                  <option key={course.key} value={course.key}>
-                    {course.name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <CourseChoice says="Course" courses={courses} />
             <button className="press press-main" type="submit" name="intent" value="begin">
               Begin the sheet
             </button>
@@ -99,16 +106,7 @@ export default function Sheets({ loaderData, actionData }: Route.ComponentProps)
               A sheet from another Bent Nail (sheet.json)
               <input name="file" type="file" accept=".json,application/json" className="field" required />
             </label>
-            <label>
-              Course
-              <select name="course" className="field">
-                {courses.map((course) => (
-                  <option key={course.key} value={course.key}>
-                    {course.name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <CourseChoice says="Goes to" courses={courses} />
             <button className="press" type="submit" name="intent" value="take">
               Take it in
             </button>

@@ -36,7 +36,14 @@ function begin(): void {
 }
 
 function startWorker(first: Extract<ToWorker, { do: "start" | "start again" }>): void {
-  const worker = new Worker(workerAddress);
+  let worker: Worker;
+  try {
+    worker = new Worker(workerAddress);
+  } catch (problem) {
+    // A browser that starts no worker here.
+    tell({ told: "trouble", words: problem instanceof Error ? problem.message : String(problem) });
+    return;
+  }
   const trouble = (words: string) => {
     worker.terminate();
     if (worker === working) over("broken");
