@@ -162,6 +162,6 @@ test("what can be copied is copied without a secure context; the way in is shown
   await expect(teacher.getByLabel("A word to all")).toHaveValue(new RegExp(`^${room.base}/s/hand-in/`));
   await teacher.getByRole("link", { name: "Show the way in, large" }).click();
   await expect(teacher).toHaveURL(/door$/);
-  await expect(teacher.getByText(room.data.code)).toBeVisible();
+  await expect(teacher.getByText(room.data.code, { exact: true })).toBeVisible();
   await noBarriers(teacher);
 });
