@@ -7,7 +7,7 @@ import { useValues } from "../dryRun/useValues.ts";
 import type { Change } from "../ownPython/recordHere.ts";
 import { type GuessOf, judged } from "./guesses.ts";
 import type { Recording } from "./useRecording.ts";
-import { Watches } from "./Watches.tsx";
+import { nameOf, Watches } from "./Watches.tsx";
 import { WhatIfHere } from "./WhatIfHere.tsx";
 
 /**
@@ -66,7 +66,8 @@ export function OwnDryRun({
     const asked = watched.flatMap((key): GuessOf[] => {
       const guess = guesses[key]?.trim() ?? "";
       const now = after.all.find((each) => each.key === key);
-      const name = now?.name ?? columns.find((column) => column.key === key)?.title ?? key;
+      const column = columns.find((each) => each.key === key);
+      const name = column ? nameOf(column) : key;
       return guess === "" ? [] : [{ name, guess, became: now ? (now.inside ?? now.text) : "" }];
     });
     const log = asked.map((guess) => judged(standing.line, guess));

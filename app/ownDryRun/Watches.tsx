@@ -1,6 +1,10 @@
 import type { TableColumn } from "../../core/trace/tableColumn.ts";
 import type { ValuesAt } from "../dryRun/useValues.ts";
 
+/** A variable as it is spoken of: a function's own with the function. */
+export const nameOf = ({ title, functionName }: Pick<TableColumn, "title" | "functionName">): string =>
+  functionName ? `${title} in ${functionName}` : title;
+
 /** Names that are watched at once. */
 const places = [0, 1] as const;
 
@@ -26,7 +30,6 @@ export function Watches({
   onEnter: () => void;
 }) {
   if (columns.length === 0) return <p className="note-small">The program has no variables.</p>;
-  const nameOf = ({ title, functionName }: TableColumn) => (functionName ? `${title} in ${functionName}` : title);
   return (
     <table className="w-full text-sm">
       <caption className="sr-only">Names that you watch</caption>
