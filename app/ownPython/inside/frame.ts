@@ -16,6 +16,8 @@ let ready: Worker | null = null;
 /** The run that has been asked for: waiting for a worker that is ready, or in one. */
 let asked: Extract<ToFrame, { do: "run" }> | null = null;
 let working: Worker | null = null;
+/** A worker is on its way to be ready. */
+let starting = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 function over(how: HowOver): void {
@@ -25,7 +27,20 @@ function over(how: HowOver): void {
   working?.terminate();
   [asked, working] = [null, null];
   tell({ told: "over", id, how });
-  if (!ready && unpacked) startWorker({ do: "start again", unpacked });
+  makeReady();
+}
+
+/** Starts the next worker where none is ready or on its way. */
+function makeReady(): void {
+  if (!ready && !starting && unpacked) startWorker({ do: "start again", unpacked });
+}
+
+/** No worker can be had: whoever waits for one is told, and the next run may try it again. A program that runs goes on. */
+function noWorker(words: string): void {
+  starting = false;
+  if (working) return;
+  asked = null;
+  tell({ told: "trouble", words });
 }
 
 function begin(): void {
@@ -37,17 +52,18 @@ function begin(): void {
 
 function startWorker(first: Extract<ToWorker, { do: "start" | "start again" }>): void {
   let worker: Worker;
+  starting = true;
   try {
     worker = new Worker(workerAddress);
   } catch (problem) {
     // A browser that starts no worker here.
-    tell({ told: "trouble", words: problem instanceof Error ? problem.message : String(problem) });
+    noWorker(problem instanceof Error ? problem.message : String(problem));
     return;
   }
   const trouble = (words: string) => {
     worker.terminate();
     if (worker === working) over("broken");
-    else tell({ told: "trouble", words });
+    else noWorker(words);
   };
   worker.onerror = ({ message }) => trouble(message);
   worker.onmessage = ({ data }: MessageEvent<FromWorker>) => {
@@ -59,7 +75,7 @@ function startWorker(first: Extract<ToWorker, { do: "start" | "start again" }>):
     else if (data.told === "ready") {
       if (!unpacked) tell({ told: "loaded" });
       unpacked ??= data.unpacked;
-      ready = worker;
+      [ready, starting] = [worker, false];
       begin();
     }
   };
@@ -74,5 +90,6 @@ addEventListener("message", ({ source, data }: MessageEvent<ToFrame>) => {
   } else if (!asked) {
     asked = data;
     begin();
+    makeReady();
   }
 });
