@@ -63,6 +63,8 @@ export default [
   route("print/sheets/:sheetKey", "print/sheetPage.tsx"),
   route("print/sheets/:sheetKey/scheme", "print/schemePage.tsx"),
   route("print/sheets/:sheetKey/slips", "print/slipsPage.tsx"),
+  route("print/sheets/:sheetKey/recap", "print/recapPage.tsx"),
+  route("print/sheets/:sheetKey/examples", "print/examplesPage.tsx"),
   route("print/assignments/:assignmentKey", "print/overviewPage.tsx"),
   route("assignments/:assignmentKey/mistakes", "assignment/mistakesFile.ts"),
   route("assignments/:assignmentKey/overview.csv", "assignment/overviewFile.ts"),

@@ -7,6 +7,8 @@ import { findSheet, listPlaced, setRules } from "../../server/sheets/sheetStore.
 import { sheetToSit } from "../../server/sittings/testSheet.ts";
 import { openTestServices } from "../../server/testServices.ts";
 import { answered, asked, provideServices, textOfPage } from "../askRoute.ts";
+import * as examples from "../print/examplesPage.tsx";
+import * as recap from "../print/recapPage.tsx";
 import * as outFile from "./outFile.ts";
 import * as sheets from "./page.tsx";
 import * as sheetPage from "./sheetPage.tsx";
@@ -73,4 +75,18 @@ test("what is no sheet, or for no course, is refused in words and leaves nothing
   });
   expect(await take("", course?.key ?? "")).toMatchObject({ status: 422, message: "Choose the file of a sheet." });
   expect((await sheets.loader(asked({}))).sheets).toHaveLength(before);
+});
+
+test("a recap card is in the course's words, and the examples to class together say no class unless asked to", async () => {
+  const ask = (path = "/") => asked({ sheetKey }, { path });
+  const card = textOfPage(recap.default, await recap.loader(ask()));
+  expect(card).toContain("What we met in: Deck loads");
+  expect(card).toMatch(/logic error It does something else than was meant\./);
+  expect(card).toContain("deck + 3");
+  const open = await examples.loader(ask());
+  expect(JSON.stringify(open)).not.toContain("logic");
+  expect(textOfPage(examples.default, open)).toContain("☐ logic error");
+  const key = await examples.loader(ask("/?key=yes"));
+  expect(textOfPage(examples.default, key)).toContain("It is: logic error");
+  await expect(recap.loader(asked({ sheetKey: "none" }))).rejects.toMatchObject({ init: { status: 404 } });
 });

@@ -251,6 +251,12 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
           <Link className="link" to={`/print/sheets/${sheet.key}/slips`}>
             Slips with personal codes
           </Link>
+          <Link className="link" to={`/print/sheets/${sheet.key}/examples`}>
+            Which kind of error? To class together
+          </Link>
+          <Link className="link" to={`/print/sheets/${sheet.key}/recap`}>
+            A recap card
+          </Link>
         </section>
         <section className="leaf grid gap-1 p-3">
           <h2>As a file</h2>

@@ -1,0 +1,57 @@
+import { recapOf } from "../../core/lessons/recap.ts";
+import { useClassWords, useCourseWords } from "../components/marks.tsx";
+import type { Route } from "./+types/recapPage.ts";
+import { PrintPage } from "./PrintPage.tsx";
+import { printedSheet } from "./printedSheet.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Recap card, for print" }];
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const { head, exercises } = await printedSheet(context.services.database, params.sheetKey, request.url);
+  return { ...head, recap: recapOf(exercises) };
+}
+
+/** What a sheet was about, on a card for students: the kinds of error in the course's words, and how each is found. */
+export default function Recap({ loaderData: { title, course, recap, large } }: Route.ComponentProps) {
+  const classWords = useClassWords();
+  const inWords = useCourseWords();
+  return (
+    <PrintPage title={`What we met in: ${title}`} under={course} large={large}>
+      {recap.length === 0 && <p>There is no faulty program on this sheet.</p>}
+      {recap.map(({ of, is, shows, find, examples }) => (
+        <section key={of} className="keep-together grid gap-1">
+          <h2>{classWords(of)}</h2>
+          <p>{inWords(is)}</p>
+          <p>{inWords(shows)}</p>
+          <h3>How to find one</h3>
+          <ul className="list-disc pl-5">
+            {find.map((each) => (
+              <li key={each}>{each}</li>
+            ))}
+          </ul>
+          <h3>We had</h3>
+          {examples.map(({ title: name, before, after, says }, at) => (
+            <div key={at} className="border-l-2 border-black pl-3">
+              <p>
+                {name}
+                {says !== "" && <span className="font-mono text-[10pt]">: {says}</span>}
+              </p>
+              <pre className="text-[10pt] whitespace-pre-wrap">
+                {before.map((line, index) => (
+                  <del key={index} className="block">
+                    {line}
+                  </del>
+                ))}
+                {after.map((line, index) => (
+                  <ins key={index} className="block no-underline">
+                    {line}
+                  </ins>
+                ))}
+              </pre>
+            </div>
+          ))}
+        </section>
+      ))}
+    </PrintPage>
+  );
+}
