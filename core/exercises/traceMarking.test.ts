@@ -114,6 +114,12 @@ test("whatever is written, marks are within the task's, each row has its verdict
   );
 });
 
+test("a table of hardly anything but slips keeps the one cell that is right by the key", () => {
+  const rows = [row({ tide: "2" }), row({ output: "1", tide: "3" }), row({}), row({}), row({ hour: "1", tide: "3" })];
+  expect(mark(rows, { linesGiven: true }).right).toBe(1);
+  expect(mark(rows, { ...followed, linesGiven: true }).right).toBe(1);
+});
+
 test("whatever was written, going through with the own values never earns less than the key alone", () => {
   fc.assert(
     fc.property(tables, fc.boolean(), (answer, linesGiven) => {

@@ -50,7 +50,8 @@ export function markTraceTable(table: TableToMark, answer: readonly WrittenRow[]
   const run = table.language ? recordedRun(table.language, table.program, table.key, table.variables) : null;
   const readings: Reading[] = [];
   if (run) readings.push(...(table.linesGiven ? byPlaces : byRows)(run, table, answer, options));
-  if (readings.length === 0) readings.push(byAlignment(table, answer));
+  // A table of hardly anything but slips may be nearer to the key than to any run of its own values; it never earns less for that.
+  if (readings.length === 0 || table.linesGiven) readings.push(byAlignment(table, answer));
   const marked = readings.map((reading) => ({ reading, earned: earnedBy(reading, wanted, table) }));
   const [best] = marked.sort((one, other) => other.earned.share - one.earned.share);
   if (!best) throw new Error("a table is read in one way at least");
