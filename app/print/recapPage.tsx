@@ -32,10 +32,8 @@ export default function Recap({ loaderData: { title, course, recap, large } }: R
           <h3>We had</h3>
           {examples.map(({ title: name, before, after, says }, at) => (
             <div key={at} className="border-l-2 border-black pl-3">
-              <p>
-                {name}
-                {says !== "" && <span className="font-mono text-[10pt]">: {says}</span>}
-              </p>
+              <p>{name}</p>
+              {says !== "" && <p className="font-mono text-[10pt]">{says}</p>}
               <pre className="text-[10pt] whitespace-pre-wrap">
                 {before.map((line, index) => (
                   <del key={index} className="block">

@@ -3,5 +3,5 @@ export const outForms = [
   { name: "sheet.md", words: "Markdown, for students" },
   { name: "answers.md", words: "Markdown, with the answers" },
   { name: "sheet-qti.zip", words: "QTI 3.0 package (not-said.txt in it lists what QTI cannot say)" },
-  { name: "sheet.json", words: "a file that another Bent Nail takes in" },
+  { name: "sheet.json", words: "A file that another Bent Nail takes in" },
 ] as const;
