@@ -1,9 +1,10 @@
 import { useState } from "react";
 import { unpackRows } from "../../core/formats/packedTable.ts";
 import type { OwnTable } from "../../core/trace/ownTable.ts";
+import { askServer, mayRunHere } from "../ownPython/mayRunHere.ts";
 import { NoOwnPython } from "../ownPython/ownPython.ts";
 import type { Change } from "../ownPython/recordHere.ts";
-import type { RecordReply, TryReply } from "../sitting/replies.ts";
+import type { RecordReply } from "../sitting/replies.ts";
 import type { TaskExercise } from "../tasks/taskParts.ts";
 
 /** A recorded run of a text as it was then; `change`: what was changed on its way, null for the real run. */
@@ -18,27 +19,18 @@ export function useRecording(code: string, exercise: TaskExercise) {
   const [changed, setChanged] = useState<Recording | null>(null);
   const [message, setMessage] = useState("");
 
-  async function ask<Reply>(path: "try" | "record", more: object): Promise<Reply> {
-    const response = await fetch(`/s/${code}/${path}`, {
-      method: "POST",
-      headers: { "Content-Type": "application/json" },
-      body: JSON.stringify({ exercise: exercise.key, ...more }),
-    });
-    return response.json();
-  }
-
   async function onServer(text: string, input: string, change: Change | null): Promise<OwnTable | string> {
-    const reply = await ask<RecordReply>("record", { text, input, ...(change ? { change } : {}) });
+    const reply = await askServer<RecordReply>(code, "record", exercise, {
+      ...{ text, input },
+      ...(change ? { change } : {}),
+    });
     if (!reply.ok) return reply.message;
     return { columns: reply.columns, rows: unpackRows(reply.packed, reply.columns), ended: reply.ended };
   }
 
   async function inBrowser(at: string, text: string, input: string, change: Change | null): Promise<OwnTable | string> {
-    const may = await ask<TryReply>("try", { text, input, here: "begins" }).catch((problem: unknown): TryReply => {
-      if (exercise.tried) return { ok: true, here: true };
-      throw problem;
-    });
-    if (!may.ok) return may.message;
+    const message = await mayRunHere(code, exercise, text, input);
+    if (message !== null) return message;
     // What reads a recording is fetched when somebody goes through one.
     const { recordHere } = await import("../ownPython/recordHere.ts");
     return recordHere(at, exercise, text, input, change);

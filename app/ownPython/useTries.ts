@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
-import type { RanHere } from "../sitting/ranHere.ts";
 import type { ShownTry, TryReply } from "../sitting/replies.ts";
 import type { TaskExercise } from "../tasks/taskParts.ts";
+import { askServer, mayRunHere } from "./mayRunHere.ts";
 import { NoOwnPython, ownPythonAt } from "./ownPython.ts";
 import { orderOf, secondsHere, shownOf } from "./tryHere.ts";
 
@@ -30,35 +30,22 @@ export function useTries(code: string, exercise: TaskExercise, wanted: boolean) 
     return () => clearTimeout(timer);
   }, [address, wanted]);
 
-  async function ask(text: string, input: string, here?: "begins" | RanHere): Promise<TryReply> {
-    const response = await fetch(`/s/${code}/try`, {
-      method: "POST",
-      headers: { "Content-Type": "application/json" },
-      body: JSON.stringify({ exercise: exercise.key, text, input, ...(here ? { here } : {}) }),
-    });
-    return response.json();
-  }
-
   async function onServer(text: string, input: string): Promise<Tried> {
     setState("server");
-    const reply = await ask(text, input);
+    const reply = await askServer<TryReply>(code, "try", exercise, { text, input });
     if (!reply.ok) return reply;
     return reply.here ? { ok: false, message: unreached } : { where: "server", ...reply };
   }
 
   async function inBrowser(at: string, text: string, input: string): Promise<Tried> {
-    // What was tried once may be tried again without a connection: nothing is left to be foretold.
-    const may = await ask(text, input, "begins").catch((problem: unknown): TryReply => {
-      if (exercise.tried) return { ok: true, here: true };
-      throw problem;
-    });
-    if (!may.ok) return may;
+    const message = await mayRunHere(code, exercise, text, input);
+    if (message !== null) return { ok: false, message };
     const python = ownPythonAt(at);
     setState("fetching");
     await python.load();
     setState("here");
     const { shown, told } = shownOf(await python.run(orderOf(exercise, text, input), secondsHere));
-    void ask(text, input, told).catch(() => undefined);
+    void askServer(code, "try", exercise, { text, input, here: told }).catch(() => undefined);
     return { ok: true, where: "here", ...shown };
   }
 

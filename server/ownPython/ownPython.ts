@@ -11,8 +11,15 @@ export const ownPythonFolder = join(productFolder, "node_modules/.cache/bent-nai
 const ownPythonSchema = z.object({ key: z.string(), policy: z.string() });
 export type OwnPython = z.infer<typeof ownPythonSchema>;
 
-/** What has been made, or null: then Python is run on the server only. */
+let known: OwnPython | null = null;
+
+/** What has been made, or null: then Python is run on the server only. What was found once stays, as a server serves it. */
 export function ownPython(): OwnPython | null {
+  known ??= readOwnPython();
+  return known;
+}
+
+function readOwnPython(): OwnPython | null {
   const path = join(ownPythonFolder, "current.json");
   if (!existsSync(path)) return null;
   const read = ownPythonSchema.safeParse(JSON.parse(readFileSync(path, "utf8")));

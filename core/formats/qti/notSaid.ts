@@ -1,7 +1,8 @@
 import type { WrittenExercise, WrittenTask } from "../sheetContent.ts";
 import { sayable } from "./names.ts";
 
-const isChosen = (task: WrittenTask) => {
+/** A task that is one choice, of which it is known what is right: it is marked by the program that takes the package. */
+export const isScored = (task: WrittenTask): boolean => {
   const [only, ...others] = task.parts.flatMap(({ fields }) => fields);
   return only?.options !== undefined && others.length === 0 && task.right[only.name] !== undefined;
 };
@@ -24,7 +25,7 @@ export function notSaid(exercises: readonly WrittenExercise[]): string[] {
     "The kind of each task is not said; it is known by its title.",
     ...list(
       "Only looked at by a person there, as a text field has no rule of ours",
-      named((task) => !isChosen(task)),
+      named((task) => !isScored(task)),
     ),
     ...list(
       "A field holds something at first (a program to be mended, a table begun); it stands above the field instead",

@@ -82,6 +82,13 @@ test("a sheet is a package that says its test, its items and what cannot be said
     ...["items/exercise-2-task-1.xml", "items/exercise-2-task-2.xml", "items/exercise-2-task-3.xml", "not-said.txt"],
   ]);
   expect(await problemsOf(files)).toEqual([]);
+  // Whoever sits an item reads sentences, not fields.
+  for (const words of [
+    ">There is one fault in it.<",
+    ">Beside the program lies loads.txt:<",
+    ">There is no file gone.txt.<",
+  ])
+    expect(files[2]?.text).toContain(words);
   const said = files.at(-1)?.text ?? "";
   expect(said).toContain("Programs cannot be run or tried in it");
   expect(said).toContain("it stands above the field instead: 1h.");

@@ -95,14 +95,13 @@ function exerciseOf(section: Element, group: Element, items: readonly Element[])
     ...{ language: section.getAttribute("data-language") ?? "", fileName: section.getAttribute("data-file") ?? "" },
     intro: textIn(withClass(block, "intro")[0]),
     userActions: withClass(block, "user-actions").flatMap((list) => named(list, "li").map(textIn)),
-    faults: Number(textIn(withClass(block, "faults")[0]) || "0"),
+    faults: Number(withClass(block, "faults")[0]?.getAttribute("data-faults") ?? "0"),
     program: textIn(withClass(block, "program")[0]),
     files: block
       ? childrenOf(block).flatMap((child) => {
           const [is] = classes(child);
           if (is !== "file" && is !== "no-file") return [];
-          const { says, text } = shownIn(child);
-          return [{ name: says, text: is === "file" ? text : null }];
+          return [{ name: child.getAttribute("data-name") ?? "", text: is === "file" ? shownIn(child).text : null }];
         })
       : [],
     given: withClass(block, "given").map(shownIn),

@@ -1,16 +1,16 @@
 import type { PartField } from "../../exercises/asked.ts";
 import { type SheetToWrite, type WrittenExercise, type WrittenTask, writtenExercises } from "../sheetContent.ts";
 import { itemSpace, oneLine, type PackageFile, packageSpace, sayable } from "./names.ts";
-import { notSaid } from "./notSaid.ts";
+import { isScored, notSaid } from "./notSaid.ts";
 import { newDocument, type Written } from "./tree.ts";
 
 /** Words as a paragraph, or lines as they stand. */
 const paragraph = (at: Written, text: string, is = "") => at.ele("p", is ? { class: is } : {}).txt(sayable(text));
 const verbatim = (at: Written, text: string, is: string) => at.ele("pre", { class: is }).txt(sayable(text));
 
-/** A text with words above it. */
-function shown(at: Written, is: string, says: string, text: string | null): void {
-  const block = at.ele("div", { class: is });
+/** A text with words above it; `name`: of the file that it is. */
+function shown(at: Written, is: string, says: string, text: string | null, name?: string): void {
+  const block = at.ele("div", { class: is, ...(name === undefined ? {} : { "data-name": oneLine(name) }) });
   paragraph(block, says, "says");
   if (text !== null) verbatim(block, text, "text");
 }
@@ -23,9 +23,13 @@ function exerciseBlock(body: Written, exercise: WrittenExercise): void {
     const list = block.ele("ul", { class: "user-actions" });
     for (const action of exercise.userActions) list.ele("li").txt(sayable(action));
   }
-  paragraph(block, String(exercise.faults), "faults");
+  block
+    .ele("p", { class: "faults", "data-faults": String(exercise.faults) })
+    .txt(exercise.faults === 1 ? "There is one fault in it." : `There are ${exercise.faults} faults in it.`);
   verbatim(block, exercise.program, "program");
-  for (const { name, text } of exercise.files) shown(block, text === null ? "no-file" : "file", name, text);
+  for (const { name, text } of exercise.files)
+    if (text === null) shown(block, "no-file", `There is no file ${name}.`, null, name);
+    else shown(block, "file", `Beside the program lies ${name}:`, text, name);
   for (const { says, text } of exercise.given) shown(block, "given", says, text);
 }
 
@@ -92,8 +96,7 @@ function itemOf(exercise: WrittenExercise, task: WrittenTask, identifier: string
     "scorer",
     task.scheme.map(({ item: name, marks, words }) => `${name} (${marks}): ${words}`),
   );
-  const [only, ...others] = fields;
-  if (only?.options && others.length === 0 && task.right[only.name] !== undefined) scored(item, task.marks);
+  if (isScored(task)) scored(item, task.marks);
   return text();
 }
 
