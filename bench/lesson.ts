@@ -4,6 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout } from "node:timers/promises";
 import { z } from "zod";
+import { retryIn } from "../app/sitting/outbox.ts";
 import { deckMended, testExercise } from "../core/exercises/testExercise.ts";
 import { openDatabase } from "../server/database/database.ts";
 import { addCourse, addStudents, listStudents } from "../server/people/courseStore.ts";
@@ -98,7 +99,7 @@ async function enter(room: Room, { label, code }: { label: string; code: string 
         const response = await ask();
         return { response, time: performance.now() - began };
       } catch {
-        await setTimeout(500);
+        await setTimeout(retryIn(Math.random()));
       }
     }
   };

@@ -11,6 +11,7 @@ import { act, readAnewWhenStale } from "../actions.ts";
 import { useCourseWords } from "../components/marks.tsx";
 import { Said } from "../components/Said.tsx";
 import { Script } from "../components/Script.tsx";
+import { WayToMistake } from "../components/WayToMistake.tsx";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/page.ts";
 import { exerciseActions } from "./actions/list.ts";
@@ -39,6 +40,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     program: content.program,
     mended: content.mended ?? "",
     faultyLines: content.faults.flatMap((fault) => fault.faultyLines),
+    ways: content.faults.map(({ looks }) => looks ?? []),
     level: { level: level.level, reasons: level.reasons, byResults: wordsOfResults(level) },
     total: totalMarks(content),
     tasks: content.tasks.map((task) => {
@@ -105,6 +107,12 @@ export default function ExercisePage({ loaderData: view, actionData }: Route.Com
         <Said reply={actionData} />
         <section className="leaf py-3" aria-label="The program">
           <Script lines={view.lines} label={view.fileName} faulty={new Set(view.faultyLines)} />
+          {view.ways.some((looks) => looks.length > 0) && (
+            <details className="px-3 pt-2">
+              <summary className="cursor-pointer text-sm text-steel-deep">How it can be found, line by line</summary>
+              <WayToMistake ways={view.ways} lines={view.lines} />
+            </details>
+          )}
         </section>
         <Form method="post" className="leaf grid gap-2 p-3">
           {revision}

@@ -39,7 +39,9 @@ beforeAll(async () => {
   const { database } = services;
   const course = await addCourse(database, "Kittiwake Crossing", "python");
   await addStudents(database, course, ["T-01", "T-02", "T-03", "T-04"]);
-  const content = testExercise({ tasks: [{ key: taskKey, kind: "classify", marks: 2 }] });
+  const looks = [{ line: 1, why: "It begins here." }];
+  const faults = testExercise().faults.map((fault) => ({ ...fault, looks }));
+  const content = testExercise({ tasks: [{ key: taskKey, kind: "classify", marks: 2 }], faults });
   sheetKey = await addSheet(database, course, "Deck");
   await placeExercise(database, sheetKey, await addExercise(database, null, "Deck load", content));
   const sheet = await findSheet(database, sheetKey);
@@ -116,9 +118,11 @@ test("a suggestion is never shown to a student, and release says what still wait
     reason: "This waits for your teacher.",
   });
   expect(task?.compared).not.toBeNull();
+  expect(view.exercises[0]?.ways).toEqual([[{ line: 1, why: "It begins here." }]]);
   await releaseMarks(services.database, sheetKey, false);
   const before = await studentView(services, { sheet: { ...sheet, released_at: null }, sitting, edition: own });
   expect(JSON.stringify(before)).not.toContain("logic error");
+  expect(JSON.stringify(before)).not.toContain("It begins here.");
   expect(before.exercises[0]?.tasks[0]).toMatchObject({ compared: null, right: [], marked: [] });
 });
 

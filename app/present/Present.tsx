@@ -24,6 +24,7 @@ export function Present({ view }: { view: Presentation }) {
   const last = view.reveals.length;
   const seen = seenAfter(view.reveals, count);
   const fault = seen.fault === null ? undefined : view.faults[seen.fault];
+  const looking = seen.faultyLine ? null : (fault?.looks[seen.looks - 1]?.line ?? null);
   const run = seen.run === null ? undefined : view.runs[seen.run];
   const inWords = useCourseWords();
   const slip = seen.fixes.flatMap((number) => view.faults[number]?.hunks ?? []);
@@ -61,6 +62,7 @@ export function Present({ view }: { view: Presentation }) {
             faulty={new Set(seen.faultyLine ? (fault?.faultyLines ?? []) : [])}
             reported={seen.namedLine ? (fault?.reportedLine ?? null) : null}
             slip={slip}
+            chosen={looking}
             pen={pen}
             onPick={(line) => setPen(line === pen ? null : line)}
             pickHint="Put the pen beside this line"
@@ -78,6 +80,19 @@ export function Present({ view }: { view: Presentation }) {
               <ClassMark of={fault.class} />
             </p>
           )}
+          {seen.looks > 0 && fault && fault.looks.length > 1 && (
+            <ol
+              aria-label="The way to the mistake"
+              className="grid gap-1 border-l-4 border-rule-strong pl-4 text-[1.25rem]"
+            >
+              {fault.looks.slice(0, seen.looks).map((look, at) => (
+                <li key={`${at} ${look.line}`}>
+                  <strong>Line {look.line}.</strong> {look.why}
+                </li>
+              ))}
+            </ol>
+          )}
+          {seen.looks > 0 && !seen.faultyLine && <p>Where would you look next?</p>}
           {seen.faultyLine && fault && (
             <p>
               The mistake is in line {fault.faultyLines.join(", ")}

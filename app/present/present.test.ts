@@ -25,7 +25,7 @@ test("an exercise before a class begins with its program alone; what its run giv
       { console: { pieces: [{ text: "Deck load: 7\n" }] } },
     ],
     ...{ intended: "Deck load: 7\n", back: `/exercises/${key}` },
-    faults: [{ class: "logic", faultyLines: [2] }],
+    faults: [{ class: "logic", faultyLines: [2], looks: [{ line: 2 }] }],
   });
   const text = textOfPage(exercisePage.default, view);
   expect(text).toContain("Add the loads. 1 deck = 4 2 print");

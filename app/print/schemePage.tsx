@@ -3,6 +3,7 @@ import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { type GivenAnswer, givenAnswers } from "../../server/results/givenAnswers.ts";
 import { useCourseWords } from "../components/marks.tsx";
+import { WayToMistake } from "../components/WayToMistake.tsx";
 import { partsOf } from "../tasks/list.ts";
 import type { Route } from "./+types/schemePage.ts";
 import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
@@ -23,6 +24,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
       key,
       title,
       lines: lineTexts(content.program),
+      ways: content.faults.map(({ looks }) => looks ?? []),
       total: totalMarks(content),
       tasks: content.tasks.map((task) => ({
         given: given.get(task.key) ?? { accepted: [], wrong: [] },
@@ -52,6 +54,12 @@ export default function PrintScheme({ loaderData }: Route.ComponentProps) {
             {index + 1}. {exercise.title} <span className="float-right">({exercise.total})</span>
           </h2>
           <PrintedProgram lines={exercise.lines} />
+          {exercise.ways.some((looks) => looks.length > 0) && (
+            <div className="keep-together text-[10pt]">
+              <h3>How it can be found, line by line</h3>
+              <WayToMistake ways={exercise.ways} lines={exercise.lines} />
+            </div>
+          )}
           {exercise.tasks.map((task, at) => (
             <div key={task.key} className="grid gap-1">
               <h3>

@@ -4,6 +4,7 @@ import { ownNote, ownNoteName } from "../../core/exercises/ownNote.ts";
 import type { StudentView } from "../../server/results/studentView.ts";
 import { Script } from "../components/Script.tsx";
 import { UserSteps } from "../components/UserSteps.tsx";
+import { WayToMistake } from "../components/WayToMistake.tsx";
 import { partsOf } from "../tasks/list.ts";
 import { Marked } from "./Marked.tsx";
 import type { Clash } from "./outbox.ts";
@@ -155,6 +156,12 @@ export function ExerciseToSit({
           </div>
         );
       })}
+      {exercise.ways.some((looks) => looks.length > 0) && (
+        <details className="border-l-2 border-rule-strong pl-3">
+          <summary className="cursor-pointer text-steel-deep">How the mistake can be found, line by line</summary>
+          <WayToMistake ways={exercise.ways} lines={exercise.lines} />
+        </details>
+      )}
     </section>
   );
 }

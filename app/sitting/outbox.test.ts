@@ -79,6 +79,7 @@ async function browser() {
         moment += 1;
         return moment;
       },
+      chance: () => 0.5,
       // Nothing happens by itself here: every send is asked for.
       after: () => () => undefined,
     });
@@ -294,3 +295,26 @@ test("however the network behaves and whenever a page is left: once it is there 
     { numRuns: 120 },
   );
 }, 60_000);
+
+test("while the server is not reached each page asks at a moment of its own, two to four seconds later", async () => {
+  const waits: number[] = [];
+  const page = (chance: number) =>
+    createOutbox(
+      {},
+      {
+        ...{ writer: "page", tell: () => undefined, changed: () => undefined, now: () => 0, chance: () => chance },
+        keep: { put: async () => true, drop: async () => undefined, all: async () => new Map() },
+        send: () => Promise.reject(new Error("not reached")),
+        after: (milliseconds) => {
+          waits.push(milliseconds);
+          return () => undefined;
+        },
+      },
+    );
+  for (const chance of [0, 0.25, 1]) {
+    const own = page(chance);
+    own.change("mend", { text: "deck" });
+    await own.flush();
+  }
+  expect(waits.filter((wait) => wait >= 1000)).toEqual([2000, 2500, 4000]);
+});

@@ -34,13 +34,20 @@ export type OutboxWorld = {
   tell: (message: TabMessage) => void;
   changed: (state: OutboxState) => void;
   now: () => number;
+  /** A number from 0 to 1, by chance. */
+  chance: () => number;
   /** Does something after so many milliseconds; returns what stops that. */
   after: (milliseconds: number, does: () => void) => () => void;
 };
 
-/** Time without typing after which an answer is sent, and between tries while the server is not reached, in milliseconds. */
+/** Time without typing after which an answer is sent, in milliseconds. */
 const pause = 500;
-const retryAfter = 3000;
+
+/**
+ * Time between tries while the server is not reached, in milliseconds; `chance` from 0 to 1. It differs from page to page and
+ * from try to try, so that a room does not fall upon a server that has only just come back.
+ */
+export const retryIn = (chance: number) => 2000 + 2000 * chance;
 
 /** Marks that an answer carries at most. */
 const mostMarks = 500;
@@ -165,7 +172,7 @@ export function createOutbox(initial: Readonly<Record<string, Stored>>, world: O
           : "This browser keeps nothing, so do not close this page: it";
         const message = `Not saved yet: ${why}. ${where}${keeps ? "," : ""} and is sent as soon as that works.`;
         show({ save: { state: "waiting", message, at: world.now() } });
-        later(retryAfter);
+        later(retryIn(world.chance()));
         return;
       }
       if (!hear(task, draft, reply)) return;

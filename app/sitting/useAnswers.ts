@@ -48,6 +48,7 @@ export function useAnswers({ code, place, who, isOver }: AnswerPlace, initial: R
       tell: (message) => others?.postMessage(message),
       changed: setState,
       now: Date.now,
+      chance: Math.random,
       after: (milliseconds, does) => {
         const timer = setTimeout(does, milliseconds);
         return () => clearTimeout(timer);

@@ -37,6 +37,8 @@ export const exerciseFaultSchema = z.object({
   reportedLine: z.number().int().positive().nullable(),
   faultyLines: z.array(z.number().int().positive()),
   hunks: z.array(hunkSchema),
+  /** Which lines are looked at, in this order, until it is found (core/lessons/looks.ts); absent in those made before. */
+  looks: z.array(z.object({ line: z.number().int().positive(), why: z.string() })).optional(),
   /** By how many of the checks it is noticed, where that was tried. */
   noticed: z.object({ by: z.number().int().min(0), of: z.number().int().min(0) }).optional(),
 });

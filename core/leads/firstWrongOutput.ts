@@ -64,7 +64,7 @@ export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, 
 type Steps = Parameters<typeof sliceBack>[0]["steps"];
 
 /** The recorded step that printed the first output that differs: by its place in what is printed, else the last that the line has. */
-function wrongStep(steps: Steps, place: { line: number; column: number }, printed: number): number {
+export function wrongStep(steps: Steps, place: { line: number; column: number }, printed: number): number {
   // Text before the place counted in line ends, over the recorded steps.
   let seen = 1;
   for (const [index, step] of steps.entries()) {

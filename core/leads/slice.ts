@@ -2,8 +2,17 @@ import type { Language } from "../languages/language.ts";
 import type { Token } from "../languages/token.ts";
 import type { Step, Trace } from "../trace/trace.ts";
 
-/** A line that a value comes from: how many steps back along the values it lies, and the name or way by which it was reached. */
-export type Source = { line: number; distance: number; by: "value" | "returned" | "decision" | "call"; name: string };
+/**
+ * A line that a value comes from: how many steps back along the values it lies, the name or way by which it was reached, and
+ * from which line (a nearer source, or where the looking began).
+ */
+export type Source = {
+  line: number;
+  distance: number;
+  by: "value" | "returned" | "decision" | "call";
+  name: string;
+  from: number;
+};
 
 /** How far back is looked, in steps along the values, and how many steps of a recording at most. */
 const reach = 8;
@@ -27,21 +36,15 @@ export function sliceBack(
   const found = new Map<number, Source>();
   const visited = new Set<number>();
   let frontier: Array<{ at: number; distance: number }> = [{ at: from, distance: 0 }];
-  const note = (
-    step: Step | undefined,
-    at: number,
-    distance: number,
-    by: Source["by"],
-    name: string,
-    next: typeof frontier,
-  ) => {
+  const note = (at: number, reached: Omit<Source, "line">, next: typeof frontier) => {
+    const step = steps[at];
     if (!step || visited.has(at)) return;
     visited.add(at);
     if (step.file === 0) {
       const known = found.get(step.line);
-      if (!known || known.distance > distance) found.set(step.line, { line: step.line, distance, by, name });
+      if (!known || known.distance > reached.distance) found.set(step.line, { line: step.line, ...reached });
     }
-    next.push({ at, distance });
+    next.push({ at, distance: reached.distance });
   };
   while (frontier.length > 0 && visited.size < mostVisited) {
     const next: typeof frontier = [];
@@ -49,21 +52,22 @@ export function sliceBack(
       const step = steps[at];
       if (!step || distance >= reach) continue;
       const tokens = lines.get(step.line) ?? [];
+      const here = { distance: distance + 1, from: step.line };
       // A step that enters a function has its values from the line that called it.
       if (step.call !== undefined) {
         const caller = steps.slice(0, at).findLastIndex((each) => each.depth < step.depth);
-        note(steps[caller], caller, distance + 1, "call", step.call, next);
+        note(caller, { ...here, by: "call", name: step.call }, next);
         continue;
       }
       for (const name of language.usedNames(tokens)) {
         const written = lastWrite(steps, at, step, name);
-        note(steps[written.at], written.at, distance + 1, "value", name, next);
-        if (written.element >= 0) note(steps[written.element], written.element, distance + 1, "value", name, next);
+        note(written.at, { ...here, by: "value", name }, next);
+        if (written.element >= 0) note(written.element, { ...here, by: "value", name }, next);
       }
       // What functions that this line called gave back.
-      for (const ended of endsOfCalls(steps, at)) note(steps[ended], ended, distance + 1, "returned", "", next);
+      for (const ended of endsOfCalls(steps, at)) note(ended, { ...here, by: "returned", name: "" }, next);
       const decision = decisionOver(steps, at, step, language, lines, blockOf);
-      if (decision >= 0) note(steps[decision], decision, distance + 1, "decision", "", next);
+      if (decision >= 0) note(decision, { ...here, by: "decision", name: "" }, next);
     }
     frontier = next;
   }

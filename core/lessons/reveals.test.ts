@@ -29,6 +29,18 @@ test("nothing is seen before it was revealed; a question goes when its answer co
   expect(seenAfter(reveals, reveals.length)).toMatchObject({ run: 2, fault: null, fixes: [0, 1] });
 });
 
+test("the way to the mistake comes line by line after the question, and with the faulty line the whole of it", () => {
+  const looks = [4, 2, 1].map((line) => ({ line, why: "" }));
+  const reveals = revealsOf([{ ...fault(4), looks }]);
+  expect(reveals.map(({ shows }) => shows).slice(4)).toEqual([
+    ...["think", "named line", "think", "look", "look", "faulty line", "think", "fix", "think", "run"],
+  ]);
+  const looksAfter = (count: number) => seenAfter(reveals, count).looks;
+  expect([7, 8, 9].map(looksAfter)).toEqual([0, 1, 2]);
+  expect(looksAfter(10)).toBeGreaterThan(looks.length);
+  expect(looksAfter(reveals.length)).toBe(0);
+});
+
 test("going on shows more of a fault, never less, and runs come in their order", () => {
   const faults = fc.array(fc.record({ at: fc.option(fc.integer({ min: 1, max: 9 })), mended: fc.boolean() }), {
     maxLength: 4,

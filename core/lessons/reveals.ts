@@ -3,31 +3,36 @@ import type { ExerciseFault } from "../exercises/exercise.ts";
 /**
  * What a presentation shows next. "think": a stop with a question to the class. The others show what they are named after,
  * of the fault with this number (from 0).
+ * "look": one more line (number from 0) of the way on which the faulty line is found.
  */
 export type Reveal =
   | { shows: "think"; words: string }
   /** What a run gives with so many of the faults mended, in their order. */
   | { shows: "run"; mended: number }
-  | { shows: "class" | "named line" | "faulty line" | "fix"; fault: number };
+  | { shows: "class" | "named line" | "faulty line" | "fix"; fault: number }
+  | { shows: "look"; fault: number; look: number };
 
 const think = (words: string): Reveal => ({ shows: "think", words });
 
 /**
  * The order in which a faulty program is taken through with a class: read, guess, run, tell the kind of error, look for the
- * line, mend, run again; fault by fault, as far as they can be mended one by one. Every answer has its question before it, so nothing is seen before it was asked.
+ * line by line until it is found, mend, run again; fault by fault, as far as they can be mended one by one. Every answer has its
+ * question before it, so nothing is seen before it was asked.
  */
-export function revealsOf(faults: ReadonlyArray<Pick<ExerciseFault, "class" | "reportedLine" | "hunks">>): Reveal[] {
+export function revealsOf(
+  faults: ReadonlyArray<Pick<ExerciseFault, "class" | "reportedLine" | "hunks" | "looks">>,
+): Reveal[] {
   const reveals: Reveal[] = [
     think("Read it. What should it do, and what will happen when it is run?"),
     { shows: "run", mended: 0 },
   ];
-  for (const [fault, { reportedLine, hunks }] of faults.entries()) {
+  for (const [fault, { reportedLine, hunks, looks = [] }] of faults.entries()) {
     reveals.push(think("Which kind of error is it, and how do you know?"), { shows: "class", fault });
     if (reportedLine !== null) reveals.push(think("Which line does the message name?"), { shows: "named line", fault });
-    reveals.push(think(reportedLine === null ? "Which line is it in?" : "Is that where the mistake is?"), {
-      shows: "faulty line",
-      fault,
-    });
+    reveals.push(think(reportedLine === null ? "Which line is it in?" : "Is that where the mistake is?"));
+    // The last look is at the faulty line itself.
+    for (let look = 0; look < looks.length - 1; look++) reveals.push({ shows: "look", fault, look });
+    reveals.push({ shows: "faulty line", fault });
     if (hunks.length === 0) break;
     reveals.push(think("How would you mend it?"), { shows: "fix", fault });
     reveals.push(think("What will happen when it is run again?"), { shows: "run", mended: fault + 1 });
@@ -44,12 +49,14 @@ export type Seen = {
   fault: number | null;
   class: boolean;
   namedLine: boolean;
+  /** How many lines of the way to the fault are shown; with the faulty line all of them. */
+  looks: number;
   faultyLine: boolean;
   /** Numbers of the faults whose mending is shown. */
   fixes: number[];
 };
 
-const nothingOfFault = { class: false, namedLine: false, faultyLine: false };
+const nothingOfFault = { class: false, namedLine: false, looks: 0, faultyLine: false };
 
 /** What is to be seen after so many reveals. With a new run what was said of the fault before goes; its mending stays. */
 export function seenAfter(reveals: readonly Reveal[], count: number): Seen {
@@ -65,7 +72,8 @@ export function seenAfter(reveals: readonly Reveal[], count: number): Seen {
     seen.fault = reveal.fault;
     if (reveal.shows === "class") seen.class = true;
     if (reveal.shows === "named line") seen.namedLine = true;
-    if (reveal.shows === "faulty line") seen.faultyLine = true;
+    if (reveal.shows === "look") seen.looks = reveal.look + 1;
+    if (reveal.shows === "faulty line") Object.assign(seen, { faultyLine: true, looks: Number.POSITIVE_INFINITY });
     if (reveal.shows === "fix") seen.fixes.push(reveal.fault);
   }
   return seen;

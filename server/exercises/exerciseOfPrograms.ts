@@ -9,6 +9,7 @@ import { judgeProgram } from "../judge/judge.ts";
 import type { Services } from "../services.ts";
 import { givenOfRuns, type ShownOfRuns } from "./givenOfRuns.ts";
 import { makeHiddenChecks } from "./hiddenChecks.ts";
+import { withLooks } from "./looks.ts";
 import { makeContext } from "./makeExercise.ts";
 import { runForCheck, runOfText } from "./runForCheck.ts";
 
@@ -52,6 +53,7 @@ export async function exerciseOfPrograms(
     }
   }
   content.faults = await faultsOf(services, content);
+  content.faults = await withLooks(services, content);
   content.hiddenChecks = await makeHiddenChecks(services, content);
   content.given = await givenOfRuns(services, content, order.show ?? {});
   const facts = { faults: content.faults.length, mended: order.mended !== null };

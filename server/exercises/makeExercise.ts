@@ -17,6 +17,7 @@ import { tableStyleOf } from "../people/tableStyleStore.ts";
 import type { Services } from "../services.ts";
 import { givenOfRuns, type ShownOfRuns } from "./givenOfRuns.ts";
 import { makeHiddenChecks } from "./hiddenChecks.ts";
+import { withLooks } from "./looks.ts";
 import { runForCheck, runOfText } from "./runForCheck.ts";
 
 /**
@@ -173,6 +174,7 @@ export async function makeExercise(services: Services, found: WholeCase, order: 
     firstFault.message = now.diagnostic ? messageOf(now.diagnostic) : firstFault.message;
     firstFault.reportedLine = now.reportedLine;
   }
+  content.faults = await withLooks(services, content);
   if (mended !== null) {
     for (const [index, check] of checks.entries()) {
       if (check.expected === null) continue;

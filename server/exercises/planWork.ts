@@ -18,6 +18,7 @@ import { defineJob } from "../work/job.ts";
 import { nowAndThen } from "../work/stoppable.ts";
 import { checksOfProgram } from "./checksOfProgram.ts";
 import { makeHiddenChecks } from "./hiddenChecks.ts";
+import { withLooks } from "./looks.ts";
 import { makeContext } from "./makeExercise.ts";
 import {
   addPlan,
@@ -216,6 +217,7 @@ export async function plannedOf(
 ): Promise<Planned> {
   const content: ExerciseContent = contentOf({ language, fileName: plan.file_name, checks: plan.checks }, fault);
   content.hiddenChecks = await makeHiddenChecks(services, content);
+  content.faults = await withLooks(services, content);
   for (const kind of taskKinds) {
     const marks = wish.tasks[kind.kind] ?? 0;
     if (marks <= 0) continue;

@@ -4,6 +4,7 @@ import { drawScene, inputInScene, inScene, inWordsOf, type Scene } from "../../c
 import { languageOf } from "../judge/judge.ts";
 import { runProgram } from "../judge/run.ts";
 import type { Services } from "../services.ts";
+import { withLooks } from "./looks.ts";
 import { inequality, type Remade, remake } from "./remake.ts";
 import { runOfText } from "./runForCheck.ts";
 
@@ -68,11 +69,13 @@ export async function twinOf(
     const made = await remake(services, content, { program: faulty, mended: right, checks, intro });
     why = [...made.reasons, ...inequality(content, made.content)];
     // No line is put in or taken out, so what was said of lines holds.
-    const faults = made.content.faults.map((fault, at) => ({
+    if (why.length > 0) continue;
+    const placed = made.content.faults.map(({ looks, ...fault }, at) => ({
       ...fault,
       faultyLines: content.faults[at]?.faultyLines ?? fault.faultyLines,
     }));
-    if (why.length === 0) return { ...made, content: { ...made.content, faults } };
+    const faults = await withLooks(services, { ...made.content, faults: placed });
+    return { ...made, content: { ...made.content, faults } };
   }
   return `No equal exercise was found: ${why[0] ?? ""}.`;
 }

@@ -103,6 +103,8 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
         program: content.program,
         total: totalMarks(content),
         hints: hintsFor(content, takenHints(contents.get(hintsName(key))), sheet.rules.hintCost, inWords),
+        /** On which way each fault is found; once marks are released. */
+        ways: released ? content.faults.map(({ looks }) => looks ?? []) : [],
         tried: answers.some((answer) => answer.task === triedNote(key)),
         tasks: content.tasks.map((task) => {
           const kind = kindOfTask(task);
