@@ -76,6 +76,7 @@ const stages: readonly string[] = [
     "casebook",
     "exercises",
     "sheets",
+    "lessons",
     "sittings",
     "marks",
     "results",

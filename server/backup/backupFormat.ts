@@ -29,6 +29,7 @@ const spoken = [
   ["exercise", "exercise", "exercises"],
   ["sheet", "sheet", "sheets"],
   ["sitting", "sitting", "sittings"],
+  ["lesson", "lesson", "lessons"],
 ] as const;
 
 /** What lies in tables, in words: "2 courses, 40 students, 312 cases". `rows`: how many rows each has. */

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { faultClassSchema } from "../../core/cases/case.ts";
 import { type ExerciseContent, exerciseContentSchema } from "../../core/exercises/exercise.ts";
 import type { Database } from "../database/database.ts";
 import { asJson, jsonColumn, oneRow, timeColumn } from "../database/rows.ts";
@@ -60,6 +61,26 @@ export async function listExercises(database: Database): Promise<ExerciseLine[]>
      from exercise where deleted_at is null order by created_at desc`,
   );
   return z.array(exerciseLine).parse(rows);
+}
+
+const teachable = z.object({
+  key: z.string(),
+  title: z.string(),
+  language: z.string(),
+  classes: jsonColumn(z.array(faultClassSchema)),
+  tasks: z.number(),
+  mended: z.boolean(),
+});
+
+/** Exercises with the classes of their faults, without their programs; the newest first. */
+export async function listTeachable(database: Database): Promise<Array<z.infer<typeof teachable>>> {
+  const rows = await database.query(
+    `select key, title, content ->> 'language' as language, jsonb_array_length(content -> 'tasks') as tasks,
+       coalesce(jsonb_typeof(content -> 'mended') = 'string', false) as mended,
+       coalesce((select jsonb_agg(distinct fault -> 'class') from jsonb_array_elements(content -> 'faults') fault), '[]') as classes
+     from exercise where deleted_at is null order by created_at desc`,
+  );
+  return z.array(teachable).parse(rows);
 }
 
 /** What the check of an exercise found that it was set with; null where its newest revision was not checked yet. */

@@ -1,0 +1,103 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { findPattern } from "../patterns/patterns.ts";
+import { ideas, wordsBeside } from "./ideas.ts";
+import { classesOf, lessonContentSchema, movedPart, type Part, planOf, usualLesson } from "./lesson.ts";
+import type { Known, KnownExercise } from "./partKind.ts";
+import { findPart, partKinds } from "./parts.ts";
+
+const exercise = (key: string, ...classes: KnownExercise["classes"]): KnownExercise => ({
+  ...{ key, title: `Deck ${key}`, classes, tasks: 2 },
+});
+const exercises = [exercise("a", "logic"), exercise("b", "syntax", "logic"), exercise("c", "runtime"), exercise("d")];
+const known: Known = {
+  exercises: new Map(exercises.map((each) => [each.key, each])),
+  sheets: new Map([["s", { key: "s", title: "Ferry", marks: 12, minutes: null }]]),
+};
+let made = 0;
+const newKey = () => `part ${made++}`;
+const part = (kind: string, content: unknown, rest: Partial<Part> = {}): Part => ({
+  ...{ key: newKey(), kind, title: "", out: false, minutes: null, content },
+  ...rest,
+});
+
+test("a lesson is usually: what the kinds are, a program of each, one sign changed, the sheet, what we met", () => {
+  const lab = { exercise: "a", changes: [] };
+  const lesson = usualLesson({ ...{ exercises, classes: classesOf(exercises) }, sheet: "s", lab, newKey });
+  expect(lesson.parts.map(({ kind, content }) => [kind, content])).toEqual([
+    ["classes", { classes: ["syntax", "runtime", "logic"] }],
+    ["program", { exercise: "b", without: [] }],
+    ["program", { exercise: "c", without: [] }],
+    ["program", { exercise: "a", without: [] }],
+    ["lab", lab],
+    ["sheet", { sheet: "s" }],
+    ["recap", {}],
+  ]);
+  expect(lessonContentSchema.parse(lesson)).toEqual(lesson);
+  expect(usualLesson({ exercises: [], classes: [], sheet: null, lab: null, newKey }).parts).toEqual([]);
+});
+
+test("parts that are left out are neither counted nor numbered; what the teacher says of minutes holds", () => {
+  const lesson = usualLesson({
+    ...{ exercises, classes: classesOf(exercises) },
+    sheet: "s",
+    lab: { exercise: "a", changes: [] },
+    newKey,
+  });
+  const whole = planOf(lesson, known);
+  expect(whole.parts.map(({ takes }) => takes)).toEqual([6, 16, 8, 8, 2, 12, 3]);
+  expect(whole.minutes).toBe(55);
+  expect(whole.parts.map(({ firstTask, tasks }) => (tasks > 0 ? firstTask : 0))).toEqual([0, 1, 2, 3, 4, 5, 0]);
+  const parts = lesson.parts.map((each, at) => ({
+    ...each,
+    out: at === 2,
+    minutes: at === 1 ? 5 : null,
+    title: at === 1 ? "The fares" : "",
+  }));
+  const shorter = planOf({ parts }, known);
+  expect(shorter.minutes).toBe(36);
+  expect(shorter.parts[1]).toMatchObject({ name: "The fares", takes: 5, firstTask: 1 });
+  expect(shorter.parts.at(-2)).toMatchObject({ name: "A sheet is sat", firstTask: 4 });
+});
+
+test("steps of a program that are left out take no time; a part of a kind that is not known is left away", () => {
+  const short = part("program", { exercise: "c", without: ["class", "fix"] });
+  const plan = planOf({ parts: [part("film", {}), short, part("program", { exercise: 7 })] }, known);
+  expect(plan.parts.map(({ key, takes }) => [key, takes])).toEqual([[short.key, 4]]);
+});
+
+test("every kind of part has a name of its own and says what it is", () => {
+  expect(new Set(partKinds.map(({ kind }) => kind)).size).toBe(partKinds.length);
+  for (const { kind, about, title } of partKinds) {
+    expect(findPart(kind)?.title).toBe(title);
+    expect(about).toMatch(/^[A-Z“].*\.$/);
+  }
+});
+
+test("a part that is moved changes places with its neighbour, and nothing is lost", () => {
+  const keys = ["a", "b", "c"];
+  const parts = keys.map((key) => part("recap", {}, { key }));
+  const moved = (key: string, by: 1 | -1) => movedPart(parts, key, by).map((each) => each.key);
+  expect(moved("b", -1)).toEqual(["b", "a", "c"]);
+  expect(moved("c", 1)).toEqual(keys);
+  expect(moved("z", 1)).toEqual(keys);
+  fc.assert(
+    fc.property(fc.constantFrom(...keys), fc.constantFrom<1 | -1>(1, -1), (key, by) => {
+      expect([...moved(key, by)].sort()).toEqual(keys);
+    }),
+  );
+});
+
+test("a teacher's words stand beside the classes and kinds of mistake that their idea is about", () => {
+  const words = new Map([
+    ["noticed", "As when a wrong turning is noticed at the harbour."],
+    ["joining", "And is a gate with two locks."],
+    ["grammar", ""],
+  ]);
+  expect(wordsBeside(words, { class: "syntax" })).toEqual([
+    { title: "Where it began, and where it was noticed", words: "As when a wrong turning is noticed at the harbour." },
+  ]);
+  expect(wordsBeside(words, { class: "logic" })).toEqual([]);
+  expect(wordsBeside(words, { pattern: "and-or-mixed-up" })[0]?.words).toContain("two locks");
+  for (const { patterns } of ideas) for (const id of patterns) expect(findPattern(id)?.id).toBe(id);
+});
