@@ -11,6 +11,7 @@ const places = [
   { to: "/collect", words: "Collect a class" },
   { to: "/casebook", words: "Casebook" },
   { to: "/sheets", words: "Sheets" },
+  { to: "/lessons", words: "Lessons" },
   { to: "/courses", words: "Courses" },
   { to: "/languages", words: "Languages" },
   { to: "/backups", words: "Backups" },

@@ -14,26 +14,35 @@ export type Reveal =
 
 const think = (words: string): Reveal => ({ shows: "think", words });
 
+/** How the line of a fault is looked for: the named one, the lines on the way, the faulty one; `looks` with it. */
+function lineReveals(fault: number, reportedLine: number | null, looks: number): Reveal[] {
+  const named: Reveal[] =
+    reportedLine === null ? [] : [think("Which line does the message name?"), { shows: "named line", fault }];
+  const question = think(reportedLine === null ? "Which line is it in?" : "Is that where the mistake is?");
+  // The last look is at the faulty line itself.
+  const way = Array.from({ length: Math.max(0, looks - 1) }, (_, look): Reveal => ({ shows: "look", fault, look }));
+  return [...named, question, ...way, { shows: "faulty line", fault }];
+}
+
 /**
  * The order in which a faulty program is taken through with a class: read, guess, run, tell the kind of error, look for the
  * line by line until it is found, mend, run again; fault by fault, as far as they can be mended one by one. Every answer has its
- * question before it, so nothing is seen before it was asked.
+ * question before it, so nothing is seen before it was asked. What is left out (`without`) is not asked; without mending
+ * it ends with the first fault.
  */
 export function revealsOf(
   faults: ReadonlyArray<Pick<ExerciseFault, "class" | "reportedLine" | "hunks" | "looks">>,
+  without: ReadonlyArray<"class" | "line" | "fix"> = [],
 ): Reveal[] {
   const reveals: Reveal[] = [
     think("Read it. What should it do, and what will happen when it is run?"),
     { shows: "run", mended: 0 },
   ];
   for (const [fault, { reportedLine, hunks, looks = [] }] of faults.entries()) {
-    reveals.push(think("Which kind of error is it, and how do you know?"), { shows: "class", fault });
-    if (reportedLine !== null) reveals.push(think("Which line does the message name?"), { shows: "named line", fault });
-    reveals.push(think(reportedLine === null ? "Which line is it in?" : "Is that where the mistake is?"));
-    // The last look is at the faulty line itself.
-    for (let look = 0; look < looks.length - 1; look++) reveals.push({ shows: "look", fault, look });
-    reveals.push({ shows: "faulty line", fault });
-    if (hunks.length === 0) break;
+    if (!without.includes("class"))
+      reveals.push(think("Which kind of error is it, and how do you know?"), { shows: "class", fault });
+    if (!without.includes("line")) reveals.push(...lineReveals(fault, reportedLine, looks.length));
+    if (without.includes("fix") || hunks.length === 0) break;
     reveals.push(think("How would you mend it?"), { shows: "fix", fault });
     reveals.push(think("What will happen when it is run again?"), { shows: "run", mended: fault + 1 });
   }

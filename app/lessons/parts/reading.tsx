@@ -1,0 +1,17 @@
+import type { PartParts } from "./partParts.ts";
+import { Blocks, TextField, textContent } from "./shared.tsx";
+
+export const reading: PartParts<"reading"> = {
+  kind: "reading",
+  steps: () => 0,
+  Before: ({ part }) => <Blocks blocks={part.shows} firstTask={part.firstTask} />,
+  Read: ({ part }) => <Blocks blocks={part.shows} firstTask={part.firstTask} />,
+  Plan: ({ part }) => <>{part.shows[0]?.text.slice(0, 80) ?? "nothing is written yet"}</>,
+  Fields: ({ content }) => (
+    <TextField
+      content={content}
+      says="Text. A blank line begins a paragraph; four blanks before a line make it a program; “? ” before a paragraph makes it a task."
+    />
+  ),
+  contentOf: textContent,
+};
