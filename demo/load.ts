@@ -28,6 +28,7 @@ import { loadAssignments } from "./assignments/load.ts";
 import { type DemoCase, demoCases, filesOf } from "./cases.ts";
 import { classSet } from "./classSet/classSet.ts";
 import { languageCases } from "./languages/languages.ts";
+import { loadLessons } from "./lessons.ts";
 import { loadMistakesSheet } from "./mistakesSheet.ts";
 import { loadRoomSheets } from "./roomSheets.ts";
 import { type DemoAnswers, demoPlaces, demoSheet, demoSittings } from "./sheet.ts";
@@ -191,7 +192,7 @@ async function loadLanguages(services: Services): Promise<void> {
  */
 export async function loadDemo(services: Services): Promise<void> {
   services.loading.begin(
-    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 5,
+    demoCases.length + demoSheet.exercises.length + demoSittings.length + languageCases.length + 6,
   );
   await loadCases(services);
   await loadRoomSheets(services);
@@ -204,6 +205,8 @@ export async function loadDemo(services: Services): Promise<void> {
   services.loading.end("two terms");
   await loadMistakesSheet(services, course);
   services.loading.end("a sheet of the mistakes of a class");
+  await loadLessons(services);
+  services.loading.end("lessons");
 }
 
 /** The cases of the demo: those that are worked through, with their sheet and sittings, and those in other languages. */

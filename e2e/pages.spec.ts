@@ -7,7 +7,7 @@ async function signIn(page: Page, code: string, label: string): Promise<void> {
   await enter(page, code, label, await codeOf(page, label));
 }
 
-for (const place of ["/", "/casebook", "/collect", "/sheets", "/courses", "/backups", "/s"]) {
+for (const place of ["/", "/casebook", "/collect", "/sheets", "/lessons", "/courses", "/backups", "/s"]) {
   test(`${place} holds no barrier that can be found by a program`, async ({ page }) => {
     await page.goto(place);
     await noBarriers(page);

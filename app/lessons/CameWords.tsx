@@ -4,7 +4,7 @@ import { ClassMark } from "../components/marks.tsx";
 /** What came of a change: its class, the message with the line that it names, what was printed. */
 export function CameWords({ came }: { came: Came }) {
   return (
-    <div className="grid gap-1">
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
       <p>{came.class === null ? "Nothing is wrong: it gives what it should." : <ClassMark of={came.class} />}</p>
       {came.message !== "" && (
         <p className="font-mono text-[0.85em]">
@@ -13,7 +13,7 @@ export function CameWords({ came }: { came: Came }) {
         </p>
       )}
       {came.message === "" && came.class !== null && (
-        <pre className="overflow-x-auto text-[0.85em] whitespace-pre-wrap">
+        <pre className="w-full overflow-x-auto text-[0.85em] whitespace-pre-wrap">
           {came.printed || "(nothing is printed)"}
         </pre>
       )}

@@ -1,11 +1,12 @@
 import { data, Form, Link, useNavigation } from "react-router";
 import { readers } from "../../core/lessons/classTexts.ts";
 import { ideas } from "../../core/lessons/ideas.ts";
+import { openings } from "../../core/lessons/lesson.ts";
 import { partKinds } from "../../core/lessons/parts.ts";
 import type { Database } from "../../server/database/database.ts";
 import { listTeachable } from "../../server/exercises/exerciseStore.ts";
 import { exercisesTold } from "../../server/lessons/exercisesTold.ts";
-import { findLesson, neighboursOf, openings } from "../../server/lessons/lessonStore.ts";
+import { findLesson, neighboursOf } from "../../server/lessons/lessonStore.ts";
 import { lessonView } from "../../server/lessons/lessonView.ts";
 import { ownWordsOf } from "../../server/lessons/ownWordsStore.ts";
 import { listSheets } from "../../server/sheets/sheetStore.ts";

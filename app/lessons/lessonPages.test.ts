@@ -144,7 +144,9 @@ test("students read an open lesson: nothing beforehand of what comes out; its co
   expect(text).not.toContain("Deck load: 47");
   expect(markupOf(readPage.default, await read(), "/")).not.toContain("script-line-faulty");
   await ask("open", { open: "whole" });
-  expect(textOfPage(readPage.default, await read(), "/")).toContain("Deck on the sheet print(&#x27;Deck load:&#x27;, deck - 3)");
+  expect(textOfPage(readPage.default, await read(), "/")).toContain(
+    "Deck on the sheet print(&#x27;Deck load:&#x27;, deck - 3)",
+  );
   const form = new FormData();
   form.set("code", code.toLowerCase());
   const found = await lookUp.run({ services, address: "here" }, form);

@@ -20,6 +20,9 @@ export type Part = z.infer<typeof partSchema>;
 export const lessonContentSchema = z.object({ parts: z.array(partSchema).max(60) });
 export type LessonContent = z.infer<typeof lessonContentSchema>;
 
+/** What students may read of a lesson: nothing, what comes before it is held, or all of it with what came out. */
+export const openings = ["closed", "before", "whole"] as const;
+
 /** A part with what is said of it: its name, its minutes, and the numbers of its tasks (from, count). */
 export type PlannedPart = Part & { name: string; takes: number; firstTask: number; tasks: number };
 

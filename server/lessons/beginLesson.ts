@@ -31,9 +31,16 @@ export async function contentFor(
   );
   const exercises = [...others, ...own];
   const runs = (language: string) => findLanguage(language)?.runs !== false;
-  const first = others.find(({ language }) => runs(language)) ?? placed.find(({ content }) => content.mended !== null);
+  const classes = classesOf(own);
+  const newPart = () => newKey(8);
+  const without = usualLesson({ classes, exercises, sheet, lab: null, newKey: newPart });
+  const shown = new Set(without.parts.map(({ content }) => Object(content).exercise));
+  // The right program of a lab tells how the faulty one is mended, so it is one that is not gone through otherwise.
+  const running = others.filter(({ language }) => runs(language));
+  const mended = placed.find(({ content }) => content.mended !== null);
+  const first = running.find(({ key }) => !shown.has(key)) ?? running[0] ?? mended;
   const forLab = first ? await findExercise(database, first.key) : null;
   const changes = forLab ? await proposeLab(services, forLab.content, changesAtFirst, endlessClass) : [];
-  const lab = forLab && changes.length > 0 ? { exercise: forLab.key, changes } : null;
-  return usualLesson({ classes: classesOf(own), exercises, sheet, lab, newKey: () => newKey(8) });
+  if (!forLab || changes.length === 0) return without;
+  return usualLesson({ classes, exercises, sheet, lab: { exercise: forLab.key, changes }, newKey: newPart });
 }

@@ -1,11 +1,8 @@
 import { z } from "zod";
-import { type LessonContent, lessonContentSchema } from "../../core/lessons/lesson.ts";
+import { type LessonContent, lessonContentSchema, openings } from "../../core/lessons/lesson.ts";
 import type { Database } from "../database/database.ts";
 import { asJson, jsonColumn, keyRow, oneRow, timeColumn } from "../database/rows.ts";
 import { newCode, newKey } from "../keys.ts";
-
-/** What students may read of a lesson. */
-export const openings = ["closed", "before", "whole"] as const;
 
 const lessonLine = z.object({
   key: z.string(),
