@@ -70,8 +70,17 @@ test("how each task came out, which kind was taken for which, and a sheet of wha
   expect(second?.tasks[1]).toMatchObject({ share: 0 });
   expect(second?.tasks[1]?.wrong.length).toBeGreaterThan(0);
   expect(seen.missed).toEqual([second?.key]);
+  expect(seen.results?.teach).toEqual([
+    {
+      id: "arithmetic-operator-wrong",
+      name: expect.any(String),
+      share: ((first?.share ?? 0) + (second?.share ?? 0)) / 2,
+      exercises: ["Deck 1", "Deck 2"],
+    },
+  ]);
   const text = textOfPage(results.default, seen);
   expect(text).toContain("Which kind was taken for which");
+  expect(text).toContain("38 % in “Deck 1”, “Deck 2”");
   expect(text).toMatch(/2 students, by the last try of each/);
 
   const { location } = await answered(results.action(asked({ sheetKey: sheet }, { form: { intent: "missed" } })));

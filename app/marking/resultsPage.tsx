@@ -105,6 +105,34 @@ export default function Results({ loaderData, actionData }: Route.ComponentProps
           </section>
           <div className="grid gap-4">
             <Confusions confusions={results.confusions} />
+            {results.teach.length > 0 && (
+              <section className="leaf grid gap-2 p-3" aria-labelledby="teach">
+                <h2 id="teach" className="text-base">
+                  What to teach next
+                </h2>
+                <ol className="grid gap-1">
+                  {results.teach.map(({ id, name, share, exercises }) => (
+                    <li key={id}>
+                      <Link className="link" to={`/patterns/${id}`}>
+                        {name}
+                      </Link>{" "}
+                      <span className="note-small">
+                        {inPercent(share)} in {exercises.map((title) => `“${title}”`).join(", ")} ·{" "}
+                        <Link className="link" to={`/print/patterns/${id}`}>
+                          card
+                        </Link>
+                      </span>
+                    </li>
+                  ))}
+                </ol>
+                <p className="note-small">
+                  <Link className="link" to="/lessons">
+                    Begin a lesson
+                  </Link>{" "}
+                  with the sheet of what was missed.
+                </p>
+              </section>
+            )}
             <section className="leaf grid gap-2 p-3" aria-labelledby="next">
               <h2 id="next" className="text-base">
                 What to take up again

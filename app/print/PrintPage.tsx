@@ -96,3 +96,12 @@ export function WritingLines({ count }: { count: number }) {
     </div>
   );
 }
+
+/** A teacher's own words beside what is explained. */
+export function PrintedWords({ words }: { words: ReadonlyArray<{ title: string; words: string }> }) {
+  return words.map(({ title, words: own }) => (
+    <p key={title} className="border-l-2 border-black pl-3">
+      <strong>{title}.</strong> {own}
+    </p>
+  ));
+}

@@ -1,11 +1,13 @@
 import { data } from "react-router";
 import { findLanguage } from "../../core/languages/languages.ts";
+import { wordsBeside } from "../../core/lessons/ideas.ts";
 import { findPattern } from "../../core/patterns/patterns.ts";
 import { findAssignment } from "../../server/assignments/assignmentStore.ts";
 import { topMistakes } from "../../server/casebook/topMistakes.ts";
+import { ownWordsOf } from "../../server/lessons/ownWordsStore.ts";
 import { findCourse } from "../../server/people/courseStore.ts";
 import type { Route } from "./+types/lessonPage.ts";
-import { PrintedProgram, PrintPage } from "./PrintPage.tsx";
+import { PrintedProgram, PrintedWords, PrintPage } from "./PrintPage.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Lesson page, for print" }];
 
@@ -21,12 +23,18 @@ export async function loader({ request, context }: Route.LoaderArgs) {
   const mistakes = (await topMistakes(database, filter, course.key)).filter(
     ({ id }) => wanted.size === 0 || wanted.has(id),
   );
+  const words = await ownWordsOf(database, course.key);
   return {
     title: assignment?.title ?? course.name,
     under: [course.name, since && until ? `${since} to ${until}` : ""].filter((part) => part).join(" · "),
     mistakes: mistakes.map((each) => {
+      const beside = wordsBeside(words, { pattern: each.id });
       const example = findPattern(each.id)?.examples[each.shipped ?? -1];
-      return { ...each, example: example ? { ...example, name: findLanguage(example.language)?.name ?? "" } : null };
+      return {
+        ...each,
+        words: beside,
+        example: example ? { ...example, name: findLanguage(example.language)?.name ?? "" } : null,
+      };
     }),
   };
 }
@@ -35,7 +43,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
 export default function Lesson({ loaderData: { title, under, mistakes } }: Route.ComponentProps) {
   return (
     <PrintPage title={`What we learn from: ${title}`} under={under}>
-      {mistakes.map(({ id, card, examples, example }, at) => (
+      {mistakes.map(({ id, card, examples, example, words }, at) => (
         <section key={id} className="keep-together grid gap-2">
           <h2>
             {at + 1}. {card.title}
@@ -43,6 +51,7 @@ export default function Lesson({ loaderData: { title, under, mistakes } }: Route
           {card.long.map((line) => (
             <p key={line}>{line}</p>
           ))}
+          <PrintedWords words={words} />
           {examples.map(({ case: key, before, after }) => (
             <div key={key} className="border-l-2 border-black pl-3 font-mono text-[10pt]">
               {before.map((line, index) => (

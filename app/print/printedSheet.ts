@@ -17,6 +17,7 @@ export async function printedSheet(database: Database, sheetKey: string, address
   const large = new URL(address).searchParams.get("type") === "large";
   return {
     head: { title, wording, course, edition, minutes: rules.minutes, large },
+    courseKey: sheet.course,
     edition: printed.key,
     exercises: printed.exercises,
   };

@@ -81,7 +81,9 @@ test("a recap card is in the course's words, and the examples to class together 
   const ask = (path = "/") => asked({ sheetKey }, { path });
   const card = textOfPage(recap.default, await recap.loader(ask()));
   expect(card).toContain("What we met in: Deck loads");
-  expect(card).toMatch(/logic error It does something else than was meant\./);
+  expect(card).toMatch(/logic error It does something else than was meant, and breaks no rule in doing so\./);
+  const atHome = textOfPage(recap.default, await recap.loader(ask("/?for=home")));
+  expect(atHome).toMatch(/logic error It does something else than was meant\. It runs, with a wrong result/);
   expect(card).toContain("deck + 3");
   const open = await examples.loader(ask());
   expect(JSON.stringify(open)).not.toContain("logic");

@@ -7,6 +7,7 @@ import type { Services } from "../services.ts";
 import { findEdition, listEditions, type Sheet } from "../sheets/sheetStore.ts";
 import { listAnswersTo, listSittings, type Sitting } from "../sittings/sittingStore.ts";
 import { type GivenAnswer, givenAnswers } from "./givenAnswers.ts";
+import { type PatternResult, type ShareOfExercise, toTeachNext } from "./toTeach.ts";
 
 /** How a task came out: what share of its marks those earned whose answers are marked; null where none is. */
 export type TaskResult = {
@@ -18,12 +19,10 @@ export type TaskResult = {
   share: number | null;
   wrong: GivenAnswer[];
 };
-export type ExerciseResult = {
-  key: string;
+export type ExerciseResult = ShareOfExercise & {
   title: string;
   /** The class of its first fault. */
   class: FaultClass | null;
-  share: number | null;
   tasks: TaskResult[];
 };
 /** How many took a fault of one class for another. */
@@ -34,6 +33,8 @@ export type SheetResults = {
   handedIn: number;
   exercises: ExerciseResult[];
   confusions: Confusion[];
+  /** Which kinds of mistake to teach next. */
+  teach: PatternResult[];
 };
 
 function shareOf(marks: readonly Mark[]): number | null {
@@ -94,7 +95,8 @@ export async function sheetResults(services: Pick<Services, "database">, sheet: 
       share: shareOf(marks.filter((mark) => keys.has(mark.task))),
     });
   }
-  return { edition: edition.number, handedIn: tries.length, exercises, confusions: [...confusions.values()] };
+  const teach = toTeachNext(edition.content.exercises, exercises);
+  return { edition: edition.number, handedIn: tries.length, exercises, confusions: [...confusions.values()], teach };
 }
 
 /** Below this share of its marks an exercise counts as missed by the class. */
