@@ -41,7 +41,13 @@ export async function loadRoomSheets(services: Services): Promise<void> {
       await placeExercise(database, sheet, own);
       await setSection(database, sheet, own, exercise.section);
     }
-    await setRules(database, sheet, { ...usualRules, mode, oneAtATime: mode === "practice", hintCost: 0.5 });
+    await setRules(database, sheet, {
+      ...usualRules,
+      mode,
+      oneAtATime: mode === "practice",
+      otherScenes: mode === "practice",
+      hintCost: 0.5,
+    });
     const found = await findSheet(database, sheet);
     const done = found ? await setForStudents(services, found, true) : null;
     return done?.ok ? findEdition(database, done.edition) : null;

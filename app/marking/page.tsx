@@ -39,14 +39,17 @@ function Noted({ label, note }: { label: string; note: OwnNote }) {
 }
 
 export default function MarkSitting({ loaderData }: Route.ComponentProps) {
-  const { label, exercises, sheet, handedIn, marking } = loaderData;
+  const { label, exercises, sheet, handedIn, marking, otherScene } = loaderData;
   const again = useFetcher<Reply>();
   useReadAgainWhile(marking);
   return (
     <div className="grid max-w-5xl gap-5">
       <header className="flex items-baseline gap-4">
         <h1>Answers of {label}</h1>
-        <span className="note-small">{handedIn ? "handed in" : "still sitting"}</span>
+        <span className="note-small">
+          {handedIn ? "handed in" : "still sitting"}
+          {otherScene && ", with other names and numbers"}
+        </span>
         {handedIn && (
           <again.Form method="post" className="flex items-baseline gap-2">
             <button

@@ -37,6 +37,10 @@ export function RulesForm({ rules, said }: { rules: SittingRules; said: string }
       <label className="font-normal">
         <input type="checkbox" name="oneAtATime" defaultChecked={rules.oneAtATime} /> one exercise at a time
       </label>
+      <label className="font-normal">
+        <input type="checkbox" name="otherScenes" defaultChecked={rules.otherScenes} /> done again, it has other names
+        and numbers <span className="note-small">for practice; made behind the page</span>
+      </label>
       <p>
         <label className="font-normal">
           <input type="checkbox" name="hints" defaultChecked={rules.hintCost !== null} /> hints,

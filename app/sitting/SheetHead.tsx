@@ -31,6 +31,7 @@ export function SheetHead({
         <span className="note-small">
           {view.label}
           {view.attempt > 1 ? `, try ${view.attempt}` : ""}
+          {view.otherScene ? ", with other names and numbers" : ""}
         </span>
         {room.endsAt && !over && (
           <span className="text-sm">

@@ -15,6 +15,8 @@ export const sittingRulesSchema = z.object({
   oneAtATime: z.boolean().default(false),
   /** What a hint costs, in marks of the exercise; null: there are no hints. */
   hintCost: z.number().min(0).max(20).nullable().default(null),
+  /** Whether a practice sheet that is done again has other names and numbers, as far as there are such. */
+  otherScenes: z.boolean().default(false),
   /** Whether short encouraging words are shown. */
   encouraging: z.boolean().default(true),
 });

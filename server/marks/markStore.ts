@@ -46,15 +46,15 @@ export function markKey(mark: Pick<Mark, "sitting" | "task" | "item">): string {
 export async function countMarks(
   database: Database,
   sheet: string | null,
-): Promise<Array<{ key: string; edition: string; marks: number }>> {
+): Promise<Array<{ key: string; edition: string; scene: number; marks: number }>> {
   const rows = await database.query(
-    `select i.key, i.edition, count(m.key)::int as marks from sitting i join sheet_edition e on e.key = i.edition
+    `select i.key, i.edition, i.scene, count(m.key)::int as marks from sitting i join sheet_edition e on e.key = i.edition
      join student s on s.key = i.student left join mark m on m.sitting = i.key and m.task not like 'hints %'
-     where i.handed_in_at is not null and ($1::text is null or e.sheet = $1) group by i.key, i.edition, i.handed_in_at, s.position, s.label
+     where i.handed_in_at is not null and ($1::text is null or e.sheet = $1) group by i.key, i.edition, i.scene, i.handed_in_at, s.position, s.label
      order by i.handed_in_at, s.position, s.label`,
     [sheet],
   );
-  return z.array(z.object({ key: z.string(), edition: z.string(), marks: z.number() })).parse(rows);
+  return z.array(z.object({ key: z.string(), edition: z.string(), scene: z.number(), marks: z.number() })).parse(rows);
 }
 
 export type NewMark = {

@@ -83,9 +83,9 @@ async function markHints(
  */
 export async function markSitting(
   services: Services,
-  sitting: { key: string; edition: string },
+  sitting: { key: string; edition: string; scene: number },
 ): Promise<{ refused: string | null }> {
-  const edition = await findEdition(services.database, sitting.edition);
+  const edition = await findEdition(services.database, sitting.edition, sitting.scene);
   if (!edition) return { refused: null };
   const [answers, before] = await Promise.all([
     listAnswers(services.database, sitting.key),
@@ -93,7 +93,8 @@ export async function markSitting(
   ]);
   const answerTo = new Map(answers.map((answer) => [answer.task, answer.content]));
   const formerOf = new Map(before.map((mark) => [markKey(mark), mark]));
-  const accepted = await listAccepted(services.database, sitting.edition);
+  // What was decided of answers holds for the programs that they were given to.
+  const accepted = sitting.scene === 0 ? await listAccepted(services.database, sitting.edition) : [];
   const changed = await listSchemeRules(services.database, sitting.edition);
   const scheme = 1 + accepted.length + changed.length;
   let refused: string | null = null;
@@ -139,13 +140,14 @@ export async function unmarkedSittings(
 ): Promise<Array<{ key: string; edition: string }>> {
   const wanted = new Map<string, number>();
   const unmarked: Array<{ key: string; edition: string }> = [];
-  for (const { key, edition, marks } of await countMarks(services.database, sheet)) {
-    if (!wanted.has(edition)) {
-      const exercises = (await findEdition(services.database, edition))?.content.exercises ?? [];
+  for (const { key, edition, scene, marks } of await countMarks(services.database, sheet)) {
+    const sat = `${edition} ${scene}`;
+    if (!wanted.has(sat)) {
+      const exercises = (await findEdition(services.database, edition, scene))?.content.exercises ?? [];
       const items = exercises.flatMap(({ content }) => content.tasks.flatMap((task) => itemsOf(task, content)));
-      wanted.set(edition, items.length);
+      wanted.set(sat, items.length);
     }
-    if (marks < (wanted.get(edition) ?? 0)) unmarked.push({ key, edition });
+    if (marks < (wanted.get(sat) ?? 0)) unmarked.push({ key, edition });
   }
   return unmarked;
 }

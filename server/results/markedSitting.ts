@@ -23,7 +23,7 @@ export function inOrderOf<Marked extends { item: string }>(
 export async function markedSitting(services: Pick<Services, "database">, key: string) {
   const { database } = services;
   const sitting = await findSitting(database, key);
-  const edition = sitting ? await findEdition(database, sitting.edition) : null;
+  const edition = sitting ? await findEdition(database, sitting.edition, sitting.scene) : null;
   if (!sitting || !edition) return null;
   const [answers, marks, former, marking] = await Promise.all([
     listAnswers(database, sitting.key),
@@ -37,6 +37,7 @@ export async function markedSitting(services: Pick<Services, "database">, key: s
     handedIn: sitting.handed_in_at !== null,
     marking: marking.has(sitting.key),
     edition: edition.number,
+    otherScene: sitting.scene > 0,
     exercises: edition.content.exercises.map(({ key, title, content }) => ({
       key,
       title,

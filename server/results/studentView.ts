@@ -83,6 +83,8 @@ export async function studentView(services: Pick<Services, "database">, { sheet,
     beingMarked:
       released && marks.length === 0 && edition.content.exercises.some(({ content }) => content.tasks.length > 0),
     attempt: sitting.attempt,
+    /** Whether its programs have other names and numbers than those that were set. */
+    otherScene: sitting.scene > 0,
     canTryAgain: practice && standing.handedIn && sheet.state === "set" && newest?.key === sitting.key,
     exercises: edition.content.exercises.map(({ key, title, section, content: asSet }) => {
       const content = contentByRules(asSet, changed);

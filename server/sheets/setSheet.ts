@@ -7,6 +7,7 @@ import { selfCheck } from "../exercises/selfCheck.ts";
 import { languageOf } from "../judge/judge.ts";
 import { listStudents } from "../people/courseStore.ts";
 import type { Services } from "../services.ts";
+import { startScenes } from "./scenesWork.ts";
 import { type EditionContent, listPlaced, type PlacedExercise, type Sheet, setSheet } from "./sheetStore.ts";
 
 /** Whether a sheet was set. `names`: it was not because of words that may be names, which the teacher may overrule. */
@@ -56,7 +57,7 @@ async function reasonsOf(
  * holds a label or a name is not, unless the teacher says that these words are none (`noNames`).
  */
 export async function setForStudents(
-  services: Pick<Services, "database" | "toolchains">,
+  services: Pick<Services, "database" | "toolchains" | "queue">,
   sheet: Sheet,
   noNames = false,
 ): Promise<SetSheet> {
@@ -101,5 +102,7 @@ export async function setForStudents(
       })),
     ),
   };
-  return { ok: true, edition: await setSheet(services.database, sheet.key, content) };
+  const edition = await setSheet(services.database, sheet.key, content);
+  await startScenes(services, sheet.rules, edition);
+  return { ok: true, edition };
 }

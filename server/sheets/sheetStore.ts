@@ -213,12 +213,13 @@ export async function findLastEdition(database: Database, sheet: string): Promis
 const editionsRead = new WeakMap<Database, Map<string, Edition>>();
 const mostEditions = 40;
 
-/** An edition by its key, or null. */
-export async function findEdition(database: Database, key: string): Promise<Edition | null> {
+/** An edition by its key, in one of its scenes (0: as it was set; also where there is no such scene); or null. */
+export async function findEdition(database: Database, edition: string, scene = 0): Promise<Edition | null> {
+  const key = `${edition} ${scene}`;
   const read = editionsRead.get(database) ?? new Map<string, Edition>();
   editionsRead.set(database, read);
   const known = read.get(key);
-  const found = known ?? (await readEdition(database, key));
+  const found = known ?? (await readEdition(database, edition, scene));
   read.delete(key);
   if (found) read.set(key, found);
   const oldest = read.keys().next().value;
@@ -226,9 +227,13 @@ export async function findEdition(database: Database, key: string): Promise<Edit
   return found;
 }
 
-async function readEdition(database: Database, key: string): Promise<Edition | null> {
+async function readEdition(database: Database, key: string, scene: number): Promise<Edition | null> {
   return oneRow(
     editionRow,
-    await database.query("select key, sheet, number, content, created_at from sheet_edition where key = $1", [key]),
+    await database.query(
+      `select e.key, e.sheet, e.number, coalesce(o.content, e.content) as content, e.created_at
+       from sheet_edition e left join edition_scene o on o.edition = e.key and o.number = $2 where e.key = $1`,
+      [key, scene],
+    ),
   );
 }

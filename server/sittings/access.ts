@@ -2,6 +2,7 @@ import { endOfSitting } from "../../core/sittings/sittingEnd.ts";
 import { knowStudent } from "../people/knowStudent.ts";
 import type { Services } from "../services.ts";
 import { listLater } from "../sheets/roomStore.ts";
+import { listScenes } from "../sheets/sceneStore.ts";
 import { type Edition, findEdition, findLastEdition, findSheetByCode, type Sheet } from "../sheets/sheetStore.ts";
 import { beginAgain, beginSitting, findSitting, listSittingsOn, type Sitting } from "./sittingStore.ts";
 
@@ -118,6 +119,13 @@ export function standingOf({ sheet, sitting }: Pick<OpenSitting, "sheet" | "sitt
   };
 }
 
+/** The scene of the try after a sitting: each of the edition's in turn, and then the first one anew. */
+async function nextScene(database: Services["database"], { rules }: Sheet, sitting: Sitting): Promise<number> {
+  if (!rules.otherScenes) return 0;
+  const scenes = [0, ...(await listScenes(database, sitting.edition))];
+  return scenes[(scenes.indexOf(sitting.scene) + 1) % scenes.length] ?? 0;
+}
+
 /** Begins another try at a sheet that is for practice. Words for the student if there can be none. */
 export async function tryAgain(
   { database }: Pick<Services, "database">,
@@ -125,7 +133,7 @@ export async function tryAgain(
 ): Promise<{ ok: true; sitting: string } | { ok: false; message: string }> {
   if (sheet.rules.mode !== "practice" || sheet.state !== "set")
     return { ok: false, message: "This sheet cannot be done again now." };
-  const begun = await beginAgain(database, sitting.key);
+  const begun = await beginAgain(database, sitting.key, await nextScene(database, sheet, sitting));
   if (begun) return { ok: true, sitting: begun };
   const newest = (await listSittingsOn(database, sheet.key, sitting.student)).at(-1);
   if (newest && newest.key !== sitting.key) return { ok: true, sitting: newest.key };
@@ -145,7 +153,7 @@ export async function sittingOfRequest(
     key ? findSitting(services.database, key) : null,
   ]);
   if (!sheet) return { sheet, open: null };
-  const edition = sitting ? await findEdition(services.database, sitting.edition) : null;
+  const edition = sitting ? await findEdition(services.database, sitting.edition, sitting.scene) : null;
   if (!sitting || !edition || edition.sheet !== sheet.key) return { sheet, open: null };
   return { sheet, open: { sheet, sitting, edition } };
 }

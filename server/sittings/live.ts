@@ -107,7 +107,7 @@ const notBegun: Omit<LiveRow, "student" | "label" | "later"> = {
 
 /** The tasks of a sitting's edition by their keys, in words: exercise and kind. */
 async function tasksOf(database: Services["database"], sitting: Sitting): Promise<ReadonlyMap<string, string>> {
-  const edition = await findEdition(database, sitting.edition);
+  const edition = await findEdition(database, sitting.edition, sitting.scene);
   return new Map(
     (edition?.content.exercises ?? []).flatMap(({ content }, index) =>
       content.tasks.map((task) => [task.key, `${index + 1}. ${kindOfTask(task).title}`] as const),

@@ -15,6 +15,8 @@ const sittingRow = z.object({
   handed_in_by: z.enum(["student", "teacher", "bell"]),
   /** The how manieth try at its edition it is, from 1. */
   attempt: z.number(),
+  /** In which scene of its edition; 0: as it was set. */
+  scene: z.number(),
   extra_seconds: z.number(),
   paused_seconds: z.number(),
   /** Whether the student may sit it although the sheet is closed for the others. */
@@ -22,7 +24,7 @@ const sittingRow = z.object({
 });
 export type Sitting = z.infer<typeof sittingRow>;
 export type HandedInBy = Sitting["handed_in_by"];
-const columns = `i.key, i.edition, i.student, s.label, i.started_at, i.handed_in_at, i.handed_in_by, i.attempt,
+const columns = `i.key, i.edition, i.student, s.label, i.started_at, i.handed_in_at, i.handed_in_by, i.attempt, i.scene,
   i.extra_seconds, i.paused_seconds, exists (select 1 from later_sitting l join sheet_edition o on o.sheet = l.sheet
     where o.key = i.edition and l.student = i.student) as later`;
 const select = `select ${columns} from sitting i join student s on s.key = i.student`;
@@ -44,15 +46,15 @@ export async function beginSitting(database: Database, edition: string, student:
 }
 
 /**
- * Begins one more try at the edition of a sitting that is handed in; the former one stays as it is. Null where it is not
- * handed in or a newer try is there.
+ * Begins one more try at the edition of a sitting that is handed in, in a scene of it; the former one stays as it is. Null
+ * where it is not handed in or a newer try is there.
  */
-export async function beginAgain({ query }: { query: Query }, sitting: string): Promise<string | null> {
+export async function beginAgain({ query }: { query: Query }, sitting: string, scene = 0): Promise<string | null> {
   const rows = await query(
-    `insert into sitting (key, edition, student, attempt)
-     select $2, i.edition, i.student, i.attempt + 1 from sitting i where i.key = $1 and i.handed_in_at is not null
+    `insert into sitting (key, edition, student, attempt, scene)
+     select $2, i.edition, i.student, i.attempt + 1, $3 from sitting i where i.key = $1 and i.handed_in_at is not null
      on conflict (edition, student, attempt) do nothing returning key`,
-    [sitting, newKey()],
+    [sitting, newKey(), scene],
   );
   return z.array(keyRow).parse(rows)[0]?.key ?? null;
 }
@@ -95,12 +97,12 @@ const answerToRow = z.object({
 /** An answer to one task with whose it is. */
 export type AnswerTo = z.infer<typeof answerToRow>;
 
-/** What was handed in for one task of an edition, by label. */
+/** What was handed in for one task of an edition as it was set, by label; answers in other scenes say other things. */
 export async function listAnswersTo(database: Database, edition: string, task: string): Promise<AnswerTo[]> {
   return z.array(answerToRow).parse(
     await database.query(
       `select a.sitting, s.label, a.content from answer a join sitting i on i.key = a.sitting join student s on s.key = i.student
-         where i.edition = $1 and a.task = $2 and i.handed_in_at is not null order by s.label`,
+         where i.edition = $1 and a.task = $2 and i.handed_in_at is not null and i.scene = 0 order by s.label`,
       [edition, task],
     ),
   );

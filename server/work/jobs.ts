@@ -9,6 +9,7 @@ import { markWork } from "../marks/markingWork.ts";
 import { searchJudged, searchOf } from "../mend/findFixes.ts";
 import { furtherOf } from "../mend/furtherWork.ts";
 import type { Services } from "../services.ts";
+import { scenesOf } from "../sheets/scenesWork.ts";
 import { bound, followed } from "./job.ts";
 import type { Worker } from "./queue.ts";
 
@@ -26,5 +27,6 @@ export function allJobs(services: Services): Worker[] {
     bound(services, markWork),
     ...[bound(services, goOn), bound(services, sweepOldRuns), bound(services, searchOf), bound(services, strengthOf)],
     ...[bound(services, furtherOf), bound(services, noteCase), bound(services, planOf), bound(services, twinsOfPlan)],
+    bound(services, scenesOf),
   ];
 }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { type SittingRules, sittingModes } from "../../../core/sittings/sittingRules.ts";
-import { setRules } from "../../../server/sheets/sheetStore.ts";
+import { startScenes } from "../../../server/sheets/scenesWork.ts";
+import { findLastEdition, setRules } from "../../../server/sheets/sheetStore.ts";
 import { defineAction, done } from "../../actions.ts";
 import { field } from "../../forms.ts";
 import type { SheetContext } from "./sheetAction.ts";
@@ -10,6 +11,7 @@ const schema = z.object({
   /** 0: as long as the sheet is open. */
   minutes: field.whole(0, 600),
   oneAtATime: field.ticked(),
+  otherScenes: field.ticked(),
   hints: field.ticked(),
   hintCost: field.decimal(0, 20),
   encouraging: field.ticked(),
@@ -27,6 +29,8 @@ export const rules = defineAction<SheetContext, z.output<typeof schema>>({
       hintCost: hints ? hintCost : null,
     };
     await setRules(services.database, sheet.key, kept);
+    const edition = await findLastEdition(services.database, sheet.key);
+    if (edition) await startScenes(services, kept, edition.key);
     return done("Kept. It holds at once, also for those who have begun.");
   },
 });
