@@ -1,4 +1,5 @@
 import { benchAssignment } from "./assignment.ts";
+import { benchBackup } from "./backup.ts";
 import { benchBatch } from "./batch.ts";
 import { benchCandidates } from "./candidates.ts";
 import { benchCasebook } from "./casebook.ts";
@@ -35,6 +36,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   casebook: benchCasebook,
   dryRun: benchDryRun,
   collect: benchCollect,
+  backup: benchBackup,
   classroom: benchClassroom,
   lesson: benchLesson,
   ownPython: benchOwnPython,

@@ -7,6 +7,7 @@ import { clockTime } from "../sitting/TimeLeft.tsx";
 function stateWords({ state, since, receipt }: LiveRow, now: string): string {
   if (receipt) return `handed in ${clockTime(receipt.at)}${receipt.by === "student" ? "" : ", collected"}`;
   if (state === "here") return "here";
+  if (state === "behind") return "another window is in front";
   if (state === "not begun") return "not begun";
   if (since === null) return "not connected";
   const minutes = Math.floor((Date.parse(now) - Date.parse(since)) / 60_000);
@@ -44,7 +45,7 @@ export function LiveTable({ rows, state, now }: { rows: readonly LiveRow[]; stat
                 {row.receipt && <span className="note-small font-mono"> {row.receipt.number}</span>}
                 {row.stuck && <span className="block">May be stuck: {row.stuck}</span>}
               </td>
-              <td className="px-3 py-1 text-sm">{row.state === "here" ? row.task : ""}</td>
+              <td className="px-3 py-1 text-sm">{row.state === "here" || row.state === "behind" ? row.task : ""}</td>
               <td className="px-3 py-1 whitespace-nowrap">{row.sitting ? `${row.answered} of ${row.tasks}` : ""}</td>
               <td className="px-3 py-1 whitespace-nowrap">
                 {row.tries > 0 ? (

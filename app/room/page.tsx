@@ -53,7 +53,8 @@ export default function RoomPage({ loaderData, actionData }: Route.ComponentProp
       <header className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
         <h1>The room: {sheet.title}</h1>
         <span className="note-small">
-          {count("here")} here, {count("away")} away, {count("handed in")} handed in, {count("not begun")} not begun
+          {count("here") + count("behind")} here, {count("away")} away, {count("handed in")} handed in,{" "}
+          {count("not begun")} not begun
           {stuck > 0 ? `; ${stuck} may be stuck` : ""} · at {clockTime(now)}
         </span>
         <Link className="link ml-auto" to={`/sheets/${sheet.key}/door`}>

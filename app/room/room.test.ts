@@ -84,6 +84,8 @@ test("a page that is nobody's, or says nonsense, is told so and seen by nobody",
   expect(await beat.action(asked({ code }, { json: [], cookie }))).toMatchObject({ signedIn: true });
   await hear(cookie, "no such task");
   expect(await row(0)).toMatchObject({ state: "here", task: null });
+  await beat.action(asked({ code }, { json: { task: "mend", behind: true }, cookie }));
+  expect(await row(0)).toMatchObject({ state: "behind", task: "1. Mend the program" });
 });
 
 test("a word, a pause and the bell reach everybody who sits the sheet", async () => {

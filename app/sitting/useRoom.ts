@@ -38,7 +38,7 @@ export function useRoom(
         const response = await fetch(`/s/${code}/beat`, {
           method: "POST",
           headers: { "Content-Type": "application/json" },
-          body: JSON.stringify({ task: at.current }),
+          body: JSON.stringify({ task: at.current, behind: document.hidden }),
           signal: AbortSignal.timeout(patience),
         });
         if (!response.ok) throw new Error(String(response.status));
@@ -54,12 +54,20 @@ export function useRoom(
       } catch {
         if (!over) setRoom((before) => ({ ...before, reached: false }));
       }
+      clearTimeout(timer);
       if (!over) timer = setTimeout(() => void beat(), between);
     };
     void beat();
+    // A page behind another window is let do little, so it says at once that it goes there, or comes back.
+    const turned = () => {
+      clearTimeout(timer);
+      void beat();
+    };
+    document.addEventListener("visibilitychange", turned);
     return () => {
       over = true;
       clearTimeout(timer);
+      document.removeEventListener("visibilitychange", turned);
     };
   }, [code]);
   return room;

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
+import { testExercise } from "../../core/exercises/testExercise.ts";
 import { collectCase, findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { listCases } from "../cases/listStore.ts";
 import { removeCheck, saveCheck } from "../judge/checks.ts";
@@ -12,7 +13,9 @@ import { tryFix } from "../mend/tryFix.ts";
 import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
 import { renameStudent } from "../people/renameStudent.ts";
 import { addSheet, setSheet } from "../sheets/sheetStore.ts";
-import { beginSitting } from "../sittings/sittingStore.ts";
+import { keepLate } from "../sittings/answerStore.ts";
+import { beginSitting, saveAnswer } from "../sittings/sittingStore.ts";
+import { addTry } from "../sittings/tryStore.ts";
 import { byTeacher, openTestServices } from "../testServices.ts";
 import { exportStudent } from "./exportStudent.ts";
 import { deleteStudent, replaceName } from "./privacyStore.ts";
@@ -209,4 +212,38 @@ test("a deleted student leaves no former mark and no former check, also none of 
   expect(left).not.toContain("S-90");
   expect(left).toContain("typed by S-91");
   expect(left).toContain("mark of S-91");
+});
+
+test("a name goes from answers, from what came late, from what was run, and from the words of marks; choices stay", async () => {
+  const { database } = services;
+  await addStudents(database, course, ["S-07"]);
+  const student = (await listStudents(database, course)).find(({ label }) => label === "S-07")?.key ?? "";
+  const sheet = await addSheet(database, course, "Deck");
+  const tasks = [
+    { key: "kind", kind: "classify", marks: 2 },
+    { key: "mend", kind: "mend", marks: 2, allowedExtraLines: 1, extraCost: 0 },
+  ];
+  const content = testExercise({ tasks });
+  const edition = await setSheet(database, sheet, {
+    title: "Deck",
+    exercises: [{ key: "deck", title: "Deck", level: 1, content }],
+  });
+  const sitting = await beginSitting(database, edition, student);
+  await saveAnswer(database, sitting, "kind", 1, { class: "logic", reason: "Logic Brenner thinks so" });
+  await saveAnswer(database, sitting, "mend", 1, { text: "# by Logic Brenner\n" });
+  await keepLate(database, sitting, "mend", { text: "# late, Logic Brenner\n" }, null);
+  const run = { text: "print('Logic Brenner')", input: "Logic Brenner\n", ended: "finished", error: "" };
+  await addTry(database, sitting, {
+    ...{ ...run, exercise: "deck" },
+    console: { pieces: [{ kind: "out", text: "Logic Brenner\n" }], cut: 0 },
+  });
+  const mark = { sitting, task: "kind", item: "reason", possible: 1, earned: 1, reason: "as Logic Brenner says" };
+  await putMark(database.query, { ...mark, marker: "teacher" });
+  expect(await replaceName(database, student, "Logic Brenner", "S-07")).toBe(5);
+  const exported = JSON.stringify(await exportStudent(database, student));
+  expect(exported).not.toContain("Brenner");
+  expect(exported).toContain("S-07 thinks so");
+  // A name that is also a word of a list takes nothing out of what was chosen.
+  await replaceName(database, student, "logic", "S-07");
+  expect(JSON.stringify(await exportStudent(database, student))).toContain('"class":"logic"');
 });

@@ -6,6 +6,7 @@ import { forgetSteps } from "../cases/undoStore.ts";
 import type { Database, Query } from "../database/database.ts";
 import { asJson, bytesColumn, fromJson, keyRow } from "../database/rows.ts";
 import { type JsonColumn, jsonColumns, type NameReplacement, nameReplacement } from "./nameReplacement.ts";
+import { replaceInSittings, tasksSat } from "./sittingNamesStore.ts";
 
 const keyRows = z.array(keyRow);
 
@@ -24,6 +25,7 @@ function replaced(bytes: Uint8Array, name: NameReplacement): Uint8Array | null {
 /**
  * Replaces a person's name by other words in everything that belongs to a student: programs of all versions, file
  * names, outputs, answers to the questions, titles, notes, checks, verdicts, fixes, and what all these were before.
+ * What was written while sitting sheets is changed, too, but for what is chosen from lists.
  * This is the one change that is made to what was handed in, for privacy's sake. Runs, and what judging kept of
  * them, are forgotten and made again.
  * Letter case does not count, nor what stands between its words; parts of longer words stay. Returns in how many places
@@ -32,8 +34,9 @@ function replaced(bytes: Uint8Array, name: NameReplacement): Uint8Array | null {
 export async function replaceName(database: Database, student: string, name: string, by: string): Promise<number> {
   const replacement = nameReplacement(name, by);
   if (replacement === null) return 0;
+  const sat = await tasksSat(database, student);
   return database.transaction(async (query) => {
-    let places = 0;
+    let places = await replaceInSittings(query, sat, replacement);
     const column = async (table: string, name: string, where: string, key: string) => {
       for (const row of z
         .array(z.object({ key: z.string(), value: bytesColumn.nullable() }))

@@ -6,7 +6,7 @@ import { listLater } from "../sheets/roomStore.ts";
 import { findEdition, type Sheet } from "../sheets/sheetStore.ts";
 import { standingOf } from "./access.ts";
 import { listLate } from "./answerStore.ts";
-import { goneAfter, type Presence } from "./presence.ts";
+import { type Presence, whereIs } from "./presence.ts";
 import { type HandInReceipt, receiptOf } from "./receipt.ts";
 import { listAnswered, listSittings, type Sitting } from "./sittingStore.ts";
 import { listTried } from "./tryStore.ts";
@@ -17,7 +17,8 @@ export type LiveRow = {
   label: string;
   /** The newest sitting; null: not begun. */
   sitting: string | null;
-  state: "not begun" | "here" | "away" | "handed in";
+  /** "behind": the page is there, and another window is in front of it. */
+  state: "not begun" | "here" | "behind" | "away" | "handed in";
   /** When the student was seen last, or handed in. */
   since: string | null;
   receipt: HandInReceipt | null;
@@ -70,7 +71,7 @@ export async function liveView(
     const written = answered.filter((each) => each.sitting === own.key);
     const tasks = await tasksOf(database, own);
     const seen = presence.of(own.key);
-    const here = seen !== null && now - seen.at < goneAfter;
+    const where = whereIs(seen, now);
     const receipt = receiptOf(own);
     const lastDone = Math.max(
       Date.parse(own.started_at),
@@ -84,13 +85,13 @@ export async function liveView(
     rows.push({
       ...common,
       ...{ sitting: own.key, receipt, attempt: own.attempt },
-      state: receipt ? "handed in" : here ? "here" : "away",
+      state: receipt ? "handed in" : where,
       since: receipt?.at ?? (seen ? new Date(seen.at).toISOString() : null),
       task: (seen?.task && tasks.get(seen.task)) || null,
       answered: written.filter((each) => tasks.has(each.task)).length,
       tasks: tasks.size,
       tries: runs.length,
-      stuck: !receipt && here && sheet.paused_at === null ? whyStuck(asTried, lastDone, now) : null,
+      stuck: !receipt && where !== "away" && sheet.paused_at === null ? whyStuck(asTried, lastDone, now) : null,
       extraMinutes: Math.round(own.extra_seconds / 60),
       endsAt: standingOf({ sheet, sitting: own }, now).endsAt,
       late: late.filter((each) => each.sitting === own.key).length,
