@@ -35,11 +35,10 @@ await page.getByLabel("Choose a zip or files").setInputFiles(process.argv[2] ?? 
 await page.waitForURL(/collect\/\w+/);
 await save("collect-table");
 await page.getByRole("button", { name: "Put it away" }).click();
-await page.goto(`${base}/?language=c`);
-await page.getByRole("listitem").filter({ hasText: "S-17" }).getByRole("link", { name: "fares.c" }).click();
-await page.getByRole("link", { name: "Another fix" }).waitFor({ timeout: 60_000 });
-await page.getByRole("link", { name: "Messages" }).click();
-await save("messages");
+await page.goto(`${base}/lessons`);
+await page.getByRole("link", { name: "Three kinds of error" }).click();
+await page.getByRole("heading", { level: 1, name: "Three kinds of error" }).waitFor();
+await save("lesson");
 await page.goto(`${base}/courses`);
 await page.getByRole("link", { name: "Kittiwake Crossing, group 2" }).click();
 await page.getByRole("link", { name: "Deck loads" }).click();

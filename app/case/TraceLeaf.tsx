@@ -186,18 +186,22 @@ function DryRun({ view, trace, onStand, breakpoints, only }: Props & { trace: Tr
       <Link className="link text-sm" to={`/cases/${view.key}/beside`}>
         Two runs side by side: as handed in and mended, beside the model, or with two inputs
       </Link>
-      <Link
-        className="link text-sm"
-        to={`/print/cases/${view.key}/table?version=${trace.version}&check=${trace.check}&rows=${trace.rows}`}
-      >
-        Print a blank table
-      </Link>
-      <Link
-        className="link text-sm"
-        to={`/print/cases/${view.key}/table?version=${trace.version}&check=${trace.check}&rows=${trace.rows}&filled=yes`}
-      >
-        Print the filled table, with decisions
-      </Link>
+      {(
+        [
+          ["Print a blank table", ""],
+          ["Print it with its lines", "&given=lines"],
+          ["Print it with its lines and its beginning", "&given=beginning"],
+          ["Print the filled table, with decisions", "&filled=yes"],
+        ] as const
+      ).map(([words, more]) => (
+        <Link
+          key={words}
+          className="link text-sm"
+          to={`/print/cases/${view.key}/table?version=${trace.version}&check=${trace.check}&rows=${trace.rows}${more}`}
+        >
+          {words}
+        </Link>
+      ))}
     </div>
   );
 }

@@ -55,6 +55,26 @@ test("a filled table has its decisions, what was typed in, and its values as the
   expect((await printed("?filled=yes&rows=change")).data.rows).toHaveLength(4);
 });
 
+test("a part-filled table has the lines, or its beginning as well, and leaves the rest for the pen", async () => {
+  const { data, text } = await printed("?given=lines");
+  expect(data.rows?.map(({ line, cells }) => [line, cells.age ?? ""])).toEqual([
+    ...[
+      ["1", ""],
+      ["2", ""],
+      ["5", ""],
+      ["6", ""],
+    ],
+  ]);
+  expect(text).toContain("Write every value in every row.");
+  expect((await printed("?given=beginning")).data.rows?.map(({ cells }) => cells.age ?? "")).toEqual([
+    "15",
+    "",
+    "",
+    "",
+  ]);
+  expect((await printed("?given=everything")).data.rows).toBeNull();
+});
+
 test("a case that there is not, and one that nothing runs, say so", async () => {
   await expect(page.loader(asked({ caseKey: "none" }, { path: "/print/cases/none/table" }))).rejects.toMatchObject({
     init: { status: 404 },

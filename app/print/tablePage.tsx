@@ -10,6 +10,7 @@ import { caseView } from "../case/caseView.ts";
 import { rowsSchema } from "../case/traceView.ts";
 import type { Route } from "./+types/tablePage.ts";
 import { PrintedProgram, PrintedTraceTable, PrintPage } from "./PrintPage.tsx";
+import { givens, partFilled } from "./partFilled.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Blank trace table, for print" }];
 
@@ -34,7 +35,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     return {
       ...{ title: view.title, input: "", lines: view.lines, count: Math.min(most, byHand.table.rows.length || blank) },
       columns: byHand.table.columns.map((name) => ({ key: name, title: name })),
-      ...{ unchanged: "blank" as const, rows: null, remarks: [] },
+      ...{ unchanged: "blank" as const, rows: null, recorded: false, remarks: [] },
     };
   if (!view.trace)
     throw data("This program is not run here, so there is no table to print. Write its columns under Table first.", {
@@ -43,6 +44,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const input = view.checks.find((check) => check.key === view.trace?.check)?.input ?? "";
   const { table, style, lines, total } = view.trace;
   const isFilled = query.get("filled") !== null;
+  const given = givens.find((each) => each === query.get("given")) ?? "nothing";
   const more = moreColumnNames.filter((name) => style.columns.includes(name) || (isFilled && hasMore[name](table)));
   const filled = style.unchanged === "repeated" ? withRepeated(table) : table;
   return {
@@ -53,7 +55,15 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
       ...(isFilled && hasInput(table) ? [{ key: " input", title: "input" }] : []),
     ],
     count: Math.min(most, total),
-    rows: isFilled ? filled.rows.slice(0, mostFilled).map((row) => printedRow(row, more)) : null,
+    rows: isFilled
+      ? filled.rows.slice(0, mostFilled).map((row) => printedRow(row, more))
+      : given === "nothing"
+        ? null
+        : partFilled(
+            filled.rows.slice(0, most).map((row) => printedRow(row, more)),
+            given,
+          ),
+    recorded: isFilled,
     remarks: isFilled ? [...(table.remarks ?? []), ...leftOut(total)] : [],
   };
 }
@@ -76,11 +86,11 @@ function printedRow(row: TableRow, more: readonly MoreColumn[]): { line: string;
 }
 
 export default function PrintTable({ loaderData }: Route.ComponentProps) {
-  const { title, lines, columns, count, input, unchanged, rows, remarks } = loaderData;
+  const { title, lines, columns, count, input, unchanged, rows, recorded, remarks } = loaderData;
   const blankUnder =
     unchanged === "repeated" ? "Write every value in every row." : "Write a value only where it changes.";
   return (
-    <PrintPage title={`Trace table: ${title}`} under={rows ? "The recorded run." : blankUnder}>
+    <PrintPage title={`Trace table: ${title}`} under={recorded ? "The recorded run." : blankUnder}>
       <PrintedProgram lines={lines} />
       {input && <p>Typed in: {input.trim().split("\n").join(" / ")}</p>}
       <PrintedTraceTable
