@@ -4,7 +4,7 @@ import { ClassMark } from "../components/marks.tsx";
 /** What came of a change: its class, the message with the line that it names, what was printed. */
 export function CameWords({ came }: { came: Came }) {
   return (
-    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
       <p>{came.class === null ? "Nothing is wrong: it gives what it should." : <ClassMark of={came.class} />}</p>
       {came.message !== "" && (
         <p className="font-mono text-[0.85em]">

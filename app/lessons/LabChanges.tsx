@@ -24,11 +24,11 @@ export function LabChanges({
     <div className="grid gap-3 border-t border-rule pt-2">
       <ul className="grid gap-1" aria-label="Changes of one sign">
         {lab.changes.map((change) => (
-          <li key={change.number} className="flex flex-wrap items-baseline gap-3">
+          <li key={change.number} className="flex items-baseline gap-3 text-sm">
             <span>
               <ChangeOfSign change={change} />
             </span>
-            <Form method="post" className="ml-auto" preventScrollReset>
+            <Form method="post" className="ml-auto shrink-0" preventScrollReset>
               {hidden}
               <input type="hidden" name="number" value={change.number} />
               <button className="press press-quiet text-sm" type="submit" name="intent" value="drop" disabled={busy}>

@@ -1,12 +1,12 @@
 import type { PartParts } from "./partParts.ts";
-import { Blocks, TextField, textContent } from "./shared.tsx";
+import { Blocks, beginningOf, TextField, textContent } from "./shared.tsx";
 
 export const reading: PartParts<"reading"> = {
   kind: "reading",
   steps: () => 0,
   Before: ({ part }) => <Blocks blocks={part.shows} firstTask={part.firstTask} />,
   Read: ({ part }) => <Blocks blocks={part.shows} firstTask={part.firstTask} />,
-  Plan: ({ part }) => <>{part.shows[0]?.text.slice(0, 80) ?? "nothing is written yet"}</>,
+  Plan: ({ part }) => <>{beginningOf(part.shows)}</>,
   Fields: ({ content }) => (
     <TextField
       content={content}

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { Block } from "../../../core/lessons/readingTime.ts";
 import type { FaultClass } from "../../../core/verdict/verdict.ts";
-import { ClassMark, useCourseWords } from "../../components/marks.tsx";
+import { ClassMark, useClassWords, useCourseWords } from "../../components/marks.tsx";
 import { formText } from "../../forms.ts";
 import type { PartChoices } from "./partParts.ts";
 
@@ -80,6 +80,7 @@ export function ExerciseChoice({
   choices: PartChoices["exercises"];
   mended?: boolean;
 }) {
+  const classWords = useClassWords();
   return (
     <label>
       Exercise
@@ -88,7 +89,7 @@ export function ExerciseChoice({
           .filter((each) => each.mended || !mended)
           .map(({ key, title, classes }) => (
             <option key={key} value={key}>
-              {title} ({classes.join(", ") || "no fault"})
+              {title} ({classes.map((of) => classWords(of)).join(", ") || "no fault"})
             </option>
           ))}
       </select>
@@ -118,3 +119,11 @@ export function TextField({ content, says }: { content: unknown; says: string })
 
 /** The text of such a part, from its form. */
 export const textContent = (given: FormData) => ({ text: formText(given, "text") });
+
+/** How a text begins, in a plan: some words of its first block. */
+export function beginningOf([first]: readonly Block[]): string {
+  if (!first) return "nothing is written yet";
+  const words = first.text.split(/\s+/);
+  const shown = words.slice(0, 14);
+  return shown.join(" ") + (shown.length < words.length ? " …" : "");
+}

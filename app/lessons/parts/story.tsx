@@ -1,5 +1,5 @@
 import type { PartParts } from "./partParts.ts";
-import { Blocks, TextField, textContent } from "./shared.tsx";
+import { Blocks, beginningOf, TextField, textContent } from "./shared.tsx";
 
 export const story: PartParts<"story"> = {
   kind: "story",
@@ -14,7 +14,7 @@ export const story: PartParts<"story"> = {
       </div>
     </details>
   ),
-  Plan: ({ part }) => <>{part.shows[0]?.text.slice(0, 80) ?? "nothing is written yet"}</>,
+  Plan: ({ part }) => <>{beginningOf(part.shows)}</>,
   Fields: ({ content }) => <TextField content={content} says="What may be told, or left" />,
   contentOf: textContent,
 };
