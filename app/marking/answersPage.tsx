@@ -162,6 +162,7 @@ function Group({ group, kind }: { group: GroupData; kind: string }) {
         <p className="note-small">
           <strong>{labels.length === 1 ? "once" : `${labels.length} times`}</strong>: {labels.slice(0, 12).join(", ")}
           {labels.length > 12 ? ` and ${labels.length - 12} more` : ""}
+          {group.scene > 0 && `; with other names and numbers (${group.scene})`}
         </p>
         {group.compared === null ? <p className="note-small">No answer.</p> : <Answer compared={group.compared} />}
       </div>

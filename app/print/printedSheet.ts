@@ -1,6 +1,6 @@
 import { data } from "react-router";
 import type { Database } from "../../server/database/database.ts";
-import { editionOfAddress, editionToPrint } from "../../server/sheets/editionToPrint.ts";
+import { editionOfAddress, editionToPrint, sceneOfAddress } from "../../server/sheets/editionToPrint.ts";
 import { findSheet } from "../../server/sheets/sheetStore.ts";
 
 /**
@@ -10,13 +10,13 @@ import { findSheet } from "../../server/sheets/sheetStore.ts";
 export async function printedSheet(database: Database, sheetKey: string, address: string) {
   const sheet = await findSheet(database, sheetKey);
   if (!sheet) throw data("There is no such sheet.", { status: 404 });
-  const printed = await editionToPrint(database, sheet, editionOfAddress(address));
+  const printed = await editionToPrint(database, sheet, editionOfAddress(address), sceneOfAddress(address));
   if (!printed) throw data("There is no such edition of this sheet.", { status: 404 });
   const { title, wording, course_name: course, rules } = sheet;
   const edition = printed.numbers.length > 1 ? printed.number : null;
   const large = new URL(address).searchParams.get("type") === "large";
   return {
-    head: { title, wording, course, edition, minutes: rules.minutes, large },
+    head: { title, wording, course, edition, scene: sceneOfAddress(address), minutes: rules.minutes, large },
     courseKey: sheet.course,
     edition: printed.key,
     exercises: printed.exercises,

@@ -46,7 +46,7 @@ export default function PrintScheme({ loaderData }: Route.ComponentProps) {
   return (
     <PrintPage
       title={`Mark scheme: ${loaderData.title}`}
-      under={`${loaderData.edition ? `edition ${loaderData.edition} · ` : ""}${total} marks · for the teacher only`}
+      under={`${loaderData.edition ? `edition ${loaderData.edition} · ` : ""}${loaderData.scene > 0 ? `with other names and numbers ${loaderData.scene} · ` : ""}${total} marks · for the teacher only`}
     >
       {loaderData.exercises.map((exercise, index) => (
         <section key={exercise.key} className="grid gap-2">

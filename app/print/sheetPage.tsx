@@ -39,13 +39,13 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 
 export default function PrintSheet({ loaderData }: Route.ComponentProps) {
   const inWords = useCourseWords();
-  const { title, course, edition, exercises, minutes, large } = loaderData;
+  const { title, course, edition, scene, exercises, minutes, large } = loaderData;
   const total = exercises.reduce((sum, exercise) => sum + exercise.total, 0);
   return (
     <PrintPage
       title={title}
       large={large}
-      under={`${course}${edition ? ` · edition ${edition}` : ""} · ${total} marks${minutes ? ` · ${minutes} minutes` : ""}`}
+      under={`${course}${edition ? ` · edition ${edition}` : ""}${scene > 0 ? ` · ${scene}` : ""} · ${total} marks${minutes ? ` · ${minutes} minutes` : ""}`}
     >
       <p className="flex flex-wrap gap-x-8">
         <span>Label: ____________________</span>

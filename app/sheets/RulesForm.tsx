@@ -9,7 +9,18 @@ const modeWords: Readonly<Record<SittingMode, { name: string; means: string }>> 
 };
 
 /** How a sheet is sat. */
-export function RulesForm({ rules, said }: { rules: SittingRules; said: string }) {
+export function RulesForm({
+  rules,
+  isSet,
+  scenes,
+  said,
+}: {
+  rules: SittingRules;
+  isSet: boolean;
+  /** In how many other scenes its newest edition is there. */
+  scenes: number;
+  said: string;
+}) {
   return (
     <Form method="post" className="leaf grid gap-2 p-3">
       <h2>How it is sat</h2>
@@ -38,9 +49,19 @@ export function RulesForm({ rules, said }: { rules: SittingRules; said: string }
         <input type="checkbox" name="oneAtATime" defaultChecked={rules.oneAtATime} /> one exercise at a time
       </label>
       <label className="font-normal">
-        <input type="checkbox" name="otherScenes" defaultChecked={rules.otherScenes} /> done again, it has other names
-        and numbers <span className="note-small">for practice; made behind the page</span>
+        <input type="checkbox" name="bySeat" defaultChecked={rules.bySeat} /> neighbours have other names and numbers
       </label>
+      <label className="font-normal">
+        <input type="checkbox" name="otherScenes" defaultChecked={rules.otherScenes} /> for practice: done again, it has
+        other names and numbers
+      </label>
+      {(rules.bySeat || rules.otherScenes) && isSet && (
+        <p className="note-small" role="status">
+          {scenes === 0
+            ? "Other names and numbers are being made behind this page. Who begins before has those that were set."
+            : `Made in ${scenes} other ${scenes === 1 ? "way" : "ways"}, with the same faults on the same lines.`}
+        </p>
+      )}
       <p>
         <label className="font-normal">
           <input type="checkbox" name="hints" defaultChecked={rules.hintCost !== null} /> hints,

@@ -2,6 +2,7 @@ import { data, Form, Link } from "react-router";
 import { totalMarks } from "../../core/exercises/exercise.ts";
 import { listExercises } from "../../server/exercises/exerciseStore.ts";
 import { levelNow, wordsOfResults } from "../../server/exercises/levelNow.ts";
+import { listScenes } from "../../server/sheets/sceneStore.ts";
 import { findLastEdition, findSheet, listPlaced } from "../../server/sheets/sheetStore.ts";
 import { act } from "../actions.ts";
 import { useCourseWords } from "../components/marks.tsx";
@@ -29,6 +30,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     wording: sheet.wording,
     address: `${context.studentOrigin}/s/${sheet.code}`,
     edition: edition?.number ?? null,
+    scenes: edition ? await listScenes(database, edition.key) : [],
     exercises: await Promise.all(
       placed.map(async (each) => {
         const suggested = await levelNow(context.services.database, each.content);
@@ -55,7 +57,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 export default function SheetPage({ loaderData, actionData }: Route.ComponentProps) {
-  const { sheet, address, exercises, others, edition } = loaderData;
+  const { sheet, address, exercises, others, edition, scenes } = loaderData;
   const inWords = useCourseWords();
   const total = exercises.reduce((sum, exercise) => sum + exercise.marks, 0);
   return (
@@ -233,7 +235,12 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
           </div>
           {sheet.state !== "draft" && <SheetPlaces sheet={sheet.key} here="" />}
         </Form>
-        <RulesForm rules={sheet.rules} said={actionData?.intent === "rules" ? actionData.message : ""} />
+        <RulesForm
+          rules={sheet.rules}
+          isSet={sheet.state !== "draft"}
+          scenes={scenes.length}
+          said={actionData?.intent === "rules" ? actionData.message : ""}
+        />
         <section className="leaf grid gap-1 p-3">
           <h2>On paper</h2>
           <Link className="link" to={`/print/sheets/${sheet.key}`}>
@@ -242,6 +249,18 @@ export default function SheetPage({ loaderData, actionData }: Route.ComponentPro
           <Link className="link" to={`/print/sheets/${sheet.key}/scheme`}>
             The mark scheme
           </Link>
+          {scenes.map((scene) => (
+            <span key={scene}>
+              With other names and numbers {scene}:{" "}
+              <Link className="link" to={`/print/sheets/${sheet.key}?scene=${scene}`}>
+                sheet
+              </Link>
+              ,{" "}
+              <Link className="link" to={`/print/sheets/${sheet.key}/scheme?scene=${scene}`}>
+                scheme
+              </Link>
+            </span>
+          ))}
           {edition !== null &&
             Array.from({ length: edition - 1 }, (_, index) => index + 1).map((number) => (
               <Link key={number} className="link" to={`/print/sheets/${sheet.key}/scheme?edition=${number}`}>

@@ -17,6 +17,8 @@ export const sittingRulesSchema = z.object({
   hintCost: z.number().min(0).max(20).nullable().default(null),
   /** Whether a practice sheet that is done again has other names and numbers, as far as there are such. */
   otherScenes: z.boolean().default(false),
+  /** Whether neighbours have other names and numbers, by where they stand in the list of their course. */
+  bySeat: z.boolean().default(false),
   /** Whether short encouraging words are shown. */
   encouraging: z.boolean().default(true),
 });

@@ -27,11 +27,12 @@ function canonical(value: unknown): unknown {
   );
 }
 
-/** What is the same for answers that say the same. */
-export function answerKey(answer: unknown): string {
-  return createHash("sha256")
+/** What is the same for answers that say the same of the same program: in another scene it is another one. */
+export function answerKey(answer: unknown, scene: number): string {
+  const said = createHash("sha256")
     .update(JSON.stringify(canonical(answer)) ?? "")
     .digest("hex");
+  return scene === 0 ? said : `${scene} ${said}`;
 }
 
 /** What was decided for answers on an edition. */

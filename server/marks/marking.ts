@@ -45,10 +45,15 @@ function itemsOf(task: Task, exercise: ExerciseContent): Array<{ item: string; m
 }
 
 /** Marks with those that a teacher decided for the same answer in place of the program's. */
-function decided(accepted: readonly Accepted[], task: Task, answer: unknown, marks: ItemMark[]): ItemMark[] {
+function decided(
+  accepted: readonly Accepted[],
+  task: Task,
+  { answer, scene }: { answer: unknown; scene: number },
+  marks: ItemMark[],
+): ItemMark[] {
   const own = accepted.filter((each) => each.task === task.key);
   if (own.length === 0 || answer === null) return marks;
-  const key = answerKey(answer);
+  const key = answerKey(answer, scene);
   return marks.map((mark) => {
     const found = own.find((each) => each.item === mark.item && each.answer === key);
     if (!found) return mark;
@@ -93,8 +98,7 @@ export async function markSitting(
   ]);
   const answerTo = new Map(answers.map((answer) => [answer.task, answer.content]));
   const formerOf = new Map(before.map((mark) => [markKey(mark), mark]));
-  // What was decided of answers holds for the programs that they were given to.
-  const accepted = sitting.scene === 0 ? await listAccepted(services.database, sitting.edition) : [];
+  const accepted = await listAccepted(services.database, sitting.edition);
   const changed = await listSchemeRules(services.database, sitting.edition);
   const scheme = 1 + accepted.length + changed.length;
   let refused: string | null = null;
@@ -108,7 +112,8 @@ export async function markSitting(
     };
     for (const task of exercise.tasks) {
       const answer = answerTo.get(task.key) ?? null;
-      const marks = decided(accepted, task, answer, await marksOfTask(run, exercise, task, answer));
+      const given = { answer, scene: sitting.scene };
+      const marks = decided(accepted, task, given, await marksOfTask(run, exercise, task, answer));
       earned.push(
         ...marks
           .map((mark) => formerOf.get(markKey({ ...mark, sitting: sitting.key, task: task.key })) ?? mark)

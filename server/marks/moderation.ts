@@ -1,3 +1,4 @@
+import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import type { Who } from "../people/teacherStore.ts";
 import type { Services } from "../services.ts";
@@ -13,6 +14,8 @@ export type AnswerGroup = {
   key: string;
   compared: unknown;
   labels: string[];
+  /** In which scene of the edition they were given; 0: as it was set. */
+  scene: number;
   items: Array<Pick<Mark, "item" | "earned" | "possible" | "suggested" | "reason" | "marker" | "scheme">>;
   waits: boolean;
 };
@@ -53,6 +56,12 @@ export async function answersToTask(
     answers.map((each) => each.sitting),
   );
   const groups = groupsOf(answers);
+  const inScenes = await exerciseInScenes(services.database, on, answers);
+  const compareIn = (scene: number, answer: unknown) => {
+    const content = inScenes.get(scene);
+    if (scene === 0 || !content) return kind.compare(task, answer, exercise.content);
+    return kind.compare(content.tasks.find(({ key }) => key === taskKey) ?? task, answer, content);
+  };
   const scheme = kind.scheme(task, exercise.content);
   return {
     ...{ edition, exercise: exercise.title, title: kind.title, kind: task.kind, marks: task.marks, scheme },
@@ -64,8 +73,9 @@ export async function answersToTask(
         const ofFirst = marks.filter((mark) => mark.sitting === first?.sitting && mark.task === taskKey);
         return {
           key,
-          compared: kind.compare(task, first?.content ?? null, exercise.content),
+          compared: compareIn(first?.scene ?? 0, first?.content ?? null),
           labels: own.map((each) => each.label),
+          scene: first?.scene ?? 0,
           items: scheme.flatMap(({ item }) => ofFirst.filter((mark) => mark.item === item)),
           waits: ofFirst.some((mark) => mark.earned === null),
         };
@@ -74,10 +84,27 @@ export async function answersToTask(
   };
 }
 
+type TaskOn = NonNullable<Awaited<ReturnType<typeof taskOn>>>;
+
+/** The exercise of a task in each scene of its edition that answers were given in, with its tasks as they were set there. */
+export async function exerciseInScenes(
+  database: Services["database"],
+  { edition, exercise }: Pick<TaskOn, "edition" | "exercise">,
+  answers: ReadonlyArray<Pick<AnswerTo, "scene">>,
+): Promise<ReadonlyMap<number, ExerciseContent>> {
+  const found = new Map([[0, exercise.content]]);
+  for (const scene of new Set(answers.map((answer) => answer.scene))) {
+    const own = scene === 0 ? null : await findEdition(database, edition.key, scene);
+    const content = own?.content.exercises.find(({ key }) => key === exercise.key)?.content;
+    if (content) found.set(scene, content);
+  }
+  return found;
+}
+
 function groupsOf(answers: readonly AnswerTo[]): Map<string, AnswerTo[]> {
   const groups = new Map<string, AnswerTo[]>();
   for (const answer of answers) {
-    const key = answerKey(answer.content);
+    const key = answerKey(answer.content, answer.scene);
     groups.set(key, [...(groups.get(key) ?? []), answer]);
   }
   return groups;

@@ -6,7 +6,7 @@ import { answerKey } from "./acceptedStore.ts";
 import { withRules } from "./byRules.ts";
 import { markBehind } from "./markingWork.ts";
 import { listMarks } from "./markStore.ts";
-import { taskOn } from "./moderation.ts";
+import { exerciseInScenes, taskOn } from "./moderation.ts";
 import { addSchemeRules } from "./schemeRuleStore.ts";
 
 /** Whose mark other rules change, item by item; what a teacher gave stays and is not among them. */
@@ -26,14 +26,14 @@ export async function affectedBy(
     services.database,
     answers.map(({ sitting }) => sitting),
   );
-  const task = withRules(on.task, values);
-  const { content } = on.exercise;
-  const context = makeContext(services, content);
+  const inScenes = await exerciseInScenes(services.database, on, answers);
   const known = new Map<string, Awaited<ReturnType<ReturnType<typeof kindOfTask>["mark"]>>>();
   const affected = new Map<string, Affected>();
-  for (const { sitting, label, content: answer } of answers) {
-    const key = answerKey(answer);
-    const now = known.get(key) ?? (await kindOfTask(task).mark(task, answer, context));
+  for (const { sitting, label, scene, content: answer } of answers) {
+    const key = answerKey(answer, scene);
+    const content = inScenes.get(scene) ?? on.exercise.content;
+    const task = withRules(content.tasks.find((each) => each.key === taskKey) ?? on.task, values);
+    const now = known.get(key) ?? (await kindOfTask(task).mark(task, answer, makeContext(services, content)));
     known.set(key, now);
     for (const mark of marks.filter((each) => each.sitting === sitting && each.task === taskKey)) {
       const after = now.find(({ item }) => item === mark.item);

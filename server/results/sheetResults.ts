@@ -2,6 +2,7 @@ import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { contentByRules } from "../marks/byRules.ts";
 import { listMarks, type Mark } from "../marks/markStore.ts";
+import { exerciseInScenes } from "../marks/moderation.ts";
 import { listSchemeRules } from "../marks/schemeRuleStore.ts";
 import type { Services } from "../services.ts";
 import { findEdition, listEditions, type Sheet } from "../sheets/sheetStore.ts";
@@ -67,7 +68,8 @@ export async function sheetResults(services: Pick<Services, "database">, sheet: 
   const changed = await listSchemeRules(database, edition.key);
   const confusions = new Map<string, Confusion>();
   const exercises: ExerciseResult[] = [];
-  for (const { key, title, content: asSet } of edition.content.exercises) {
+  for (const exercise of edition.content.exercises) {
+    const { key, title, content: asSet } = exercise;
     const content = contentByRules(asSet, changed);
     const tasks: TaskResult[] = [];
     for (const task of content.tasks) {
@@ -75,8 +77,9 @@ export async function sheetResults(services: Pick<Services, "database">, sheet: 
       const answers = (await listAnswersTo(database, edition.key, task.key)).filter((each) =>
         counted.has(each.sitting),
       );
-      for (const { content: answer } of answers) {
-        const took = kind.tookFor(task, answer, content);
+      const inScenes = await exerciseInScenes(database, { edition, exercise }, answers);
+      for (const { content: answer, scene } of answers) {
+        const took = kind.tookFor(task, answer, inScenes.get(scene) ?? content);
         if (!took) continue;
         const name = `${took.right} ${took.given}`;
         const known = confusions.get(name) ?? { ...took, students: 0 };

@@ -5,13 +5,15 @@ import { usualRules } from "../../core/sittings/sittingRules.ts";
 import { addExercise } from "../exercises/exerciseStore.ts";
 import { handInSitting } from "../marks/markingWork.ts";
 import { earnedInAll, listMarks } from "../marks/markStore.ts";
+import { answersToTask, decideForAll } from "../marks/moderation.ts";
 import { addCourse, addStudents, listStudents } from "../people/courseStore.ts";
 import { markedSitting } from "../results/markedSitting.ts";
 import { sheetResults } from "../results/sheetResults.ts";
 import { studentView } from "../results/studentView.ts";
-import { sittingOfRequest, tryAgain } from "../sittings/access.ts";
+import { enterSitting, sittingOfRequest, tryAgain } from "../sittings/access.ts";
 import { beginSitting, findSitting, saveAnswer } from "../sittings/sittingStore.ts";
-import { openTestServices } from "../testServices.ts";
+import { byTeacher, openTestServices } from "../testServices.ts";
+import { editionToPrint, sceneOfAddress } from "./editionToPrint.ts";
 import { keepScene, listScenes } from "./sceneStore.ts";
 import { setForStudents } from "./setSheet.ts";
 import { addSheet, findEdition, findSheet, placeExercise, setRules } from "./sheetStore.ts";
@@ -116,10 +118,56 @@ test("each next try is in another scene, marked by its own programs; after the l
   expect((await viewOf(key)).view.exercises[0]?.program).toBe(program);
 });
 
-test("answers in other scenes are not laid beside those to the sheet as it was set", async () => {
-  const sheet = await findSheet(services.database, sheetKey);
+test("answers to another scene are a group of their own, beside its program, and a decision for them holds there only", async () => {
+  const { database } = services;
+  const to = async () => (await answersToTask(services, sheetKey, "mend it"))?.groups ?? [];
+  const inSecond = (await to()).filter(({ scene }) => scene === 1);
+  // The program that was right as it was set stands beside the program of the other scene.
+  expect(inSecond).toHaveLength(1);
+  const asSet = (await to()).filter(({ scene }) => scene === 0);
+  expect(JSON.stringify(inSecond[0]?.compared)).not.toBe(JSON.stringify(asSet[0]?.compared));
+  const item = inSecond[0]?.items[0];
+  const decided = await decideForAll(services, byTeacher({ revision: 1 }).who, {
+    ...{ sheet: sheetKey, task: "mend it", group: inSecond[0]?.key ?? "", item: item?.item ?? "", earned: 1 },
+    reason: "half understood",
+  });
+  expect(decided).toEqual({ ok: true, students: 1 });
+  expect((await to()).find(({ scene }) => scene === 0)?.items[0]?.earned).not.toBe(1);
+  const sheet = await findSheet(database, sheetKey);
   const results = sheet ? await sheetResults(services, sheet) : null;
-  expect(results?.exercises[0]?.tasks[0]?.wrong).toEqual([]);
+  expect(results?.exercises[0]?.tasks[0]?.answered).toBe(1);
+});
+
+test("neighbours begin with other names and numbers, and come back to their own; what is printed has them, too", async () => {
+  const { database } = services;
+  const course = await addCourse(database, "Neighbours", "python");
+  await addStudents(database, course, ["N-1", "N-2", "N-3", "N-4", "N-5"]);
+  const content = (await findEdition(database, edition))?.content.exercises[0]?.content;
+  if (!content) throw new Error("no exercise");
+  const key = await addSheet(database, course, "Side by side");
+  await placeExercise(database, key, await addExercise(database, null, "Lengths", content));
+  await setRules(database, key, { ...usualRules, bySeat: true });
+  const draft = await findSheet(database, key);
+  const set = draft ? await setForStudents(services, draft, true) : null;
+  if (!set?.ok) throw new Error("not set");
+  await services.queue.settled();
+  const sheet = await findSheet(database, key);
+  if (!sheet) throw new Error("no sheet");
+  const sat: number[] = [];
+  for (const { label, personal_code } of await listStudents(database, course)) {
+    const enter = () => enterSitting(services, sheet, label, personal_code, "10.0.0.9");
+    const [first, second] = [await enter(), await enter()];
+    if (!first.ok || !second.ok) throw new Error("not entered");
+    expect(second.sitting).toBe(first.sitting);
+    sat.push((await sitting(first.sitting)).scene);
+  }
+  expect(sat).toEqual([0, 1, 2, 3, 0]);
+  const printed = await editionToPrint(database, sheet, null, 2);
+  expect(printed?.exercises[0]?.content.program).toBe(
+    (await findEdition(database, set.edition, 2))?.content.exercises[0]?.content.program,
+  );
+  expect(await editionToPrint(database, sheet, null, 9)).toBeNull();
+  expect(sceneOfAddress("http://127.0.0.1/?scene=two")).toBe(-1);
 });
 
 test("a scene that is there stays as it is; without the rule a next try is the same", async () => {

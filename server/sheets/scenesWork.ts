@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
+import type { SittingRules } from "../../core/sittings/sittingRules.ts";
 import { twinOf } from "../exercises/twinOf.ts";
 import { log } from "../log.ts";
 import type { Services } from "../services.ts";
@@ -7,7 +8,7 @@ import { defineJob } from "../work/job.ts";
 import { keepScene, listScenes } from "./sceneStore.ts";
 import { findEdition } from "./sheetStore.ts";
 
-/** In how many other scenes a practice sheet can be done again before it begins with the first one anew. */
+/** How many other scenes are made of an edition: for neighbours, and for tries before it begins with the first one anew. */
 export const scenesWanted = 3;
 
 /** An exercise in another scene with the keys of its tasks; null where there is none. */
@@ -52,11 +53,12 @@ export const scenesOf = defineJob({
   },
 });
 
-/** Begins to make the other scenes of an edition, if its sheet is for practice and done again in other scenes. */
+/** Begins to make the other scenes of an edition, if its sheet is sat or done again in other scenes. */
 export async function startScenes(
   services: Pick<Services, "queue">,
-  rules: { mode: string; otherScenes: boolean },
+  rules: Pick<SittingRules, "mode" | "otherScenes" | "bySeat">,
   edition: string,
 ): Promise<void> {
-  if (rules.mode === "practice" && rules.otherScenes) await services.queue.add(scenesOf, [{ edition }]);
+  if (rules.bySeat || (rules.mode === "practice" && rules.otherScenes))
+    await services.queue.add(scenesOf, [{ edition }]);
 }

@@ -1,4 +1,5 @@
 import { endOfSitting } from "../../core/sittings/sittingEnd.ts";
+import { listStudents } from "../people/courseStore.ts";
 import { knowStudent } from "../people/knowStudent.ts";
 import type { Services } from "../services.ts";
 import { listLater } from "../sheets/roomStore.ts";
@@ -61,7 +62,8 @@ export async function enterSitting(
     return { ok: false, message: "This sheet is done on paper. Ask your teacher for it." };
   const edition = await findLastEdition(services.database, sheet.key);
   if (!edition) return { ok: false, message: "This sheet is not open yet." };
-  return { ok: true, sitting: await beginSitting(services.database, edition.key, student.key) };
+  const scene = await sceneOfSeat(services.database, sheet, edition.key, student.key);
+  return { ok: true, sitting: await beginSitting(services.database, edition.key, student.key, scene) };
 }
 
 /**
@@ -79,7 +81,8 @@ export async function changeEdition(
   const edition = await findLastEdition(services.database, sheet.key);
   if (edition?.number !== number || sheet.state !== "set")
     return { ok: false, message: "This edition of the sheet cannot be sat any more." };
-  return { ok: true, sitting: await beginSitting(services.database, edition.key, sitting.student) };
+  const scene = await sceneOfSeat(services.database, sheet, edition.key, sitting.student);
+  return { ok: true, sitting: await beginSitting(services.database, edition.key, sitting.student, scene) };
 }
 
 export type OpenSitting = { sheet: Sheet; sitting: Sitting; edition: Edition };
@@ -117,6 +120,19 @@ export function standingOf({ sheet, sitting }: Pick<OpenSitting, "sheet" | "sitt
     paused: open && sheet.paused_at !== null,
     endsAt: open && end !== null ? new Date(end).toISOString() : null,
   };
+}
+
+/** The scene that a student begins with: of neighbours in the list of a course each has another one, as far as they go. */
+async function sceneOfSeat(
+  database: Services["database"],
+  { rules, course }: Sheet,
+  edition: string,
+  student: string,
+): Promise<number> {
+  if (!rules.bySeat) return 0;
+  const scenes = [0, ...(await listScenes(database, edition))];
+  const seat = (await listStudents(database, course)).findIndex(({ key }) => key === student);
+  return scenes[Math.max(0, seat) % scenes.length] ?? 0;
 }
 
 /** The scene of the try after a sitting: each of the edition's in turn, and then the first one anew. */

@@ -30,12 +30,12 @@ const columns = `i.key, i.edition, i.student, s.label, i.started_at, i.handed_in
 const select = `select ${columns} from sitting i join student s on s.key = i.student`;
 const answerRow = z.object({ task: z.string(), revision: z.number(), content: textBytes, saved_at: timeColumn });
 export type Answer = { task: string; revision: number; content: unknown; savedAt: string };
-/** Begins a student's sitting of an edition, or finds the newest one begun before. */
-export async function beginSitting(database: Database, edition: string, student: string): Promise<string> {
+/** Begins a student's sitting of an edition, in a scene of it, or finds the newest one begun before. */
+export async function beginSitting(database: Database, edition: string, student: string, scene = 0): Promise<string> {
   return database.transaction(async (query) => {
     await query(
-      "insert into sitting (key, edition, student) values ($1, $2, $3) on conflict (edition, student, attempt) do nothing",
-      [newKey(), edition, student],
+      "insert into sitting (key, edition, student, scene) values ($1, $2, $3, $4) on conflict (edition, student, attempt) do nothing",
+      [newKey(), edition, student, scene],
     );
     const rows = await query(
       "select key from sitting where edition = $1 and student = $2 order by attempt desc limit 1",
@@ -91,18 +91,18 @@ export async function listSittingsOn(
 }
 
 const answerToRow = z.object({
-  ...{ sitting: z.string(), label: z.string() },
+  ...{ sitting: z.string(), label: z.string(), scene: z.number() },
   content: textBytes.transform((text) => JSON.parse(text) as unknown),
 });
 /** An answer to one task with whose it is. */
 export type AnswerTo = z.infer<typeof answerToRow>;
 
-/** What was handed in for one task of an edition as it was set, by label; answers in other scenes say other things. */
+/** What was handed in for one task of an edition, by label. */
 export async function listAnswersTo(database: Database, edition: string, task: string): Promise<AnswerTo[]> {
   return z.array(answerToRow).parse(
     await database.query(
-      `select a.sitting, s.label, a.content from answer a join sitting i on i.key = a.sitting join student s on s.key = i.student
-         where i.edition = $1 and a.task = $2 and i.handed_in_at is not null and i.scene = 0 order by s.label`,
+      `select a.sitting, s.label, i.scene, a.content from answer a join sitting i on i.key = a.sitting join student s on s.key = i.student
+         where i.edition = $1 and a.task = $2 and i.handed_in_at is not null order by s.label`,
       [edition, task],
     ),
   );

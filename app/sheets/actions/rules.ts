@@ -12,6 +12,7 @@ const schema = z.object({
   minutes: field.whole(0, 600),
   oneAtATime: field.ticked(),
   otherScenes: field.ticked(),
+  bySeat: field.ticked(),
   hints: field.ticked(),
   hintCost: field.decimal(0, 20),
   encouraging: field.ticked(),
