@@ -1,5 +1,4 @@
 import { data, Form, Link, useNavigation } from "react-router";
-import { readers } from "../../core/lessons/classTexts.ts";
 import { ideas } from "../../core/lessons/ideas.ts";
 import { openings } from "../../core/lessons/lesson.ts";
 import { partKinds } from "../../core/lessons/parts.ts";
@@ -16,6 +15,7 @@ import type { Route } from "./+types/lessonPage.ts";
 import { lessonActions } from "./actions/ofLesson.ts";
 import { openingWords } from "./openingWords.ts";
 import { PartToChange } from "./PartToChange.tsx";
+import { ReaderChoice } from "./ReaderChoice.tsx";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.title ?? "Lesson"} · Bent Nail` }];
 
@@ -137,16 +137,7 @@ export default function LessonPage({ loaderData: view, actionData }: Route.Compo
             Title
             <input name="title" className="field" defaultValue={view.title} key={view.title} maxLength={200} />
           </label>
-          <label className="grid gap-1">
-            Explained for
-            <select name="reader" className="field" defaultValue={view.reader} key={view.reader}>
-              {readers.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <ReaderChoice chosen={view.reader} />
           <div>
             <button className="press" type="submit" name="intent" value="keep" disabled={busy}>
               Keep it so

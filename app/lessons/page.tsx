@@ -1,5 +1,4 @@
 import { Form, Link } from "react-router";
-import { readers } from "../../core/lessons/classTexts.ts";
 import { listLessons } from "../../server/lessons/lessonStore.ts";
 import { listCourses } from "../../server/people/courseStore.ts";
 import { listSheets } from "../../server/sheets/sheetStore.ts";
@@ -7,6 +6,7 @@ import { act } from "../actions.ts";
 import type { Route } from "./+types/page.ts";
 import { beginLesson, moveDown, moveUp } from "./actions/listActions.ts";
 import { openingWords } from "./openingWords.ts";
+import { ReaderChoice } from "./ReaderChoice.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Lessons · Bent Nail" }];
 
@@ -119,16 +119,7 @@ export default function Lessons({ loaderData: { courses, sheets }, actionData }:
                 <option value="">none: begin with no parts</option>
               </select>
             </label>
-            <label className="grid gap-1">
-              Explained for
-              <select name="reader" className="field">
-                {readers.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <ReaderChoice />
             <p className="note-small">
               Programs that are gone through together are others than the sheet’s, where there are some of the kind. The
               changes of one sign are tried by running them, which takes some seconds.

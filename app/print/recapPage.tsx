@@ -3,6 +3,7 @@ import { readerOf, readers } from "../../core/lessons/classTexts.ts";
 import { wordsBeside } from "../../core/lessons/ideas.ts";
 import { recapOf } from "../../core/lessons/recap.ts";
 import { ownWordsOf } from "../../server/lessons/ownWordsStore.ts";
+import { MetExample } from "../components/MetExample.tsx";
 import { useClassWords, useCourseWords } from "../components/marks.tsx";
 import type { Route } from "./+types/recapPage.ts";
 import { PrintedWords, PrintPage } from "./PrintPage.tsx";
@@ -58,23 +59,8 @@ export default function Recap({ loaderData: { title, course, recap, large, reade
           </ul>
           <PrintedWords words={words} />
           <h3>We had</h3>
-          {examples.map(({ title: name, before, after, says }, at) => (
-            <div key={at} className="border-l-2 border-black pl-3">
-              <p>{name}</p>
-              {says !== "" && <p className="font-mono text-[10pt]">{says}</p>}
-              <pre className="text-[10pt] whitespace-pre-wrap">
-                {before.map((line, index) => (
-                  <del key={index} className="block">
-                    {line}
-                  </del>
-                ))}
-                {after.map((line, index) => (
-                  <ins key={index} className="block no-underline">
-                    {line}
-                  </ins>
-                ))}
-              </pre>
-            </div>
+          {examples.map((example, at) => (
+            <MetExample key={at} example={example} />
           ))}
         </section>
       ))}

@@ -1,3 +1,4 @@
+import { MetExample } from "../../components/MetExample.tsx";
 import type { PartOf, PartParts } from "./partParts.ts";
 import { ClassExplained } from "./shared.tsx";
 
@@ -6,23 +7,8 @@ function Met({ met: { examples, ...told } }: { met: PartOf<"recap">["shows"][num
   return (
     <div className="grid gap-2">
       <ClassExplained {...told} />
-      {examples.map(({ title, before, after, says }, at) => (
-        <div key={at} className="border-l-4 border-rule-strong pl-3">
-          <p className="font-semibold">{title}</p>
-          {says !== "" && <p className="font-mono text-[0.85em]">{says}</p>}
-          <pre className="text-[0.85em] whitespace-pre-wrap">
-            {before.map((line, index) => (
-              <del key={index} className="block">
-                {line}
-              </del>
-            ))}
-            {after.map((line, index) => (
-              <ins key={index} className="block no-underline">
-                {line}
-              </ins>
-            ))}
-          </pre>
-        </div>
+      {examples.map((example, at) => (
+        <MetExample key={at} example={example} />
       ))}
     </div>
   );
