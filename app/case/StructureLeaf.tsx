@@ -1,8 +1,13 @@
+import { useFetcher } from "react-router";
+import type { Reply } from "../actions.ts";
+import { Said, settled } from "../components/Said.tsx";
 import type { CaseView } from "./caseView.ts";
+import { Revision } from "./Revision.tsx";
 
 /** The program laid out by its structure alone, beside the text as it was handed in, which stays as it is. */
 export function StructureLeaf({ view }: { view: CaseView }) {
   const copy = view.relaid;
+  const running = useFetcher<Reply>();
   if (!copy)
     return (
       <p>This program is not laid out anew: its language has no structure that is read here, or it is very long.</p>
@@ -23,6 +28,21 @@ export function StructureLeaf({ view }: { view: CaseView }) {
         <p className="border-l-2 border-ink pl-2">
           From line {number(copy.upTo)} on the text does not fit the grammar; what follows there is a guess.
         </p>
+      )}
+      {copy.upTo === null && (
+        <running.Form method="post" className="flex flex-wrap items-baseline gap-3">
+          <Revision />
+          <button
+            className="press text-sm"
+            type="submit"
+            name="intent"
+            value="run relaid"
+            disabled={running.state !== "idle"}
+          >
+            Does the copy do the same? Run both
+          </button>
+          <Said reply={settled(running)} />
+        </running.Form>
       )}
       <ol
         className="overflow-x-auto border border-rule py-1 font-mono text-sm"

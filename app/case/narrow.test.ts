@@ -81,6 +81,33 @@ test("the copy by structure stands beside the program", async () => {
   );
 });
 
+test("the copy by structure is run beside the program: it does the same, or where it does not is said", async () => {
+  expect(await act({ intent: "run relaid" })).toMatchObject({
+    ok: true,
+    message: "Both do the same with the one input of the checks.",
+  });
+  const collected = (language: string, name: string, program: string) =>
+    collectCase(services.database, {
+      ...{ language, course: null, student: null, title: "Layout", intent: "", changedLast: "" },
+      files: [{ name, bytes: Buffer.from(program) }],
+      ...{ input: "", expected: "4\n", symptom: null },
+    });
+  const run = async (caseKey: string) => {
+    const { revision } = await page.loader(asked({ caseKey }, { path: "/?leaf=structure" }));
+    return answered(page.action(asked({ caseKey }, { form: { intent: "run relaid", revision: String(revision) } })));
+  };
+  const inC =
+    '#include <stdio.h>\nint main(void) {\nint deck = 4;\nif (deck > 9)\n  deck = 1;\n  printf("%d\\n", deck); return 0; }\n';
+  expect(await run(await collected("c", "deck.c", inC))).toMatchObject({ ok: true });
+  const torn = await collected("python", "deck.py", "deck = (4\nprint(deck\n");
+  expect(await run(torn)).toMatchObject({ ok: false, message: "There is no copy of this program that could be run." });
+  // What asks for its own line says another number once a line is two.
+  const own = "import inspect\nx = 1; y = 2\nprint(inspect.currentframe().f_lineno)\n";
+  expect((await run(await collected("python", "own.py", own))).message).toMatch(
+    /^They differ without input\. The program: “3”\. The copy: “4”\.$/,
+  );
+});
+
 test("a plan has the program's parts, each tested by a check of its own before those that use it", async () => {
   const planned = await collectCase(services.database, {
     ...{ language: "python", course: null, student: null, title: "Fares", intent: "", changedLast: "" },

@@ -67,6 +67,11 @@ export function relaid(language: Language, program: string): Relaid | null {
   return { lines, upTo };
 }
 
+/** The copy as a text that can be run: each block four blanks further in. */
+export function relaidText({ lines }: Pick<Relaid, "lines">): string {
+  return lines.map(({ depth, text }) => `${"    ".repeat(depth)}${text}\n`).join("");
+}
+
 type Piece = { from: number; line: number; text: string; startsLine: boolean; goesFurther: boolean };
 
 /** Where lines of the copy begin: at every line of the original that holds a token, and before each further statement on one. */

@@ -11,7 +11,7 @@ import { markedSitting } from "../results/markedSitting.ts";
 import { sheetResults } from "../results/sheetResults.ts";
 import { studentView } from "../results/studentView.ts";
 import { enterSitting, sittingOfRequest, tryAgain } from "../sittings/access.ts";
-import { beginSitting, findSitting, saveAnswer } from "../sittings/sittingStore.ts";
+import { beginSitting, findSitting, passOf, saveAnswer } from "../sittings/sittingStore.ts";
 import { byTeacher, openTestServices } from "../testServices.ts";
 import { editionToPrint, sceneOfAddress } from "./editionToPrint.ts";
 import { keepScene, listScenes } from "./sceneStore.ts";
@@ -179,7 +179,8 @@ test("a scene that is there stays as it is; without the rule a next try is the s
   const { own } = await viewOf(await beginSitting(database, edition, student));
   await handIn(own.key, mended);
   expect((await sitting(await again(own.key))).scene).toBe(0);
-  const request = new Request("http://127.0.0.1/", { headers: { Cookie: `bent-nail-sitting=${own.key}` } });
+  const pass = await passOf(database, own.key);
+  const request = new Request("http://127.0.0.1/", { headers: { Cookie: `bent-nail-sitting=${pass}` } });
   const sheet = await findSheet(database, sheetKey);
   expect((await sittingOfRequest(services, request, sheet?.code ?? "")).open?.sitting.key).toBe(own.key);
 });

@@ -5,9 +5,9 @@ import type { Services } from "../services.ts";
 import { listLater } from "../sheets/roomStore.ts";
 import { listScenes } from "../sheets/sceneStore.ts";
 import { type Edition, findEdition, findLastEdition, findSheetByCode, type Sheet } from "../sheets/sheetStore.ts";
-import { beginAgain, beginSitting, findSitting, listSittingsOn, type Sitting } from "./sittingStore.ts";
+import { beginAgain, beginSitting, findByPass, listSittingsOn, type Sitting } from "./sittingStore.ts";
 
-/** Name of the cookie that holds a student's sitting; its value is an unguessable key. */
+/** Name of the cookie that holds a student's sitting; its value cannot be guessed (see passOf). */
 export const sittingCookie = "bent-nail-sitting";
 
 /** A cookie's value; one that is not encoded as it should be is nobody's. */
@@ -162,11 +162,11 @@ export async function sittingOfRequest(
   request: Request,
   code: string,
 ): Promise<{ sheet: Sheet | null; open: OpenSitting | null }> {
-  const key = readCookie(request, sittingCookie);
+  const given = readCookie(request, sittingCookie);
   // Both at once: this is asked before every save of a whole class.
   const [sheet, sitting] = await Promise.all([
     findSheetByCode(services.database, code),
-    key ? findSitting(services.database, key) : null,
+    given ? findByPass(services.database, given) : null,
   ]);
   if (!sheet) return { sheet, open: null };
   const edition = sitting ? await findEdition(services.database, sitting.edition, sitting.scene) : null;

@@ -63,6 +63,24 @@ export async function findSitting(database: Database, key: string): Promise<Sitt
   return oneRow(sittingRow, await database.query(`${select} where i.key = $1`, [key]));
 }
 
+/** What a browser keeps of a sitting beside its key: it holds as long as the student's personal code is the same. */
+const pass = "left(encode(sha256(convert_to(i.key || ' ' || s.personal_code, 'UTF8')), 'hex'), 24)";
+
+/** What a browser is given to come back to a sitting. Throws where there is no such sitting. */
+export async function passOf({ query }: Pick<Database, "query">, sitting: string): Promise<string> {
+  const rows = await query(
+    `select ${pass} as pass from sitting i join student s on s.key = i.student where i.key = $1`,
+    [sitting],
+  );
+  return `${sitting}.${z.object({ pass: z.string() }).parse(rows[0]).pass}`;
+}
+
+/** The sitting that a browser comes back to; null where what it has is none, or of before the student had a new code. */
+export async function findByPass(database: Database, given: string): Promise<Sitting | null> {
+  const [key = "", own = ""] = given.split(".");
+  return oneRow(sittingRow, await database.query(`${select} where i.key = $1 and ${pass} = $2`, [key, own]));
+}
+
 /** Sittings of all editions of a sheet, by student. */
 export async function listSittings(database: Database, sheet: string): Promise<Sitting[]> {
   return z

@@ -9,7 +9,7 @@ import {
 } from "../assignments/assignmentStore.ts";
 import { collectCase } from "../cases/caseStore.ts";
 import { addExercise } from "../exercises/exerciseStore.ts";
-import { addCourse, addStudents, listStudents, type Student } from "../people/courseStore.ts";
+import { addCourse, addStudents, listStudents, renewCode, type Student } from "../people/courseStore.ts";
 import {
   addSheet,
   findSheet,
@@ -25,7 +25,16 @@ import {
 } from "../sheets/sheetStore.ts";
 import { openTestServices } from "../testServices.ts";
 import { changeEdition, enterSitting, readCookie, sittingCookie, sittingOfRequest } from "./access.ts";
-import { beginSitting, findSitting, handIn, handInAll, listAnswers, listSittings, saveAnswer } from "./sittingStore.ts";
+import {
+  beginSitting,
+  findSitting,
+  handIn,
+  handInAll,
+  listAnswers,
+  listSittings,
+  passOf,
+  saveAnswer,
+} from "./sittingStore.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 let course = "";
@@ -122,7 +131,8 @@ test("a new edition is begun by a press while the sheet is open, and the old one
   await set();
   const entered = await enter("S-01", student("S-01").personal_code);
   const key = entered.ok ? entered.sitting : "";
-  const { open } = await sittingOfRequest(services, withCookie(key), (await sheet()).code);
+  const pass = await passOf(services.database, key);
+  const { open } = await sittingOfRequest(services, withCookie(pass), (await sheet()).code);
   if (!open) throw new Error("not signed in");
   expect(open.edition.number).toBe(1);
   for (const number of [0, 3, -1]) expect(await changeEdition(services, open, number)).toMatchObject({ ok: false });
@@ -158,13 +168,31 @@ test.each(["", "nobody", "%", "%zz", "a=b", "../../etc", "\u00e9".repeat(300)])(
   },
 );
 
+test("a new personal code signs out whoever was signed in with the old one; a key without its pass opens nothing", async () => {
+  const { database } = services;
+  const { key, personal_code } = student("S-01");
+  const entered = await enter("S-01", personal_code);
+  if (!entered.ok) throw new Error("not entered");
+  const { code } = await sheet();
+  const opens = async (value: string) => (await sittingOfRequest(services, withCookie(value), code)).open?.sitting.key;
+  const pass = await passOf(database, entered.sitting);
+  expect(await opens(pass)).toBe(entered.sitting);
+  for (const other of [entered.sitting, `${entered.sitting}.`, `${entered.sitting}.${"0".repeat(24)}`, `x.${pass}`])
+    expect(await opens(other)).toBeUndefined();
+  await renewCode(database, key);
+  expect(await opens(pass)).toBeUndefined();
+  expect(await opens(await passOf(database, entered.sitting))).toBe(entered.sitting);
+  await database.query("update student set personal_code = $2 where key = $1", [key, personal_code]);
+});
+
 test("a sitting of another sheet opens nothing here; a code that leads nowhere finds no sheet", async () => {
   const other = await addSheet(services.database, course, "Tides");
   await setSheet(services.database, other, { title: "Tides", exercises: [] });
   const code = (await findSheet(services.database, other))?.code ?? "";
   const [own] = await listSittings(services.database, sheetKey);
-  expect(await sittingOfRequest(services, withCookie(own?.key ?? ""), code)).toMatchObject({ open: null });
-  expect(await sittingOfRequest(services, withCookie(own?.key ?? ""), "NONE-0000")).toEqual({
+  const pass = await passOf(services.database, own?.key ?? "");
+  expect(await sittingOfRequest(services, withCookie(pass), code)).toMatchObject({ open: null });
+  expect(await sittingOfRequest(services, withCookie(pass), "NONE-0000")).toEqual({
     sheet: null,
     open: null,
   });

@@ -16,6 +16,7 @@ import { dropTry, tryProbes } from "./narrow.ts";
 import { otherwise } from "./otherwise.ts";
 import { addPart, dropPart, tryParts } from "./partPlan.ts";
 import { putAway, takeBack } from "./putAway.ts";
+import { runRelaid } from "./runRelaid.ts";
 import { sayAdvice } from "./sayAdvice.ts";
 import { sayFields } from "./sayFields.ts";
 import { sayLanguage } from "./sayLanguage.ts";
@@ -32,5 +33,5 @@ export const caseActions: ReadonlyArray<PageAction<CaseContext>> = [
   ...[keepCheck, dropCheck, verify],
   ...[describe, sayLanguage, writtenFor, note, worked, warning, anotherOutput, otherwise],
   ...[tryProbes, dropTry, addPart, dropPart, tryParts],
-  ...[switchOn, putAway, takeBack, handTable],
+  ...[switchOn, putAway, takeBack, handTable, runRelaid],
 ];

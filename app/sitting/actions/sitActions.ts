@@ -10,6 +10,7 @@ import {
   sittingCookie,
   tryAgain,
 } from "../../../server/sittings/access.ts";
+import { passOf } from "../../../server/sittings/sittingStore.ts";
 import { takeHint } from "../../../server/sittings/takeHint.ts";
 import { defineAction, done, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";
@@ -19,6 +20,10 @@ type SitContext = { services: Services; sheet: Sheet; open: OpenSitting | null; 
 
 /** Seconds for which a browser stays signed in. */
 const twoWeeks = 14 * 24 * 3600;
+
+/** Goes to the sheet as whoever sits this sitting. */
+const asSitter = async (context: SitContext, sitting: string) =>
+  withCookie(context, await passOf(context.services.database, sitting), twoWeeks);
 
 function withCookie({ sheet, secure }: SitContext, value: string, seconds: number): Response {
   const cookie = `${sittingCookie}=${value}; Path=/s; HttpOnly; SameSite=Lax; Max-Age=${seconds}${secure ? "; Secure" : ""}`;
@@ -34,7 +39,7 @@ const enter = defineAction<SitContext, z.output<typeof enterSchema>>({
   does: async (context, { label, personalCode }) => {
     const { services, sheet, address } = context;
     const entered = await enterSitting(services, sheet, label, personalCode, address);
-    return entered.ok ? withCookie(context, entered.sitting, twoWeeks) : refused(entered.message);
+    return entered.ok ? asSitter(context, entered.sitting) : refused(entered.message);
   },
 });
 
@@ -64,7 +69,7 @@ const edition = defineAction<SitContext, { number: number }>({
     const { services, open } = context;
     if (!open) return refused("You are not signed in any more. Sign in again; what you had saved is kept.");
     const changed = await changeEdition(services, open, number);
-    return changed.ok ? withCookie(context, changed.sitting, twoWeeks) : refused(changed.message);
+    return changed.ok ? asSitter(context, changed.sitting) : refused(changed.message);
   },
 });
 
@@ -76,7 +81,7 @@ const again = defineAction<SitContext, unknown>({
     const { services, open } = context;
     if (!open) return refused("You are not signed in any more. Sign in again; what you had saved is kept.");
     const begun = await tryAgain(services, open);
-    return begun.ok ? withCookie(context, begun.sitting, twoWeeks) : refused(begun.message);
+    return begun.ok ? asSitter(context, begun.sitting) : refused(begun.message);
   },
 });
 
