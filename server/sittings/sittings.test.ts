@@ -142,7 +142,7 @@ test("a new edition is begun by a press while the sheet is open, and the old one
   await setSheetState(services.database, sheetKey, "closed");
   await set();
   await setSheetState(services.database, sheetKey, "closed");
-  const { open: closed } = await sittingOfRequest(services, withCookie(key), (await sheet()).code);
+  const { open: closed } = await sittingOfRequest(services, withCookie(pass), (await sheet()).code);
   if (!closed) throw new Error("not signed in");
   expect(await changeEdition(services, closed, 3)).toMatchObject({ ok: false });
   expect(await changeEdition(services, closed, 2)).toEqual(second);
