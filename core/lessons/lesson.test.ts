@@ -101,3 +101,31 @@ test("a teacher's words stand beside the classes and kinds of mistake that their
   expect(wordsBeside(words, { pattern: "and-or-mixed-up" })[0]?.words).toContain("two locks");
   for (const { patterns } of ideas) for (const id of patterns) expect(findPattern(id)?.id).toBe(id);
 });
+
+test("whatever parts are left out: tasks are numbered without gaps, and minutes are the sum of what is shown", () => {
+  const one = fc.record({
+    kind: fc.constantFrom("reading", "program", "recap", "film", "classes"),
+    out: fc.boolean(),
+    minutes: fc.option(fc.integer({ min: 0, max: 50 })),
+    tasks: fc.nat(3),
+  });
+  const contents: Readonly<Record<string, (tasks: number) => unknown>> = {
+    reading: (tasks) => ({ text: "? What?\n\n".repeat(tasks) }),
+    program: () => ({ exercise: "a" }),
+    classes: () => ({ classes: ["logic"] }),
+  };
+  fc.assert(
+    fc.property(fc.array(one, { maxLength: 10 }), (given) => {
+      const parts = given.map(({ kind, out, minutes, tasks }) =>
+        part(kind, contents[kind]?.(tasks) ?? {}, { out, minutes }),
+      );
+      const planned = planOf({ parts }, known);
+      expect(planned.minutes).toBe(planned.parts.reduce((sum, { takes }) => sum + takes, 0));
+      let next = 1;
+      for (const { firstTask, tasks, out, kind } of planned.parts) {
+        expect([firstTask, out, kind === "film"]).toEqual([next, false, false]);
+        next += tasks;
+      }
+    }),
+  );
+});

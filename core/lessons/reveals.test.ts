@@ -41,6 +41,16 @@ test("the way to the mistake comes line by line after the question, and with the
   expect(looksAfter(reveals.length)).toBe(0);
 });
 
+test("what a lesson leaves out is not asked; without mending it ends with the first fault", () => {
+  const shows = (without: ReadonlyArray<"class" | "line" | "fix">) =>
+    revealsOf([fault(3), fault(null)], without)
+      .map((reveal) => reveal.shows)
+      .filter((what) => what !== "think");
+  expect(shows(["class", "line"])).toEqual(["run", "fix", "run", "fix", "run"]);
+  expect(shows(["fix"])).toEqual(["run", "class", "named line", "faulty line"]);
+  expect(shows(["class", "line", "fix"])).toEqual(["run"]);
+});
+
 test("going on shows more of a fault, never less, and runs come in their order", () => {
   const faults = fc.array(fc.record({ at: fc.option(fc.integer({ min: 1, max: 9 })), mended: fc.boolean() }), {
     maxLength: 4,

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import type { Language } from "../languages/language.ts";
 import { findLanguage } from "../languages/languages.ts";
-import { relaid } from "./relaid.ts";
+import { relaid, relaidText } from "./relaid.ts";
 
 function language(id: string): Language {
   const found = findLanguage(id);
@@ -125,4 +125,23 @@ test("whatever the layout, nothing of the text but its layout is changed", () =>
     ),
     { numRuns: 400 },
   );
+});
+
+test("the copy as a text is laid out by its structure already: laid out once more it is the same", () => {
+  const programs = [
+    ["java", "class Deck {\nvoid load(int cars) {\nif (cars > 8)\nfull = true; else { full = false; }\n}\n}\n"],
+    ["c", "int main(void) {\nint deck = 4;\nwhile (deck > 0)\n  deck = deck - 1;\n  return deck; }\n"],
+    ["python", "if 1:\n  deck = 4; cars = 2\n  while cars:\n        cars -= 1\nprint(deck)\n"],
+    ["pascal", "program deck;\nvar cars: integer;\nbegin\ncars := 4;\nif cars > 3 then\nwriteln('full');\nend.\n"],
+  ] as const;
+  for (const [id, program] of programs) {
+    const first = relaid(language(id), program);
+    const text = first ? relaidText(first) : "";
+    const second = relaid(language(id), text);
+    expect(second && relaidText(second)).toBe(text);
+    const words = (each: string) => language(id).tokens(each).map((token) => token.text);
+    expect(words(text).filter((word) => word.trim() !== "")).toEqual(
+      words(program).filter((word) => word.trim() !== ""),
+    );
+  }
 });

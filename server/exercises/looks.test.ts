@@ -64,3 +64,51 @@ test("without a run that fails only the faulty line is told; without a known lin
   const unknown = testExercise({ faults: fault ? [{ ...fault, faultyLines: [] }] : [] });
   expect((await withLooks(services, unknown))[0]?.looks).toEqual([]);
 });
+
+test("in a compiled language the way goes by the real run as well: a stop in C, a wrong result in Java", async () => {
+  const crossing =
+    '#include <stdio.h>\nint main(void) {\n    int boats = 0;\n    int share = boats;\n    int cars = 30;\n    printf("%d\\n", cars / share);\n    return 0;\n}\n';
+  const inC = testExercise({
+    ...{ language: "c", fileName: "cars.c", program: crossing, mended: crossing.replace("boats = 0", "boats = 6") },
+    checks: [check("5\n")],
+    faults: [
+      {
+        ...{ class: "runtime", symptom: "", message: "", reportedLine: null, faultyLines: [3] },
+        hunks: [{ start: 3, before: ["    int boats = 0;\n"], after: ["    int boats = 6;\n"] }],
+      },
+    ],
+  });
+  const looksIn = async (content: typeof inC) =>
+    (await withLooks(services, content))[0]?.looks?.map(({ line }) => line) ?? [];
+  expect(await looksIn(inC)).toEqual([6, 4, 3]);
+  const deck =
+    "public class Deck {\n    public static void main(String[] a) {\n        int load = 4;\n        load = load - 3;\n        int all = load;\n        System.out.println(all);\n    }\n}\n";
+  const inJava = testExercise({
+    ...{ language: "java", fileName: "Deck.java", program: deck, mended: deck.replace("- 3", "+ 3") },
+    checks: [check("7\n")],
+    faults: [
+      {
+        ...{ class: "logic", symptom: "", message: "", reportedLine: null, faultyLines: [4] },
+        hunks: findHunks(deck, deck.replace("- 3", "+ 3")),
+      },
+    ],
+  });
+  expect(await looksIn(inJava)).toEqual([6, 5, 4]);
+});
+
+test("a loop that does not end is looked at from where it was stopped", async () => {
+  const program = "tide = 3\nwhile tide > 0:\n    print(tide)\n    tide = tide + 1\n";
+  const mended = program.replace("+ 1", "- 1");
+  const content = testExercise({
+    ...{ program, mended, checks: [check("3\n2\n1\n")] },
+    faults: [
+      {
+        ...{ class: "logic", symptom: "never ends", message: "", reportedLine: null, faultyLines: [4] },
+        hunks: findHunks(program, mended),
+      },
+    ],
+  });
+  const [fault] = await withLooks(services, content);
+  expect(fault?.looks?.[0]?.why).toMatch(/^It was still at this when it was stopped\./);
+  expect(fault?.looks?.at(-1)).toMatchObject({ line: 4, why: expect.stringContaining("Here is the mistake.") });
+});

@@ -1,7 +1,8 @@
 import { compareOutput } from "../../core/assignments/compareOutput.ts";
-import type { ExerciseContent, ExerciseFault } from "../../core/exercises/exercise.ts";
+import type { ExerciseCheck, ExerciseContent, ExerciseFault } from "../../core/exercises/exercise.ts";
 import { hunksIfTheyFit, mapLines } from "../../core/fixes/hunks.ts";
 import { type Look, looksOf } from "../../core/lessons/looks.ts";
+import type { Outcome } from "../../core/outcome/outcome.ts";
 import { languageOf } from "../judge/judge.ts";
 import { recordProgram } from "../judge/run.ts";
 import type { Services } from "../services.ts";
@@ -26,16 +27,24 @@ export function programsStepByStep({ program, faults }: Pick<ExerciseContent, "p
   return programs;
 }
 
+/** Where what a run printed first differs from what a check intends, by its rules of comparing; null where it does not. */
+function partingIn(
+  { console }: Pick<Outcome, "console">,
+  check: ExerciseCheck,
+): { line: number; column: number } | null {
+  if (check.expected === null) return null;
+  const rules = check.comparison ?? (check.ignorePrompts ? { prompts: "ignored" as const } : {});
+  const compared = compareOutput(console, check.pieces ?? check.expected, rules);
+  return compared.same ? null : compared;
+}
+
 /** The first check that a program does not pass, with what its run gave; null where it passes all, or none can be run. */
 async function failingRun(services: Needs, content: ExerciseContent, text: string) {
   for (const check of content.checks) {
     const ran = await runForCheck(services, content, text, check);
     if ("notRun" in ran) return null;
     if (ran.passes) continue;
-    const rules = check.comparison ?? (check.ignorePrompts ? { prompts: "ignored" as const } : {});
-    const compared =
-      check.expected === null ? null : compareOutput(ran.outcome.console, check.pieces ?? check.expected, rules);
-    return { check, outcome: ran.outcome, differs: compared?.same === false ? compared : null };
+    return { check, outcome: ran.outcome };
   }
   return null;
 }
@@ -59,10 +68,13 @@ async function looksOfFault(services: Needs, content: ExerciseContent, at: numbe
   };
   const failing = fault.class === "syntax" ? null : await failingRun(services, content, text);
   const recorded = failing ? await recordProgram(services.toolchains, runOfText(content, text, failing.check)) : null;
+  const trace = recorded && "trace" in recorded ? recorded.trace : null;
+  // Which line printed what is known of a recorded run in every language; it counts where it shows the same fault.
+  const inRecording = failing && trace ? partingIn(trace.outcome, failing.check) : null;
+  const outcome = inRecording && trace ? trace.outcome : failing?.outcome;
   const looks = looksOf({
-    ...{ language, program: text, fault: placed },
-    ...(failing ? { outcome: failing.outcome, differs: failing.differs } : {}),
-    trace: recorded && "trace" in recorded ? recorded.trace : null,
+    ...{ language, program: text, fault: placed, trace },
+    ...(failing && outcome ? { outcome, differs: partingIn(outcome, failing.check) } : {}),
   });
   return looks.flatMap((look) => {
     const line = back.get(look.line);

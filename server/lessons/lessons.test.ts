@@ -4,9 +4,10 @@ import { oneSignApart } from "../../core/lessons/oneSign.ts";
 import { labSchema } from "../../core/lessons/parts/labPart.ts";
 import { addExercise } from "../exercises/exerciseStore.ts";
 import { addCourse } from "../people/courseStore.ts";
-import { addSheet, placeExercise } from "../sheets/sheetStore.ts";
+import { addSheet, placeExercise, setSheetState } from "../sheets/sheetStore.ts";
 import { openTestServices } from "../testServices.ts";
 import { contentFor } from "./beginLesson.ts";
+import { exercisesTold } from "./exercisesTold.ts";
 import { oneSignChanges, proposeLab, tryChange } from "./lab.ts";
 import {
   addLesson,
@@ -152,4 +153,47 @@ test("a teacher's own words are kept by course, and taken away by writing nothin
   expect((await ownWordsOf(database, course)).get("noticed")).toContain("harbour");
   await setOwnWords(database, course, "noticed", "");
   expect((await ownWordsOf(database, course)).has("noticed")).toBe(false);
+});
+
+test("what is gone through and stands on a sheet of the course that can still be sat is told", async () => {
+  const { database } = services;
+  const own = await addCourse(database, "Told", "python");
+  const exercise = await addExercise(database, null, "Loads", testExercise());
+  const [open, closed] = [await addSheet(database, own, "Open"), await addSheet(database, own, "Over")];
+  const elsewhere = await addSheet(database, course, "Elsewhere");
+  for (const sheet of [open, closed, elsewhere]) await placeExercise(database, sheet, exercise);
+  await setSheetState(database, closed, "closed");
+  const part = (kind: string, out = false) => ({
+    ...{ key: kind, kind, title: "", out, minutes: null },
+    content: { exercise },
+  });
+  const told = (...parts: ReturnType<typeof part>[]) => exercisesTold(database, { course: own, content: { parts } });
+  expect(await told(part("program"))).toEqual([{ title: "Loads", sheet: "Open" }]);
+  expect(await told(part("lab"))).toHaveLength(1);
+  expect(await told(part("program", true), part("reading"))).toEqual([]);
+});
+
+test("the right program of a lab is another one than those that are gone through, where there is another one", async () => {
+  const { database } = services;
+  const sheet = await addSheet(database, course, "Lengths");
+  await placeExercise(database, sheet, await addExercise(database, null, "Own", testExercise()));
+  for (const title of ["First", "Second"]) await addExercise(database, null, title, content);
+  const parts = (await contentFor(services, sheet, "logic")).parts;
+  const exerciseOf = (kind: string) => Object(parts.find((each) => each.kind === kind)?.content).exercise;
+  expect(exerciseOf("lab")).not.toBe(exerciseOf("program"));
+});
+
+test("one sign changed in a program of another language is run by its own translator", async () => {
+  const right =
+    '#include <stdio.h>\nint main(void) {\n    int deck = 4;\n    printf("%d\\n", deck + 3);\n    return 0;\n}\n';
+  const inC = testExercise({
+    ...{ language: "c", fileName: "deck.c", program: right.replace("+", "-"), mended: right },
+    checks: [{ input: "", expected: "7\n", kind: "normal", ignorePrompts: false, files: {} }],
+  });
+  expect(await tryChange(services, inC, right.replace("4;", "4"), "logic")).toMatchObject({
+    ...{ class: "syntax", line: 4 },
+  });
+  expect(await tryChange(services, inC, right.replace("+ 3", "* 3"), "logic")).toMatchObject({
+    ...{ class: "logic", message: "", printed: "12\n" },
+  });
 });

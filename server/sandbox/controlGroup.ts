@@ -1,4 +1,13 @@
-import { closeSync, existsSync, mkdirSync, openSync, readdirSync, rmdirSync, writeFileSync } from "node:fs";
+import {
+  closeSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  rmdirSync,
+  writeFileSync,
+} from "node:fs";
 import { join } from "node:path";
 import { setTimeout } from "node:timers/promises";
 
@@ -15,6 +24,8 @@ const prefix = "bent-nail-";
  * process go.
  */
 const pauses = [0, 5, 20, 100, 400, 1000];
+/** The pause after which what still stands in the group of a sandbox that has ended is ended, in milliseconds. */
+const patience = 20;
 let made = 0;
 
 type Attempt = { folder: string; settings: Record<string, string> };
@@ -48,6 +59,16 @@ function tryToRemove(folder: string): boolean {
     return true;
   } catch {
     return !existsSync(folder);
+  }
+}
+
+/** Ends every process that stands in a group. */
+function endAllIn(folder: string): void {
+  try {
+    for (const line of readFileSync(join(folder, "cgroup.procs"), "utf8").split("\n"))
+      if (/^[1-9]\d*$/.test(line)) process.kill(Number(line), "SIGKILL");
+  } catch {
+    // It has ended meanwhile, or the group is gone.
   }
 }
 
@@ -99,6 +120,8 @@ export function makeGroup(memoryBytes: number, processes: number, root = "/sys/f
         await setTimeout(pause);
         left = left.filter((folder) => !tryToRemove(folder));
         if (left.length === 0) return;
+        // What is left of a sandbox that was ended while the kernel made its namespaces does not end by itself.
+        if (pause >= patience) for (const folder of left) endAllIn(folder);
       }
     },
   };
