@@ -15,7 +15,9 @@ test("each line of the way stands with its text and its reason; several mistakes
   const one = textOfPage(Shown, { ways: [way, []], lines });
   expect(one).toMatch(/Line 3: print\(30 \/ share\) It stopped here\. Line 1: cars = 0/);
   expect(one).not.toContain("Mistake 1");
-  expect(textOfPage(Shown, { ways: [way, [{ line: 2, why: "Here." }]], lines })).toMatch(/Mistake 1 .*Mistake 2 Line 2/);
+  expect(textOfPage(Shown, { ways: [way, [{ line: 2, why: "Here." }]], lines })).toMatch(
+    /Mistake 1 .*Mistake 2 Line 2/,
+  );
   expect(textOfPage(Shown, { ways: [[], []], lines }).trim()).toBe("");
 });
 

@@ -132,7 +132,11 @@ test("the plan says what each part is about, in few words", () => {
 });
 
 test("what is not there any more is said, wherever it would have been shown", () => {
-  for (const part of [{ ...parts.program, shows: null }, { ...parts.lab, shows: null }, { ...parts.sheet, shows: null }])
+  for (const part of [
+    { ...parts.program, shows: null },
+    { ...parts.lab, shows: null },
+    { ...parts.sheet, shows: null },
+  ])
     for (const text of [before(part, 0), read(part), plan(part)]) expect(text).toContain("is not there any more");
 });
 
@@ -146,7 +150,12 @@ test("a part's form says what its schema reads; with another exercise a lab's ch
     findPart(kind)?.schema.safeParse(partPartsOf(kind).contentOf(form(fields), was));
   expect(content("classes", [["class", "logic"]])).toMatchObject({ data: { classes: ["logic"] } });
   expect(content("classes", [["class", "magic"]])?.success).toBe(false);
-  expect(content("program", [["exercise", "e"], ["step", "line"]])).toMatchObject({
+  expect(
+    content("program", [
+      ["exercise", "e"],
+      ["step", "line"],
+    ]),
+  ).toMatchObject({
     data: { exercise: "e", without: ["class", "fix"] },
   });
   expect(content("program", [])?.success).toBe(false);
@@ -166,8 +175,7 @@ test("the form of each kind can be shown, also where its content cannot be read"
     ],
     sheets: [{ key: "s", title: "Ferry" }],
   };
-  const fields = (kind: ShownPart["kind"], content: unknown) =>
-    shown(partPartsOf(kind).Fields, { content, choices });
+  const fields = (kind: ShownPart["kind"], content: unknown) => shown(partPartsOf(kind).Fields, { content, choices });
   for (const { kind } of allPartParts) expect(fields(kind, { nonsense: true }).length).toBeGreaterThan(3);
   expect(fields("program", {})).toContain("Open case (no fault)");
   expect(fields("lab", {})).not.toContain("Open case");

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { oneSignApart } from "../../core/lessons/oneSign.ts";
-import { labReplySchema, labRowSchema } from "./labReply.ts";
 import { withLine } from "./LabToDo.tsx";
+import { labReplySchema, labRowSchema } from "./labReply.ts";
 
 test("one line is another one, and the ends of lines stay as they are", () => {
   expect(withLine("deck = 4\r\nprint(deck)\r\n", 1, "deck = 5")).toBe("deck = 5\r\nprint(deck)\r\n");
@@ -29,5 +29,7 @@ test("what the server says, and what a browser kept, is read or refused", () => 
   const reply = { ok: true, came, line: 1, before: "a", after: "b" };
   expect(labReplySchema.parse(reply)).toEqual(reply);
   expect(labReplySchema.safeParse({ ok: true }).success).toBe(false);
-  expect(labRowSchema.safeParse({ line: 1, before: "", after: "", guess: "luck", words: "", came }).success).toBe(false);
+  expect(labRowSchema.safeParse({ line: 1, before: "", after: "", guess: "luck", words: "", came }).success).toBe(
+    false,
+  );
 });

@@ -97,11 +97,7 @@ test("a student in another scene sees its program, and is marked by it; the teac
   expect(text).toContain("hold = 8");
   expect(text).not.toContain("deck = 4");
   const marked = async (at: number) =>
-    textOfPage(
-      markingPage.default,
-      await markingPage.loader(asked({ sheetKey, sittingKey: sittings[at] ?? "" })),
-      "/",
-    );
+    textOfPage(markingPage.default, await markingPage.loader(asked({ sheetKey, sittingKey: sittings[at] ?? "" })), "/");
   expect(await marked(1)).toContain("handed in, with other names and numbers");
   expect(await marked(0)).not.toContain("with other names and numbers");
   const answers = await answersPage.loader(asked({ sheetKey, taskKey: "mend" }));
@@ -109,7 +105,9 @@ test("a student in another scene sees its program, and is marked by it; the teac
     [["S-01"], 0],
     [["S-02"], 1],
   ]);
-  expect(textOfPage(answersPage.default, answers, "/")).toContain("S-02 ; with other names and numbers (1)".replace(" ;", ";"));
+  expect(textOfPage(answersPage.default, answers, "/")).toContain(
+    "S-02 ; with other names and numbers (1)".replace(" ;", ";"),
+  );
   expect(answers.groups.every(({ items }) => items.every(({ earned, possible }) => earned === possible))).toBe(true);
 });
 

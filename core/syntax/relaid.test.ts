@@ -139,7 +139,10 @@ test("the copy as a text is laid out by its structure already: laid out once mor
     const text = first ? relaidText(first) : "";
     const second = relaid(language(id), text);
     expect(second && relaidText(second)).toBe(text);
-    const words = (each: string) => language(id).tokens(each).map((token) => token.text);
+    const words = (each: string) =>
+      language(id)
+        .tokens(each)
+        .map((token) => token.text);
     expect(words(text).filter((word) => word.trim() !== "")).toEqual(
       words(program).filter((word) => word.trim() !== ""),
     );
