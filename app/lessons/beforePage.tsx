@@ -14,7 +14,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { database } = context.services;
   const lesson = await findLesson(database, params.lessonKey);
   if (!lesson) throw data("There is no such lesson.", { status: 404 });
-  const { known: _, ...view } = await lessonView(database, lesson, true);
+  const view = await lessonView(database, lesson, true);
   return { ...view, key: lesson.key };
 }
 

@@ -28,7 +28,7 @@ async function loadLesson(database: Database, key: string) {
 export async function loader({ params, context }: Route.LoaderArgs) {
   const { database } = context.services;
   const lesson = await loadLesson(database, params.lessonKey);
-  const { known: _, ...view } = await lessonView(database, lesson, true);
+  const view = await lessonView(database, lesson, true);
   const [words, exercises, sheets, { before, after }, told] = await Promise.all([
     ownWordsOf(database, lesson.course),
     listTeachable(database),
@@ -43,7 +43,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     parts: lesson.content.parts.map((part) => ({ ...part, shown: shown.get(part.key) ?? null })),
     words: Object.fromEntries(words),
     choices: {
-      exercises: exercises.map(({ key, title, classes, tasks, mended }) => ({ key, title, classes, tasks, mended })),
+      exercises: exercises.map(({ key, title, classes, mended }) => ({ key, title, classes, mended })),
       sheets: sheets.map(({ key, title }) => ({ key, title })),
     },
     before: before && { key: before.key, title: before.title },
@@ -170,7 +170,8 @@ export default function LessonPage({ loaderData: view, actionData }: Route.Compo
         <section className="leaf grid gap-2 p-3" aria-labelledby="own-words">
           <h2 id="own-words">Your own words</h2>
           <p className="note-small">
-            A picture of yours stands beside what it is about, in all lessons of this course.
+            A picture of yours stands beside what it is about: the kinds of error, and the mistakes that were met, in
+            all lessons of this course.
           </p>
           {ideas.map(({ id, title }) => (
             <details key={id} open={false}>

@@ -170,8 +170,8 @@ test("a part's form says what its schema reads; with another exercise a lab's ch
 test("the form of each kind can be shown, also where its content cannot be read", () => {
   const choices = {
     exercises: [
-      { key: "e", title: "Deck", classes: ["logic" as const], tasks: 1, mended: true },
-      { key: "f", title: "Open case", classes: [], tasks: 0, mended: false },
+      { key: "e", title: "Deck", classes: ["logic" as const], mended: true },
+      { key: "f", title: "Open case", classes: [], mended: false },
     ],
     sheets: [{ key: "s", title: "Ferry" }],
   };

@@ -11,8 +11,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { database } = context.services;
   const lesson = await findLesson(database, params.lessonKey);
   if (!lesson) throw data("There is no such lesson.", { status: 404 });
-  const { known: _, ...view } = await lessonView(database, lesson, true);
-  return view;
+  return lessonView(database, lesson, true);
 }
 
 /** The teacher's plan of a lesson: when each part begins, what it is about, and what comes of it. */

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { readerOf, readers } from "../../core/lessons/classTexts.ts";
-import { wordsBeside } from "../../core/lessons/ideas.ts";
+import { wordsWhereMet } from "../../core/lessons/ideas.ts";
 import { recapOf } from "../../core/lessons/recap.ts";
 import { ownWordsOf } from "../../server/lessons/ownWordsStore.ts";
 import { MetExample } from "../components/MetExample.tsx";
@@ -18,7 +18,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const words = await ownWordsOf(database, courseKey);
   const recap = recapOf(exercises, reader).map((each) => ({
     ...each,
-    words: wordsBeside(words, { class: each.of }),
+    words: wordsWhereMet(words, each.of, exercises),
   }));
   return { ...head, reader: reader.id, recap };
 }

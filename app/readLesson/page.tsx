@@ -13,7 +13,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   await slowGuessing(context.address);
   const lesson = await findOpenLesson(database, params.code);
   if (!lesson) throw unknownAddress(context.address, "There is no such lesson, or it is not open now.");
-  const { known: _, ...view } = await lessonView(database, lesson, lesson.open === "whole");
+  const view = await lessonView(database, lesson, lesson.open === "whole");
   const { before, after } = await neighboursOf(database, lesson, true);
   const named = (each: typeof before) => each && { title: each.title, code: each.code };
   return { ...view, code: lesson.code, before: named(before), after: named(after) };

@@ -1,3 +1,5 @@
+import type { ExerciseContent } from "../exercises/exercise.ts";
+import { patternOfFault } from "../patterns/patternOfFault.ts";
 import type { FaultClass } from "../verdict/verdict.ts";
 
 /**
@@ -37,4 +39,24 @@ export function wordsBeside(
     const own = words.get(idea.id) ?? "";
     return fits && own !== "" ? [{ title: idea.title, words: own }] : [];
   });
+}
+
+/**
+ * The words that stand beside a class where it was met in exercises: those of the class, and those of the kinds of mistake
+ * that its faults there are, each once.
+ */
+export function wordsWhereMet(
+  words: ReadonlyMap<string, string>,
+  of: FaultClass,
+  exercises: ReadonlyArray<{ content: Pick<ExerciseContent, "language" | "program" | "faults"> }>,
+): Array<{ title: string; words: string }> {
+  if (words.size === 0) return [];
+  const kinds = exercises.flatMap(({ content }) =>
+    content.faults.filter((fault) => fault.class === of).flatMap((fault) => patternOfFault(content, fault)?.id ?? []),
+  );
+  const all = [
+    ...wordsBeside(words, { class: of }),
+    ...[...new Set(kinds)].flatMap((pattern) => wordsBeside(words, { pattern })),
+  ];
+  return all.filter(({ title }, at) => all.findIndex((each) => each.title === title) === at);
 }

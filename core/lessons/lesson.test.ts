@@ -1,13 +1,15 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
+import { testExercise } from "../exercises/testExercise.ts";
+import { findHunks } from "../fixes/hunks.ts";
 import { findPattern } from "../patterns/patterns.ts";
-import { ideas, wordsBeside } from "./ideas.ts";
+import { ideas, wordsBeside, wordsWhereMet } from "./ideas.ts";
 import { classesOf, lessonContentSchema, movedPart, type Part, planOf, usualLesson } from "./lesson.ts";
 import type { Known, KnownExercise } from "./partKind.ts";
 import { findPart, partKinds } from "./parts.ts";
 
 const exercise = (key: string, ...classes: KnownExercise["classes"]): KnownExercise => ({
-  ...{ key, title: `Deck ${key}`, classes, tasks: 2 },
+  ...{ key, title: `Deck ${key}`, classes },
 });
 const exercises = [exercise("a", "logic"), exercise("b", "syntax", "logic"), exercise("c", "runtime"), exercise("d")];
 const known: Known = {
@@ -74,6 +76,20 @@ test("every kind of part has a name of its own and says what it is", () => {
   }
 });
 
+test("a new part of each kind can be read as it begins; where there is nothing that it could be about, words say so", () => {
+  const there = {
+    exercises: [
+      { key: "open", mended: false },
+      { key: "a", mended: true },
+    ],
+    sheets: [{ key: "s" }],
+  };
+  for (const { begins, schema } of partKinds) expect(schema.safeParse(begins(there)).success).toBe(true);
+  expect(findPart("lab")?.begins(there)).toMatchObject({ exercise: "a" });
+  const nothing = partKinds.filter(({ begins }) => typeof begins({ exercises: [], sheets: [] }) === "string");
+  expect(nothing.map(({ kind }) => kind).sort()).toEqual(["lab", "program", "sheet"]);
+});
+
 test("a part that is moved changes places with its neighbour, and nothing is lost", () => {
   const keys = ["a", "b", "c"];
   const parts = keys.map((key) => part("recap", {}, { key }));
@@ -99,6 +115,17 @@ test("a teacher's words stand beside the classes and kinds of mistake that their
   ]);
   expect(wordsBeside(words, { class: "logic" })).toEqual([]);
   expect(wordsBeside(words, { pattern: "and-or-mixed-up" })[0]?.words).toContain("two locks");
+  const loop = "total = 0\nfor deck in range(1, 4):\n    total = total + deck\nprint(total)\n";
+  const hunks = findHunks(loop, loop.replace("4)", "5)"));
+  const fault = { class: "logic" as const, symptom: "", message: "", reportedLine: null, faultyLines: [2], hunks };
+  const met = [{ content: testExercise({ program: loop, faults: [fault, fault] }) }];
+  const own = new Map([
+    ["limits", "Up to and including is one stop further."],
+    ["meant", "It goes where it is steered."],
+  ]);
+  const said = ["It goes where it is steered.", "Up to and including is one stop further."];
+  expect(wordsWhereMet(own, "logic", met).map((each) => each.words)).toEqual(said);
+  expect(wordsWhereMet(own, "syntax", met)).toEqual([]);
   for (const { patterns } of ideas) for (const id of patterns) expect(findPattern(id)?.id).toBe(id);
 });
 

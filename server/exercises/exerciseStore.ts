@@ -68,14 +68,13 @@ const teachable = z.object({
   title: z.string(),
   language: z.string(),
   classes: jsonColumn(z.array(faultClassSchema)),
-  tasks: z.number(),
   mended: z.boolean(),
 });
 
 /** Exercises with the classes of their faults, without their programs; the newest first. */
 export async function listTeachable(database: Database): Promise<Array<z.infer<typeof teachable>>> {
   const rows = await database.query(
-    `select key, title, content ->> 'language' as language, jsonb_array_length(content -> 'tasks') as tasks,
+    `select key, title, content ->> 'language' as language,
        coalesce(jsonb_typeof(content -> 'mended') = 'string', false) as mended,
        coalesce((select jsonb_agg(distinct fault -> 'class') from jsonb_array_elements(content -> 'faults') fault), '[]') as classes
      from exercise where deleted_at is null order by created_at desc`,

@@ -70,10 +70,12 @@ export async function twinOf(
     why = [...made.reasons, ...inequality(content, made.content)];
     // No line is put in or taken out, so what was said of lines holds.
     if (why.length > 0) continue;
-    const placed = made.content.faults.map(({ looks, ...fault }, at) => ({
-      ...fault,
-      faultyLines: content.faults[at]?.faultyLines ?? fault.faultyLines,
-    }));
+    const placed = made.content.faults.map(({ looks, ...fault }, at) => {
+      const faultyLines = content.faults[at]?.faultyLines ?? fault.faultyLines;
+      // The way to it is looked for anew only where another line is its end.
+      const ends = faultyLines.join() === fault.faultyLines.join();
+      return { ...fault, faultyLines, ...(ends && looks ? { looks } : {}) };
+    });
     const faults = await withLooks(services, { ...made.content, faults: placed });
     return { ...made, content: { ...made.content, faults } };
   }

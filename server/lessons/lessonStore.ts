@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { type LessonContent, lessonContentSchema, openings } from "../../core/lessons/lesson.ts";
 import type { Database } from "../database/database.ts";
-import { asJson, jsonColumn, keyRow, oneRow, timeColumn } from "../database/rows.ts";
+import { asJson, jsonColumn, keyRow, oneRow } from "../database/rows.ts";
 import { newCode, newKey } from "../keys.ts";
 
 const lessonLine = z.object({
@@ -23,12 +23,11 @@ const lessonRow = lessonLine.extend({
   position: z.number(),
   content: jsonColumn(lessonContentSchema),
   revision: z.number(),
-  changed_at: timeColumn,
 });
 export type Lesson = z.infer<typeof lessonRow>;
 
 const line = "l.key, l.course, c.name as course_name, l.title, l.code, l.open";
-const whole = `${line}, c.wording, c.endless_class, l.reader, l.position, l.content, l.revision, l.changed_at`;
+const whole = `${line}, c.wording, c.endless_class, l.reader, l.position, l.content, l.revision`;
 const from = "from lesson l join course c on c.key = l.course";
 
 /** Begins a lesson at the end of its course's; gives its key. */

@@ -1,6 +1,6 @@
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { classTextFor, type Reader, readerOf } from "../../core/lessons/classTexts.ts";
-import { wordsBeside } from "../../core/lessons/ideas.ts";
+import { wordsBeside, wordsWhereMet } from "../../core/lessons/ideas.ts";
 import { type PlannedPart, planOf } from "../../core/lessons/lesson.ts";
 import { oneSignApart } from "../../core/lessons/oneSign.ts";
 import type { Known, KnownExercise, KnownSheet } from "../../core/lessons/partKind.ts";
@@ -88,7 +88,7 @@ function recap(_: unknown, { parts, exercises, reader, words, answers }: Showing
   const shown = parts.flatMap((part) =>
     part.kind === programPart.kind ? (exercises.get(keyIn(part.content, "exercise")) ?? []) : [],
   );
-  return recapOf(shown, reader).map((each) => ({ ...each, words: wordsBeside(words, { class: each.of }) }));
+  return recapOf(shown, reader).map((each) => ({ ...each, words: wordsWhereMet(words, each.of, shown) }));
 }
 
 const reading = (content: unknown) => blocksOf(readingSchema.parse(content).text);
@@ -113,12 +113,8 @@ function shownPart({ key, kind, name, takes, firstTask, tasks, content }: Planne
 }
 
 /** What a lesson has to know of an exercise. */
-export function knownExercise(
-  key: string,
-  title: string,
-  content: Pick<ExerciseContent, "faults" | "tasks">,
-): KnownExercise {
-  return { key, title, classes: [...new Set(content.faults.map((fault) => fault.class))], tasks: content.tasks.length };
+export function knownExercise(key: string, title: string, content: Pick<ExerciseContent, "faults">): KnownExercise {
+  return { key, title, classes: [...new Set(content.faults.map((fault) => fault.class))] };
 }
 
 /**
@@ -151,7 +147,6 @@ export async function lessonView(database: Database, lesson: Lesson, answers: bo
   return {
     ...{ title: lesson.title, course: lesson.course_name, wording: lesson.wording, reader, minutes: plan.minutes },
     parts: plan.parts.flatMap((part) => shownPart(part, showing)),
-    known: counted,
   };
 }
 export type LessonView = Awaited<ReturnType<typeof lessonView>>;

@@ -1,9 +1,10 @@
 import { movedPart, type Part } from "../../../core/lessons/lesson.ts";
-import { findPart, partKinds } from "../../../core/lessons/parts.ts";
+import { findPart } from "../../../core/lessons/parts.ts";
+import { listTeachable } from "../../../server/exercises/exerciseStore.ts";
 import { newKey } from "../../../server/keys.ts";
+import { listSheets } from "../../../server/sheets/sheetStore.ts";
 import { field } from "../../forms.ts";
 import { allPartParts } from "../parts/list.ts";
-import { beginningOf } from "./beginningOf.ts";
 import { defineLessonAction, withPart } from "./lessonAction.ts";
 
 /** The most parts that a lesson may have. */
@@ -15,9 +16,11 @@ export const addPart = defineLessonAction({
   fields: { kind: field.text(40) },
   changes: async ({ services, lesson }, { kind }) => {
     const { parts } = lesson.content;
-    if (!partKinds.some((each) => each.kind === kind)) return "There is no such kind of part. Nothing was changed.";
+    const found = findPart(kind);
+    if (!found) return "There is no such kind of part. Nothing was changed.";
     if (parts.length >= mostParts) return `A lesson has at most ${mostParts} parts.`;
-    const content = await beginningOf(services.database, kind);
+    const [exercises, sheets] = await Promise.all([listTeachable(services.database), listSheets(services.database)]);
+    const content = found.begins({ exercises, sheets });
     if (typeof content === "string") return content;
     const part: Part = { key: newKey(8), kind, title: "", out: false, minutes: null, content };
     return { parts: [...parts, part], said: "It stands at the end. Open it below to change it." };

@@ -34,14 +34,4 @@ export type PartParts<Kind extends ShownPart["kind"] = ShownPart["kind"]> = {
 };
 
 /** The same of a kind that is not known to whoever uses it. */
-export type AnyPartParts = {
-  kind: ShownPart["kind"];
-  steps: (part: ShownPart, loaded: Presentation | null) => number;
-  Before: ComponentType<{ part: ShownPart; count: number; loaded: Presentation | null }>;
-  Read: ComponentType<{ part: ShownPart; code: string }>;
-  Plan: ComponentType<{ part: ShownPart }>;
-  Fields: ComponentType<{ content: unknown; choices: PartChoices }>;
-  More?: ComponentType<{ part: ShownPart; revision: number; busy: boolean }>;
-  runs?: (part: ShownPart) => string | null;
-  contentOf: (given: FormData, before: unknown) => unknown;
-};
+export type AnyPartParts = PartParts;

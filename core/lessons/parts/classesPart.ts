@@ -11,4 +11,5 @@ export const classesPart = definePart({
   schema: classesSchema,
   minutes: ({ classes }) => 2 * classes.length,
   tasks: () => 0,
+  begins: () => ({ classes: ["syntax", "runtime", "logic"] }),
 });

@@ -25,4 +25,8 @@ export const labPart = definePart({
   schema: labSchema,
   minutes: ({ changes }) => 2 + 2 * changes.length,
   tasks: () => 1,
+  begins: ({ exercises }) => {
+    const first = exercises.find(({ mended }) => mended);
+    return first ? { exercise: first.key, changes: [] } : "There is no exercise of a mended case yet. Make one first.";
+  },
 });

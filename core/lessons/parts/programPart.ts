@@ -14,4 +14,6 @@ export const programPart = definePart({
   minutes: ({ exercise, without }, { exercises }) =>
     Math.max(1, exercises.get(exercise)?.classes.length ?? 1) * (2 + 2 * (programSteps.length - without.length)),
   tasks: () => 1,
+  begins: ({ exercises: [first] }) =>
+    first ? { exercise: first.key, without: [] } : "There is no exercise yet. Make one from a case first.",
 });

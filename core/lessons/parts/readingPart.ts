@@ -11,4 +11,5 @@ export const readingPart = definePart({
   schema: readingSchema,
   minutes: ({ text }) => readingMinutes(text),
   tasks: ({ text }) => blocksOf(text).filter((block) => block.of === "task").length,
+  begins: () => ({ text: "" }),
 });

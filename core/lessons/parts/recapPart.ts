@@ -8,4 +8,5 @@ export const recapPart = definePart({
   schema: z.object({}),
   minutes: () => 3,
   tasks: () => 0,
+  begins: () => ({}),
 });

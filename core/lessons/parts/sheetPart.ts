@@ -13,4 +13,6 @@ export const sheetPart = definePart({
     return found?.minutes ?? found?.marks ?? 0;
   },
   tasks: () => 1,
+  begins: ({ sheets: [first] }) =>
+    first ? { sheet: first.key } : "There is no sheet yet. Begin one under “Sheets” first.",
 });

@@ -12,4 +12,5 @@ export const storyPart = definePart({
   schema: storySchema,
   minutes: ({ text }) => readingMinutes(text),
   tasks: () => 0,
+  begins: () => ({ text: "" }),
 });
