@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { Form, Link } from "react-router";
 import { listLessons } from "../../server/lessons/lessonStore.ts";
 import { listCourses } from "../../server/people/courseStore.ts";
@@ -22,12 +23,50 @@ export async function loader({ context }: Route.LoaderArgs) {
       ...{ key, name },
       lessons: lessons.filter(({ course }) => course === key),
     })),
-    sheets: sheets.map(({ key, title, course_name: course }) => ({ key, title, course })),
+    sheets: sheets.map(({ key, title, course }) => ({ key, title, course })),
   };
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
   return act([beginLesson, moveUp, moveDown], request, { services: context.services });
+}
+
+/** For which course, and with which of its sheets. */
+function CourseAndSheet({
+  courses,
+  sheets,
+}: {
+  courses: ReadonlyArray<{ key: string; name: string }>;
+  sheets: ReadonlyArray<{ key: string; title: string; course: string }>;
+}) {
+  const [chosen, setChosen] = useState(courses[0]?.key ?? "");
+  return (
+    <>
+      <label className="grid gap-1">
+        For the course
+        <select name="course" className="field" value={chosen} onChange={(event) => setChosen(event.target.value)}>
+          {courses.map(({ key, name }) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="grid gap-1">
+        With the sheet
+        <select key={chosen} name="sheet" className="field">
+          {sheets
+            .filter(({ course }) => course === chosen)
+            .map(({ key, title }) => (
+              <option key={key} value={key}>
+                {title}
+              </option>
+            ))}
+          <option value="">none: begin with no parts</option>
+        </select>
+      </label>
+    </>
+  );
 }
 
 export default function Lessons({ loaderData: { courses, sheets }, actionData }: Route.ComponentProps) {
@@ -98,27 +137,7 @@ export default function Lessons({ loaderData: { courses, sheets }, actionData }:
               Title
               <input name="title" className="field" required maxLength={200} />
             </label>
-            <label className="grid gap-1">
-              For the course
-              <select name="course" className="field">
-                {courses.map(({ key, name }) => (
-                  <option key={key} value={key}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <label className="grid gap-1">
-              With the sheet
-              <select name="sheet" className="field">
-                {sheets.map(({ key, title, course }) => (
-                  <option key={key} value={key}>
-                    {title} ({course})
-                  </option>
-                ))}
-                <option value="">none: begin with no parts</option>
-              </select>
-            </label>
+            <CourseAndSheet courses={courses} sheets={sheets} />
             <ReaderChoice />
             <p className="note-small">
               Programs that are gone through together are others than the sheet’s, where there are some of the kind. The

@@ -70,23 +70,39 @@ test("what each kind of part shows has a place in the list, and is of a kind tha
   expect(all.map(({ kind }) => kind).sort()).toEqual(partKinds.map(({ kind }) => kind).sort());
 });
 
-test("before a class nothing of a part is told before it was asked for, and at the end all of it is", () => {
-  const answers: ReadonlyArray<[ShownPart, string[]]> = [
-    [parts.classes, ["It is this.", "At the harbour.", "It is that."]],
-    [parts.lab, ["becomes if 1", "expected &#x27;:&#x27;"]],
-    [parts.story, ["The bell was never faulty."]],
-    [parts.recap, ["deck + 3"]],
+test("before a class nothing of a part is told before it was asked for, and each thing at its step", () => {
+  const answers: ReadonlyArray<[ShownPart, string[][]]> = [
+    [parts.classes, [["It is this.", "At the harbour."], ["It is that."]]],
+    [parts.lab, [["becomes if 1"], ["becomes if 1", "expected &#x27;:&#x27;"]]],
+    [parts.story, [["The bell was never faulty."]]],
+    [parts.recap, [["deck + 3"]]],
   ];
-  for (const [part, words] of answers) {
-    const steps = partPartsOf(part.kind).steps(part, null);
-    for (const word of words) {
-      expect(before(part, 0)).not.toContain(word);
-      expect(before(part, steps)).toContain(word);
+  for (const [part, steps] of answers) {
+    expect(partPartsOf(part.kind).steps(part, null)).toBe(steps.length);
+    for (const [at, words] of steps.entries()) {
+      for (const word of words) expect(before(part, at + 1)).toContain(word);
+      for (const word of words.filter((each) => !steps[at - 1]?.includes(each)))
+        expect(before(part, at)).not.toContain(word);
     }
   }
-  expect(before(parts.classes, 1)).not.toContain("It is that.");
+  // One class at a time, so that the newest is never below the edge of the screen.
+  expect(before(parts.classes, 2)).not.toContain("At the harbour.");
   expect(before(parts.lab, 1)).toContain("Guess: is it refused");
   expect(before(parts.lab, 1)).not.toContain("SyntaxError");
+});
+
+test("of many changes the last three stand beside one another, with their own numbers", () => {
+  const { shows } = parts.lab;
+  if (!shows) throw new Error("no lab");
+  const [first] = shows.changes;
+  const changes = first ? [1, 2, 3, 4, 5].map((number) => ({ ...first, number, after: `if ${number}` })) : [];
+  const many = { ...parts.lab, shows: { ...shows, changes } };
+  const text = before(many, 9);
+  expect(["if 2", "if 3", "if 4", "if 5"].map((after) => text.includes(`becomes ${after}`))).toEqual([
+    ...[false, true, true, true],
+  ]);
+  expect(text.match(/SyntaxError/g)).toHaveLength(2);
+  expect(text).toContain("Guess: is it refused");
 });
 
 test("a program before a class waits for its run, and leaves out what the lesson leaves out", () => {

@@ -11,7 +11,8 @@ export const classes: PartParts<"classes"> = {
   Before: ({ part, count }) => (
     <div className="grid gap-4" aria-live="polite">
       {count === 0 && <p>Which kinds of error do you know, and how does each one show?</p>}
-      {part.shows.slice(0, count).map((each) => (
+      {/* One at a time: what was shown before is a key back, and nothing is below the edge of the screen. */}
+      {part.shows.slice(Math.max(0, count - 1), count).map((each) => (
         <ClassExplained key={each.of} {...each} />
       ))}
     </div>

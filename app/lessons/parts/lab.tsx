@@ -7,6 +7,9 @@ import { LabChanges } from "../LabChanges.tsx";
 import type { PartParts } from "./partParts.ts";
 import { ExerciseChoice, gone, ToExercise } from "./shared.tsx";
 
+/** Changes that stand beside one another before a class; former ones are a key back. */
+const mostBeside = 3;
+
 export const lab: PartParts<"lab"> = {
   kind: "lab",
   // For each change: what is changed, then what comes of it.
@@ -14,7 +17,9 @@ export const lab: PartParts<"lab"> = {
   Before: ({ part, count }) => {
     if (!part.shows) return <p>{gone}</p>;
     const { lines, fileName, changes, title } = part.shows;
-    const now = changes[Math.ceil(count / 2) - 1];
+    const told = Math.ceil(count / 2);
+    const from = Math.max(0, told - mostBeside);
+    const now = changes[told - 1];
     return (
       <div className="grid items-start gap-6 lg:grid-cols-2">
         <div className="grid gap-2">
@@ -27,13 +32,13 @@ export const lab: PartParts<"lab"> = {
             />
           </div>
         </div>
-        <ol className="grid gap-3" aria-live="polite" aria-label="Changes">
-          {changes.slice(0, Math.ceil(count / 2)).map((change, at) => (
+        <ol className="grid gap-3" aria-live="polite" aria-label="Changes" start={from + 1}>
+          {changes.slice(from, told).map((change, at) => (
             <li key={change.number} className="grid gap-1">
               <p>
                 <ChangeOfSign change={change} />
               </p>
-              {at * 2 + 2 <= count ? (
+              {(from + at + 1) * 2 <= count ? (
                 change.came && <CameWords came={change.came} />
               ) : (
                 <p className="border-l-4 border-steel bg-slip p-3">

@@ -20,7 +20,8 @@ export const recap: PartParts<"recap"> = {
   Before: ({ part, count }) => (
     <div className="grid gap-4" aria-live="polite">
       {count === 0 && <p>What did we meet today, and how was each one found?</p>}
-      {part.shows.slice(0, count).map((each) => (
+      {/* One at a time: what was shown before is a key back, and nothing is below the edge of the screen. */}
+      {part.shows.slice(Math.max(0, count - 1), count).map((each) => (
         <Met key={each.of} met={each} />
       ))}
     </div>
