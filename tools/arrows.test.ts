@@ -230,3 +230,19 @@ test("nothing outside a language's folder asks which language it is", () => {
     .filter((file) => /language(?:\.id|Id)?\s*[!=]==?\s*"/.test(readFileSync(join(root, file), "utf8")));
   expect(asking).toEqual([]);
 });
+
+/** Areas that scroll and whose content always takes the focus: a list of buttons, a dialog's fields. */
+const holdsFocus = ["app/assignment/OverviewTable.tsx", "app/components/KeysDialog.tsx"];
+
+test("what scrolls can be scrolled by keys: it takes the focus, or holds what does", () => {
+  const opening = /<([A-Za-z.]+)(?:[^<>]|=>|<[^>]*>)*?>/g;
+  const unreachable = filesUnder("app")
+    .filter((file) => file.endsWith(".tsx") && !holdsFocus.includes(file))
+    .flatMap((file) =>
+      [...readFileSync(join(root, file), "utf8").matchAll(opening)]
+        .filter(([tag, name]) => name !== "textarea" && /\boverflow-(?:x-|y-)?(?:auto|scroll)\b/.test(tag))
+        .filter(([tag]) => !tag.includes("tabIndex"))
+        .map(([tag]) => `${file}: ${tag.slice(0, 80)}`),
+    );
+  expect(unreachable).toEqual([]);
+});

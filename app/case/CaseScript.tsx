@@ -112,7 +112,9 @@ export function CaseScript({ view, found }: { view: CaseView; found: SearchView 
                   </strong>{" "}
                   {lead.why}
                 </p>
-                <pre className="overflow-x-auto border border-rule px-2 text-sm">{lead.text}</pre>
+                <pre className="overflow-x-auto border border-rule px-2 text-sm" tabIndex={0}>
+                  {lead.text}
+                </pre>
               </li>
             ))}
           </ul>

@@ -54,7 +54,7 @@ export function ChartLeaf({ view }: { view: CaseView }) {
       {drawn.charts.map((chart) => (
         <section key={chart.name} aria-label={`Chart: ${chartTitle(chart.name)}`} className="grid gap-2">
           {drawn.charts.length > 1 && <h3 className="text-base font-semibold">{chartTitle(chart.name)}</h3>}
-          <div className="overflow-x-auto">
+          <div className="overflow-x-auto" tabIndex={0}>
             <ChartView chart={chart} title={`Flowchart: ${chartTitle(chart.name)}`} />
           </div>
         </section>

@@ -211,7 +211,7 @@ function Effects({ effects }: { effects: CheckView["effects"] }) {
             <code>{effect.name}</code> {changeWords[effect.change]}
             {effect.change !== "gone" && `, ${effect.size} bytes`}
             {effect.text && (
-              <pre className="overflow-x-auto border border-rule px-2 whitespace-pre-wrap">{effect.text}</pre>
+              <pre className="border border-rule px-2 wrap-anywhere whitespace-pre-wrap">{effect.text}</pre>
             )}
           </li>
         ))}

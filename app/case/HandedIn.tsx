@@ -25,7 +25,7 @@ export function HandedIn({ view }: { view: CaseView }) {
       {view.cameOut && (
         <div>
           <strong>What came out, by the word of who handed it in:</strong>
-          <pre className="max-h-48 overflow-auto border border-rule px-2 text-sm whitespace-pre-wrap">
+          <pre className="max-h-48 overflow-auto border border-rule px-2 text-sm whitespace-pre-wrap" tabIndex={0}>
             {view.cameOut}
           </pre>
         </div>
@@ -41,7 +41,7 @@ export function HandedIn({ view }: { view: CaseView }) {
           <summary className="cursor-pointer font-semibold text-steel-deep">
             Error output{output.origin ? ` from ${output.origin}` : ""}, version {output.version}, as pasted
           </summary>
-          <pre className="overflow-x-auto text-sm whitespace-pre-wrap">{output.text}</pre>
+          <pre className="text-sm wrap-anywhere whitespace-pre-wrap">{output.text}</pre>
           {output.cut > 0 && <p className="note-small">{output.cut} more characters are kept and not shown.</p>}
         </details>
       ))}

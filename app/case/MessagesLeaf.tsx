@@ -94,7 +94,7 @@ function Source({ source, number, first }: { source: SourceView; number: number;
       </header>
       {!source.recognised && <p>No reader knows this text. It is kept whole, and nothing is guessed from it.</p>}
       {whole || !source.recognised ? (
-        <pre className="overflow-x-auto border border-rule bg-sheet p-2 text-sm whitespace-pre-wrap">{source.text}</pre>
+        <pre className="border border-rule bg-sheet p-2 text-sm wrap-anywhere whitespace-pre-wrap">{source.text}</pre>
       ) : (
         <>
           {source.proves && <p className="note-small border-l-2 border-rule-strong pl-2">{source.proves}</p>}

@@ -47,6 +47,7 @@ export function StructureLeaf({ view }: { view: CaseView }) {
       <ol
         className="overflow-x-auto border border-rule py-1 font-mono text-sm"
         aria-label="The program by its structure"
+        tabIndex={0}
       >
         {copy.lines.map((line, at) => (
           <li key={at} className={line.note ? "bg-slip" : undefined}>

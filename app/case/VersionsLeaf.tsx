@@ -24,7 +24,9 @@ export function VersionsLeaf({ view }: { view: CaseView }) {
               <Revision />
               <input type="hidden" name="from" value={part.from} />
               <input type="hidden" name="to" value={part.to} />
-              <pre className="min-w-0 flex-1 overflow-x-auto text-sm">{part.text}</pre>
+              <pre className="min-w-0 flex-1 overflow-x-auto text-sm" tabIndex={0}>
+                {part.text}
+              </pre>
               {view.switched && (
                 <button className="press press-quiet text-sm" type="submit" name="alone" value="on">
                   Instead of the others

@@ -81,7 +81,7 @@ export default function Questions({ loaderData }: Route.ComponentProps) {
                   if (address) void navigate(address);
                 }}
               />
-              <div className="overflow-x-auto">
+              <div className="overflow-x-auto" tabIndex={0}>
                 <table className="leaf w-full">
                   <thead>
                     <tr className="border-b-2 border-rule-strong text-left">

@@ -84,7 +84,7 @@ export function ProgramRow({
                 </span>{" "}
                 <span className="note-small">{output.path === null ? "" : output.why}</span>
               </summary>
-              <pre className="max-w-[28rem] overflow-x-auto text-sm whitespace-pre-wrap">{output.text}</pre>
+              <pre className="max-w-[28rem] text-sm wrap-anywhere whitespace-pre-wrap">{output.text}</pre>
             </details>
             {output.path !== null && (
               <button

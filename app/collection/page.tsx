@@ -170,7 +170,7 @@ function PairingTable({ view }: { view: OpenView }) {
               <li key={output.path} className="flex flex-wrap items-center gap-4 px-3 py-2">
                 <details className="min-w-0 flex-1">
                   <summary className="cursor-pointer">{output.path}</summary>
-                  <pre className="overflow-x-auto text-sm whitespace-pre-wrap">{output.text}</pre>
+                  <pre className="text-sm wrap-anywhere whitespace-pre-wrap">{output.text}</pre>
                 </details>
                 <label className="flex items-center gap-2">
                   belongs to

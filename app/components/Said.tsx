@@ -24,7 +24,7 @@ export function Said({ reply, className = "" }: { reply: Reply | undefined; clas
           ).map(([title, text]) => (
             <section key={title} aria-label={title} className="min-w-0">
               <h3 className="note-small font-normal">{title}</h3>
-              <pre className="overflow-x-auto border border-rule bg-sheet px-2 py-1 text-sm whitespace-pre-wrap">
+              <pre className="border border-rule bg-sheet px-2 py-1 text-sm wrap-anywhere whitespace-pre-wrap">
                 {text || "(nothing)"}
               </pre>
             </section>

@@ -53,7 +53,7 @@ export function ConsoleNow({
       {pieces.length === 0 ? (
         <p className="note-small">Nothing is printed or typed in yet.</p>
       ) : (
-        <pre className="max-h-60 overflow-auto font-mono text-[0.9rem] whitespace-pre-wrap">
+        <pre className="max-h-60 overflow-auto font-mono text-[0.9rem] whitespace-pre-wrap" tabIndex={0}>
           {more && <span className="note-small">… earlier lines …{"\n"}</span>}
           {pieces.map((piece, at) =>
             piece.typed ? (

@@ -41,7 +41,7 @@ export function DryRunChart({
   return (
     <section className="leaf grid gap-2 p-3" aria-label="The flowchart">
       {charts.length > 1 && <h2 className="text-lg">{chartTitle(chart.name)}</h2>}
-      <div className="max-h-[70vh] overflow-auto">
+      <div className="max-h-[70vh] overflow-auto" tabIndex={0}>
         <ChartView chart={chart} title={`Flowchart: ${chartTitle(chart.name)}`} standing={found?.box ?? null} />
       </div>
       <p className="note-small" role="status">

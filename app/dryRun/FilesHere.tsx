@@ -17,7 +17,7 @@ export function FilesHere({ run, step }: { run: { key: string; version: string; 
       {found?.files.map((file) => (
         <figure key={file.name} className="mt-1">
           <figcaption className="text-sm font-semibold">{file.name}</figcaption>
-          <pre className="max-h-40 overflow-auto font-mono text-[0.9rem] whitespace-pre-wrap">
+          <pre className="max-h-40 overflow-auto font-mono text-[0.9rem] whitespace-pre-wrap" tabIndex={0}>
             {file.text === "" ? <span className="note-small">It is empty.</span> : file.text}
           </pre>
         </figure>

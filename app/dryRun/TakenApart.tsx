@@ -118,7 +118,12 @@ export function TakenApart({
       </form>
       {found?.length === 0 && <p className="note-small">This line holds nothing to work out.</p>}
       {found?.map((expression) => (
-        <div key={`${expression.use} ${expression.text}`} className="overflow-x-auto" data-expression={expression.text}>
+        <div
+          key={`${expression.use} ${expression.text}`}
+          className="overflow-x-auto"
+          data-expression={expression.text}
+          tabIndex={0}
+        >
           <h3 className="text-sm font-semibold">{uses[expression.use]}</h3>
           <table>
             <caption className="sr-only">

@@ -35,9 +35,13 @@ export function AssignmentForStudents({ task, starter, checks }: Shown) {
                 <strong>{check.name || `example ${index + 1}`}</strong>
                 {check.purpose && <span className="note-small">{check.purpose}</span>}
                 <p className="note-small">Typed in</p>
-                <pre className="overflow-x-auto border border-rule px-2 text-sm">{check.input || "(nothing)"}</pre>
+                <pre className="overflow-x-auto border border-rule px-2 text-sm" tabIndex={0}>
+                  {check.input || "(nothing)"}
+                </pre>
                 <p className="note-small">Should come out</p>
-                <pre className="overflow-x-auto border border-rule px-2 text-sm">{check.expected || "(nothing)"}</pre>
+                <pre className="overflow-x-auto border border-rule px-2 text-sm" tabIndex={0}>
+                  {check.expected || "(nothing)"}
+                </pre>
               </li>
             ))}
           </ul>

@@ -58,11 +58,13 @@ export default function Receipt({ loaderData, actionData }: Route.ComponentProps
               {version.name}
               {view.versions.length > 1 && `, try ${version.number}`}
             </summary>
-            <pre className="max-w-full overflow-x-auto text-sm">{version.text}</pre>
+            <pre className="max-w-full overflow-x-auto text-sm" tabIndex={0}>
+              {version.text}
+            </pre>
             {version.outputs.map((output, index) => (
               <pre
                 key={`${index}${output.length}`}
-                className="max-w-full overflow-x-auto border-t border-rule text-sm whitespace-pre-wrap"
+                className="max-w-full border-t border-rule text-sm wrap-anywhere whitespace-pre-wrap"
               >
                 {output}
               </pre>

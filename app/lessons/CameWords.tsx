@@ -13,7 +13,7 @@ export function CameWords({ came }: { came: Came }) {
         </p>
       )}
       {came.message === "" && came.class !== null && (
-        <pre className="w-full overflow-x-auto text-[0.85em] whitespace-pre-wrap">
+        <pre className="w-full text-[0.85em] wrap-anywhere whitespace-pre-wrap">
           {came.printed || "(nothing is printed)"}
         </pre>
       )}

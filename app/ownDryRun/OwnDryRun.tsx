@@ -122,7 +122,7 @@ export function OwnDryRun({
             </span>
           </div>
           <div className="grid items-start gap-3 md:grid-cols-2">
-            <div ref={box} className="relative max-h-80 overflow-auto border border-rule bg-sheet py-2">
+            <div ref={box} className="relative max-h-80 overflow-auto border border-rule bg-sheet py-2" tabIndex={0}>
               <Script lines={lines} label="Your program in the dry run" next={standing?.line ?? null} />
             </div>
             <div className="grid gap-3">

@@ -9,7 +9,7 @@ export function GuessLog({ guesses }: { guesses: OwnNote["guesses"] }) {
       <summary className="link cursor-pointer text-sm">
         {right} of {guesses.length} {guesses.length === 1 ? "guess" : "guesses"} right
       </summary>
-      <div className="max-h-60 overflow-auto">
+      <div className="max-h-60 overflow-auto" tabIndex={0}>
         <table className="mt-1 text-sm">
           <caption className="sr-only">Guesses, the last one first</caption>
           <thead>

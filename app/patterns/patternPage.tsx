@@ -103,7 +103,7 @@ export default function PatternPage({ loaderData: view, actionData }: Route.Comp
             <h2 className="mb-1">
               {languages.size === 1 ? "How it shows" : `The same mistake, ${languages.size} languages`}
             </h2>
-            <div className="overflow-x-auto">
+            <div className="overflow-x-auto" tabIndex={0}>
               <table className="leaf w-full text-left">
                 <thead>
                   <tr className="border-b-2 border-rule-strong">

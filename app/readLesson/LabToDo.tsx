@@ -151,7 +151,7 @@ function LabTable({
 }) {
   const right = rows.filter(({ guess, came }) => guess === (came.class ?? "nothing")).length;
   return (
-    <div className="grid gap-2 overflow-x-auto">
+    <div className="grid gap-2 overflow-x-auto" tabIndex={0}>
       <table className="w-full min-w-[30rem] border-collapse text-left">
         <caption className="text-left">
           {right} of {rows.length} as you expected

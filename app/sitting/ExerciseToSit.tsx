@@ -107,7 +107,11 @@ export function ExerciseToSit({
                 <code>{file.name}</code>
                 {file.text === null ? "." : ":"}
               </p>
-              {file.text !== null && <pre className="overflow-x-auto border border-rule px-2">{file.text}</pre>}
+              {file.text !== null && (
+                <pre className="overflow-x-auto border border-rule px-2" tabIndex={0}>
+                  {file.text}
+                </pre>
+              )}
             </div>
           ))}
         </div>
@@ -115,7 +119,7 @@ export function ExerciseToSit({
       {exercise.shown.map(({ says, text }) => (
         <div key={says}>
           <p className="note-small">{says}</p>
-          <pre className="overflow-x-auto border border-rule bg-leaf px-2 text-sm whitespace-pre-wrap">
+          <pre className="border border-rule bg-leaf px-2 text-sm wrap-anywhere whitespace-pre-wrap">
             {text || "(nothing)"}
           </pre>
         </div>

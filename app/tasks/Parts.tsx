@@ -23,7 +23,7 @@ function Shown({ shown }: { shown: readonly ShownText[] }) {
           <Script lines={lineTexts(text)} label={says || "Program"} firstNumber={firstLine ?? 1} />
         </div>
       ) : (
-        <pre className="overflow-x-auto border border-rule px-2 text-sm whitespace-pre-wrap">{text || "(nothing)"}</pre>
+        <pre className="border border-rule px-2 text-sm wrap-anywhere whitespace-pre-wrap">{text || "(nothing)"}</pre>
       )}
     </div>
   ));

@@ -11,7 +11,7 @@ export function Blocks({ blocks, firstTask }: { blocks: readonly Block[]; firstT
     const task = firstTask + blocks.slice(0, at).filter((each) => each.of === "task").length;
     if (of === "program")
       return (
-        <pre key={at} className="overflow-x-auto border border-rule bg-sheet px-3 py-2">
+        <pre key={at} className="overflow-x-auto border border-rule bg-sheet px-3 py-2" tabIndex={0}>
           {text}
         </pre>
       );

@@ -15,7 +15,7 @@ const verdictWords = {
 /** A filled table with what is not right marked in the cell; the right value stands struck beside it. */
 export function Answer({ compared: trace }: { compared: TraceCompared }) {
   return (
-    <div className="overflow-x-auto">
+    <div className="overflow-x-auto" tabIndex={0}>
       <table className="trace-table">
         <TraceHead columns={trace.columns} />
         <tbody>

@@ -20,7 +20,7 @@ export function Change({ ownKey: task }: ChangeProps<TraceKey>) {
         <input key={cell} type="hidden" name="given" value={cell} />
       ))}
       <p className="note-small">Press a value to give it to students (it stands on a slip) or to ask for it.</p>
-      <div className="max-h-80 overflow-auto">
+      <div className="max-h-80 overflow-auto" tabIndex={0}>
         <table className="trace-table">
           <TraceHead columns={task.columns} />
           <tbody>
