@@ -15,7 +15,6 @@ import { languageOfName } from "../core/languages/recognise.ts";
 import type { Outcome } from "../core/outcome/outcome.ts";
 import { decodeText } from "../core/source/decode.ts";
 import { answerOf } from "../server/classwork/models.ts";
-import { readUpload } from "../server/collect/readUpload.ts";
 import { type Judged, judgeProgram } from "../server/judge/judge.ts";
 import { holdsForAll, runWithInputs } from "../server/judge/run.ts";
 import type { Toolchains } from "../server/toolchains/toolchains.ts";
@@ -39,6 +38,8 @@ async function entriesBelow(folder: string, prefix = "", depth = 0): Promise<Ent
 export async function readAssignmentAt(path: string, say: (words: string) => void): Promise<AssignmentContent> {
   const isFolder = (await stat(path).catch(() => null))?.isDirectory() ?? false;
   const entries = isFolder ? await entriesBelow(path) : [{ path: basename(path), bytes: await readMaterial(path) }];
+  // Only here: what opens archives is large.
+  const { readUpload } = await import("../server/collect/readUpload.ts");
   const read = await readUpload(entries);
   if (!read.ok) throw new MaterialProblem(`${path}: ${read.message}`);
   if (read.leftOut.length > 0) say(`${path}: not known here and left out: ${read.leftOut.join(", ")}`);

@@ -63,13 +63,17 @@ async function restore(file: string, agreed: boolean): Promise<void> {
   }
 }
 
-/** Adds `bent-nail backup` and `bent-nail restore`. */
-export function addBackupCommands(program: Command): void {
+/** Adds `bent-nail backup`. */
+export function addBackupCommand(program: Command): void {
   program
     .command("backup")
     .description("write everything into one file, also while people work")
     .argument("<file>", "the zip to be written")
     .action(backUp);
+}
+
+/** Adds `bent-nail restore`. */
+export function addRestoreCommand(program: Command): void {
   program
     .command("restore")
     .description("make the data anew from a backup, of this version or an earlier one")

@@ -7,8 +7,8 @@ import { MaterialProblem, readMaterial } from "./material.ts";
 
 const formats = [...caseFormats.map(({ id }) => id), "bundle"];
 
-/** Adds `bent-nail export` and `bent-nail import`: cases out in open formats, and bundles in. */
-export function addExchangeCommands(program: Command): void {
+/** Adds `bent-nail export`: cases out in open formats. */
+export function addExportCommand(program: Command): void {
   program
     .command("export")
     .description("take cases out: a table, results with fixes, diffs, entries, or a bundle for another Bent Nail")
@@ -57,6 +57,10 @@ export function addExchangeCommands(program: Command): void {
         else await writeFile(out, bytes);
       },
     );
+}
+
+/** Adds `bent-nail import`: the bundles of another Bent Nail. */
+export function addImportCommand(program: Command): void {
   program
     .command("import")
     .description("take the cases of a bundle in that another Bent Nail has made")

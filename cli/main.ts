@@ -1,52 +1,42 @@
 import { Command, CommanderError } from "commander";
 import { StartProblem } from "../server/database/folder.ts";
 import { FolderInUse } from "../server/database/owner.ts";
-import { addBackupCommands } from "./backup.ts";
-import { addChecksCommand } from "./checks.ts";
-import { addCollectCommand } from "./collect.ts";
-import { addDemoCommand } from "./demo.ts";
-import { addDrawCommand } from "./draw.ts";
-import { addExchangeCommands } from "./exchange.ts";
-import { addExerciseCommand } from "./exercise.ts";
-import { addHandInCommand } from "./handIn.ts";
-import { addJudgeCommand } from "./judge.ts";
 import { MaterialProblem } from "./material.ts";
-import { addMendCommand } from "./mend.ts";
-import { addPatternsCommand } from "./patterns.ts";
-import { addPlantCommand } from "./plant.ts";
-import { addReadCommand } from "./read.ts";
-import { addSeenCommand } from "./seen.ts";
-import { addServeCommand } from "./serve.ts";
-import { addTraceCommand } from "./trace.ts";
-import { addWriteCommand } from "./write.ts";
 
-/** Every command; a new one is one file and one line here. */
-const commands = [
-  addReadCommand,
-  addJudgeCommand,
-  addMendCommand,
-  addChecksCommand,
-  addTraceCommand,
-  addWriteCommand,
-  addDrawCommand,
-  addPlantCommand,
-  addExerciseCommand,
-  addPatternsCommand,
-  addSeenCommand,
-  addCollectCommand,
-  addHandInCommand,
-  addExchangeCommands,
-  addBackupCommands,
-  addServeCommand,
-  addDemoCommand,
-];
+/**
+ * Every command by its name; a new one is one file and one line here. Only the file of the command that is asked for is
+ * loaded: all of them bring the whole product along.
+ */
+const commands: Readonly<Record<string, () => Promise<(program: Command) => void>>> = {
+  read: async () => (await import("./read.ts")).addReadCommand,
+  judge: async () => (await import("./judge.ts")).addJudgeCommand,
+  mend: async () => (await import("./mend.ts")).addMendCommand,
+  checks: async () => (await import("./checks.ts")).addChecksCommand,
+  trace: async () => (await import("./trace.ts")).addTraceCommand,
+  write: async () => (await import("./write.ts")).addWriteCommand,
+  draw: async () => (await import("./draw.ts")).addDrawCommand,
+  plant: async () => (await import("./plant.ts")).addPlantCommand,
+  exercise: async () => (await import("./exercise.ts")).addExerciseCommand,
+  patterns: async () => (await import("./patterns.ts")).addPatternsCommand,
+  seen: async () => (await import("./seen.ts")).addSeenCommand,
+  collect: async () => (await import("./collect.ts")).addCollectCommand,
+  "hand-in": async () => (await import("./handIn.ts")).addHandInCommand,
+  export: async () => (await import("./exchange.ts")).addExportCommand,
+  import: async () => (await import("./exchange.ts")).addImportCommand,
+  backup: async () => (await import("./backup.ts")).addBackupCommand,
+  restore: async () => (await import("./backup.ts")).addRestoreCommand,
+  serve: async () => (await import("./serve.ts")).addServeCommand,
+  demo: async () => (await import("./demo.ts")).addDemoCommand,
+};
 
 const program = new Command("bent-nail");
 program
   .description("Finds out by evidence what is wrong with a program, and serves the workbench.")
   .exitOverride()
   .showHelpAfterError();
-for (const add of commands) add(program);
+// Without a name that is known, what there is has to be told: all of them.
+const asked = commands[process.argv[2] ?? ""];
+for (const load of asked ? [asked] : Object.values(commands)) (await load())(program);
 
 // Whoever reads the output may have seen enough of it (a pipe to head): that is no problem to speak of.
 process.stdout.on("error", (problem: NodeJS.ErrnoException) => {

@@ -27,8 +27,32 @@ function functionNames(nodes: readonly Placed[]): string[] {
   );
 }
 
-/** Everything that families of edits look at; null for a language whose programs are not taken apart. */
+/** The contexts that were made last: one judgement asks for the same one for its leads and for its kinds of mistake. */
+const lastMade: Array<{
+  language: Language;
+  text: string;
+  meantTexts: readonly string[];
+  context: EditContext | null;
+}> = [];
+const keptContexts = 4;
+
+/** Everything that families of edits look at; null for a language whose programs are not taken apart. It is shared: nobody changes it. */
 export function editContext(language: Language, text: string, meantTexts: readonly string[] = []): EditContext | null {
+  const known = lastMade.find(
+    (each) =>
+      each.language === language &&
+      each.text === text &&
+      each.meantTexts.length === meantTexts.length &&
+      each.meantTexts.every((meant, at) => meant === meantTexts[at]),
+  );
+  if (known) return known.context;
+  const context = contextOf(language, text, meantTexts);
+  lastMade.unshift({ language, text, meantTexts, context });
+  lastMade.length = Math.min(lastMade.length, keptContexts);
+  return context;
+}
+
+function contextOf(language: Language, text: string, meantTexts: readonly string[]): EditContext | null {
   const { syntax } = language;
   const writing = language.writingOf?.(text) ?? language.writing;
   if (!syntax || !writing) return null;
