@@ -166,8 +166,8 @@ export function groupAlike(programs: readonly JudgedProgram[], checks: readonly 
     // A refused program fails every check in the same way; which of them says nothing.
     const first = wrong[0];
     if (!first) continue;
-    const own = wrong.map((cell) => cell.check);
-    const named = program.class === "syntax" ? [...checks] : checks.filter((check) => own.includes(check));
+    const own = new Set(wrong.map((cell) => cell.check));
+    const named = program.class === "syntax" ? [...checks] : checks.filter((check) => own.has(check));
     const shows = [first.result === "does not end" ? "does not end" : "", program.alike].filter(Boolean).join(" ");
     const signature = JSON.stringify([program.class, named, shows]);
     const known = groups.get(signature);

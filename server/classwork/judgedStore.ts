@@ -60,16 +60,16 @@ export type OverviewRow = Omit<z.infer<typeof programRow>, "cells"> & { cells: G
  */
 export async function listOverview(database: Database, assignment: string): Promise<OverviewRow[]> {
   const rows = await database.query(
-    `select f.key, v.key as version, v.number, f.student, s.label, f.language, f.title, vf.name, v.created_at, j.class, j.kind,
+    `select n.key, n.version, n.number, n.student, s.label, n.language, n.title, vf.name, n.created_at, j.class, j.kind,
        coalesce(j.glance, '') as cells, coalesce(j.alike, '') as alike
-     from faulty_case f
-       join lateral (select v.key, v.number, v.created_at from version v
-         where v.faulty_case = f.key and v.handed_in and not v.worked order by v.number desc limit 1) v on true
-       left join version_file vf on vf.version = v.key and vf.position = 0
-       left join student s on s.key = f.student
-       left join judged_version j on j.version = v.key and j.assignment = f.assignment
-     where f.assignment = $1 and f.deleted_at is null
-     order by s.label nulls last, v.created_at desc, f.key`,
+     from (select distinct on (f.key) f.key, f.student, f.language, f.title, v.key as version, v.number, v.created_at
+         from faulty_case f join version v on v.faulty_case = f.key and v.handed_in and not v.worked
+         where f.assignment = $1 and f.deleted_at is null
+         order by f.key, v.number desc) n
+       left join version_file vf on vf.version = n.version and vf.position = 0
+       left join student s on s.key = n.student
+       left join judged_version j on j.version = n.version and j.assignment = $1
+     order by s.label nulls last, n.created_at desc, n.key`,
     [assignment],
   );
   const read = createGlanceReader();

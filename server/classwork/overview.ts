@@ -64,12 +64,20 @@ export async function overviewOf(services: Services, assignment: Assignment): Pr
       purpose,
     })),
   ];
+  const handedInAt = withHandedIn ? 0 : undefined;
+  const places = new Map(checks.map(({ key }, at) => [key, at + (withHandedIn ? 1 : 0)]));
   const programs = [...newest.values()].flatMap((own) => {
     const [row, ...before] = own;
     if (!row) return [];
+    const cells: Array<GlanceCell | null> = columns.map(() => null);
     // A cell of a former edition of its check says nothing any more.
-    const current = row.cells.filter((cell) => isOwn(cell) || editions.get(cell.check) === cell.edition);
-    const byCheck = new Map(current.map((cell) => [isOwn(cell) ? "" : cell.check, cell]));
+    const current = row.cells.filter((cell) => {
+      const place = places.get(cell.check);
+      if (place !== undefined && editions.get(cell.check) !== cell.edition) return false;
+      const at = place ?? handedInAt;
+      if (at !== undefined) cells[at] = cell;
+      return true;
+    });
     return {
       alike: row.alike,
       ...{
@@ -81,7 +89,7 @@ export async function overviewOf(services: Services, assignment: Assignment): Pr
       },
       name: row.label ?? row.name ?? row.title,
       file: row.name ?? row.title,
-      cells: columns.map((column) => byCheck.get(column.key) ?? null),
+      cells,
       passesAll: passesAll({ cells: current }),
       judged: row.cells.length > 0,
       earlier: before.map((each) => ({
