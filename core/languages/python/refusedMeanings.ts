@@ -1,0 +1,175 @@
+import type { Explanation } from "../explanation.ts";
+
+const grammarUnsaid =
+  "It names the place where reading stopped, not always the place of the slip; nothing was run, so later faults are still hidden.";
+
+/** What CPython says of a text that it does not start. */
+export const refusedMeanings: readonly Explanation[] = [
+  {
+    pattern: /SyntaxError: '(.)' was never closed/,
+    kind: "bracket not closed",
+    words: ["sign"],
+    says: "The bracket “$1” was opened here and its partner was not found.",
+    usually:
+      "The closing bracket is missing further on: often at the end of this line, or below it in a list over several lines.",
+    unsaid: "The named line is where it was opened. Where it should be closed is not said and may lie below.",
+  },
+  {
+    pattern: /SyntaxError: closing parenthesis '(.)' does not match opening parenthesis '(.)'/,
+    kind: "bracket not closed",
+    words: ["sign", "sign"],
+    says: "A bracket “$2” is closed by “$1”, which is of another kind.",
+    usually: "One of the two is a slip of the key, or a bracket between them is missing.",
+  },
+  {
+    pattern: /SyntaxError: unmatched '(.)'/,
+    kind: "bracket not closed",
+    words: ["sign"],
+    says: "The bracket “$1” closes something that was never opened.",
+    usually: "It is one too many, or its opening partner is missing before it.",
+  },
+  {
+    pattern: /SyntaxError: (?:unterminated|EOL while scanning|EOF while scanning)/,
+    kind: "text not closed",
+    says: "A text in quotes was begun and its closing quote was not found.",
+    usually: "The quote is missing at the text's end, or a quote inside the text ended it early.",
+    unsaid: grammarUnsaid,
+  },
+  {
+    pattern: /SyntaxError: unexpected EOF while parsing/,
+    kind: "bracket not closed",
+    says: "The text ended while something was still open.",
+    usually: "A bracket is not closed further up, or a block has no body.",
+    misleads: "The named line is the last one. The slip may lie far above.",
+  },
+  {
+    pattern: /SyntaxError: (?:expected ':'|invalid syntax)/,
+    line: /^\s*else\s+if\b/,
+    kind: "word misplaced",
+    says: "After else a colon must come at once: “else if” is written “elif” in Python.",
+    usually: "Write elif, with its condition and a colon.",
+    misleads: "It asks for a colon where the two words else and if should be one.",
+  },
+  {
+    pattern: /SyntaxError: expected ':'/,
+    kind: "sign missing",
+    says: "A line that opens a block needs a colon at its end.",
+    usually: "The colon is missing at the end of this line.",
+  },
+  {
+    pattern: /SyntaxError: invalid syntax\. Maybe you meant '(==|:=)'/,
+    kind: "sign missing",
+    words: ["sign"],
+    says: "A single = stands where a value or condition is needed.",
+    usually: "A comparison is written ==.",
+    unsaid: grammarUnsaid,
+  },
+  {
+    pattern: /SyntaxError: invalid syntax\. Perhaps you forgot a comma/,
+    kind: "sign missing",
+    says: "Two values stand side by side with nothing between them.",
+    misleads: "It offers a comma, but an operator, a quote or a bracket may be what is missing.",
+    unsaid: grammarUnsaid,
+  },
+  {
+    pattern: /SyntaxError: Missing parentheses in call to '(\w+)'/,
+    kind: "sign missing",
+    words: ["name"],
+    says: "“$1” is called without its round brackets.",
+    usually: "The line was written for Python 2.",
+  },
+  {
+    pattern: /SyntaxError: cannot assign to (.*?)(?: here.*)?$/,
+    kind: "word misplaced",
+    words: ["value"],
+    says: "Something that is no variable ($1) stands left of the sign =.",
+    usually: "A comparison was meant (==), or the two sides are swapped.",
+  },
+  {
+    pattern: /SyntaxError: can't assign to (.*)/,
+    kind: "word misplaced",
+    words: ["value"],
+    says: "Something that is no variable ($1) stands left of the sign =.",
+    usually: "A comparison was meant (==), or the two sides are swapped.",
+  },
+  {
+    pattern: /SyntaxError: expected '?(except|else|.)'?/,
+    kind: "sign missing",
+    words: ["sign"],
+    says: "“$1” was expected here.",
+    usually: "A part of the statement is missing on this line or above it.",
+    unsaid: grammarUnsaid,
+  },
+  {
+    pattern: /SyntaxError: '(return|await|yield|break|continue)' (?:outside|not properly)/,
+    kind: "word misplaced",
+    words: ["name"],
+    says: "“$1” stands where it may not: outside a function or a loop.",
+    usually: "Its line is indented less than the block it belongs to.",
+  },
+  {
+    pattern: /SyntaxError: (?:positional argument follows keyword|keyword argument repeated)/,
+    kind: "wrong arguments",
+    says: "The values in a call are not in an order that can be read.",
+  },
+  {
+    pattern: /SyntaxError: invalid (?:non-printable )?character/,
+    kind: "encoding",
+    says: "A sign stands here that does not belong to Python.",
+    usually: "A quote or dash was changed by a text program, or an invisible sign was pasted along.",
+  },
+  {
+    pattern: /SyntaxError: (?:Non-UTF-8|\(unicode error\)|.*codec can't decode)/,
+    kind: "encoding",
+    says: "The file holds signs in an encoding that it does not declare.",
+    usually: "Save it as UTF-8; in paths on Windows, write \\\\ for \\.",
+  },
+  {
+    pattern: /SyntaxError: invalid decimal literal/,
+    kind: "word misplaced",
+    says: "A number runs straight into a letter.",
+    usually: "A name begins with a digit, or an operator is missing after the number.",
+  },
+  { pattern: /SyntaxError: leading zeros/, kind: "word misplaced", says: "A whole number may not begin with 0." },
+  {
+    pattern: /SyntaxError/,
+    kind: "word misplaced",
+    says: "The reading of the program stopped here because the next sign does not fit.",
+    usually:
+      "The slip is on this line or before it: look at what stands just left of the arrow and, at a line's start, at the line above.",
+    unsaid: grammarUnsaid,
+  },
+  {
+    pattern: /IndentationError: expected an indented block(?: after '?(\w+).*? on line (\d+))?/,
+    kind: "indentation",
+    words: ["name", "value"],
+    says: "A block is opened and the next line is not indented.",
+    usually: "The body of the line above needs to be indented, or it is missing.",
+  },
+  {
+    pattern: /IndentationError: unexpected indent/,
+    kind: "indentation",
+    says: "This line is indented more than its block.",
+    usually: "It is moved in by mistake, or the line above should have opened a block.",
+    unsaid: "It does not say which of the two lines is the wrong one.",
+  },
+  {
+    pattern: /IndentationError: unindent does not match/,
+    kind: "indentation",
+    says: "This line's indentation is that of no block around it.",
+    usually: "Count its blanks against the lines above.",
+    unsaid: "It does not say which of the lines is the wrong one.",
+  },
+  {
+    pattern: /TabError/,
+    kind: "indentation",
+    says: "Tabs and blanks are mixed in the indentation, so its depth cannot be told.",
+    unsaid: "Nothing was run.",
+  },
+  {
+    pattern: /IndentationError/,
+    kind: "indentation",
+    says: "The indentation of a line does not fit the lines around it.",
+    usually: "Compare it with the line above and the block's first line.",
+  },
+];
