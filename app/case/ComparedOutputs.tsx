@@ -1,4 +1,5 @@
 import { type ComparedMessage, compareReadings } from "../../core/reading/compareReadings.ts";
+import { flaggedEarlier, flaggedWhen } from "../../core/reading/flaggedWhen.ts";
 import type { SourceView } from "./messagesView.ts";
 
 const differsWords = {
@@ -15,8 +16,18 @@ export function Compared({ sources, first }: { sources: readonly SourceView[]; f
   if (told.length < 2) return null;
   const rows = compareReadings(
     told.map((source) =>
-      source.messages.map(({ line, kind, severity, title }): ComparedMessage => ({ line, kind, severity, title })),
+      source.messages.map(
+        ({ line, kind, severity, title, stage }): ComparedMessage => ({
+          ...{ line, kind, severity, title },
+          when: flaggedWhen(stage, source.isChecker),
+        }),
+      ),
     ),
+  );
+  const earlier = flaggedEarlier(
+    rows,
+    told.map(({ title }) => title.replace(/^From /, "").replace(/^As pasted/, "as pasted")),
+    (line) => `Line ${line + first - 1}`,
   );
   return (
     <section className="overflow-x-auto" aria-label="The outputs side by side" tabIndex={0}>
@@ -52,6 +63,13 @@ export function Compared({ sources, first }: { sources: readonly SourceView[]; f
           ))}
         </tbody>
       </table>
+      {earlier.length > 0 && (
+        <ul className="mt-1 list-disc pl-5 text-sm" aria-label="What is flagged earlier">
+          {earlier.map((each) => (
+            <li key={each}>{each}</li>
+          ))}
+        </ul>
+      )}
     </section>
   );
 }

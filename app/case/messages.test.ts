@@ -44,6 +44,15 @@ test("another way to translate leaves its output beside the others, which are co
   expect((await findCase(services.database, key))?.outputs).toHaveLength(2);
 });
 
+test("what an editor's checker marks is said to be earlier, and what it alone marks", async () => {
+  const text =
+    "deck.c:3:17: error: expected ';' after the number\ndeck.c:1:5: warning: function declaration isn't a prototype\n";
+  expect(await act({ intent: "add output", origin: "an editor’s list", text })).toMatchObject({ ok: true });
+  const page = await shown();
+  expect(page).toContain("flags it while the text is being written");
+  expect(page).toContain("only “an editor’s list” says something of it");
+});
+
 test("what a message was worth is kept with the fault, and undone", async () => {
   expect(await act({ intent: "advice", layer: "", advice: "partly", unsaid: "that line 3 is meant" })).toMatchObject({
     ok: true,

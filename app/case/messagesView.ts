@@ -1,5 +1,6 @@
 import type { Language, OwnWarning } from "../../core/languages/language.ts";
 import { consoleText, type Outcome } from "../../core/outcome/outcome.ts";
+import { isCheckerOrigin } from "../../core/reading/flaggedWhen.ts";
 import { messageKinds } from "../../core/reading/kinds.ts";
 import {
   type Reading,
@@ -47,6 +48,7 @@ function messageView(
   return {
     index,
     severity: diagnostic.severity,
+    stage: diagnostic.stage,
     title: [diagnostic.errorName, diagnostic.message.split("\n")[0]].filter((part) => part).join(": "),
     details: diagnostic.message.split("\n").slice(1),
     file: diagnostic.file === version.files[0]?.name ? null : (diagnostic.file ?? null),
@@ -87,9 +89,11 @@ function sourceView(
   version: Version,
   depth: "short" | "full",
   decisions: readonly WarningDecision[],
+  isChecker = false,
 ) {
   return {
     title,
+    isChecker,
     text: text.slice(0, 60_000),
     recognised: reading.recognised,
     counts: reading.counts,
@@ -142,6 +146,7 @@ export function messagesView(
         version,
         depth,
         decisions,
+        isCheckerOrigin(output.origin ?? ""),
       ),
     );
   if (outcome && outcome.diagnostics.length > 0) {

@@ -11,6 +11,8 @@ export type MessageContext = {
   program: Readonly<Record<string, string>> | undefined;
   /** The line (1-based) of a file of the program, found by the last part of its path; undefined if it is not there. */
   sourceLine: (path: string, line: number) => string | undefined;
+  /** The text of a file of the program, found in the same way. */
+  programText: (path: string) => string | undefined;
 };
 
 /** A message as a construct reads it; the driver adds tool, place in the output and which one is primary. */
@@ -68,12 +70,15 @@ export function baseName(path: string): string {
   return path.slice(Math.max(path.lastIndexOf("/"), path.lastIndexOf("\\")) + 1);
 }
 
+function nameIn(program: MessageContext["program"], path: string): string | undefined {
+  const wanted = baseName(path);
+  return program && Object.keys(program).find((candidate) => candidate === path || baseName(candidate) === wanted);
+}
+
 function sourceLines(program: MessageContext["program"]): MessageContext["sourceLine"] {
   const split = new Map<string, string[]>();
   return (path, line) => {
-    const wanted = baseName(path);
-    const name =
-      program && Object.keys(program).find((candidate) => candidate === path || baseName(candidate) === wanted);
+    const name = nameIn(program, path);
     if (name === undefined) return undefined;
     let lines = split.get(name);
     if (!lines) {
@@ -122,7 +127,10 @@ export function readOutputWith(
   program?: Readonly<Record<string, string>>,
 ): OutputRead {
   const lines = cleanOutput(output);
-  const context: MessageContext = { lines, program, sourceLine: sourceLines(program) };
+  const context: MessageContext = {
+    ...{ lines, program, sourceLine: sourceLines(program) },
+    programText: (path) => program?.[nameIn(program, path) ?? ""],
+  };
   const constructs = families.flatMap((family) =>
     family.constructs.map((construct) => ({ ...construct, tool: family.name })),
   );

@@ -1,5 +1,16 @@
-/** A message as far as two outputs of one text are compared: its line (null where none is told), its kind in words, its severity. */
-export type ComparedMessage = { line: number | null; kind: string | null; severity: string; title: string };
+import type { FlaggedWhen } from "./flaggedWhen.ts";
+
+/**
+ * A message as far as two outputs of one text are compared: its line (null where none is told), its kind in words, its
+ * severity, and when it is told (absent or null where that is not known).
+ */
+export type ComparedMessage = {
+  line: number | null;
+  kind: string | null;
+  severity: string;
+  title: string;
+  when?: FlaggedWhen | null;
+};
 
 /**
  * What several outputs say of one place: a cell for each output, null where it says nothing there. `differs`: in the line, in the

@@ -22,6 +22,19 @@ test("a refusal: line, column, kind, and that nothing ran", () => {
   });
 });
 
+test("one unclosed bracket: the wording and the named line tell the versions apart", () => {
+  const program = { "deck.py": "loads = [3, 4\n\nprint(loads)\n" };
+  const older = '  File "deck.py", line 3\n    print(loads)\n        ^\nSyntaxError: invalid syntax\n';
+  expect(readPythonMessages(refused, program)[0]?.toolVersion).toBe("3.10 or newer");
+  expect(readPythonMessages(older, program)[0]).toMatchObject({ line: 3, toolVersion: "3.9 or older" });
+  // Where all brackets are closed, or the program is not known, every version may say it like this.
+  for (const known of [{ "deck.py": "loads = [3,\n4]\nprint(loads))\n" }, undefined])
+    expect(readPythonMessages(older, known)[0]?.toolVersion).toBeUndefined();
+  // A bracket in a text or in a comment opens nothing; one that is opened on the named line itself tells nothing.
+  for (const text of ['a = "["\n# (\nprint(loads)\n', "a = 1\n\nprint(loads\n"])
+    expect(readPythonMessages(older, { "deck.py": text })[0]?.toolVersion).toBeUndefined();
+});
+
 test("the arrow is placed in the line as it stands in the program, not as it was echoed", () => {
   const [found] = readPythonMessages(
     '  File "deck.py", line 2\n    load = = 4\n           ^\nSyntaxError: invalid syntax\n',

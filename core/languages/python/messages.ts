@@ -8,6 +8,7 @@ import {
   type MessageFound,
   type ToolFamily,
 } from "../messageReader.ts";
+import { versionRange } from "./versionRange.ts";
 
 const fileLine = /^\s*File ["“]([^"”]*)["”], line (\d+)(?:, in (.*))?$/;
 const header = "Traceback (most recent call last):";
@@ -31,21 +32,6 @@ const arrowLine = /^\s*[~^][\s~^]*$/;
  * its echo.
  */
 const [longestBlock, longestRefusal] = [3000, 12];
-
-/** What the wording or the form tells of the version. */
-const versions: ReadonlyArray<readonly [pattern: RegExp, range: string]> = [
-  [
-    /was never closed|[Dd]id you mean|Perhaps you forgot|expected ':'|expected an indented block after|unterminated string literal|Maybe you meant/,
-    "3.10 or newer",
-  ],
-  [/EOL while scanning|EOF while scanning|unexpected EOF while parsing|expected an indented block$/, "3.9 or older"],
-  [/cannot access local variable|cannot access free variable/, "3.11 or newer"],
-  [/referenced before assignment/, "3.10 or older"],
-  [
-    /list indices must be integers, not|Missing parentheses in call to 'print'\. Did you mean print\(\.\.\.\)/,
-    "3.10 or newer",
-  ],
-];
 
 /** A frame is the student's own unless it lies in the library, in a package folder or in the interpreter itself. */
 function isOwn(path: string, program: MessageContext["program"]): boolean {
@@ -96,7 +82,9 @@ function finish(
   // the run.
   const place = grammar ? last : (frames.findLast((frame) => frame.own && frame.line !== undefined) ?? last);
   const arrows = block.echo.some((text) => arrowLine.test(text));
-  const range = !grammar && arrows ? "3.11 or newer" : versions.find(([pattern]) => pattern.test(message))?.[1];
+  const text = place && context.programText(place.file);
+  const source = text !== undefined && place?.line ? { text, line: place.line } : undefined;
+  const range = !grammar && arrows ? "3.11 or newer" : versionRange(message, source);
   return {
     severity: "error",
     ...(errorName ? { errorName } : {}),
@@ -255,7 +243,7 @@ const lastLine: MessageConstruct = {
     const words = line.slice(line.indexOf(":") + 1).trim();
     const place = /^(.*) on line (\d+)(?: in (\S+))?$/.exec(words);
     const message = place?.[1] ?? words;
-    const range = versions.find(([pattern]) => pattern.test(message))?.[1];
+    const range = versionRange(message);
     return {
       messages: [
         {
