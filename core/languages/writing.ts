@@ -63,6 +63,8 @@ export type Writing = {
   /** The first element of a list, and a copy of it where another name would be the same list. */
   firstElement: (list: string) => string;
   copyOf?: (list: string) => string;
+  /** A list of all that a loop would go over, made before it begins: of a set, of the keys of a table. */
+  listOf?: (walked: string) => string;
   /** Values that a variable may begin with, beside whole numbers. */
   beginnings: readonly string[];
   /** The word by which a function names variables of the whole program, and what stands between them. */

@@ -68,16 +68,24 @@ export const definitions: LeadRule = (context) => {
   const tokens = codeLines.get(failing) ?? [];
   const inIndex = indexNames(tokens, language.profile.firstIndex === 1);
   const names = language.usedNames(tokens);
-  const byIndex = kind === "index out of range";
+  // A key is what is between the brackets, too; what it is looked for in was mostly made rightly.
+  const byKey = kind === "key missing";
+  const byIndex = kind === "index out of range" || byKey;
+  // What is asked to read or to convert is not what is converted.
+  const receivers = new Set(
+    kind === "conversion"
+      ? tokens.flatMap((token, place) => (token.kind === "name" && tokens[place + 1]?.text === "." ? [token.text] : []))
+      : [],
+  );
   const weigh = (line: number, name: string, distance: number): number => {
     const own = lineKind(language, codeLines.get(line) ?? []);
     const isLoop = (codeLines.get(line) ?? [])
       .slice(0, 3)
       .some((token) => token.kind === "keyword" && language.loopWords.has(token.text.toLowerCase()));
     const made = kind !== null && madeBefore.has(kind);
-    const wanted = byIndex ? inIndex.has(name) : made;
+    const wanted = byIndex ? inIndex.has(name) : made && !receivers.has(name);
     if (!wanted) return 66 - distance * 4 + own / 2;
-    if (byIndex && !isLoop) return 96 - distance * 4 + own / 2;
+    if (byIndex && (!isLoop || byKey)) return 96 - distance * 4 + own / 2;
     return 110 - distance * 4 + own / 2;
   };
   const leads: Lead[] = kind === "not set" ? scopeLines(codeLines, failing) : [];

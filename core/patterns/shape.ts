@@ -187,29 +187,54 @@ export function misspeltOutput({ outputs, program }: Evidence): Place | null {
   return { line: null, why: `“${first.word}” comes out where “${first.meant}” is meant.` };
 }
 
+/** Names that a message quotes; the place that some compilers tell behind them ("location: class Main") is none. */
+const quotedNames = (text: string) =>
+  [
+    ...text
+      .replace(/\blocation:[\s\S]*/, "")
+      .matchAll(/['"‘“`](\w+)['"’”`]|\b(?:variable|method|class|symbol|name)\s+(\w+)/g),
+  ].map(([, one, other]) => one ?? other ?? "");
+
 /** Whether a name that a message quotes looks like one that the program makes. */
 export function hasSimilar({ message, program, language }: Evidence): boolean {
-  const quoted = [
-    ...(message?.text ?? "").matchAll(/['"‘“`](\w+)['"’”`]|\b(?:variable|method|class|symbol|name)\s+(\w+)/g),
-  ].map(([, one, other]) => one ?? other ?? "");
-  const counts = new Map<string, number>();
-  for (const { kind, text } of language.tokens(program))
-    if (kind === "name") counts.set(text, (counts.get(text) ?? 0) + 1);
-  return quoted.some((word) => [...counts.keys()].some((name) => name !== word && areSimilar(name, word)));
+  const names = new Set(language.tokens(program).flatMap(({ kind, text }) => (kind === "name" ? [text] : [])));
+  return quotedNames(message?.text ?? "").some((word) =>
+    [...names].some((name) => name !== word && areSimilar(name, word)),
+  );
 }
 
-/** Names that a message quotes. */
-const quotedNames = (text: string) =>
-  [...text.matchAll(/['"‘“`](\w+)['"’”`]|\b(?:variable|method|class|symbol|name)\s+(\w+)/g)].map(
-    ([, one, other]) => one ?? other ?? "",
-  );
+/**
+ * The line (from 1) of the header of the function in which a line stands, by its indentation; null outside of all, and in
+ * languages whose blocks are not told by it.
+ */
+function functionAround({ language, lines }: Evidence, line: number): number | null {
+  if (language.writing?.blocks.by !== "indentation") return null;
+  let indent = (lines[line - 1] ?? "").search(/\S/);
+  for (let at = line - 1; at >= 1 && indent > 0; at--) {
+    const text = lines[at - 1] ?? "";
+    const own = text.search(/\S/);
+    if (own < 0 || own >= indent) continue;
+    if (/^\s*(?:async\s+)?def\b/.test(text)) return at;
+    indent = own;
+  }
+  return null;
+}
 
-/** Whether a name that a message does not know is given a value, or made, somewhere in the program: it was read too early, or needs its declaration. */
-export function isMade({ message, lines }: Evidence): boolean {
+/**
+ * Whether a name that a message does not know is given a value, or made, where the named line could see it: it was read too
+ * early, or needs its declaration. What another function keeps for itself does not count.
+ */
+export function isMade(evidence: Evidence): boolean {
+  const { message, lines } = evidence;
+  const owner = message?.line ? functionAround(evidence, message.line) : null;
   return quotedNames(message?.text ?? "").some((name) => {
     const form = new RegExp(
       String.raw`(?:^|[^\w.])${name}\s*(?::?=(?!=)|[-+*/]=)|\b(?:def|function|procedure|for|foreach)\s+${name}\b`,
     );
-    return lines.some((line) => form.test(line));
+    return lines.some((line, at) => {
+      if (!form.test(line)) return false;
+      const maker = functionAround(evidence, at + 1);
+      return maker === null || maker === owner;
+    });
   });
 }

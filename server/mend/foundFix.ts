@@ -16,6 +16,13 @@ export type FoundFix = Repair & {
 
 const rank = { repairs: 2, open: 1, hides: 0 } as const;
 
+/** True where a mending does all that another one does, and more: what it has beside that is not needed. */
+function isSurplus(fix: FoundFix, others: readonly FoundFix[]): boolean {
+  const written = (one: FoundFix) => one.hunks.map((hunk) => JSON.stringify(hunk));
+  const own = new Set(written(fix));
+  return others.some((other) => other.hunks.length < fix.hunks.length && written(other).every((hunk) => own.has(hunk)));
+}
+
 /**
  * Best first: what repairs before what hides, then the likelier. Of several at the same lines that come to the same one
  * stays: they pass the same checks, and what they write otherwise is no other meaning.
@@ -24,6 +31,13 @@ export function inOrder(fixes: readonly FoundFix[]): FoundFix[] {
   const ordered = [...fixes].sort((one, other) => rank[other.repairs] - rank[one.repairs] || other.worth - one.worth);
   const places = new Set<string>();
   return ordered.filter((fix) => {
+    if (
+      isSurplus(
+        fix,
+        ordered.filter((other) => rank[other.repairs] >= rank[fix.repairs]),
+      )
+    )
+      return false;
     const place = `${fix.repairs} ${fix.lines.join()} ${fix.checks.passed}`;
     if (places.has(place)) return false;
     places.add(place);

@@ -5,7 +5,7 @@ import { proposeEdits } from "../../core/edits/families.ts";
 import { linesOfEdit } from "../../core/edits/lines.ts";
 import { sayEdit } from "../../core/edits/words.ts";
 import { applyBoth, type Candidate, rankCandidates } from "../../core/fixes/candidates.ts";
-import { findHunks } from "../../core/fixes/hunks.ts";
+import { applyHunks, findHunks } from "../../core/fixes/hunks.ts";
 import { repairsOf } from "../../core/fixes/repairs.ts";
 import { usesChance } from "../../core/languages/usesChance.ts";
 import type { Lead } from "../../core/leads/lead.ts";
@@ -157,12 +157,22 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
       const fix = toFix(task, reaches);
       found.push(fix);
       if (fix.repairs !== "hides") bestWhole = Math.max(bestWhole, task.worth);
+      if (fix.steps.length > 1) tryPartsOf(fix);
       request.onFound?.(fix);
       return;
     }
     const further = Math.min(...before) === 0 && Math.min(...reaches) > 0;
     if (further) starts.push(toFix(task, reaches));
     await goOn(task, reaches, reported, leads, further ? 0.4 : 0.45);
+  };
+
+  /** A step on the way to a mending may have been none of it: each place of it alone is tried next, if it waits to be tried. */
+  const tryPartsOf = (fix: FoundFix): void => {
+    if (fix.hunks.length < 2) return;
+    const parts = new Set(fix.hunks.map((hunk) => applyHunks(original, [hunk])));
+    const next = tasks.filter((task) => parts.has(task.text));
+    for (const task of next) task.worth = Math.max(task.worth, fix.worth);
+    tasks.unshift(...next);
   };
 
   const goOn = async (

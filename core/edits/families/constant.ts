@@ -7,7 +7,14 @@ function written(value: number, like: string): string {
   return digits > 0 ? value.toFixed(digits) : String(value);
 }
 
-/** Numbers by one, by a digit, and the other numbers that the program has. */
+/** A number with two digits beside each other the other way round. */
+function swappedDigits(text: string): string[] {
+  return Array.from({ length: Math.max(0, text.length - 1) }, (_, at) =>
+    [text.slice(0, at), text[at + 1], text[at], text.slice(at + 2)].join(""),
+  ).filter((swapped) => !swapped.startsWith("0"));
+}
+
+/** Numbers by one, by a digit, with two digits swapped, and the other numbers that the program has. */
 function otherNumbers(context: EditContext): Proposal[] {
   const numbers = ofKind(context, "number").filter(({ node }) => /^\d+(\.\d+)?$/.test(node.sign ?? ""));
   const known = [...new Set(numbers.map(({ node }) => node.sign ?? ""))];
@@ -23,6 +30,7 @@ function otherNumbers(context: EditContext): Proposal[] {
       if (value > 1) add(String(value + 2), 0.1);
       if (value >= 10 && value % 10 === 0) add(String(value / 10), 0.3);
       if (value > 0 && value < 1000) add(String(value * 10), 0.3);
+      for (const swapped of swappedDigits(text)) add(swapped, 0.4);
       if (value > 1) add("0", 0.3);
       if (value > 2) add("1", 0.2);
     } else {
@@ -62,6 +70,7 @@ export const constant: EditFamily = {
     { language: "python", right: "limit = 40\n", faulty: "limit = 41\n" },
     { language: "pseudocode", right: "full <- TRUE\n", faulty: "full <- FALSE\n" },
     { language: "python", right: "rate = 0.5\n", faulty: "rate = 5.0\n" },
+    { language: "python", right: "speed = 12\n", faulty: "speed = 21\n" },
     { language: "java", right: "class Main { int limit = 40; }", faulty: "class Main { int limit = 4; }" },
     { language: "c", right: "int limit = 40;", faulty: "int limit = 39;" },
     { language: "csharp", right: "class P { int limit = 0; }", faulty: "class P { int limit = 1; }" },

@@ -2,6 +2,8 @@ import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { ofKind } from "../places.ts";
 
+const walkedParts = /^[A-Za-z_]\w*\.(?:items|keys|values)\(\)$/;
+
 /** A list that is changed while it is gone over, or by two names: a copy of it in its place. */
 export const copied: EditFamily = {
   id: "copied",
@@ -9,13 +11,20 @@ export const copied: EditFamily = {
   weight: 5,
   reads: "tree",
   mends: (context: EditContext): Proposal[] => {
-    const { copyOf } = context.writing;
+    const { copyOf, listOf } = context.writing;
     if (!copyOf) return [];
     return context.nodes.flatMap(({ node, around }) => {
+      // The parts of a table are no list that could be copied by its positions.
+      if (listOf && node.role === "source" && walkedParts.test(context.sourceOf(node)))
+        return [change(node, listOf(context.sourceOf(node)), { name: context.sourceOf(node) }, 0.8)];
       if (node.kind !== "name" || !context.names.includes(node.sign ?? "")) return [];
       const text = context.sourceOf(node);
       const parent = around.at(-1);
-      if (node.role === "source") return [change(node, copyOf(text), { name: text }, 1)];
+      if (node.role === "source")
+        return [
+          change(node, copyOf(text), { name: text }, 1),
+          ...(listOf ? [change(node, listOf(text), { name: text }, 0.7)] : []),
+        ];
       if (node.role === "value" && parent?.kind === "assignment")
         return [change(node, copyOf(text), { name: text }, 0.6)];
       if (
@@ -26,19 +35,31 @@ export const copied: EditFamily = {
       return [];
     });
   },
-  plants: (context: EditContext): Proposal[] =>
-    ofKind(context, "index").flatMap(({ node }) => {
+  plants: (context: EditContext): Proposal[] => [
+    ...context.nodes.flatMap(({ node }) => {
+      const walked = node.role === "source" ? /^list\((.*)\)$/s.exec(context.sourceOf(node))?.[1] : undefined;
+      return walked !== undefined && context.writing.listOf?.(walked) === context.sourceOf(node)
+        ? [change(node, walked, { name: walked })]
+        : [];
+    }),
+    ...ofKind(context, "index").flatMap(({ node }) => {
       const object = part(node, "object");
       return object && context.sourceOf(node) === context.writing.copyOf?.(context.sourceOf(object))
         ? [change(node, context.sourceOf(object), { name: context.sourceOf(object) })]
         : [];
     }),
+  ],
   examples: [
     { language: "python", right: "loads = [1]\nother = loads[:]\n", faulty: "loads = [1]\nother = loads\n" },
     {
       language: "python",
       right: "loads = [1]\nfor x in loads[:]:\n    loads.remove(x)\n",
       faulty: "loads = [1]\nfor x in loads:\n    loads.remove(x)\n",
+    },
+    {
+      language: "python",
+      right: "loads = {1: 2}\nfor x, y in list(loads.items()):\n    del loads[x]\n",
+      faulty: "loads = {1: 2}\nfor x, y in loads.items():\n    del loads[x]\n",
     },
   ],
 };

@@ -71,14 +71,20 @@ function otherTypes(context: EditContext): Proposal[] {
   const groups = context.writing.types;
   if (groups.length === 0) return [];
   const capitals = groups.flat().every((type) => type === type.toUpperCase());
-  return context.code.flatMap((token) => {
+  return context.code.flatMap((token, place) => {
     const text = token.text;
+    // A variable that begins with a whole number was mostly meant to hold whole ones.
+    const [, sign, first] = context.code.slice(place + 1, place + 4);
+    const beginsWhole = sign?.text === "=" && /^\d+$/.test(first?.text ?? "") && first?.text !== "0";
     const same = capitals ? text.toUpperCase() : context.language.profile.caseSensitive ? text : text.toLowerCase();
     const group = groups.filter((each) => each.includes(same));
     if (token.kind === "text" || (group.length === 0 && text !== "void")) return [];
     const others =
       text === "void" ? types(context).slice(0, 3) : [...new Set(group.flat())].filter((other) => other !== same);
-    return others.map((other, at) => change(token, other, { before: text, after: other }, at < 2 ? 0.8 : 0.25));
+    return others.map((other, at) => {
+      const odds = at < 2 ? 0.8 : 0.25;
+      return change(token, other, { before: text, after: other }, beginsWhole ? odds * 0.4 : odds);
+    });
   });
 }
 

@@ -35,8 +35,13 @@ function putIn(context: EditContext): Proposal[] {
           (inside.some((sign) => isWeak(context, sign)) && beside.some((sign) => !isWeak(context, sign))) ||
           (signs[first - 1] === "-" && inside.some((sign) => isWeak(context, sign))) ||
           (/^(\/|\/\/|div|%|mod)$/.test(signs[first - 1] ?? "") && inside.some((sign) => !isWeak(context, sign)));
+        // A text at the left takes every number behind it one by one, unless they are added first.
+        const joined =
+          signs[first - 1] === "+" &&
+          inside.every((sign) => sign === "+" || sign === "-") &&
+          values.slice(0, first).some((value) => value.kind === "text");
         const [from, to] = [values[first]?.from, values[last]?.to];
-        if (!changes || from === undefined || to === undefined) continue;
+        if ((!changes && !joined) || from === undefined || to === undefined) continue;
         const text = context.text.slice(from, to);
         found.push(change({ from, to }, `(${text})`, { inside: text }, last - first === 1 ? 1 : 0.5));
       }
@@ -90,6 +95,11 @@ export const formulaBrackets: EditFamily = {
       language: "java",
       right: "class Main { int f(int r, int t) { return r * 100 / t; } }",
       faulty: "class Main { int f(int r, int t) { return r / t * 100; } }",
+    },
+    {
+      language: "java",
+      right: 'class Main { String f(int a, int b) { return "n " + (a + b); } }',
+      faulty: 'class Main { String f(int a, int b) { return "n " + a + b; } }',
     },
     {
       language: "c",

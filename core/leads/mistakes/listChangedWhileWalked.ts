@@ -11,19 +11,26 @@ export const listChangedWhileWalked: Mistake = {
   find: (context) =>
     ofKind(context, "foreach").flatMap(({ node }) => {
       const [source, body] = [part(node, "source"), part(node, "body")];
-      if (source?.kind !== "name" || !body) return [];
+      const walked = source && /^([A-Za-z_]\w*)(?:\.(?:items|keys|values)\(\))?$/.exec(context.sourceOf(source))?.[1];
+      if (!walked || !body) return [];
       const changes = nodesOf(body).filter((each) => each.kind === "call" && changing.test(calledName(each)));
       const own = changes.some((each) => {
         const callee = part(each, "callee");
-        return callee?.kind === "field" && namesIn(callee).includes(source.sign ?? "");
+        return callee?.kind === "field" && namesIn(callee).includes(walked);
       });
+      const deleted = new RegExp(String.raw`\bdel\s+${walked}\s*\[`).test(context.sourceOf(body));
       const line = context.lineOf(node.from);
-      return own
-        ? [{ line, why: `“${source.sign}” is changed while this loop goes over it: some of it is passed over.` }]
+      return own || deleted
+        ? [{ line, why: `“${walked}” is changed while this loop goes over it: some of it is passed over.` }]
         : [];
     }),
   examples: [
     { language: "python", text: "loads = [1, 2]\nfor x in loads:\n    loads.remove(x)\n", line: 2 },
+    {
+      language: "python",
+      text: "loads = {1: 2}\nfor x, y in loads.items():\n    if y:\n        del loads[x]\n",
+      line: 2,
+    },
     {
       language: "java",
       text: "class M {\n  void f(List<String> a) {\n    for (String s : a) {\n      a.remove(s);\n    }\n  }\n}\n",

@@ -17,6 +17,7 @@ import { restartInLoop } from "./restartInLoop.ts";
 import { resultUnused } from "./resultUnused.ts";
 import { returnInLoop } from "./returnInLoop.ts";
 import { sumBeforeDivision } from "./sumBeforeDivision.ts";
+import { sumJoined } from "./sumJoined.ts";
 import { textByIdentity } from "./textByIdentity.ts";
 import { wholeDivision } from "./wholeDivision.ts";
 
@@ -24,5 +25,5 @@ import { wholeDivision } from "./wholeDivision.ts";
 export const mistakes: readonly Mistake[] = [
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
   ...[loopLimit, loopVariable, nameAlmostNew, newlineLeft, noAddress, nothingGivenBack, nothingMoves, oldValueKept],
-  ...[restartInLoop, resultUnused, returnInLoop, sumBeforeDivision, textByIdentity, wholeDivision],
+  ...[restartInLoop, resultUnused, returnInLoop, sumBeforeDivision, sumJoined, textByIdentity, wholeDivision],
 ];

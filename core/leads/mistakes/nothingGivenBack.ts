@@ -5,7 +5,7 @@ import type { Mistake } from "./mistake.ts";
 /** A function whose value is used and that gives none back. */
 export const nothingGivenBack: Mistake = {
   id: "return-missing",
-  weight: 93,
+  weight: 108,
   find: (context) => {
     if (!context.writing.givesNothing) return [];
     const used = new Set(

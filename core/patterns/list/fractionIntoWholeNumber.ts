@@ -13,7 +13,12 @@ export const fractionIntoWholeNumber: Pattern = {
   fault: true,
   grounds: [
     byMessage("precision lost", { more: sure }),
-    byEdit("declaration", ({ before, after }) => /int/i.test(before) && /double|float|real/i.test(after), 3),
+    byEdit(
+      "declaration",
+      ({ before, after, lineBefore }) =>
+        /int/i.test(before) && /double|float|real/i.test(after) && !/=\s*-?\d+\s*[;,]/.test(lineBefore),
+      3,
+    ),
   ],
   examples: [
     inMain(

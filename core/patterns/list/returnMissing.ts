@@ -14,7 +14,7 @@ export const returnMissing: Pattern = {
   grounds: [
     byEdit("returned", () => true, 3),
     byMessage("return missing", { more: sure }),
-    byNotice("return-missing", 4),
+    byNotice("return-missing", 8),
   ],
   examples: [
     example(

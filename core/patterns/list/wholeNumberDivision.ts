@@ -20,6 +20,13 @@ export const wholeNumberDivision: Pattern = {
         (/\/\/?|div/i.test(before + after) || /\.0|double|float/.test(after)),
       3,
     ),
+    // Where one of the two gets a decimal type instead, the division is what it is done for.
+    byEdit(
+      "declaration",
+      ({ after }, { noticed }) =>
+        /double|float|decimal/.test(after) && noticed.some(({ id }) => id === "whole-number-division"),
+      4,
+    ),
     byNotice("whole-number-division", 4),
   ],
   examples: [
