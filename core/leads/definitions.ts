@@ -45,6 +45,47 @@ function scopeLines(codeLines: LeadContext["codeLines"], failing: number): Lead[
   ];
 }
 
+/** Lines that declare a name of the failing line that nothing in the program ever gives a value. */
+function neverGiven({ language, codeLines }: LeadContext, names: readonly string[]): Lead[] {
+  const onlyDeclares = (tokens: readonly Token[], name: string) => {
+    const at = tokens.findIndex((token) => token.text === name);
+    const type = tokens[at - 1];
+    return (
+      at > 0 &&
+      !language.definesFunction(tokens) &&
+      /^[;,]$/.test(tokens[at + 1]?.text ?? "") &&
+      (type?.kind === "name" || type?.kind === "keyword" || /^[>\]*]$/.test(type?.text ?? ""))
+    );
+  };
+  return names.flatMap((name) => {
+    const giving = [...codeLines].filter(([, tokens]) => language.assignedNames(tokens).includes(name));
+    const [declared] = giving;
+    if (!declared || !giving.every(([, tokens]) => onlyDeclares(tokens, name))) return [];
+    return [
+      { line: declared[0], why: `“${name}” is declared here, and no line ever gives it an object.`, weight: 112 },
+    ];
+  });
+}
+
+/** The headers of the loops in which elements get their values: what such a loop leaves out stays empty. */
+function fillingLoops({ language, codeLines, text }: LeadContext, lines: readonly number[]): Lead[] {
+  const program = text.join("\n");
+  const filling = lines.filter((line) => {
+    const tokens = codeLines.get(line) ?? [];
+    return tokens[0]?.kind === "name" && tokens[1]?.text === "[" && tokens.some((token) => /^:?=$/.test(token.text));
+  });
+  if (filling.length === 0) return [];
+  return [...codeLines].flatMap(([header, tokens]) => {
+    const isLoop = tokens
+      .slice(0, 3)
+      .some((token) => token.kind === "keyword" && language.loopWords.has(token.text.toLowerCase()));
+    if (!isLoop || !filling.some((line) => language.blockLines(program, header).includes(line))) return [];
+    return [
+      { line: header, why: "This loop gives the elements their values; what it leaves out stays empty.", weight: 103 },
+    ];
+  });
+}
+
 function failingLine({ verdict, outcome }: LeadContext): number | null {
   if (verdict.reportedLine !== null) return verdict.reportedLine;
   const frames = outcome?.found?.frames.filter((frame) => frame.own && frame.line !== undefined) ?? [];
@@ -89,6 +130,7 @@ export const definitions: LeadRule = (context) => {
     return 110 - distance * 4 + own / 2;
   };
   const leads: Lead[] = kind === "not set" ? scopeLines(codeLines, failing) : [];
+  if (kind === "empty reference") leads.push(...neverGiven(context, names));
   const at = trace ? trace.steps.findLastIndex((step) => step.file === 0 && step.line === failing) : -1;
   if (trace && at >= 0) {
     const program = text.join("\n");
@@ -107,6 +149,13 @@ export const definitions: LeadRule = (context) => {
                 : `“${name}”, from which the failing line has its value, got its value here.`;
       leads.push({ line, why, weight: by === "decision" ? 58 - distance : weigh(line, name, distance) });
     }
+    if (kind === "empty reference")
+      leads.push(
+        ...fillingLoops(
+          context,
+          sources.map(({ line }) => line),
+        ),
+      );
     return leads;
   }
   for (const name of names) {

@@ -8,6 +8,9 @@ function indentation(text: readonly string[], line: number): number {
   return content.length - content.trimStart().length;
 }
 
+/** Blocks that seem to be closed by another one's brace; of more the text is laid out in no order that could be read. */
+const mostShifted = 4;
+
 /** What ends a line that goes on in the next one. */
 const goesOn = new Set([",", "(", "[", "{", "+", "-", "*", "/", "=", "&&", "||", "and", "or"]);
 
@@ -35,6 +38,7 @@ export const unpairedSigns: LeadRule = (context) => {
   if (verdict.class !== "syntax") return [];
   const leads: Lead[] = [];
   const open: Token[] = [];
+  const closedFurtherOut: Lead[] = [];
   for (const token of tokens) {
     if (token.kind === "text" && token.open)
       leads.push({ line: token.line, why: "A quote is opened here and not closed.", weight: 95 });
@@ -49,7 +53,7 @@ export const unpairedSigns: LeadRule = (context) => {
         opened.line < token.line &&
         indentation(text, opened.line) > indentation(text, token.line)
       )
-        leads.push({
+        closedFurtherOut.push({
           line: opened.line,
           why: `The block opened here is closed at line ${token.line} by a brace that stands further out: a brace of its own may be missing.`,
           weight: 91,
@@ -59,6 +63,11 @@ export const unpairedSigns: LeadRule = (context) => {
       if (open.length > 0) open.pop();
     }
   }
+  // Where one is missing in a text that is laid out well, the first block that another one's brace closes is the one without its own.
+  const [first] = closedFurtherOut;
+  const onlyBraces = leads.length === 0 && open.length > 0 && open.every((token) => token.text === "{");
+  if (first && onlyBraces && closedFurtherOut.length <= mostShifted) first.weight = 108;
+  leads.push(...closedFurtherOut);
   for (const token of open) {
     leads.push({ line: token.line, why: `The bracket “${token.text}” opened here is not closed.`, weight: 92 });
     const last = lastContinuing(context, token.line);

@@ -38,7 +38,10 @@ export function evidenceOf(
   // A change that only hides the fault says nothing of it.
   const best = fixes.find((fix) => fix.repairs !== "hides");
   const suspected = [...new Set(leads.filter((lead) => lead.file === undefined).map((lead) => lead.line))];
+  // What mends it touches what looks like a mistake: nothing is nearer.
+  const touched = new Set(best?.lines);
   const rankOf = (line: number) => {
+    if (touched.has(line)) return 0;
     const at = suspected.indexOf(line);
     return at < 0 ? null : at;
   };

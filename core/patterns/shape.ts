@@ -15,9 +15,9 @@ export const isOther = (before: string) =>
 
 /** Whether the name that is meant is one that the program makes itself. */
 export function isOwn({ lineAfter, lineBefore }: Change, { program }: Evidence): boolean {
-  const words = (text: string) => new Set(text.match(/[A-Za-z_]\w*/g) ?? []);
-  const before = words(lineBefore);
-  const meant = [...words(lineAfter)].filter((word) => !before.has(word));
+  const words = (text: string) => text.match(/[A-Za-z_]\w*/g) ?? [];
+  const times = (text: string, word: string) => words(text).filter((each) => each === word).length;
+  const meant = [...new Set(words(lineAfter))].filter((word) => times(lineAfter, word) > times(lineBefore, word));
   const makes = (name: string) =>
     new RegExp(
       String.raw`\b${name}\s*(?:[-+*/]?=(?!=)|:=|:|<-|←)|\b(?:def|function|procedure|for|var|FOR(?: EACH)?|INPUT|SET|FUNCTION|PROCEDURE)\s+${name}\b|[\w>\]]\s+\*?${name}\s*[=;,()[]`,

@@ -4,7 +4,9 @@ import { comparisonWithNothing } from "./comparisonWithNothing.ts";
 import { headerEnded } from "./headerEnded.ts";
 import { inputKeptAsText } from "./inputKeptAsText.ts";
 import { listChangedWhileWalked } from "./listChangedWhileWalked.ts";
+import { loopCountsAway } from "./loopCountsAway.ts";
 import { loopLimit } from "./loopLimit.ts";
+import { loopMovesAway } from "./loopMovesAway.ts";
 import { loopVariable } from "./loopVariable.ts";
 import type { Mistake } from "./mistake.ts";
 import { nameAlmostNew } from "./nameAlmostNew.ts";
@@ -24,6 +26,17 @@ import { wholeDivision } from "./wholeDivision.ts";
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
-  ...[loopLimit, loopVariable, nameAlmostNew, newlineLeft, noAddress, nothingGivenBack, nothingMoves, oldValueKept],
+  ...[
+    loopCountsAway,
+    loopLimit,
+    loopMovesAway,
+    loopVariable,
+    nameAlmostNew,
+    newlineLeft,
+    noAddress,
+    nothingGivenBack,
+    nothingMoves,
+    oldValueKept,
+  ],
   ...[restartInLoop, resultUnused, returnInLoop, sumBeforeDivision, sumJoined, textByIdentity, wholeDivision],
 ];

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Less stands for greater, or greater for less. */
@@ -11,7 +11,11 @@ export const comparisonTurned: Pattern = {
   cause: "The two signs are each other's mirror image.",
   avoid: "Put a number in for the name and read the comparison aloud.",
   fault: true,
-  grounds: [byEdit("comparison", ({ before, after }) => /[<>]/.test(before) && /[<>]/.test(after), 2)],
+  grounds: [
+    byEdit("comparison", ({ before, after }) => /[<>]/.test(before) && /[<>]/.test(after), 2),
+    // A loop whose condition looks to the other side; one that makes passes without end is told by another kind.
+    (evidence) => (/end/.test(evidence.symptom) ? null : byNotice("loop-moves-away", 2)(evidence)),
+  ],
   examples: [
     example(
       "python",

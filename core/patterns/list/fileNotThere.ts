@@ -1,6 +1,6 @@
 import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
-import { byMessage, byText, sure } from "../grounds.ts";
+import { byEdit, byMessage, byText, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A file is opened under a name or at a place where there is none. */
@@ -13,6 +13,14 @@ export const fileNotThere: Pattern = {
   avoid: "Write the file yourself in a small run, or ask whether it is there.",
   fault: true,
   grounds: [
+    // Another name for a file, where the run stopped: no text that is printed.
+    byEdit(
+      "text-literal",
+      ({ lineBefore }, { class: of }) =>
+        of === "runtime" &&
+        /open|\bFile\b|FileReader|Assign\s*\(|StreamReader|ReadAll|fileread|load\s*\(/i.test(lineBefore),
+      6,
+    ),
     byMessage("file missing", { of: "runtime", more: sure }),
     byText(
       ({ message, class: of }) =>

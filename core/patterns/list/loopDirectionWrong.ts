@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A loop counts up where it is to count down, or down where it is to count up. */
@@ -11,7 +11,7 @@ export const loopDirectionWrong: Pattern = {
   cause: "The beginning is larger than the end, and the loop counts up.",
   avoid: "Say whether it counts up or down.",
   fault: true,
-  grounds: [byEdit("direction", () => true, 2)],
+  grounds: [byEdit("direction", () => true, 2), byNotice("loop-direction-wrong", 2)],
   examples: [
     example(
       "python",

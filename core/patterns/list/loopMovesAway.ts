@@ -2,7 +2,7 @@ import { change } from "../../edits/edit.ts";
 import { ofKind } from "../../edits/places.ts";
 import { part } from "../../syntax/tree.ts";
 import { example, inMain } from "../example.ts";
-import { byEdit, byText } from "../grounds.ts";
+import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isCondition } from "../shape.ts";
 
@@ -22,6 +22,7 @@ export const loopMovesAway: Pattern = {
         /end/.test(symptom) && !isCondition(lineBefore) && /[-+]/.test(lineBefore) && /[-+]/.test(lineAfter),
       5,
     ),
+    (evidence) => (/end/.test(evidence.symptom) ? byNotice("loop-moves-away", 4)(evidence) : null),
     byText(({ lines, symptom, changes }) => {
       if (!/end/.test(symptom) || changes.length > 0) return null;
       for (const [at, line] of lines.entries()) {

@@ -1,6 +1,9 @@
 import { example, inMain } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { count } from "../shape.ts";
+
+const wholeWord = (word: string) => new RegExp(String.raw`\b${word}\b`);
 
 /** Nothing in the loop moves what its condition waits for. */
 export const loopVariableNeverChanges: Pattern = {
@@ -11,7 +14,21 @@ export const loopVariableNeverChanges: Pattern = {
   cause: "The line that would change it is missing, or changes another name.",
   avoid: "Ask of every loop: where does it begin, when does it end, what moves?",
   fault: true,
-  grounds: [byEdit("loop-change", () => true, 3), byNotice("loop-variable-never-changes", 4)],
+  grounds: [
+    byEdit("loop-change", () => true, 3),
+    byNotice("loop-variable-never-changes", 4),
+    // The result goes to another name than the one that the loop asks for.
+    byEdit(
+      ["other-name", "name"],
+      ({ lineBefore, lineAfter }, { noticed }) =>
+        noticed.some(({ id, why }) => {
+          const waited = /“(\w+)”/.exec(why)?.[1];
+          if (id !== "loop-variable-never-changes" || !waited) return false;
+          return count(lineAfter, wholeWord(waited)) > count(lineBefore, wholeWord(waited));
+        }),
+      7,
+    ),
+  ],
   examples: [
     example(
       "python",
