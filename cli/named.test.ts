@@ -1,0 +1,185 @@
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { findLanguage } from "../core/languages/languages.ts";
+import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
+import { programFiles } from "./batch.ts";
+import { judgeMaterial } from "./judge.ts";
+
+let toolchains: Toolchains;
+beforeAll(() => {
+  toolchains = createToolchains();
+});
+afterAll(() => toolchains.close());
+
+type Named = {
+  says: string;
+  language: string;
+  program: string;
+  input?: string;
+  expected?: string;
+  /** The line that is to be named first, and the kind of mistake. */
+  line: number;
+  kind: string;
+  /** Seconds in which a change is looked for; none is, else. */
+  search?: number;
+};
+
+const inMain = (body: string, before = "") =>
+  `import java.util.*;\npublic class Main {\n${before}  public static void main(String[] args) {\n${body}  }\n}\n`;
+
+const cases: readonly Named[] = [
+  {
+    says: "a function that gives nothing back, before the line that uses it and the one that stops",
+    language: "python",
+    program:
+      'def longest(names):\n    best = ""\n    for name in names:\n        if len(name) > len(best):\n            best = name\n\nresult = longest(["Ada", "Kittiwake"])\nprint("Longest:", result.upper())\n',
+    expected: "Longest: KITTIWAKE\n",
+    ...{ line: 5, kind: "return-missing" },
+  },
+  {
+    says: "the same with a mending: a step that it does not need is left out of it",
+    language: "python",
+    program:
+      'def longest(names):\n    best = ""\n    for name in names:\n        if len(name) > len(best):\n            best = name\n\nresult = longest(["Ada", "Kittiwake"])\nprint("Longest:", result.upper())\n',
+    expected: "Longest: KITTIWAKE\n",
+    ...{ line: 5, kind: "return-missing", search: 10 },
+  },
+  {
+    says: "a key that was typed in: the line that looks it up, and not the table",
+    language: "python",
+    program: 'fares = {"adult": 12.5, "child": 6}\nkind = input("Kind: ")\nprint("Fare:", fares[kind])\n',
+    input: "Adult\n",
+    expected: "Kind: Fare: 12.5\n",
+    ...{ line: 3, kind: "key-not-there" },
+  },
+  {
+    says: "a name that another function keeps for itself is made nowhere here",
+    language: "python",
+    program:
+      'def sail(speed, distance):\n    hours = distance / speed\n    return hours\n\ntime = sail(12, 30)\nprint("It takes", hours)\n',
+    expected: "It takes 2.5\n",
+    ...{ line: 6, kind: "name-never-defined" },
+  },
+  {
+    says: "a table that is changed while its parts are walked: the loop",
+    language: "python",
+    program:
+      'queue = {"A1": 4, "B2": 0, "C3": 2}\nfor car, length in queue.items():\n    if length == 0:\n        del queue[car]\nprint(len(queue))\n',
+    expected: "2\n",
+    ...{ line: 2, kind: "list-changed-while-walked", search: 10 },
+  },
+  {
+    says: "two digits the other way round",
+    language: "python",
+    program: "distance = 30\nspeed = 21\nprint(distance / speed)\n",
+    expected: "2.5\n",
+    ...{ line: 2, kind: "base-value-wrong", search: 10 },
+  },
+  {
+    says: "what the loop waits for is given to another name",
+    language: "python",
+    program:
+      'water = 10\npumped = 4\nwhile water > 0:\n    print("in the bilge", water)\n    level = water - pumped\nprint("dry")\n',
+    expected: "in the bilge 10\nin the bilge 6\nin the bilge 2\ndry\n",
+    ...{ line: 5, kind: "loop-variable-never-changes", search: 10 },
+  },
+  {
+    says: "a decision in a loop that gives back in both of its branches",
+    language: "python",
+    program:
+      'def aboard(name, names):\n    for each in names:\n        if each == name:\n            return True\n        else:\n            return False\n\nprint(aboard("Bo", ["Ada", "Bo"]))\nprint(aboard("Cy", ["Ada", "Bo"]))\n',
+    expected: "True\nFalse\n",
+    ...{ line: 5, kind: "return-inside-loop", search: 10 },
+  },
+  {
+    says: "what is converted is typed in on the very line: not the scanner's line",
+    language: "java",
+    program: inMain(
+      "    Scanner in = new Scanner(System.in);\n    int cars = Integer.parseInt(in.nextLine());\n    System.out.println(cars * 12);\n",
+    ),
+    input: "four\n",
+    expected: "48\n",
+    ...{ line: 5, kind: "text-not-a-number" },
+  },
+  {
+    says: "a sum joined to a text, before the lines that its values come from",
+    language: "java",
+    program: inMain(
+      '    int adults = 3;\n    int children = 4;\n    System.out.println("On board: " + adults + children);\n',
+    ),
+    expected: "On board: 7\n",
+    ...{ line: 6, kind: "sum-joined-to-text" },
+  },
+  {
+    says: "a division of whole numbers, before the types of what is divided",
+    language: "java",
+    program: inMain(
+      "    int metres = 45;\n    int cars = 10;\n    double each = metres / cars;\n    System.out.println(each);\n",
+    ),
+    expected: "4.5\n",
+    ...{ line: 6, kind: "whole-number-division" },
+  },
+  {
+    says: "a name of a loop that is over, also where the class is called nearly like its method",
+    language: "java",
+    program: inMain(
+      '    for (int i = 0; i < 3; i++) {\n      System.out.println("crossing " + i);\n    }\n    System.out.println("made " + i);\n',
+    ),
+    expected: "made 3\n",
+    ...{ line: 7, kind: "variable-undeclared" },
+  },
+  {
+    says: "what is declared and never given an object",
+    language: "java",
+    program: inMain(
+      '    queue.add("Ada");\n    System.out.println(queue.size());\n',
+      "  static ArrayList<String> queue;\n",
+    ),
+    expected: "1\n",
+    ...{ line: 3, kind: "empty-reference-used" },
+  },
+  {
+    says: "the loop that leaves the first element out of what it fills",
+    language: "java",
+    program: inMain(
+      '    String[] ports = new String[3];\n    for (int i = 1; i < 3; i++) {\n      ports[i] = "Port " + i;\n    }\n    for (String port : ports) {\n      System.out.println(port.length());\n    }\n',
+    ),
+    ...{ line: 5, kind: "empty-reference-used" },
+  },
+  {
+    says: "the block without its own brace, by how the text is laid out",
+    language: "java",
+    program:
+      'public class Main {\n  public static void main(String[] args) {\n    for (int r = 1; r <= 2; r++) {\n      String row = "";\n      for (int c = 0; c < 2; c++) {\n        row = row + c;\n      }\n      System.out.println(row);\n    System.out.println("done");\n  }\n}\n',
+    ...{ line: 3, kind: "brace-missing-or-surplus" },
+  },
+  {
+    says: "a loop that counts away from where it ends and so makes no pass",
+    language: "java",
+    program: inMain(
+      '    int days = 3;\n    for (int i = days; i < 1; i--) {\n      System.out.println(i);\n    }\n    System.out.println("sails");\n',
+    ),
+    expected: "3\n2\n1\nsails\n",
+    ...{ line: 5, kind: "comparison-turned" },
+  },
+  {
+    says: "another name of a file",
+    language: "c",
+    program:
+      '#include <stdio.h>\nint main(void) {\n    FILE *out = fopen("tides.txt", "w");\n    fprintf(out, "31 28\\n");\n    fclose(out);\n    FILE *in = fopen("tide.txt", "r");\n    int height;\n    while (fscanf(in, "%d", &height) == 1)\n        printf("%d\\n", height);\n    fclose(in);\n    return 0;\n}\n',
+    expected: "31\n28\n",
+    ...{ line: 6, kind: "file-not-there", search: 10 },
+  },
+];
+
+test.each(cases)("$says ($language)", async ({ language: id, program, input, expected, line, kind, search }) => {
+  const language = findLanguage(id);
+  if (!language) throw new Error(id);
+  const judged = await judgeMaterial(toolchains, language, {
+    files: programFiles(program, language),
+    ...{ input, expected, closely: true, search: search ?? 0 },
+  });
+  expect([judged.leads[0]?.line, judged.patterns[0]?.id], JSON.stringify([judged.leads, judged.patterns])).toEqual([
+    line,
+    kind,
+  ]);
+});
