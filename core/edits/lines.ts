@@ -12,6 +12,11 @@ export function linesOfEdit(context: EditContext, edit: Edit): number[] {
     const header = context.code.findLast((token) => token.to <= edit.from)?.line ?? first;
     return [header, context.lineOf(Math.max(edit.from, edit.to - 1))];
   }
+  // What a function is told about a name is told for the line that uses it.
+  if (edit.family === "scope-word") {
+    const used = context.code.find((token) => token.from >= edit.from && token.text === edit.parameters.name);
+    if (used) return [used.line];
+  }
   const hunks = findHunks(context.text, applyEdit(context.text, edit));
   const changed = hunks.filter((hunk) => hunk.before.length > 0);
   const putIn = hunks.filter((hunk) => hunk.before.length === 0);

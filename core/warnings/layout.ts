@@ -50,7 +50,7 @@ export const misleadingIndentation: OwnWarningRule = ({ code }) => {
 };
 
 /** An else that stands below one if and belongs to another: it always belongs to the nearest one without an else. */
-export const danglingElse: OwnWarningRule = ({ code }) => {
+export const danglingElse = ({ code }: { code: readonly Token[] }): OwnWarning[] => {
   const found: OwnWarning[] = [];
   for (const [at, outer] of code.entries()) {
     if (outer.text !== "if") continue;

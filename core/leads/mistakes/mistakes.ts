@@ -1,6 +1,8 @@
 import { assignmentAsCondition } from "./assignmentAsCondition.ts";
 import { caseGoesOn } from "./caseGoesOn.ts";
 import { comparisonWithNothing } from "./comparisonWithNothing.ts";
+import { copyChanged } from "./copyChanged.ts";
+import { defaultShared } from "./defaultShared.ts";
 import { headerEnded } from "./headerEnded.ts";
 import { inputKeptAsText } from "./inputKeptAsText.ts";
 import { listChangedWhileWalked } from "./listChangedWhileWalked.ts";
@@ -18,6 +20,7 @@ import { oldValueKept } from "./oldValueKept.ts";
 import { restartInLoop } from "./restartInLoop.ts";
 import { resultUnused } from "./resultUnused.ts";
 import { returnInLoop } from "./returnInLoop.ts";
+import { secondVariable } from "./secondVariable.ts";
 import { sumBeforeDivision } from "./sumBeforeDivision.ts";
 import { sumJoined } from "./sumJoined.ts";
 import { textByIdentity } from "./textByIdentity.ts";
@@ -25,6 +28,7 @@ import { wholeDivision } from "./wholeDivision.ts";
 
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
+  ...[copyChanged, defaultShared, secondVariable],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
   ...[
     loopCountsAway,

@@ -1,5 +1,6 @@
 import { change } from "../../edits/edit.ts";
 import { example } from "../example.ts";
+import { byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A default value that can change is made once and kept from call to call. */
@@ -11,7 +12,7 @@ export const defaultShared: Pattern = {
   cause: "The default is made once, when the function is made.",
   avoid: "Let the default be nothing, and make the list inside.",
   fault: true,
-  grounds: [],
+  grounds: [byNotice("default-shared", 6)],
   examples: [
     example(
       "python",

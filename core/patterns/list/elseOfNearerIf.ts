@@ -1,3 +1,4 @@
+import { danglingElse } from "../../warnings/layout.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -18,6 +19,13 @@ export const elseOfNearerIf: Pattern = {
         ({ id, why, rank }) => id === "misleading layout" && /else/.test(why) && rank !== null && rank < 4,
       );
       return found ? { line: found.line, why: found.why } : null;
+    }, 6),
+    // Where the translator itself warns of it, nothing of ours does.
+    byText((evidence) => {
+      if (evidence.class !== "logic" || evidence.language.writing?.blocks.by !== "braces") return null;
+      const code = evidence.language.tokens(evidence.program).filter((token) => token.kind !== "comment");
+      const [found] = danglingElse({ code });
+      return found ? { line: found.line, why: found.says } : null;
     }, 6),
   ],
   examples: [

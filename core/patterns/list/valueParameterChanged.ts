@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byEdit, byText } from "../grounds.ts";
+import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A function changes its own copy of what it was given, and the caller's stays. */
@@ -13,6 +13,7 @@ export const valueParameterChanged: Pattern = {
   fault: true,
   grounds: [
     byEdit("declaration", ({ after }) => /\bvar\b|\*|&|\bref\b/.test(after), 3),
+    byNotice("value-parameter-changed", 4),
     byText(({ lines, class: of }) => {
       if (of !== "logic") return null;
       for (const [at, line] of lines.entries()) {

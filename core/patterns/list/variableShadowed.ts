@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byText, takesAway } from "../grounds.ts";
+import { byEdit, byNotice, byText, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** An inner variable has the name of an outer one, which stays as it was. */
@@ -13,6 +13,7 @@ export const variableShadowed: Pattern = {
   fault: true,
   grounds: [
     byEdit("declaration", (change, { class: of }) => takesAway(change) && of === "logic", 5),
+    byNotice("variable-shadowed", 4),
     byText(({ lines, class: of, language }) => {
       if (of !== "logic" || language.writing?.variables !== "declared in place") return null;
       const declared = lines.flatMap((line, at) => {

@@ -13,7 +13,14 @@ export const wrongLoopVariable: Pattern = {
   avoid: "Name loop variables by what they count.",
   fault: true,
   grounds: [
-    byEdit("other-name", ({ before, after }) => /^\w$/.test(before.trim()) && /^\w$/.test(after.trim()), 3),
+    byEdit(
+      "other-name",
+      ({ before, after }, evidence) =>
+        /^\w$/.test(before.trim()) &&
+        /^\w$/.test(after.trim()) &&
+        [before, after].some((name) => loopNames(evidence).has(name.trim())),
+      3,
+    ),
     byEdit(
       "other-name",
       ({ lineBefore, lineAfter }, evidence) => {

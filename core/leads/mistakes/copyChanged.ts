@@ -1,0 +1,47 @@
+import { calledName, ofKind } from "../../edits/places.ts";
+import { nodesOf, part } from "../../syntax/tree.ts";
+import type { Mistake } from "./mistake.ts";
+
+const plainTypes = /^(?:int|long|short|double|float|char|bool|boolean|integer|real)$/i;
+
+/** A function that gives nothing back and shows nothing, and changes its own copy of what it was given. */
+export const copyChanged: Mistake = {
+  id: "value-parameter-changed",
+  weight: 94,
+  find: (context) =>
+    ofKind(context, "function").flatMap(({ node }) => {
+      const body = part(node, "body");
+      if (!body) return [];
+      const inside = nodesOf(body);
+      const shows = inside.some(
+        (each) =>
+          (each.kind === "return" && each.children.length > 0) ||
+          (each.kind === "call" && context.writing.library.prints(calledName(each))),
+      );
+      if (shows) return [];
+      const typed = context.writing.types.length > 0;
+      return node.children
+        .filter((child) => child.kind === "parameter")
+        .flatMap((parameter) => {
+          const type = parameter.children.find((child) => child.kind === "type")?.sign ?? "";
+          const written = context.sourceOf(parameter);
+          if ((typed && !plainTypes.test(type)) || /[*&[]|\b(?:var|ref|out)\b/i.test(written)) return [];
+          const name = parameter.sign ?? "";
+          const last = inside.findLast(
+            (each) => each.kind === "assignment" && each.children[0]?.kind === "name" && each.children[0].sign === name,
+          );
+          return name && last
+            ? [
+                {
+                  line: context.lineOf(last.from),
+                  why: `“${name}” is a copy of its own here; what the function was called with stays as it was.`,
+                },
+              ]
+            : [];
+        });
+    }),
+  examples: [
+    { language: "c", text: "void add(int total, int load) {\n  total = total + load;\n}\n", line: 2 },
+    { language: "python", text: "def add(total, load):\n    total = total + load\nadd(1, 2)\n", line: 2 },
+  ],
+};
