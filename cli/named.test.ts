@@ -169,6 +169,56 @@ const cases: readonly Named[] = [
     expected: "31\n28\n",
     ...{ line: 6, kind: "file-not-there", search: 10 },
   },
+  {
+    says: "a first value that all calls share",
+    language: "python",
+    program:
+      'def board(name, names=[]):\n    names.append(name)\n    return names\n\nprint(board("Ada"))\nprint(board("Bo"))\n',
+    expected: "['Ada']\n['Bo']\n",
+    ...{ line: 1, kind: "default-shared" },
+  },
+  {
+    says: "a function that takes a name for its own: the line that uses it",
+    language: "python",
+    program: "count = 0\n\ndef sell():\n    count = count + 1\n\nsell()\nprint(count)\n",
+    expected: "1\n",
+    ...{ line: 4, kind: "global-missing", search: 10 },
+  },
+  {
+    says: "one of three lines alike keeps the name of the line above; no loop has to do with it",
+    language: "python",
+    program:
+      'a = int(input())\nb = int(input())\nc = int(input())\nprint("first", a)\nprint("second", b)\nprint("third", b)\n',
+    input: "1\n2\n3\n",
+    expected: "first 1\nsecond 2\nthird 3\n",
+    ...{ line: 6, kind: "copied-line-not-adapted", search: 10 },
+  },
+  {
+    says: "an else that stands below the outer decision and belongs to the inner one",
+    language: "c",
+    program:
+      '#include <stdio.h>\nint main(void) {\n    int wind = 9;\n    int wave = 1;\n    if (wind < 8)\n        if (wave > 3)\n            printf("rough\\n");\n    else\n        printf("stays\\n");\n    return 0;\n}\n',
+    expected: "stays\n",
+    ...{ line: 5, kind: "else-of-nearer-if" },
+  },
+  {
+    says: "a copy that is changed inside of a function only",
+    language: "c",
+    program:
+      '#include <stdio.h>\nvoid add(int total, int load) {\n    total = total + load;\n}\nint main(void) {\n    int total = 0;\n    add(total, 4);\n    printf("%d\\n", total);\n    return 0;\n}\n',
+    expected: "4\n",
+    ...{ line: 3, kind: "value-parameter-changed" },
+  },
+  {
+    says: "a second variable with the name of the one that is meant",
+    language: "java",
+    program: inMain(
+      "    add(new int[] {3, 4});\n    System.out.println(total);\n",
+      "  static int total = 0;\n  static void add(int[] loads) {\n    for (int load : loads) {\n      int total = load;\n    }\n  }\n",
+    ),
+    expected: "7\n",
+    ...{ line: 6, kind: "variable-shadowed" },
+  },
 ];
 
 test.each(cases)("$says ($language)", async ({ language: id, program, input, expected, line, kind, search }) => {

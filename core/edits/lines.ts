@@ -12,8 +12,8 @@ export function linesOfEdit(context: EditContext, edit: Edit): number[] {
     const header = context.code.findLast((token) => token.to <= edit.from)?.line ?? first;
     return [header, context.lineOf(Math.max(edit.from, edit.to - 1))];
   }
-  // What a function is told about a name is told for the line that uses it.
-  if (edit.family === "scope-word") {
+  // Where a function says nothing of names yet, a word about one is put in for the line that uses it.
+  if (edit.family === "scope-word" && /[\r\n]/.test(edit.text)) {
     const used = context.code.find((token) => token.from >= edit.from && token.text === edit.parameters.name);
     if (used) return [used.line];
   }
