@@ -1,4 +1,5 @@
-import type { FlaggedWhen } from "./flaggedWhen.ts";
+/** When an output flags something: an editor's checker beside the typing, a translator before the start, a run when it gets there. */
+export type FlaggedWhen = "writing" | "translating" | "running";
 
 /**
  * A message as far as two outputs of one text are compared: its line (null where none is told), its kind in words, its

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
-import { compareReadings } from "./compareReadings.ts";
-import { type FlaggedWhen, flaggedEarlier, flaggedWhen, isCheckerOrigin } from "./flaggedWhen.ts";
+import { compareReadings, type FlaggedWhen } from "./compareReadings.ts";
+import { flaggedEarlier, flaggedWhen, isCheckerOrigin } from "./flaggedWhen.ts";
 
 const told = (line: number | null, title: string, when: FlaggedWhen | null) => ({
   ...{ line, title, when },

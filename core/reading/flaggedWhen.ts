@@ -1,7 +1,4 @@
-import type { ComparedRow } from "./compareReadings.ts";
-
-/** When an output flags something: an editor's checker beside the typing, a translator before the start, a run when it gets there. */
-export type FlaggedWhen = "writing" | "translating" | "running";
+import type { ComparedRow, FlaggedWhen } from "./compareReadings.ts";
 
 const order: readonly FlaggedWhen[] = ["writing", "translating", "running"];
 const whenWords: Readonly<Record<FlaggedWhen, string>> = {

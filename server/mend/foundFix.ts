@@ -1,3 +1,4 @@
+import { atomsOf } from "../../core/fixes/atoms.ts";
 import type { Hunk } from "../../core/fixes/hunks.ts";
 import type { Repair } from "../../core/fixes/repairs.ts";
 
@@ -16,11 +17,15 @@ export type FoundFix = Repair & {
 
 const rank = { repairs: 2, open: 1, hides: 0 } as const;
 
-/** True where a mending does all that another one does, and more: what it has beside that is not needed. */
+/** True where a mending does all that another one does, and more, and passes no more checks: what it has beside that is not needed. */
 function isSurplus(fix: FoundFix, others: readonly FoundFix[]): boolean {
-  const written = (one: FoundFix) => one.hunks.map((hunk) => JSON.stringify(hunk));
+  const written = (one: FoundFix) => one.hunks.flatMap(atomsOf).map((atom) => JSON.stringify(atom));
   const own = new Set(written(fix));
-  return others.some((other) => other.hunks.length < fix.hunks.length && written(other).every((hunk) => own.has(hunk)));
+  return others.some((other) => {
+    const less = written(other);
+    if (other.checks.passed < fix.checks.passed) return false;
+    return less.length < own.size && less.every((atom) => own.has(atom));
+  });
 }
 
 /**

@@ -4,6 +4,7 @@ import { applyEdit, type Edit } from "../../core/edits/edit.ts";
 import { proposeEdits } from "../../core/edits/families.ts";
 import { linesOfEdit } from "../../core/edits/lines.ts";
 import { sayEdit } from "../../core/edits/words.ts";
+import { atomsOf } from "../../core/fixes/atoms.ts";
 import { applyBoth, type Candidate, rankCandidates } from "../../core/fixes/candidates.ts";
 import { applyHunks, findHunks } from "../../core/fixes/hunks.ts";
 import { repairsOf } from "../../core/fixes/repairs.ts";
@@ -168,8 +169,9 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
 
   /** A step on the way to a mending may have been none of it: each place of it alone is tried next, if it waits to be tried. */
   const tryPartsOf = (fix: FoundFix): void => {
-    if (fix.hunks.length < 2) return;
-    const parts = new Set(fix.hunks.map((hunk) => applyHunks(original, [hunk])));
+    const places = fix.hunks.flatMap(atomsOf);
+    if (places.length < 2) return;
+    const parts = new Set(places.map((place) => applyHunks(original, [place])));
     const next = tasks.filter((task) => parts.has(task.text));
     for (const task of next) task.worth = Math.max(task.worth, fix.worth);
     tasks.unshift(...next);

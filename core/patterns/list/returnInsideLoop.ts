@@ -13,6 +13,13 @@ export const returnInsideLoop: Pattern = {
   fault: true,
   grounds: [
     byEdit(["moved", "indentation"], ({ lineBefore }) => /^\s*return\b/m.test(lineBefore), 6),
+    // The header above it is put elsewhere, and what stands in it goes along.
+    byEdit(
+      ["moved", "indentation", "chain"],
+      ({ line }, { noticed }) =>
+        noticed.some((place) => place.id === "return-inside-loop" && Math.abs(place.line - line) <= 1),
+      6,
+    ),
     byNotice("return-inside-loop", 5),
   ],
   examples: [
