@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect } from "react";
+import { type ReactNode, useLayoutEffect } from "react";
 import { Link } from "react-router";
 
 /** What the keys of a presentation do; presenters' remote controls press the keys of pages. R goes back to the beginning. */
@@ -14,7 +14,8 @@ export type Steps = { count: number; last: number; on: () => void; back: () => v
 
 /** Goes through a presentation by keys, wherever the focus is but in a choice. */
 export function usePresentKeys({ on, back, begin }: Pick<Steps, "on" | "back" | "begin">): void {
-  useEffect(() => {
+  // Before anything new can be seen: a key that answers to it must not find what was there before.
+  useLayoutEffect(() => {
     const does = { on, back, begin };
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.altKey || event.metaKey || event.defaultPrevented) return;

@@ -27,9 +27,17 @@ export const copyChanged: Mistake = {
           const written = context.sourceOf(parameter);
           if ((typed && !plainTypes.test(type)) || /[*&[]|\b(?:var|ref|out)\b/i.test(written)) return [];
           const name = parameter.sign ?? "";
-          const last = inside.findLast(
+          const own = inside.filter(
             (each) => each.kind === "assignment" && each.children[0]?.kind === "name" && each.children[0].sign === name,
           );
+          // What is worked with afterwards was changed for that, as where a name is cleaned before it is kept.
+          const isUsed = inside.some(
+            (each) =>
+              each.kind === "name" &&
+              each.sign === name &&
+              !own.some((assignment) => assignment.from <= each.from && each.to <= assignment.to),
+          );
+          const last = isUsed ? undefined : own.at(-1);
           return name && last
             ? [
                 {
