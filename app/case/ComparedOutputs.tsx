@@ -26,7 +26,7 @@ export function Compared({ sources, first }: { sources: readonly SourceView[]; f
   );
   const earlier = flaggedEarlier(
     rows,
-    told.map(({ title }) => title.replace(/^From /, "").replace(/^As pasted/, "as pasted")),
+    told.map(({ name }) => name),
     (line) => `Line ${line + first - 1}`,
   );
   return (

@@ -82,18 +82,19 @@ function messageView(
 }
 export type MessageView = ReturnType<typeof messageView>;
 
+/** Where an output comes from: its heading, the words for it within a sentence, and whether it is an editor's checker. */
+type From = { title: string; name: string; isChecker: boolean };
+
 function sourceView(
-  title: string,
+  from: From,
   text: string,
   reading: Reading,
   version: Version,
   depth: "short" | "full",
   decisions: readonly WarningDecision[],
-  isChecker = false,
 ) {
   return {
-    title,
-    isChecker,
+    ...from,
     text: text.slice(0, 60_000),
     recognised: reading.recognised,
     counts: reading.counts,
@@ -138,15 +139,16 @@ export function messagesView(
   const files = Object.fromEntries(version.files.map((file) => [file.name, file.text]));
   const sources = found.outputs
     .filter((output) => output.version === version.key && output.content.trim() !== "")
-    .map((output) =>
+    .map(({ origin, content }) =>
       sourceView(
-        output.origin ? `From ${output.origin}` : "As pasted",
-        output.content,
-        shifted(readOutput(language, output.content, files), found.first_line),
+        origin
+          ? { title: `From ${origin}`, name: origin, isChecker: isCheckerOrigin(origin) }
+          : { title: "As pasted", name: "as pasted", isChecker: false },
+        content,
+        shifted(readOutput(language, content, files), found.first_line),
         version,
         depth,
         decisions,
-        isCheckerOrigin(output.origin ?? ""),
       ),
     );
   if (outcome && outcome.diagnostics.length > 0) {
@@ -159,7 +161,7 @@ export function messagesView(
       )
       .join("\n");
     const view = sourceView(
-      "From the run here",
+      { title: "From the run here", name: "the run here", isChecker: false },
       told.trim() === "" ? said : told,
       readingOf(language, takeApart(language, outcome.diagnostics, files)),
       version,
@@ -176,7 +178,16 @@ export function messagesView(
   const own = ownWarnings(language, version.files[0]?.text ?? "");
   if (own.length > 0) {
     const said = own.map(({ line, says }) => `line ${line}: ${says}`).join("\n");
-    sources.push(sourceView("Noticed by us", said, readingOf(language, own.map(asRead)), version, depth, decisions));
+    sources.push(
+      sourceView(
+        { title: "Noticed by us", name: "what we notice", isChecker: true },
+        said,
+        readingOf(language, own.map(asRead)),
+        version,
+        depth,
+        decisions,
+      ),
+    );
   }
   return sources;
 }

@@ -33,17 +33,25 @@ export default function Before({ loaderData: view }: Route.ComponentProps) {
     },
     [view.parts, loaded],
   );
+  // What a part reveals is not known before its program has been run: going on waits for that.
+  const isThere = useCallback(
+    (at: number) => {
+      const exercise = view.parts[at] ? exerciseIn(view.parts[at]) : null;
+      return exercise === null || loaded[exercise] !== undefined;
+    },
+    [view.parts, loaded],
+  );
   const end = view.parts.length - 1;
   const on = useCallback(
     () =>
       setPlace((now) =>
         now.count < stepsOf(now.at)
           ? { ...now, count: now.count + 1 }
-          : now.at < end
+          : now.at < end && isThere(now.at)
             ? { at: now.at + 1, count: 0, round: 0 }
             : now,
       ),
-    [stepsOf, end],
+    [stepsOf, isThere, end],
   );
   const back = useCallback(
     () =>
@@ -96,7 +104,7 @@ export default function Before({ loaderData: view }: Route.ComponentProps) {
       <PresentBar
         steps={{ count: place.count, last: stepsOf(place.at), on, back, begin }}
         atBegin={place.at === 0 && place.count === 0}
-        atEnd={place.at >= end && place.count >= stepsOf(place.at)}
+        atEnd={!isThere(place.at) || (place.at >= end && place.count >= stepsOf(place.at))}
         away={`/lessons/${view.key}`}
       >
         <label>

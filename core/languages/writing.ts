@@ -63,6 +63,10 @@ export type Writing = {
   /** The first element of a list, and a copy of it where another name would be the same list. */
   firstElement: (list: string) => string;
   copyOf?: (list: string) => string;
+  /** A parameter (its name is the first group) whose first value is made once, and is one and the same for all calls. */
+  sharedDefault?: RegExp;
+  /** True if a text takes a number behind it by the sign of addition. */
+  joinsNumbers?: true;
   /** A list of all that a loop would go over, made before it begins: of a set, of the keys of a table. */
   listOf?: (walked: string) => string;
   /** Values that a variable may begin with, beside whole numbers. */

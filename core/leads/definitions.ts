@@ -1,3 +1,4 @@
+import type { Language } from "../languages/language.ts";
 import type { Token } from "../languages/token.ts";
 import { explain } from "../reading/explain.ts";
 import type { MessageKind } from "../reading/kinds.ts";
@@ -45,6 +46,13 @@ function scopeLines(codeLines: LeadContext["codeLines"], failing: number): Lead[
   ];
 }
 
+/** Whether a line begins a loop. */
+function headsLoop(language: Language, tokens: readonly Token[]): boolean {
+  return tokens
+    .slice(0, 3)
+    .some((token) => token.kind === "keyword" && language.loopWords.has(token.text.toLowerCase()));
+}
+
 /** Lines that declare a name of the failing line that nothing in the program ever gives a value. */
 function neverGiven({ language, codeLines }: LeadContext, names: readonly string[]): Lead[] {
   const onlyDeclares = (tokens: readonly Token[], name: string) => {
@@ -76,10 +84,8 @@ function fillingLoops({ language, codeLines, text }: LeadContext, lines: readonl
   });
   if (filling.length === 0) return [];
   return [...codeLines].flatMap(([header, tokens]) => {
-    const isLoop = tokens
-      .slice(0, 3)
-      .some((token) => token.kind === "keyword" && language.loopWords.has(token.text.toLowerCase()));
-    if (!isLoop || !filling.some((line) => language.blockLines(program, header).includes(line))) return [];
+    if (!headsLoop(language, tokens) || !filling.some((line) => language.blockLines(program, header).includes(line)))
+      return [];
     return [
       { line: header, why: "This loop gives the elements their values; what it leaves out stays empty.", weight: 103 },
     ];
@@ -120,9 +126,7 @@ export const definitions: LeadRule = (context) => {
   );
   const weigh = (line: number, name: string, distance: number): number => {
     const own = lineKind(language, codeLines.get(line) ?? []);
-    const isLoop = (codeLines.get(line) ?? [])
-      .slice(0, 3)
-      .some((token) => token.kind === "keyword" && language.loopWords.has(token.text.toLowerCase()));
+    const isLoop = headsLoop(language, codeLines.get(line) ?? []);
     const made = kind !== null && madeBefore.has(kind);
     const wanted = byIndex ? inIndex.has(name) : made && !receivers.has(name);
     if (!wanted) return 66 - distance * 4 + own / 2;

@@ -51,7 +51,7 @@ export function evidenceOf(
   const warned = ownWarnings(language, program).map(({ kind, line, says }) => ({ id: kind, line, why: says }));
   return {
     ...{ language, program, class: verdict.class, symptom, suspected, outputs, lines: lineTexts(program) },
-    noticed: [...found, ...warned].map(({ id, line, why }) => ({ id, line, why, rank: rankOf(line) })),
+    noticed: [...found, ...warned].map((place) => ({ ...place, rank: rankOf(place.line) })),
     message: diagnostic && {
       kind: explain(language, diagnostic, lineTexts(program))?.kind ?? null,
       text: `${diagnostic.errorName ?? ""} ${diagnostic.message}`,

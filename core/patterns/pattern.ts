@@ -28,8 +28,8 @@ export type Evidence = {
   symptom: string;
   /** The lines of the program, the first at 0. */
   lines: readonly string[];
-  /** Places that look like a mistake in the text, by the rule that found them; `rank`: the line's place among those that are looked at, from 0. */
-  noticed: ReadonlyArray<{ id: string; line: number; why: string; rank: number | null }>;
+  /** Places that look like a mistake in the text, by the rule that found them, and the names that they are about; `rank`: the line's place among those that are looked at, from 0. */
+  noticed: ReadonlyArray<{ id: string; line: number; why: string; names?: readonly string[]; rank: number | null }>;
   /** The lines that are looked at, the likeliest first. */
   suspected: readonly number[];
   /** What was to come out and what did, where both are known. */

@@ -1,3 +1,5 @@
+import { editContext } from "../edits/context.ts";
+import { ofKind } from "../edits/places.ts";
 import { areSimilar } from "../source/spelling.ts";
 import type { Change, Evidence } from "./pattern.ts";
 
@@ -204,20 +206,17 @@ export function hasSimilar({ message, program, language }: Evidence): boolean {
 }
 
 /**
- * The line (from 1) of the header of the function in which a line stands, by its indentation; null outside of all, and in
- * languages whose blocks are not told by it.
+ * Where the function begins (offset) in which a line stands, in languages whose functions keep what they give values to for
+ * themselves; null outside of all, and in other languages.
  */
-function functionAround({ language, lines }: Evidence, line: number): number | null {
-  if (language.writing?.blocks.by !== "indentation") return null;
-  let indent = (lines[line - 1] ?? "").search(/\S/);
-  for (let at = line - 1; at >= 1 && indent > 0; at--) {
-    const text = lines[at - 1] ?? "";
-    const own = text.search(/\S/);
-    if (own < 0 || own >= indent) continue;
-    if (/^\s*(?:async\s+)?def\b/.test(text)) return at;
-    indent = own;
-  }
-  return null;
+function functionAround({ language, program }: Evidence, line: number): number | null {
+  if (language.writing?.variables !== "by assignment") return null;
+  const context = editContext(language, program);
+  if (!context) return null;
+  const around = ofKind(context, "function").filter(
+    ({ node }) => context.lineOf(node.from) < line && line <= context.lineOf(Math.max(node.from, node.to - 1)),
+  );
+  return around.at(-1)?.node.from ?? null;
 }
 
 /**

@@ -10,6 +10,7 @@ export const csharpWriting: Writing = {
   firstElement: (list) => `${list}[0]`,
   beginnings: [],
   statementEnd: ";",
+  joinsNumbers: true,
   divides: { decimal: null, whole: "/", rest: "%" },
   otherOperators: [],
   step: (name, sign) => `${name}${sign}${sign};`,

@@ -14,6 +14,7 @@ export const pythonWriting: Writing = {
   ...{ quote: '"', quoteInside: '\\"', members: ["."], compound: true, chained: "elif", countingCall: "range" },
   firstElement: (list) => `${list}[0]`,
   copyOf: (list) => `${list}[:]`,
+  sharedDefault: /([A-Za-z_]\w*)\s*(?::[^=,()]+)?=\s*(?:\[\s*\]|\{\s*\}|list\(\)|dict\(\)|set\(\))/g,
   listOf: (walked) => `list(${walked})`,
   beginnings: ['""', "[]", "0.0", 'float("inf")', 'float("-inf")'],
   wholeProgram: { word: "global", apart: ", " },

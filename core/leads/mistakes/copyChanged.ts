@@ -20,13 +20,18 @@ export const copyChanged: Mistake = {
       );
       if (shows) return [];
       const typed = context.writing.types.length > 0;
+      const groups = context.text.slice(node.from, body.from).split(/[;()]/).slice(1);
       return node.children
         .filter((child) => child.kind === "parameter")
         .flatMap((parameter) => {
-          const type = parameter.children.find((child) => child.kind === "type")?.sign ?? "";
-          const written = context.sourceOf(parameter);
-          if ((typed && !plainTypes.test(type)) || /[*&[]|\b(?:var|ref|out)\b/i.test(written)) return [];
           const name = parameter.sign ?? "";
+          // Some languages write the type once, behind several names.
+          const group = groups.find((each) => each.split(/[^\p{L}\p{N}_]+/u).includes(name)) ?? "";
+          const written = parameter.children.length > 0 ? context.sourceOf(parameter) : group;
+          const type =
+            parameter.children.find((child) => child.kind === "type")?.sign ?? /:\s*(\w+)/.exec(written)?.[1] ?? "";
+          if (typed && !plainTypes.test(type)) return [];
+          if (/[*&[]|\b(?:var|ref|byref|out)\b/i.test(written)) return [];
           const own = inside.filter(
             (each) => each.kind === "assignment" && each.children[0]?.kind === "name" && each.children[0].sign === name,
           );
@@ -50,6 +55,7 @@ export const copyChanged: Mistake = {
     }),
   examples: [
     { language: "c", text: "void add(int total, int load) {\n  total = total + load;\n}\n", line: 2 },
+    { language: "pascal", text: "procedure add(t, n: integer);\nbegin\n  t := t + n;\nend;\nbegin\nend.", line: 3 },
     { language: "python", text: "def add(total, load):\n    total = total + load\nadd(1, 2)\n", line: 2 },
   ],
 };

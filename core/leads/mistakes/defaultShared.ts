@@ -2,14 +2,13 @@ import { ofKind } from "../../edits/places.ts";
 import { part } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
-const sharedDefault = /([A-Za-z_]\w*)\s*(?::[^=,()]+)?=\s*(?:\[\s*\]|\{\s*\}|list\(\)|dict\(\)|set\(\))/g;
-
 /** A parameter whose first value is a list that is made once and then shared by all calls. */
 export const defaultShared: Mistake = {
   id: "default-shared",
   weight: 97,
-  find: (context) =>
-    context.writing.givesNothing && context.writing.copyOf
+  find: (context) => {
+    const { sharedDefault } = context.writing;
+    return sharedDefault
       ? ofKind(context, "function").flatMap(({ node }) => {
           const body = part(node, "body");
           if (!body) return [];
@@ -28,7 +27,8 @@ export const defaultShared: Mistake = {
               : [];
           });
         })
-      : [],
+      : [];
+  },
   examples: [
     {
       language: "python",

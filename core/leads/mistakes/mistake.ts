@@ -1,7 +1,7 @@
 import type { EditContext } from "../../edits/edit.ts";
 
-/** A place where a kind of mistake may be: a 1-based line, and why it looks so, as a sentence. */
-export type MistakePlace = { line: number; why: string };
+/** A place where a kind of mistake may be: a 1-based line, why it looks so, as a sentence, and the names that it is about. */
+export type MistakePlace = { line: number; why: string; names?: readonly string[] };
 
 /**
  * A kind of mistake that shows in the text of a program alone. Such a place is a lead and never a verdict: it may be meant.

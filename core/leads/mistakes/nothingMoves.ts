@@ -32,6 +32,7 @@ export const nothingMoves: Mistake = {
       return [
         {
           line: context.lineOf(node.from),
+          names,
           why: `Nothing in this loop changes ${names.map((name) => `“${name}”`).join(" or ")}.`,
         },
       ];

@@ -16,8 +16,7 @@ export const sumJoined: Mistake = {
   id: "sum-joined-to-text",
   weight: 90,
   find: (context) => {
-    // Only where a text takes a number by the sign of addition.
-    if (context.writing.types.length === 0 || context.writing.divides.decimal !== null) return [];
+    if (!context.writing.joinsNumbers) return [];
     const numbers = new Set<string>();
     for (const { node } of ofKind(context, "declaration", "parameter")) {
       const type = node.children.find((child) => child.kind === "type")?.sign ?? "";

@@ -21,11 +21,11 @@ export const loopVariableNeverChanges: Pattern = {
     byEdit(
       ["other-name", "name"],
       ({ lineBefore, lineAfter }, { noticed }) =>
-        noticed.some(({ id, why }) => {
-          const waited = /“(\w+)”/.exec(why)?.[1];
-          if (id !== "loop-variable-never-changes" || !waited) return false;
-          return count(lineAfter, wholeWord(waited)) > count(lineBefore, wholeWord(waited));
-        }),
+        noticed.some(
+          ({ id, names = [] }) =>
+            id === "loop-variable-never-changes" &&
+            names.some((name) => count(lineAfter, wholeWord(name)) > count(lineBefore, wholeWord(name))),
+        ),
       7,
     ),
   ],

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byText } from "../grounds.ts";
+import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { firstLineWith, lookedAt } from "../shape.ts";
 
@@ -14,13 +14,14 @@ export const sumJoinedToText: Pattern = {
   fault: true,
   grounds: [
     byEdit("formula-brackets", ({ lineBefore }) => /["']\s*\+|\+\s*["']/.test(lineBefore), 4),
+    byNotice("sum-joined-to-text", 4),
     byText((evidence) =>
       evidence.class === "logic" && evidence.changes.length === 0
         ? firstLineWith(
             evidence,
             lookedAt(evidence),
-            /["']\s*\+\s*[A-Za-z_][\w.]*(?:\(\w*\))?\s*\+\s*[A-Za-z_]\w*|str\(\w+\)\s*\+\s*str\(\w+\)/,
-            "From left to right the text comes first, and each number is joined to it.",
+            /str\(\w+\)\s*\+\s*str\(\w+\)/,
+            "Each number is made a text by itself, and the texts are joined.",
           )
         : null,
     ),

@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byEdit, byNotice, byText } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A function changes its own copy of what it was given, and the caller's stays. */
@@ -14,26 +14,6 @@ export const valueParameterChanged: Pattern = {
   grounds: [
     byEdit("declaration", ({ after }) => /\bvar\b|\*|&|\bref\b/.test(after), 3),
     byNotice("value-parameter-changed", 4),
-    byText(({ lines, class: of }) => {
-      if (of !== "logic") return null;
-      for (const [at, line] of lines.entries()) {
-        const [, given] = /^\s*(?:def|(?:static\s+|public\s+)*void|procedure)\s+\w+\s*\(([^)]*)\)/i.exec(line) ?? [];
-        if (!given || /[*&[]|\bref\b|\bvar\b|\bList\b/.test(given)) continue;
-        const indent = line.search(/\S/);
-        const end = lines.findIndex(
-          (each, index) =>
-            index > at + 1 && each.trim() !== "" && each.search(/\S/) <= indent && !/^\s*(?:[{}]|begin\b)/.test(each),
-        );
-        const body = lines.slice(at + (/\{.*\}/.test(line) ? 0 : 1), end < 0 ? lines.length : end).join("\n");
-        if (/\breturn\s+\w/.test(body) || /\bprint|printf|writeln/i.test(body)) continue;
-        const names = given.match(/[A-Za-z_]\w*(?=\s*(?:,|:|$|=))/g) ?? [];
-        const changed = names.find((name) =>
-          new RegExp(String.raw`(?:^|[^\w.])${name}\s*(?:[-+*/]?=(?!=)|:=|\+\+|--)`).test(body),
-        );
-        if (changed) return { line: at + 1, why: `“${changed}” is changed inside of the function only: it is a copy.` };
-      }
-      return null;
-    }, 4),
   ],
   examples: [
     example(

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byNotice, byText, takesAway } from "../grounds.ts";
+import { byEdit, byNotice, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** An inner variable has the name of an outer one, which stays as it was. */
@@ -14,29 +14,6 @@ export const variableShadowed: Pattern = {
   grounds: [
     byEdit("declaration", (change, { class: of }) => takesAway(change) && of === "logic", 5),
     byNotice("variable-shadowed", 4),
-    byText(({ lines, class: of, language }) => {
-      if (of !== "logic" || language.writing?.variables !== "declared in place") return null;
-      const declared = lines.flatMap((line, at) => {
-        const [, indent, name] =
-          /^(\s*)(?:static\s+|private\s+|public\s+|final\s+)*(?:int|double|float|long|String|string|bool|boolean|char|var)\s+(\w+)\s*(?:=|;)/.exec(
-            line,
-          ) ?? [];
-        return name === undefined ? [] : [{ name, depth: indent?.length ?? 0, line: at + 1 }];
-      });
-      const inner = declared.find((each) =>
-        declared.some(
-          (outer) =>
-            outer.name === each.name &&
-            outer.line < each.line &&
-            outer.depth < each.depth &&
-            // The outer one is still there: nothing between the two is less indented than it.
-            lines.slice(outer.line, each.line).every((text) => text.trim() === "" || text.search(/\S/) >= outer.depth),
-        ),
-      );
-      return inner
-        ? { line: inner.line, why: `“${inner.name}” is made a second time here, and the outer one stays as it was.` }
-        : null;
-    }, 4),
   ],
   examples: [
     inMain(
