@@ -26,6 +26,32 @@ test("a lesson is gone through before a class by keys, part by part, with a prog
   await noBarriers(page);
 });
 
+test("a key that is pressed before a program has been run does not pass its part over", async ({ page }) => {
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => {
+    letGo = resolve;
+  });
+  await page.route(/\/exercises\/[^/]+\/present/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto("/lessons");
+  await page.getByRole("link", { name: "Three kinds of error" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Three kinds of error" })).toBeVisible();
+  await page.getByRole("link", { name: "Before the class" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "What the kinds of error are" })).toBeVisible();
+  await page.getByLabel("Part").selectOption({ label: "3. A faulty program together" });
+  await expect(page.getByText("The program is being run")).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Go on/ })).toBeDisabled();
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByText("part 3 of", { exact: false })).toBeVisible();
+  letGo();
+  await expect(page.getByRole("list", { name: /^Program / })).toBeVisible();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByText("Pause and think")).toBeVisible();
+});
+
 test("students read a lesson that is open, and change one sign: guessed, run, compared, and still there when it is opened again", async ({
   page,
   browser,
