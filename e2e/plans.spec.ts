@@ -17,10 +17,13 @@ async function sits(browser: Browser, origin: string, sheet: string, label: stri
   return { student, context };
 }
 
-test("exercises are planned from a model, set, sat by two, moderated together, released and read", async ({
-  page,
-  browser,
-}) => {
+test.describe.configure({ mode: "serial" });
+
+/** Where the planned sheet stands, and its code, from when it is set. */
+let address = "";
+let sheet = "";
+
+test("exercises are planned from a model, made a sheet and set", async ({ page }) => {
   await page.goto("/sheets");
   await page.getByRole("link", { name: "Plan exercises with planted faults" }).click();
   await noBarriers(page);
@@ -37,10 +40,13 @@ test("exercises are planned from a model, set, sat by two, moderated together, r
   await page.getByRole("button", { name: "Make the sheet" }).click();
   await expect(page.getByRole("heading", { name: "Found by planting" })).toBeVisible();
   await page.getByRole("button", { name: "Set it for students" }).click();
-  const sheet = (await page.getByText("Sheet code").locator("strong").textContent()) ?? "";
-  const address = page.url();
-  const { origin } = new URL(address);
+  sheet = (await page.getByText("Sheet code").locator("strong").textContent()) ?? "";
+  expect(sheet).not.toBe("");
+  address = page.url();
+});
 
+test("planned exercises are sat by two, moderated together, released and read", async ({ page, browser }) => {
+  const { origin } = new URL(address);
   const general = "It runs and does not crash, but the output is not the expected one.";
   const [first, second] = [await codeOf(page, "S-03"), await codeOf(page, "S-04")];
   const one = await sits(browser, origin, sheet, "S-03", first, general);

@@ -15,6 +15,8 @@ export type Edit = {
   text: string;
   parameters: Readonly<Record<string, string>>;
   odds: number;
+  /** Where what it is about stands, if elsewhere: the header of the loop to which something is added (an offset). */
+  about?: number;
 };
 
 /** An edit before its family is written on it. */
@@ -64,6 +66,8 @@ export type EditFamily = {
   says: string;
   weight: number;
   reads: "tree" | "text" | "both";
+  /** What is left of its weight in a program that starts, where names have to be declared: what was read is no slip. */
+  onceRead?: number;
   mends: (context: EditContext) => Proposal[];
   plants: (context: EditContext) => Proposal[];
   examples: readonly EditExample[];

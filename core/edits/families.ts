@@ -32,6 +32,7 @@ import { loopChange } from "./families/loopChange.ts";
 import { moved } from "./families/moved.ts";
 import { nameFamily } from "./families/name.ts";
 import { otherName } from "./families/otherName.ts";
+import { ownObjectFamily } from "./families/ownObject.ts";
 import { printing } from "./families/printing.ts";
 import { quote } from "./families/quote.ts";
 import { resultThrownAway } from "./families/resultThrownAway.ts";
@@ -39,6 +40,7 @@ import { returned } from "./families/returned.ts";
 import { scopeWord } from "./families/scopeWord.ts";
 import { sign } from "./families/sign.ts";
 import { startValue } from "./families/startValue.ts";
+import { stepLeftOut } from "./families/stepLeftOut.ts";
 import { swapped } from "./families/swapped.ts";
 import { terminator } from "./families/terminator.ts";
 import { textLiteral } from "./families/textLiteral.ts";
@@ -52,7 +54,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
-  ...[scopeWord, printing, textLiteral, lineLeft, extraStatement],
+  ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];
 
 /** The family of an id. */

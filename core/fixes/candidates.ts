@@ -5,9 +5,12 @@ import type { Lead } from "../leads/lead.ts";
 /** An edit with how promising it is, more being better. */
 export type Candidate = { edit: Edit; worth: number };
 
-/** What the first leads weigh among the lines of a program; later ones the last number. */
+/** What the first leads weigh among the lines of a program; later ones the last number. Those that are vague weigh less. */
 const byRank = [1, 0.85, 0.72, 0.62, 0.55, 0.5, 0.46, 0.43];
-const elsewhere = 0.16;
+const elsewhere = 0.18;
+
+/** How much a lead says by its own weight: one that points at a line weighs all, one of many lines that a value came through less. */
+const certainty = (weight: number) => Math.min(1, Math.max(0.45, (weight - 50) / 45));
 const neverRan = 0.04;
 
 /** What a line weighs by its distance from the reported one: a refusal is mostly on it or just above. */
@@ -35,17 +38,21 @@ export function rankCandidates(
     spectrum?: ReadonlyMap<number, number>;
   },
 ): Candidate[] {
+  const { writing } = context;
   const weights = new Map<number, number>();
   for (const [rank, lead] of known.leads.filter((each) => each.file === undefined).entries())
     weights.set(
       lead.line,
-      Math.max(weights.get(lead.line) ?? 0, byRank[Math.min(rank, byRank.length - 1)] ?? elsewhere),
+      Math.max(
+        weights.get(lead.line) ?? 0,
+        (byRank[Math.min(rank, byRank.length - 1)] ?? elsewhere) * (known.refused ? 1 : certainty(lead.weight)),
+      ),
     );
   const lineWeight = (line: number): number => {
     const lead = weights.get(line) ?? 0;
     const near = known.refused ? byDistance(line, known.reported) : elsewhere;
     const ran = known.refused || !known.ran || known.ran.has(line) ? 1 : neverRan / elsewhere;
-    return Math.max(lead, near * ran) * (known.spectrum ? 0.9 + 0.1 * (known.spectrum.get(line) ?? 0) : 1);
+    return Math.max(lead, near * ran) * (known.spectrum ? 0.8 + 0.2 * (known.spectrum.get(line) ?? 0) : 1);
   };
   return edits
     .map((edit) => {
@@ -54,7 +61,10 @@ export function rankCandidates(
       let place = lineWeight(first);
       for (let line = first + 1; line <= Math.min(last, first + 40); line++)
         place = Math.max(place, lineWeight(line) * 0.9);
-      return { edit, worth: (findFamily(edit.family)?.weight ?? 1) * edit.odds * place };
+      const family = findFamily(edit.family);
+      const left = known.refused || writing.variables === "by assignment" ? 1 : (family?.onceRead ?? 1);
+      if (edit.about !== undefined) place = Math.max(place, lineWeight(context.lineOf(edit.about)));
+      return { edit, worth: (family?.weight ?? 1) * left * edit.odds * place };
     })
     .sort((one, other) => other.worth - one.worth || one.edit.from - other.edit.from);
 }

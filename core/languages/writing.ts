@@ -65,6 +65,14 @@ export type Writing = {
   copyOf?: (list: string) => string;
   /** A parameter (its name is the first group) whose first value is made once, and is one and the same for all calls. */
   sharedDefault?: RegExp;
+  /** The word by which an object speaks of itself, and whether it is handed to its functions by that name. */
+  ownObject?: { word: string; isHanded: boolean };
+  /** True if elements are counted from a list's end by numbers below zero. */
+  countsFromEnd?: true;
+  /** A list made of a value many times, each time made anew. */
+  madeAnew?: (element: string, times: string) => string;
+  /** True if a list or a record that is handed over is copied, too. */
+  copiesWhole?: true;
   /** True if a text takes a number behind it by the sign of addition. */
   joinsNumbers?: true;
   /** A list of all that a loop would go over, made before it begins: of a set, of the keys of a table. */

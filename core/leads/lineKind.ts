@@ -26,6 +26,12 @@ const calculating = new Set([
   "./",
 ]);
 
+/** True for the bracket that picks an element: no list is written there, and none is made. */
+function picksElement(tokens: readonly Token[], at: number): boolean {
+  const [made, before, after] = [tokens[at - 2], tokens[at - 1], tokens[at + 1]];
+  return tokens[at]?.text === "[" && before?.kind === "name" && made?.text !== "new" && after?.text !== "]";
+}
+
 /**
  * How much of a line is a person's own thought, for the order of leads: a line that only reads, only prints or only names a
  * function is seldom where the fault lies. 0 for a line that works something out, less for others.
@@ -34,7 +40,8 @@ export function lineKind(language: Language, tokens: readonly Token[]): number {
   const library = language.writing?.library ?? commonLibrary;
   const names = tokens.filter((token) => token.kind === "name").map((token) => token.text);
   const works = tokens.some(
-    (token) => calculating.has(token.text) || /^(and|or|not|div|mod)$/i.test(token.text) || token.text === "[",
+    (token, at) =>
+      calculating.has(token.text) || /^(and|or|not|div|mod)$/i.test(token.text) || picksElement(tokens, at),
   );
   if (language.definesFunction(tokens)) return -25;
   const decides = tokens

@@ -10,6 +10,16 @@ function scanned(context: EditContext) {
   );
 }
 
+/** True for what is declared with room for several: its name is an address already. */
+function isArray(context: EditContext, text: string): boolean {
+  const member = /(\w+)$/.exec(text)?.[1];
+  if (!member) return false;
+  const declared = new RegExp(
+    String.raw`\b(?:char|int|long|float|double|short|struct \w+)\s+(?:[\w\s,[\]]*,\s*)?(?:\*\s*${member}\b|${member}\s*\[)`,
+  );
+  return declared.test(context.text);
+}
+
 /** `&` before what is read, and none before a text that is read. */
 export const addressSign: EditFamily = {
   id: "address-sign",
@@ -21,7 +31,14 @@ export const addressSign: EditFamily = {
       node.kind === "unary" && node.sign === "&"
         ? [change({ from: node.from, to: node.from + 1 }, "", { name: context.sourceOf(node).slice(1) }, 0.4)]
         : ["name", "index", "field"].includes(node.kind)
-          ? [insert(node.from, "&", { name: context.sourceOf(node) })]
+          ? [
+              insert(
+                node.from,
+                "&",
+                { name: context.sourceOf(node) },
+                isArray(context, context.sourceOf(node)) ? 0.1 : 1,
+              ),
+            ]
           : [],
     ),
   plants: (context: EditContext): Proposal[] =>
@@ -31,6 +48,13 @@ export const addressSign: EditFamily = {
         : [],
     ),
   examples: [
+    {
+      language: "c",
+      right:
+        'struct car { char plate[8]; int load; };\nint f(struct car c) { scanf("%s %d", c.plate, &c.load); return c.load; }',
+      faulty:
+        'struct car { char plate[8]; int load; };\nint f(struct car c) { scanf("%s %d", c.plate, c.load); return c.load; }',
+    },
     {
       language: "c",
       right: 'int f(int n) { scanf("%d", &n); return n; }',

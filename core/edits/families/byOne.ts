@@ -9,7 +9,7 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     if (node) found.set(node, Math.max(odds, found.get(node) ?? 0));
   };
   for (const { node, around } of context.nodes) {
-    if (node.kind === "index") for (const each of parts(node, "argument")) add(each, 0.8);
+    if (node.kind === "index") for (const each of parts(node, "argument")) add(each, 0.5);
     if (node.kind === "call" && calledName(node) === context.writing.countingCall)
       for (const each of parts(node, "argument")) add(each, 1);
     if (node.kind === "for") add(part(node, "limit"), 1);
@@ -30,7 +30,7 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     if (node.kind === "assignment" && node.sign === context.writing.assign) add(part(node, "value"), 0.3);
     // In a language whose lists begin with 1 an element is picked as a function is called.
     if (node.kind === "call" && context.names.includes(calledName(node)))
-      for (const each of parts(node, "argument")) add(each, 0.8);
+      for (const each of parts(node, "argument")) add(each, 0.5);
   }
   return [...found].map(([node, odds]) => ({ node, odds }));
 }

@@ -1,5 +1,5 @@
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { ofKind } from "../places.ts";
+import { calledName, ofKind } from "../places.ts";
 
 /** A whole number written with the digits that its text had. */
 function written(value: number, like: string): string {
@@ -18,7 +18,7 @@ function swappedDigits(text: string): string[] {
 function otherNumbers(context: EditContext): Proposal[] {
   const numbers = ofKind(context, "number").filter(({ node }) => /^\d+(\.\d+)?$/.test(node.sign ?? ""));
   const known = [...new Set(numbers.map(({ node }) => node.sign ?? ""))];
-  return numbers.flatMap(({ node }) => {
+  return numbers.flatMap(({ node, around }) => {
     const text = node.sign ?? "";
     const value = Number(text);
     const others = new Map<string, number>();
@@ -39,6 +39,12 @@ function otherNumbers(context: EditContext): Proposal[] {
       add(written(1 - value, text), 0.2);
       add(written(1 + value, text), 0.2);
     }
+    // Rows or columns: the number asks for one of them.
+    const parent = around.at(-1);
+    if (whole && value <= 2 && parent?.kind === "call" && /^(?:size|GetLength|shape)$/.test(calledName(parent)))
+      others.set(value === 1 ? "2" : value === 2 ? "1" : "0", 1.6);
+    // From the other end.
+    if (whole && value <= 1 && context.writing.countsFromEnd && parent?.kind === "index") add("-1", 0.5);
     for (const other of known) add(other, 0.3);
     for (const other of [60, 100, 1000, 24, 12, 7]) if (whole && value > 5) add(String(other), 0.08);
     return [...others].map(([other, likely]) => change(node, other, { before: text, after: other }, likely));

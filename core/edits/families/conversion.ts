@@ -1,3 +1,4 @@
+import type { Conversion } from "../../languages/writing.ts";
 import { part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { calledName, isSimple, ofKind } from "../places.ts";
@@ -30,13 +31,14 @@ function values(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
 /** A conversion put around a value. */
 function putIn(context: EditContext): Proposal[] {
   const { conversions } = context.writing;
-  return values(context).flatMap(({ node, odds }) =>
-    conversions.flatMap((conversion, at) => {
+  return values(context).flatMap(({ node, odds }) => {
+    const usual = isCast(conversions) && !divides(context, node) ? 0.3 : 1;
+    return conversions.flatMap((conversion, at) => {
       const text = context.sourceOf(node);
       if (conversion.before !== "" && text.startsWith(conversion.before)) return [];
       const needs = conversion.after === "" || conversion.before === "" ? !isSimple(node) : false;
       const inner = needs ? `(${text})` : text;
-      const likely = odds * (at === 0 ? 1 : at === 1 ? 0.8 : at === 2 ? 0.6 : 0.15);
+      const likely = odds * usual * (at === 0 ? 1 : at === 1 ? 0.8 : at === 2 ? 0.6 : 0.15);
       const first = conversion.before.startsWith("(") && node.kind === "binary" ? part(node, "left") : undefined;
       const found = [
         change(node, `${conversion.before}${inner}${conversion.after}`, { name: conversion.name, value: text }, likely),
@@ -52,8 +54,18 @@ function putIn(context: EditContext): Proposal[] {
           ),
         );
       return found;
-    }),
-  );
+    });
+  });
+}
+
+/** True where numbers are made of one another by a cast, which changes a result where something is divided. */
+function isCast(conversions: readonly Conversion[]): boolean {
+  return conversions.some((conversion) => conversion.before.startsWith("("));
+}
+
+function divides(context: EditContext, { from, to }: SyntaxNode): boolean {
+  const line = context.lines[context.lineOf(from) - 1];
+  return line?.code.some((token) => /^[/%]=?$/.test(token.text)) === true || context.text.slice(from, to).includes("/");
 }
 
 /** A conversion taken away from a value. */

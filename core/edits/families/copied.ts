@@ -1,8 +1,24 @@
-import { part } from "../../syntax/tree.ts";
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { ofKind } from "../places.ts";
 
 const walkedParts = /^[A-Za-z_]\w*\.(?:items|keys|values)\(\)$/;
+
+/** One list in many places of another one, made anew for each. */
+function repeatedList(context: EditContext, node: SyntaxNode): Proposal | null {
+  const found = repeated(node);
+  if (!found || !context.writing.madeAnew) return null;
+  const [element, times] = [context.sourceOf(found.element), context.sourceOf(found.times)];
+  return change(node, context.writing.madeAnew(element, times), { name: element }, 2);
+}
+
+/** A list with a list as its only element that is repeated: what is repeated, and how often. */
+export function repeated(node: SyntaxNode): { element: SyntaxNode; times: SyntaxNode } | null {
+  const [list, times] = [part(node, "left"), part(node, "right")];
+  const element = list?.kind === "list" && list.children.length === 1 ? list.children[0] : undefined;
+  const isList = element?.kind === "list" || (element?.kind === "binary" && part(element, "left")?.kind === "list");
+  return node.kind === "binary" && node.sign === "*" && element && times && isList ? { element, times } : null;
+}
 
 /** A list that is changed while it is gone over, or by two names: a copy of it in its place. */
 export const copied: EditFamily = {
@@ -17,6 +33,8 @@ export const copied: EditFamily = {
       // The parts of a table are no list that could be copied by its positions.
       if (listOf && node.role === "source" && walkedParts.test(context.sourceOf(node)))
         return [change(node, listOf(context.sourceOf(node)), { name: context.sourceOf(node) }, 0.8)];
+      const again = repeatedList(context, node);
+      if (again) return [again];
       if (node.kind !== "name" || !context.names.includes(node.sign ?? "")) return [];
       const text = context.sourceOf(node);
       const parent = around.at(-1);
@@ -37,6 +55,12 @@ export const copied: EditFamily = {
   },
   plants: (context: EditContext): Proposal[] => [
     ...context.nodes.flatMap(({ node }) => {
+      const made = /^\[(\[.*\](?: \* \w+)?) for _ in range\((\w+)\)\]$/s.exec(context.sourceOf(node));
+      return made && context.writing.madeAnew
+        ? [change(node, `[${made[1]}] * ${made[2]}`, { name: made[1] ?? "" })]
+        : [];
+    }),
+    ...context.nodes.flatMap(({ node }) => {
       const walked = node.role === "source" ? /^list\((.*)\)$/s.exec(context.sourceOf(node))?.[1] : undefined;
       return walked !== undefined && context.writing.listOf?.(walked) === context.sourceOf(node)
         ? [change(node, walked, { name: walked })]
@@ -50,6 +74,11 @@ export const copied: EditFamily = {
     }),
   ],
   examples: [
+    {
+      language: "python",
+      right: "deck = [[0] * 3 for _ in range(rows)]\n",
+      faulty: "deck = [[0] * 3] * rows\n",
+    },
     { language: "python", right: "loads = [1]\nother = loads[:]\n", faulty: "loads = [1]\nother = loads\n" },
     {
       language: "python",

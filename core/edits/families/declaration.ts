@@ -1,3 +1,4 @@
+import type { PlacedToken } from "../../syntax/placed.ts";
 import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { lineEndOf, ofKind, wholeLines } from "../places.ts";
@@ -112,13 +113,42 @@ function takeOut(context: EditContext): Proposal[] {
   });
 }
 
+/** What functions are handed, group by group, where a copy is handed unless the place is asked for: its first word, and whether it asks. */
+function groupsHanded(context: EditContext): Array<{ first: PlacedToken; isPlace: boolean }> {
+  if (!context.writing.copiesWhole) return [];
+  return ofKind(context, "function").flatMap(({ node }) => {
+    const body = part(node, "body");
+    const header = context.code.filter((token) => token.from >= node.from && token.to <= (body?.from ?? node.to));
+    const open = header.findIndex((token) => token.text === "(");
+    const close = header.findIndex((token) => token.text === ")");
+    return header.slice(open + 1, close).flatMap((first, at, inside) => {
+      const begins = at === 0 || inside[at - 1]?.text === ";";
+      if (open < 0 || !begins || /^(?:const|out)$/i.test(first.text)) return [];
+      return [{ first, isPlace: /^var$/i.test(first.text) }];
+    });
+  });
+}
+
 export const declarationFamily: EditFamily = {
   id: "declaration",
   says: "a name that is not declared, or a type that does not fit",
   weight: 8,
   reads: "both",
-  mends: (context) => [...putIn(context), ...otherTypes(context), ...modifiers(context)],
-  plants: (context) => [...takeOut(context), ...otherTypes(context)],
+  mends: (context) => [
+    ...putIn(context),
+    ...otherTypes(context),
+    ...modifiers(context),
+    ...groupsHanded(context).flatMap(({ first, isPlace }) =>
+      isPlace ? [] : [insert(first.from, "var ", { name: first.text, type: "var" }, 0.8)],
+    ),
+  ],
+  plants: (context) => [
+    ...takeOut(context),
+    ...otherTypes(context),
+    ...groupsHanded(context).flatMap(({ first, isPlace }) =>
+      isPlace ? [change({ from: first.from, to: first.to + 1 }, "", { type: "var" })] : [],
+    ),
+  ],
   examples: [
     {
       language: "java",
@@ -134,6 +164,11 @@ export const declarationFamily: EditFamily = {
       language: "csharp",
       right: "class P { void F() { string s = a; } }",
       faulty: "class P { void F() { int s = a; } }",
+    },
+    {
+      language: "pascal",
+      right: "procedure add(var t: integer);\nbegin\n  t := t + 1;\nend;\nbegin\nend.",
+      faulty: "procedure add(t: integer);\nbegin\n  t := t + 1;\nend;\nbegin\nend.",
     },
     {
       language: "pascal",

@@ -1,6 +1,11 @@
-import { part } from "../../syntax/tree.ts";
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { ofKind } from "../places.ts";
+
+/** One character and no text, where a sign around it says so: two of them are equal by what they are. */
+function isCharacter({ writing, sourceOf }: EditContext, node: SyntaxNode): boolean {
+  return writing.letterQuote !== undefined && sourceOf(node).startsWith(writing.letterQuote);
+}
 
 function mends(context: EditContext): Proposal[] {
   const { equalTexts, equal, unequal, not } = context.writing;
@@ -9,6 +14,7 @@ function mends(context: EditContext): Proposal[] {
     const [left, right] = [part(node, "left"), part(node, "right")];
     if (!left || !right || (node.sign !== equal && node.sign !== unequal)) return [];
     if (left.kind === "number" || right.kind === "number") return [];
+    if ([left, right].some((side) => side.kind === "text" && isCharacter(context, side))) return [];
     const text = equalTexts(context.sourceOf(left), context.sourceOf(right));
     const negated = / == 0$/.test(text) ? text.replace(/ == 0$/, " != 0") : `${not}${text}`;
     const odds = right.kind === "text" || left.kind === "text" ? 2 : 0.4;

@@ -8,7 +8,9 @@ function mends(context: EditContext): Proposal[] {
   const given = ofKind(context, "assignment").flatMap(({ node, around }) => {
     const place = signPlace(context, node);
     const inCondition = node.role === "condition" || around.some((each) => each.role === "condition");
-    return place && inCondition && node.sign === assign ? [change(place, equal, { before: assign, after: equal })] : [];
+    // What a function gives back of a comparison is asked for, too, and an assignment there is hardly ever meant.
+    const isAsked = inCondition || around.at(-1)?.kind === "return";
+    return place && isAsked && node.sign === assign ? [change(place, equal, { before: assign, after: equal })] : [];
   });
   const compared = ofKind(context, "statement").flatMap(({ node }) => {
     const [value] = node.children;
@@ -24,8 +26,9 @@ function plants(context: EditContext): Proposal[] {
   const { assign, equal } = context.writing;
   const compared = ofKind(context, "binary").flatMap(({ node, around }) => {
     const place = signPlace(context, node);
-    const inCondition = node.role === "condition" || around.some((each) => each.role === "condition");
-    return place && inCondition && node.sign === equal ? [change(place, assign, { before: equal, after: assign })] : [];
+    const isAsked =
+      node.role === "condition" || around.some((each) => each.role === "condition" || each.kind === "return");
+    return place && isAsked && node.sign === equal ? [change(place, assign, { before: equal, after: assign })] : [];
   });
   const given = ofKind(context, "statement").flatMap(({ node }) => {
     const [value] = node.children;
@@ -46,6 +49,11 @@ export const equalitySign: EditFamily = {
   plants,
   examples: [
     { language: "c", right: "void f(int a) { if (a == 3) g(); }", faulty: "void f(int a) { if (a = 3) g(); }" },
+    {
+      language: "c",
+      right: "int f(char c) { return c == 'a' || c == 'e'; }",
+      faulty: "int f(char c) { return c = 'a' || c == 'e'; }",
+    },
     { language: "python", right: "total = 3\n", faulty: "total == 3\n" },
     {
       language: "java",

@@ -35,11 +35,16 @@ function otherWords(context: EditContext): Proposal[] {
           ? operand.children[0]
           : operand;
       found.push(
-        change(node, context.sourceOf(inner), { before: context.sourceOf(node), after: context.sourceOf(inner) }, 0.5),
+        change(
+          node,
+          context.sourceOf(inner),
+          { before: context.sourceOf(node), after: context.sourceOf(inner) },
+          node.role === "condition" ? 0.8 : 0.5,
+        ),
       );
     }
     if (node.role === "condition" && node.kind !== "choice" && !isNot(context, node.sign))
-      found.push(change(node, negated(context, node, not), { before: context.sourceOf(node), after: "not" }, 0.25));
+      found.push(change(node, negated(context, node, not), { before: context.sourceOf(node), after: "not" }, 0.35));
   }
   return found;
 }
@@ -52,7 +57,7 @@ function negated(context: EditContext, node: SyntaxNode, not: string): string {
 export const logicWord: EditFamily = {
   id: "logic-word",
   says: "and for or, or a not that is left out or too many",
-  weight: 7,
+  weight: 9,
   reads: "tree",
   mends: otherWords,
   plants: otherWords,

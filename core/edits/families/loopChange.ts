@@ -13,6 +13,7 @@ function mends(context: EditContext): Proposal[] {
   return ofKind(context, "while", "do").flatMap(({ node }) => {
     const [condition, body] = [part(node, "condition"), part(node, "body")];
     if (!condition || !body) return [];
+    const about = (proposal: Proposal): Proposal => ({ ...proposal, about: node.from });
     const names = namesIn(condition).filter((name) => context.names.includes(name));
     const { blocks } = context.writing;
     return names.flatMap((name) => {
@@ -25,7 +26,7 @@ function mends(context: EditContext): Proposal[] {
         const line = context.lines[context.lineOf(last.from) - 1];
         if (!line || (body.kind !== "block" && blocks.by !== "indentation")) return [];
         const whole = wholeLines(context, last);
-        if (!whole) return [insert(last.to, ` ${text}`, { name, text }, likely)];
+        if (!whole) return [about(insert(last.to, ` ${text}`, { name, text }, likely))];
         const indent = context.lines[whole.first.number - 1]?.indent ?? indentUnit(context);
         const end = context.text.slice(0, whole.to).endsWith("\n") ? "" : lineEndOf(context);
         const separator =
@@ -35,9 +36,9 @@ function mends(context: EditContext): Proposal[] {
             ? ";"
             : "";
         if (separator && node.kind === "while") {
-          return [insert(last.to, `;${lineEndOf(context)}${indent}${text}`, { name, text }, likely)];
+          return [about(insert(last.to, `;${lineEndOf(context)}${indent}${text}`, { name, text }, likely))];
         }
-        return [insert(whole.to, `${end}${indent}${text}${lineEndOf(context)}`, { name, text }, likely)];
+        return [about(insert(whole.to, `${end}${indent}${text}${lineEndOf(context)}`, { name, text }, likely))];
       });
     });
   });

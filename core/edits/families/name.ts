@@ -29,7 +29,7 @@ function mends(context: EditContext): Proposal[] {
       if (far > most) return;
       found.push(change(token, other, { before: text, after: other }, (folded ? 1.5 : far === 1 ? 1.2 : 0.8) * usual));
     };
-    for (const other of known) propose(other, own ? 0.2 : rare ? 1 : 0.5);
+    for (const other of known) propose(other, own ? 0.2 : rare ? 1 : 0.3);
     if (!names.includes(text)) for (const other of language.ownWords) propose(other, own ? 0.25 : 0.9);
     for (const other of types) if (!known.has(text)) propose(other, 1);
     return found;
@@ -55,6 +55,7 @@ export const nameFamily: EditFamily = {
   says: "a name that is misspelt or has another letter case",
   weight: 11,
   reads: "both",
+  onceRead: 0.05,
   mends,
   plants,
   examples: [

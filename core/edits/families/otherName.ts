@@ -2,10 +2,14 @@ import { distance } from "../../source/spelling.ts";
 import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { calledName, isOrder, namesIn, ofKind } from "../places.ts";
+import { scopesOf } from "../scopes.ts";
+import { elementsForPlaces, usageOf } from "../usage.ts";
 
 /** A name with another one of the program in its place; a number with a name, where a limit was written as a number. */
 function otherNames(context: EditContext): Proposal[] {
   const { names, functions } = context;
+  const { isKnownAt, areAlike } = scopesOf(context);
+  const { unread } = usageOf(context);
   const inProgram = ofKind(context, "name", "number").flatMap(({ node, around }) => {
     const parent = around.at(-1);
     const text = node.sign ?? "";
@@ -24,11 +28,15 @@ function otherNames(context: EditContext): Proposal[] {
     );
     const near = statement ? namesIn(statement) : [];
     return names
-      .filter((other) => other !== text)
+      .filter((other) => other !== text && isKnownAt(other, around))
       .map((other) => {
         const alike = distance(other.toLowerCase(), text.toLowerCase()) <= 2 || other[0] === text[0];
         const beside = near.includes(other);
         const odds = (alike ? 0.7 : beside ? 0.55 : 0.35) * (node.role === "target" ? (beside ? 1 : 0.4) : 1);
+        // What is worked out and read nowhere was meant to be read somewhere.
+        if (unread.has(other) && node.role !== "target")
+          return change(node, other, { before: text, after: other }, odds * 2);
+        if (!areAlike(text, other)) return change(node, other, { before: text, after: other }, odds * 0.15);
         return change(node, other, { before: text, after: other }, odds);
       });
   });
@@ -38,15 +46,28 @@ function otherNames(context: EditContext): Proposal[] {
     const inComparison = parent?.kind === "binary" && isOrder(parent.sign);
     const value = parent?.kind === "assignment" && part(parent, "value") === node;
     if (!inRange && !inComparison && !value && node.role !== "limit") return [];
-    return names.map((other) => change(node, other, { before: node.sign ?? "", after: other }, 0.12));
+    return names
+      .filter((other) => isKnownAt(other, around))
+      .map((other) => change(node, other, { before: node.sign ?? "", after: other }, 0.12));
   });
-  return [...inProgram, ...numbers];
+  const places = elementsForPlaces(context).map(({ value, place }) =>
+    change(value, place, { before: context.sourceOf(value), after: place }, 1.5),
+  );
+  // A name of what the program worked out before, in the place of an element that is picked anew.
+  const elements = ofKind(context, "index").flatMap(({ node, around }) =>
+    node.role === "value" && around.at(-1)?.kind === "assignment"
+      ? [...unread.keys()]
+          .filter((other) => isKnownAt(other, around))
+          .map((other) => change(node, other, { before: context.sourceOf(node), after: other }, 1.2))
+      : [],
+  );
+  return [...inProgram, ...numbers, ...places, ...elements];
 }
 
 export const otherName: EditFamily = {
   id: "other-name",
   says: "another name of the program in the place of the right one",
-  weight: 7,
+  weight: 5,
   reads: "tree",
   mends: otherNames,
   plants: otherNames,

@@ -1,4 +1,4 @@
-import { part, parts, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { calledName, ofKind } from "../places.ts";
 
@@ -7,6 +7,10 @@ function swap(context: EditContext, one: SyntaxNode, other: SyntaxNode, odds: nu
   if (first === second || one.to > other.from) return [];
   const text = second + context.text.slice(one.to, other.from) + first;
   return [change({ from: one.from, to: other.to }, text, { one: first, other: second }, odds)];
+}
+
+function isJoint({ writing }: EditContext, sign = ""): boolean {
+  return [writing.and, writing.or].some((word) => word.toLowerCase() === sign.toLowerCase());
 }
 
 /** Arguments, groups of arguments, and the two sides of an operator that change places. */
@@ -39,13 +43,31 @@ function swaps(context: EditContext): Proposal[] {
     if (!target || !value || value.kind !== "name" || target.role === "definition" || target.kind === "list") return [];
     return swap(context, target, value, 0.6);
   });
-  return [...calls, ...sides, ...assigned];
+  // The parts that one line takes apart, in the order of its names.
+  const targets = ofKind(context, "list").flatMap(({ node }) => {
+    if (node.role !== "target") return [];
+    return node.children.slice(1).flatMap((other, at) => swap(context, node.children[at] ?? other, other, 0.6));
+  });
+  // A row and a column: what is picked from what was picked.
+  const picks = ofKind(context, "index").flatMap(({ node }) => {
+    const inner = part(node, "object");
+    const [one, other] = [inner?.kind === "index" ? part(inner, "argument") : undefined, part(node, "argument")];
+    return one && other ? swap(context, one, other, 0.8) : [];
+  });
+  // A test that has to come before what it allows.
+  const tests = ofKind(context, "binary").flatMap(({ node }) => {
+    const [left, right] = [part(node, "left"), part(node, "right")];
+    if (!left || !right || !isJoint(context, node.sign)) return [];
+    const allows = nodesOf(left).some((each) => each.kind === "index" || each.kind === "call" || each.kind === "field");
+    return swap(context, left, right, allows ? 0.6 : 0.05);
+  });
+  return [...calls, ...sides, ...assigned, ...targets, ...picks, ...tests];
 }
 
 export const swapped: EditFamily = {
   id: "swapped",
   says: "two values that changed places",
-  weight: 7,
+  weight: 9,
   reads: "tree",
   mends: swaps,
   plants: swaps,
@@ -56,6 +78,13 @@ export const swapped: EditFamily = {
       faulty: "def wait(now, then):\n    return then - now\nwait(end, start)\n",
     },
     { language: "python", right: "wait = then - now\n", faulty: "wait = now - then\n" },
+    { language: "python", right: "name, age = line.split()\n", faulty: "age, name = line.split()\n" },
+    { language: "python", right: "deck[row][place] = 1\n", faulty: "deck[place][row] = 1\n" },
+    {
+      language: "java",
+      right: "class Main { boolean f(int[] a, int i, int n) { return n > i && a[i] > 0; } }",
+      faulty: "class Main { boolean f(int[] a, int i, int n) { return a[i] > 0 && n > i; } }",
+    },
     {
       language: "java",
       right: "class Main { static int f(int a, int b) { return a - b; } static int g() { return f(2, 1); } }",

@@ -15,6 +15,14 @@ function isHeader(line: EditLine): boolean {
   );
 }
 
+/** The text of the line above with as few blanks as this one, where a block of one level stands between. */
+export function openedBy(context: EditContext, line: EditLine): string {
+  const header = context.lines
+    .slice(0, line.number - 1)
+    .findLast((each) => each.code.length > 0 && each.indent.length <= line.indent.length);
+  return header?.text.trim() ?? "";
+}
+
 /** The sign that ends a statement put at a line's end, or before a block's end; or a sign too many taken out. */
 function mends(context: EditContext): Proposal[] {
   const { statementEnd, blocks } = context.writing;
@@ -27,6 +35,9 @@ function mends(context: EditContext): Proposal[] {
     const next = context.lines.slice(line.number).find((each) => each.code.length > 0);
     const goesOn = next && next.indent.length > line.indent.length;
     const parts = paired && /^(end|else|until)$/i.test(next?.code[0]?.text ?? "");
+    // A record's braces end a statement, a block's do not.
+    if (statementEnd === ";" && line.text.trim() === "}" && /^(?:struct|union|enum)\b/.test(openedBy(context, line)))
+      found.push(insert(last.to, statementEnd, { line: String(line.number) }, 1.5));
     if (mayEnd(line) && !(paired && /^(begin|then|do|of|repeat|else|var)$/i.test(last.text)))
       found.push(
         insert(
@@ -101,6 +112,11 @@ export const terminator: EditFamily = {
   mends,
   plants,
   examples: [
+    {
+      language: "c",
+      right: "struct car {\n  int load;\n};\nint f(void) { return 1; }\n",
+      faulty: "struct car {\n  int load;\n}\nint f(void) { return 1; }\n",
+    },
     { language: "java", right: "class Main {\n  int cars = 4;\n}\n", faulty: "class Main {\n  int cars = 4\n}\n" },
     { language: "c", right: "int cars = 4;\nint load;\n", faulty: "int cars = 4\nint load;\n" },
     { language: "csharp", right: "class P {\n  void F() { G(); }\n}\n", faulty: "class P {\n  void F() { G() }\n}\n" },

@@ -34,6 +34,12 @@ export const dotnetExplanations: readonly Explanation[] = [
     usually: "It came from an input box or a file; an empty box gives an empty text.",
   },
   {
+    pattern: /FormatException: Index \(zero based\)/,
+    kind: "wrong arguments",
+    says: "A text with places in braces asks for more values than it was given.",
+    usually: "The first place is {0}: count the places and the values behind the text.",
+  },
+  {
     pattern: /FormatException/,
     kind: "conversion",
     says: "A text was to be made into a number and does not look like one.",

@@ -6,6 +6,7 @@ export const csharpWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "braces" },
   variables: "declared in place",
+  ownObject: { word: "this", isHanded: false },
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
   firstElement: (list) => `${list}[0]`,
   beginnings: [],

@@ -1,4 +1,4 @@
-import { calledName, ofKind } from "../../edits/places.ts";
+import { calledName, namesIn, ofKind } from "../../edits/places.ts";
 import { nodesOf, part } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
@@ -18,7 +18,9 @@ export const copyChanged: Mistake = {
           (each.kind === "return" && each.children.length > 0) ||
           (each.kind === "call" && context.writing.library.prints(calledName(each))),
       );
-      if (shows) return [];
+      const own = node.children.find((child) => child.role === "definition");
+      // In some languages what is given back is named before the function.
+      if (shows || node.children.some((child) => child.kind === "parameter" && own && child.to <= own.from)) return [];
       const typed = context.writing.types.length > 0;
       const groups = context.text.slice(node.from, body.from).split(/[;()]/).slice(1);
       return node.children
@@ -30,19 +32,23 @@ export const copyChanged: Mistake = {
           const written = parameter.children.length > 0 ? context.sourceOf(parameter) : group;
           const type =
             parameter.children.find((child) => child.kind === "type")?.sign ?? /:\s*(\w+)/.exec(written)?.[1] ?? "";
-          if (typed && !plainTypes.test(type)) return [];
+          const isWhole = context.writing.copiesWhole === true && !plainTypes.test(type);
+          if (typed && !isWhole && !plainTypes.test(type)) return [];
           if (/[*&[]|\b(?:var|ref|byref|out)\b/i.test(written)) return [];
-          const own = inside.filter(
-            (each) => each.kind === "assignment" && each.children[0]?.kind === "name" && each.children[0].sign === name,
+          const given = inside.filter(
+            (each) =>
+              each.kind === "assignment" &&
+              ((each.children[0]?.kind === "name" && each.children[0].sign === name) ||
+                (isWhole && each.children[0]?.kind === "index" && namesIn(each.children[0]).includes(name))),
           );
           // What is worked with afterwards was changed for that, as where a name is cleaned before it is kept.
           const isUsed = inside.some(
             (each) =>
               each.kind === "name" &&
               each.sign === name &&
-              !own.some((assignment) => assignment.from <= each.from && each.to <= assignment.to),
+              !given.some((assignment) => assignment.from <= each.from && each.to <= assignment.to),
           );
-          const last = isUsed ? undefined : own.at(-1);
+          const last = isUsed ? undefined : given.at(-1);
           return name && last
             ? [
                 {
@@ -56,6 +62,11 @@ export const copyChanged: Mistake = {
   examples: [
     { language: "c", text: "void add(int total, int load) {\n  total = total + load;\n}\n", line: 2 },
     { language: "pascal", text: "procedure add(t, n: integer);\nbegin\n  t := t + n;\nend;\nbegin\nend.", line: 3 },
+    {
+      language: "pascal",
+      text: "procedure raise(t: levels);\nbegin\n  t[1] := t[1] + 2;\nend;\nbegin\nend.",
+      line: 3,
+    },
     { language: "python", text: "def add(total, load):\n    total = total + load\nadd(1, 2)\n", line: 2 },
   ],
 };

@@ -2,21 +2,28 @@ import { assignmentAsCondition } from "./assignmentAsCondition.ts";
 import { caseGoesOn } from "./caseGoesOn.ts";
 import { comparisonWithNothing } from "./comparisonWithNothing.ts";
 import { copyChanged } from "./copyChanged.ts";
+import { countNeverMoves } from "./countNeverMoves.ts";
 import { defaultShared } from "./defaultShared.ts";
+import { elementForPlace } from "./elementForPlace.ts";
 import { headerEnded } from "./headerEnded.ts";
 import { inputKeptAsText } from "./inputKeptAsText.ts";
 import { listChangedWhileWalked } from "./listChangedWhileWalked.ts";
+import { listRepeated } from "./listRepeated.ts";
 import { loopCountsAway } from "./loopCountsAway.ts";
 import { loopLimit } from "./loopLimit.ts";
 import { loopMovesAway } from "./loopMovesAway.ts";
 import { loopVariable } from "./loopVariable.ts";
+import { markNeverSet } from "./markNeverSet.ts";
 import type { Mistake } from "./mistake.ts";
 import { nameAlmostNew } from "./nameAlmostNew.ts";
+import { neverCalled } from "./neverCalled.ts";
+import { neverRead } from "./neverRead.ts";
 import { newlineLeft } from "./newlineLeft.ts";
 import { noAddress } from "./noAddress.ts";
 import { nothingGivenBack } from "./nothingGivenBack.ts";
 import { nothingMoves } from "./nothingMoves.ts";
 import { oldValueKept } from "./oldValueKept.ts";
+import { ownObjectLeftOut } from "./ownObjectLeftOut.ts";
 import { restartInLoop } from "./restartInLoop.ts";
 import { resultUnused } from "./resultUnused.ts";
 import { returnInLoop } from "./returnInLoop.ts";
@@ -28,7 +35,8 @@ import { wholeDivision } from "./wholeDivision.ts";
 
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
-  ...[copyChanged, defaultShared, secondVariable],
+  ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut],
+  ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
   ...[
     loopCountsAway,

@@ -2,7 +2,7 @@ import { change } from "../../edits/edit.ts";
 import { ofKind } from "../../edits/places.ts";
 import { part } from "../../syntax/tree.ts";
 import { example } from "../example.ts";
-import { byMessage, sure } from "../grounds.ts";
+import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A function is given more or fewer values than it takes. */
@@ -15,6 +15,7 @@ export const argumentCountWrong: Pattern = {
   avoid: "Look at the header of the function while writing its call.",
   fault: true,
   grounds: [
+    byEdit("own-object", ({ after }) => !after.endsWith("."), 3),
     byMessage("wrong arguments", {
       more: sure,
       test: ({ message }) => !/nonconformant|method group/i.test(message?.text ?? ""),

@@ -19,7 +19,8 @@ export const flagNotSet: Pattern = {
         const found = /\b([A-Za-z_]\w*)\s*:?=\s*false\b/i.exec(line) ?? /\bboolean\s+([A-Za-z_]\w*)\s*;/.exec(line);
         const [, name] = found ?? [];
         if (!name) continue;
-        const set = new RegExp(String.raw`\b${name}\s*:?=\s*true\b`, "i");
+        // Anything but the same truth, also what is worked out or read into it, may set it.
+        const set = new RegExp(String.raw`\b${name}\s*:?=(?!=)\s*(?!false\b)|&\s*${name}\b`, "i");
         if (!lines.some((each) => set.test(each))) return { line: at + 1, why: `“${name}” becomes true nowhere.` };
       }
       return null;

@@ -13,7 +13,11 @@ export const memberMisspelt: Pattern = {
   cause: "What an object has is known by its exact letters, and often only when the line is reached.",
   avoid: "Let the editor list what the object has.",
   fault: true,
-  grounds: [byEdit("name", (change) => isMember(change), 4), byMessage("unknown member", { more: 21 })],
+  grounds: [
+    byEdit("name", (change) => isMember(change), 4),
+    byEdit("own-object", ({ after }) => after.endsWith("."), 1),
+    byMessage("unknown member", { more: 21 }),
+  ],
   examples: [
     example(
       "python",

@@ -1,4 +1,5 @@
 import { example, inMain } from "../example.ts";
+import { byChange, byEdit, byNotice, putsIn } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Something that must be done is done nowhere. */
@@ -10,7 +11,11 @@ export const stepMissing: Pattern = {
   cause: "A part of the task was passed over.",
   avoid: "Tick off each sentence of the task.",
   fault: true,
-  grounds: [],
+  grounds: [
+    byEdit("step-left-out", undefined, 2),
+    byChange((change) => putsIn(change) && /^\s+\S.*[\r\n]|[\r\n]\s*\S/.test(change.after), -6),
+    byNotice("step-missing", -4),
+  ],
   examples: [
     example(
       "python",

@@ -13,6 +13,7 @@ export const variableShadowed: Pattern = {
   fault: true,
   grounds: [
     byEdit("declaration", (change, { class: of }) => takesAway(change) && of === "logic", 5),
+    byEdit("own-object", ({ after }) => after === "this.", 6),
     byNotice("variable-shadowed", 4),
   ],
   examples: [

@@ -1,0 +1,248 @@
+import { isStatement, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
+import { blocksOf, calledName, lineEndOf, ofKind, wholeLines } from "../places.ts";
+import { scopesOf } from "../scopes.ts";
+import { usageOf } from "../usage.ts";
+
+/** A statement put on a line of its own before or behind another one. */
+function beside(
+  context: EditContext,
+  statement: SyntaxNode,
+  text: string,
+  where: "before" | "behind",
+  odds: number,
+): Proposal[] {
+  const whole = wholeLines(context, statement);
+  if (!whole) return [];
+  const lineEnd = lineEndOf(context);
+  const written = `${whole.first.indent}${text}${lineEnd}`;
+  const about = statement.from;
+  if (where === "before") return [{ ...insert(whole.from, written, { text }, odds), about }];
+  const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEnd;
+  return [{ ...insert(whole.to, `${end}${written}`, { text }, odds), about }];
+}
+
+/** Functions of the program that nothing calls or hands on. */
+export function uncalled(context: EditContext): Placed[] {
+  return ofKind(context, "function").filter(({ node, around }) => {
+    const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
+    const isOwn =
+      around.every((each) => each.kind !== "class") ||
+      /\bstatic\b/.test(context.text.slice(node.from, node.children[0]?.to));
+    // What is named after an object and what happens to it is called by that.
+    if (!name || !isOwn || /^(?:main|setup|draw|_.*)$/i.test(name) || /_[A-Z]\w*$/.test(name)) return false;
+    return (context.text.match(new RegExp(String.raw`\b${name}\b`, "g")) ?? []).length === 1;
+  });
+}
+
+/** Calls of a function that nothing calls, before each statement of another one or of the program's own part. */
+function calls(context: EditContext): Proposal[] {
+  const { isKnownAt } = scopesOf(context);
+  return uncalled(context).flatMap(({ node }) => {
+    const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
+    const handed = node.children.filter((child) => child.kind === "parameter").map((each) => each.sign ?? "");
+    if (nodesOf(node).some((each) => each.kind === "return" && each.children.length > 0)) return [];
+    const end = context.writing.statementEnd === ";" ? ";" : "";
+    const brackets = handed.length > 0 || context.writing.blocks.by !== "two words";
+    const text = `${name}${brackets ? `(${handed.join(", ")})` : ""}${end}`;
+    return blocksOf(context).flatMap(({ block, statements, around }) => {
+      const inside = [...around, block];
+      if (inside.includes(node) || around.some((each) => each.kind === "class" && each === around.at(-1))) return [];
+      if (!handed.every((each) => context.names.includes(each) && isKnownAt(each, inside))) return [];
+      const outer = around.every((each) => !isStatement(each) || each.kind === "try");
+      return statements.flatMap((statement) => beside(context, statement, text, "before", outer ? 1.2 : 0.3));
+    });
+  });
+}
+
+/** A name that counts what is put where: it goes on by one behind what was put there. */
+function counts(context: EditContext): Proposal[] {
+  return ofKind(context, "assignment").flatMap(({ node, around }) => {
+    const target = part(node, "target");
+    const at = target?.kind === "index" ? part(target, "argument") : undefined;
+    const statement = around.findLast((each) => each.kind === "statement");
+    if (at?.kind !== "name" || !statement) return [];
+    const name = at.sign ?? "";
+    return isSetOnce(context, name) ? beside(context, statement, context.writing.step(name, "+"), "behind", 1.5) : [];
+  });
+}
+
+/** True for a name that is given one value, once, and that no loop moves. */
+export function isSetOnce(context: EditContext, name: string): boolean {
+  const given = context.nodes.filter(
+    ({ node, around }) =>
+      (node.kind === "name" &&
+        node.sign === name &&
+        (node.role === "target" || node.role === "definition") &&
+        around.at(-1)?.kind !== "function") ||
+      (node.kind === "parameter" && node.sign === name),
+  );
+  const [only] = given;
+  return (
+    given.length === 1 &&
+    only?.node.kind === "name" &&
+    only.around.at(-1)?.kind === "assignment" &&
+    part(only.around.at(-1) as SyntaxNode, "value")?.kind === "number"
+  );
+}
+
+/** Truths, and numbers that stand for them, with what each is set to where it holds. */
+const opposite: Readonly<Record<string, string>> = { false: "true", False: "True", FALSE: "TRUE", "0": "1" };
+
+/**
+ * Names that are asked for in a decision and are only ever given the value by which nothing has happened yet: each decision
+ * that asks, with what the name would be set to.
+ */
+export function marksNeverSet(context: EditContext): Array<{ name: string; other: string; decision: SyntaxNode }> {
+  const given = new Map<string, Set<string>>();
+  const times = new Map<string, number>();
+  for (const { node, around } of context.nodes) {
+    const parent = around.at(-1);
+    if (node.kind === "parameter") given.set(node.sign ?? "", new Set(["?"]));
+    if (node.kind !== "name" || (node.role !== "target" && node.role !== "definition")) continue;
+    times.set(node.sign ?? "", (times.get(node.sign ?? "") ?? 0) + 1);
+    const value =
+      parent?.kind === "assignment" && parent.sign === context.writing.assign ? part(parent, "value") : undefined;
+    const those = given.get(node.sign ?? "") ?? new Set<string>();
+    given.set(node.sign ?? "", those.add(value ? context.sourceOf(value) : parent?.kind === "declaration" ? "0" : "?"));
+  }
+  return ofKind(context, "if").flatMap(({ node }) => {
+    const condition = part(node, "condition");
+    if (!condition) return [];
+    return nodesOf(condition).flatMap((each) => {
+      const name = each.kind === "name" && each.role !== "callee" && each.role !== "argument" ? (each.sign ?? "") : "";
+      const values = [...(given.get(name) ?? [])];
+      const other = values.length === 1 ? opposite[values[0] ?? ""] : undefined;
+      // What is read into a name by its address is given a value that the text does not show.
+      if (other === undefined || new RegExp(String.raw`&\s*${name}\b`).test(context.text)) return [];
+      return values[0] !== "0" || (times.get(name) ?? 0) > 1 ? [{ name, other, decision: node }] : [];
+    });
+  });
+}
+
+/** A mark set in what a decision that asks for it holds: there the thing happens that it is to remember. */
+function marks(context: EditContext): Proposal[] {
+  const { assign, statementEnd } = context.writing;
+  return marksNeverSet(context).flatMap(({ name, other, decision }) => {
+    const body = part(decision, "body");
+    const statements = body?.kind === "block" ? body.children : [];
+    const [first, last] = [statements[0], statements.at(-1)];
+    const text = `${name} ${assign} ${other}${statementEnd === ";" ? ";" : ""}`;
+    return first && last
+      ? [...beside(context, first, text, "before", 1.2), ...beside(context, last, text, "behind", 1)]
+      : [];
+  });
+}
+
+/** The statement that reads before a loop, once more at the end of the loop that waits for what is read. */
+function reads(context: EditContext): Proposal[] {
+  return ofKind(context, "while").flatMap(({ node }) => {
+    const [condition, body] = [part(node, "condition"), part(node, "body")];
+    const last = body?.kind === "block" ? body.children.at(-1) : undefined;
+    if (!condition || !body || !last) return [];
+    const asked = new Set(nodesOf(condition).flatMap((each) => (each.kind === "name" ? [each.sign ?? ""] : [])));
+    const before = ofKind(context, "assignment").filter(
+      ({ node: given }) =>
+        given.to <= node.from && asked.has(part(given, "target")?.sign ?? "") && readsSomething(context, given),
+    );
+    const nearest = before.at(-1)?.node;
+    const moved =
+      nearest && nodesOf(body).some((each) => each.role === "target" && each.sign === part(nearest, "target")?.sign);
+    if (!nearest || moved) return [];
+    const end = context.writing.statementEnd === ";" ? ";" : "";
+    const again = `${context.sourceOf(nearest)}${end}`;
+    return [
+      ...beside(context, last, again, "behind", 1.5),
+      ...beside(context, body.children[0] ?? last, again, "before", 0.5),
+    ].map((proposal) => ({ ...proposal, about: node.from }));
+  });
+}
+
+function readsSomething(context: EditContext, node: SyntaxNode): boolean {
+  const { library } = context.writing;
+  return nodesOf(node).some(
+    (each) => each.kind === "call" && (library.reads(calledName(each)) || library.readsText(calledName(each))),
+  );
+}
+
+/** What is worked out and never read, into the values that are printed, given back or kept behind it. */
+function operands(context: EditContext): Proposal[] {
+  const { isKnownAt } = scopesOf(context);
+  return [...usageOf(context).unread].flatMap(([name, given]) => {
+    const from = given.around.at(-1)?.to ?? given.node.to;
+    return context.nodes.flatMap(({ node, around }) => {
+      const isValue = node.role === "argument" || node.role === "value";
+      if (!isValue || node.from < from || !["name", "binary", "call", "field", "index"].includes(node.kind)) return [];
+      if (!isKnownAt(name, around)) return [];
+      return ["-", "+", "*"].map((sign, rank) =>
+        insert(node.to, ` ${sign} ${name}`, { text: name }, rank === 2 ? 0.4 : 0.9),
+      );
+    });
+  });
+}
+
+const mends = (context: EditContext): Proposal[] => [
+  ...calls(context),
+  ...counts(context),
+  ...marks(context),
+  ...reads(context),
+  ...operands(context),
+];
+
+/** A statement of one line that stands alone, or a summand, taken out. */
+function plants(context: EditContext): Proposal[] {
+  const lines = ofKind(context, "statement").flatMap(({ node, around }) => {
+    const whole = wholeLines(context, node);
+    if (!whole || (around.at(-1)?.children.length ?? 0) < 2) return [];
+    const text = context.sourceOf(node).trim();
+    return [{ from: whole.from, to: whole.to, text: "", parameters: { text }, odds: 0.5 }];
+  });
+  const summands = ofKind(context, "binary").flatMap(({ node }) => {
+    const [left, right] = [part(node, "left"), part(node, "right")];
+    if (!left || right?.kind !== "name" || !/^[-+*]$/.test(node.sign ?? "")) return [];
+    return [{ from: left.to, to: node.to, text: "", parameters: { text: right.sign ?? "" }, odds: 0.5 }];
+  });
+  return [...lines, ...summands];
+}
+
+/** A step that was thought of and not written: a call, a count that goes on, a mark, a read, a summand. */
+export const stepLeftOut: EditFamily = {
+  id: "step-left-out",
+  says: "a step that is prepared and never taken",
+  weight: 8,
+  reads: "tree",
+  mends,
+  plants,
+  examples: [
+    {
+      language: "python",
+      right: "total = 9\noff = 2\nprint(total - off)\n",
+      faulty: "total = 9\noff = 2\nprint(total)\n",
+    },
+    {
+      language: "python",
+      right: 'line = input()\nwhile line != "end":\n    print(line)\n    line = input()\n',
+      faulty: 'line = input()\nwhile line != "end":\n    print(line)\n',
+    },
+    {
+      language: "java",
+      right:
+        "class Main {\n  static int n = 0;\n  static int[] a = new int[5];\n  static void add(int x) {\n    a[n] = x;\n    n++;\n  }\n}\n",
+      faulty:
+        "class Main {\n  static int n = 0;\n  static int[] a = new int[5];\n  static void add(int x) {\n    a[n] = x;\n  }\n}\n",
+    },
+    {
+      language: "java",
+      right:
+        "class Main {\n  static void sort() {\n    g();\n  }\n  static void h() {\n    sort();\n    g();\n  }\n}\n",
+      faulty: "class Main {\n  static void sort() {\n    g();\n  }\n  static void h() {\n    g();\n  }\n}\n",
+    },
+    {
+      language: "c",
+      right:
+        "int f(const char *t) {\n  int inside = 0;\n  int n = 0;\n  for (int i = 0; t[i]; i++) {\n    if (t[i] == 32) {\n      inside = 0;\n    } else if (!inside) {\n      inside = 1;\n      n++;\n    }\n  }\n  return n;\n}\n",
+      faulty:
+        "int f(const char *t) {\n  int inside = 0;\n  int n = 0;\n  for (int i = 0; t[i]; i++) {\n    if (t[i] == 32) {\n      inside = 0;\n    } else if (!inside) {\n      n++;\n    }\n  }\n  return n;\n}\n",
+    },
+  ],
+};

@@ -1,0 +1,78 @@
+import type { SyntaxNode } from "../syntax/tree.ts";
+import type { EditContext } from "./edit.ts";
+import { namesIn } from "./places.ts";
+
+/** What a program says of its names: where each is known, and as what it is declared. */
+export type Scopes = {
+  /** Whether a name is known at a place, given what is around it: names of another function alone are not. */
+  isKnownAt: (name: string, around: readonly SyntaxNode[]) => boolean;
+  /** Whether two names may stand for values of one kind: false only where both are declared, as different kinds. */
+  areAlike: (one: string, other: string) => boolean;
+};
+
+/** Kinds of numbers that go into one another, by their words in the languages that declare. */
+const numbers =
+  /^(?:(?:unsigned|signed|const|final|static|public|private) )*(?:int|long|short|byte|double|float|decimal|unsigned|size_t|integer|real|longint|single|int64|word|cardinal)$/i;
+
+/** The contexts are shared and never changed, so what was found of one is kept as long as it is. */
+const found = new WeakMap<EditContext, Scopes>();
+
+/** Reads the scopes of a program from its tree. */
+export function scopesOf(context: EditContext): Scopes {
+  const known = found.get(context);
+  if (known) return known;
+  const owners = ownersOf(context);
+  const kinds = kindsOf(context);
+  const scopes: Scopes = {
+    isKnownAt: (name, around) => {
+      const those = owners.get(name);
+      return !those || those.has(null) || around.some((each) => those.has(each));
+    },
+    areAlike: (one, other) => {
+      const [first, second] = [kinds.get(one), kinds.get(other)];
+      return !first || !second || first === second;
+    },
+  };
+  found.set(context, scopes);
+  return scopes;
+}
+
+/** The functions in which a name is given a value, declared or handed in; null stands for the rest of the program. */
+function ownersOf(context: EditContext): Map<string, Set<SyntaxNode | null>> {
+  const owners = new Map<string, Set<SyntaxNode | null>>();
+  const add = (name: string | undefined, around: readonly SyntaxNode[]) => {
+    if (!name) return;
+    const those = owners.get(name) ?? new Set();
+    those.add(around.findLast((each) => each.kind === "function") ?? null);
+    owners.set(name, those);
+  };
+  for (const { node, around } of context.nodes) {
+    if (node.kind === "parameter") for (const name of [node.sign, ...namesIn(node)]) add(name, around);
+    else if (node.kind === "name" && (node.role === "target" || node.role === "definition")) add(node.sign, around);
+    else if (node.kind === "name" && around.at(-1)?.kind === "list" && around.at(-1)?.role === "target")
+      add(node.sign, around);
+  }
+  return owners;
+}
+
+/** What names are declared as, where every declaration of a name says the same. */
+function kindsOf(context: EditContext): Map<string, string> {
+  const kinds = new Map<string, string>();
+  const several = new Set<string>();
+  for (const { node } of context.nodes) {
+    if (node.kind !== "declaration" && node.kind !== "parameter") continue;
+    const type = node.children.find((child) => child.kind === "type");
+    if (!type) continue;
+    const said = context.sourceOf(type).trim();
+    const usual = numbers.test(said) ? "number" : said;
+    const text = context.sourceOf(node);
+    for (const name of namesIn({ ...node, children: node.children.filter((child) => child !== type) })) {
+      const marks = new RegExp(String.raw`(\*\s*)?\b${name}\b(\s*\[)?`).exec(text);
+      const kind = `${usual}${marks?.[1] || marks?.[2] ? " several" : ""}`;
+      if (kinds.has(name) && kinds.get(name) !== kind) several.add(name);
+      kinds.set(name, kind);
+    }
+  }
+  for (const name of several) kinds.delete(name);
+  return kinds;
+}

@@ -1,0 +1,92 @@
+import { part, type SyntaxNode, walk } from "../syntax/tree.ts";
+import type { EditContext, Placed } from "./edit.ts";
+import { ofKind } from "./places.ts";
+
+/** How a program uses the names of its values. */
+export type Usage = {
+  /** Names that are given a value and that nothing reads, with where they last get one. */
+  unread: ReadonlyMap<string, Placed>;
+  /** Names by which an element is picked of something, with what it is picked of. */
+  positions: ReadonlyMap<string, ReadonlySet<string>>;
+};
+
+const found = new WeakMap<EditContext, Usage>();
+
+/** Reads the usage of a program's names from its tree; contexts are shared, so it is done once for each. */
+export function usageOf(context: EditContext): Usage {
+  const known = found.get(context);
+  if (known) return known;
+  const usage = { unread: unreadNames(context), positions: positionNames(context) };
+  found.set(context, usage);
+  return usage;
+}
+
+/** True where a name's place gives it a value and does not read it. */
+function onlyGives({ node, around }: Placed): boolean {
+  const parent = around.at(-1);
+  if (node.role === "definition") return true;
+  return node.role === "target" && parent?.kind === "assignment" && !/^(?:\+\+|--)$/.test(parent.sign ?? "");
+}
+
+function unreadNames(context: EditContext): Map<string, Placed> {
+  const given = new Map<string, Placed>();
+  const read = new Set<string>();
+  for (const placed of context.nodes) {
+    const { node, around } = placed;
+    if (node.kind !== "name" && node.kind !== "parameter") continue;
+    const name = node.sign ?? "";
+    const parent = around.at(-1);
+    // What is handed in, walked or made of several parts is often not needed, and no sign of a mistake.
+    if (node.kind === "parameter" || parent?.kind === "foreach" || parent?.kind === "parameter") read.add(name);
+    else if (parent?.kind === "list" && parent.role === "target") read.add(name);
+    else if (parent?.kind === "function" || parent?.kind === "class") read.add(name);
+    else if (onlyGives(placed)) {
+      if (parent?.kind === "assignment") given.set(name, placed);
+    } else read.add(name);
+  }
+  // What is kept in a part of an object is read where that part is asked for.
+  for (const { node } of context.nodes) if (node.kind === "field" && node.role !== "target") read.add(node.sign ?? "");
+  // A name inside a text that is filled in, or in a piece that is not taken apart, is read as well.
+  for (const { node } of context.nodes)
+    if (node.kind === "text" || node.kind === "other" || node.kind === "error")
+      for (const word of context.sourceOf(node).match(/[\p{L}_][\p{L}\p{N}_]*/gu) ?? []) read.add(word);
+  for (const name of [...given.keys()]) if (read.has(name) || /^_|^[A-Z0-9_]+$/.test(name)) given.delete(name);
+  return given;
+}
+
+function positionNames(context: EditContext): Map<string, Set<string>> {
+  const positions = new Map<string, Set<string>>();
+  for (const { node } of ofKind(context, "index")) {
+    const [object, at] = [part(node, "object"), part(node, "argument")];
+    if (!object || at?.kind !== "name") continue;
+    const names = positions.get(at.sign ?? "") ?? new Set<string>();
+    positions.set(at.sign ?? "", names.add(context.sourceOf(object)));
+  }
+  return positions;
+}
+
+/**
+ * Where a name by which elements are picked gets an element instead of its place: the element, the name that picks it, and
+ * what gets it. A name that is also used as a value is left out, as are fields of elements that hold places themselves.
+ */
+export function elementsForPlaces(context: EditContext): Array<{ target: string; value: SyntaxNode; place: string }> {
+  const { positions } = usageOf(context);
+  return ofKind(context, "assignment").flatMap(({ node }) => {
+    const [target, value] = [part(node, "target") ?? node.children[0], part(node, "value")];
+    if (target?.kind !== "name" || !value || value === target) return [];
+    const lists = positions.get(target.sign ?? "");
+    const picked = value.kind === "field" ? (part(value, "object") ?? value.children[0]) : value;
+    if (!lists || picked?.kind !== "index") return [];
+    const [object, at] = [part(picked, "object"), part(picked, "argument")];
+    if (!object || at?.kind !== "name" || !lists.has(context.sourceOf(object))) return [];
+    if (at.sign === target.sign) return [];
+    return [{ target: target.sign ?? "", value, place: at.sign ?? "" }];
+  });
+}
+
+/** Every place of a name in a piece of a program. */
+export function placesOfName(node: SyntaxNode, name: string): SyntaxNode[] {
+  const places: SyntaxNode[] = [];
+  walk(node, (each) => each.kind === "name" && each.sign === name && places.push(each));
+  return places;
+}
