@@ -1,7 +1,6 @@
 import { editContext } from "../edits/context.ts";
 import type { LeadRule } from "./lead.ts";
-import { headerEnded } from "./mistakes/headerEnded.ts";
-import { mistakes } from "./mistakes/mistakes.ts";
+import { inRefused, mistakes } from "./mistakes/mistakes.ts";
 
 /** The weight from which on a mistake is hardly ever meant. */
 const sure = 96;
@@ -16,7 +15,7 @@ export const mistakesInText: LeadRule = ({ verdict, language, text }) => {
   if (!context) return [];
   // What is refused says itself where; only what makes another text of the program comes before that.
   if (verdict.class === "syntax")
-    return headerEnded.find(context).map((place) => ({ ...place, weight: beforeReported }));
+    return inRefused.flatMap(({ find }) => find(context).map((place) => ({ ...place, weight: beforeReported })));
   // A stop names its line itself; what shows in the text comes close behind, or before it where it is quite sure.
   const weightOf = (weight: number) =>
     verdict.class !== "runtime" ? weight : weight >= sure ? weight + 10 : weight - 4;

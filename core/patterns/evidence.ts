@@ -1,7 +1,7 @@
 import { editContext } from "../edits/context.ts";
 import type { Hunk } from "../fixes/hunks.ts";
 import type { Language } from "../languages/language.ts";
-import { mistakes } from "../leads/mistakes/mistakes.ts";
+import { inRefused, mistakes } from "../leads/mistakes/mistakes.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import { explain } from "../reading/explain.ts";
 import { lineTexts } from "../source/lines.ts";
@@ -45,9 +45,10 @@ export function evidenceOf(
     const at = suspected.indexOf(line);
     return at < 0 ? null : at;
   };
-  // What is refused has no form that could be looked at.
-  const context = verdict.class === "syntax" ? null : editContext(language, program);
-  const found = context ? mistakes.flatMap(({ id, find }) => find(context).map((place) => ({ id, ...place }))) : [];
+  // What is refused has hardly a form that could be looked at.
+  const context = editContext(language, program);
+  const looked = verdict.class === "syntax" ? inRefused : mistakes;
+  const found = context ? looked.flatMap(({ id, find }) => find(context).map((place) => ({ id, ...place }))) : [];
   const warned = ownWarnings(language, program).map(({ kind, line, says }) => ({ id: kind, line, why: says }));
   return {
     ...{ language, program, class: verdict.class, symptom, suspected, outputs, lines: lineTexts(program) },

@@ -5,6 +5,7 @@ import { copyChanged } from "./copyChanged.ts";
 import { countNeverMoves } from "./countNeverMoves.ts";
 import { defaultShared } from "./defaultShared.ts";
 import { elementForPlace } from "./elementForPlace.ts";
+import { givenToItself } from "./givenToItself.ts";
 import { headerEnded } from "./headerEnded.ts";
 import { inputKeptAsText } from "./inputKeptAsText.ts";
 import { listChangedWhileWalked } from "./listChangedWhileWalked.ts";
@@ -33,9 +34,12 @@ import { sumJoined } from "./sumJoined.ts";
 import { textByIdentity } from "./textByIdentity.ts";
 import { wholeDivision } from "./wholeDivision.ts";
 
+/** Those that show in a program that is refused as well, and make another text of it before it is translated. */
+export const inRefused: readonly Mistake[] = [headerEnded];
+
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
-  ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut],
+  ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
   ...[

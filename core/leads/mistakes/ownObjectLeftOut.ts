@@ -6,8 +6,7 @@ export const ownObjectLeftOut: Mistake = {
   id: "member-misspelt",
   weight: 99,
   find: (context) =>
-    ownObjectFamily
-      .mends(context)
+    (context.writing.ownObject?.isHanded ? ownObjectFamily.mends(context) : [])
       .filter((edit) => edit.odds >= 1.5)
       .map((edit) => ({
         line: context.lineOf(edit.from),
@@ -22,6 +21,5 @@ export const ownObjectLeftOut: Mistake = {
       line: 3,
     },
     { language: "python", text: "class Crew:\n    def add(trip):\n        print(trip)\n", line: 2 },
-    { language: "java", text: "class Car {\n  int load;\n  Car(int load) {\n    load = load;\n  }\n}\n", line: 4 },
   ],
 };

@@ -17,11 +17,12 @@ export const letterForMultiplication: Pattern = {
     byEdit("sign", ({ after }) => /^\s*\*\s*$/.test(after)),
     byText(
       (evidence) =>
-        evidence.class === "syntax"
+        // A change that mends it in another way says that nothing was to be multiplied.
+        evidence.class === "syntax" && evidence.changes.every(({ family }) => family === "sign")
           ? firstLineWith(
               evidence,
               namedLines(evidence),
-              /[\w)\]]\s+[xX×]\s+[\w(]|[=(,+*/-]\s*\d+\s*\(?\s+(?!and\b|or\b|if\b|else\b|in\b|to\b|do\b|downto\b|then\b|mod\b|div\b|for\b|is\b|not\b|of\b|xor\b|end\b)[A-Za-z_]\w*\s*(?:[;)]|$)/i,
+              /(?<!\bfor)(?<=[\w)\]])\s+[xX×]\s+(?!in\b)[\w(]|[=(,+*/-]\s*\d+\s*\(?\s+(?!and\b|or\b|if\b|else\b|in\b|to\b|do\b|downto\b|then\b|mod\b|div\b|for\b|is\b|not\b|of\b|xor\b|end\b)[A-Za-z_]\w*\s*(?:[;)]|$)/i,
               "A letter, or nothing, stands for times.",
             )
           : null,

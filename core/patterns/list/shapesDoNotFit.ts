@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Two arrays of different shapes are put together. */
@@ -11,7 +11,9 @@ export const shapesDoNotFit: Pattern = {
   cause: "Arrays are put together element by element and need the same shape.",
   avoid: "Look at the sizes of both.",
   fault: true,
-  grounds: [byMessage(["type mismatch", "wrong arguments", "value not allowed"], { words: /nonconformant/i, more: 6 })],
+  grounds: [
+    byMessage(["type mismatch", "wrong arguments", "value not allowed"], { words: /nonconformant/i, more: sure }),
+  ],
   examples: [
     example(
       "octave",

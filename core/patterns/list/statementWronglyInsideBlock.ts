@@ -14,8 +14,11 @@ export const statementWronglyInsideBlock: Pattern = {
   fault: true,
   grounds: [
     byEdit(
-      "indentation",
-      (change, { class: of }) => of !== "syntax" && change.lineAfter.search(/\S/) < change.lineBefore.search(/\S/),
+      ["indentation", "moved"],
+      (change, { class: of }) =>
+        of !== "syntax" &&
+        change.lineAfter.search(/\S/) < change.lineBefore.search(/\S/) &&
+        change.lineAfter.trim() === change.lineBefore.trim(),
       3,
     ),
     byText(({ changes, class: of }) => {

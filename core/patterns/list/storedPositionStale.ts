@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byText } from "../grounds.ts";
+import { byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { movedStatement } from "../shape.ts";
 
@@ -19,6 +19,7 @@ export const storedPositionStale: Pattern = {
         ? { line: changes[0]?.line ?? null, why: "A position or length is worked out before what it is of changes." }
         : null;
     }, 6),
+    byNotice("stored-position-stale", 5),
   ],
   examples: [
     example(
