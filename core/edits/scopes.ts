@@ -8,7 +8,11 @@ export type Scopes = {
   isKnownAt: (name: string, around: readonly SyntaxNode[]) => boolean;
   /** Whether two names may stand for values of one kind: false only where both are declared, as different kinds. */
   areAlike: (one: string, other: string) => boolean;
+  /** Whether a name may stand for a number: false only where it is declared as something else. */
+  mayCount: (name: string) => boolean;
 };
+
+const number = "number";
 
 /** Kinds of numbers that go into one another, by their words in the languages that declare. */
 const numbers =
@@ -32,6 +36,7 @@ export function scopesOf(context: EditContext): Scopes {
       const [first, second] = [kinds.get(one), kinds.get(other)];
       return !first || !second || first === second;
     },
+    mayCount: (name) => (kinds.get(name) ?? number) === number,
   };
   found.set(context, scopes);
   return scopes;
@@ -64,7 +69,9 @@ function kindsOf(context: EditContext): Map<string, string> {
     const type = node.children.find((child) => child.kind === "type");
     if (!type) continue;
     const said = context.sourceOf(type).trim();
-    const usual = numbers.test(said) ? "number" : said;
+    // A type that is worked out from the value says nothing of it.
+    if (/^(?:var|auto)$/.test(said)) continue;
+    const usual = numbers.test(said) ? number : said;
     const text = context.sourceOf(node);
     for (const name of namesIn({ ...node, children: node.children.filter((child) => child !== type) })) {
       const marks = new RegExp(String.raw`(\*\s*)?\b${name}\b(\s*\[)?`).exec(text);

@@ -1,6 +1,7 @@
 import { isLoop, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { bracketed, calledName, isOrder, isSimple, ofKind } from "../places.ts";
+import { scopesOf } from "../scopes.ts";
 
 /** Where a count goes to or an element is picked: limits of loops and of ranges, indexes, sides of comparisons. */
 function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }> {
@@ -37,8 +38,10 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
 
 /** A value with 1 more or 1 less; where it has that already, without it. */
 function byOne(context: EditContext): Proposal[] {
+  const { mayCount } = scopesOf(context);
   return limits(context).flatMap(({ node, odds }) => {
     if (node.kind === "text" || node.kind === "list" || node.kind === "constant" || node.kind === "number") return [];
+    if (node.sign === "new" || (node.kind === "name" && !mayCount(node.sign ?? ""))) return [];
     const text = context.sourceOf(node);
     const right = node.kind === "binary" ? part(node, "right") : undefined;
     const left = node.kind === "binary" ? part(node, "left") : undefined;

@@ -1,6 +1,7 @@
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { indentUnit, lineEndOf, namesIn, ofKind, wholeLines } from "../places.ts";
+import { scopesOf } from "../scopes.ts";
 
 /** True if something in a tree gives the name a value. */
 function assigns(node: SyntaxNode, name: string): boolean {
@@ -10,11 +11,12 @@ function assigns(node: SyntaxNode, name: string): boolean {
 
 /** A statement at the end of a loop's body that moves one of the names of its condition by one. */
 function mends(context: EditContext): Proposal[] {
+  const { mayCount } = scopesOf(context);
   return ofKind(context, "while", "do").flatMap(({ node }) => {
     const [condition, body] = [part(node, "condition"), part(node, "body")];
     if (!condition || !body) return [];
     const about = (proposal: Proposal): Proposal => ({ ...proposal, about: node.from });
-    const names = namesIn(condition).filter((name) => context.names.includes(name));
+    const names = namesIn(condition).filter((name) => context.names.includes(name) && mayCount(name));
     const { blocks } = context.writing;
     return names.flatMap((name) => {
       const odds = assigns(body, name) ? 0.1 : 1;

@@ -1,12 +1,22 @@
 import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { calledName, ofKind } from "../places.ts";
+import { scopesOf } from "../scopes.ts";
 
 function swap(context: EditContext, one: SyntaxNode, other: SyntaxNode, odds: number): Proposal[] {
   const [first, second] = [context.sourceOf(one), context.sourceOf(other)];
   if (first === second || one.to > other.from) return [];
   const text = second + context.text.slice(one.to, other.from) + first;
   return [change({ from: one.from, to: other.to }, text, { one: first, other: second }, odds)];
+}
+
+/** False for a text and a number, or two names that are declared as different kinds: no function takes them the other way round. */
+function mayChange(context: EditContext, one: SyntaxNode, other: SyntaxNode): boolean {
+  if (context.writing.types.length === 0) return true;
+  const literals = ["number", "text"];
+  if (literals.includes(one.kind) && literals.includes(other.kind)) return one.kind === other.kind;
+  const areNames = one.kind === "name" && other.kind === "name";
+  return !areNames || scopesOf(context).areAlike(one.sign ?? "", other.sign ?? "");
 }
 
 function isJoint({ writing }: EditContext, sign = ""): boolean {
@@ -20,7 +30,8 @@ function swaps(context: EditContext): Proposal[] {
     const own = context.functions.includes(calledName(node)) || node.sign === "new";
     const neighbours = given.slice(1).flatMap((other, at) => {
       const one = given[at];
-      return one ? swap(context, one, other, own ? 1 : 0.3) : [];
+      if (!one || !mayChange(context, one, other)) return [];
+      return swap(context, one, other, own ? 1 : 0.3);
     });
     // Two pairs: (a, b, c, d) is (c, d, a, b).
     const [first, second, third, fourth] = given;
