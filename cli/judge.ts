@@ -23,7 +23,7 @@ import { secondsOf } from "./seconds.ts";
 import { suggestFor } from "./suggest.ts";
 
 /** Programs of a batch that are worked on at once where changes are searched for. */
-const besideSearch = 3;
+const besideSearch = 1;
 
 type Material = {
   /** The longest time to look for a small change after which all passes, in seconds; 0: none is looked for. */

@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { c } from "../languages/c/c.ts";
 import { python } from "../languages/python/python.ts";
 import { createRecordingReader } from "../trace/readRecording.ts";
-import type { Trace } from "../trace/trace.ts";
+import type { Step, Trace } from "../trace/trace.ts";
 import { type EndlessFinding, findEndlessLoop, isToGoOn } from "./endless.ts";
 
 const outcome: Trace["outcome"] = {
@@ -137,4 +137,39 @@ test("a few passes are no ground, nor a loop that the run had left", () => {
   const left = looping("low", 1, (pass) => pass + 2);
   const steps = [...left.steps, { index: left.steps.length, line: 9, file: 0, frame: 0, depth: 0, writes: [] }];
   expect(ground("low = 1\nwhile True:\n    low = low + 1\n", { ...left, steps })).toBeNull();
+});
+
+/** A step of a call; `writes` gives own names of that call whole numbers. */
+function stepOf(line: number, frame: number, depth: number, writes: Record<string, number> = {}): Step {
+  return {
+    ...{ index: 0, file: 0, line, frame, depth, ended: [] },
+    writes: Object.entries(writes).map(([name, value]) => ({
+      ...{ scope: "frame" as const, owner: frame, path: [name] },
+      value: { type: "int", text: String(value) },
+    })),
+  };
+}
+const power =
+  "def power(times):\n    result = 1\n    while times > 0:\n        result = result * 0\n    return result\n";
+
+test("passes of an earlier call of the same function say nothing of the loop that goes on", () => {
+  const steps = [
+    ...[stepOf(1, 1, 2, { times: 0 }), stepOf(2, 1, 2, { result: 1 }), stepOf(3, 1, 2), stepOf(5, 1, 2)],
+    ...[stepOf(1, 2, 2, { times: 1 }), stepOf(2, 2, 2, { result: 1 })],
+    ...Array.from({ length: 100 }, () => [stepOf(3, 2, 2), stepOf(4, 2, 2, { result: 0 })]).flat(),
+  ];
+  expect(findEndlessLoop(python, power, { outcome, files: ["a.py"], steps })).toMatchObject({
+    ground: "condition never changes",
+    line: 3,
+  });
+});
+
+test("a recording that ends in what the loop has called ends in the loop; behind its call it does not", () => {
+  const program = "line = ask()\nwhile line != 'end':\n    place(line)\ndef place(at):\n    return at\n";
+  const round = [stepOf(2, 1, 1), stepOf(3, 1, 1), stepOf(5, 2, 2)];
+  const steps = Array.from({ length: 100 }, () => round).flat();
+  const found = findEndlessLoop(python, program, { outcome, files: ["a.py"], steps });
+  expect(found).toMatchObject({ ground: "condition never changes", line: 2 });
+  const over = [...steps, stepOf(5, 3, 0)];
+  expect(findEndlessLoop(python, program, { outcome, files: ["a.py"], steps: over })).toBeNull();
 });

@@ -46,17 +46,15 @@ function numberOf(side: string, values: ReadonlyMap<string, string>): number {
 }
 
 /**
- * For each pass of the loop at `header` the values of the global and own names as text, uncut; null if a value was cut
- * or not followed.
+ * For each pass of the loop at `header` in the call `frame` the values of the global and own names as text, uncut; null if
+ * a value was cut or not followed.
  */
-function statesAtHeader(trace: Trace, header: number): Array<Map<string, string>> | null {
+function statesAtHeader(trace: Trace, header: number, frame: number): Array<Map<string, string>> | null {
   const store = createObjectStore();
   const values = new Map<string, { value: Parameters<typeof store.write>[0] } | null>();
   const states: Array<Map<string, string>> = [];
-  let frame: number | null = null;
   for (const step of trace.steps) {
     if (step.line === header && step.file === 0) {
-      frame ??= step.frame;
       if (step.frame === frame && states.length < comparedPasses) {
         const state = new Map<string, string>();
         for (const [name, held] of values) if (held) state.set(name, store.write(held.value));
@@ -66,7 +64,7 @@ function statesAtHeader(trace: Trace, header: number): Array<Map<string, string>
     }
     for (const write of step.writes) {
       store.apply(write);
-      if (write.scope !== "object" && (write.scope === "global" || frame === null || write.owner === frame))
+      if (write.scope !== "object" && (write.scope === "global" || write.owner === frame))
         values.set(`${write.scope} ${String(write.path[0])}`, write.value ? { value: write.value } : null);
     }
   }
@@ -156,6 +154,14 @@ function repeatedPass(states: ReadonlyArray<ReadonlyMap<string, string>>): [numb
   return null;
 }
 
+/** Whether a recording ends on one of the lines of a call, or in what such a line has called. */
+function isInside(steps: readonly Step[], frame: number, lines: readonly number[]): boolean {
+  const at = steps.findLastIndex((step) => step.frame === frame);
+  const last = steps[at];
+  if (!last || last.file !== 0 || !lines.includes(last.line)) return false;
+  return steps.slice(at + 1).every((step) => step.depth > last.depth);
+}
+
 /**
  * Looks whether a recorded run that was cut goes round a loop that cannot end. Grounds: over all recorded passes the
  * names of its condition never changed; or the two sides of its comparison only moved away from one another; or
@@ -166,21 +172,22 @@ function repeatedPass(states: ReadonlyArray<ReadonlyMap<string, string>>): [numb
  */
 export function findEndlessLoop(language: Language, program: string, trace: Trace): EndlessFinding | null {
   const tokens = tokensByLine(language.tokens(program));
-  const passes = new Map<number, number>();
-  for (const step of trace.steps) if (step.file === 0) passes.set(step.line, (passes.get(step.line) ?? 0) + 1);
-  const last = trace.steps.at(-1);
-  if (!last) return null;
+  const { steps } = trace;
 
   for (const [header, lineTokens] of tokens) {
     const condition = language.loopCondition(lineTokens);
-    const count = passes.get(header) ?? 0;
-    if (!condition || count < leastPasses) continue;
+    if (!condition) continue;
+    // A loop goes on in one call of its function: passes of other calls say nothing of it.
+    const lastHeader = steps.findLastIndex((step) => step.line === header && step.file === 0);
+    const frame = steps[lastHeader]?.frame;
+    if (frame === undefined) continue;
+    const count = steps.filter((step) => step.line === header && step.file === 0 && step.frame === frame).length;
+    if (count < leastPasses) continue;
     const body = language.blockLines(program, header);
-    if (!body.includes(last.line) && last.line !== header) continue;
+    if (!isInside(steps, frame, [header, ...body])) continue;
     const bodyTokens = body.flatMap((line) => tokens.get(line) ?? []);
     const leaves = bodyTokens.some((token) => language.loopExits.includes(token.text));
-    const first = trace.steps.findIndex((step) => step.line === header);
-    const lastHeader = trace.steps.findLastIndex((step) => step.line === header);
+    const first = steps.findIndex((step) => step.line === header && step.file === 0 && step.frame === frame);
 
     if (
       !condition.calls &&
@@ -197,7 +204,7 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
           : `It has not ended: in all ${spaced(count)} recorded passes of the loop at line ${header} ${names} never changed, and nothing in the loop is seen to leave it.`,
       };
     }
-    const states = statesAtHeader(trace, header);
+    const states = statesAtHeader(trace, header, frame);
     if (!states) continue;
     if (condition.comparison && !leaves && movesAway(states, condition.comparison)) {
       const { left, operator, right } = condition.comparison;
