@@ -227,6 +227,80 @@ const cases: readonly Named[] = [
     expected: "7\n",
     ...{ line: 6, kind: "variable-shadowed" },
   },
+  {
+    says: "what belongs to an object is kept in a variable of the function",
+    language: "python",
+    program:
+      'class Crew:\n    def __init__(self, name):\n        self.name = name\n        trips = []\n\n    def add(self, port):\n        self.trips.append(port)\n\nada = Crew("Ada")\nada.add("Gull Rock")\nprint(len(ada.trips))\n',
+    expected: "1\n",
+    ...{ line: 4, kind: "member-misspelt" },
+  },
+  {
+    says: "a function of a class that does not take the object",
+    language: "python",
+    program:
+      'class Crew:\n    def __init__(self):\n        self.trips = []\n\n    def add(port):\n        print("to", port)\n\nada = Crew()\nada.add("Gull Rock")\n',
+    expected: "to Gull Rock\n",
+    ...{ line: 5, kind: "argument-count-wrong", search: 10 },
+  },
+  {
+    says: "one list in all rows",
+    language: "python",
+    program: "deck = [[0] * 3] * 2\ndeck[0][1] = 1\nfor row in deck:\n    print(row)\n",
+    expected: "[0, 1, 0]\n[0, 0, 0]\n",
+    ...{ line: 1, kind: "list-shared-by-alias", search: 10 },
+  },
+  {
+    says: "what is worked out is used nowhere: the line that should use it",
+    language: "python",
+    program:
+      'cars = int(input("Cars: "))\npeople = int(input("People: "))\ntotal = cars * 20 + people * 4\noff = 0\nif people > 9:\n    off = 10\nprint("Pay", total)\n',
+    input: "2\n12\n",
+    expected: "Cars: People: Pay 78\n",
+    ...{ line: 7, kind: "step-missing", search: 10 },
+  },
+  {
+    says: "a count by which everything goes into one place",
+    language: "java",
+    program: inMain(
+      "    add(4);\n    add(9);\n    for (int i = 0; i < 2; i++) System.out.println(loads[i]);\n",
+      "  static int[] loads = new int[5];\n  static int count = 0;\n  static void add(int load) {\n    loads[count] = load;\n  }\n",
+    ),
+    expected: "4\n9\n",
+    ...{ line: 6, kind: "step-missing" },
+  },
+  {
+    says: "an element kept where its place is meant",
+    language: "c",
+    program:
+      '#include <stdio.h>\nint main(void) {\n    int loads[4] = {3, 1, 2, 1};\n    int best = 3;\n    for (int i = 0; i < 4; i++) {\n        if (loads[i] > loads[best]) {\n            best = loads[i];\n        }\n    }\n    printf("Heaviest: car %d\\n", best);\n    return 0;\n}\n',
+    expected: "Heaviest: car 0\n",
+    ...{ line: 7, kind: "stored-position-stale" },
+  },
+  {
+    says: "a mark that nothing sets, and no character that is taken for a text",
+    language: "c",
+    program:
+      '#include <stdio.h>\nint main(void) {\n    char text[] = "gull rock";\n    int words = 0, inside = 0;\n    for (int i = 0; text[i] != 0; i++) {\n        if (text[i] == \' \') {\n            inside = 0;\n        } else if (!inside) {\n            words++;\n        }\n    }\n    printf("%d\\n", words);\n    return 0;\n}\n',
+    expected: "2\n",
+    ...{ line: 8, kind: "flag-not-set" },
+  },
+  {
+    says: "a table that is handed over as a copy",
+    language: "pascal",
+    program:
+      "program Deck;\ntype TLoads = array[1..2] of integer;\nvar loads: TLoads;\nprocedure Add(loads: TLoads);\nbegin\n  loads[1] := loads[1] + 5;\nend;\nbegin\n  loads[1] := 1;\n  Add(loads);\n  writeln(loads[1]);\nend.\n",
+    expected: "6\n",
+    ...{ line: 6, kind: "value-parameter-changed" },
+  },
+  {
+    says: "a part of the object that is given to itself",
+    language: "csharp",
+    program:
+      "using System;\nclass Car\n{\n    public int load;\n    public Car(int load)\n    {\n        load = load;\n    }\n}\nclass Program\n{\n    static void Main()\n    {\n        Console.WriteLine(new Car(4).load);\n    }\n}\n",
+    expected: "4\n",
+    ...{ line: 7, kind: "variable-shadowed" },
+  },
 ];
 
 test.each(cases)("$says ($language)", async ({ language: id, program, input, expected, line, kind, search }) => {

@@ -158,7 +158,7 @@ function repeatedPass(states: ReadonlyArray<ReadonlyMap<string, string>>): [numb
 function isInside(steps: readonly Step[], frame: number, lines: readonly number[]): boolean {
   const at = steps.findLastIndex((step) => step.frame === frame);
   const last = steps[at];
-  if (!last || last.file !== 0 || !lines.includes(last.line)) return false;
+  if (last?.file !== 0 || !lines.includes(last.line)) return false;
   return steps.slice(at + 1).every((step) => step.depth > last.depth);
 }
 

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byText } from "../grounds.ts";
+import { byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A variable that is to remember that something happened is not set where it happens. */
@@ -25,6 +25,7 @@ export const flagNotSet: Pattern = {
       }
       return null;
     }, 2),
+    byNotice("flag-not-set", 3),
   ],
   examples: [
     example(
