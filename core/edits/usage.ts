@@ -40,6 +40,8 @@ function unreadNames(context: EditContext): Map<string, Placed> {
     if (node.kind === "parameter" || parent?.kind === "foreach" || parent?.kind === "parameter") read.add(name);
     else if (parent?.kind === "list" && parent.role === "target") read.add(name);
     else if (parent?.kind === "function" || parent?.kind === "class") read.add(name);
+    // What a loop counts by is often not needed, either.
+    else if (around.some((each) => each.role === "start")) read.add(name);
     else if (onlyGives(placed)) {
       if (parent?.kind === "assignment") given.set(name, placed);
     } else read.add(name);

@@ -1,6 +1,7 @@
 import { isStatement, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
-import { type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
+import { type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { blocksOf, calledName, lineEndOf, ofKind, wholeLines } from "../places.ts";
+import { marksNeverSet, putInOnePlace, uncalled } from "../prepared.ts";
 import { scopesOf } from "../scopes.ts";
 import { usageOf } from "../usage.ts";
 
@@ -20,19 +21,6 @@ function beside(
   if (where === "before") return [{ ...insert(whole.from, written, { text }, odds), about }];
   const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEnd;
   return [{ ...insert(whole.to, `${end}${written}`, { text }, odds), about }];
-}
-
-/** Functions of the program that nothing calls or hands on. */
-export function uncalled(context: EditContext): Placed[] {
-  return ofKind(context, "function").filter(({ node, around }) => {
-    const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
-    const isOwn =
-      around.every((each) => each.kind !== "class") ||
-      /\bstatic\b/.test(context.text.slice(node.from, node.children[0]?.to));
-    // What is named after an object and what happens to it is called by that.
-    if (!name || !isOwn || /^(?:main|setup|draw|_.*)$/i.test(name) || /_[A-Z]\w*$/.test(name)) return false;
-    return (context.text.match(new RegExp(String.raw`\b${name}\b`, "g")) ?? []).length === 1;
-  });
 }
 
 /** Calls of a function that nothing calls, before each statement of another one or of the program's own part. */
@@ -57,66 +45,9 @@ function calls(context: EditContext): Proposal[] {
 
 /** A name that counts what is put where: it goes on by one behind what was put there. */
 function counts(context: EditContext): Proposal[] {
-  return ofKind(context, "assignment").flatMap(({ node, around }) => {
-    const target = part(node, "target");
-    const at = target?.kind === "index" ? part(target, "argument") : undefined;
-    const statement = around.findLast((each) => each.kind === "statement");
-    if (at?.kind !== "name" || !statement) return [];
-    const name = at.sign ?? "";
-    return isSetOnce(context, name) ? beside(context, statement, context.writing.step(name, "+"), "behind", 1.5) : [];
-  });
-}
-
-/** True for a name that is given one value, once, and that no loop moves. */
-export function isSetOnce(context: EditContext, name: string): boolean {
-  const given = context.nodes.filter(
-    ({ node, around }) =>
-      (node.kind === "name" &&
-        node.sign === name &&
-        (node.role === "target" || node.role === "definition") &&
-        around.at(-1)?.kind !== "function") ||
-      (node.kind === "parameter" && node.sign === name),
-  );
-  const [only] = given;
-  return (
-    given.length === 1 &&
-    only?.node.kind === "name" &&
-    only.around.at(-1)?.kind === "assignment" &&
-    part(only.around.at(-1) as SyntaxNode, "value")?.kind === "number"
-  );
-}
-
-/** Truths, and numbers that stand for them, with what each is set to where it holds. */
-const opposite: Readonly<Record<string, string>> = { false: "true", False: "True", FALSE: "TRUE", "0": "1" };
-
-/**
- * Names that are asked for in a decision and are only ever given the value by which nothing has happened yet: each decision
- * that asks, with what the name would be set to.
- */
-export function marksNeverSet(context: EditContext): Array<{ name: string; other: string; decision: SyntaxNode }> {
-  const given = new Map<string, Set<string>>();
-  const times = new Map<string, number>();
-  for (const { node, around } of context.nodes) {
-    const parent = around.at(-1);
-    if (node.kind === "parameter") given.set(node.sign ?? "", new Set(["?"]));
-    if (node.kind !== "name" || (node.role !== "target" && node.role !== "definition")) continue;
-    times.set(node.sign ?? "", (times.get(node.sign ?? "") ?? 0) + 1);
-    const value =
-      parent?.kind === "assignment" && parent.sign === context.writing.assign ? part(parent, "value") : undefined;
-    const those = given.get(node.sign ?? "") ?? new Set<string>();
-    given.set(node.sign ?? "", those.add(value ? context.sourceOf(value) : parent?.kind === "declaration" ? "0" : "?"));
-  }
-  return ofKind(context, "if").flatMap(({ node }) => {
-    const condition = part(node, "condition");
-    if (!condition) return [];
-    return nodesOf(condition).flatMap((each) => {
-      const name = each.kind === "name" && each.role !== "callee" && each.role !== "argument" ? (each.sign ?? "") : "";
-      const values = [...(given.get(name) ?? [])];
-      const other = values.length === 1 ? opposite[values[0] ?? ""] : undefined;
-      // What is read into a name by its address is given a value that the text does not show.
-      if (other === undefined || new RegExp(String.raw`&\s*${name}\b`).test(context.text)) return [];
-      return values[0] !== "0" || (times.get(name) ?? 0) > 1 ? [{ name, other, decision: node }] : [];
-    });
+  return putInOnePlace(context).flatMap(({ placed, name }) => {
+    const statement = placed.around.findLast((each) => each.kind === "statement");
+    return statement ? beside(context, statement, context.writing.step(name, "+"), "behind", 1.5) : [];
   });
 }
 

@@ -1,6 +1,4 @@
-import { isSetOnce } from "../../edits/families/stepLeftOut.ts";
-import { ofKind } from "../../edits/places.ts";
-import { part } from "../../syntax/tree.ts";
+import { putInOnePlace } from "../../edits/prepared.ts";
 import type { Mistake } from "./mistake.ts";
 
 /** Elements that are all put into one place, since the name that says where never goes on. */
@@ -8,20 +6,11 @@ export const countNeverMoves: Mistake = {
   id: "step-missing",
   weight: 95,
   find: (context) =>
-    ofKind(context, "assignment").flatMap(({ node }) => {
-      const target = part(node, "target");
-      const at = target?.kind === "index" ? part(target, "argument") : undefined;
-      const name = at?.kind === "name" ? (at.sign ?? "") : "";
-      return name && isSetOnce(context, name)
-        ? [
-            {
-              line: context.lineOf(node.from),
-              names: [name],
-              why: `“${name}” says where this is put, and never goes on: everything goes into one place.`,
-            },
-          ]
-        : [];
-    }),
+    putInOnePlace(context).map(({ placed, name }) => ({
+      line: context.lineOf(placed.node.from),
+      names: [name],
+      why: `“${name}” says where this is put, and never goes on: everything goes into one place.`,
+    })),
   examples: [
     {
       language: "java",

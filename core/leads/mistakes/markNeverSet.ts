@@ -1,4 +1,4 @@
-import { marksNeverSet } from "../../edits/families/stepLeftOut.ts";
+import { marksNeverSet } from "../../edits/prepared.ts";
 import type { Mistake } from "./mistake.ts";
 
 /** A mark that decisions ask for and that nothing ever sets. */

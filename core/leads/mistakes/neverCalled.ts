@@ -1,4 +1,4 @@
-import { uncalled } from "../../edits/families/stepLeftOut.ts";
+import { uncalled } from "../../edits/prepared.ts";
 import type { Mistake } from "./mistake.ts";
 
 /** A function that nothing calls. */

@@ -1,0 +1,90 @@
+import { isLoop, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
+import type { EditContext, Placed } from "./edit.ts";
+import { ofKind } from "./places.ts";
+
+// What a program prepares and never goes on with: functions, counts and marks. (Values that nothing reads: usage.ts.)
+
+/** Functions of the program that nothing calls or hands on. */
+export function uncalled(context: EditContext): Placed[] {
+  return ofKind(context, "function").filter(({ node, around }) => {
+    const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
+    const isOwn =
+      around.every((each) => each.kind !== "class") ||
+      /\bstatic\b/.test(context.text.slice(node.from, node.children[0]?.to));
+    // What is named after an object and what happens to it is called by that.
+    if (!name || !isOwn || /^(?:main|setup|draw|_.*)$/i.test(name) || /_[A-Z]\w*$/.test(name)) return false;
+    return (context.text.match(new RegExp(String.raw`\b${name}\b`, "g")) ?? []).length === 1;
+  });
+}
+
+/**
+ * Elements that are put where a name says that never goes on: assignments that are done several times, in a loop or in a
+ * function, with that name.
+ */
+export function putInOnePlace(context: EditContext): Array<{ placed: Placed; name: string }> {
+  return ofKind(context, "assignment").flatMap((placed) => {
+    const target = part(placed.node, "target");
+    const at = target?.kind === "index" ? part(target, "argument") : undefined;
+    const name = at?.kind === "name" ? (at.sign ?? "") : "";
+    const again = placed.around.some((each) => isLoop(each) || each.kind === "function");
+    return name && again && isSetOnce(context, name) ? [{ placed, name }] : [];
+  });
+}
+
+/** What is read into a name by its address is given a value that the text does not show. */
+function isReadInto({ text }: EditContext, name: string): boolean {
+  return new RegExp(String.raw`&\s*${name}\b`).test(text);
+}
+
+/** True for a name that is given one number, once. */
+function isSetOnce(context: EditContext, name: string): boolean {
+  const given = context.nodes.filter(
+    ({ node, around }) =>
+      (node.kind === "name" &&
+        node.sign === name &&
+        (node.role === "target" || node.role === "definition") &&
+        around.at(-1)?.kind !== "function") ||
+      (node.kind === "parameter" && node.sign === name),
+  );
+  const [only] = given;
+  return (
+    given.length === 1 &&
+    !isReadInto(context, name) &&
+    only?.node.kind === "name" &&
+    only.around.at(-1)?.kind === "assignment" &&
+    part(only.around.at(-1) as SyntaxNode, "value")?.kind === "number"
+  );
+}
+
+/** Truths, and numbers that stand for them, with what each is set to where it holds. */
+const opposite: Readonly<Record<string, string>> = { false: "true", False: "True", FALSE: "TRUE", "0": "1" };
+
+/**
+ * Names that are asked for in a decision and are only ever given the value by which nothing has happened yet: each decision
+ * that asks, with what the name would be set to.
+ */
+export function marksNeverSet(context: EditContext): Array<{ name: string; other: string; decision: SyntaxNode }> {
+  const given = new Map<string, Set<string>>();
+  const times = new Map<string, number>();
+  for (const { node, around } of context.nodes) {
+    const parent = around.at(-1);
+    if (node.kind === "parameter") given.set(node.sign ?? "", new Set(["?"]));
+    if (node.kind !== "name" || (node.role !== "target" && node.role !== "definition")) continue;
+    times.set(node.sign ?? "", (times.get(node.sign ?? "") ?? 0) + 1);
+    const value =
+      parent?.kind === "assignment" && parent.sign === context.writing.assign ? part(parent, "value") : undefined;
+    const those = given.get(node.sign ?? "") ?? new Set<string>();
+    given.set(node.sign ?? "", those.add(value ? context.sourceOf(value) : parent?.kind === "declaration" ? "0" : "?"));
+  }
+  return ofKind(context, "if").flatMap(({ node }) => {
+    const condition = part(node, "condition");
+    if (!condition) return [];
+    return nodesOf(condition).flatMap((each) => {
+      const name = each.kind === "name" && each.role !== "callee" && each.role !== "argument" ? (each.sign ?? "") : "";
+      const values = [...(given.get(name) ?? [])];
+      const other = values.length === 1 ? opposite[values[0] ?? ""] : undefined;
+      if (other === undefined || isReadInto(context, name)) return [];
+      return values[0] !== "0" || (times.get(name) ?? 0) > 1 ? [{ name, other, decision: node }] : [];
+    });
+  });
+}
