@@ -1,5 +1,5 @@
 import { isStatement, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
-import { type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
 import { blocksOf, calledName, lineEndOf, ofKind, wholeLines } from "../places.ts";
 import { marksNeverSet, putInOnePlace, uncalled } from "../prepared.ts";
 import { scopesOf } from "../scopes.ts";
@@ -120,20 +120,43 @@ const mends = (context: EditContext): Proposal[] => [
   ...operands(context),
 ];
 
-/** A statement of one line that stands alone, or a summand, taken out. */
+/** True for a statement that is such a step: a call for its own sake, a count that goes on, a mark that is set, a read in a loop. */
+function isStep(context: EditContext, { node, around }: Placed): boolean {
+  const [inner] = node.children;
+  if (inner?.kind === "call") return context.functions.includes(calledName(inner));
+  const target = inner?.kind === "assignment" ? part(inner, "target") : undefined;
+  if (!inner || target?.kind !== "name") return false;
+  const value = part(inner, "value");
+  const picks = around.at(-1)?.children.some((each) => each !== node && isPutBy(each, target.sign ?? ""));
+  if (picks) return true;
+  if (value?.kind === "constant" || value?.sign === "1") return around.some((each) => each.kind === "if");
+  return around.at(-2)?.kind === "while" && readsSomething(context, inner);
+}
+
+/** True for a statement that puts an element where the name says. */
+function isPutBy(statement: SyntaxNode, name: string): boolean {
+  return nodesOf(statement).some((each) => {
+    const target = each.kind === "assignment" ? part(each, "target") : undefined;
+    return target?.kind === "index" && part(target, "argument")?.sign === name;
+  });
+}
+
+/** Such a statement, or a summand that nothing else reads, taken out. */
 function plants(context: EditContext): Proposal[] {
-  const lines = ofKind(context, "statement").flatMap(({ node, around }) => {
-    const whole = wholeLines(context, node);
-    if (!whole || (around.at(-1)?.children.length ?? 0) < 2) return [];
-    const text = context.sourceOf(node).trim();
+  const steps = ofKind(context, "statement").flatMap((placed) => {
+    const whole = isStep(context, placed) ? wholeLines(context, placed.node) : null;
+    if (!whole || (placed.around.at(-1)?.children.length ?? 0) < 2) return [];
+    const text = context.sourceOf(placed.node).trim();
     return [{ from: whole.from, to: whole.to, text: "", parameters: { text }, odds: 0.5 }];
   });
   const summands = ofKind(context, "binary").flatMap(({ node }) => {
     const [left, right] = [part(node, "left"), part(node, "right")];
     if (!left || right?.kind !== "name" || !/^[-+*]$/.test(node.sign ?? "")) return [];
+    const uses = context.nodes.filter((each) => each.node.kind === "name" && each.node.sign === right.sign);
+    if (uses.filter((each) => each.node.role !== "target" && each.node.role !== "definition").length > 1) return [];
     return [{ from: left.to, to: node.to, text: "", parameters: { text: right.sign ?? "" }, odds: 0.5 }];
   });
-  return [...lines, ...summands];
+  return [...steps, ...summands];
 }
 
 /** A step that was thought of and not written: a call, a count that goes on, a mark, a read, a summand. */
