@@ -58,13 +58,14 @@ export function byMessage(
 /** More for a message that says more than a change would: a stop whose message is about the mistake itself. */
 export const sure = 26;
 
-/** Suggested where the text looks like it by one of the rules that look for mistakes in the text, the more the earlier its line is looked at. */
-export function byNotice(ids: string | readonly string[], more = 0): GroundRule {
+/** Suggested where the text looks like it by one of the rules that look for mistakes in the text, the more the earlier its line is looked at; with `onlyNear` where that is one of the first three alone. */
+export function byNotice(ids: string | readonly string[], more = 0, onlyNear = false): GroundRule {
   const wanted = new Set(typeof ids === "string" ? [ids] : ids);
   return ({ noticed }) => {
     const found = noticed.filter(({ id }) => wanted.has(id));
     const [place] = found.sort((one, other) => (one.rank ?? 99) - (other.rank ?? 99));
     if (!place) return null;
+    if (onlyNear && (place.rank === null || place.rank > 2)) return null;
     const near = place.rank === 0 ? strengths.noticed : place.rank !== null && place.rank < 3 ? strengths.nearby : null;
     return { why: `Line ${place.line}: ${place.why}`, strength: (near ?? strengths.somewhere) + more };
   };

@@ -14,7 +14,7 @@ export const stepMissing: Pattern = {
   grounds: [
     byEdit("step-left-out", undefined, 2),
     byChange((change) => putsIn(change) && /^\s+\S.*[\r\n]|[\r\n]\s*\S/.test(change.after), -6),
-    byNotice("step-missing", -4),
+    byNotice("step-missing", -4, true),
   ],
   examples: [
     example(
