@@ -63,3 +63,90 @@ test("Two edits together are one after the other in either order, and none where
     }),
   );
 });
+
+/** Ranks the changes of any program, and says at which place the one that gives `right` stands (0-based; -1: it is not proposed). */
+function placeOf(id: string, faulty: string, right: string, known: Partial<Parameters<typeof rankCandidates>[2]> = {}) {
+  const language = findLanguage(id);
+  const context = language && editContext(language, faulty);
+  if (!context) throw new Error(id);
+  const ranked = rankCandidates(context, proposeEdits(context, known.refused ? "mend a refusal" : "mend"), {
+    ...{ leads: [], refused: false, reported: null },
+    ...known,
+  });
+  return ranked.findIndex(({ edit }) => applyEdit(faulty, edit) === right);
+}
+
+test("A lead that points weighs more than one of many lines that a value came through", () => {
+  const worthOf = (weight: number) =>
+    rank({ leads: [{ line: 4, why: "", weight }] }).find((each) => each.line === 4)?.worth ?? 0;
+  expect(worthOf(100)).toBeGreaterThan(worthOf(74));
+  expect(worthOf(74)).toBeGreaterThan(worthOf(55));
+  // A refusal's own line is what it is, however it is weighed.
+  const refused = (weight: number) =>
+    rank({ refused: true, leads: [{ line: 4, why: "", weight }] }).find((each) => each.line === 4)?.worth ?? 0;
+  expect(refused(100)).toBe(refused(60));
+});
+
+test("What is added to a loop is weighed by the loop's header, too", () => {
+  const faulty = 'line = input()\nwhile line != "end":\n    print(line)\n    print("next")\nprint("over")\n';
+  const right =
+    'line = input()\nwhile line != "end":\n    print(line)\n    print("next")\n    line = input()\nprint("over")\n';
+  expect(placeOf("python", faulty, right, { leads: [lead(2)] })).toBeLessThan(2);
+});
+
+test("Where names must be declared and the translator took them, no misspelt name is tried early", () => {
+  const text = (used: string) =>
+    `class Main {\n  static int time = 3;\n  static int times = 4;\n  static int f() {\n    return ${used} * 2;\n  }\n}\n`;
+  const families = (known: Partial<Parameters<typeof rankCandidates>[2]>) => {
+    const language = findLanguage("java");
+    const context = language && editContext(language, text("times"));
+    if (!context) throw new Error("java");
+    const ranked = rankCandidates(context, proposeEdits(context, "mend"), {
+      ...{ leads: [lead(5)], refused: false, reported: null },
+      ...known,
+    });
+    return ranked.slice(0, 8).map(({ edit }) => edit.family);
+  };
+  expect(families({})).not.toContain("name");
+  expect(families({ refused: true, reported: 5 })).toContain("name");
+});
+
+test("The right change of a longer program is among the first dozens, though no lead names its line", () => {
+  const right = `public class Main {
+  static int[] times = new int[5];
+  static int count = 0;
+  static void add(int hours, int minutes) {
+    times[count] = hours * 60 + minutes;
+    count++;
+  }
+  static String clock(int time) {
+    int hours = time / 60;
+    int minutes = time % 60;
+    return hours + ":" + minutes;
+  }
+  public static void main(String[] args) {
+    java.util.Scanner in = new java.util.Scanner(System.in);
+    while (in.hasNextInt()) {
+      int hours = in.nextInt();
+      int minutes = in.nextInt();
+      if (hours >= 0 && hours < 24 && minutes >= 0 && minutes < 60) {
+        add(hours, minutes);
+      }
+    }
+    for (int i = 0; i < count; i++) {
+      System.out.println(clock(times[i]));
+    }
+  }
+}
+`;
+  const leads = [2, 23, 5].map((line) => ({ line, why: "", weight: 74 }));
+  for (const [from, to] of [
+    ["hours < 24 && minutes", "hours < 24 || minutes"],
+    ["hours < 24", "hours <= 24"],
+    ["time % 60", "time / 60"],
+  ] as const) {
+    const at = placeOf("java", right.replace(from, to), right, { leads });
+    expect(at, to).toBeGreaterThanOrEqual(0);
+    expect(at, to).toBeLessThan(120);
+  }
+});

@@ -11,7 +11,7 @@ export const semicolonAfterHeader: Pattern = {
   cause: "The sign is an empty statement, and it is the one that the header heads.",
   avoid: "No such sign behind a closing bracket of a header.",
   fault: true,
-  grounds: [byEdit("empty-body", () => true, 4), byNotice("semicolon-after-header", 5)],
+  grounds: [byEdit("empty-body", () => true, 4), byNotice("semicolon-after-header", 8)],
   examples: [
     inMain(
       "java",

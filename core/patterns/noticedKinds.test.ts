@@ -1,0 +1,107 @@
+import { expect, test } from "vitest";
+import { findLanguage } from "../languages/languages.ts";
+import type { Diagnostic } from "../outcome/outcome.ts";
+import { evidenceOf } from "./evidence.ts";
+import { suggestPatterns } from "./suggest.ts";
+
+type Case = {
+  says: string;
+  language: string;
+  program: string;
+  of: "syntax" | "runtime" | "logic";
+  leads: readonly number[];
+  /** What the tool said, and its name of the error. */
+  message?: readonly [name: string, text: string, line: number];
+  first: string | undefined;
+};
+
+const cases: readonly Case[] = [
+  {
+    says: "a part of the object given to itself",
+    language: "java",
+    program: "class Car {\n  int load;\n  Car(int load) {\n    load = load;\n  }\n}\n",
+    ...{ of: "logic", leads: [4], first: "variable-shadowed" },
+  },
+  {
+    says: "a part that is set by the constructor is no mark that was forgotten",
+    language: "java",
+    program:
+      "class Car {\n  boolean booked;\n  Car(boolean booked) {\n    this.booked = booked;\n  }\n  int f() {\n    return booked ? 1 : 2;\n  }\n}\n",
+    ...{ of: "logic", leads: [7], first: undefined },
+  },
+  {
+    says: "a character is equal by what it is",
+    language: "c",
+    program: "int f(char c) {\n  return c == 'a';\n}\n",
+    ...{ of: "logic", leads: [2], first: undefined },
+  },
+  {
+    says: "a text is not",
+    language: "c",
+    program: 'int f(char *c) {\n  return c == "a";\n}\n',
+    ...{ of: "logic", leads: [2], first: "text-compared-by-identity" },
+  },
+  {
+    says: "an array of a record has an address",
+    language: "c",
+    program:
+      'struct car { char plate[8]; int load; };\nvoid f(struct car *c) {\n  scanf("%s %d", c->plate, &c->load);\n}\n',
+    ...{ of: "logic", leads: [3], first: undefined },
+  },
+  {
+    says: "the name that a function gives back is no copy",
+    language: "octave",
+    program: "1;\nfunction c = crossings(v)\n  c = 0;\n  c = c + numel(v);\nend\nprintf('%d', crossings([1 2]));\n",
+    ...{ of: "logic", leads: [4], first: undefined },
+  },
+  {
+    says: "a table that is handed over as a copy",
+    language: "pascal",
+    program: "type T = array[1..2] of integer;\nprocedure add(t: T);\nbegin\n  t[1] := 5;\nend;\nbegin\nend.\n",
+    ...{ of: "logic", leads: [4], first: "value-parameter-changed" },
+  },
+  {
+    says: "shapes that do not fit, whatever a change would make of it",
+    language: "octave",
+    program: "a = [1 2 3] * [1 2 3];\n",
+    message: ["", "operator *: nonconformant arguments (op1 is 1x3, op2 is 1x3)", 1],
+    ...{ of: "runtime", leads: [1], first: "shapes-do-not-fit" },
+  },
+  {
+    says: "a header that ends before its block, in a program that is refused for another line",
+    language: "java",
+    program:
+      "class M {\n  int f(int[] a) {\n    int s = 0;\n    for (int x : a);\n    {\n      s += x;\n    }\n    return s;\n  }\n}\n",
+    message: ["", "cannot find symbol\n  symbol:   variable x", 6],
+    ...{ of: "syntax", leads: [4, 6], first: "semicolon-after-header" },
+  },
+  {
+    says: "places in a text without values",
+    language: "csharp",
+    program: 'class P {\n  static void Main() {\n    System.Console.WriteLine("{0}: {1}", 3);\n  }\n}\n',
+    message: [
+      "System.FormatException",
+      "Index (zero based) must be greater than or equal to zero and less than the size of the argument list.",
+      3,
+    ],
+    ...{ of: "runtime", leads: [3], first: "argument-count-wrong" },
+  },
+];
+
+test.each(cases)("$says ($language)", ({ language: id, program, of, leads, message, first }) => {
+  const language = findLanguage(id);
+  if (!language) throw new Error(id);
+  const diagnostic: Diagnostic | null = message
+    ? {
+        severity: "error",
+        ...(message[0] ? { errorName: message[0] } : {}),
+        message: message[1],
+        line: message[2],
+        primary: true,
+        frames: [],
+      }
+    : null;
+  const judged = { class: of, diagnostic, leads: leads.map((line) => ({ line })) };
+  const suggested = suggestPatterns(evidenceOf(language, program, judged, []));
+  expect(suggested[0]?.id, JSON.stringify(suggested)).toBe(first);
+});
