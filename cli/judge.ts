@@ -207,7 +207,7 @@ export function addJudgeCommand(program: Command): void {
                 closely: options.search > 0,
               });
             };
-            // A search is to have its seconds: no more than the next programs are judged beside it.
+            // A search is to have its seconds and the whole machine: nothing is judged beside it.
             await runBatch(options.batch, judgeLine, options.search > 0 ? besideSearch : undefined);
             return;
           }

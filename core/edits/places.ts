@@ -20,6 +20,14 @@ export function isOrder(sign: string | undefined): boolean {
   return /^(?:[<>]=?|=[<>]|[≤≥])$/.test(sign ?? "");
 }
 
+/** The other truth, in the letters of the one that is written; undefined for what is none. */
+export function otherTruth(text: string): string | undefined {
+  const other = { true: "false", false: "true" }[text.toLowerCase()];
+  if (other === undefined) return undefined;
+  if (text === text.toLowerCase()) return other;
+  return text === text.toUpperCase() ? other.toUpperCase() : other.charAt(0).toUpperCase() + other.slice(1);
+}
+
 /** Statements that stand one after another in the same block (or at the top of the program). */
 export function blocksOf(
   context: EditContext,

@@ -1,6 +1,6 @@
 import { isLoop, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
-import { ofKind } from "./places.ts";
+import { ofKind, otherTruth } from "./places.ts";
 
 // What a program prepares and never goes on with: functions, counts and marks. (Values that nothing reads: usage.ts.)
 
@@ -36,14 +36,14 @@ function isReadInto({ text }: EditContext, name: string): boolean {
   return new RegExp(String.raw`&\s*${name}\b`).test(text);
 }
 
-/** True for a name that is given one number, once. */
+/** True for a name that is given one number, once; being declared gives it none. */
 function isSetOnce(context: EditContext, name: string): boolean {
   const given = context.nodes.filter(
     ({ node, around }) =>
       (node.kind === "name" &&
         node.sign === name &&
         (node.role === "target" || node.role === "definition") &&
-        around.at(-1)?.kind !== "function") ||
+        !["function", "declaration"].includes(around.at(-1)?.kind ?? "")) ||
       (node.kind === "parameter" && node.sign === name),
   );
   const [only] = given;
@@ -56,8 +56,11 @@ function isSetOnce(context: EditContext, name: string): boolean {
   );
 }
 
-/** Truths, and numbers that stand for them, with what each is set to where it holds. */
-const opposite: Readonly<Record<string, string>> = { false: "true", False: "True", FALSE: "TRUE", "0": "1" };
+/** What a mark is set to that begins as nothing has happened yet: with false, or the number that stands for it. */
+function setValue(first: string): string | undefined {
+  if (first === "0") return "1";
+  return first.toLowerCase() === "false" ? otherTruth(first) : undefined;
+}
 
 /**
  * Names that are asked for in a decision and are only ever given the value by which nothing has happened yet: each decision
@@ -82,7 +85,7 @@ export function marksNeverSet(context: EditContext): Array<{ name: string; other
     return nodesOf(condition).flatMap((each) => {
       const name = each.kind === "name" && each.role !== "callee" && each.role !== "argument" ? (each.sign ?? "") : "";
       const values = [...(given.get(name) ?? [])];
-      const other = values.length === 1 ? opposite[values[0] ?? ""] : undefined;
+      const other = values.length === 1 ? setValue(values[0] ?? "") : undefined;
       if (other === undefined || isReadInto(context, name)) return [];
       return values[0] !== "0" || (times.get(name) ?? 0) > 1 ? [{ name, other, decision: node }] : [];
     });

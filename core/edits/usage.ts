@@ -1,4 +1,4 @@
-import { part, type SyntaxNode, walk } from "../syntax/tree.ts";
+import { part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
 import { ofKind } from "./places.ts";
 
@@ -68,8 +68,8 @@ function positionNames(context: EditContext): Map<string, Set<string>> {
 }
 
 /**
- * Where a name by which elements are picked gets an element instead of its place: the element, the name that picks it, and
- * what gets it. A name that is also used as a value is left out, as are fields of elements that hold places themselves.
+ * Where a name by which elements of a list are picked gets an element of that list (or a part of one) instead of its place:
+ * the name, what it gets, and the name by which that is picked.
  */
 export function elementsForPlaces(context: EditContext): Array<{ target: string; value: SyntaxNode; place: string }> {
   const { positions } = usageOf(context);
@@ -84,11 +84,4 @@ export function elementsForPlaces(context: EditContext): Array<{ target: string;
     if (at.sign === target.sign) return [];
     return [{ target: target.sign ?? "", value, place: at.sign ?? "" }];
   });
-}
-
-/** Every place of a name in a piece of a program. */
-export function placesOfName(node: SyntaxNode, name: string): SyntaxNode[] {
-  const places: SyntaxNode[] = [];
-  walk(node, (each) => each.kind === "name" && each.sign === name && places.push(each));
-  return places;
 }

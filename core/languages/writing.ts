@@ -65,14 +65,18 @@ export type Writing = {
   copyOf?: (list: string) => string;
   /** A parameter (its name is the first group) whose first value is made once, and is one and the same for all calls. */
   sharedDefault?: RegExp;
-  /** The word by which an object speaks of itself, and whether it is handed to its functions by that name. */
-  ownObject?: { word: string; isHanded: boolean };
+  /** The word by which an object speaks of itself, and whether it is handed to its functions by that name; what stands before a function without it. */
+  ownObject?: { word: string; isHanded: boolean; without?: RegExp };
   /** True if elements are counted from a list's end by numbers below zero. */
   countsFromEnd?: true;
-  /** A list made of a value many times, each time made anew. */
-  madeAnew?: (element: string, times: string) => string;
-  /** True if a list or a record that is handed over is copied, too. */
-  copiesWhole?: true;
+  /** Calls that ask for a length of an array of rows and columns by a number, and the number of the rows. */
+  lengthsBy?: { names: readonly string[]; rows: 0 | 1 };
+  /** How a record begins whose last brace ends a statement, as a block's does not. */
+  recordHead?: RegExp;
+  /** A list made of a value many times, each time made anew; and the value and how many times (its groups) in such a text. */
+  madeAnew?: { write: (element: string, times: string) => string; read: RegExp };
+  /** Where lists and records are copied, too, when they are handed over: the word that hands their place, and those that hand what is not to be changed. */
+  handsPlace?: { word: string; kept: RegExp };
   /** True if a text takes a number behind it by the sign of addition. */
   joinsNumbers?: true;
   /** A list of all that a loop would go over, made before it begins: of a set, of the keys of a table. */

@@ -30,6 +30,18 @@ const cases: readonly Case[] = [
     ...{ of: "logic", leads: [7], first: undefined },
   },
   {
+    says: "a mark that becomes nothing but false, and is printed",
+    language: "python",
+    program: "heavy = False\nfor load in [12, 50]:\n    if load > 40:\n        heavy = False\nprint(heavy)\n",
+    ...{ of: "logic", leads: [5], first: "flag-not-set" },
+  },
+  {
+    says: "one that is worked out",
+    language: "python",
+    program: "heavy = False\nfor load in [12, 50]:\n    heavy = load > 60\nprint(heavy)\n",
+    ...{ of: "logic", leads: [4], first: undefined },
+  },
+  {
     says: "a character is equal by what it is",
     language: "c",
     program: "int f(char c) {\n  return c == 'a';\n}\n",

@@ -22,7 +22,7 @@ async function planted(id: string, at: number, count: number): Promise<ExerciseC
   if (!language || !neutral) throw new Error(id);
   const { mainName: fileName } = language;
   const checks = await checksOfProgram(services, language, fileName, neutral.program, inputsOf(neutral));
-  const request = { language, fileName, program: neutral.program, checks, count, seconds: 90 };
+  const request = { language, fileName, program: neutral.program, checks, count, seconds: 40 };
   const { planted: faults } = await plantFaults(services.toolchains, request);
   const tasks = ["classify", "point", "trace", "mend"].map((kind) => ({ kind, marks: 3 }));
   return Promise.all(

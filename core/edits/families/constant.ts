@@ -1,5 +1,5 @@
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { calledName, ofKind } from "../places.ts";
+import { calledName, ofKind, otherTruth } from "../places.ts";
 
 /** A whole number written with the digits that its text had. */
 function written(value: number, like: string): string {
@@ -41,8 +41,9 @@ function otherNumbers(context: EditContext): Proposal[] {
     }
     // Rows or columns: the number asks for one of them.
     const parent = around.at(-1);
-    if (whole && value <= 2 && parent?.kind === "call" && /^(?:size|GetLength|shape)$/.test(calledName(parent)))
-      others.set(value === 1 ? "2" : value === 2 ? "1" : "0", 1.6);
+    const { lengthsBy } = context.writing;
+    if (whole && lengthsBy && parent && lengthsBy.names.includes(calledName(parent)))
+      others.set(String(value === lengthsBy.rows ? lengthsBy.rows + 1 : lengthsBy.rows), 1.6);
     // From the other end.
     if (whole && value <= 1 && context.writing.countsFromEnd && parent?.kind === "index") add("-1", 0.5);
     for (const other of known) add(other, 0.3);
@@ -55,11 +56,8 @@ function otherNumbers(context: EditContext): Proposal[] {
 function otherTruths(context: EditContext): Proposal[] {
   return ofKind(context, "constant").flatMap(({ node }) => {
     const text = node.sign ?? "";
-    const other = { true: "false", false: "true" }[text.toLowerCase()];
-    if (other === undefined) return [];
-    const first = other.charAt(0).toUpperCase() + other.slice(1);
-    const after = text === text.toLowerCase() ? other : text === text.toUpperCase() ? other.toUpperCase() : first;
-    return [change(node, after, { before: text, after }, 0.6)];
+    const after = otherTruth(text);
+    return after === undefined ? [] : [change(node, after, { before: text, after }, 0.6)];
   });
 }
 
@@ -73,6 +71,12 @@ export const constant: EditFamily = {
   mends: otherValues,
   plants: otherValues,
   examples: [
+    { language: "octave", right: "for r = 1:size(loads, 1)\nend\n", faulty: "for r = 1:size(loads, 2)\nend\n" },
+    {
+      language: "csharp",
+      right: "class P { int F(int[,] a) { return a.GetLength(1); } }",
+      faulty: "class P { int F(int[,] a) { return a.GetLength(0); } }",
+    },
     { language: "python", right: "limit = 40\n", faulty: "limit = 41\n" },
     { language: "pseudocode", right: "full <- TRUE\n", faulty: "full <- FALSE\n" },
     { language: "python", right: "rate = 0.5\n", faulty: "rate = 5.0\n" },

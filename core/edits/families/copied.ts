@@ -9,7 +9,7 @@ function repeatedList(context: EditContext, node: SyntaxNode): Proposal | null {
   const found = repeated(node);
   if (!found || !context.writing.madeAnew) return null;
   const [element, times] = [context.sourceOf(found.element), context.sourceOf(found.times)];
-  return change(node, context.writing.madeAnew(element, times), { name: element }, 2);
+  return change(node, context.writing.madeAnew.write(element, times), { name: element }, 2);
 }
 
 /** A list with a list as its only element that is repeated: what is repeated, and how often. */
@@ -55,10 +55,8 @@ export const copied: EditFamily = {
   },
   plants: (context: EditContext): Proposal[] => [
     ...context.nodes.flatMap(({ node }) => {
-      const made = /^\[(\[.*\](?: \* \w+)?) for _ in range\((\w+)\)\]$/s.exec(context.sourceOf(node));
-      return made && context.writing.madeAnew
-        ? [change(node, `[${made[1]}] * ${made[2]}`, { name: made[1] ?? "" })]
-        : [];
+      const made = context.writing.madeAnew?.read.exec(context.sourceOf(node));
+      return made ? [change(node, `[${made[1]}] * ${made[2]}`, { name: made[1] ?? "" })] : [];
     }),
     ...context.nodes.flatMap(({ node }) => {
       const walked = node.role === "source" ? /^list\((.*)\)$/s.exec(context.sourceOf(node))?.[1] : undefined;

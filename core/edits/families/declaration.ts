@@ -114,8 +114,9 @@ function takeOut(context: EditContext): Proposal[] {
 }
 
 /** What functions are handed, group by group, where a copy is handed unless the place is asked for: its first word, and whether it asks. */
-function groupsHanded(context: EditContext): Array<{ first: PlacedToken; isPlace: boolean }> {
-  if (!context.writing.copiesWhole) return [];
+function groupsHanded(context: EditContext): Array<{ first: PlacedToken; word: string; isPlace: boolean }> {
+  const { handsPlace } = context.writing;
+  if (!handsPlace) return [];
   return ofKind(context, "function").flatMap(({ node }) => {
     const body = part(node, "body");
     const header = context.code.filter((token) => token.from >= node.from && token.to <= (body?.from ?? node.to));
@@ -123,8 +124,8 @@ function groupsHanded(context: EditContext): Array<{ first: PlacedToken; isPlace
     const close = header.findIndex((token) => token.text === ")");
     return header.slice(open + 1, close).flatMap((first, at, inside) => {
       const begins = at === 0 || inside[at - 1]?.text === ";";
-      if (open < 0 || !begins || /^(?:const|out)$/i.test(first.text)) return [];
-      return [{ first, isPlace: /^var$/i.test(first.text) }];
+      if (open < 0 || !begins || handsPlace.kept.test(first.text)) return [];
+      return [{ first, word: handsPlace.word, isPlace: first.text.toLowerCase() === handsPlace.word }];
     });
   });
 }
@@ -138,15 +139,15 @@ export const declarationFamily: EditFamily = {
     ...putIn(context),
     ...otherTypes(context),
     ...modifiers(context),
-    ...groupsHanded(context).flatMap(({ first, isPlace }) =>
-      isPlace ? [] : [insert(first.from, "var ", { name: first.text, type: "var" }, 0.8)],
+    ...groupsHanded(context).flatMap(({ first, word, isPlace }) =>
+      isPlace ? [] : [insert(first.from, `${word} `, { name: first.text, type: word }, 0.8)],
     ),
   ],
   plants: (context) => [
     ...takeOut(context),
     ...otherTypes(context),
-    ...groupsHanded(context).flatMap(({ first, isPlace }) =>
-      isPlace ? [change({ from: first.from, to: first.to + 1 }, "", { type: "var" })] : [],
+    ...groupsHanded(context).flatMap(({ first, word, isPlace }) =>
+      isPlace ? [change({ from: first.from, to: first.to + 1 }, "", { type: word })] : [],
     ),
   ],
   examples: [

@@ -20,7 +20,7 @@ function ownParts(context: EditContext, within: SyntaxNode, word: string): Set<s
 function mends(context: EditContext): Proposal[] {
   const { ownObject } = context.writing;
   if (!ownObject) return [];
-  const { word, isHanded } = ownObject;
+  const { word, isHanded, without } = ownObject;
   return methods(context).flatMap(({ node, within }) => {
     const body = part(node, "body");
     if (!body) return [];
@@ -29,7 +29,7 @@ function mends(context: EditContext): Proposal[] {
     if (isHanded && parameters[0]?.sign !== word) {
       const open = context.code.find((token) => token.text === "(" && token.from > node.from && token.to <= body.from);
       const text = parameters.length > 0 ? `${word}, ` : word;
-      if (open && !/@(?:static|class)method\s*$/.test(context.text.slice(0, node.from)))
+      if (open && !without?.test(context.text.slice(0, node.from)))
         found.push(insert(open.to, text, { name: word }, 1.5));
     }
     const known = ownParts(context, within, word);

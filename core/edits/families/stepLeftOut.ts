@@ -5,7 +5,7 @@ import { marksNeverSet, putInOnePlace, uncalled } from "../prepared.ts";
 import { scopesOf } from "../scopes.ts";
 import { usageOf } from "../usage.ts";
 
-/** A statement put on a line of its own before or behind another one. */
+/** A statement put on a line of its own before or behind another one, ended or parted from it as the language has it. */
 function beside(
   context: EditContext,
   statement: SyntaxNode,
@@ -15,12 +15,18 @@ function beside(
 ): Proposal[] {
   const whole = wholeLines(context, statement);
   if (!whole) return [];
+  const { statementEnd, blocks } = context.writing;
+  const mark = statementEnd === ";" ? ";" : "";
   const lineEnd = lineEndOf(context);
-  const written = `${whole.first.indent}${text}${lineEnd}`;
+  const written = `${whole.first.indent}${text}${text.endsWith(mark) ? "" : mark}`;
   const about = statement.from;
-  if (where === "before") return [{ ...insert(whole.from, written, { text }, odds), about }];
-  const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEnd;
-  return [{ ...insert(whole.to, `${end}${written}`, { text }, odds), about }];
+  if (where === "before") return [{ ...insert(whole.from, `${written}${lineEnd}`, { text }, odds), about }];
+  const lines = context.text.slice(whole.from, whole.to);
+  // Where the sign stands between statements, the last one of a block may have none.
+  if (blocks.by === "two words" && mark && !lines.trimEnd().endsWith(mark))
+    return [{ ...insert(statement.to, `${mark}${lineEnd}${written}`, { text }, odds), about }];
+  const parted = /[\r\n]$/.test(lines) ? "" : lineEnd;
+  return [{ ...insert(whole.to, `${parted}${written}${lineEnd}`, { text }, odds), about }];
 }
 
 /** Calls of a function that nothing calls, before each statement of another one or of the program's own part. */
@@ -30,9 +36,8 @@ function calls(context: EditContext): Proposal[] {
     const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
     const handed = node.children.filter((child) => child.kind === "parameter").map((each) => each.sign ?? "");
     if (nodesOf(node).some((each) => each.kind === "return" && each.children.length > 0)) return [];
-    const end = context.writing.statementEnd === ";" ? ";" : "";
     const brackets = handed.length > 0 || context.writing.blocks.by !== "two words";
-    const text = `${name}${brackets ? `(${handed.join(", ")})` : ""}${end}`;
+    const text = `${name}${brackets ? `(${handed.join(", ")})` : ""}`;
     return blocksOf(context).flatMap(({ block, statements, around }) => {
       const inside = [...around, block];
       if (inside.includes(node) || around.some((each) => each.kind === "class" && each === around.at(-1))) return [];
@@ -53,12 +58,12 @@ function counts(context: EditContext): Proposal[] {
 
 /** A mark set in what a decision that asks for it holds: there the thing happens that it is to remember. */
 function marks(context: EditContext): Proposal[] {
-  const { assign, statementEnd } = context.writing;
+  const { assign } = context.writing;
   return marksNeverSet(context).flatMap(({ name, other, decision }) => {
     const body = part(decision, "body");
     const statements = body?.kind === "block" ? body.children : [];
     const [first, last] = [statements[0], statements.at(-1)];
-    const text = `${name} ${assign} ${other}${statementEnd === ";" ? ";" : ""}`;
+    const text = `${name} ${assign} ${other}`;
     return first && last
       ? [...beside(context, first, text, "before", 1.2), ...beside(context, last, text, "behind", 1)]
       : [];
@@ -80,8 +85,7 @@ function reads(context: EditContext): Proposal[] {
     const moved =
       nearest && nodesOf(body).some((each) => each.role === "target" && each.sign === part(nearest, "target")?.sign);
     if (!nearest || moved) return [];
-    const end = context.writing.statementEnd === ";" ? ";" : "";
-    const again = `${context.sourceOf(nearest)}${end}`;
+    const again = context.sourceOf(nearest);
     return [
       ...beside(context, last, again, "behind", 1.5),
       ...beside(context, body.children[0] ?? last, again, "before", 0.5),
@@ -168,6 +172,13 @@ export const stepLeftOut: EditFamily = {
   mends,
   plants,
   examples: [
+    {
+      language: "pascal",
+      right:
+        "var n, x: integer;\n  a: array[1..5] of integer;\nbegin\n  n := 1;\n  while x > 0 do\n  begin\n    x := x - 1;\n    a[n] := x;\n    n := n + 1;\n  end;\nend.\n",
+      faulty:
+        "var n, x: integer;\n  a: array[1..5] of integer;\nbegin\n  n := 1;\n  while x > 0 do\n  begin\n    x := x - 1;\n    a[n] := x;\n  end;\nend.\n",
+    },
     {
       language: "python",
       right: "total = 9\noff = 2\nprint(total - off)\n",

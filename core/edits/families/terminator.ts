@@ -15,8 +15,8 @@ function isHeader(line: EditLine): boolean {
   );
 }
 
-/** The text of the line above with as few blanks as this one, where a block of one level stands between. */
-export function openedBy(context: EditContext, line: EditLine): string {
+/** What heads the block that this line's brace closes, by its blanks. */
+function openedBy(context: EditContext, line: EditLine): string {
   const header = context.lines
     .slice(0, line.number - 1)
     .findLast((each) => each.code.length > 0 && each.indent.length <= line.indent.length);
@@ -25,7 +25,7 @@ export function openedBy(context: EditContext, line: EditLine): string {
 
 /** The sign that ends a statement put at a line's end, or before a block's end; or a sign too many taken out. */
 function mends(context: EditContext): Proposal[] {
-  const { statementEnd, blocks } = context.writing;
+  const { statementEnd, blocks, recordHead } = context.writing;
   if (statementEnd === "") return [];
   const paired = blocks.by === "two words" || blocks.by === "end word";
   const found: Proposal[] = [];
@@ -35,8 +35,7 @@ function mends(context: EditContext): Proposal[] {
     const next = context.lines.slice(line.number).find((each) => each.code.length > 0);
     const goesOn = next && next.indent.length > line.indent.length;
     const parts = paired && /^(end|else|until)$/i.test(next?.code[0]?.text ?? "");
-    // A record's braces end a statement, a block's do not.
-    if (statementEnd === ";" && line.text.trim() === "}" && /^(?:struct|union|enum)\b/.test(openedBy(context, line)))
+    if (recordHead && line.text.trim() === "}" && recordHead.test(openedBy(context, line)))
       found.push(insert(last.to, statementEnd, { line: String(line.number) }, 1.5));
     if (mayEnd(line) && !(paired && /^(begin|then|do|of|repeat|else|var)$/i.test(last.text)))
       found.push(

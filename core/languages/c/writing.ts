@@ -6,6 +6,7 @@ export const cWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "braces" },
   variables: "declared in place",
+  recordHead: /^(?:typedef\s+)?(?:struct|union|enum)\b/,
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: [".", "->"], compound: true, chained: "else if" },
   firstElement: (list) => `${list}[0]`,
   beginnings: [],

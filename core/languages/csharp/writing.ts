@@ -12,6 +12,7 @@ export const csharpWriting: Writing = {
   beginnings: [],
   statementEnd: ";",
   joinsNumbers: true,
+  lengthsBy: { names: ["GetLength", "GetUpperBound"], rows: 0 },
   divides: { decimal: null, whole: "/", rest: "%" },
   otherOperators: [],
   step: (name, sign) => `${name}${sign}${sign};`,

@@ -6,6 +6,7 @@ export const octaveWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "end word", close: "end" },
   variables: "by assignment",
+  lengthsBy: { names: ["size"], rows: 1 },
   ...{ quote: '"', quoteInside: '\\"', members: ["."], compound: false, chained: "elseif" },
   firstElement: (list) => `${list}(1)`,
   beginnings: [],

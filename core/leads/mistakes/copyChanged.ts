@@ -32,7 +32,7 @@ export const copyChanged: Mistake = {
           const written = parameter.children.length > 0 ? context.sourceOf(parameter) : group;
           const type =
             parameter.children.find((child) => child.kind === "type")?.sign ?? /:\s*(\w+)/.exec(written)?.[1] ?? "";
-          const isWhole = context.writing.copiesWhole === true && !plainTypes.test(type);
+          const isWhole = context.writing.handsPlace !== undefined && !plainTypes.test(type);
           if (typed && !isWhole && !plainTypes.test(type)) return [];
           if (/[*&[]|\b(?:var|ref|byref|out)\b/i.test(written)) return [];
           const given = inside.filter(

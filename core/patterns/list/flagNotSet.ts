@@ -20,7 +20,7 @@ export const flagNotSet: Pattern = {
         const [, name] = found ?? [];
         if (!name) continue;
         // Anything but the same truth, also what is worked out or read into it, may set it.
-        const set = new RegExp(String.raw`\b${name}\s*:?=(?!=)\s*(?!false\b)|&\s*${name}\b`, "i");
+        const set = new RegExp(String.raw`\b${name}\s*:?=(?!=)(?!\s*false\b)|&\s*${name}\b`, "i");
         if (!lines.some((each) => set.test(each))) return { line: at + 1, why: `“${name}” becomes true nowhere.` };
       }
       return null;
