@@ -55,4 +55,7 @@ test("a function that nothing calls; those that are called from outside are left
   expect(found("python", "def order(a):\n    a.sort()\nprint(1)\n")).toEqual(["order"]);
   expect(found("python", 'def order(a):\n    return a\nprint(f"{order([1])}")\n')).toEqual([]);
   expect(found("c", "int main(void) { return 0; }\n")).toEqual([]);
+  // A person chooses which of these is run.
+  expect(found("basic-macro", "Sub CountCars\n  MsgBox 3\nEnd Sub\n")).toEqual([]);
+  expect(found("python", "def order(a):\n    a.sort()\n")).toEqual([]);
 });

@@ -1,21 +1,28 @@
-import { isLoop, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
+import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
 import { ofKind, otherTruth } from "./places.ts";
 
 // What a program prepares and never goes on with: functions, counts and marks. (Values that nothing reads: usage.ts.)
 
-/** Functions of the program that nothing calls or hands on. */
+/** A function that runs by itself: where there is none, and nothing stands outside of functions, a person chooses what is run. */
+const begins = /^(?:main|setup|draw)$/i;
+
+/** Functions of the program that nothing calls or hands on, where it is known what runs first. */
 export function uncalled(context: EditContext): Placed[] {
+  if (!context.functions.some((name) => begins.test(name)) && !context.tree.children.some(runsByItself)) return [];
   return ofKind(context, "function").filter(({ node, around }) => {
     const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
     const isOwn =
       around.every((each) => each.kind !== "class") ||
       /\bstatic\b/.test(context.text.slice(node.from, node.children[0]?.to));
     // What is named after an object and what happens to it is called by that.
-    if (!name || !isOwn || /^(?:main|setup|draw|_.*)$/i.test(name) || /_[A-Z]\w*$/.test(name)) return false;
+    if (!name || !isOwn || begins.test(name) || /^_|_[A-Z]\w*$/.test(name)) return false;
     return (context.text.match(new RegExp(String.raw`\b${name}\b`, "g")) ?? []).length === 1;
   });
 }
+
+/** A statement or a block outside of functions. */
+const runsByItself = (node: SyntaxNode) => isStatement(node) || node.kind === "block";
 
 /**
  * Elements that are put where a name says that never goes on: assignments that are done several times, in a loop or in a

@@ -42,6 +42,13 @@ const cases: readonly Case[] = [
     ...{ of: "logic", leads: [4], first: undefined },
   },
   {
+    says: "a misspelt name is a new empty one, and what it should have been is read nowhere",
+    language: "basic-macro",
+    program:
+      "Sub CountCars\n  Dim total As Integer\n  For row = 1 To 3\n    total = total + row\n  Next row\n  MsgBox totl\nEnd Sub\n",
+    ...{ of: "logic", leads: [6, 4, 3], first: "misspelt-name-is-new" },
+  },
+  {
     says: "a character is equal by what it is",
     language: "c",
     program: "int f(char c) {\n  return c == 'a';\n}\n",

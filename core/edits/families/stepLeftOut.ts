@@ -199,8 +199,9 @@ export const stepLeftOut: EditFamily = {
     {
       language: "java",
       right:
-        "class Main {\n  static void sort() {\n    g();\n  }\n  static void h() {\n    sort();\n    g();\n  }\n}\n",
-      faulty: "class Main {\n  static void sort() {\n    g();\n  }\n  static void h() {\n    g();\n  }\n}\n",
+        "class Main {\n  static void sort() {\n    g();\n  }\n  public static void main(String[] args) {\n    sort();\n    g();\n  }\n}\n",
+      faulty:
+        "class Main {\n  static void sort() {\n    g();\n  }\n  public static void main(String[] args) {\n    g();\n  }\n}\n",
     },
     {
       language: "c",

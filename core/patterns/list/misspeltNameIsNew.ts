@@ -1,3 +1,4 @@
+import { newEmpty } from "../../warnings/newEmpty.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -11,7 +12,12 @@ export const misspeltNameIsNew: Pattern = {
   cause: "Giving a value to a misspelt name makes a second variable, and nobody complains.",
   avoid: "Copy long names; ask the language to insist on declarations where it can.",
   fault: true,
-  grounds: [byEdit("name", (_, { class: of }) => of === "logic", 7), byNotice("misspelt-name-is-new", 4)],
+  grounds: [
+    byEdit("name", (_, { class: of }) => of === "logic", 7),
+    byNotice("misspelt-name-is-new", 4),
+    // Where a name that nothing gives a value is a new empty one.
+    (evidence) => (evidence.language.ownWarnings?.includes(newEmpty) ? byNotice("not set", 4)(evidence) : null),
+  ],
   examples: [
     example(
       "python",
