@@ -1,7 +1,7 @@
 // Adds up what the unit and the browser tests reported, prints the closing line, and fails if anything failed.
 import { existsSync, readFileSync } from "node:fs";
 
-const failedSteps = Number(process.argv[2] ?? 0);
+const failedSteps = process.argv.slice(2);
 let passed = 0;
 let failed = 0;
 const read = (path) => (existsSync(path) ? JSON.parse(readFileSync(path, "utf8")) : null);
@@ -26,7 +26,8 @@ const slowest = (unit?.testResults ?? [])
 if (slowest.length > 0) console.log("the slowest files of unit tests:");
 for (const { name, seconds } of slowest) console.log(`${seconds.toFixed(1).padStart(7)} s  ${name}`);
 // A step that fell over without counting a failed test (types, lint, a crash) counts as one.
-if (failedSteps > 0 && failed === 0) failed = failedSteps;
+if (failed === 0) failed = failedSteps.length;
 if (!unit || !browser) failed += 1;
+if (failedSteps.length > 0) console.log(`steps that failed: ${failedSteps.join(", ")}`);
 console.log(`tests: ${passed} passed, ${failed} failed`);
 process.exit(failed > 0 ? 1 : 0);

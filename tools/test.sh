@@ -10,16 +10,16 @@ install_missing || exit 1
 install_packages || exit 1
 
 mkdir -p .reports && rm -f .reports/*.json
-failed=0
+failed=()
 step() { # step NAME COMMAND...
   local name="$1"
   shift
   echo "== $name"
-  "$@" || { echo "== $name: failed"; failed=$((failed + 1)); }
+  "$@" || { echo "== $name: failed"; failed+=("$name"); }
 }
 step types npm run --silent types
 step lint npm run --silent lint
 step build node tools/build-if-needed.mjs
 step unit npx vitest run --reporter=default --reporter=json --outputFile.json=.reports/unit.json
 step browser npx playwright test
-exec node tools/count-tests.mjs "$failed"
+exec node tools/count-tests.mjs "${failed[@]}"

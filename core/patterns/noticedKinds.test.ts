@@ -113,6 +113,7 @@ test.each(cases)("$says ($language)", ({ language: id, program, of, leads, messa
   const diagnostic: Diagnostic | null = message
     ? {
         severity: "error",
+        stage: of === "syntax" ? "translation" : "run",
         ...(message[0] ? { errorName: message[0] } : {}),
         message: message[1],
         line: message[2],
