@@ -64,7 +64,7 @@ async function benchLanguage(toolchains: Toolchains, id: string): Promise<Measur
   const known = await runs.begin(program.text);
   if (!known) throw new Error(`${id} cannot be run`);
   const until = Date.now() + 600_000;
-  const reach = (text: string) => runs.reachOfMany(text, 0, known.quick, until);
+  const reach = (text: string) => runs.reachOfMany(text, 0, known.quick, until, false);
   const texts = candidatesOf(program);
   const some = runs.inCompany ? texts : texts.filter((_, at) => at % Math.ceil(texts.length / 60) === 0);
   const refused = new Set<string>();

@@ -137,7 +137,9 @@ function Parts({ message, first }: { message: MessageView; first: number }) {
       {message.folded > 0 && (
         <div className="contents">
           <dt className="text-graphite">folded</dt>
-          <dd>{message.folded} calls of libraries</dd>
+          <dd>
+            {message.folded} {message.folded === 1 ? "call" : "calls"} of libraries
+          </dd>
         </div>
       )}
     </dl>

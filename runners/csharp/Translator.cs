@@ -10,11 +10,12 @@ namespace BentNail
     /// The C# translator, kept running. Reads framed requests from standard input and answers on standard output, each as u32 length of a head,
     /// the head, u32 length of a body, the body (little endian). Request head: JSON list ["translate" | "record", name, size, ...]; body: the
     /// files. Answer head: JSON {ok, main, text, classes: [[name, size]]}; body: what the translator said, then the files that it made.
+    /// Behind "together" every file is a program of its own (Together); the answer's head is {many: [...]} then.
     /// Nothing of the program is run here.
     /// </summary>
     public static class Translator
     {
-        const string Folder = "/tmp/case";
+        public const string Folder = "/tmp/case";
         const string Basic = "-r:/runner/built/basic.dll";
         static MethodInfo compiler;
 
@@ -69,6 +70,7 @@ namespace BentNail
             if (Directory.Exists(Folder)) Directory.Delete(Folder, true);
             Directory.CreateDirectory(Folder);
             Directory.SetCurrentDirectory(Folder);
+            if (head[0] == "together") return ServeTogether(head, body, output);
             var names = new List<string>();
             var arguments = new List<string> { "-debug", "-warn:4", "-nologo", "-out:/tmp/case/.made.exe" };
             int at = 0;
@@ -118,6 +120,31 @@ namespace BentNail
             string classes = ok ? "[\"program.exe\"," + program.Length + "],[\"program.exe.mdb\"," + symbols.Length + "]" : "";
             Answer(output, "{\"ok\":" + (ok ? "true" : "false") + ",\"main\":\"\",\"text\":" + text.Length + ",\"classes\":[" + classes + "]}", all);
             return sound;
+        }
+
+        static bool ServeTogether(List<string> head, byte[] body, Stream output)
+        {
+            var together = new Together();
+            int at = 0;
+            for (int index = 1; index + 1 < head.Count; index += 2)
+            {
+                var data = new byte[int.Parse(head[index + 1])];
+                Array.Copy(body, at, data, 0, data.Length);
+                at += data.Length;
+                together.Add(head[index], data);
+            }
+            var made = new MemoryStream();
+            try
+            {
+                string heads = together.Translate(Folder, (arguments, said) => (bool)compiler.Invoke(null, new object[] { arguments, said }), made);
+                Answer(output, heads, made.ToArray());
+                return true;
+            }
+            catch (Exception)
+            {
+                Answer(output, "{\"many\":[]}", new byte[0]);
+                return false;
+            }
         }
 
         /// <summary>Reads a JSON list of texts.</summary>

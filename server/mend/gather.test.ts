@@ -61,3 +61,41 @@ test("A piece of work that fails fails for its own items, and the next one goes 
   const told = await Promise.allSettled([ask(1), ask(3), ask(4)]);
   expect(told.map((each) => each.status)).toEqual(["fulfilled", "rejected", "fulfilled"]);
 });
+
+test("What is urgent waits for nothing else, and is one piece of work of its own", async () => {
+  const pieces: Array<{ items: number[]; urgent: boolean }> = [];
+  let free = () => {};
+  const held = new Promise<void>((resolve) => {
+    free = resolve;
+  });
+  const ask = gather<number, number>(
+    async (items, urgent) => {
+      pieces.push({ items: [...items], urgent });
+      if (!urgent) await held;
+      return items.map((item) => -item);
+    },
+    { atOnce: 1, most: () => 2 },
+  );
+  const usual = [1, 2, 3, 4].map((item) => ask(item));
+  await sleep(5);
+  expect(await Promise.all([5, 6, 7].map((item) => ask(item, true)))).toEqual([-5, -6, -7]);
+  expect(pieces).toEqual([
+    { items: [1, 2], urgent: false },
+    { items: [5, 6, 7], urgent: true },
+  ]);
+  free();
+  expect(await Promise.all(usual)).toEqual([-1, -2, -3, -4]);
+});
+
+test("An urgent piece of work that fails fails for its own items only", async () => {
+  const ask = gather<number, number>(
+    async (items, urgent) => {
+      if (urgent) throw new Error("the ferry is full");
+      return items;
+    },
+    { atOnce: 1, most: () => 4 },
+  );
+  const [one, other] = await Promise.allSettled([ask(1), ask(2, true)]);
+  expect(one).toEqual({ status: "fulfilled", value: 1 });
+  expect(other.status).toBe("rejected");
+});

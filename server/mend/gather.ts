@@ -1,40 +1,46 @@
 /**
  * Gathers what is asked for at the same time: at most `atOnce` pieces of work go on, each of at most `most()` items in the
- * order in which they were asked for; what comes meanwhile is the next piece. An answer stands at the place of its item;
- * a piece of work that fails fails for all of its items.
+ * order in which they were asked for; what comes meanwhile is the next piece. What is urgent waits for none of these: all of
+ * it that is asked for at the same time is one more piece. An answer stands at the place of its item; a piece of work that
+ * fails fails for all of its items.
  */
 export function gather<Item, Answer>(
-  work: (items: readonly Item[]) => Promise<readonly Answer[]>,
+  work: (items: readonly Item[], urgent: boolean) => Promise<readonly Answer[]>,
   { atOnce, most }: { atOnce: number; most: () => number },
-): (item: Item) => Promise<Answer> {
+): (item: Item, urgent?: boolean) => Promise<Answer> {
   type Waiting = { item: Item; resolve: (answer: Answer) => void; reject: (reason: unknown) => void };
-  const waiting: Waiting[] = [];
-  let going = 0;
+  const queues = { usual: [] as Waiting[], urgent: [] as Waiting[] };
+  const going = { usual: 0, urgent: 0 };
   let planned = false;
 
+  const start = (kind: "usual" | "urgent", size: number): void => {
+    const taken = queues[kind].splice(0, size);
+    going[kind] += 1;
+    void work(
+      taken.map(({ item }) => item),
+      kind === "urgent",
+    )
+      .then(
+        (answers) => {
+          for (const [at, { resolve, reject }] of taken.entries())
+            if (at in answers) resolve(answers[at] as Answer);
+            else reject(new Error("no answer for an item"));
+        },
+        (problem: unknown) => {
+          for (const { reject } of taken) reject(problem);
+        },
+      )
+      .finally(() => {
+        going[kind] -= 1;
+        plan();
+      });
+  };
   const begin = (): void => {
     planned = false;
-    while (going < atOnce && waiting.length > 0) {
-      // What waits is shared out, so that no piece of work stands idle while another one has it all.
-      const size = Math.min(most(), Math.ceil(waiting.length / (atOnce - going)));
-      const taken = waiting.splice(0, size);
-      going += 1;
-      void work(taken.map(({ item }) => item))
-        .then(
-          (answers) => {
-            for (const [at, { resolve, reject }] of taken.entries())
-              if (at in answers) resolve(answers[at] as Answer);
-              else reject(new Error("no answer for an item"));
-          },
-          (problem: unknown) => {
-            for (const { reject } of taken) reject(problem);
-          },
-        )
-        .finally(() => {
-          going -= 1;
-          plan();
-        });
-    }
+    if (queues.urgent.length > 0 && going.urgent === 0) start("urgent", queues.urgent.length);
+    // What waits is shared out, so that no piece of work stands idle while another one has it all.
+    while (going.usual < atOnce && queues.usual.length > 0)
+      start("usual", Math.min(most(), Math.ceil(queues.usual.length / (atOnce - going.usual))));
   };
   const plan = (): void => {
     if (planned) return;
@@ -42,9 +48,9 @@ export function gather<Item, Answer>(
     setImmediate(begin);
   };
 
-  return (item) =>
+  return (item, urgent = false) =>
     new Promise((resolve, reject) => {
-      waiting.push({ item, resolve, reject });
+      queues[urgent ? "urgent" : "usual"].push({ item, resolve, reject });
       plan();
     });
 }

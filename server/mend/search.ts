@@ -13,7 +13,7 @@ import type { Lead } from "../../core/leads/lead.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 import { type FoundFix, inOrder } from "./foundFix.ts";
-import { createSearchRuns, type Reach, type SearchRequest } from "./searchRuns.ts";
+import { type CandidateRun, createSearchRuns, type Reach, type SearchRequest } from "./searchRuns.ts";
 
 /** What a search found, best first; `starts` are changes after which the program starts and does not pass all. */
 export type SearchResult = {
@@ -131,8 +131,10 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     let reported: number | null = null;
     let leads: readonly Lead[] = [];
     let improved = false;
+    // What comes further with the check that tells most is run with all others at once.
+    let others: ReadonlyMap<number, Promise<CandidateRun | null>> = new Map();
     for (const [place, at] of order.entries()) {
-      const ran = await runs.reachOfMany(task.text, at, quick, until);
+      const ran = await (others.get(at) ?? runs.reachOfMany(task.text, at, quick, until, false));
       if (!ran) return;
       const was = before[at] ?? 0;
       if (ran.reach < was) return;
@@ -146,6 +148,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
         return goOn(task, reaches, reported, leads, 0.35);
       }
       if (place === 0 && ran.reach === was) return;
+      if (place === 0 && runs.inCompany) others = withOthers(task.text, order.slice(1));
       improved ||= ran.reach > was;
       reaches[at] = ran.reach;
       if (ran.reach < 3 && leads.length === 0) {
@@ -165,6 +168,13 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     const further = Math.min(...before) === 0 && Math.min(...reaches) > 0;
     if (further) starts.push(toFix(task, reaches));
     await goOn(task, reaches, reported, leads, further ? 0.4 : 0.45);
+  };
+
+  /** Runs of a text with further checks, all at once; who comes to an end before does not hear of them. */
+  const withOthers = (text: string, further: readonly number[]): Map<number, Promise<CandidateRun | null>> => {
+    const asked = further.map((at) => [at, runs.reachOfMany(text, at, quick, until, true)] as const);
+    for (const [, run] of asked) run.catch(() => undefined);
+    return new Map(asked);
   };
 
   /** A step on the way to a mending may have been none of it: each place of it alone is tried next, if it waits to be tried. */

@@ -106,31 +106,46 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
     return outcome && unknown === null ? told(outcome, check) : null;
   };
 
-  /** Runs of candidates with each check, many in one job where the translator has such a thing. */
+  /** Runs of candidates, many in one job where the translator has such a thing, whatever check of the same surroundings they are run with. */
   let together = firstTogether;
-  const gathered = new Map<number, (text: string) => Promise<Outcome | null>>();
-  const reachOfMany = async (text: string, at: number, limits: Limits, until: number): Promise<CandidateRun | null> => {
+  let millisecondsEach = 1;
+  const gathered = new Map<
+    string,
+    (run: { text: string; input: string }, urgent: boolean) => Promise<Outcome | null>
+  >();
+  /** `further`: it has come further with another check already, so that it goes before those of which nothing is known. */
+  const reachOfMany = async (
+    text: string,
+    at: number,
+    limits: Limits,
+    until: number,
+    further: boolean,
+  ): Promise<CandidateRun | null> => {
     const check = checks[at];
     if (!check) return null;
     if (!inCompany) return reach(text, at, limits);
+    const where = JSON.stringify(check.surroundings ?? {});
     const ask =
-      gathered.get(at) ??
-      gather<string, Outcome | null>(
-        async (texts) => {
+      gathered.get(where) ??
+      gather<{ text: string; input: string }, Outcome | null>(
+        async (texts, urgent) => {
           const begun = Date.now();
           if (begun >= until) return texts.map(() => null);
-          const variants = texts.map((each) => ({ main: Buffer.from(each, "utf8"), input: check.input }));
+          const variants = texts.map((each) => ({ main: Buffer.from(each.text, "utf8"), input: each.input }));
           const found = await runVariants(toolchains, runOf("", check, limits), variants, (until - begun) / 1000);
-          if (texts.length >= together) together = nextTogether(together, Date.now() - begun);
+          const took = Date.now() - begun;
+          if (!urgent) millisecondsEach = took / texts.length;
+          if (!urgent && texts.length >= together) together = nextTogether(together, took);
           return found ?? texts.map(() => null);
         },
         {
           atOnce: request.atOnce ?? availableParallelism(),
-          most: () => mostTogether(limits.cpuSeconds - startSeconds, together),
+          most: () =>
+            mostTogether(limits.cpuSeconds - startSeconds, Math.min(together, (until - Date.now()) / millisecondsEach)),
         },
       );
-    gathered.set(at, ask);
-    const outcome = await ask(text);
+    gathered.set(where, ask);
+    const outcome = await ask({ text, input: check.input }, further);
     if (outcome) return told(outcome, check);
     return Date.now() < until ? reach(text, at, limits) : null;
   };
@@ -212,8 +227,8 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
  * Candidates of the first job, so that the likeliest do not wait for many others. The next one has twice as many as long as
  * jobs are over soon, and half as many after one that took long (milliseconds).
  */
-const firstTogether = 6;
-const soon = 450;
+const firstTogether = 16;
+const soon = 500;
 const long = 1000;
 
 function nextTogether(together: number, took: number): number {
@@ -222,7 +237,7 @@ function nextTogether(together: number, took: number): number {
 
 /** Candidates of a job: no more than are over in a while also where some of them take all of their time. */
 function mostTogether(seconds: number, together: number): number {
-  return Math.max(4, Math.min(together, Math.round(12.8 / Math.max(0.2, seconds))));
+  return Math.max(4, Math.floor(Math.min(together, 12.8 / Math.max(0.2, seconds))));
 }
 
 /** How much a candidate may print where the program itself printed `longest` bytes. */

@@ -6,8 +6,8 @@ import type { Trace } from "../../core/trace/trace.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { planHosted } from "./commandTries.ts";
 import { takeForms } from "./formsTold.ts";
+import { planHosted } from "./hostedTries.ts";
 import {
   csharpTranslators,
   environmentFor,

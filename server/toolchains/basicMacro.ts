@@ -6,7 +6,7 @@ import type { Outcome, ProgramFiles, RunRequest } from "../../core/outcome/outco
 import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
-import { planHosted } from "./commandTries.ts";
+import { planHosted } from "./hostedTries.ts";
 import { takeSheets } from "./sheets.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";

@@ -18,6 +18,8 @@ export type Plan = Partial<Commands> & {
   said?: { text: string; refused: boolean };
   /** Names in messages that stand for a file of the case: [name in the folder, name in the case]. */
   renamed?: ReadonlyArray<readonly [string, string]>;
+  /** A package or namespace that the program was put into to stand beside others; it goes from all that is said and printed. */
+  within?: string;
 };
 
 /** What building may take; a translator that needs more is stopped. */

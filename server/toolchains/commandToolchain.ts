@@ -67,10 +67,18 @@ export const plainEnvironment = {
   TERM: "dumb",
 };
 
+/** As a program says it that does not stand in a package or namespace of ours, nor in a folder of that name. */
+function withoutPlace(text: string, within: string | undefined): string {
+  return within ? text.replaceAll(`${within}.`, "").replaceAll(`${within}/`, "") : text;
+}
+
 /** Puts the case's own file names back into what a tool said. */
-function withOwnNames(text: string, renamed: Plan["renamed"]): string {
+function withOwnNames(text: string, { renamed, within }: Pick<Plan, "renamed" | "within">): string {
   return (renamed ?? [])
-    .reduce((changed, [inside, own]) => (inside === own ? changed : changed.replaceAll(inside, own)), text)
+    .reduce(
+      (changed, [inside, own]) => (inside === own ? changed : changed.replaceAll(inside, own)),
+      withoutPlace(text, within),
+    )
     .replaceAll("/case/", "");
 }
 
@@ -193,7 +201,7 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
       : done?.answer.building === false && done.answer.stopped !== "none";
     const failedBuild =
       plan.said?.refused || (!built && !(plan.runsAnyway && mode !== "check" && result?.exit !== null));
-    const said = withOwnNames(`${plan.said?.text ?? ""}${done?.block.messages ?? ""}`, plan.renamed);
+    const said = withOwnNames(`${plan.said?.text ?? ""}${done?.block.messages ?? ""}`, plan);
     const translation = language
       .readMessages(said, program)
       .map((diagnostic): Diagnostic => ({ ...diagnostic, stage: "translation" }));
@@ -232,7 +240,11 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     const { answer, block } = done as { answer: JobAnswer; block: CommandBlock };
     const { console: printed, ...told } = translator.takeTold?.(block.console, request) ?? { console: block.console };
     const console = printed.map((piece) =>
-      piece.kind === "err" ? { ...piece, text: withOwnNames(piece.text, plan.renamed) } : piece,
+      piece.kind === "err"
+        ? { ...piece, text: withOwnNames(piece.text, plan) }
+        : piece.kind === "out"
+          ? { ...piece, text: withoutPlace(piece.text, plan.within) }
+          : piece,
     );
     const errors = consoleText(console, ["err"]);
     const signal = result?.signal ?? 0;

@@ -1,12 +1,9 @@
-import { availableParallelism } from "node:os";
 import { consoleText, type Limits, type Outcome, type RunRequest } from "../../core/outcome/outcome.ts";
-import { decodeText } from "../../core/source/decode.ts";
 import type { CommandTries, JobAnswer } from "../sandbox/warmWorker.ts";
 import { type CommandBlock, commandResultSchema } from "./commandBlock.ts";
 import { buildLimits, type Plan } from "./commandPlan.ts";
 import { readBlock, readTries } from "./readBlock.ts";
 import type { Variant } from "./toolchain.ts";
-import type { Translated, Translation } from "./translators.ts";
 
 /**
  * Many runs in one job. `each` names the variant that is run, by its place, and its command where there is no `host` that
@@ -29,6 +26,8 @@ export type TriesPlan = Pick<Plan, "files" | "build" | "terminal" | "environment
   hostShows?: RegExp;
   /** Names in what is printed that stand for a variant's own. */
   renamedIn?: (at: number) => NonNullable<Plan["renamed"]>;
+  /** A package or namespace that a variant was put into. */
+  withinIn?: (at: number) => string | undefined;
 };
 
 /** SIGKILL (signal(7)): nobody ends himself so. */
@@ -65,7 +64,12 @@ export async function runTries(
       const variant = own[at];
       if (!variant) return;
       const renamed = plan.renamedIn?.(at) ?? plan.renamed;
-      const ownPlan: Plan = { files: request.files, build: [], run: null, said, ...(renamed ? { renamed } : {}) };
+      const within = plan.withinIn?.(at);
+      const ownPlan: Plan = {
+        ...{ files: request.files, build: [], run: null, said },
+        ...(renamed ? { renamed } : {}),
+        ...(within ? { within } : {}),
+      };
       const outcome = tools.outcomeOf(ownRequest(variant), ownPlan, done);
       if (outcome.stoppedBy !== "memory") found[from + at] = outcome;
     };
@@ -103,6 +107,7 @@ function jobOf(
     refusedIn,
     saidTogether,
     renamedIn,
+    withinIn,
     hostShows,
     tellsSignals,
     startSeconds,
@@ -149,58 +154,4 @@ export function textsOf(variants: readonly Variant[]): { texts: Uint8Array[]; te
     return texts.push(main) - 1;
   });
   return { texts, textOf };
-}
-
-/**
- * The plan of a language whose programs are translated one by one and run by a host of ours in one machine. `translate`
- * gives what was made of a text, null where the translator gave up. `alone`: words by which a text may reach what all
- * programs of a machine have in common. `line` is what the host is told of a text in a folder.
- */
-export async function planHosted(
-  request: RunRequest,
-  variants: readonly Variant[],
-  language: {
-    translate: (translation: Translation) => Promise<Translated | null>;
-    alone: RegExp;
-    line: (folder: string, main: string) => string;
-    host: (list: string) => readonly string[];
-    until: number;
-  } & Pick<TriesPlan, "terminal" | "environment" | "limits" | "renamed" | "startSeconds" | "hostShows">,
-): Promise<TriesPlan> {
-  const { translate, alone, line, host, until, ...plan } = language;
-  const { texts, textOf } = textsOf(variants);
-  const [main, ...others] = request.files;
-  const translated: Array<Translated | null> = texts.map(() => null);
-  const next = texts.entries();
-  const lane = async () => {
-    // Those that there is no time for stay untold.
-    for (const [text, bytes] of next)
-      if (Date.now() < until && !alone.test(decodeText(bytes).text))
-        translated[text] = await translate({ record: false, files: [{ name: main?.name ?? "", bytes }, ...others] });
-  };
-  await Promise.all(Array.from({ length: availableParallelism() }, lane));
-  const folder = (text: number) => `/tmp/variants/${text}`;
-  const all = [...variants.keys()];
-  const told = (at: number) => translated[textOf[at] ?? -1] ?? null;
-  const each = all.filter((at) => told(at)?.ok).map((at) => ({ at }));
-  const list = "/tmp/variants/list";
-  return {
-    ...plan,
-    build: [],
-    files: [
-      ...others,
-      ...translated.flatMap((one, text) =>
-        one?.ok ? one.made.map((file) => ({ name: `${folder(text)}/${file.name}`, bytes: file.bytes })) : [],
-      ),
-      {
-        name: list,
-        bytes: Buffer.from(each.map(({ at }) => line(folder(textOf[at] ?? 0), told(at)?.main ?? "")).join("\n")),
-      },
-    ],
-    host: host(list),
-    each,
-    renamedIn: (at) => [...(plan.renamed ?? []), [`${folder(textOf[at] ?? 0)}/`, ""]],
-    said: new Map(all.flatMap((at) => (told(at) ? [[at, told(at)?.said ?? ""] as const] : []))),
-    refused: new Set(all.filter((at) => told(at)?.ok === false)),
-  };
 }

@@ -3,7 +3,7 @@ import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { planHosted } from "./commandTries.ts";
+import { planHosted, variantsFolder } from "./hostedTries.ts";
 import {
   csharpTranslators,
   environmentFor,
@@ -31,9 +31,13 @@ function otherWays(): OtherWay[] {
   ];
 }
 
+/** Words by which a program can tell its namespace, or that stand before every namespace. */
+const toldByNamespace =
+  /\b(?:global|assembly|Assembly|module|extern|Type\s*\.\s*GetType|StackTrace|define|undef)\b|^\s*#\s*line/m;
+
 /** C# by the mono compiler and run-time system. */
 export function createCSharpToolchain(workbench: () => Pool): Toolchain {
-  const { translate, close } = csharpTranslators(workbench);
+  const { translate, translateTogether, close } = csharpTranslators(workbench);
 
   async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
     const record = mode === "trace";
@@ -58,8 +62,9 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
       until,
       startSeconds: startSeconds - 0.1,
       translate: (translation) => translate(translation, request.signal),
+      together: { apart: toldByNamespace, translate: (programs) => translateTogether(programs, request.signal) },
       alone: reachesOthers,
-      line: (folder) => `${folder}/${program}`,
+      line: (folder, place) => (place === "" ? `${folder}/${program}` : `${variantsFolder}/together.exe ${place}`),
       host: (list) => [...machine, "/runner/built/csharp.exe", "many", list],
       terminal: false,
       environment: environmentFor(request),

@@ -47,6 +47,43 @@ test("Java programs in one machine give what their own runs would: outputs, refu
   ]);
 });
 
+const javaClass = (body: string, before = "") =>
+  `${before}public class Ferry {\n  static class Full extends RuntimeException {\n    Full(String words) { super(words); }\n  }\n  enum Tide { LOW, HIGH }\n  record Deck(int cars) {}\n  public static void main(String[] args) {\n    ${body}\n  }\n}\n`;
+
+test("Java programs that are translated in one go do not show where they stand, whatever they say of their classes", async () => {
+  await sameAsAlone("java", "Ferry.java", [
+    [javaClass('throw new Full("no place");'), ""],
+    [javaClass('try { throw new Full("no place"); } catch (Full full) { System.out.println("said: " + full); }'), ""],
+    [javaClass('System.out.println(new Deck(3) + " " + Tide.HIGH + " " + new Deck(1).getClass().getName());'), ""],
+    [javaClass('throw new IllegalStateException(new Full("inside"));'), ""],
+    // Refused: on the first line, by the words, by types, by what follows what; and one that has a package itself.
+    [javaClass('System.out.println("x");', "clas Quay {} "), ""],
+    [javaClass('System.out.println("x")'), ""],
+    [javaClass('Deck deck = new Full("x"); Tide tide = Deck.HIGH;'), ""],
+    [javaClass("int cars; System.out.println(cars);"), ""],
+    [javaClass("return; System.out.println(1);"), ""],
+    [javaClass('System.out.println(Class.forName("Ferry"));'), ""],
+    [javaClass("System.out.println(1);\n  }\n  static int load() {"), ""],
+    [`// "é" on the quay\n${javaClass("System.out.println(1);")}`, ""],
+  ]);
+});
+
+test("A text that is run twice in one machine begins anew", async () => {
+  const counting = java('while (in.hasNextInt()) sailed += in.nextInt(); System.out.println("sailed " + sailed);');
+  await sameAsAlone("java", "Ferry.java", [
+    [counting, "1 2\n"],
+    [counting, "3\n"],
+    [counting, ""],
+  ]);
+  const counted = csharp("sailed += int.Parse(Console.ReadLine()); Console.WriteLine(sailed);");
+  await sameAsAlone("csharp", "Ferry.cs", [
+    [counted, "1\n"],
+    [counted, "3\n"],
+    [counted.replace("+=", "-="), "3\n"],
+    [counted, "x\n"],
+  ]);
+});
+
 test("A Java program that loops, floods or leaves a thread costs its own limit only, and nothing of it is felt by the next", async () => {
   const told = await runTexts(toolchains, "java", "Ferry.java", [
     [java("while (true) sailed++;"), ""],
@@ -92,6 +129,35 @@ test("C# programs in one run-time system give what their own runs would", async 
     [csharp('File.WriteAllText("left.txt", "tide");'), ""],
     [csharp('Console.WriteLine(File.Exists("left.txt"));'), ""],
     [csharp("string tide = null; Console.WriteLine(tide.Length);"), ""],
+  ]);
+});
+
+test("C# programs that are translated in one go do not show where they stand, whatever they say of their classes", async () => {
+  const members =
+    "  class Full : Exception { public Full(string words) : base(words) {} }\n  enum Tide { Low, High }\n  struct Deck { public int Cars; }\n";
+  await sameAsAlone("csharp", "Ferry.cs", [
+    [csharp('throw new Full("no place");', members), ""],
+    [
+      csharp(
+        'try { throw new Full("x"); } catch (Full full) { Console.WriteLine(full.GetType() + " " + full.Message); }',
+        members,
+      ),
+      "",
+    ],
+    [csharp('Console.WriteLine(new Deck() + " " + Tide.High);', members), ""],
+    // Refused: by the words, by types, by what has no value, by brackets; with two beginnings and with none; with a namespace.
+    [csharp("int cars = ;"), ""],
+    [csharp("Deck deck = Tide.High; string s = 3;", members), ""],
+    [csharp("int cars; Console.WriteLine(cars);"), ""],
+    [csharp("int unused = 3; Console.WriteLine(1);"), ""],
+    [`${csharp("Console.WriteLine(1);")}class Second {\n  static void Main() {}\n}\n`, ""],
+    [csharp("Console.WriteLine(1);").replace("Main", "Begin"), ""],
+    [
+      `using System;\nnamespace Quay {\n  class Ferry {\n    static int Main(string[] args) {\n      Console.WriteLine(new Ferry());\n      return 4;\n    }\n  }\n}\n`,
+      "",
+    ],
+    [csharp("Console.WriteLine(1);").replace(/}\n$/, ""), ""],
+    [`${csharp("Console.WriteLine(1);")}}\n`, ""],
   ]);
 });
 

@@ -4,7 +4,7 @@ import type { Pool } from "../sandbox/pool.ts";
 import { changeWords } from "./changeWords.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { planHosted } from "./commandTries.ts";
+import { planHosted } from "./hostedTries.ts";
 import {
   home,
   jar,
@@ -37,9 +37,14 @@ function otherWays(): OtherWay[] {
   ];
 }
 
+/** Words by which a program has a package, or asks for a class by its name. */
+const toldByPackage = /\b(?:package|module|forName|getPackage\w*|getResource\w*|StackTraceElement|getStackTrace)\b/;
+/** A package stands before the first line of its text: what the translator says of that line, it says of a text alone. */
+const firstLine = /^[^\s:]+:1: error:/m;
+
 /** Java by the JDK: javac kept warm, a machine of its own for every run. */
 export function createJavaToolchain(workbench: () => Pool): Toolchain {
-  const { translate, close } = javaTranslators(workbench);
+  const { translate, translateTogether, close } = javaTranslators(workbench);
 
   async function plan(request: RunRequest, mode: "check" | "run" | "trace"): Promise<Plan> {
     const change = changeWords(request);
@@ -70,6 +75,13 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
       until,
       startSeconds: startSeconds - 0.1,
       translate: (translation) => translate(translation, request.signal),
+      together: {
+        apart: toldByPackage,
+        translate: async (programs) =>
+          (await translateTogether(programs, request.signal)).map((one) =>
+            one?.ok === false && firstLine.test(one.said) ? null : one,
+          ),
+      },
       alone: reachesOthers,
       line: (folder, main) => `${folder} ${main}`,
       host: (list) => [machine, ...optionsFor(request), "-cp", jar, "bentnail.Many", list],

@@ -4,7 +4,7 @@ import type { RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
-import { planHosted } from "./commandTries.ts";
+import { planHosted } from "./hostedTries.ts";
 import type { OtherWay } from "./otherWays.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";

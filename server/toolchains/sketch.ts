@@ -7,8 +7,8 @@ import type { Pool } from "../sandbox/pool.ts";
 import { changeWords } from "./changeWords.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { planHosted } from "./commandTries.ts";
 import { takeDrawing } from "./drawings.ts";
+import { planHosted } from "./hostedTries.ts";
 import {
   jar,
   javaTranslators,

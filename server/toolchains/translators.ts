@@ -11,27 +11,35 @@ const translatorsAtOnce = 2;
 /** Time in which a program must be translated, in milliseconds. */
 const patience = 20_000;
 
-const headSchema = z.object({
+const oneSchema = z.object({
   ok: z.boolean(),
   main: z.string(),
   text: z.number(),
   classes: z.array(z.tuple([z.string(), z.number()])),
 });
+const headSchema = z.union([
+  z.object({ many: z.array(oneSchema.nullable()) }),
+  oneSchema.transform((one) => ({ many: [one] })),
+]);
 
 /** What is to be translated; `record`: with calls of the recorder put in, and what is changed at a step (changeWords). */
 export type Translation = { record: boolean; change?: readonly string[] | null; files: ProgramFiles };
+/** Programs of one file each that are translated in one go, each in the folder (package, namespace) of its file's name. */
+type ManyTexts = { together: ProgramFiles };
 /**
  * `said` is what the translator printed, `made` the files that it made, `main` the class to start in where the language
  * has one.
  */
 export type Translated = { ok: boolean; main: string; said: string; made: ProgramFiles };
 
+type Servants = PoolOf<Translation | ManyTexts, Array<Translated | null>>;
+
 /**
  * A translator that is kept running inside the sandbox. It translates one text after another and runs nothing of them.
- * It speaks frames: the head of a request is a list ["translate" | "record", name, size, ...] (behind "record" a line each for what is changed at a step), its body the files; the
- * head of an answer is as `headSchema` says, its body the text and then the files made.
+ * It speaks frames: the head of a request is a list ["translate" | "record" | "together", name, size, ...] (behind "record" a line each for what is changed at a step), its body the files; the
+ * head of an answer is as `headSchema` says, its body the text and then the files made, of one program after another.
  */
-function createTranslators(specification: SandboxSpecification): PoolOf<Translation, Translated> {
+function createTranslators(specification: SandboxSpecification): Servants {
   return rememberingTranslations(createServants(specification));
 }
 
@@ -40,17 +48,22 @@ function createTranslators(specification: SandboxSpecification): PoolOf<Translat
  * where a person stopped it.
  */
 export function translatorsWhenAsked(specification: SandboxSpecification) {
-  let pool: PoolOf<Translation, Translated> | null = null;
+  let pool: Servants | null = null;
+  const asked = async (what: Translation | ManyTexts, signal?: AbortSignal) => {
+    pool ??= createTranslators(specification);
+    try {
+      return await pool.run(what, signal);
+    } catch (problem) {
+      if (problem instanceof StoppedByHand) throw problem;
+      return null;
+    }
+  };
   return {
-    translate: async (translation: Translation, signal?: AbortSignal): Promise<Translated | null> => {
-      pool ??= createTranslators(specification);
-      try {
-        return await pool.run(translation, signal);
-      } catch (problem) {
-        if (problem instanceof StoppedByHand) throw problem;
-        return null;
-      }
-    },
+    translate: async (translation: Translation, signal?: AbortSignal): Promise<Translated | null> =>
+      (await asked(translation, signal))?.[0] ?? null,
+    /** The answers stand at the places of the programs; null for one that has to be translated alone. */
+    translateTogether: async (files: ProgramFiles, signal?: AbortSignal): Promise<ReadonlyArray<Translated | null>> =>
+      (await asked({ together: files }, signal)) ?? [],
     close: async () => pool?.close(),
   };
 }
@@ -60,44 +73,54 @@ const mostRemembered = 64;
 const mostBytes = 512 * 1024;
 
 /** The same with translations remembered by their text, so that a program that is run by ten checks is translated once. */
-function rememberingTranslations(pool: PoolOf<Translation, Translated>): PoolOf<Translation, Translated> {
+function rememberingTranslations(pool: Servants): Servants {
   const known = new Map<string, Translated>();
   return {
     ...pool,
     run: async (translation, signal) => {
+      if ("together" in translation) return pool.run(translation, signal);
       const key = `${translation.record} ${JSON.stringify(translation.change ?? [])} ${textKey(translation)}`;
       const before = known.get(key);
-      if (before) return before;
-      const translated = await pool.run(translation, signal);
-      if (translated.made.reduce((sum, file) => sum + file.bytes.length, 0) > mostBytes) return translated;
+      if (before) return [before];
+      const [translated] = await pool.run(translation, signal);
+      if (!translated) return [];
+      if (translated.made.reduce((sum, file) => sum + file.bytes.length, 0) > mostBytes) return [translated];
       known.set(key, translated);
       const oldest = known.keys().next().value;
       if (known.size > mostRemembered && oldest !== undefined) known.delete(oldest);
-      return translated;
+      return [translated];
     },
   };
 }
 
-function createServants(specification: SandboxSpecification): PoolOf<Translation, Translated> {
+function createServants(specification: SandboxSpecification): Servants {
   const limits = readLimits();
   return createPool(() => {
     const servant = startServant(specification, limits);
     return {
       ...servant,
-      run: async ({ record, change, files }) => {
+      run: async (what) => {
+        const files = "together" in what ? what.together : what.files;
         const head = [
           // A value may have several lines: it stands last.
-          [record ? "record" : "translate", ...(change?.slice(0, 4) ?? [])].join("\n"),
+          "together" in what
+            ? "together"
+            : [what.record ? "record" : "translate", ...(what.change?.slice(0, 4) ?? [])].join("\n"),
           ...files.flatMap((file) => [file.name, String(file.bytes.length)]),
         ];
         const message = await servant.ask(head, Buffer.concat(files.map((file) => file.bytes)), patience);
-        const { ok, main, text, classes } = headSchema.parse(message.head);
-        let at = text;
-        const made = classes.map(([name, length]) => {
+        const { body } = message;
+        let at = 0;
+        const next = (length: number): Uint8Array => {
           at += length;
-          return { name, bytes: message.body.subarray(at - length, at) };
+          return body.subarray(at - length, at);
+        };
+        return headSchema.parse(message.head).many.map((one) => {
+          if (!one) return null;
+          const said = Buffer.from(next(one.text)).toString("utf8");
+          const made = one.classes.map(([name, length]) => ({ name, bytes: next(length) }));
+          return { ok: one.ok, main: one.main, said, made };
         });
-        return { ok, main, said: message.body.toString("utf8", 0, text), made };
       },
     };
   }, translatorsAtOnce);

@@ -25,9 +25,11 @@ import javax.tools.ToolProvider;
  * head, the head, u32 length of a body, the body (little endian). Heads are plain text with one item a line.
  *
  * <p>Request head: "translate" or "record", then "name size" for each file; body: the files. Answer head: JSON {ok, main, text size,
- * classes: [[name, size]]}; body: what the translator said, then the classes. Nothing of the program is run here.
+ * classes: [[name, size]]}; body: what the translator said, then the classes. Behind "together" every file is a program of its own
+ * (Together.java); the answer's head is {many: [...]} then. Nothing of the program is run here.
  */
 public final class Translator {
+  static final List<String> OPTIONS = List.of("-g", "-Xlint:all", "-proc:none", "-implicit:none", "-XDdev=false");
   private static final JavaCompiler COMPILER = ToolProvider.getSystemJavaCompiler();
   /** What drawing sketches can call, by which they are translated. */
   private static String library = "";
@@ -82,10 +84,15 @@ public final class Translator {
       at += size;
       sources.add(new Source(lines[index], text));
     }
+    if (wanted.get(0).equals("together")) {
+      Together.Answer all = Together.translate(COMPILER, sources);
+      answer(out, all.head(), all.body());
+      return all.sound();
+    }
     StringWriter said = new StringWriter();
     boolean isSketch = !sources.isEmpty() && isSketch(sources.get(0).getName());
     Memory files = new Memory(COMPILER.getStandardFileManager(null, null, StandardCharsets.UTF_8), isSketch);
-    List<String> options = new ArrayList<>(List.of("-g", "-Xlint:all", "-proc:none", "-implicit:none", "-XDdev=false"));
+    List<String> options = new ArrayList<>(OPTIONS);
     if (isSketch) options.addAll(List.of("-cp", library));
     boolean translated;
     boolean sound = true;
@@ -99,20 +106,25 @@ public final class Translator {
       said.write("error: the translator gave up: " + failure + "\n");
     }
     ByteArrayOutputStream answerBody = new ByteArrayOutputStream();
-    byte[] text = said.toString().getBytes(StandardCharsets.UTF_8);
-    answerBody.write(text);
-    StringBuilder classes = new StringBuilder();
     String main = translated ? MainClass.find(files.classes, sources.isEmpty() ? "" : sources.get(0).getName()) : "";
-    if (translated) {
-      Map<String, byte[]> made = record ? Instrument.all(files.classes, sources, change) : files.classes;
+    Map<String, byte[]> made = translated && record ? Instrument.all(files.classes, sources, change) : files.classes;
+    answer(out, tell(translated, main, said.toString(), made, answerBody), answerBody.toByteArray());
+    return sound;
+  }
+
+  /** The head of an answer about one program; what was said and the classes made are put at the end of the body. */
+  static String tell(boolean ok, String main, String said, Map<String, byte[]> made, ByteArrayOutputStream body) {
+    byte[] text = said.getBytes(StandardCharsets.UTF_8);
+    body.writeBytes(text);
+    StringBuilder classes = new StringBuilder();
+    if (ok) {
       for (Map.Entry<String, byte[]> each : made.entrySet()) {
         if (classes.length() > 0) classes.append(',');
         classes.append('[').append(Json.quote(each.getKey() + ".class")).append(',').append(each.getValue().length).append(']');
-        answerBody.write(each.getValue());
+        body.writeBytes(each.getValue());
       }
     }
-    answer(out, "{\"ok\":" + translated + ",\"main\":" + Json.quote(main) + ",\"text\":" + text.length + ",\"classes\":[" + classes + "]}", answerBody.toByteArray());
-    return sound;
+    return "{\"ok\":" + ok + ",\"main\":" + Json.quote(main) + ",\"text\":" + text.length + ",\"classes\":[" + classes + "]}";
   }
 
   /** A file of the case. It may hold a public class of any name. */
@@ -143,7 +155,7 @@ public final class Translator {
   }
 
   /** Keeps the classes in memory, in the order in which they were made, by their name with slashes. */
-  private static final class Memory extends ForwardingJavaFileManager<JavaFileManager> {
+  static final class Memory extends ForwardingJavaFileManager<JavaFileManager> {
     final Map<String, byte[]> classes = new LinkedHashMap<>();
     private final boolean seesLibrary;
 

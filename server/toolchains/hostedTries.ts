@@ -1,0 +1,101 @@
+import { availableParallelism } from "node:os";
+import { posix } from "node:path";
+import type { ProgramFiles, RunRequest } from "../../core/outcome/outcome.ts";
+import { decodeText } from "../../core/source/decode.ts";
+import { type TriesPlan, textsOf } from "./commandTries.ts";
+import type { Variant } from "./toolchain.ts";
+import type { Translated, Translation } from "./translators.ts";
+
+/** Where the folders of the variants lie, by the numbers of their texts. */
+export const variantsFolder = "/tmp/variants";
+const endingOf = (name: string) => /\.[^./]*$/.exec(name)?.[0] ?? "";
+
+/**
+ * How many programs are translated in one go: each is put into a package or namespace of its own, which is the folder of its
+ * file. `apart`: words by which a text may notice, or cannot be put there. Null in the place of one to be translated alone.
+ */
+export type TranslatedTogether = {
+  translate: (programs: ProgramFiles) => Promise<ReadonlyArray<Translated | null>>;
+  apart: RegExp;
+};
+
+/** Texts in one go at most, in signs: more would only make the first of them wait. */
+const mostSigns = 400_000;
+
+/**
+ * The plan of a language whose programs are translated by a translator that stays and run by a host of ours in one machine.
+ * `translate` gives what was made of a text, null where the translator gave up. `alone`: words by which a text may reach what
+ * all programs of a machine have in common. `line` is what the host is told of a text in a folder.
+ */
+export async function planHosted(
+  request: RunRequest,
+  variants: readonly Variant[],
+  language: {
+    translate: (translation: Translation) => Promise<Translated | null>;
+    together?: TranslatedTogether;
+    alone: RegExp;
+    line: (folder: string, main: string) => string;
+    host: (list: string) => readonly string[];
+    until: number;
+  } & Pick<TriesPlan, "terminal" | "environment" | "limits" | "renamed" | "startSeconds" | "hostShows">,
+): Promise<TriesPlan> {
+  const { translate, together, alone, line, host, until, ...plan } = language;
+  const { texts, textOf } = textsOf(variants);
+  const [main, ...others] = request.files;
+  const translated: Array<Translated | null> = texts.map(() => null);
+  const placed = new Map<number, string>();
+  const decoded = texts.map((bytes) => decodeText(bytes).text);
+  const isOneFile = !others.some(({ name }) => endingOf(name) === endingOf(main?.name ?? ""));
+  if (together && isOneFile) {
+    let signs = 0;
+    const beside = decoded.flatMap((text, at) => {
+      if (alone.test(text) || together.apart.test(text)) return [];
+      signs += text.length;
+      return signs <= mostSigns ? [at] : [];
+    });
+    const files = beside.map((at) => ({
+      name: `bn${at}_/${main?.name ?? ""}`,
+      bytes: Buffer.from(decoded[at] ?? "", "utf8"),
+    }));
+    const told = files.length > 1 && Date.now() < until ? await together.translate(files) : [];
+    for (const [place, at] of beside.entries()) {
+      const one = told[place];
+      if (!one) continue;
+      translated[at] = one;
+      placed.set(at, `bn${at}_`);
+    }
+  }
+  const next = texts.entries();
+  const lane = async () => {
+    // Those that there is no time for stay untold.
+    for (const [text, bytes] of next)
+      if (!translated[text] && Date.now() < until && !alone.test(decoded[text] ?? ""))
+        translated[text] = await translate({ record: false, files: [{ name: main?.name ?? "", bytes }, ...others] });
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, lane));
+  const folder = (text: number) => `${variantsFolder}/${text}`;
+  const all = [...variants.keys()];
+  const told = (at: number) => translated[textOf[at] ?? -1] ?? null;
+  const each = all.filter((at) => told(at)?.ok).map((at) => ({ at }));
+  const list = `${variantsFolder}/list`;
+  return {
+    ...plan,
+    build: [],
+    files: [
+      ...others,
+      ...translated.flatMap((one, text) =>
+        one?.ok ? one.made.map((file) => ({ name: posix.join(folder(text), file.name), bytes: file.bytes })) : [],
+      ),
+      {
+        name: list,
+        bytes: Buffer.from(each.map(({ at }) => line(folder(textOf[at] ?? 0), told(at)?.main ?? "")).join("\n")),
+      },
+    ],
+    host: host(list),
+    each,
+    renamedIn: (at) => [...(plan.renamed ?? []), [`${folder(textOf[at] ?? 0)}/`, ""]],
+    withinIn: (at) => placed.get(textOf[at] ?? -1),
+    said: new Map(all.flatMap((at) => (told(at) ? [[at, told(at)?.said ?? ""] as const] : []))),
+    refused: new Set(all.filter((at) => told(at)?.ok === false)),
+  };
+}
