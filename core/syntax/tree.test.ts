@@ -80,6 +80,14 @@ test("operators bind as their language says, and a cast binds to what stands nex
   expect(shape(value("java", "class M { void f() { x = (double) a / b; } }"))).toBe("(cast(a)/b)");
 });
 
+test("two comparisons in C are none of the brackets of a template, and the signs are those of the text", () => {
+  const text =
+    "#include <stdio.h>\nint f(int a, int b) { // a < b > c\n  if (a < 0 || b > 9 && a << 2 <= b) return '<' + b; char *s = \"<b>\"; return (a<b)>(b<a); }";
+  const signs = nodesOf(languageOf("c").syntax(text)).flatMap((node) => (node.kind === "binary" ? [node.sign] : []));
+  expect(signs.sort()).toEqual(["&&", "+", "<", "<", "<", "<<", "<=", ">", ">", "||"].sort());
+  expect(nodesOf(languageOf("c").syntax(text)).some(({ kind }) => kind === "error")).toBe(false);
+});
+
 test("a place is on the line that it lies in, whatever ends the lines", () => {
   const text = "a\r\nbb\rccc\n";
   const starts = lineStarts(text);

@@ -12,6 +12,14 @@ function addsToItself(context: EditContext, target: SyntaxNode, value: SyntaxNod
   return null;
 }
 
+/** True for a name that begins as a text. */
+function isText(context: EditContext, name: string): boolean {
+  return ofKind(context, "assignment").some(({ node }) => {
+    const target = part(node, "target") ?? part(node, "definition");
+    return target?.sign === name && part(node, "value")?.kind === "text";
+  });
+}
+
 /** Adding up in place of giving a value, the other way round, and with another sign. */
 function otherAssignments(context: EditContext): Proposal[] {
   return ofKind(context, "assignment").flatMap(({ node, around }) => {
@@ -28,7 +36,13 @@ function otherAssignments(context: EditContext): Proposal[] {
     const [name, what] = [context.sourceOf(target), context.sourceOf(value)];
     if (compound.includes(sign) && place) {
       const others = [...compound.filter((other) => other !== sign), context.writing.assign];
-      return others.map((other) => change(place, other, { before: sign, after: other }, other === "*=" ? 0.3 : 0.8));
+      const found = others.map((other) =>
+        change(place, other, { before: sign, after: other }, other === "*=" ? 0.3 : 0.8),
+      );
+      if (sign !== "+=" || !isText(context, name)) return found;
+      // A text can also be joined on its other side.
+      const joined = `${name} ${context.writing.assign} ${bracketed(context, value)} + ${name}`;
+      return [...found, change(node, joined, { before: context.sourceOf(node), after: joined }, 0.8)];
     }
     if (sign !== context.writing.assign || !place) return [];
     // "x =+ 1" gives x the value +1.
@@ -41,6 +55,18 @@ function otherAssignments(context: EditContext): Proposal[] {
           1,
         ),
       ];
+    const right = part(value, "right");
+    const left = part(value, "left");
+    if (
+      value.sign === "+" &&
+      left &&
+      right &&
+      isText(context, name) &&
+      [left, right].some((side) => context.sourceOf(side) === name)
+    ) {
+      const turned = `${context.sourceOf(right)} + ${context.sourceOf(left)}`;
+      return [change(value, turned, { before: what, after: turned }, 0.8)];
+    }
     const added = addsToItself(context, target, value);
     if (added) return [change(value, context.sourceOf(added), { before: what, after: context.sourceOf(added) }, 0.3)];
     if (target.role === "definition" || value.kind === "list") return [];
@@ -71,6 +97,11 @@ export const accumulation: EditFamily = {
   mends: otherAssignments,
   plants: otherAssignments,
   examples: [
+    {
+      language: "python",
+      right: 'code = ""\nfor sign in "tern":\n    code = sign + code\n',
+      faulty: 'code = ""\nfor sign in "tern":\n    code = code + sign\n',
+    },
     {
       language: "python",
       right: "for load in loads:\n    total += load\n",

@@ -1,13 +1,35 @@
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { ofKind } from "../places.ts";
+import { calledName, ofKind } from "../places.ts";
 
 /** One character and no text, where a sign around it says so: two of them are equal by what they are. */
 function isCharacter({ writing, sourceOf }: EditContext, node: SyntaxNode): boolean {
   return writing.letterQuote !== undefined && sourceOf(node).startsWith(writing.letterQuote);
 }
 
+/** Where a comparison of texts gives 0 for equal ones, and its answer is asked as if it were the truth: `if (strcmp(a, b))`. */
+function bareAnswers(context: EditContext): Proposal[] {
+  const { equalTexts, equal, and, or } = context.writing;
+  const [call, ...zero] = equalTexts?.("a", "b").split(` ${equal} `) ?? [];
+  const name = call?.split("(")[0] ?? "";
+  if (zero.length === 0) return [];
+  return ofKind(context, "call").flatMap(({ node, around }) => {
+    const parent = around.at(-1);
+    const isAsked =
+      node.role === "condition" ||
+      (parent?.kind === "group" && parent.role === "condition") ||
+      (parent?.kind === "binary" && (parent.sign === and || parent.sign === or));
+    if (calledName(node) !== name || !isAsked) return [];
+    const text = context.sourceOf(node);
+    return [change(node, `${text} ${equal} ${zero}`, { one: text, other: zero.join("") }, 2)];
+  });
+}
+
 function mends(context: EditContext): Proposal[] {
+  return [...bareAnswers(context), ...unlikeTexts(context)];
+}
+
+function unlikeTexts(context: EditContext): Proposal[] {
   const { equalTexts, equal, unequal, not } = context.writing;
   if (!equalTexts) return [];
   return ofKind(context, "binary").flatMap(({ node }) => {

@@ -1,6 +1,7 @@
 import { distance } from "../../source/spelling.ts";
 import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { lostExchanges, mixedBests } from "../exchanged.ts";
 import { calledName, isOrder, namesIn, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 import { elementsForPlaces, usageOf } from "../usage.ts";
@@ -61,7 +62,15 @@ function otherNames(context: EditContext): Proposal[] {
           .map((other) => change(node, other, { before: context.sourceOf(node), after: other }, 1.2))
       : [],
   );
-  return [...inProgram, ...numbers, ...places, ...elements];
+  // What was kept for an exchange, and a best one so far that is meant as a place, or as a value.
+  const exchanged = lostExchanges(context).flatMap(({ value, kept }) =>
+    kept ? [change(value, kept, { before: context.sourceOf(value), after: kept }, 2)] : [],
+  );
+  const bests = mixedBests(context).flatMap(({ name, compared, value, element, whole, isPlace }) => [
+    change(compared, element, { before: name, after: element }, isPlace ? 2 : 1),
+    change(value, whole, { before: context.sourceOf(value), after: whole }, isPlace ? 1 : 2),
+  ]);
+  return [...inProgram, ...numbers, ...places, ...elements, ...exchanged, ...bests];
 }
 
 export const otherName: EditFamily = {

@@ -2,8 +2,12 @@ import { describe, expect, test } from "vitest";
 import { editContext } from "../../edits/context.ts";
 import { neutralOf } from "../../exercises/planting/neutral/neutralPrograms.ts";
 import { findLanguage } from "../../languages/languages.ts";
+import { behindTheEnd } from "./behindTheEnd.ts";
+import { bestMixed } from "./bestMixed.ts";
+import { counterBehindLoop } from "./counterBehindLoop.ts";
 import { countNeverMoves } from "./countNeverMoves.ts";
 import { elementForPlace } from "./elementForPlace.ts";
+import { exchangeLost } from "./exchangeLost.ts";
 import { givenToItself } from "./givenToItself.ts";
 import { listRepeated } from "./listRepeated.ts";
 import { markNeverSet } from "./markNeverSet.ts";
@@ -40,7 +44,9 @@ test.each(neutralLanguages.map((id) => [id] as const))(
       const context = found && editContext(found, program);
       if (!context) throw new Error(`no trees for ${id}`);
       expect(
-        [...ids, givenToItself].flatMap((mistake) => mistake.find(context)),
+        [...ids, givenToItself, behindTheEnd, bestMixed, counterBehindLoop, exchangeLost].flatMap((mistake) =>
+          mistake.find(context),
+        ),
         program,
       ).toEqual([]);
     }
@@ -64,4 +70,36 @@ print((total + highest) / 2, sorted(prices))
   const context = python && editContext(python, text);
   if (!context) throw new Error("no trees");
   expect(mistakes.flatMap((mistake) => mistake.find(context))).toEqual([]);
+});
+
+test.each([
+  [
+    "a best value, and a best place",
+    "python",
+    "for i in range(3):\n    if a[i] > top:\n        top = a[i]\n    if a[i] < a[low]:\n        low = i\n",
+  ],
+  [
+    "a limit that a place is compared with",
+    "python",
+    "for i in range(3):\n    if find(names, i) > last:\n        last = found\n",
+  ],
+  ["an exchange through a third, and both at once", "python", "keep = a\na = b\nb = keep\nc, d = d, c\n"],
+  ["a value handed on from one to the next", "c", "void f(int a, int b) {\n  a = b;\n  b = b + a;\n  int c = a;\n}\n"],
+  [
+    "leaving where something else ends",
+    "java",
+    "class M {\n  int f(int a) {\n    if (a > 2) {\n      return 1;\n    }\n    switch (a) {\n      case 1: a = 3; break;\n      default: a = 4;\n    }\n    return a;\n  }\n}\n",
+  ],
+  [
+    "a counter that counts again",
+    "pascal",
+    "var i, n: integer;\nbegin\n  for i := 1 to 3 do\n    n := n + i;\n  for i := 1 to 2 do\n    n := n - i;\n  i := 4;\n  writeln(i);\nend.\n",
+  ],
+] as const)("%s is none of it", (_, language, text) => {
+  const found = findLanguage(language);
+  const context = found && editContext(found, text);
+  if (!context) throw new Error(`no trees for ${language}`);
+  expect(
+    [behindTheEnd, bestMixed, counterBehindLoop, exchangeLost].flatMap((mistake) => mistake.find(context)),
+  ).toEqual([]);
 });

@@ -1,10 +1,14 @@
 import { assignmentAsCondition } from "./assignmentAsCondition.ts";
+import { behindTheEnd } from "./behindTheEnd.ts";
+import { bestMixed } from "./bestMixed.ts";
 import { caseGoesOn } from "./caseGoesOn.ts";
 import { comparisonWithNothing } from "./comparisonWithNothing.ts";
 import { copyChanged } from "./copyChanged.ts";
+import { counterBehindLoop } from "./counterBehindLoop.ts";
 import { countNeverMoves } from "./countNeverMoves.ts";
 import { defaultShared } from "./defaultShared.ts";
 import { elementForPlace } from "./elementForPlace.ts";
+import { exchangeLost } from "./exchangeLost.ts";
 import { givenToItself } from "./givenToItself.ts";
 import { headerEnded } from "./headerEnded.ts";
 import { inputKeptAsText } from "./inputKeptAsText.ts";
@@ -35,11 +39,12 @@ import { textByIdentity } from "./textByIdentity.ts";
 import { wholeDivision } from "./wholeDivision.ts";
 
 /** Those that show in a program that is refused as well, and make another text of it before it is translated. */
-export const inRefused: readonly Mistake[] = [headerEnded];
+export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
+  ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
   ...[

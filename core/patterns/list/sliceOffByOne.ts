@@ -14,7 +14,7 @@ export const sliceOffByOne: Pattern = {
   grounds: [
     byEdit(
       ["by-one", "constant"],
-      ({ lineBefore }) => /\[[^\]]*:[^\]]*\]|substring|substr|Copy\(|\b(?:LEFT|RIGHT|MID)\(/i.test(lineBefore),
+      ({ lineBefore }) => /\[[^\]]*:[^\]]*\]|substring|substr|Copy\s*\(|\b(?:LEFT|RIGHT|MID)\(/i.test(lineBefore),
       4,
     ),
   ],

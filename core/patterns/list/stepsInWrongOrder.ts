@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A step is made before the one on which it rests. */
@@ -11,7 +11,11 @@ export const stepsInWrongOrder: Pattern = {
   cause: "The machine does line after line; it does not look ahead.",
   avoid: "Number the steps on paper first.",
   fault: true,
-  grounds: [byEdit("moved", () => true, 1), byEdit("extra-statement", () => true, -5)],
+  grounds: [
+    byEdit("moved", () => true, 1),
+    byEdit("extra-statement", () => true, -5),
+    byNotice(["exchange-lost", "behind-the-end"], 5),
+  ],
   examples: [
     example(
       "python",

@@ -19,7 +19,7 @@ export const storedPositionStale: Pattern = {
         ? { line: changes[0]?.line ?? null, why: "A position or length is worked out before what it is of changes." }
         : null;
     }, 6),
-    byNotice("stored-position-stale", 5),
+    byNotice(["stored-position-stale", "best-mixed"], 5),
   ],
   examples: [
     example(

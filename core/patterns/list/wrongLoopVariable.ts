@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byText } from "../grounds.ts";
+import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { loopNames } from "../shape.ts";
 
@@ -13,6 +13,7 @@ export const wrongLoopVariable: Pattern = {
   avoid: "Name loop variables by what they count.",
   fault: true,
   grounds: [
+    byNotice("counter-behind-loop", 5),
     byEdit(
       "other-name",
       ({ before, after }, evidence) =>
