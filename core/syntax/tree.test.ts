@@ -78,6 +78,12 @@ test("operators bind as their language says, and a cast binds to what stands nex
   expect(shape(value("octave", "x = a + b .* c;\n"))).toBe("(a+(b.*c))");
   expect(shape(value("c", "void f(void) { x = (double)a / b; }"))).toBe("(cast(a)/b)");
   expect(shape(value("java", "class M { void f() { x = (double) a / b; } }"))).toBe("(cast(a)/b)");
+  for (const id of ["c", "java", "csharp"]) {
+    const inside = (text: string) =>
+      shape(value(id, id === "c" ? `void f(void) { x = ${text}; }` : `class M { void F() { x = ${text}; } }`));
+    expect(inside("a >= b || c < 0 || c > 23"), id).toBe("(((a>=b)||(c<0))||(c>23))");
+    expect(inside("a + 1 < b && c > d * 2"), id).toBe("(((a+1)<b)&&(c>(d*2)))");
+  }
 });
 
 test("two comparisons in C are none of the brackets of a template, and the signs are those of the text", () => {

@@ -207,13 +207,15 @@ const table: LezerTable = {
   TypeDescriptor: leaf("type"),
 };
 
-/** Stretches in which `<` is no comparison, and the sign itself. */
-const smaller = /"(?:\\.|[^"\\\n])*"|'(?:\\.|[^'\\\n])*'|\/\/[^\n]*|\/\*[\s\S]*?(?:\*\/|$)|^[ \t]*#[^\n]*|<<|<=|</gm;
+/** Stretches in which `<` and `>` compare nothing, and the signs themselves. */
+const order =
+  /"(?:\\.|[^"\\\n])*"|'(?:\\.|[^'\\\n])*'|\/\/[^\n]*|\/\*[\s\S]*?(?:\*\/|$)|^[ \t]*#[^\n]*|->|<<|>>|[<>]=?/gm;
 
 /**
  * C by a published grammar, that of C++, which reads what students write in C, but for one thing: it takes `a < 0 || b > 9` for
- * the brackets of a template. There is none in C, so that it is given `>` for `<`, which binds alike; the signs of the tree
- * are those of the text.
+ * the brackets of a template, and `>` for the end of one. There is none in C, so that it is given `^` for both, which stands
+ * between two values only and binds more than `&&` and less than all that is compared; the signs of the tree are those of
+ * the text.
  */
 export const cSyntax: SyntaxReader = (text) =>
-  fromLezer(parser.parse(text.replace(smaller, (part) => (part === "<" ? ">" : part))), text, table);
+  fromLezer(parser.parse(text.replace(order, (part) => (part === "<" || part === ">" ? "^" : part))), text, table);
