@@ -3,6 +3,9 @@ import { change, type EditContext, type EditFamily, type Proposal } from "../edi
 import { bracketed, calledName, isOrder, isSimple, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 
+/** Calls of libraries that give or take out a piece by numbers. */
+const pieces = /(?:^|\.)(?:copy|substring|substr|mid|left|right|delete|get|charAt|remove(?:At)?)$/i;
+
 /** Where a count goes to or an element is picked: limits of loops and of ranges, indexes, sides of comparisons. */
 function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }> {
   const found = new Map<SyntaxNode, number>();
@@ -32,6 +35,9 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     // In a language whose lists begin with 1 an element is picked as a function is called.
     if (node.kind === "call" && context.names.includes(calledName(node)))
       for (const each of parts(node, "argument")) add(each, 0.5);
+    // What a piece of a text or an element is asked for by.
+    if (node.kind === "call" && pieces.test(calledName(node)))
+      for (const each of parts(node, "argument")) add(each, 0.6);
   }
   return [...found].map(([node, odds]) => ({ node, odds }));
 }

@@ -5,6 +5,11 @@ const letters = ["d", "s", "f", "lf", "c", "ld", "i", "u", "g", "x"];
 
 /** Formats in texts with another letter or with another number of digits. */
 function otherFormats(context: EditContext): Proposal[] {
+  const written = [...context.text.matchAll(/%[-+ 0]*\d*\.(\d)l?f/g)].map((match) => match[1] ?? "");
+  const meant = context.meantTexts.flatMap((text) =>
+    [...text.matchAll(/\d\.(\d{1,4})(?!\d)/g)].map((match) => String(match[1]?.length ?? 0)),
+  );
+  const decimals = [...new Set([...written, ...meant])].slice(0, 3);
   return ofKind(context, "text").flatMap(({ node }) => {
     const text = node.sign ?? "";
     const found: Proposal[] = [];
@@ -22,6 +27,10 @@ function otherFormats(context: EditContext): Proposal[] {
               rank < 4 ? 0.8 : 0.2,
             ),
           );
+      // A whole number's letter for a decimal number: as many digits as other formats have, or as what is meant has.
+      if (/[dis]/.test(match[2] ?? "") && !flags.includes("."))
+        for (const digits of decimals)
+          found.push(change(place, `%${flags}.${digits}f`, { before: match[0], after: `%.${digits}f` }, 0.7));
       if (match[2] === "f" && !flags.includes("."))
         found.push(change(place, "%.2f", { before: match[0], after: "%.2f" }, 0.5));
     }

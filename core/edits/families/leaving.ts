@@ -33,7 +33,24 @@ function mends(context: EditContext): Proposal[] {
       insert(whole.to, `${end}${whole.first.indent}break${statementEnd}${lineEndOf(context)}`, { word: "break" }, 0.35),
     ];
   });
-  return [...ends, ...others, ...found];
+  return [...ends, ...others, ...found, ...skips(context)];
+}
+
+/** `continue` at the end of what is done in one case, where the rest of the loop's body is meant for the others. */
+function skips(context: EditContext): Proposal[] {
+  if (!context.language.loopExits.includes("break")) return [];
+  return ofKind(context, "if").flatMap(({ node, around }) => {
+    const [body, outer, loop] = [part(node, "body"), around.at(-1), around.at(-2)];
+    const last = body?.kind === "block" ? body.children.at(-1) : undefined;
+    if (!last || !outer || !loop || !isLoop(loop) || outer.children.at(-1) === node || part(node, "otherwise"))
+      return [];
+    if (last.kind === "leave" || last.kind === "return") return [];
+    const whole = wholeLines(context, last);
+    if (!whole) return [];
+    const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEndOf(context);
+    const line = `${end}${whole.first.indent}continue${context.writing.statementEnd}${lineEndOf(context)}`;
+    return [insert(whole.to, line, { word: "continue" }, 0.35)];
+  });
 }
 
 /** Where the cases of a switch end that go on into the next one. */
@@ -82,6 +99,13 @@ export const leaving: EditFamily = {
   mends,
   plants,
   examples: [
+    {
+      language: "java",
+      right:
+        "class Main { void f(int[] cars) {\n  for (int car : cars) {\n    if (car < 0) {\n      bad++;\n      continue;\n    }\n    sum += car;\n  }\n} }\n",
+      faulty:
+        "class Main { void f(int[] cars) {\n  for (int car : cars) {\n    if (car < 0) {\n      bad++;\n    }\n    sum += car;\n  }\n} }\n",
+    },
     {
       language: "python",
       right: "for x in loads:\n    if x > 3:\n        break\n",

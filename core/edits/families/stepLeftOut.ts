@@ -78,19 +78,26 @@ function reads(context: EditContext): Proposal[] {
     if (!condition || !body || !last) return [];
     const asked = new Set(nodesOf(condition).flatMap((each) => (each.kind === "name" ? [each.sign ?? ""] : [])));
     const before = ofKind(context, "assignment").filter(
-      ({ node: given }) =>
-        given.to <= node.from && asked.has(part(given, "target")?.sign ?? "") && readsSomething(context, given),
+      ({ node: given }) => given.to <= node.from && asked.has(nameGiven(given)) && readsSomething(context, given),
     );
     const nearest = before.at(-1)?.node;
-    const moved =
-      nearest && nodesOf(body).some((each) => each.role === "target" && each.sign === part(nearest, "target")?.sign);
-    if (!nearest || moved) return [];
-    const again = context.sourceOf(nearest);
+    const moved = nearest && nodesOf(body).some((each) => each.role === "target" && each.sign === nameGiven(nearest));
+    const value = nearest && part(nearest, "value");
+    if (!nearest || !value || moved) return [];
+    // Where the name is declared with its first value, only the value is given again.
+    const again = part(nearest, "target")
+      ? context.sourceOf(nearest)
+      : `${nameGiven(nearest)} ${context.writing.assign} ${context.sourceOf(value)}`;
     return [
       ...beside(context, last, again, "behind", 1.5),
       ...beside(context, body.children[0] ?? last, again, "before", 0.5),
     ].map((proposal) => ({ ...proposal, about: node.from }));
   });
+}
+
+/** The name that an assignment, or a declaration with a first value, gives a value to. */
+function nameGiven(node: SyntaxNode): string {
+  return (part(node, "target") ?? part(node, "definition"))?.sign ?? "";
 }
 
 function readsSomething(context: EditContext, node: SyntaxNode): boolean {

@@ -9,7 +9,7 @@ export const csharpWriting: Writing = {
   ownObject: { word: "this", isHanded: false },
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
   firstElement: (list) => `${list}[0]`,
-  beginnings: [],
+  beginnings: ["int.MinValue", "int.MaxValue"],
   statementEnd: ";",
   joinsNumbers: true,
   lengthsBy: { names: ["GetLength", "GetUpperBound"], rows: 0 },

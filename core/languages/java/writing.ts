@@ -9,7 +9,7 @@ export const javaWriting: Writing = {
   ownObject: { word: "this", isHanded: false },
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
   firstElement: (list) => `${list}[0]`,
-  beginnings: [],
+  beginnings: ["Integer.MIN_VALUE", "Integer.MAX_VALUE"],
   statementEnd: ";",
   joinsNumbers: true,
   divides: { decimal: null, whole: "/", rest: "%" },

@@ -9,7 +9,7 @@ export const octaveWriting: Writing = {
   lengthsBy: { names: ["size"], rows: 1 },
   ...{ quote: '"', quoteInside: '\\"', members: ["."], compound: false, chained: "elseif" },
   firstElement: (list) => `${list}(1)`,
-  beginnings: [],
+  beginnings: ["-Inf", "Inf", "[]"],
   wholeProgram: { word: "global", apart: " " },
   statementEnd: ";",
   divides: { decimal: "/", whole: null, rest: "mod" },

@@ -10,7 +10,7 @@ export const pascalWriting: Writing = {
   ...{ quote: "'", quoteInside: "''", members: ["."], compound: false, chained: "else if" },
   headers: { if: "then", while: "do", for: "do", case: "of", with: "do" },
   firstElement: (list) => `${list}[1]`,
-  beginnings: [],
+  beginnings: ["maxint"],
   statementEnd: ";",
   divides: { decimal: "/", whole: "div", rest: "mod" },
   otherOperators: [],
