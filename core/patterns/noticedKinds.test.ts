@@ -105,6 +105,26 @@ const cases: readonly Case[] = [
     ],
     ...{ of: "runtime", leads: [3], first: "argument-count-wrong" },
   },
+  {
+    says: "a word between two comparisons without brackets, where it binds more than they do",
+    language: "pascal",
+    program: "var a, b: integer;\nbegin\n  if a = 0 or b = 3 then\n    a := 1;\nend.\n",
+    message: ["", 'Operator is not overloaded: "ShortInt" or "SmallInt"', 3],
+    ...{ of: "syntax", leads: [3], first: "and-or-without-brackets" },
+  },
+  {
+    says: "what stands behind the end of a function",
+    language: "python",
+    program: "def board(cars, car):\n    return True\n    cars.append(car)\nboard([], 1)\n",
+    ...{ of: "logic", leads: [3, 2], first: "steps-in-wrong-order" },
+  },
+  {
+    says: "a best one that is compared as a value and kept as a place",
+    language: "java",
+    program:
+      "class M {\n  int best(int[] a) {\n    int best = 0;\n    for (int i = 0; i < a.length; i++)\n      if (a[i] > best)\n        best = i;\n    return best;\n  }\n}\n",
+    ...{ of: "logic", leads: [6, 5], first: "stored-position-stale" },
+  },
 ];
 
 test.each(cases)("$says ($language)", ({ language: id, program, of, leads, message, first }) => {

@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { firstLineWith, namedLines } from "../shape.ts";
 
 /** And takes hold before or, and the condition means something else than it says. */
 export const andOrWithoutBrackets: Pattern = {
@@ -20,6 +21,17 @@ export const andOrWithoutBrackets: Pattern = {
         /\bor\b|\|\|/.test(lineBefore) &&
         !/\([^()]*(?:\bor\b|\|\||\band\b|&&)[^()]*\)\s*(?:and|or|&&|\|\|)/.test(lineBefore),
       5,
+    ),
+    // Where the words bind more than what compares, a program is refused without brackets around each comparison.
+    byText((evidence) =>
+      evidence.class === "syntax" && evidence.language.writing?.assign === ":="
+        ? firstLineWith(
+            evidence,
+            namedLines(evidence).slice(0, 1),
+            /^(?!.*\)\s*(?:and|or)\b).*[=<>][^()]*\b(?:and|or)\b[^()]*[=<>]/i,
+            "The word between two comparisons holds what stands next to it before they are compared.",
+          )
+        : null,
     ),
   ],
   examples: [

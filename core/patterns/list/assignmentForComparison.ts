@@ -19,7 +19,7 @@ export const assignmentForComparison: Pattern = {
     byChange((change) => isCondition(change.lineBefore) && isSignChanged(change, /:=/, "="), 6),
     byText(
       (evidence) =>
-        evidence.class === "syntax"
+        evidence.class === "syntax" && evidence.language.writing?.equal !== "="
           ? firstLineWith(
               evidence,
               namedLines(evidence).slice(0, 1),

@@ -13,6 +13,8 @@ export const comparisonTurned: Pattern = {
   fault: true,
   grounds: [
     byEdit("comparison", ({ before, after }) => /[<>]/.test(before) && /[<>]/.test(after), 2),
+    // The answer of what compares is taken for the truth, which it is the wrong way round.
+    byEdit("equal-texts", ({ before, after }) => before !== "" && after.startsWith(before), 5),
     // A loop whose condition looks to the other side; one that makes passes without end is told by another kind.
     (evidence) => (/end/.test(evidence.symptom) ? null : byNotice("loop-moves-away", 2)(evidence)),
   ],

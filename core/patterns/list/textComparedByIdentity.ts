@@ -11,7 +11,10 @@ export const textComparedByIdentity: Pattern = {
   cause: "The sign of equality asks whether two names mean the same object.",
   avoid: "Ask the text itself whether it equals the other.",
   fault: true,
-  grounds: [byEdit("equal-texts", () => true, 5), byNotice("text-compared-by-identity", 8)],
+  grounds: [
+    byEdit("equal-texts", ({ before, after }) => !after.startsWith(before), 5),
+    byNotice("text-compared-by-identity", 8),
+  ],
   examples: [
     inMain(
       "java",
