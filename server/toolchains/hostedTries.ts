@@ -22,6 +22,47 @@ export type TranslatedTogether = {
 /** Texts in one go at most, in signs: more would only make the first of them wait. */
 const mostSigns = 400_000;
 
+type HostedLanguage = {
+  translate: (translation: Translation) => Promise<Translated | null>;
+  together?: TranslatedTogether;
+  alone: RegExp;
+  line: (folder: string, main: string) => string;
+  host: (list: string) => readonly string[];
+  until: number;
+} & Pick<TriesPlan, "terminal" | "environment" | "limits" | "renamed" | "startSeconds" | "hostShows">;
+
+/** The folder, package or namespace that a text has among others. */
+const placeOf = (text: number) => `bn${text}_`;
+
+/** What became of texts that can be translated in one go, by their places among all; nothing of those that cannot. */
+async function translateTogether(
+  { files }: Pick<RunRequest, "files">,
+  texts: readonly string[],
+  { together, alone, until }: HostedLanguage,
+): Promise<ReadonlyMap<number, Translated>> {
+  const [name, ...others] = files.map((file) => file.name);
+  const isOneFile = name !== undefined && !others.some((other) => endingOf(other) === endingOf(name));
+  if (!together || !isOneFile || Date.now() >= until) return new Map();
+  let signs = 0;
+  const beside = texts.flatMap((text, at) => {
+    if (alone.test(text) || together.apart.test(text)) return [];
+    signs += text.length;
+    return signs <= mostSigns ? [at] : [];
+  });
+  if (beside.length < 2) return new Map();
+  const programs = beside.map((at) => ({
+    name: `${placeOf(at)}/${name}`,
+    bytes: Buffer.from(texts[at] ?? "", "utf8"),
+  }));
+  const told = await together.translate(programs);
+  return new Map(
+    beside.flatMap((at, place) => {
+      const one = told[place];
+      return one ? [[at, one] as const] : [];
+    }),
+  );
+}
+
 /**
  * The plan of a language whose programs are translated by a translator that stays and run by a host of ours in one machine.
  * `translate` gives what was made of a text, null where the translator gave up. `alone`: words by which a text may reach what
@@ -30,41 +71,14 @@ const mostSigns = 400_000;
 export async function planHosted(
   request: RunRequest,
   variants: readonly Variant[],
-  language: {
-    translate: (translation: Translation) => Promise<Translated | null>;
-    together?: TranslatedTogether;
-    alone: RegExp;
-    line: (folder: string, main: string) => string;
-    host: (list: string) => readonly string[];
-    until: number;
-  } & Pick<TriesPlan, "terminal" | "environment" | "limits" | "renamed" | "startSeconds" | "hostShows">,
+  language: HostedLanguage,
 ): Promise<TriesPlan> {
-  const { translate, together, alone, line, host, until, ...plan } = language;
+  const { translate, together: _, alone, line, host, until, ...plan } = language;
   const { texts, textOf } = textsOf(variants);
   const [main, ...others] = request.files;
-  const translated: Array<Translated | null> = texts.map(() => null);
-  const placed = new Map<number, string>();
   const decoded = texts.map((bytes) => decodeText(bytes).text);
-  const isOneFile = !others.some(({ name }) => endingOf(name) === endingOf(main?.name ?? ""));
-  if (together && isOneFile) {
-    let signs = 0;
-    const beside = decoded.flatMap((text, at) => {
-      if (alone.test(text) || together.apart.test(text)) return [];
-      signs += text.length;
-      return signs <= mostSigns ? [at] : [];
-    });
-    const files = beside.map((at) => ({
-      name: `bn${at}_/${main?.name ?? ""}`,
-      bytes: Buffer.from(decoded[at] ?? "", "utf8"),
-    }));
-    const told = files.length > 1 && Date.now() < until ? await together.translate(files) : [];
-    for (const [place, at] of beside.entries()) {
-      const one = told[place];
-      if (!one) continue;
-      translated[at] = one;
-      placed.set(at, `bn${at}_`);
-    }
-  }
+  const placed = await translateTogether(request, decoded, language);
+  const translated: Array<Translated | null> = texts.map((_, text) => placed.get(text) ?? null);
   const next = texts.entries();
   const lane = async () => {
     // Those that there is no time for stay untold.
@@ -94,7 +108,7 @@ export async function planHosted(
     host: host(list),
     each,
     renamedIn: (at) => [...(plan.renamed ?? []), [`${folder(textOf[at] ?? 0)}/`, ""]],
-    withinIn: (at) => placed.get(textOf[at] ?? -1),
+    withinIn: (at) => (placed.has(textOf[at] ?? -1) ? placeOf(textOf[at] ?? -1) : undefined),
     said: new Map(all.flatMap((at) => (told(at) ? [[at, told(at)?.said ?? ""] as const] : []))),
     refused: new Set(all.filter((at) => told(at)?.ok === false)),
   };
