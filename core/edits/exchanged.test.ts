@@ -56,6 +56,15 @@ test.each([
   },
 );
 
+test.each([
+  ["int best = 0; for (int i = 1; i < n; i++)", true],
+  ["int best = 0; for (int i = 0; i < n; i++)", false],
+  ["int best = -1000; for (int i = 1; i < n; i++)", false],
+] as const)("a best one that begins as the first place is meant as a place: %s", (begins, isPlace) => {
+  const text = `int f(int a[], int n) { ${begins} if (a[i] > best) best = i; return best; }`;
+  expect(mixedBests(contextOf("c", text)).map((each) => each.isPlace)).toEqual([isPlace]);
+});
+
 test("what compares texts in C is asked for its zero, wherever it stands for a condition", () => {
   const text =
     'int f(char *a) { if (strcmp(a, "x")) return 1; while (a && strcmp(a, "y")) a++; return strcmp(a, "z"); }';

@@ -1,4 +1,4 @@
-import { isStatement, part, type SyntaxNode } from "../syntax/tree.ts";
+import { isLoop, isStatement, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
 import { blocksOf, isOrder, namesIn, ofKind } from "./places.ts";
 import { usageOf } from "./usage.ts";
@@ -69,7 +69,7 @@ export type MixedBest = {
 /** Places where the best one so far is compared as a value and set as a place. */
 export function mixedBests(context: EditContext): MixedBest[] {
   const { positions } = usageOf(context);
-  return ofKind(context, "if").flatMap(({ node }: Placed) => {
+  return ofKind(context, "if").flatMap(({ node, around }: Placed) => {
     const [condition, body] = [part(node, "condition"), part(node, "body")];
     const comparison = condition?.kind === "group" ? condition.children[0] : condition;
     const sides = [comparison && part(comparison, "left"), comparison && part(comparison, "right")];
@@ -89,7 +89,7 @@ export function mixedBests(context: EditContext): MixedBest[] {
           {
             ...{ name, compared, value: place, whole: text },
             element: text.replace(word, name),
-            isPlace: positions.has(name) || isHandedOn(context, name, compared),
+            isPlace: positions.has(name) || isHandedOn(context, name, compared) || beginsBefore(context, name, around),
           },
         ];
       });
@@ -109,6 +109,17 @@ function isHandedOn(context: EditContext, name: string, beside: SyntaxNode): boo
   return ofKind(context, "binary").some(({ node }) => {
     const [left, right] = [part(node, "left"), part(node, "right")];
     return /^[+-]$/.test(node.sign ?? "") && left?.sign === name && left !== beside && right?.sign === "1";
+  });
+}
+
+/** True where a name begins with the number before the one that the loop around begins to count with: the first place. */
+function beginsBefore(context: EditContext, name: string, around: readonly SyntaxNode[]): boolean {
+  const loop = around.findLast(isLoop);
+  const body = loop && part(loop, "body");
+  const counted = body && /[=(]\s*(\d+)\b/.exec(context.text.slice(loop.from, body.from))?.[1];
+  return ofKind(context, "assignment").some(({ node }) => {
+    const [target, value] = [part(node, "target") ?? part(node, "definition"), part(node, "value")];
+    return target?.sign === name && value?.kind === "number" && Number(value.sign) + 1 === Number(counted);
   });
 }
 

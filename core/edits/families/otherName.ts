@@ -6,6 +6,9 @@ import { calledName, isOrder, namesIn, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 import { elementsForPlaces, usageOf } from "../usage.ts";
 
+/** Odds of what the text itself shows to be meant. */
+const sure = 5;
+
 /** A name with another one of the program in its place; a number with a name, where a limit was written as a number. */
 function otherNames(context: EditContext): Proposal[] {
   const { names, functions } = context;
@@ -64,11 +67,11 @@ function otherNames(context: EditContext): Proposal[] {
   );
   // What was kept for an exchange, and a best one so far that is meant as a place, or as a value.
   const exchanged = lostExchanges(context).flatMap(({ value, kept }) =>
-    kept ? [change(value, kept, { before: context.sourceOf(value), after: kept }, 2)] : [],
+    kept ? [change(value, kept, { before: context.sourceOf(value), after: kept }, sure)] : [],
   );
   const bests = mixedBests(context).flatMap(({ name, compared, value, element, whole, isPlace }) => [
-    change(compared, element, { before: name, after: element }, isPlace ? 2 : 1),
-    change(value, whole, { before: context.sourceOf(value), after: whole }, isPlace ? 1 : 2),
+    change(compared, element, { before: name, after: element }, isPlace ? sure : 2),
+    change(value, whole, { before: context.sourceOf(value), after: whole }, isPlace ? 2 : sure),
   ]);
   return [...inProgram, ...numbers, ...places, ...elements, ...exchanged, ...bests];
 }
