@@ -1,14 +1,10 @@
 import { expect, test } from "vitest";
 import { findLanguage } from "../languages/languages.ts";
+import { mixedBests } from "./bests.ts";
 import { editContext } from "./context.ts";
 import { applyEdit } from "./edit.ts";
-import { lostExchanges, mixedBests } from "./exchanged.ts";
-import { accumulation } from "./families/accumulation.ts";
-import { byOneFamily } from "./families/byOne.ts";
-import { equalTextsFamily } from "./families/equalTexts.ts";
-import { formatLetter } from "./families/formatLetter.ts";
+import { lostExchanges } from "./exchanged.ts";
 import { otherName } from "./families/otherName.ts";
-import { stepLeftOut } from "./families/stepLeftOut.ts";
 
 function contextOf(language: string, text: string) {
   const found = findLanguage(language);
@@ -63,46 +59,4 @@ test.each([
 ] as const)("a best one that begins as the first place is meant as a place: %s", (begins, isPlace) => {
   const text = `int f(int a[], int n) { ${begins} if (a[i] > best) best = i; return best; }`;
   expect(mixedBests(contextOf("c", text)).map((each) => each.isPlace)).toEqual([isPlace]);
-});
-
-test("what compares texts in C is asked for its zero, wherever it stands for a condition", () => {
-  const text =
-    'int f(char *a) { if (strcmp(a, "x")) return 1; while (a && strcmp(a, "y")) a++; return strcmp(a, "z"); }';
-  expect(mended(equalTextsFamily, "c", text)).toEqual([
-    text.replace('strcmp(a, "x")', 'strcmp(a, "x") == 0'),
-    text.replace('strcmp(a, "y")', 'strcmp(a, "y") == 0'),
-  ]);
-});
-
-test("a text is joined on its other side, a number is not", () => {
-  const text = 'code = ""\nsum = 0\nfor x in "ab":\n    code += x\n    sum += 1\n';
-  const all = mended(accumulation, "python", text);
-  expect(all).toContain(text.replace("code += x", "code = x + code"));
-  expect(all.some((each) => each.includes("sum = 1 + sum"))).toBe(false);
-});
-
-test("a read before a loop is put at its end, also where its name is declared there", () => {
-  const text =
-    'class P {\n  static void Main() {\n    string line = Console.ReadLine();\n    while (line != "end") {\n      Console.WriteLine(line);\n    }\n  }\n}\n';
-  expect(mended(stepLeftOut, "csharp", text)).toContain(
-    text.replace(
-      "      Console.WriteLine(line);\n",
-      "      Console.WriteLine(line);\n      line = Console.ReadLine();\n",
-    ),
-  );
-});
-
-test("a whole number's letter becomes a decimal number's, with the digits of what is meant", () => {
-  const text = 'int main(void) { printf("%5d of %d", tide, n); return 0; }';
-  const found = findLanguage("c");
-  const context = found && editContext(found, text, ["3.125 of 4\n"]);
-  expect(context && formatLetter.mends(context).map((edit) => applyEdit(text, edit))).toContain(
-    text.replace("%5d", "%5.3f"),
-  );
-});
-
-test("a piece of a text is asked for by one more or less", () => {
-  expect(mended(byOneFamily, "pascal", "begin\n  s := copy(t, 1, at);\nend.\n")).toContain(
-    "begin\n  s := copy(t, 1, at - 1);\nend.\n",
-  );
 });

@@ -77,6 +77,10 @@ export type Writing = {
   madeAnew?: { write: (element: string, times: string) => string; read: RegExp };
   /** Where lists and records are copied, too, when they are handed over: the word that hands their place, and those that hand what is not to be changed. */
   handsPlace?: { word: string; kept: RegExp };
+  /** True if `and` and `or` bind more than what compares, so that each comparison needs brackets. */
+  logicBindsFirst?: true;
+  /** True if what a loop counts by has no value behind the loop. */
+  counterEnds?: true;
   /** True if a text takes a number behind it by the sign of addition. */
   joinsNumbers?: true;
   /** A list of all that a loop would go over, made before it begins: of a set, of the keys of a table. */

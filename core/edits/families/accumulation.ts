@@ -12,6 +12,13 @@ function addsToItself(context: EditContext, target: SyntaxNode, value: SyntaxNod
   return null;
 }
 
+/** A text joined to the name itself, on its other side; null for anything else. */
+function turnedSum(context: EditContext, name: string, value: SyntaxNode): string | null {
+  const [left, right] = [part(value, "left"), part(value, "right")].map((side) => side && context.sourceOf(side));
+  if (value.sign !== "+" || !left || !right || ![left, right].includes(name) || !isText(context, name)) return null;
+  return `${right} + ${left}`;
+}
+
 /** True for a name that begins as a text. */
 function isText(context: EditContext, name: string): boolean {
   return ofKind(context, "assignment").some(({ node }) => {
@@ -55,20 +62,15 @@ function otherAssignments(context: EditContext): Proposal[] {
           1,
         ),
       ];
-    const right = part(value, "right");
-    const left = part(value, "left");
-    if (
-      value.sign === "+" &&
-      left &&
-      right &&
-      isText(context, name) &&
-      [left, right].some((side) => context.sourceOf(side) === name)
-    ) {
-      const turned = `${context.sourceOf(right)} + ${context.sourceOf(left)}`;
-      return [change(value, turned, { before: what, after: turned }, 0.8)];
-    }
     const added = addsToItself(context, target, value);
-    if (added) return [change(value, context.sourceOf(added), { before: what, after: context.sourceOf(added) }, 0.3)];
+    const turned = turnedSum(context, name, value);
+    if (added || turned)
+      return [
+        ...(added
+          ? [change(value, context.sourceOf(added), { before: what, after: context.sourceOf(added) }, 0.3)]
+          : []),
+        ...(turned ? [change(value, turned, { before: what, after: turned }, 0.8)] : []),
+      ];
     if (target.role === "definition" || value.kind === "list") return [];
     const found = ["+", "-"].map((operator) => {
       const longer = `${name} ${operator} ${bracketed(context, value)}`;

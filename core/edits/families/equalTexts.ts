@@ -10,9 +10,9 @@ function isCharacter({ writing, sourceOf }: EditContext, node: SyntaxNode): bool
 /** Where a comparison of texts gives 0 for equal ones, and its answer is asked as if it were the truth: `if (strcmp(a, b))`. */
 function bareAnswers(context: EditContext): Proposal[] {
   const { equalTexts, equal, and, or } = context.writing;
-  const [call, ...zero] = equalTexts?.("a", "b").split(` ${equal} `) ?? [];
+  const [call, zero] = equalTexts?.("a", "b").split(` ${equal} `) ?? [];
   const name = call?.split("(")[0] ?? "";
-  if (zero.length === 0) return [];
+  if (zero === undefined) return [];
   return ofKind(context, "call").flatMap(({ node, around }) => {
     const parent = around.at(-1);
     const isAsked =
@@ -21,7 +21,7 @@ function bareAnswers(context: EditContext): Proposal[] {
       (parent?.kind === "binary" && (parent.sign === and || parent.sign === or));
     if (calledName(node) !== name || !isAsked) return [];
     const text = context.sourceOf(node);
-    return [change(node, `${text} ${equal} ${zero}`, { one: text, other: zero.join("") }, 2)];
+    return [change(node, `${text} ${equal} ${zero}`, { one: text, other: zero }, 2)];
   });
 }
 

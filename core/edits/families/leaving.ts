@@ -1,4 +1,4 @@
-import { isLoop, part } from "../../syntax/tree.ts";
+import { isLoop, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { lineEndOf, ofKind, wholeLines } from "../places.ts";
 
@@ -26,14 +26,18 @@ function mends(context: EditContext): Proposal[] {
     const body = part(node, "body");
     const last = body?.kind === "block" ? body.children.at(-1) : undefined;
     if (!last || last.kind === "leave" || last.kind === "return" || !around.some(isLoop)) return [];
-    const whole = wholeLines(context, last);
-    if (!whole) return [];
-    const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEndOf(context);
-    return [
-      insert(whole.to, `${end}${whole.first.indent}break${statementEnd}${lineEndOf(context)}`, { word: "break" }, 0.35),
-    ];
+    return wordBehind(context, last, "break");
   });
   return [...ends, ...others, ...found, ...skips(context)];
+}
+
+/** A word that leaves, on a line of its own behind a statement. */
+function wordBehind(context: EditContext, statement: SyntaxNode, word: "break" | "continue"): Proposal[] {
+  const whole = wholeLines(context, statement);
+  if (!whole) return [];
+  const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEndOf(context);
+  const line = `${end}${whole.first.indent}${word}${context.writing.statementEnd}${lineEndOf(context)}`;
+  return [insert(whole.to, line, { word }, 0.35)];
 }
 
 /** `continue` at the end of what is done in one case, where the rest of the loop's body is meant for the others. */
@@ -45,11 +49,7 @@ function skips(context: EditContext): Proposal[] {
     if (!last || !outer || !loop || !isLoop(loop) || outer.children.at(-1) === node || part(node, "otherwise"))
       return [];
     if (last.kind === "leave" || last.kind === "return") return [];
-    const whole = wholeLines(context, last);
-    if (!whole) return [];
-    const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEndOf(context);
-    const line = `${end}${whole.first.indent}continue${context.writing.statementEnd}${lineEndOf(context)}`;
-    return [insert(whole.to, line, { word: "continue" }, 0.35)];
+    return wordBehind(context, last, "continue");
   });
 }
 

@@ -1,7 +1,8 @@
 import { distance } from "../../source/spelling.ts";
 import { part } from "../../syntax/tree.ts";
+import { mixedBests } from "../bests.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { lostExchanges, mixedBests } from "../exchanged.ts";
+import { lostExchanges } from "../exchanged.ts";
 import { calledName, isOrder, namesIn, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 import { elementsForPlaces, usageOf } from "../usage.ts";

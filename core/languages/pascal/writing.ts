@@ -6,6 +6,8 @@ export const pascalWriting: Writing = {
   ...{ and: "and", or: "or", not: "not ", equal: "=", unequal: "<>", assign: ":=" },
   blocks: { by: "two words", open: "begin", close: "end" },
   variables: "declared apart",
+  logicBindsFirst: true,
+  counterEnds: true,
   handsPlace: { word: "var", kept: /^(?:const|out)$/i },
   ...{ quote: "'", quoteInside: "''", members: ["."], compound: false, chained: "else if" },
   headers: { if: "then", while: "do", for: "do", case: "of", with: "do" },

@@ -1,5 +1,25 @@
-import { neverReached } from "../../edits/exchanged.ts";
+import type { EditContext } from "../../edits/edit.ts";
+import { blocksOf } from "../../edits/places.ts";
+import type { SyntaxNode } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
+
+/** What stands behind a statement that leaves its block: nothing carries it out. */
+function neverReached(context: EditContext): Array<{ left: SyntaxNode; statement: SyntaxNode }> {
+  return blocksOf(context).flatMap(({ block, statements }) => {
+    if (block.kind !== "block") return [];
+    const at = statements.findIndex(({ kind }) => kind === "return" || kind === "leave");
+    const [left, statement] = [statements[at], statements[at + 1]];
+    if (at < 0 || !left || !statement || statement.kind === "function") return [];
+    // A case of a choice begins behind the end of the one before it.
+    if (
+      context.code.some(
+        ({ from, text }) => from >= left.to && from < statement.from && /^(?:case|default|:)$/.test(text),
+      )
+    )
+      return [];
+    return [{ left, statement }];
+  });
+}
 
 /** A statement behind one that leaves the function or the loop: it is never carried out. */
 export const behindTheEnd: Mistake = {

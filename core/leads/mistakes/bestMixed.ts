@@ -1,4 +1,4 @@
-import { mixedBests } from "../../edits/exchanged.ts";
+import { mixedBests } from "../../edits/bests.ts";
 import type { Mistake } from "./mistake.ts";
 
 /** The best one so far is compared as a value and kept as a place, or the other way round. */

@@ -24,7 +24,7 @@ export const andOrWithoutBrackets: Pattern = {
     ),
     // Where the words bind more than what compares, a program is refused without brackets around each comparison.
     byText((evidence) =>
-      evidence.class === "syntax" && evidence.language.writing?.assign === ":="
+      evidence.class === "syntax" && evidence.language.writing?.logicBindsFirst
         ? firstLineWith(
             evidence,
             namedLines(evidence).slice(0, 1),
