@@ -1,20 +1,25 @@
-import { existsSync, mkdirSync, renameSync } from "node:fs";
+import { existsSync, mkdtempSync, rmSync, statfsSync } from "node:fs";
+import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { openDatabase } from "./database/database.ts";
-import { emptyDatabaseName } from "./database/emptyFolder.ts";
 import { createTraceCache } from "./judge/traceCache.ts";
 import { firstTeacher } from "./people/teacherStore.ts";
-import { productFolder } from "./productFolder.ts";
 import type { Services } from "./services.ts";
 import { createToolchains } from "./toolchains/toolchains.ts";
+import { keepEmptyDatabase } from "./work/emptyDatabase.ts";
 import { allJobs } from "./work/jobs.ts";
 import { createLoading } from "./work/loading.ts";
 import { openQueue } from "./work/queue.ts";
 
-/**
- * Services as a running server has them, on a database in memory: for tests. The empty tables are loaded from a dump
- * kept between runs.
- */
+/** Where folders of tests lie: in memory where the system has room for them there, which no disk is quick enough for. */
+function quickestFolder(): string {
+  const memory = "/dev/shm";
+  if (!existsSync(memory)) return tmpdir();
+  const { bavail, bsize } = statfsSync(memory);
+  return bavail * bsize > 2 ** 30 ? memory : tmpdir();
+}
+
+/** Services as a running server has them, on an empty database in a folder of their own: for tests. */
 export async function openTestServices({
   searchesSets = false,
   folder: data = null,
@@ -22,17 +27,9 @@ export async function openTestServices({
   searchesSets?: boolean;
   folder?: string | null;
 } = {}): Promise<Services & { close: () => Promise<void> }> {
-  const folder = join(productFolder, "node_modules/.cache/bent-nail");
-  const template = join(folder, `${emptyDatabaseName()}.tar`);
-  if (!existsSync(template)) {
-    mkdirSync(folder, { recursive: true });
-    const fresh = await openDatabase(null);
-    await (await openQueue(fresh)).stop();
-    await fresh.dump(`${template}.${process.pid}`);
-    await fresh.close();
-    renameSync(`${template}.${process.pid}`, template);
-  }
-  const database = await openDatabase(null, template);
+  await keepEmptyDatabase();
+  const place = mkdtempSync(join(quickestFolder(), "bent-nail-test-"));
+  const database = await openDatabase(place);
   const queue = await openQueue(database);
   const services: Services = {
     ...{ database, folder: data, toolchains: createToolchains(), traces: createTraceCache(), queue },
@@ -46,6 +43,7 @@ export async function openTestServices({
       await queue.stop();
       await services.toolchains.close();
       await database.close();
+      rmSync(place, { recursive: true, force: true });
     },
   };
 }

@@ -1,5 +1,8 @@
+import { readFile } from "node:fs/promises";
+import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import { bundle } from "../../tools/run-source.mjs";
+import { productFolder } from "../productFolder.ts";
 import { DatabaseError } from "./errors.ts";
 
 type Kind = "query" | "exec" | "dump" | "close";
@@ -27,11 +30,25 @@ export function saysDiskFull(problem: unknown): boolean {
   return problem instanceof Error && cannotWrite.test(problem.message);
 }
 
+/** The database's machine code, made once for all threads of the process that open one. */
+let machine: Promise<{ database: WebAssembly.Module; maker: WebAssembly.Module }> | undefined;
+function compiled() {
+  const compile = async (name: string) =>
+    WebAssembly.compile(await readFile(join(productFolder, "node_modules/@electric-sql/pglite/dist", name)));
+  machine ??= Promise.all([compile("pglite.wasm"), compile("initdb.wasm")]).then(([database, maker]) => ({
+    database,
+    maker,
+  }));
+  return machine;
+}
+
 /**
  * Opens the database of a folder (null: in memory, from a dumped `template` if one is named) in a thread of its own.
  */
 export async function connect(folder: string | null, template: string | null): Promise<Connection> {
-  const worker = new Worker(await bundle("server/database/worker.ts"), { workerData: { folder, template } });
+  const worker = new Worker(await bundle("server/database/worker.ts"), {
+    workerData: { folder, template, machine: await compiled() },
+  });
   const waiting = new Map<number, { resolve: (rows: unknown[]) => void; reject: (reason: Error) => void }>();
   let lastId = 0;
   let failed: Error | null = null;

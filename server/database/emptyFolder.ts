@@ -3,9 +3,12 @@ import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, r
 import { join } from "node:path";
 import { productFolder } from "../productFolder.ts";
 
+/** What is made into an empty database beside the tables; counted on when that changes. */
+const edition = "2";
+
 /** What names an empty database: the tables that it has and the version that made it. */
-export function emptyDatabaseName(): string {
-  const hash = createHash("sha256");
+function emptyDatabaseName(): string {
+  const hash = createHash("sha256").update(edition);
   const migrations = join(productFolder, "db/migrations");
   for (const name of readdirSync(migrations).sort()) hash.update(readFileSync(join(migrations, name)));
   for (const made of ["@electric-sql/pglite", "pg-boss"])

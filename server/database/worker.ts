@@ -5,7 +5,13 @@ import { pg_trgm } from "@electric-sql/pglite/contrib/pg_trgm";
 import { z } from "zod";
 
 /** The thread that PGlite lives in: a long query blocks this thread and not the server. */
-const settings = z.object({ folder: z.string().nullable(), template: z.string().nullable() }).parse(workerData);
+const settings = z
+  .object({
+    folder: z.string().nullable(),
+    template: z.string().nullable(),
+    machine: z.object({ database: z.instanceof(WebAssembly.Module), maker: z.instanceof(WebAssembly.Module) }),
+  })
+  .parse(workerData);
 const requestSchema = z.object({
   id: z.number(),
   kind: z.enum(["query", "exec", "dump", "close"]),
@@ -36,6 +42,8 @@ const database = await PGlite.create({
   ...(settings.folder === null ? template : { dataDir: settings.folder }),
   ...bytes,
   extensions: { pg_trgm },
+  pgliteWasmModule: settings.machine.database,
+  initdbWasmModule: settings.machine.maker,
 });
 parentPort?.postMessage({ id: 0, rows: [] });
 
