@@ -207,3 +207,23 @@ export function makeContext(services: Pick<Services, "toolchains">, content: Exe
       }),
   };
 }
+
+/**
+ * The same with every run made once, however often it is asked for: for a check of what has no chance in it. A run that told
+ * nothing is made again.
+ */
+export function eachRunOnce(context: MakeContext): MakeContext {
+  const made = new Map<string, ReturnType<MakeContext["run"]>>();
+  return {
+    ...context,
+    run: (text, check) => {
+      const key = JSON.stringify([text, check]);
+      const found = made.get(key) ?? context.run(text, check);
+      made.set(key, found);
+      return found.then((run) => {
+        if ("notRun" in run) made.delete(key);
+        return run;
+      });
+    },
+  };
+}

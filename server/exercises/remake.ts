@@ -11,6 +11,9 @@ import { selfCheck } from "./selfCheck.ts";
 /** An exercise made anew, with what is not as it should be, in words for the teacher. */
 export type Remade = { content: ExerciseContent; reasons: string[] };
 
+/** What an exercise is made anew with. */
+type Changed = Partial<Pick<ExerciseContent, "program" | "mended" | "checks" | "intro" | "given">>;
+
 /**
  * An exercise made anew with other programs or checks, with the same tasks and marks, proven by runs: every key is from a run,
  * and it is checked as a new one is.
@@ -18,7 +21,22 @@ export type Remade = { content: ExerciseContent; reasons: string[] };
 export async function remake(
   services: Pick<Services, "toolchains">,
   content: ExerciseContent,
-  changed: Partial<Pick<ExerciseContent, "program" | "mended" | "checks" | "intro" | "given">>,
+  changed: Changed,
+): Promise<Remade> {
+  const made = await makeAnew(services, content, changed);
+  return { ...made, reasons: [...made.reasons, ...(await checkedAnew(services, made.content))] };
+}
+
+/** What is wrong with an exercise that was made anew, by the check before setting; where it has no fault, that is said once already. */
+export function checkedAnew(services: Pick<Services, "toolchains">, content: ExerciseContent): Promise<string[]> {
+  return content.faults.length === 0 ? Promise.resolve([]) : selfCheck(services, content);
+}
+
+/** The same without the check before setting, which takes longer than all the rest: `checkedAnew`. */
+export async function makeAnew(
+  services: Pick<Services, "toolchains">,
+  content: ExerciseContent,
+  changed: Changed,
 ): Promise<Remade> {
   // An editor's own line ends, and a missing last one, are no change.
   const asKept = (text: string | null) => (text === null ? null : withLineEndsOf(content.program, text));
@@ -41,7 +59,7 @@ export async function remake(
   };
   // Without a fault nothing can be asked of one; that is said once.
   if (remade.faults.length === 0) return { content: remade, reasons: ["No check notices a fault in it."] };
-  return { content: remade, reasons: [...made.surprises, ...(await selfCheck(services, remade))] };
+  return { content: remade, reasons: made.surprises };
 }
 
 /** In how many rows the tables of two exercises may differ. */

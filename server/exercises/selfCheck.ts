@@ -1,9 +1,9 @@
 import type { ExerciseContent, Task } from "../../core/exercises/exercise.ts";
 import { besideOthers } from "../../core/exercises/makeTask.ts";
-import type { ItemMark } from "../../core/exercises/taskKind.ts";
+import type { ItemMark, MakeContext } from "../../core/exercises/taskKind.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import type { Services } from "../services.ts";
-import { makeContext } from "./makeExercise.ts";
+import { eachRunOnce, makeContext } from "./makeExercise.ts";
 
 const sum = (items: readonly ItemMark[], value: (item: ItemMark) => number) =>
   items.reduce((all, item) => all + value(item), 0);
@@ -15,7 +15,7 @@ const sum = (items: readonly ItemMark[], value: (item: ItemMark) => number) =>
  */
 export async function selfCheck(services: Pick<Services, "toolchains">, exercise: ExerciseContent): Promise<string[]> {
   const reasons: string[] = [];
-  const context = makeContext(services, exercise);
+  const context = eachRunOnce(makeContext(services, exercise));
   const { mended, program, faults, checks, hiddenChecks } = exercise;
   if (mended !== null) {
     let shows = false;
@@ -34,7 +34,7 @@ export async function selfCheck(services: Pick<Services, "toolchains">, exercise
     if (!shows && faults.length > 0 && checks.some((check) => check.expected !== null))
       reasons.push("The program shows no fault: it passes every check.");
   }
-  for (const task of exercise.tasks) reasons.push(...(await checkTask(services, exercise, task)));
+  for (const task of exercise.tasks) reasons.push(...(await checkTask(context, exercise, task)));
   for (const hidden of hiddenChecks)
     if (
       hidden.expected !== null &&
@@ -44,13 +44,8 @@ export async function selfCheck(services: Pick<Services, "toolchains">, exercise
   return reasons;
 }
 
-async function checkTask(
-  services: Pick<Services, "toolchains">,
-  exercise: ExerciseContent,
-  task: Task,
-): Promise<string[]> {
+async function checkTask(context: MakeContext, exercise: ExerciseContent, task: Task): Promise<string[]> {
   const kind = kindOfTask(task);
-  const context = makeContext(services, exercise);
   const name = `“${kind.title}”`;
   const reasons: string[] = [];
   const scheme = kind.scheme(task, exercise).reduce((all, item) => all + item.marks, 0);

@@ -1,12 +1,14 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { inputsOf, neutralOf } from "../../core/exercises/planting/neutral/neutralPrograms.ts";
+import { slipsIn } from "../../core/exercises/planting/slips.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
+import { runProgram } from "../judge/run.ts";
 import { openTestServices } from "../testServices.ts";
 import { checksOfProgram } from "./checksOfProgram.ts";
 import { exerciseOfPrograms } from "./exerciseOfPrograms.ts";
-import { plantFaults } from "./plantFaults.ts";
 import { inequality } from "./remake.ts";
+import { isIntended, runOfText } from "./runForCheck.ts";
 import { twinOf } from "./twinOf.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
@@ -15,22 +17,32 @@ beforeAll(async () => {
 });
 afterAll(() => services.close());
 
-/** Exercises of faults that are planted in one of the neutral programs of a language. */
+/** Exercises of small changes that a check notices, each of another family, in one of the neutral programs of a language. */
 async function planted(id: string, at: number, count: number): Promise<ExerciseContent[]> {
   const language = findLanguage(id);
   const neutral = neutralOf(id)[at];
   if (!language || !neutral) throw new Error(id);
   const { mainName: fileName } = language;
-  const checks = await checksOfProgram(services, language, fileName, neutral.program, inputsOf(neutral));
-  const request = { language, fileName, program: neutral.program, checks, count, seconds: 40 };
-  const { planted: faults } = await plantFaults(services.toolchains, request);
+  const mended = neutral.program;
+  const checks = await checksOfProgram(services, language, fileName, mended, inputsOf(neutral));
   const tasks = ["classify", "point", "trace", "mend"].map((kind) => ({ kind, marks: 3 }));
-  return Promise.all(
-    faults.map(async ({ program, mended }) => {
-      const order = { language, fileName, intro: "", program, mended, checks, tasks };
-      return (await exerciseOfPrograms(services, order)).content;
-    }),
-  );
+  const made: ExerciseContent[] = [];
+  for (const family of ["comparison", "constant", "arithmetic", "start-value", "terminator", "colon"]) {
+    const slip = slipsIn(language, mended).find(({ edit }) => edit.family === family);
+    if (!slip || made.length === count) continue;
+    const content = { language: id, fileName };
+    const shown = await Promise.all(
+      checks.map((check) => runProgram(services.toolchains, runOfText(content, slip.program, check))),
+    );
+    const isNoticed = shown.some(({ outcome }, place) => {
+      const check = checks[place];
+      return outcome?.stoppedBy === "refused" || (outcome?.finished && check && !isIntended(outcome, check));
+    });
+    if (!isNoticed) continue;
+    const order = { language, fileName, intro: "", program: slip.program, mended, checks, tasks };
+    made.push((await exerciseOfPrograms(services, order)).content);
+  }
+  return made;
 }
 
 test.each([

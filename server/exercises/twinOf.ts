@@ -5,7 +5,7 @@ import { languageOf } from "../judge/judge.ts";
 import { runProgram } from "../judge/run.ts";
 import type { Services } from "../services.ts";
 import { withLooks } from "./looks.ts";
-import { inequality, type Remade, remake } from "./remake.ts";
+import { checkedAnew, inequality, makeAnew, type Remade } from "./remake.ts";
 import { runOfText } from "./runForCheck.ts";
 
 /** How many scenes are tried; the later ones leave the numbers as they are. */
@@ -66,8 +66,10 @@ export async function twinOf(
       continue;
     }
     const intro = inWordsOf(scene, content.intro);
-    const made = await remake(services, content, { program: faulty, mended: right, checks, intro });
+    const made = await makeAnew(services, content, { program: faulty, mended: right, checks, intro });
+    // Most are not equal in their tables, which is known before the longest part of the work.
     why = [...made.reasons, ...inequality(content, made.content)];
+    if (why.length === 0) why = await checkedAnew(services, made.content);
     // No line is put in or taken out, so what was said of lines holds.
     if (why.length > 0) continue;
     const placed = made.content.faults.map(({ looks, ...fault }, at) => {
