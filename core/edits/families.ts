@@ -25,6 +25,7 @@ import { formatLetter } from "./families/formatLetter.ts";
 import { formulaBrackets } from "./families/formulaBrackets.ts";
 import { inclusion } from "./families/inclusion.ts";
 import { indentationFamily } from "./families/indentation.ts";
+import { indexLeftOutFamily } from "./families/indexLeftOut.ts";
 import { leaving } from "./families/leaving.ts";
 import { lineLeft } from "./families/lineLeft.ts";
 import { logicWord } from "./families/logicWord.ts";
@@ -53,6 +54,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
+  indexLeftOutFamily,
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

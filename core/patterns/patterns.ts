@@ -39,6 +39,7 @@ import { globalMissing } from "./list/globalMissing.ts";
 import { handlerCatchesTooMuch } from "./list/handlerCatchesTooMuch.ts";
 import { handlerMissing } from "./list/handlerMissing.ts";
 import { importNotNeeded } from "./list/importNotNeeded.ts";
+import { indexLeftOut } from "./list/indexLeftOut.ts";
 import { indexPastEnd } from "./list/indexPastEnd.ts";
 import { inPlaceResultUsed } from "./list/inPlaceResultUsed.ts";
 import { inputKeptAsText } from "./list/inputKeptAsText.ts";
@@ -136,6 +137,7 @@ export const patterns: readonly Pattern[] = [
   textNotANumber,
   zeroDivisor,
   argumentOutsideDomain,
+  indexLeftOut,
   indexPastEnd,
   emptyReferenceUsed,
   recursionWithoutEnd,

@@ -1,0 +1,129 @@
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
+import { loopAround, namesIn, ofKind } from "../places.ts";
+import { scopesOf } from "../scopes.ts";
+
+/** An element that is picked of a list by its place: `loads[i]`, or `loads(i)` where a language writes it like a call. */
+type Picked = Placed & { list: SyntaxNode; place: SyntaxNode };
+
+function pickedIn(context: EditContext): Picked[] {
+  const isList = (node: SyntaxNode | undefined): node is SyntaxNode => node?.kind === "name";
+  return context.nodes.flatMap(({ node, around }) => {
+    if (node.kind !== "index" && node.kind !== "call") return [];
+    const list = part(node, node.kind === "index" ? "object" : "callee");
+    const place = part(node, "argument");
+    if (!isList(list) || !place) return [];
+    const name = list.sign ?? "";
+    if (node.kind === "call" && (!context.names.includes(name) || context.functions.includes(name))) return [];
+    return [{ node, around, list, place }];
+  });
+}
+
+/** Lists that a program gives a name: it picks their elements, or gives them several values at once. */
+function listNames(context: EditContext, picked: readonly Picked[]): Set<string> {
+  const names = new Set(picked.map(({ list }) => list.sign ?? ""));
+  for (const { node } of ofKind(context, "assignment")) {
+    const [target, value] = [part(node, "target"), part(node, "value")];
+    const made = value?.kind === "binary" ? value.children[0] : value;
+    const isMade = made?.kind === "list" || (made?.kind === "call" && /^(?:zeros|ones)$/.test(callee(made)));
+    if (target?.kind === "name" && isMade) names.add(target.sign ?? "");
+  }
+  return names;
+}
+
+const callee = (node: SyntaxNode) => part(node, "callee")?.sign ?? "";
+
+/** How likely a list's name stands at a place where one of its elements is meant; 0 where it is meant itself. */
+function oddsAt({ node, around }: Placed): number {
+  const parent = around.at(-1);
+  if (!parent || node.role === "definition" || node.role === "callee" || node.role === "object") return 0;
+  const inLoop = loopAround(around) !== undefined;
+  if (parent.kind === "binary" || parent.kind === "unary") return inLoop ? 1.5 : 0.7;
+  if (parent.kind === "assignment" && inLoop) return node.role === "target" && parent.sign === "=" ? 0.8 : 1;
+  if (parent.kind === "call") return inLoop ? 0.5 : 0.2;
+  return ["if", "while", "return", "group"].includes(parent.kind) && inLoop ? 0.5 : 0;
+}
+
+/** A place behind a list's name, as the program picks elements elsewhere. */
+function mends(context: EditContext): Proposal[] {
+  const picked = pickedIn(context);
+  if (picked.length === 0) return [];
+  const { isKnownAt } = scopesOf(context);
+  const lists = listNames(context, picked);
+  const places = new Map<string, Picked>();
+  for (const each of picked) places.set(context.text.slice(each.list.to, each.node.to), each);
+  return ofKind(context, "name").flatMap((placed) => {
+    const { node, around } = placed;
+    const odds = lists.has(node.sign ?? "") ? oddsAt(placed) : 0;
+    if (odds === 0) return [];
+    return [...places].flatMap(([text, each]) => {
+      const isKnown = namesIn(each.place).every((name) => isKnownAt(name, around));
+      const isOwn = each.list.sign === node.sign;
+      return isKnown && !namesIn(each.place).includes(node.sign ?? "")
+        ? [
+            insert(
+              node.to,
+              text,
+              { name: node.sign ?? "", place: context.sourceOf(each.place) },
+              isOwn ? odds : odds / 2,
+            ),
+          ]
+        : [];
+    });
+  });
+}
+
+function plants(context: EditContext): Proposal[] {
+  return pickedIn(context).flatMap(({ node, around, list, place }) => {
+    const parent = around.at(-1);
+    if (parent?.kind === "index" || parent?.kind === "field" || node.role === "callee") return [];
+    if (!loopAround(around) || parent?.kind === "declaration") return [];
+    return [change({ from: list.to, to: node.to }, "", { name: list.sign ?? "", place: context.sourceOf(place) })];
+  });
+}
+
+/** A whole list stands where one of its elements is meant. */
+export const indexLeftOutFamily: EditFamily = {
+  id: "index-left-out",
+  says: "the place of an element behind its list's name",
+  weight: 5,
+  reads: "tree",
+  mends,
+  plants,
+  examples: [
+    {
+      language: "python",
+      right: "loads = [4, 9]\ntotal = 0\nfor i in range(2):\n    total += loads[i]\n    print(loads[i])\n",
+      faulty: "loads = [4, 9]\ntotal = 0\nfor i in range(2):\n    total += loads\n    print(loads[i])\n",
+    },
+    {
+      language: "java",
+      right:
+        "class Main { int f(int[] a) { int s = 0; for (int i = 0; i < 3; i++) if (a[i] > 2) s += a[i]; return s; } }",
+      faulty:
+        "class Main { int f(int[] a) { int s = 0; for (int i = 0; i < 3; i++) if (a > 2) s += a[i]; return s; } }",
+    },
+    {
+      language: "c",
+      right: "int f(int a[]) { int s = 0; for (int i = 0; i < 3; i++) if (a[i] > 2) s += a[i]; return s; }",
+      faulty: "int f(int a[]) { int s = 0; for (int i = 0; i < 3; i++) if (a > 2) s += a[i]; return s; }",
+    },
+    {
+      language: "csharp",
+      right: "class P { int F(int[] a) { int s = 0; for (int i = 0; i < 3; i++) if (a[i] > 2) s += a[i]; return s; } }",
+      faulty: "class P { int F(int[] a) { int s = 0; for (int i = 0; i < 3; i++) if (a > 2) s += a[i]; return s; } }",
+    },
+    {
+      language: "pascal",
+      right:
+        "var a: array[1..3] of integer;\ni: integer;\nbegin\n  for i := 1 to 3 do\n  begin\n    a[i] := i;\n    writeln(a[i] + 1);\n  end;\nend.",
+      faulty:
+        "var a: array[1..3] of integer;\ni: integer;\nbegin\n  for i := 1 to 3 do\n  begin\n    a[i] := i;\n    writeln(a + 1);\n  end;\nend.",
+    },
+    {
+      language: "octave",
+      right: "loads = [4 9];\ndays = zeros(1, 2);\nfor k = 1:2\n  days(k) = loads(k) * 2;\nend\ndisp(days)\n",
+      faulty: "loads = [4 9];\ndays = zeros(1, 2);\nfor k = 1:2\n  days = loads(k) * 2;\nend\ndisp(days)\n",
+    },
+  ],
+};
