@@ -5,6 +5,7 @@ import { arithmetic } from "./families/arithmetic.ts";
 import { blockEnd } from "./families/blockEnd.ts";
 import { blockMarks } from "./families/blockMarks.ts";
 import { bracket } from "./families/bracket.ts";
+import { branchOrder } from "./families/branchOrder.ts";
 import { byOneFamily } from "./families/byOne.ts";
 import { callBrackets } from "./families/callBrackets.ts";
 import { chain } from "./families/chain.ts";
@@ -20,6 +21,7 @@ import { emptyBody } from "./families/emptyBody.ts";
 import { equalitySign } from "./families/equalitySign.ts";
 import { equalTextsFamily } from "./families/equalTexts.ts";
 import { extraStatement } from "./families/extraStatement.ts";
+import { filledIn } from "./families/filledIn.ts";
 import { firstValue } from "./families/firstValue.ts";
 import { formatLetter } from "./families/formatLetter.ts";
 import { formulaBrackets } from "./families/formulaBrackets.ts";
@@ -54,7 +56,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
-  indexLeftOutFamily,
+  ...[indexLeftOutFamily, branchOrder, filledIn],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

@@ -81,6 +81,10 @@ export type Writing = {
   logicBindsFirst?: true;
   /** True if what a loop counts by has no value behind the loop. */
   counterEnds?: true;
+  /** The sign before a text into which the values of names between braces are filled. */
+  filledIn?: string;
+  /** True if a piece of a list or text is picked by two places with a colon between them, either of which may be left out. */
+  slices?: true;
   /** True if a text takes a number behind it by the sign of addition. */
   joinsNumbers?: true;
   /** A list of all that a loop would go over, made before it begins: of a set, of the keys of a table. */

@@ -20,11 +20,17 @@ export function isOwn({ lineAfter, lineBefore }: Change, { program }: Evidence):
   const words = (text: string) => text.match(/[A-Za-z_]\w*/g) ?? [];
   const times = (text: string, word: string) => words(text).filter((each) => each === word).length;
   const meant = [...new Set(words(lineAfter))].filter((word) => times(lineAfter, word) > times(lineBefore, word));
+  const written = [...new Set(words(lineBefore))].filter((word) => times(lineBefore, word) > times(lineAfter, word));
+  // Where it is made it may be misspelt, too, and is one's own for all that.
+  const madeHere = (name: string) =>
+    new RegExp(String.raw`^\s*(?!return\b)(?:\w[\w<>[\]]*\s+\*?)?${name}\s*(?:=(?!=)|:=|<-|\[|;|,|:)`).test(
+      lineBefore,
+    ) && program.split("\n").filter((line) => new RegExp(String.raw`\b${name}\b`).test(line)).length === 1;
   const makes = (name: string) =>
     new RegExp(
       String.raw`\b${name}\s*(?:[-+*/]?=(?!=)|:=|:|<-|←)|\b(?:def|function|procedure|for|var|FOR(?: EACH)?|INPUT|SET|FUNCTION|PROCEDURE)\s+${name}\b|[\w>\]]\s+\*?${name}\s*[=;,()[]`,
     ).test(program);
-  return meant.some(makes);
+  return meant.some(makes) || written.some(madeHere);
 }
 
 /** Whether what changes is a part of an object, behind a dot. */

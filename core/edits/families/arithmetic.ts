@@ -17,6 +17,9 @@ function otherOperators(context: EditContext): Proposal[] {
     for (const group of groups) if (group.includes(sign)) for (const other of group) add(other, 0.9);
     const text = part(node, "left")?.kind === "text" || part(node, "right")?.kind === "text";
     if (sign === "+" && !text) for (const other of ["-", "*"]) add(other, other === "-" ? 0.9 : 0.4);
+    // Where there are signs that work element by element, one of those may be meant.
+    const byElement = groups.flat().filter((other) => other.startsWith("."));
+    if (/^[-+]$/.test(sign)) for (const other of byElement) add(other, 0.4);
     if (sign === "-") for (const other of ["+", "*", ...division]) add(other, other === "+" ? 0.9 : 0.2);
     if (sign === "*") for (const other of ["+", ...division, "-"]) add(other, other === "+" ? 0.5 : 0.35);
     if (division.some((each) => each.toLowerCase() === sign.toLowerCase()))

@@ -59,6 +59,8 @@ function byOne(context: EditContext): Proposal[] {
       found.push(change(node, turned, { before: text, after: turned }, odds * 0.3));
       return found;
     }
+    // One more or less than a number that stands there is another number.
+    if (/^[+-]$/.test(node.sign ?? "") && right?.kind === "number") return found;
     for (const sign of ["+", "-"]) {
       const parent = context.nodes.find((each) => each.node === node)?.around.at(-1);
       const inside = isSimple(node) || /^[-+*]$/.test(node.sign ?? "") ? text : bracketed(context, node);
@@ -98,14 +100,32 @@ function otherRange(context: EditContext): Proposal[] {
   });
 }
 
+/** The colon by which a piece is picked and not one element of it, put in or left out. */
+function sliceSigns(context: EditContext): Proposal[] {
+  if (!context.writing.slices) return [];
+  return ofKind(context, "index").flatMap(({ node }) => {
+    const [first, ...others] = parts(node, "argument");
+    if (!first || others.length > 0 || first.kind === "text") return [];
+    const text = context.sourceOf(first);
+    if (node.sign !== ":")
+      return [`${text}:`, `:${text}`].map((piece) => change(first, piece, { before: text, after: piece }, 0.5));
+    const open = context.code.findLast((token) => token.to <= first.from && token.text === "[");
+    const close = context.code.find((token) => token.from >= first.to && token.text === "]");
+    if (!open || !close) return [];
+    const whole = { from: open.to, to: close.from };
+    return [change(whole, text, { before: context.sourceOf(whole), after: text }, 0.4)];
+  });
+}
+
 export const byOneFamily: EditFamily = {
   id: "by-one",
   says: "a limit or an index that is one too far or not far enough",
   weight: 10,
   reads: "tree",
-  mends: (context) => [...byOne(context), ...otherRange(context)],
-  plants: (context) => [...byOne(context), ...otherRange(context)],
+  mends: (context) => [...byOne(context), ...otherRange(context), ...sliceSigns(context)],
+  plants: (context) => [...byOne(context), ...otherRange(context), ...sliceSigns(context)],
   examples: [
+    { language: "python", right: "end = code[-2:]\n", faulty: "end = code[-2]\n" },
     {
       language: "python",
       right: "for place in range(len(loads) - 1):\n    print(loads[place])\n",

@@ -1,4 +1,5 @@
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { elseIfsApart } from "../branches.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { blocksOf, lineEndOf, ofKind, reindent, wholeLines } from "../places.ts";
 
@@ -126,14 +127,40 @@ function bareElse(context: EditContext): Proposal[] {
   });
 }
 
+/** The one word in the place of two, which open a decision of its own. */
+function inOneWord(context: EditContext): Proposal[] {
+  const { chained } = context.writing;
+  return elseIfsApart(context).map((place) => change(place, chained, { before: "else if", after: chained }, 3));
+}
+
+/** Two words in the place of the one. */
+function inTwoWords(context: EditContext): Proposal[] {
+  const { blocks, chained } = context.writing;
+  if (blocks.by !== "end word" || chained !== "elseif") return [];
+  return context.code
+    .filter((token) => token.text === chained)
+    .map((token) => change(token, "else if", { before: chained, after: "else if" }, 0.5));
+}
+
 export const chain: EditFamily = {
   id: "chain",
   says: "a decision that is to be asked only where the one before does not hold, or an else of another decision",
   weight: 6,
   reads: "tree",
-  mends: (context) => [...link(context), ...unlink(context), ...otherElse(context), ...bareElse(context)],
-  plants: (context) => [...unlink(context), ...link(context), ...otherElse(context)],
+  mends: (context) => [
+    ...link(context),
+    ...unlink(context),
+    ...otherElse(context),
+    ...bareElse(context),
+    ...inOneWord(context),
+  ],
+  plants: (context) => [...unlink(context), ...link(context), ...otherElse(context), ...inTwoWords(context)],
   examples: [
+    {
+      language: "octave",
+      right: "if age < 6\n  fare = 0;\nelseif age < 16\n  fare = 2;\nend\n",
+      faulty: "if age < 6\n  fare = 0;\nelse if age < 16\n  fare = 2;\nend\n",
+    },
     {
       language: "python",
       right: "if age < 6:\n    fare = 0\nelif age < 16:\n    fare = 2\n",

@@ -14,6 +14,9 @@ function swappedDigits(text: string): string[] {
   ).filter((swapped) => !swapped.startsWith("0"));
 }
 
+/** What is left of the odds of a number in a list of them. */
+const ofData = 0.2;
+
 /** Numbers by one, by a digit, with two digits swapped, and the other numbers that the program has. */
 function otherNumbers(context: EditContext): Proposal[] {
   const numbers = ofKind(context, "number").filter(({ node }) => /^\d+(\.\d+)?$/.test(node.sign ?? ""));
@@ -48,7 +51,10 @@ function otherNumbers(context: EditContext): Proposal[] {
     if (whole && value <= 1 && context.writing.countsFromEnd && parent?.kind === "index") add("-1", 0.5);
     for (const other of known) add(other, 0.3);
     for (const other of [60, 100, 1000, 24, 12, 7]) if (whole && value > 5) add(String(other), 0.08);
-    return [...others].map(([other, likely]) => change(node, other, { before: text, after: other }, likely));
+    // One of many values that stand beside each other is what the program is given, and seldom a slip.
+    const isData = parent?.kind === "list" && parent.role !== "target" && parent.children.length > 2;
+    const left = isData ? ofData : 1;
+    return [...others].map(([other, likely]) => change(node, other, { before: text, after: other }, likely * left));
   });
 }
 

@@ -39,13 +39,47 @@ function oddsAt({ node, around }: Placed): number {
   if (!parent || node.role === "definition" || node.role === "callee" || node.role === "object") return 0;
   const inLoop = loopAround(around) !== undefined;
   if (parent.kind === "binary" || parent.kind === "unary") return inLoop ? 1.5 : 0.7;
+  if (parent.kind === "declaration" && inLoop) return 1;
   if (parent.kind === "assignment" && inLoop) return node.role === "target" && parent.sign === "=" ? 0.8 : 1;
   if (parent.kind === "call") return inLoop ? 0.5 : 0.2;
   return ["if", "while", "return", "group"].includes(parent.kind) && inLoop ? 0.5 : 0;
 }
 
-/** A place behind a list's name, as the program picks elements elsewhere. */
+const isCounting = (node: SyntaxNode | undefined) => node?.kind === "for" || node?.kind === "foreach";
+
+/** Lists over whose places the loops go that a piece lies in the bodies of, by their headers, with what they count by. */
+function walkedAround(context: EditContext, around: readonly SyntaxNode[]): Map<string, string> {
+  const walked = new Map<string, string>();
+  for (const loop of around.filter((each, at) => isCounting(each) && around[at + 1]?.role === "body")) {
+    const counted = part(loop, "start") ?? part(loop, "target");
+    const end = part(loop, "condition") ?? part(loop, "limit") ?? part(loop, "source");
+    const [counter] = counted ? namesIn(counted) : [];
+    // A loop over the elements themselves has the list alone in its header.
+    if (!counter || !end || end.kind === "name") continue;
+    for (const name of namesIn(end)) if (name !== counter && context.names.includes(name)) walked.set(name, counter);
+  }
+  return walked;
+}
+
+/** The place that a loop goes by, behind the name of the list whose places it goes over. */
+function ofLoops(context: EditContext): Proposal[] {
+  const first = context.writing.firstElement("");
+  if (!/^[[(]/.test(first)) return [];
+  return ofKind(context, "name").flatMap((placed) => {
+    const name = placed.node.sign ?? "";
+    const odds = oddsAt(placed);
+    const counter = odds < 0.5 ? undefined : walkedAround(context, placed.around).get(name);
+    const text = `${first.at(0)}${counter}${first.at(-1)}`;
+    return counter ? [insert(placed.node.to, text, { name, place: counter }, odds)] : [];
+  });
+}
+
+/** A place behind a list's name, as the program picks elements elsewhere, or as a loop goes over them. */
 function mends(context: EditContext): Proposal[] {
+  return [...asElsewhere(context), ...ofLoops(context)];
+}
+
+function asElsewhere(context: EditContext): Proposal[] {
   const picked = pickedIn(context);
   if (picked.length === 0) return [];
   const { isKnownAt } = scopesOf(context);
@@ -107,6 +141,11 @@ export const indexLeftOutFamily: EditFamily = {
       language: "c",
       right: "int f(int a[]) { int s = 0; for (int i = 0; i < 3; i++) if (a[i] > 2) s += a[i]; return s; }",
       faulty: "int f(int a[]) { int s = 0; for (int i = 0; i < 3; i++) if (a > 2) s += a[i]; return s; }",
+    },
+    {
+      language: "c",
+      right: "int f(char *t) { int n = 0; for (int i = 0; i < strlen(t); i++) { char c = t[i]; n += c; } return n; }",
+      faulty: "int f(char *t) { int n = 0; for (int i = 0; i < strlen(t); i++) { char c = t; n += c; } return n; }",
     },
     {
       language: "csharp",

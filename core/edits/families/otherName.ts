@@ -1,14 +1,20 @@
 import { distance } from "../../source/spelling.ts";
-import { part } from "../../syntax/tree.ts";
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { mixedBests } from "../bests.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { lostExchanges } from "../exchanged.ts";
-import { calledName, isOrder, namesIn, ofKind } from "../places.ts";
+import { calledName, isOrder, loopAround, namesIn, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 import { elementsForPlaces, usageOf } from "../usage.ts";
 
 /** Odds of what the text itself shows to be meant. */
 const sure = 5;
+
+/** What a loop counts by. */
+function countersOf(loop: SyntaxNode): string[] {
+  const start = part(loop, "start") ?? part(loop, "target");
+  return start ? namesIn(start).slice(0, 1) : [];
+}
 
 /** A name with another one of the program in its place; a number with a name, where a limit was written as a number. */
 function otherNames(context: EditContext): Proposal[] {
@@ -50,6 +56,13 @@ function otherNames(context: EditContext): Proposal[] {
     const inRange = parent?.kind === "call" && calledName(parent) === "range";
     const inComparison = parent?.kind === "binary" && isOrder(parent.sign);
     const value = parent?.kind === "assignment" && part(parent, "value") === node;
+    // In a loop, one and the same element is picked in each pass.
+    const picks = parent?.kind === "index" || (parent?.kind === "call" && names.includes(calledName(parent)));
+    const loop = picks && node.role === "argument" ? loopAround(around) : undefined;
+    if (loop)
+      return countersOf(loop)
+        .filter((other) => isKnownAt(other, around))
+        .map((other) => change(node, other, { before: node.sign ?? "", after: other }, 0.8));
     if (!inRange && !inComparison && !value && node.role !== "limit") return [];
     return names
       .filter((other) => isKnownAt(other, around))

@@ -10,6 +10,7 @@ export const csharpWriting: Writing = {
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
   firstElement: (list) => `${list}[0]`,
   beginnings: ["int.MinValue", "int.MaxValue"],
+  filledIn: "$",
   statementEnd: ";",
   joinsNumbers: true,
   lengthsBy: { names: ["GetLength", "GetUpperBound"], rows: 0 },

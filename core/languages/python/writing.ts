@@ -17,6 +17,8 @@ export const pythonWriting: Writing = {
   sharedDefault: /([A-Za-z_]\w*)\s*(?::[^=,()]+)?=\s*(?:\[\s*\]|\{\s*\}|list\(\)|dict\(\)|set\(\))/g,
   ownObject: { word: "self", isHanded: true, without: /@(?:static|class)method\s*$/ },
   countsFromEnd: true,
+  filledIn: "f",
+  slices: true,
   madeAnew: {
     write: (element, times) => `[${element} for _ in range(${times})]`,
     read: /^\[(\[.*\](?: \* \w+)?) for _ in range\((\w+)\)\]$/s,

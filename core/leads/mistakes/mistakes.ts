@@ -1,6 +1,7 @@
 import { assignmentAsCondition } from "./assignmentAsCondition.ts";
 import { behindTheEnd } from "./behindTheEnd.ts";
 import { bestMixed } from "./bestMixed.ts";
+import { branchCovered } from "./branchCovered.ts";
 import { caseGoesOn } from "./caseGoesOn.ts";
 import { comparisonWithNothing } from "./comparisonWithNothing.ts";
 import { copyChanged } from "./copyChanged.ts";
@@ -8,10 +9,12 @@ import { counterBehindLoop } from "./counterBehindLoop.ts";
 import { countNeverMoves } from "./countNeverMoves.ts";
 import { defaultShared } from "./defaultShared.ts";
 import { elementForPlace } from "./elementForPlace.ts";
+import { elseIfApart } from "./elseIfApart.ts";
 import { exchangeLost } from "./exchangeLost.ts";
 import { givenToItself } from "./givenToItself.ts";
 import { headerEnded } from "./headerEnded.ts";
 import { inputKeptAsText } from "./inputKeptAsText.ts";
+import { labelInSwitch } from "./labelInSwitch.ts";
 import { listChangedWhileWalked } from "./listChangedWhileWalked.ts";
 import { listRepeated } from "./listRepeated.ts";
 import { loopCountsAway } from "./loopCountsAway.ts";
@@ -44,7 +47,7 @@ export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
-  ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop],
+  ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
   ...[

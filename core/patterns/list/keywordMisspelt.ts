@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isOther } from "../shape.ts";
 
@@ -12,7 +12,10 @@ export const keywordMisspelt: Pattern = {
   cause: "A misspelt word is read as a name, and the reading stops behind it.",
   avoid: "Look at the colours: a word of the language has its own.",
   fault: true,
-  grounds: [byEdit("word", ({ before, lineAfter }) => !isOther(before) && !/else\s+if/.test(lineAfter), 1)],
+  grounds: [
+    byEdit("word", ({ before, lineAfter }) => !isOther(before) && !/else\s+if/.test(lineAfter), 1),
+    byNotice("label-in-switch", 8),
+  ],
   examples: [
     example(
       "python",

@@ -12,9 +12,22 @@ export const namePrintedAsText: Pattern = {
   avoid: "Quotes are for words that are to appear as they are.",
   fault: true,
   grounds: [
+    byEdit("filled-in", () => true, 6),
     byEdit(["text-or-number", "quote"], ({ before, after }) => /["'][A-Za-z_]/.test(before) && !/["']/.test(after), 4),
   ],
   examples: [
+    example(
+      "python",
+      `load = 12
+print(«f¦»"{load} t on board")
+`,
+    ),
+    inMain(
+      "csharp",
+      `int load = 12;
+Console.WriteLine(«$¦»"{load} t on board");
+`,
+    ),
     example(
       "python",
       `load = 12

@@ -1,6 +1,6 @@
 import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
-import { byEdit, byText } from "../grounds.ts";
+import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { foreignWord, isOther, namedLines } from "../shape.ts";
 
@@ -14,6 +14,8 @@ export const otherLanguageWord: Pattern = {
   avoid: "Keep a list of the words that differ.",
   fault: true,
   grounds: [
+    byEdit("chain", ({ before, after }) => before === "else if" && after === "elseif", 6),
+    byNotice("else-if-apart", 6),
     byEdit(
       ["word", "sign", "logic-word"],
       (change, evidence) =>

@@ -12,6 +12,7 @@ export const sliceOffByOne: Pattern = {
   avoid: "End less beginning is the number of elements.",
   fault: true,
   grounds: [
+    byEdit("by-one", ({ after }) => /^:|:$/.test(after), 6),
     byEdit(
       ["by-one", "constant"],
       ({ lineBefore }) => /\[[^\]]*:[^\]]*\]|substring|substr|Copy\s*\(|\b(?:LEFT|RIGHT|MID)\(/i.test(lineBefore),

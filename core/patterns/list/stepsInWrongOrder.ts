@@ -14,7 +14,8 @@ export const stepsInWrongOrder: Pattern = {
   grounds: [
     byEdit("moved", () => true, 1),
     byEdit("extra-statement", () => true, -5),
-    byNotice(["exchange-lost", "behind-the-end"], 5),
+    byEdit("branch-order", () => true, 5),
+    byNotice(["exchange-lost", "behind-the-end", "branch-covered"], 5),
   ],
   examples: [
     example(
