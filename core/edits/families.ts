@@ -1,6 +1,7 @@
 import type { Edit, EditContext, EditFamily } from "./edit.ts";
 import { accumulation } from "./families/accumulation.ts";
 import { addressSign } from "./families/addressSign.ts";
+import { alongFamily } from "./families/along.ts";
 import { arithmetic } from "./families/arithmetic.ts";
 import { blockEnd } from "./families/blockEnd.ts";
 import { blockMarks } from "./families/blockMarks.ts";
@@ -56,7 +57,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
-  ...[indexLeftOutFamily, branchOrder, filledIn],
+  ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

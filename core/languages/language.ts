@@ -36,6 +36,8 @@ export type LanguageProfile = {
   caseSensitive: boolean;
   /** Position of the first element. */
   firstIndex: 0 | 1 | "declared";
+  /** A message that says of a missing value that it was made on the failing line itself: nothing before it made it. */
+  madeWhereItStops?: RegExp;
   /** What a variable holds before it is given a value. */
   unsetValue: string;
   /** Dividing whole numbers; joining text and numbers; how input arrives. */

@@ -71,6 +71,8 @@ export type Writing = {
   countsFromEnd?: true;
   /** Calls that ask for a length of an array of rows and columns by a number, and the number of the rows. */
   lengthsBy?: { names: readonly string[]; rows: 0 | 1 };
+  /** Calls that work along the columns of an array, and what stands behind the array where they are to work along its rows. */
+  along?: ReadonlyArray<{ names: readonly string[]; rows: string }>;
   /** How a record begins whose last brace ends a statement, as a block's does not. */
   recordHead?: RegExp;
   /** A list made of a value many times, each time made anew; and the value and how many times (its groups) in such a text. */

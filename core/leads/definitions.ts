@@ -53,8 +53,12 @@ function headsLoop(language: Language, tokens: readonly Token[]): boolean {
     .some((token) => token.kind === "keyword" && language.loopWords.has(token.text.toLowerCase()));
 }
 
-/** Lines that declare a name of the failing line that nothing in the program ever gives a value. */
-function neverGiven({ language, codeLines }: LeadContext, names: readonly string[]): Lead[] {
+/** Lines that declare a name of the failing line that nothing in the program ever gives a value; `pointers`: those of places alone, beside what the failing line does. */
+function neverGiven(
+  { language, codeLines }: LeadContext,
+  names: readonly string[],
+  pointers: { failing: number } | null = null,
+): Lead[] {
   const onlyDeclares = (tokens: readonly Token[], name: string) => {
     const at = tokens.findIndex((token) => token.text === name);
     const type = tokens[at - 1];
@@ -62,16 +66,19 @@ function neverGiven({ language, codeLines }: LeadContext, names: readonly string
       at > 0 &&
       !language.definesFunction(tokens) &&
       /^[;,]$/.test(tokens[at + 1]?.text ?? "") &&
-      (type?.kind === "name" || type?.kind === "keyword" || /^[>\]*]$/.test(type?.text ?? ""))
+      (pointers
+        ? type?.text === "*"
+        : type?.kind === "name" || type?.kind === "keyword" || /^[>\]*]$/.test(type?.text ?? ""))
     );
   };
   return names.flatMap((name) => {
-    const giving = [...codeLines].filter(([, tokens]) => language.assignedNames(tokens).includes(name));
+    const giving = [...codeLines].filter(
+      ([line, tokens]) => line !== pointers?.failing && language.assignedNames(tokens).includes(name),
+    );
     const [declared] = giving;
     if (!declared || !giving.every(([, tokens]) => onlyDeclares(tokens, name))) return [];
-    return [
-      { line: declared[0], why: `“${name}” is declared here, and no line ever gives it an object.`, weight: 112 },
-    ];
+    const given = pointers ? "a place to point to" : "an object";
+    return [{ line: declared[0], why: `“${name}” is declared here, and no line ever gives it ${given}.`, weight: 112 }];
   });
 }
 
@@ -124,10 +131,11 @@ export const definitions: LeadRule = (context) => {
       ? tokens.flatMap((token, place) => (token.kind === "name" && tokens[place + 1]?.text === "." ? [token.text] : []))
       : [],
   );
+  const isMadeHere = language.profile.madeWhereItStops?.test(verdict.diagnostic?.message ?? "") ?? false;
   const weigh = (line: number, name: string, distance: number): number => {
     const own = lineKind(language, codeLines.get(line) ?? []);
     const isLoop = headsLoop(language, codeLines.get(line) ?? []);
-    const made = kind !== null && madeBefore.has(kind);
+    const made = kind !== null && madeBefore.has(kind) && !isMadeHere;
     const wanted = byIndex ? inIndex.has(name) : made && !receivers.has(name);
     if (!wanted) return 66 - distance * 4 + own / 2;
     if (byIndex && (!isLoop || byKey)) return 96 - distance * 4 + own / 2;
@@ -135,6 +143,7 @@ export const definitions: LeadRule = (context) => {
   };
   const leads: Lead[] = kind === "not set" ? scopeLines(codeLines, failing) : [];
   if (kind === "empty reference") leads.push(...neverGiven(context, names));
+  if (kind === "memory misused") leads.push(...neverGiven(context, names, { failing }));
   const at = trace ? trace.steps.findLastIndex((step) => step.file === 0 && step.line === failing) : -1;
   if (trace && at >= 0) {
     const program = text.join("\n");

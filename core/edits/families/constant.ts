@@ -46,7 +46,7 @@ function otherNumbers(context: EditContext): Proposal[] {
     const parent = around.at(-1);
     const { lengthsBy } = context.writing;
     if (whole && lengthsBy && parent && lengthsBy.names.includes(calledName(parent)))
-      others.set(String(value === lengthsBy.rows ? lengthsBy.rows + 1 : lengthsBy.rows), 1.6);
+      others.set(String(value === lengthsBy.rows ? lengthsBy.rows + 1 : lengthsBy.rows), 2.2);
     // From the other end.
     if (whole && value <= 1 && context.writing.countsFromEnd && parent?.kind === "index") add("-1", 0.5);
     for (const other of known) add(other, 0.3);

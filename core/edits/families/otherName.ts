@@ -1,5 +1,5 @@
 import { distance } from "../../source/spelling.ts";
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { mixedBests } from "../bests.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { lostExchanges } from "../exchanged.ts";
@@ -9,6 +9,20 @@ import { elementsForPlaces, usageOf } from "../usage.ts";
 
 /** Odds of what the text itself shows to be meant. */
 const sure = 5;
+
+/** Names in the conditions of the loops around that nothing inside gives a value. */
+function neverChangedIn(around: readonly SyntaxNode[]): string[] {
+  return around
+    .filter(({ kind }) => kind === "while" || kind === "do")
+    .flatMap((loop) => {
+      const [condition, body] = [part(loop, "condition"), part(loop, "body")];
+      if (!condition || !body) return [];
+      const given = nodesOf(body).flatMap((each) =>
+        each.kind === "assignment" && each.children[0] ? namesIn(each.children[0]) : [],
+      );
+      return namesIn(condition).filter((name) => !given.includes(name));
+    });
+}
 
 /** What a loop counts by. */
 function countersOf(loop: SyntaxNode): string[] {
@@ -33,6 +47,8 @@ function otherNames(context: EditContext): Proposal[] {
         .map((other) => change(node, other, { before: text, after: other }, 0.4));
     }
     if (!names.includes(text) && !functions.includes(text)) return [];
+    // What a loop waits for and never gets, where something that is read nowhere gets it.
+    const waited = node.role === "target" && unread.has(text) ? neverChangedIn(around) : [];
     // A name that belongs to another name's group, or is used near by, is the likelier one.
     const statement = around.findLast((each) =>
       ["statement", "return", "declaration", "if", "while", "for", "foreach"].includes(each.kind),
@@ -41,6 +57,7 @@ function otherNames(context: EditContext): Proposal[] {
     return names
       .filter((other) => other !== text && isKnownAt(other, around))
       .map((other) => {
+        if (waited.includes(other)) return change(node, other, { before: text, after: other }, sure);
         const alike = distance(other.toLowerCase(), text.toLowerCase()) <= 2 || other[0] === text[0];
         const beside = near.includes(other);
         const odds = (alike ? 0.7 : beside ? 0.55 : 0.35) * (node.role === "target" ? (beside ? 1 : 0.4) : 1);

@@ -31,7 +31,9 @@ function swaps(context: EditContext): Proposal[] {
     const neighbours = given.slice(1).flatMap((other, at) => {
       const one = given[at];
       if (!one || !mayChange(context, one, other)) return [];
-      return swap(context, one, other, own ? 1 : 0.3);
+      // Two values that the program is given as they stand are seldom the slip.
+      const left = one.kind === "number" && other.kind === "number" ? 0.3 : 1;
+      return swap(context, one, other, (own ? 1 : 0.3) * left);
     });
     // Two pairs: (a, b, c, d) is (c, d, a, b).
     const [first, second, third, fourth] = given;

@@ -42,6 +42,7 @@ export const java: Language = {
     statementEnd: "a semicolon",
     caseSensitive: true,
     firstIndex: 0,
+    madeWhereItStops: /because the return value of/,
     unsetValue: "a local must be given a value first, or the text is refused; a field holds 0, false or null",
     integerDivision: "/ between whole numbers cuts off the fraction",
     input: "Scanner reads by kind; nextInt leaves the line's end in the input",

@@ -7,6 +7,10 @@ export const octaveWriting: Writing = {
   blocks: { by: "end word", close: "end" },
   variables: "by assignment",
   lengthsBy: { names: ["size"], rows: 1 },
+  along: [
+    { names: ["sum", "mean", "prod", "cumsum", "any", "all", "sort"], rows: ", 2" },
+    { names: ["max", "min"], rows: ", [], 2" },
+  ],
   ...{ quote: '"', quoteInside: '\\"', members: ["."], compound: false, chained: "elseif" },
   firstElement: (list) => `${list}(1)`,
   beginnings: ["-Inf", "Inf", "[]"],

@@ -2,7 +2,7 @@ import { change } from "../../edits/edit.ts";
 import { ofKind } from "../../edits/places.ts";
 import { part } from "../../syntax/tree.ts";
 import { example, inMain } from "../example.ts";
-import { byChange } from "../grounds.ts";
+import { byChange, byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A length or an element is asked for in the wrong direction of an array. */
@@ -15,6 +15,7 @@ export const dimensionWrong: Pattern = {
   avoid: "Draw the array, and say which number is which.",
   fault: true,
   grounds: [
+    byEdit("along", () => true, 6),
     byChange(({ lineBefore, family }) => family === "constant" && /\b(?:size|shape|GetLength)\b/.test(lineBefore), 6),
   ],
   examples: [
