@@ -23,6 +23,7 @@ import { loopMovesAway } from "./loopMovesAway.ts";
 import { loopVariable } from "./loopVariable.ts";
 import { markNeverSet } from "./markNeverSet.ts";
 import type { Mistake } from "./mistake.ts";
+import { movedAway } from "./movedAway.ts";
 import { nameAlmostNew } from "./nameAlmostNew.ts";
 import { neverCalled } from "./neverCalled.ts";
 import { neverRead } from "./neverRead.ts";
@@ -47,7 +48,7 @@ export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
-  ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch],
+  ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
   ...[

@@ -22,6 +22,7 @@ export const loopMovesAway: Pattern = {
         /end/.test(symptom) && !isCondition(lineBefore) && /[-+]/.test(lineBefore) && /[-+]/.test(lineAfter),
       5,
     ),
+    byNotice("moved-away", 5),
     (evidence) => (/end/.test(evidence.symptom) ? byNotice("loop-moves-away", 4)(evidence) : null),
     byText(({ lines, symptom, changes }) => {
       if (!/end/.test(symptom) || changes.length > 0) return null;
