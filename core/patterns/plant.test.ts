@@ -134,7 +134,10 @@ const others = patterns.flatMap(({ id, examples }) =>
 
 test("at least 80 kinds of mistake are planted in programs that are not their example, and undoing the edit gives the program again", () => {
   const planted = new Set<string>();
-  for (const { id, language, text } of [...hosts.map((host) => ({ id: "", ...host })), ...others])
+  const faults = () => [...planted].filter((id) => findPattern(id)?.fault).length;
+  for (const { id, language, text } of [...hosts.map((host) => ({ id: "", ...host })), ...others]) {
+    // All of them each time takes most of a minute: `npm run test:long`.
+    if (faults() >= 80 && !process.env.BENT_NAIL_LONG) break;
     for (const [kind, all] of plantedKinds(languageOf(language), text)) {
       if (kind !== id) planted.add(kind);
       for (const { program, edit, line } of all.slice(0, 2)) {
@@ -143,12 +146,10 @@ test("at least 80 kinds of mistake are planted in programs that are not their ex
         expect(line).toBeGreaterThan(0);
       }
     }
+  }
   const missing = patterns.filter(({ id, fault }) => fault && !planted.has(id)).map(({ id }) => id);
-  expect(
-    [...planted].filter((id) => findPattern(id)?.fault).length,
-    `not planted: ${missing.join(" ")}`,
-  ).toBeGreaterThanOrEqual(80);
-}, 120_000);
+  expect(faults(), `not planted: ${missing.join(" ")}`).toBeGreaterThanOrEqual(80);
+});
 
 test.each([
   ["python", "colon-missing", "for trip in range(3):\n    print(trip)\n", "for trip in range(3)\n    print(trip)\n"],
