@@ -1,5 +1,8 @@
 import { expect, test } from "vitest";
+import { c } from "../languages/c/c.ts";
+import { java } from "../languages/java/java.ts";
 import { python } from "../languages/python/python.ts";
+import type { Outcome } from "../outcome/outcome.ts";
 import { judge } from "../verdict/judge.ts";
 
 const leadsFor = (program: string, pastedText: string) =>
@@ -124,4 +127,42 @@ test("lines of a fragment keep the numbers of the message, and what lies before 
     judge({ language: python, mainName: "a.py", files: { "a.py": "x\n" }, firstLine: 40, pastedText: message })
       .reportedLine,
   ).toBeNull();
+});
+
+const stopped: Outcome = {
+  ...{ started: true, finished: false, stoppedBy: "fault", exit: { code: 1, signal: 0 }, diagnostics: [] },
+  ...{ console: [], effects: [], inputRanOut: false, milliseconds: 3, translator: "" },
+};
+
+/** Leads for a program that a debugger found killed on a line. */
+function leadsForKilled(program: string, line: number) {
+  const outcome: Outcome = {
+    ...stopped,
+    exit: { code: 0, signal: 11 },
+    found: { frames: [{ name: "main", file: "main.c", line, own: true }], values: [], unprinted: "" },
+  };
+  return judge({ language: c, mainName: "main.c", files: { "main.c": program }, outcome }).leads;
+}
+
+test("killed where a pointer is used that no line gives a place: the line that declares it", () => {
+  const program = (first: string) =>
+    `#include <string.h>\nchar *longest;\nint main(void)\n{\n    char title[30] = "Tern";\n${first}    strcpy(longest, title);\n    return 0;\n}\n`;
+  const [lead] = leadsForKilled(program(""), 6);
+  expect(lead).toMatchObject({ line: 2 });
+  expect(lead?.why).toContain("no line ever gives it a place to point to");
+  const others = leadsForKilled(program("    longest = title;\n"), 7);
+  expect(others.map(({ why }) => why).join()).not.toContain("no line ever gives");
+});
+
+test("a value that is missing where it was asked for leads to that line, and one that was handed on to where it was made", () => {
+  const program = (asked: string) =>
+    `import java.util.*;\npublic class Main {\n  public static void main(String[] args) {\n    HashMap<String, Integer> seats = new HashMap<>();\n    seats.put("Skua", 40);\n    Integer free = seats.get("Gull");\n    int left = ${asked};\n    System.out.println(left);\n  }\n}\n`;
+  const first = (text: string, message: string) => {
+    const error = { severity: "error", errorName: "NullPointerException", stage: "run", primary: true } as const;
+    const outcome: Outcome = { ...stopped, diagnostics: [{ ...error, message, line: 7 }] };
+    return judge({ language: java, mainName: "Main.java", files: { "Main.java": text }, outcome }).leads[0]?.line;
+  };
+  const told = (what: string) => `Cannot invoke "java.lang.Integer.intValue()" because ${what} is null`;
+  expect(first(program('seats.get("Gull")'), told('the return value of "java.util.HashMap.get(Object)"'))).toBe(7);
+  expect(first(program("free"), told('"<local2>"'))).toBe(6);
 });

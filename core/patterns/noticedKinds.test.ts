@@ -125,6 +125,33 @@ const cases: readonly Case[] = [
       "class M {\n  int best(int[] a) {\n    int best = 0;\n    for (int i = 0; i < a.length; i++)\n      if (a[i] > best)\n        best = i;\n    return best;\n  }\n}\n",
     ...{ of: "logic", leads: [6, 5], first: "stored-position-stale" },
   },
+  {
+    says: "a branch that an earlier one takes everything from",
+    language: "csharp",
+    program:
+      "class P {\n  static int F(int wind) {\n    if (wind >= 6) {\n      return 1;\n    } else if (wind >= 10) {\n      return 2;\n    }\n    return 0;\n  }\n}\n",
+    ...{ of: "logic", leads: [3], first: "steps-in-wrong-order" },
+  },
+  {
+    says: "else if in two words, where the second begins a decision of its own",
+    language: "octave",
+    program: "a = 10;\nif a < 6\n  b = 0;\nelse if a < 16\n  b = 2;\nend\nend\ndisp(b)\n",
+    ...{ of: "logic", leads: [4], first: "other-language-word" },
+  },
+  {
+    says: "a misspelt word that a switch takes for a place to jump to",
+    language: "c",
+    program:
+      "int f(int zone) {\n  switch (zone) {\n  case 1:\n    return 4;\n  defualt:\n    return 10;\n  }\n  return 0;\n}\n",
+    ...{ of: "logic", leads: [5, 4], first: "keyword-misspelt" },
+  },
+  {
+    says: "what the loop waits for moves away, until its type's range is left",
+    language: "java",
+    program:
+      "class M {\n  int f(int water) {\n    int hours = 0;\n    while (water > 0) {\n      water = water + 15;\n      hours++;\n    }\n    return hours;\n  }\n}\n",
+    ...{ of: "logic", leads: [5], first: "loop-moves-away" },
+  },
 ];
 
 test.each(cases)("$says ($language)", ({ language: id, program, of, leads, message, first }) => {
