@@ -94,10 +94,32 @@ async function sit(base: string, student: { label: string; code: string }, confi
   await handingIn;
 }
 
+type Row = { label: string; handed_in: boolean; content: Uint8Array | null; marks: number };
+
+/** Sittings with what is kept of them, once a server has been there for a while and has ended as it should. */
+async function afterAnotherStart(): Promise<Row[]> {
+  const { child, base } = await start();
+  await setTimeout(4000);
+  expect((await fetch(`${base}/sheets`)).ok).toBe(true);
+  await new Promise((resolve) => {
+    child.once("exit", resolve);
+    child.kill("SIGTERM");
+  });
+  const database = await openDatabase(join(folder, "database"));
+  const rows = (await database.query(
+    `select s.label, i.handed_in_at is not null as handed_in, a.content, (select count(*)::int from mark m where m.sitting = i.key) as marks
+     from student s join sitting i on i.student = s.key left join answer a on a.sitting = i.key and a.task = 'mend'`,
+  )) as Row[];
+  await database.close();
+  return rows;
+}
+
 test(`${kills} servers are killed at work, marking among it: nothing confirmed is lost, nothing stays unmarked`, {
-  timeout: 60_000 + kills * 8000,
+  timeout: 600_000 + kills * 8000,
 }, async () => {
   const all: Confirmed[] = [];
+  /** What it takes two students here from entering to their marks, in milliseconds: on a slow machine all comes later. */
+  let whole = 0;
   for (let kill = 0; kill < kills; kill += 1) {
     const { child, base } = await start();
     await fetch(`${base}/s/${code}`);
@@ -107,28 +129,19 @@ test(`${kills} servers are killed at work, marking among it: nothing confirmed i
       all.push(confirmed);
       return sit(base, student, confirmed).catch(() => undefined);
     });
-    // At another moment each time: while they save, hand in, are marked, or a little after.
     const gone = new Promise((resolve) => child.once("exit", resolve));
-    await setTimeout(40 + ((kill * 197) % 1600));
+    const begun = performance.now();
+    // The first ones come to their end; then at another moment each time: while they save, hand in, are marked, or a little after.
+    if (kill === 0) await Promise.all(sitting).then(() => (whole = performance.now() - begun));
+    else await setTimeout(whole * 1.1 * ((kill * 0.618) % 1));
     child.kill("SIGKILL");
     await gone;
     await Promise.all(sitting);
   }
-  const last = await start();
-  // What was handed in and not marked is marked from the start on.
-  await setTimeout(4000);
-  expect((await fetch(`${last.base}/sheets`)).ok).toBe(true);
-  await new Promise((resolve) => {
-    last.child.once("exit", resolve);
-    last.child.kill("SIGTERM");
-  });
-  const database = await openDatabase(join(folder, "database"));
-  type Row = { label: string; handed_in: boolean; content: Uint8Array | null; marks: number };
-  const rows = (await database.query(
-    `select s.label, i.handed_in_at is not null as handed_in, a.content, (select count(*)::int from mark m where m.sitting = i.key) as marks
-     from student s join sitting i on i.student = s.key left join answer a on a.sitting = i.key and a.task = 'mend'`,
-  )) as Row[];
-  await database.close();
+  let rows = await afterAnotherStart();
+  // What was handed in and not marked is marked from a start on, however long that takes here.
+  for (let more = 0; more < 5 && rows.some((row) => row.handed_in && row.marks !== 2); more += 1)
+    rows = await afterAnotherStart();
   const found = new Map(rows.map((row) => [row.label, row]));
   for (const confirmed of all) {
     const row = found.get(confirmed.label);
