@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { findLanguage } from "../languages/languages.ts";
-import { chainsOf, coveredBranches, elseIfsApart, labelsInSwitch } from "./branches.ts";
+import { chainsOf, coveredBranches, elseIfsApart } from "./branches.ts";
 import { editContext } from "./context.ts";
 
 function contextOf(id: string, text: string) {
@@ -96,19 +96,4 @@ test.each([
 ])("else if in two words: %s %j", (id, text, found) => {
   const context = contextOf(id, text);
   expect(elseIfsApart(context).map((place) => context.sourceOf(place))).toEqual(found);
-});
-
-const inSwitch = (inside: string, behind = "") =>
-  `int f(int z) {\n  switch (z) {\n  case 1:\n    return 4;\n  ${inside}\n    return 10;\n  }\n${behind}  return 0;\n}\n`;
-
-test.each([
-  ["a misspelt default", "c", inSwitch("defualt:"), ["defualt"]],
-  ["default itself", "c", inSwitch("default:"), []],
-  ["another case", "c", inSwitch("case 2:"), []],
-  ["a place that is jumped to", "c", inSwitch("again:", "  if (z > 7) goto again;\n"), []],
-  ["a choice between two values", "c", inSwitch("case 2: z = z > 3 ? z : 3;"), []],
-  ["a word in capitals", "java", `class M { ${inSwitch("Default:")} }`, ["Default"]],
-  ["a language without braces", "pascal", "begin\n  case z of\n    1: a := 1;\n  end;\nend.", []],
-])("labels of a switch: %s", (_, id, text, found) => {
-  expect(labelsInSwitch(contextOf(id, text)).map(({ name }) => name)).toEqual(found);
 });

@@ -62,19 +62,3 @@ export function elseIfsApart(context: EditContext): Array<{ from: number; to: nu
     return [{ from: word.from, to: own.to }];
   });
 }
-
-/** Names with a colon in a `switch` to which nothing jumps: words that were to be one of its own. */
-export function labelsInSwitch(context: EditContext): Array<{ from: number; to: number; name: string }> {
-  if (context.writing.blocks.by !== "braces") return [];
-  return ofKind(context, "switch").flatMap(({ node }) => {
-    const code = context.code.filter((token) => token.from > node.from && token.to <= node.to);
-    return code.flatMap((token, at) => {
-      const [before, next] = [code[at - 1], code[at + 1]];
-      if (token.kind !== "name" || next?.text !== ":" || !/^[;{}]$/.test(before?.text ?? "")) return [];
-      const isGoal = context.code.some(
-        (each, place) => each.text === "goto" && context.code[place + 1]?.text === token.text,
-      );
-      return isGoal ? [] : [{ from: token.from, to: token.to, name: token.text }];
-    });
-  });
-}

@@ -35,10 +35,14 @@ let machine: Promise<{ database: WebAssembly.Module; maker: WebAssembly.Module }
 function compiled() {
   const compile = async (name: string) =>
     WebAssembly.compile(await readFile(join(productFolder, "node_modules/@electric-sql/pglite/dist", name)));
-  machine ??= Promise.all([compile("pglite.wasm"), compile("initdb.wasm")]).then(([database, maker]) => ({
-    database,
-    maker,
-  }));
+  machine ??= Promise.all([compile("pglite.wasm"), compile("initdb.wasm")]).then(
+    ([database, maker]) => ({ database, maker }),
+    (problem: unknown) => {
+      // What failed once may be there the next time the data is opened anew.
+      machine = undefined;
+      throw problem;
+    },
+  );
   return machine;
 }
 

@@ -1,5 +1,22 @@
-import { labelsInSwitch } from "../../edits/branches.ts";
+import type { EditContext } from "../../edits/edit.ts";
+import { ofKind } from "../../edits/places.ts";
 import type { Mistake } from "./mistake.ts";
+
+/** Names with a colon in a `switch` to which nothing jumps: words that were to be one of its own. */
+function labelsInSwitch(context: EditContext): Array<{ from: number; to: number; name: string }> {
+  if (context.writing.blocks.by !== "braces") return [];
+  return ofKind(context, "switch").flatMap(({ node }) => {
+    const code = context.code.filter((token) => token.from > node.from && token.to <= node.to);
+    return code.flatMap((token, at) => {
+      const [before, next] = [code[at - 1], code[at + 1]];
+      if (token.kind !== "name" || next?.text !== ":" || !/^[;{}]$/.test(before?.text ?? "")) return [];
+      const isGoal = context.code.some(
+        (each, place) => each.text === "goto" && context.code[place + 1]?.text === token.text,
+      );
+      return isGoal ? [] : [{ from: token.from, to: token.to, name: token.text }];
+    });
+  });
+}
 
 /** A misspelt word in a `switch` is read as a place to jump to, and nothing jumps there. */
 export const labelInSwitch: Mistake = {
