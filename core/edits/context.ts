@@ -34,7 +34,7 @@ const lastMade: Array<{
   meantTexts: readonly string[];
   context: EditContext | null;
 }> = [];
-const keptContexts = 4;
+const keptContexts = 24;
 
 /** Everything that families of edits look at; null for a language whose programs are not taken apart. It is shared: nobody changes it. */
 export function editContext(language: Language, text: string, meantTexts: readonly string[] = []): EditContext | null {

@@ -15,11 +15,12 @@ export const ruleDoesNotHold =
   "The rule that a fault lies on the reported line or above it does not hold here: this line is below.";
 
 /**
- * What a rule may look at. `codeLines` are the tokens of each line without comments; lines without any are blank or
+ * What a rule may look at. `text` are the lines of `program`; `codeLines` are the tokens of each line without comments; lines without any are blank or
  * comment.
  */
 export type LeadContext = {
   language: Language;
+  program: string;
   text: readonly string[];
   tokens: readonly Token[];
   codeLines: ReadonlyMap<number, readonly Token[]>;

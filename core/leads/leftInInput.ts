@@ -9,9 +9,9 @@ const isNothing = (value: Value | null) => value?.text !== undefined && /^["']?(
  * A read of a text that got nothing although more was typed in: an earlier read left its line end behind, so the statement
  * that looks wrong is fine, and the one before it is to be mended. By the recorded run.
  */
-export const leftInInput: LeadRule = ({ language, text, trace, verdict }) => {
+export const leftInInput: LeadRule = ({ language, program, trace, verdict }) => {
   if (!trace || verdict.class === null || verdict.class === "syntax") return [];
-  const context = editContext(language, text.join("\n"));
+  const context = editContext(language, program);
   if (!context) return [];
   const { library } = context.writing;
   const calls = ofKind(context, "call").map(({ node }) => ({

@@ -135,10 +135,10 @@ export function signIn(verdict: Verdict, outcome: Outcome): Sign | null {
 }
 
 /** For a wrong result: lines where what makes it look so mostly stands. They decide between others, and come last alone. */
-export const signsInResult: LeadRule = ({ verdict, outcome, language, text, trace }) => {
+export const signsInResult: LeadRule = ({ verdict, outcome, language, program, trace }) => {
   if (verdict.class !== "logic" || !outcome) return [];
   const sign = signIn(verdict, outcome);
-  const context = sign && editContext(language, text.join("\n"));
+  const context = sign && editContext(language, program);
   if (!sign || !context) return [];
   const ran = trace ? new Set(trace.steps.filter((step) => step.file === 0).map((step) => step.line)) : null;
   const lines = new Set(sign.suspects(context).map((node) => context.lineOf(node.from)));

@@ -1,7 +1,7 @@
 import { editContext } from "../edits/context.ts";
 import type { Hunk } from "../fixes/hunks.ts";
 import type { Language } from "../languages/language.ts";
-import { inRefused, mistakes } from "../leads/mistakes/mistakes.ts";
+import { foundInRefused, foundMistakes } from "../leads/mistakes/found.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import { explain } from "../reading/explain.ts";
 import { lineTexts } from "../source/lines.ts";
@@ -47,8 +47,8 @@ export function evidenceOf(
   };
   // What is refused has hardly a form that could be looked at.
   const context = editContext(language, program);
-  const looked = verdict.class === "syntax" ? inRefused : mistakes;
-  const found = context ? looked.flatMap(({ id, find }) => find(context).map((place) => ({ id, ...place }))) : [];
+  const look = verdict.class === "syntax" ? foundInRefused : foundMistakes;
+  const found = context ? look(context) : [];
   const warned = ownWarnings(language, program).map(({ kind, line, says }) => ({ id: kind, line, why: says }));
   return {
     ...{ language, program, class: verdict.class, symptom, suspected, outputs, lines: lineTexts(program) },

@@ -2,7 +2,7 @@ import { editContext } from "../edits/context.ts";
 import type { EditContext } from "../edits/edit.ts";
 import { ofKind } from "../edits/places.ts";
 import type { Language } from "../languages/language.ts";
-import { mistakes } from "../leads/mistakes/mistakes.ts";
+import { foundMistakes } from "../leads/mistakes/found.ts";
 import { areSimilar } from "../source/spelling.ts";
 import { part } from "../syntax/tree.ts";
 import { ownWarnings } from "../warnings/ownWarning.ts";
@@ -169,7 +169,7 @@ const noticed: Rule = (context) => {
   };
   const places = [
     ...ownWarnings(context.language, context.text).map(({ kind, line, says }) => ({ id: String(kind), line, says })),
-    ...mistakes.flatMap(({ id, find }) => find(context).map(({ line, why }) => ({ id, line, says: why }))),
+    ...foundMistakes(context).map(({ id, line, why }) => ({ id, line, says: why })),
   ];
   return places.flatMap(({ id, line, says }) => (wanted[id] ? [{ line, says, pattern: wanted[id] }] : []));
 };

@@ -65,8 +65,16 @@ export function ownLines(diagnostics: readonly Diagnostic[], firstLine: number):
   }));
 }
 
+/** A verdict without its leads, and with them: those are looked for when they are asked for. */
+export type Drawn = { verdict: Omit<Judgement, "leads">; withLeads: () => Judgement };
+
 /** Draws verdict and leads from all that is known. Pure: runs are made by the caller. */
 export function judge(input: JudgeInput): Judgement {
+  return draw(input).withLeads();
+}
+
+/** The same, for a caller who may run the program once more before the lines are asked for. */
+export function draw(input: JudgeInput): Drawn {
   const { language, trace } = input;
   const outcome = input.outcome && withRecordedLines(language, input.outcome, trace);
   const program = input.files[input.mainName] ?? "";
@@ -99,20 +107,20 @@ export function judge(input: JudgeInput): Judgement {
   });
   const doubt = wrongLanguageWords(language, program);
   if (doubt && verdict.gates[0]?.passes !== true) verdict.reasons.unshift(doubt);
+  const goesOn =
+    outcome?.stoppedBy === "time" &&
+    endless !== null &&
+    verdict.gates[1]?.passes === null &&
+    isToGoOn(endless, outcome.milliseconds);
+  const leads = () =>
+    findLeads({
+      ...{ language, verdict, outcome, trace, warned, mainName: input.mainName },
+      // Suspected lines are looked for in the file that the message is about.
+      program: verdict.reportedFile ? (input.files[verdict.reportedFile] ?? "") : program,
+      working: verdict.reportedFile ? undefined : input.working,
+    });
   return {
-    ...verdict,
-    goesOn:
-      outcome?.stoppedBy === "time" &&
-      endless !== null &&
-      verdict.gates[1]?.passes === null &&
-      isToGoOn(endless, outcome.milliseconds),
-    leads: input.glance
-      ? []
-      : findLeads({
-          ...{ language, verdict, outcome, trace, warned, mainName: input.mainName },
-          // Suspected lines are looked for in the file that the message is about.
-          program: verdict.reportedFile ? (input.files[verdict.reportedFile] ?? "") : program,
-          working: verdict.reportedFile ? undefined : input.working,
-        }),
+    verdict: { ...verdict, goesOn },
+    withLeads: () => ({ ...verdict, goesOn, leads: input.glance ? [] : leads() }),
   };
 }

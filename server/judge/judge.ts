@@ -9,7 +9,7 @@ import type { Outcome, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { textStateOf } from "../../core/reading/reading.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Trace } from "../../core/trace/trace.ts";
-import { type Judgement, judge, wantsTrace } from "../../core/verdict/judge.ts";
+import { draw, type Judgement, judge, wantsTrace } from "../../core/verdict/judge.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import type { ProgramCheck } from "../assignments/checkStore.ts";
 import {
@@ -96,12 +96,12 @@ export async function judgeProgram(
     outcome: ran.outcome ?? undefined,
     cameOut: request.cameOut?.trim() ? { text: request.cameOut, leftovers } : undefined,
   };
-  const judgement = judge(known);
+  const { verdict, withLeads } = draw(known);
   const isSeen = request.glance && ran.outcome?.finished && !request.closely;
-  if (!ran.outcome || isSeen || !wantsTrace(judgement, ran.outcome, request.closely ?? false))
-    return { ...ran, judgement, trace: null };
+  if (!ran.outcome || isSeen || !wantsTrace(verdict, ran.outcome, request.closely ?? false))
+    return { ...ran, judgement: withLeads(), trace: null };
   const recorded = await recordProgram(toolchains, request, kept.trace);
-  if ("notRun" in recorded) return { ...ran, judgement, trace: null };
+  if ("notRun" in recorded) return { ...ran, judgement: withLeads(), trace: null };
   const { trace } = recorded;
   const recordedJudgement = judge({ ...known, trace });
   if (!recordedJudgement.goesOn) return { ...ran, judgement: recordedJudgement, trace };

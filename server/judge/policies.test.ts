@@ -1,3 +1,7 @@
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { collectCase, findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { makeExercise } from "../exercises/makeExercise.ts";
@@ -54,9 +58,31 @@ test("whether a place is needed is tried under the course's policy, too", async 
   expect((await whole(found.key)).layers[1]?.verdict.class).toBe("runtime");
 });
 
+/** A C program that counts up in steps of 4 until the number leaves its type's range, with a small loop in each pass. */
+function countingLoop(start: number, turns: number): string {
+  return `#include <stdio.h>\nint main(void)\n{\n    int low = ${start};\n    while (low > 0) {\n        low = low + 4;\n        for (int i = 0; i < ${turns}; i++)\n            ;\n    }\n    printf("%d\\n", low);\n    return 0;\n}\n`;
+}
+
+/** Turns of the small loop with which the whole count takes about so many seconds here: the last passes are timed. */
+function turnsThatTake(seconds: number): number {
+  const [passes, allPasses, turns] = [4_000_000, 2 ** 29, 30];
+  const folder = mkdtempSync(join(tmpdir(), "bent-nail-count-"));
+  try {
+    writeFileSync(join(folder, "count.c"), countingLoop(2 ** 31 + 1 - 4 * passes, turns));
+    execFileSync("gcc", ["-o", "count", "count.c"], { cwd: folder });
+    const times = Array.from({ length: 4 }, () => {
+      const begun = performance.now();
+      execFileSync("./count", { cwd: folder });
+      return (performance.now() - begun) / 1000;
+    });
+    return Math.ceil((seconds * turns * passes) / (Math.min(...times) * allPasses));
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
 test("a loop whose number leaves its type's range is let run on before anything is said of its end", async () => {
-  const program =
-    '#include <stdio.h>\nint main(void)\n{\n    int low = 1;\n    while (low > 0) {\n        low = low + 4;\n        for (int i = 0; i < 3; i++)\n            ;\n    }\n    printf("%d\\n", low);\n    return 0;\n}\n';
+  const program = countingLoop(1, turnsThatTake(9));
   const key = await collectCase(services.database, {
     ...{ language: "c", course: null, student: null, title: "Tides", intent: "", changedLast: "" },
     files: [{ name: "tides.c", bytes: Buffer.from(program) }],
