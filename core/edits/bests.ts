@@ -1,7 +1,7 @@
 import { isLoop, part, type SyntaxNode } from "../syntax/tree.ts";
-import type { EditContext } from "./edit.ts";
+import type { EditContext, Placed } from "./edit.ts";
 import { givenBy } from "./exchanged.ts";
-import { isOrder, namesIn, ofKind } from "./places.ts";
+import { isOrder, loopAround, namesIn, ofKind } from "./places.ts";
 import { usageOf } from "./usage.ts";
 
 /** A best value so far that is compared as a value and set as a place: `if a[i] > best: best = i`. */
@@ -72,4 +72,63 @@ function beginsBefore(context: EditContext, name: string, around: readonly Synta
     const [target, value] = [part(node, "target") ?? part(node, "definition"), part(node, "value")];
     return target?.sign === name && value?.kind === "number" && Number(value.sign) + 1 === Number(counted);
   });
+}
+
+/** A step that keeps something of the best one so far and is written nowhere: behind `last`, which the decision holds. */
+export type BestLeft = { last: SyntaxNode; name: string; value: string };
+
+/** The places where a name is given a value, with the loop and the function that they stand in. */
+function givenPlaces(context: EditContext): Map<string, Placed[]> {
+  const places = new Map<string, Placed[]>();
+  for (const placed of context.nodes) {
+    const { node } = placed;
+    const isGiven =
+      node.kind === "parameter" || (node.kind === "name" && (node.role === "target" || node.role === "definition"));
+    if (isGiven) places.set(node.sign ?? "", [...(places.get(node.sign ?? "") ?? []), placed]);
+  }
+  return places;
+}
+
+/** True for a name that begins with a value of its own outside of a loop, and gets no other one anywhere in its function. */
+function neverMoves(places: readonly Placed[], loop: SyntaxNode, owner: SyntaxNode | undefined): boolean {
+  const own = places.filter(({ around }) => around.findLast((each) => each.kind === "function") === owner);
+  // What a function gives back by its name stands in its header, and is given its value in its body.
+  const values = own.filter(({ around }) => around.at(-1)?.kind === "assignment");
+  const [only] = values;
+  return values.length === 1 && own.length - values.length <= 1 && !only?.around.includes(loop);
+}
+
+/**
+ * Steps that a decision on the best one so far leaves out: `best = load` where that is compared with and something else is
+ * kept, and what else begins beside it and is never given anything: `place = i`.
+ */
+export function bestsLeft(context: EditContext): BestLeft[] {
+  const places = givenPlaces(context);
+  return ofKind(context, "if").flatMap(({ node, around }) => {
+    const loop = loopAround(around);
+    const owner = around.findLast((each) => each.kind === "function");
+    const [condition, body] = [part(node, "condition"), part(node, "body")];
+    const comparison = condition?.kind === "group" ? condition.children[0] : condition;
+    const last = body?.kind === "block" ? body.children.at(-1) : undefined;
+    if (!loop || !body || !last || comparison?.kind !== "binary" || !isOrder(comparison.sign)) return [];
+    const sides = [part(comparison, "left"), part(comparison, "right")];
+    const counted = countedBy(loop);
+    const kept = body.children.flatMap((statement) => givenBy(statement) ?? []);
+    const isFixed = (name: string) => neverMoves(places.get(name) ?? [], loop, owner);
+    return ([0, 1] as const).flatMap((at): BestLeft[] => {
+      const [compared, element] = [sides[at], sides[1 - at]];
+      const name = compared?.kind === "name" ? (compared.sign ?? "") : "";
+      if (!name || !element || !["name", "index", "call", "field"].includes(element.kind)) return [];
+      const moves = kept.find(({ target }) => target.sign === name);
+      if (!moves) return kept.length > 0 && isFixed(name) ? [{ last, name, value: context.sourceOf(element) }] : [];
+      const beside = context.names.filter((each) => each !== name && !counted.includes(each) && isFixed(each));
+      return beside.flatMap((each) => counted.map((value) => ({ last, name: each, value })));
+    });
+  });
+}
+
+/** What a loop counts or goes over by. */
+function countedBy(loop: SyntaxNode): string[] {
+  const counted = part(loop, "start") ?? part(loop, "target");
+  return counted ? namesIn(counted).slice(0, 1) : [];
 }

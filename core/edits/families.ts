@@ -37,6 +37,7 @@ import { moved } from "./families/moved.ts";
 import { nameFamily } from "./families/name.ts";
 import { otherName } from "./families/otherName.ts";
 import { ownObjectFamily } from "./families/ownObject.ts";
+import { pointedAt } from "./families/pointedAt.ts";
 import { printing } from "./families/printing.ts";
 import { quote } from "./families/quote.ts";
 import { resultThrownAway } from "./families/resultThrownAway.ts";
@@ -50,6 +51,7 @@ import { terminator } from "./families/terminator.ts";
 import { textLiteral } from "./families/textLiteral.ts";
 import { textOrNumber } from "./families/textOrNumber.ts";
 import { word } from "./families/word.ts";
+import { wrapped } from "./families/wrapped.ts";
 
 /** Every family of small edits; a new one is one file and one line here. */
 export const editFamilies: readonly EditFamily[] = [
@@ -57,7 +59,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
-  ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily],
+  ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

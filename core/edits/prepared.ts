@@ -31,27 +31,40 @@ const runsByItself = (node: SyntaxNode) => isStatement(node) || node.kind === "b
 export function putInOnePlace(context: EditContext): Array<{ placed: Placed; name: string }> {
   return ofKind(context, "assignment").flatMap((placed) => {
     const target = part(placed.node, "target");
-    const at = target?.kind === "index" ? part(target, "argument") : undefined;
+    // What is put there may be a part of the element: items[count].pieces.
+    const element = target?.kind === "field" ? part(target, "object") : target;
+    const at = element?.kind === "index" ? part(element, "argument") : undefined;
     const name = at?.kind === "name" ? (at.sign ?? "") : "";
     const again = placed.around.some((each) => isLoop(each) || each.kind === "function");
-    return name && again && isSetOnce(context, name) ? [{ placed, name }] : [];
+    return name && again && isSetOnce(context, name, placed.around) ? [{ placed, name }] : [];
   });
 }
+
+/** The function that a place stands in. */
+const ownerIn = (around: readonly SyntaxNode[]) => around.findLast((each) => each.kind === "function");
 
 /** What is read into a name by its address is given a value that the text does not show. */
 function isReadInto({ text }: EditContext, name: string): boolean {
   return new RegExp(String.raw`&\s*${name}\b`).test(text);
 }
 
-/** True for a name that is given one number, once; being declared gives it none. */
-function isSetOnce(context: EditContext, name: string): boolean {
+/**
+ * True for a name that is given one number, once; being declared gives it none. What another function calls by that name, as
+ * its parameter or in a loop of its own, is not the same one.
+ */
+function isSetOnce(context: EditContext, name: string, beside: readonly SyntaxNode[]): boolean {
+  const owner = ownerIn(beside);
+  const isDeclaredIn = (of: SyntaxNode | undefined) =>
+    of !== undefined &&
+    nodesOf(of).some((each) => each.sign === name && (each.kind === "parameter" || each.role === "definition"));
   const given = context.nodes.filter(
     ({ node, around }) =>
-      (node.kind === "name" &&
+      (ownerIn(around) === owner || !isDeclaredIn(ownerIn(around))) &&
+      ((node.kind === "name" &&
         node.sign === name &&
         (node.role === "target" || node.role === "definition") &&
         !["function", "declaration"].includes(around.at(-1)?.kind ?? "")) ||
-      (node.kind === "parameter" && node.sign === name),
+        (node.kind === "parameter" && node.sign === name)),
   );
   const [only] = given;
   return (
@@ -63,9 +76,12 @@ function isSetOnce(context: EditContext, name: string): boolean {
   );
 }
 
+/** The value of a name that is declared and given none: what stands for nothing. */
+const declared = "";
+
 /** What a mark is set to that begins as nothing has happened yet: with false, or the number that stands for it. */
 function setValue(first: string): string | undefined {
-  if (first === "0") return "1";
+  if (first === "0" || first === declared) return "1";
   return first.toLowerCase() === "false" ? otherTruth(first) : undefined;
 }
 
@@ -84,17 +100,24 @@ export function marksNeverSet(context: EditContext): Array<{ name: string; other
     const value =
       parent?.kind === "assignment" && parent.sign === context.writing.assign ? part(parent, "value") : undefined;
     const those = given.get(node.sign ?? "") ?? new Set<string>();
-    given.set(node.sign ?? "", those.add(value ? context.sourceOf(value) : parent?.kind === "declaration" ? "0" : "?"));
+    given.set(
+      node.sign ?? "",
+      those.add(value ? context.sourceOf(value) : parent?.kind === "declaration" ? declared : "?"),
+    );
   }
   return ofKind(context, "if").flatMap(({ node }) => {
     const condition = part(node, "condition");
     if (!condition) return [];
     return nodesOf(condition).flatMap((each) => {
       const name = each.kind === "name" && each.role !== "callee" && each.role !== "argument" ? (each.sign ?? "") : "";
-      const values = [...(given.get(name) ?? [])];
+      // Being declared gives a value only where nothing else does.
+      const all = [...(given.get(name) ?? [])];
+      const values = all.length > 1 ? all.filter((value) => value !== declared) : all;
       const other = values.length === 1 ? setValue(values[0] ?? "") : undefined;
       if (other === undefined || isReadInto(context, name)) return [];
-      return values[0] !== "0" || (times.get(name) ?? 0) > 1 ? [{ name, other, decision: node }] : [];
+      return !["0", declared].includes(values[0] ?? "") || (times.get(name) ?? 0) > 1
+        ? [{ name, other, decision: node }]
+        : [];
     });
   });
 }

@@ -7,7 +7,7 @@ import type { Pool } from "../sandbox/pool.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
 import { takeForms } from "./formsTold.ts";
-import { planHosted } from "./hostedTries.ts";
+import { inCode, planHosted } from "./hostedTries.ts";
 import {
   csharpTranslators,
   environmentFor,
@@ -111,7 +111,7 @@ export function createBasicFormsToolchain(workbench: () => Pool): Toolchain {
         const translated = await translateBasic(translation, request.signal);
         return translated?.gap === null ? translated : null;
       },
-      alone: reachesOthers,
+      alone: inCode(language, reachesOthers),
       line: (folder) => `${folder}/${program}`,
       host: (list) => [...machine, "/runner/built/csharp.exe", "many", list],
       terminal: false,

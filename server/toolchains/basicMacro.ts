@@ -6,7 +6,7 @@ import type { Outcome, ProgramFiles, RunRequest } from "../../core/outcome/outco
 import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
-import { planHosted } from "./hostedTries.ts";
+import { inCode, planHosted } from "./hostedTries.ts";
 import { takeSheets } from "./sheets.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
@@ -65,7 +65,7 @@ const runAs = "marked.txt";
 /** Many macros in one office, each in a fresh workbook. */
 const planTries = (request: RunRequest, variants: readonly Variant[], until: number) =>
   planHosted(request, variants, {
-    ...{ until, startSeconds: 0, alone, limits: memory, environment: plainEnvironment },
+    ...{ until, startSeconds: 0, alone: inCode(language, alone), limits: memory, environment: plainEnvironment },
     translate: async ({ files }) => {
       const said = refusedBefore(files);
       const main = files[0] ?? { name: "", bytes: new Uint8Array() };

@@ -3,7 +3,7 @@ import type { RunRequest } from "../../core/outcome/outcome.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { planHosted, variantsFolder } from "./hostedTries.ts";
+import { inCode, planHosted, variantsFolder } from "./hostedTries.ts";
 import {
   csharpTranslators,
   environmentFor,
@@ -63,7 +63,7 @@ export function createCSharpToolchain(workbench: () => Pool): Toolchain {
       startSeconds: startSeconds - 0.1,
       translate: (translation) => translate(translation, request.signal),
       together: { apart: toldByNamespace, translate: (programs) => translateTogether(programs, request.signal) },
-      alone: reachesOthers,
+      alone: inCode(language, reachesOthers),
       line: (folder, place) => (place === "" ? `${folder}/${program}` : `${variantsFolder}/together.exe ${place}`),
       host: (list) => [...machine, "/runner/built/csharp.exe", "many", list],
       terminal: false,

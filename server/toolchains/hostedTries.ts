@@ -1,5 +1,6 @@
 import { availableParallelism } from "node:os";
 import { posix } from "node:path";
+import type { Language } from "../../core/languages/language.ts";
 import type { ProgramFiles, RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { type TriesPlan, textsOf } from "./commandTries.ts";
@@ -25,11 +26,24 @@ const mostSigns = 400_000;
 type HostedLanguage = {
   translate: (translation: Translation) => Promise<Translated | null>;
   together?: TranslatedTogether;
-  alone: RegExp;
+  alone: (text: string) => boolean;
   line: (folder: string, main: string) => string;
   host: (list: string) => readonly string[];
   until: number;
 } & Pick<TriesPlan, "terminal" | "environment" | "limits" | "renamed" | "startSeconds" | "hostShows">;
+
+/**
+ * Whether a program has such words outside of its comments and of what it prints: “on run 2” starts nothing. A text that holds
+ * code, as C# has them, counts as code; `madeOfText` are words by which a program may do what a text of it says.
+ */
+export function inCode(language: Language, words: RegExp, madeOfText?: RegExp): (text: string) => boolean {
+  return (text) => {
+    if (!words.test(text)) return false;
+    if (madeOfText?.test(text)) return true;
+    const said = language.tokens(text).filter(({ kind, text: word }) => kind !== "comment" && !/^["']/.test(word));
+    return words.test(said.map((token) => token.text).join(" "));
+  };
+}
 
 /** The folder, package or namespace that a text has among others. */
 const placeOf = (text: number) => `bn${text}_`;
@@ -45,7 +59,7 @@ async function translateTogether(
   if (!together || !isOneFile || Date.now() >= until) return new Map();
   let signs = 0;
   const beside = texts.flatMap((text, at) => {
-    if (alone.test(text) || together.apart.test(text)) return [];
+    if (alone(text) || together.apart.test(text)) return [];
     signs += text.length;
     return signs <= mostSigns ? [at] : [];
   });
@@ -65,8 +79,8 @@ async function translateTogether(
 
 /**
  * The plan of a language whose programs are translated by a translator that stays and run by a host of ours in one machine.
- * `translate` gives what was made of a text, null where the translator gave up. `alone`: words by which a text may reach what
- * all programs of a machine have in common. `line` is what the host is told of a text in a folder.
+ * `translate` gives what was made of a text, null where the translator gave up. `alone`: whether a text may reach what all
+ * programs of a machine have in common (inCode). `line` is what the host is told of a text in a folder.
  */
 export async function planHosted(
   request: RunRequest,
@@ -83,7 +97,7 @@ export async function planHosted(
   const lane = async () => {
     // Those that there is no time for stay untold.
     for (const [text, bytes] of next)
-      if (!translated[text] && Date.now() < until && !alone.test(decoded[text] ?? ""))
+      if (!translated[text] && Date.now() < until && !alone(decoded[text] ?? ""))
         translated[text] = await translate({ record: false, files: [{ name: main?.name ?? "", bytes }, ...others] });
   };
   await Promise.all(Array.from({ length: availableParallelism() }, lane));

@@ -4,7 +4,7 @@ import type { Pool } from "../sandbox/pool.ts";
 import { changeWords } from "./changeWords.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { planHosted } from "./hostedTries.ts";
+import { inCode, planHosted } from "./hostedTries.ts";
 import {
   home,
   jar,
@@ -82,7 +82,7 @@ export function createJavaToolchain(workbench: () => Pool): Toolchain {
             one?.ok === false && firstLine.test(one.said) ? null : one,
           ),
       },
-      alone: reachesOthers,
+      alone: inCode(language, reachesOthers),
       line: (folder, main) => `${folder} ${main}`,
       host: (list) => [machine, ...optionsFor(request), "-cp", jar, "bentnail.Many", list],
       limits,

@@ -4,7 +4,7 @@ import type { RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Pool } from "../sandbox/pool.ts";
 import { createCommandToolchain, plainEnvironment } from "./commandToolchain.ts";
-import { planHosted } from "./hostedTries.ts";
+import { inCode, planHosted } from "./hostedTries.ts";
 import type { OtherWay } from "./otherWays.ts";
 import { systemNeeds } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
@@ -17,14 +17,19 @@ const options = ["-q", "--norc", "--no-history", "--no-line-editing"];
 const limits = { boundAddresses: false, overheadBytes: 192 * 1024 * 1024 };
 
 /**
- * Words by which a program may reach what is not gone with its names, or stands otherwise in an interpreter of many; and a
- * main file that begins with a function, which the interpreter takes for that function alone.
+ * Words by which a program may reach what is not gone with its names, or stands otherwise in an interpreter of many.
  */
 const words = `addpath rmpath pkg atexit mlock diary setenv putenv more debug_on_\\w+ dbstop dbstack evalin assignin evalc source run
   tic toc cputime getpid argv program_name mfilename program_invocation_name onCleanup system shell_cmd popen2? fork exec kill figure
   plot max_recursion_depth rethrow lasterr lasterror stdin fread fscanf scanf fgetl fgets kbhit keyboard pause print_usage who\\w*
   isargout rand\\w* warning`;
-const alone = new RegExp(`^(?:\\s|[%#][^\\n]*(?:\\n|$))*function\\b|\\b(?:${words.trim().split(/\s+/).join("|")})\\b`);
+const reachesOthers = inCode(
+  language,
+  new RegExp(`\\b(?:${words.trim().split(/\s+/).join("|")})\\b`),
+  /\b(?:eval|feval|str2func|inline)\b/,
+);
+/** A main file that begins with a function, which the interpreter takes for that function alone. */
+const isFunction = /^(?:\s|[%#][^\n]*(?:\n|$))*function\b/;
 
 /** Many programs in one interpreter, each in an empty workspace (runners/octave_many/__bent_nail_many__.m). */
 const planTries = (request: RunRequest, variants: readonly Variant[], until: number) =>
@@ -33,7 +38,7 @@ const planTries = (request: RunRequest, variants: readonly Variant[], until: num
     startSeconds: startSeconds - 0.2,
     // Nothing is translated: each is read when it is run.
     translate: async ({ files }) => ({ ok: true, said: "", made: files.slice(0, 1), main: files[0]?.name ?? "" }),
-    alone,
+    alone: (text) => isFunction.test(text) || reachesOthers(text),
     line: (folder, main) => `${folder}/${main}`,
     // A warning tells the calls that led to it, up to the host's own.
     hostShows: /__bent_nail_many__/,

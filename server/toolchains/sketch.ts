@@ -8,7 +8,7 @@ import { changeWords } from "./changeWords.ts";
 import type { Plan } from "./commandPlan.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
 import { takeDrawing } from "./drawings.ts";
-import { planHosted } from "./hostedTries.ts";
+import { inCode, planHosted } from "./hostedTries.ts";
 import {
   jar,
   javaTranslators,
@@ -96,7 +96,7 @@ export function createSketchToolchain(workbench: () => Pool): Toolchain {
   /** Many sketches in one machine, each with classes of its own. */
   const planTries = (request: RunRequest, variants: readonly Variant[], until: number) =>
     planHosted(request, variants, {
-      ...{ until, startSeconds: startSeconds - 0.1, alone: reachesOthers, limits },
+      ...{ until, startSeconds: startSeconds - 0.1, alone: inCode(language, reachesOthers), limits },
       translate: (translation) => translateSketch(translation, request.signal),
       line: (folder) => `${folder} ${player}${variants.length > mostFilms ? " picture" : ""}`,
       host: (list) => [machine, ...optionsFor(request), "-cp", jar, "bentnail.Many", list, sketchLibrary],

@@ -1,13 +1,16 @@
 import { parts } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { calledName, ofKind } from "../places.ts";
+import { givenAsAddress } from "../pointers.ts";
 
 const readers = /^f?s?scanf$/;
 
+/** What is read into, and what own functions take by its address. */
 function scanned(context: EditContext) {
-  return ofKind(context, "call").flatMap(({ node }) =>
+  const read = ofKind(context, "call").flatMap(({ node }) =>
     readers.test(calledName(node)) ? parts(node, "argument").slice(calledName(node) === "scanf" ? 1 : 2) : [],
   );
+  return [...read, ...givenAsAddress(context)];
 }
 
 /** True for what is declared with room for several: its name is an address already. */
@@ -20,7 +23,7 @@ function isArray(context: EditContext, text: string): boolean {
   return declared.test(context.text);
 }
 
-/** `&` before what is read, and none before a text that is read. */
+/** `&` before what is read or taken by its address, and none before a text that is read. */
 export const addressSign: EditFamily = {
   id: "address-sign",
   says: "the sign of an address before what is read",
@@ -54,6 +57,11 @@ export const addressSign: EditFamily = {
         'struct car { char plate[8]; int load; };\nint f(struct car c) { scanf("%s %d", c.plate, &c.load); return c.load; }',
       faulty:
         'struct car { char plate[8]; int load; };\nint f(struct car c) { scanf("%s %d", c.plate, c.load); return c.load; }',
+    },
+    {
+      language: "c",
+      right: "void add(int *total, int load) { *total += load; }\nint main(void) { int t = 0; add(&t, 4); return t; }",
+      faulty: "void add(int *total, int load) { *total += load; }\nint main(void) { int t = 0; add(t, 4); return t; }",
     },
     {
       language: "c",

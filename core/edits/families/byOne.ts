@@ -6,6 +6,13 @@ import { scopesOf } from "../scopes.ts";
 /** Calls of libraries that give or take out a piece by numbers. */
 const pieces = /(?:^|\.)(?:copy|substring|substr|mid|left|right|delete|get|charAt|remove(?:At)?)$/i;
 
+/** True for a list that is made with so much room, and none of what lies in it: `new int[decks]`. */
+function isMadeWithRoom(context: EditContext, { kind, sign, children }: SyntaxNode): boolean {
+  const [type, room] = children;
+  if (type?.kind !== "type" || !room || (kind !== "list" && (kind !== "call" || sign !== "new"))) return false;
+  return context.text.slice(type.to, room.from).trim() === "[";
+}
+
 /** Where a count goes to or an element is picked: limits of loops and of ranges, indexes, sides of comparisons. */
 function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }> {
   const found = new Map<SyntaxNode, number>();
@@ -35,6 +42,9 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     // In a language whose lists begin with 1 an element is picked as a function is called.
     if (node.kind === "call" && context.names.includes(calledName(node)))
       for (const each of parts(node, "argument")) add(each, 0.5);
+    // How much room a list is made with.
+    if (isMadeWithRoom(context, node))
+      for (const each of node.children) if (each.kind === "name" || each.kind === "binary") add(each, 0.9);
     // What a piece of a text or an element is asked for by.
     if (node.kind === "call" && pieces.test(calledName(node)))
       for (const each of parts(node, "argument")) add(each, 0.6);
@@ -145,6 +155,11 @@ export const byOneFamily: EditFamily = {
       language: "c",
       right: "void f(int n) { int i; for (i = 0; i < n; i++) g(i); }",
       faulty: "void f(int n) { int i; for (i = 0; i < n + 1; i++) g(i); }",
+    },
+    {
+      language: "java",
+      right: "class Main { int[] f(int n) { return new int[n + 1]; } }",
+      faulty: "class Main { int[] f(int n) { return new int[n]; } }",
     },
     {
       language: "csharp",

@@ -40,7 +40,7 @@ function oddsAt({ node, around }: Placed): number {
   const inLoop = loopAround(around) !== undefined;
   if (parent.kind === "binary" || parent.kind === "unary") return inLoop ? 1.5 : 0.7;
   if (parent.kind === "declaration" && inLoop) return 1;
-  if (parent.kind === "assignment" && inLoop) return node.role === "target" && parent.sign === "=" ? 0.8 : 1;
+  if (parent.kind === "assignment" && inLoop) return node.role === "target" && parent.sign === "=" ? 1.2 : 1;
   if (parent.kind === "call") return inLoop ? 0.5 : 0.2;
   return ["if", "while", "return", "group"].includes(parent.kind) && inLoop ? 0.5 : 0;
 }
@@ -90,6 +90,8 @@ function asElsewhere(context: EditContext): Proposal[] {
     const { node, around } = placed;
     const odds = lists.has(node.sign ?? "") ? oddsAt(placed) : 0;
     if (odds === 0) return [];
+    // What was made as a list before the loop is given one element in each pass.
+    const isGiven = node.role === "target" && around.at(-1)?.sign === "=";
     return [...places].flatMap(([text, each]) => {
       const isKnown = namesIn(each.place).every((name) => isKnownAt(name, around));
       const isOwn = each.list.sign === node.sign;
@@ -99,7 +101,7 @@ function asElsewhere(context: EditContext): Proposal[] {
               node.to,
               text,
               { name: node.sign ?? "", place: context.sourceOf(each.place) },
-              isOwn ? odds : odds / 2,
+              isOwn || isGiven ? odds : odds / 2,
             ),
           ]
         : [];

@@ -26,7 +26,12 @@ function otherWords(context: EditContext): Proposal[] {
     if (node.kind === "binary" && (sign === "&" || sign === "|") && !joins(context, sign)) {
       const place = signPlace(context, node);
       const other = sign === "&" ? and : or;
-      if (place) found.push(change(place, other, { before: sign, after: other }, 0.6));
+      const turned = sign === "&" ? "|" : "&";
+      if (place)
+        found.push(
+          change(place, other, { before: sign, after: other }, 0.6),
+          change(place, turned, { before: sign, after: turned }, 0.8),
+        );
     }
     const operand = node.kind === "unary" && isNot(context, node.sign) ? part(node, "operand") : undefined;
     if (operand) {
@@ -89,6 +94,7 @@ export const logicWord: EditFamily = {
       right: "WHILE a > 1 AND a < 5\n  a <- a + 1\nENDWHILE\n",
       faulty: "WHILE a > 1 OR a < 5\n  a <- a + 1\nENDWHILE\n",
     },
+    { language: "octave", right: "x = find(a > 1 & a < 5);\n", faulty: "x = find(a > 1 | a < 5);\n" },
     { language: "octave", right: "if a > 1 && a < 5\n  b = 1;\nend\n", faulty: "if a > 1 || a < 5\n  b = 1;\nend\n" },
   ],
 };

@@ -19,13 +19,16 @@ function otherStarts(context: EditContext): Proposal[] {
     if (!value || node.sign !== writing.assign) return [];
     const text = context.sourceOf(value);
     const isNumber = /^-?\d+(\.\d+)?$/.test(text);
-    const isEmpty = /^(""|''|\[\]|\{\}|None|null|NULL|nil)$/.test(text);
+    const isEmpty = /^(""|''|\[\]|\{\}|\(\)|(?:list|dict|set|tuple)\(\)|None|null|NULL|nil)$/.test(text);
     const isFirst = /^[\w.]+[[(][01][\])]$/.test(text);
     if (!isNumber && !isEmpty && !isFirst) return [];
     const odds = loopAround(around) ? 0.3 : 1;
     const others = new Map<string, number>();
     const add = (other: string, likely: number) =>
       other !== text && !others.has(other) && others.set(other, likely * odds);
+    // Another kind of what is empty: `()` takes nothing more in.
+    const isBracket = /^(?:\[\]|\{\}|\(\))$/.test(text);
+    if (isBracket) for (const other of ["[]", "{}"]) add(other, 1.5 / odds);
     for (const other of firsts) add(other, 0.6);
     for (const [at, other] of ["0", "1", "-1", "-1000", "1000", "100000"].entries()) add(other, at < 2 ? 0.6 : 0.3);
     if (text.includes(".") || text === "0") add("0.0", 0.15);

@@ -1,4 +1,5 @@
-import { isStatement, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { bestsLeft } from "../bests.ts";
 import { type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
 import { blocksOf, calledName, lineEndOf, ofKind, wholeLines } from "../places.ts";
 import { marksNeverSet, putInOnePlace, uncalled } from "../prepared.ts";
@@ -56,6 +57,14 @@ function counts(context: EditContext): Proposal[] {
   });
 }
 
+/** What a decision on the best one so far does not keep of it. */
+function keeps(context: EditContext): Proposal[] {
+  const { assign } = context.writing;
+  return bestsLeft(context).flatMap(({ last, name, value }) =>
+    beside(context, last, `${name} ${assign} ${value}`, "behind", 1.3),
+  );
+}
+
 /** A mark set in what a decision that asks for it holds: there the thing happens that it is to remember. */
 function marks(context: EditContext): Proposal[] {
   const { assign } = context.writing;
@@ -64,6 +73,8 @@ function marks(context: EditContext): Proposal[] {
     const statements = body?.kind === "block" ? body.children : [];
     const [first, last] = [statements[0], statements.at(-1)];
     const text = `${name} ${assign} ${other}`;
+    // Where it holds one statement alone the mark may as well be set behind it.
+    if (body && body.kind !== "block") return beside(context, decision, text, "behind", 1);
     return first && last
       ? [...beside(context, first, text, "before", 1.2), ...beside(context, last, text, "behind", 1)]
       : [];
@@ -126,6 +137,7 @@ function operands(context: EditContext): Proposal[] {
 const mends = (context: EditContext): Proposal[] => [
   ...calls(context),
   ...counts(context),
+  ...keeps(context),
   ...marks(context),
   ...reads(context),
   ...operands(context),
@@ -140,7 +152,11 @@ function isStep(context: EditContext, { node, around }: Placed): boolean {
   const value = part(inner, "value");
   const picks = around.at(-1)?.children.some((each) => each !== node && isPutBy(each, target.sign ?? ""));
   if (picks) return true;
-  if (value?.kind === "constant" || value?.sign === "1") return around.some((each) => each.kind === "if");
+  if (value?.kind === "constant" || value?.sign === "1")
+    return around.some((each) => each.kind === "if" || (value.kind === "constant" && isLoop(each)));
+  // What a decision on the best one so far keeps.
+  if (around.at(-2)?.kind === "if" && around.some(isLoop) && value && value.kind !== "number")
+    return ["name", "index", "call", "field"].includes(value.kind);
   return around.at(-2)?.kind === "while" && readsSomething(context, inner);
 }
 
@@ -185,6 +201,27 @@ export const stepLeftOut: EditFamily = {
         "var n, x: integer;\n  a: array[1..5] of integer;\nbegin\n  n := 1;\n  while x > 0 do\n  begin\n    x := x - 1;\n    a[n] := x;\n    n := n + 1;\n  end;\nend.\n",
       faulty:
         "var n, x: integer;\n  a: array[1..5] of integer;\nbegin\n  n := 1;\n  while x > 0 do\n  begin\n    x := x - 1;\n    a[n] := x;\n  end;\nend.\n",
+    },
+    {
+      language: "octave",
+      right:
+        "function [best, place] = longest(km)\n  best = km(1);\n  place = 1;\n  for i = 2:numel(km)\n    if km(i) > best\n      best = km(i);\n      place = i;\n    end\n  end\nend\n",
+      faulty:
+        "function [best, place] = longest(km)\n  best = km(1);\n  place = 1;\n  for i = 2:numel(km)\n    if km(i) > best\n      best = km(i);\n    end\n  end\nend\n",
+    },
+    {
+      language: "csharp",
+      right:
+        'class P {\n  string Top(Dictionary<string, int> loads) {\n    string best = "none";\n    int most = -1;\n    foreach (var each in loads) {\n      if (each.Value > most) {\n        best = each.Key;\n        most = each.Value;\n      }\n    }\n    return best;\n  }\n}\n',
+      faulty:
+        'class P {\n  string Top(Dictionary<string, int> loads) {\n    string best = "none";\n    int most = -1;\n    foreach (var each in loads) {\n      if (each.Value > most) {\n        best = each.Key;\n      }\n    }\n    return best;\n  }\n}\n',
+    },
+    {
+      language: "pascal",
+      right:
+        "var late: boolean;\n  day: integer;\nbegin\n  late := false;\n  for day := 1 to 9 do\n  begin\n    if not late then\n      writeln(day);\n    late := true;\n  end;\nend.\n",
+      faulty:
+        "var late: boolean;\n  day: integer;\nbegin\n  late := false;\n  for day := 1 to 9 do\n  begin\n    if not late then\n      writeln(day);\n  end;\nend.\n",
     },
     {
       language: "python",

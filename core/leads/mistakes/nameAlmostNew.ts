@@ -10,6 +10,8 @@ export const nameAlmostNew: Mistake = {
     const written = new Map<string, number>();
     const used = new Set<string>();
     for (const { node, around } of context.nodes) {
+      // What a function gives back by its name is used by whoever calls it.
+      if (node.kind === "parameter") used.add(node.sign ?? "");
       if (node.kind !== "name") continue;
       const name = node.sign ?? "";
       const only =

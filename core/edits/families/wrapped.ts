@@ -1,0 +1,84 @@
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { bracketed, calledName, loopAround, ofKind } from "../places.ts";
+
+/** What a list is picked of by a name as its place: list names by the place's. */
+function pickedBy(context: EditContext): Map<string, Set<string>> {
+  const lists = new Map<string, Set<string>>();
+  for (const { node } of ofKind(context, "index", "call")) {
+    const list = part(node, node.kind === "index" ? "object" : "callee");
+    const place = part(node, "argument");
+    const isList = node.kind === "index" || context.names.includes(calledName(node));
+    if (!isList || list?.kind !== "name" || place?.kind !== "name") continue;
+    lists.set(place.sign ?? "", (lists.get(place.sign ?? "") ?? new Set()).add(list.sign ?? ""));
+  }
+  return lists;
+}
+
+/** True for a place that goes on by one in a loop: `turn = turn + 1`. */
+function goesOn(node: SyntaxNode, around: readonly SyntaxNode[]): boolean {
+  const [target, value] = [part(node, "target"), part(node, "value")];
+  const [left, right] = [value && part(value, "left"), value && part(value, "right")];
+  return (
+    loopAround(around) !== undefined &&
+    target?.kind === "name" &&
+    value?.kind === "binary" &&
+    value.sign === "+" &&
+    left?.sign === target.sign &&
+    right?.kind === "number"
+  );
+}
+
+/** A place that goes on by one begins anew behind the last element: the rest of a division by the list's length. */
+function mends(context: EditContext): Proposal[] {
+  const { divides, lengthOf } = context.writing;
+  // Where lists begin with 1, and where the rest is a function, it is written in another way.
+  if (!/^[%\w]+$/.test(divides.rest) || !context.writing.firstElement("").includes("0")) return [];
+  const lists = pickedBy(context);
+  return ofKind(context, "assignment").flatMap(({ node, around }) => {
+    const value = part(node, "value");
+    const name = part(node, "target")?.sign ?? "";
+    if (!value || !goesOn(node, around)) return [];
+    const text = context.sourceOf(value);
+    return [...(lists.get(name) ?? [])].map((list) => {
+      const after = `(${text}) ${divides.rest} ${lengthOf(list)}`;
+      return change(value, after, { before: text, after }, 1);
+    });
+  });
+}
+
+/** The rest of a division by a length, left out. */
+function plants(context: EditContext): Proposal[] {
+  return ofKind(context, "binary").flatMap(({ node }) => {
+    const [left, right] = [part(node, "left"), part(node, "right")];
+    if (node.sign !== context.writing.divides.rest || node.role !== "value" || !left || !right) return [];
+    if (right.kind !== "call" && right.kind !== "field") return [];
+    const inner = left.kind === "group" && left.children[0] ? left.children[0] : left;
+    return [
+      change(node, context.sourceOf(inner), { before: context.sourceOf(node), after: bracketed(context, inner) }),
+    ];
+  });
+}
+
+/** A place that is to begin anew behind the last element, and goes on. */
+export const wrapped: EditFamily = {
+  id: "wrapped",
+  says: "a place that has to begin anew behind the last one",
+  weight: 5,
+  reads: "tree",
+  mends,
+  plants,
+  examples: [
+    {
+      language: "python",
+      right: "turn = 0\nfor day in days:\n    print(names[turn])\n    turn = (turn + 1) % len(names)\n",
+      faulty: "turn = 0\nfor day in days:\n    print(names[turn])\n    turn = turn + 1\n",
+    },
+    {
+      language: "java",
+      right:
+        "class Main { void f(int[] a) { int k = 0; for (int i = 0; i < 9; i++) { g(a[k]); k = (k + 1) % a.length; } } }",
+      faulty: "class Main { void f(int[] a) { int k = 0; for (int i = 0; i < 9; i++) { g(a[k]); k = k + 1; } } }",
+    },
+  ],
+};

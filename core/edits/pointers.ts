@@ -1,0 +1,46 @@
+import { part, parts, type SyntaxNode } from "../syntax/tree.ts";
+import type { EditContext } from "./edit.ts";
+import { calledName, ofKind } from "./places.ts";
+
+/** A parameter that takes an address: `int *total`. */
+function takesAddress(context: EditContext, parameter: SyntaxNode): boolean {
+  const type = parameter.children.find((child) => child.kind === "type");
+  const name = parameter.children.find((child) => child.kind === "name") ?? parameter;
+  return type !== undefined && context.text.slice(type.to, name.to).includes("*");
+}
+
+/** Functions of a C program, each with the names of its parameters that take an address ("" for the others), in their order. */
+function addressesTaken(context: EditContext): Map<SyntaxNode, string[]> {
+  return new Map(
+    ofKind(context, "function").map(({ node }) => [
+      node,
+      node.children.flatMap((child) =>
+        child.kind === "parameter" ? [takesAddress(context, child) ? (child.sign ?? "") : ""] : [],
+      ),
+    ]),
+  );
+}
+
+/** What own functions are given in calls where they take an address. */
+export function givenAsAddress(context: EditContext): SyntaxNode[] {
+  const taken = new Map(
+    [...addressesTaken(context)].map(([node, names]) => [
+      node.children.find((child) => child.role === "definition")?.sign ?? "",
+      names,
+    ]),
+  );
+  return ofKind(context, "call").flatMap(({ node }) => {
+    const names = taken.get(calledName(node)) ?? [];
+    return parts(node, "argument").filter((_, at) => (names[at] ?? "") !== "");
+  });
+}
+
+/** Assignments inside of a function to a parameter that takes an address, and not to what lies there: `total = total + load`. */
+export function changedAddresses(context: EditContext): Array<{ node: SyntaxNode; name: string }> {
+  const taken = addressesTaken(context);
+  return ofKind(context, "assignment").flatMap(({ node, around }) => {
+    const owner = around.findLast((each) => each.kind === "function");
+    const name = part(node, "target")?.kind === "name" ? (part(node, "target")?.sign ?? "") : "";
+    return name && owner && taken.get(owner)?.includes(name) ? [{ node, name }] : [];
+  });
+}
