@@ -41,8 +41,10 @@ import { pointedAt } from "./families/pointedAt.ts";
 import { printing } from "./families/printing.ts";
 import { quote } from "./families/quote.ts";
 import { resultThrownAway } from "./families/resultThrownAway.ts";
+import { resultType } from "./families/resultType.ts";
 import { returned } from "./families/returned.ts";
 import { scopeWord } from "./families/scopeWord.ts";
+import { separator } from "./families/separator.ts";
 import { sign } from "./families/sign.ts";
 import { startValue } from "./families/startValue.ts";
 import { stepLeftOut } from "./families/stepLeftOut.ts";
@@ -59,7 +61,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
-  ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped],
+  ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

@@ -9,11 +9,13 @@ import { blankCanvas } from "./blankCanvas.ts";
 import { callers } from "./callers.ts";
 import { chance } from "./chance.ts";
 import { changedSince } from "./changedSince.ts";
+import { declaredOtherwise } from "./declaredOtherwise.ts";
 import { definitions } from "./definitions.ts";
 import { endlessLoop } from "./endlessLoop.ts";
 import { firstWrongOutput } from "./firstWrongOutput.ts";
 import { unheardButton, wrongForm } from "./formLeads.ts";
 import { foundPlace } from "./foundPlace.ts";
+import { givenInSomeBranches } from "./givenInSomeBranches.ts";
 import { indentation } from "./indentation.ts";
 import type { Lead, LeadContext, LeadRule } from "./lead.ts";
 import { leftInInput } from "./leftInInput.ts";
@@ -34,6 +36,8 @@ const rules: readonly LeadRule[] = [
   changedSince,
   reportedLine,
   unpairedSigns,
+  givenInSomeBranches,
+  declaredOtherwise,
   indentation,
   arrowToken,
   lineAbove,

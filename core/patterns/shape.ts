@@ -1,6 +1,7 @@
 import { editContext } from "../edits/context.ts";
 import { ofKind } from "../edits/places.ts";
 import { areSimilar } from "../source/spelling.ts";
+import { isLoop } from "../syntax/tree.ts";
 import type { Change, Evidence } from "./pattern.ts";
 
 /** How often a form stands in a text. */
@@ -208,6 +209,16 @@ export function hasSimilar({ message, program, language }: Evidence): boolean {
   const names = new Set(language.tokens(program).flatMap(({ kind, text }) => (kind === "name" ? [text] : [])));
   return quotedNames(message?.text ?? "").some((word) =>
     [...names].some((name) => name !== word && areSimilar(name, word)),
+  );
+}
+
+/** True for a line that stands in a loop, in languages whose programs are taken apart; true in the others. */
+export function isInLoop({ language, program }: Evidence, line: number): boolean {
+  const context = editContext(language, program);
+  if (!context) return true;
+  return context.nodes.some(
+    ({ node }) =>
+      isLoop(node) && context.lineOf(node.from) <= line && line <= context.lineOf(Math.max(node.from, node.to - 1)),
   );
 }
 

@@ -1,5 +1,6 @@
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { isOrder } from "../places.ts";
 
 /** A calculation without brackets as its values and the operators between them, from left to right. */
 function chainOf(node: SyntaxNode): { values: SyntaxNode[]; signs: string[] } {
@@ -49,6 +50,40 @@ function putIn(context: EditContext): Proposal[] {
   });
 }
 
+/**
+ * Brackets around each comparison beside a word like “and”, in a language where the word binds more than what compares, and
+ * without them where they stand.
+ */
+function aroundComparisons(context: EditContext, put: boolean): Proposal[] {
+  const { logicBindsFirst, and, or } = context.writing;
+  if (!logicBindsFirst) return [];
+  const word = new RegExp(`^(?:${and}|${or})$`, "i");
+  const compares = (sign: string | undefined) => isOrder(sign) || sign === "=" || sign === "<>";
+  return inChain(context).flatMap((whole) => {
+    const { values, signs } = chainOf(whole);
+    if (!signs.some((sign) => word.test(sign))) return [];
+    const parts: SyntaxNode[][] = [[]];
+    for (const [at, value] of values.entries()) {
+      if (at > 0 && word.test(signs[at - 1] ?? "")) parts.push([]);
+      parts.at(-1)?.push(value);
+    }
+    let text = "";
+    let upTo = whole.from;
+    for (const part of parts) {
+      const [first, last] = [part[0], part.at(-1)];
+      if (!first || !last) return [];
+      const own = context.text.slice(first.from, last.to);
+      const inner = first === last && first.kind === "group" ? first.children[0] : undefined;
+      const isBare = part.length === 2 && compares(signs[values.indexOf(first)]);
+      text += context.text.slice(upTo, first.from);
+      if (put) text += isBare ? `(${own})` : own;
+      else text += inner && compares(inner.sign) ? context.sourceOf(inner) : own;
+      upTo = last.to;
+    }
+    return [change(whole, text + context.text.slice(upTo, whole.to), { inside: text }, put ? 3 : 1)];
+  });
+}
+
 /** Brackets taken away where another operator stands beside them. */
 function takeOut(context: EditContext): Proposal[] {
   return context.nodes.flatMap(({ node, around }) => {
@@ -87,8 +122,18 @@ export const formulaBrackets: EditFamily = {
   says: "brackets in a formula, or the order of its factors",
   weight: 8,
   reads: "tree",
-  mends: (context) => [...putIn(context), ...takeOut(context), ...otherOrder(context)],
-  plants: (context) => [...takeOut(context), ...putIn(context), ...otherOrder(context)],
+  mends: (context) => [
+    ...aroundComparisons(context, true),
+    ...putIn(context),
+    ...takeOut(context),
+    ...otherOrder(context),
+  ],
+  plants: (context) => [
+    ...takeOut(context),
+    ...putIn(context),
+    ...otherOrder(context),
+    ...aroundComparisons(context, false),
+  ],
   examples: [
     { language: "python", right: "share = (new - old) / old * 100\n", faulty: "share = new - old / old * 100\n" },
     {
@@ -110,6 +155,11 @@ export const formulaBrackets: EditFamily = {
       language: "csharp",
       right: "class P { int F(int a, int b) { return a - (b + 2); } }",
       faulty: "class P { int F(int a, int b) { return a - b + 2; } }",
+    },
+    {
+      language: "pascal",
+      right: "begin\n  if (a > 2) and open and (b <> 0) then x := 1;\nend.",
+      faulty: "begin\n  if a > 2 and open and b <> 0 then x := 1;\nend.",
     },
     { language: "pascal", right: "begin\n  x := (a + b) * 2;\nend.", faulty: "begin\n  x := a + b * 2;\nend." },
     { language: "octave", right: "x = (a + b) * 2;\n", faulty: "x = a + b * 2;\n" },

@@ -146,8 +146,21 @@ function steps(context: EditContext): Proposal[] {
   });
 }
 
+/** A line that works something out of a name and gives it to nothing: `load * 2;` for `load *= 2;`. */
+function unassigned(context: EditContext): Proposal[] {
+  const { assign, compound } = context.writing;
+  return context.lines.flatMap(({ code }) => {
+    const [name, operator, value] = code;
+    if (name?.kind !== "name" || !operator || !value || !/^[-+*/%]$/.test(operator.text)) return [];
+    if (code.length > 5 || !["name", "number"].includes(value.kind)) return [];
+    return compound
+      ? [insert(operator.to, assign, { sign: assign }, 1.5)]
+      : [insert(name.to, ` ${assign} ${name.text}`, { sign: assign }, 1.5)];
+  });
+}
+
 function mends(context: EditContext): Proposal[] {
-  return [...replaced(context), ...between(context), ...tooMany(context), ...steps(context)];
+  return [...replaced(context), ...between(context), ...tooMany(context), ...steps(context), ...unassigned(context)];
 }
 
 function plants(context: EditContext): Proposal[] {

@@ -13,7 +13,12 @@ function otherStarts(context: EditContext): Proposal[] {
     const object = part(node, "object");
     return object?.kind === "name" && names.includes(object.sign ?? "") ? [object.sign ?? ""] : [];
   });
-  const firsts = [...new Set([...lists, ...indexed])].map((name) => writing.firstElement(name));
+  // In a language whose lists begin with 1 an element is picked as a function is called.
+  const called = ofKind(context, "call").flatMap(({ node }) => {
+    const name = part(node, "callee")?.sign ?? "";
+    return names.includes(name) && !context.functions.includes(name) ? [name] : [];
+  });
+  const firsts = [...new Set([...lists, ...indexed, ...called])].map((name) => writing.firstElement(name));
   return ofKind(context, "assignment").flatMap(({ node, around }) => {
     const value = part(node, "value");
     if (!value || node.sign !== writing.assign) return [];

@@ -28,7 +28,7 @@ export const andOrWithoutBrackets: Pattern = {
         ? firstLineWith(
             evidence,
             namedLines(evidence).slice(0, 1),
-            /^(?!.*\)\s*(?:and|or)\b).*[=<>][^()]*\b(?:and|or)\b[^()]*[=<>]/i,
+            /^(?!.*\)\s*(?:and|or)\b)(?:.*[=<>][^()]*\b(?:and|or)\b|.*\b(?:and|or)\b[^()]*[=<>])/i,
             "The word between two comparisons holds what stands next to it before they are compared.",
           )
         : null,

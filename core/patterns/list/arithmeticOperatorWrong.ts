@@ -11,7 +11,15 @@ export const arithmeticOperatorWrong: Pattern = {
   cause: "A slip of the key, or the words of the task were taken otherwise.",
   avoid: "Work one example out by hand before the run.",
   fault: true,
-  grounds: [byEdit("arithmetic", () => true, 1)],
+  grounds: [
+    byEdit("arithmetic", () => true, 1),
+    // The rest for the quotient, or the other way round: no fraction is lost.
+    byEdit(
+      "arithmetic",
+      ({ before, after }) => /^(?:%|mod)$/i.test(before.trim()) || /^(?:%|mod)$/i.test(after.trim()),
+      4,
+    ),
+  ],
   examples: [
     example(
       "python",

@@ -13,6 +13,10 @@ export const fractionIntoWholeNumber: Pattern = {
   fault: true,
   grounds: [
     byMessage("precision lost", { more: sure }),
+    byMessage("type mismatch", {
+      words: /got "(?:Real|Single|Double|Extended|Currency)" expected "(?:\w*Int\w*|Byte|Word|Cardinal)"/i,
+      more: sure,
+    }),
     byEdit(
       "declaration",
       ({ before, after, lineBefore }) =>

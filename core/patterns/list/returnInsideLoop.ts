@@ -1,6 +1,7 @@
 import { example } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { isInLoop } from "../shape.ts";
 
 /** A function gives its result back inside of the loop, after the first pass. */
 export const returnInsideLoop: Pattern = {
@@ -12,7 +13,11 @@ export const returnInsideLoop: Pattern = {
   avoid: "Give back only when all passes are done.",
   fault: true,
   grounds: [
-    byEdit(["moved", "indentation"], ({ lineBefore }) => /^\s*return\b/m.test(lineBefore), 6),
+    byEdit(
+      ["moved", "indentation"],
+      ({ line, lineBefore }, evidence) => /^\s*return\b/m.test(lineBefore) && isInLoop(evidence, line),
+      6,
+    ),
     // The header above it is put elsewhere, and what stands in it goes along.
     byEdit(
       ["moved", "indentation", "chain"],

@@ -13,6 +13,7 @@ export const returnMissing: Pattern = {
   fault: true,
   grounds: [
     byEdit("returned", () => true, 3),
+    byEdit("result-type", () => true, 2),
     byMessage("return missing", { more: sure }),
     byNotice("return-missing", 8),
   ],

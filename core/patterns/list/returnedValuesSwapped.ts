@@ -11,7 +11,16 @@ export const returnedValuesSwapped: Pattern = {
   cause: "Both are values of one kind, and the order tells nothing of what they are.",
   avoid: "Give the two results names where they are taken.",
   fault: true,
-  grounds: [byEdit("swapped", ({ lineBefore, before }) => /\breturn\b/.test(lineBefore) && before.includes(","), 6)],
+  grounds: [
+    byEdit("swapped", ({ lineBefore, before }) => /\breturn\b/.test(lineBefore) && before.includes(","), 6),
+    // Where a call gives two results, the names that take them.
+    byEdit(
+      "swapped",
+      ({ lineBefore, before }) =>
+        before.includes(",") && /^\s*\[?[\w\s,]*,[\w\s]*\]?\s*=\s*\w+\s*\(/.test(lineBefore) && !/[()=]/.test(before),
+      7,
+    ),
+  ],
   examples: [
     example(
       "python",

@@ -13,6 +13,7 @@ export const stepMissing: Pattern = {
   fault: true,
   grounds: [
     byEdit("step-left-out", undefined, 2),
+    byEdit("wrapped", undefined, 2),
     byChange((change) => putsIn(change) && /^\s+\S.*[\r\n]|[\r\n]\s*\S/.test(change.after), -6),
     byNotice("step-missing", -4, true),
   ],

@@ -14,6 +14,7 @@ export const textMisspelt: Pattern = {
   fault: true,
   grounds: [
     byEdit("text-literal", () => true, 3),
+    byEdit("separator", () => true, 3),
     byEdit("printing"),
     byText(
       (evidence) => (evidence.class === "logic" && evidence.changes.length === 0 ? misspeltOutput(evidence) : null),

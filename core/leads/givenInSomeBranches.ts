@@ -1,0 +1,45 @@
+import { editContext } from "../edits/context.ts";
+import { ofKind } from "../edits/places.ts";
+import { explain } from "../reading/explain.ts";
+import { nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
+import type { LeadRule } from "./lead.ts";
+
+/** More than the line that a translator reports: there the name is only read. */
+const beforeReported = 112;
+
+function gives(node: SyntaxNode | undefined, name: string): boolean {
+  return (
+    node !== undefined &&
+    nodesOf(node).some((each) => each.kind === "name" && each.role === "target" && each.sign === name)
+  );
+}
+
+/** The branches of a decision, one after another; the last one is undefined where nothing is done otherwise. */
+function branchesOf(decision: SyntaxNode): Array<SyntaxNode | undefined> {
+  const otherwise = part(decision, "otherwise");
+  const next = otherwise?.kind === "block" && otherwise.children.length === 1 ? otherwise.children[0] : otherwise;
+  return [part(decision, "body"), ...(next?.kind === "if" ? branchesOf(next) : [otherwise])];
+}
+
+/**
+ * A name that may have no value yet where a translator refuses it: the end of the decision before it, of which some branches
+ * give it one and others do not.
+ */
+export const givenInSomeBranches: LeadRule = ({ verdict, language, program, text }) => {
+  const { diagnostic } = verdict;
+  if (verdict.class !== "syntax" || !diagnostic?.line || verdict.reportedFile !== null) return [];
+  if (explain(language, diagnostic, text)?.kind !== "not set") return [];
+  const context = editContext(language, program);
+  const name = /variable\s+['‘“`]?(\w+)/i.exec(diagnostic.message)?.[1];
+  if (!context || !name) return [];
+  const reported = diagnostic.line;
+  const decision = ofKind(context, "if")
+    .filter(({ node, around }) => context.lineOf(node.to - 1) < reported && around.at(-1)?.kind !== "if")
+    .map(({ node }) => node)
+    .findLast((node) => gives(node, name));
+  const branches = decision ? branchesOf(decision) : [];
+  if (!decision || branches.every((branch) => gives(branch, name))) return [];
+  const line = context.lineOf(decision.to - 1);
+  const why = `The decision that ends here gives “${name}” a value in some of its branches and none in the others.`;
+  return [{ line, why, weight: beforeReported }];
+};
