@@ -1,7 +1,7 @@
-import { isLoop, part, type SyntaxNode } from "../syntax/tree.ts";
+import { isLoop, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
 import { givenBy } from "./exchanged.ts";
-import { isOrder, loopAround, namesIn, ofKind } from "./places.ts";
+import { calledName, isOrder, loopAround, namesIn, ofKind } from "./places.ts";
 import { usageOf } from "./usage.ts";
 
 /** A best value so far that is compared as a value and set as a place: `if a[i] > best: best = i`. */
@@ -90,12 +90,22 @@ function givenPlaces(context: EditContext): Map<string, Placed[]> {
 }
 
 /** True for a name that begins with a value of its own outside of a loop, and gets no other one anywhere in its function. */
-function neverMoves(places: readonly Placed[], loop: SyntaxNode, owner: SyntaxNode | undefined): boolean {
+function neverMoves(
+  context: EditContext,
+  places: readonly Placed[],
+  loop: SyntaxNode,
+  owner: SyntaxNode | undefined,
+): boolean {
   const own = places.filter(({ around }) => around.findLast((each) => each.kind === "function") === owner);
   // What a function gives back by its name stands in its header, and is given its value in its body.
   const values = own.filter(({ around }) => around.at(-1)?.kind === "assignment");
   const [only] = values;
-  return values.length === 1 && own.length - values.length <= 1 && !only?.around.includes(loop);
+  const value = only && part(only.around.at(-1) as SyntaxNode, "value");
+  // A list that the loop goes over is no best one, and what is typed in is a limit.
+  const begins = value !== undefined && ["number", "text", "constant", "unary", "index", "call"].includes(value.kind);
+  const { library } = context.writing;
+  const isTyped = value && nodesOf(value).some((each) => each.kind === "call" && library.reads(calledName(each)));
+  return begins && !isTyped && values.length === 1 && own.length - values.length <= 1 && !only?.around.includes(loop);
 }
 
 /**
@@ -114,14 +124,15 @@ export function bestsLeft(context: EditContext): BestLeft[] {
     const sides = [part(comparison, "left"), part(comparison, "right")];
     const counted = countedBy(loop);
     const kept = body.children.flatMap((statement) => givenBy(statement) ?? []);
-    const isFixed = (name: string) => neverMoves(places.get(name) ?? [], loop, owner);
+    const isFixed = (name: string) => neverMoves(context, places.get(name) ?? [], loop, owner);
     return ([0, 1] as const).flatMap((at): BestLeft[] => {
       const [compared, element] = [sides[at], sides[1 - at]];
       const name = compared?.kind === "name" ? (compared.sign ?? "") : "";
       if (!name || !element || !["name", "index", "call", "field"].includes(element.kind)) return [];
       const moves = kept.find(({ target }) => target.sign === name);
       if (!moves) return kept.length > 0 && isFixed(name) ? [{ last, name, value: context.sourceOf(element) }] : [];
-      const beside = context.names.filter((each) => each !== name && !counted.includes(each) && isFixed(each));
+      const inLoop = new Set(namesIn(loop));
+      const beside = context.names.filter((each) => !inLoop.has(each) && isFixed(each));
       return beside.flatMap((each) => counted.map((value) => ({ last, name: each, value })));
     });
   });

@@ -1,5 +1,7 @@
 import { afterAll, expect, test } from "vitest";
+import { findLanguage } from "../../core/languages/languages.ts";
 import { consoleText } from "../../core/outcome/outcome.ts";
+import { inCode } from "./hostedTries.ts";
 import { limitsOfEach, runTexts, type Text } from "./testMany.ts";
 import { createToolchains } from "./toolchains.ts";
 
@@ -198,4 +200,29 @@ test("An Octave program that loops costs its own time only; one that draws on ch
     ["% Deck\nfunction r = f(x)\n  r = x + 1;\nend\ndisp(f(2))\n", ""],
   ]);
   expect(told.map((outcome) => outcome?.stoppedBy)).toEqual(["time", "none", undefined, undefined]);
+});
+
+test.each([
+  ["octave", /\b(?:run|rand)\b/, 'printf("Longest on run %d\\n", best); % run it', false],
+  ["octave", /\b(?:run|rand)\b/, "disp(rand() < 2)", true],
+  ["octave", /\b(?:run|rand)\b/, "eval('run other')", true],
+  ["java", /\bhalt\b/, 'class A { void f() { print("We halt here"); } /* halt */ }', false],
+  ["java", /\bhalt\b/, "class A { void f() { Runtime.getRuntime().halt(1); } }", true],
+  ["csharp", /\bTasks?\b/, 'class A { void F() { Console.WriteLine("Tasks left"); } }', false],
+  ["csharp", /\bTasks?\b/, 'class A { void F() { Console.WriteLine($"{Task.Run(G).Id}"); } }', true],
+  ["basic-macro", /\bWait\b/i, 'Sub Main\n  MsgBox "Wait" \' wait\nEnd Sub\n', false],
+  ["basic-macro", /\bWait\b/i, "Sub Main\n  Wait 20\nEnd Sub\n", true],
+] as const)(
+  "words count where they are code, and not in what is printed or remarked (%s, %s, %s)",
+  (id, words, text, is) => {
+    const language = findLanguage(id);
+    if (!language) throw new Error(id);
+    expect(inCode(language, words, /\beval\b/)(text)).toBe(is);
+  },
+);
+
+test("An Octave program whose texts say what would be run alone is run in company", async () => {
+  const text = 'function r = f(x)\n  r = x + 1;\nend\nprintf("run %d, more by plot\\n", f(2))\n';
+  const told = await runTexts(toolchains, "octave", "ferry.m", [[`1;\n${text}`, ""]]);
+  expect(told.map((outcome) => outcome && consoleText(outcome.console, ["out"]))).toEqual(["run 3, more by plot\n"]);
 });

@@ -29,6 +29,13 @@ function mends(context: EditContext): Proposal[] {
   return [...bareAnswers(context), ...unlikeTexts(context)];
 }
 
+/** True for a name or a part that the program declares as a text: `String owner`, `char name[16]`. */
+function isDeclaredText({ text }: EditContext, { kind, sign }: SyntaxNode): boolean {
+  if (kind !== "name" && kind !== "field") return false;
+  const declared = String.raw`\bString\s+(?:\w+\s*(?:=[^;,()]*)?,\s*)*${sign}\b|\bchar\s*\*\s*${sign}\b|\bchar\s+${sign}\s*\[`;
+  return new RegExp(declared).test(text);
+}
+
 function unlikeTexts(context: EditContext): Proposal[] {
   const { equalTexts, equal, unequal, not } = context.writing;
   if (!equalTexts) return [];
@@ -39,7 +46,9 @@ function unlikeTexts(context: EditContext): Proposal[] {
     if ([left, right].some((side) => side.kind === "text" && isCharacter(context, side))) return [];
     const text = equalTexts(context.sourceOf(left), context.sourceOf(right));
     const negated = / == 0$/.test(text) ? text.replace(/ == 0$/, " != 0") : `${not}${text}`;
-    const odds = right.kind === "text" || left.kind === "text" ? 2 : 0.4;
+    const isNothing = left.kind === "constant" || right.kind === "constant";
+    const isText = [left, right].some((side) => side.kind === "text" || (!isNothing && isDeclaredText(context, side)));
+    const odds = isText ? 2 : 0.4;
     return [
       change(
         node,
@@ -72,6 +81,13 @@ export const equalTextsFamily: EditFamily = {
   mends,
   plants,
   examples: [
+    {
+      language: "c",
+      right:
+        "struct load { char name[16]; };\nint f(struct load all[], const char *name) { return strcmp(all[0].name, name) == 0; }",
+      faulty:
+        "struct load { char name[16]; };\nint f(struct load all[], const char *name) { return all[0].name == name; }",
+    },
     {
       language: "java",
       right: 'class Main { boolean f(String s) { return s.equals("sail"); } }',

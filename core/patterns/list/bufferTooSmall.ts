@@ -22,6 +22,8 @@ export const bufferTooSmall: Pattern = {
       const at = evidence.lines.findIndex((line) => /\bchar\s+\w+\s*\[\s*\d+\s*\]/.test(line));
       const changed = evidence.changes[0];
       const grows = changed !== undefined && /\bchar\s+\w+\s*\[/.test(changed.lineBefore);
+      // What mends it otherwise was no lack of room.
+      if (changed && !grows) return null;
       return at >= 0 && (grows || (evidence.message?.kind === "memory misused" && !/\bNULL\b/.test(evidence.program)))
         ? { line: at + 1, why: "The text that is put here may be longer than there is room." }
         : null;

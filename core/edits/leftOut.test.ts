@@ -1,0 +1,83 @@
+import { expect, test } from "vitest";
+import { neutralOf } from "../exercises/planting/neutral/neutralPrograms.ts";
+import { findLanguage } from "../languages/languages.ts";
+import { bestsLeft } from "./bests.ts";
+import { editContext } from "./context.ts";
+import { proposeEdits } from "./families.ts";
+import { changedAddresses, givenAsAddress } from "./pointers.ts";
+import { putInOnePlace } from "./prepared.ts";
+
+function contextOf(language: string, text: string) {
+  const found = findLanguage(language);
+  const context = found && editContext(found, text);
+  if (!context) throw new Error(`no trees for ${language}`);
+  return context;
+}
+const left = (language: string, text: string) =>
+  bestsLeft(contextOf(language, text)).map(({ name, value }) => `${name} = ${value}`);
+/** What families put in the place of what, without its blanks. */
+const proposed = (language: string, text: string, family: string) =>
+  proposeEdits(contextOf(language, text), "mend")
+    .filter((edit) => edit.family === family)
+    .map((edit) => edit.text.trim());
+
+test("what is compared with and never moves is to be kept, and what begins beside it", () => {
+  const best = "best = 0\nwhere = -1\nfor i in range(9):\n    if loads[i] > best:\n";
+  expect(left("python", `${best}        where = i\n`)).toEqual(["best = loads[i]"]);
+  expect(left("python", `${best}        best = loads[i]\nprint(best, where)\n`)).toEqual(["where = i"]);
+  expect(left("python", `${best}        best = loads[i]\n        where = i\n`)).toEqual([]);
+});
+
+test("a limit that loads are compared with is no best one: nothing is kept there but a count or a list", () => {
+  expect(
+    left("python", "limit = 40\nover = 0\nfor load in loads:\n    if load > limit:\n        over.append(load)\n"),
+  ).toEqual([]);
+  // What another function does with a name of that letters is its own.
+  const two =
+    "def first(loads):\n    best = 0\n    for load in loads:\n        if load > best:\n            best = load\n    return best\n\ndef second(best):\n    best = 3\n    return best\n";
+  expect(left("python", two)).toEqual([]);
+});
+
+test("in Octave a function gives back what its header names", () => {
+  const text =
+    "function [best, place] = top(km)\n  best = km(1);\n  place = 1;\n  for i = 2:numel(km)\n    if km(i) > best\n      best = km(i);\n    end\n  end\nend\n";
+  expect(left("octave", text)).toEqual(["place = i"]);
+});
+
+test("a place that never goes on, where another function has a parameter of that name", () => {
+  const text =
+    "struct load { int pieces; };\nint find(struct load all[], int count) { return count; }\nvoid f(struct load all[]) {\n  int count = 0;\n  while (g()) {\n    all[count].pieces = 0;\n  }\n}\n";
+  expect(putInOnePlace(contextOf("c", text)).map(({ name }) => name)).toEqual(["count"]);
+  expect(putInOnePlace(contextOf("c", text.replace("= 0;\n  }", "= 0;\n    count++;\n  }")))).toEqual([]);
+});
+
+test("what a function takes by its address, and what it changes in the place of what lies there", () => {
+  const text =
+    "void add(int *total, int load) { total = total + load; load = 2; }\nint main(void) { int t = 0; add(t, 4); return t; }\n";
+  const context = contextOf("c", text);
+  expect(givenAsAddress(context).map((node) => context.sourceOf(node))).toEqual(["t"]);
+  expect(changedAddresses(context).map(({ name }) => name)).toEqual(["total"]);
+  expect(proposed("c", text, "pointed-at")).toContain("*total = *total + load");
+  expect(proposed("c", text, "address-sign")).toContain("&");
+});
+
+test("a line is taken apart by signs that its quotes can hold", () => {
+  expect(proposed("csharp", "class P { void F(string s) { s.Split(','); } }", "separator")).not.toContain("', '");
+  expect(proposed("python", 'a = s.split(", ")\n', "separator")).toContain('" "');
+  expect(proposed("python", 'a = s.join(",")\n', "separator")).toEqual([]);
+});
+
+test("what a function is said to give back is what it declares for that", () => {
+  const text = "class M { static void first(Boat[] all) { for (Boat boat : all) { return boat; } return null; } }";
+  expect(proposed("java", text, "result-type")).toContain("Boat");
+  expect(proposed("java", text.replace("void", "Boat"), "result-type")).toEqual([]);
+  expect(proposed("java", text.replaceAll(/return \w+;/g, "return;"), "result-type")).toEqual([]);
+});
+
+test.each(["python", "java", "c", "csharp", "pascal", "octave"])(
+  "nothing is left out of what the best ones keep in the right programs that ship (%s)",
+  (id) => {
+    // Where a best one is meant to be a limit alone nothing else is kept beside it.
+    for (const { program } of neutralOf(id)) expect(left(id, program), program).toEqual([]);
+  },
+);
