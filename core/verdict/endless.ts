@@ -2,6 +2,7 @@ import type { Language, LoopCondition } from "../languages/language.ts";
 import { tokensByLine } from "../languages/lexical.ts";
 import { createObjectStore } from "../trace/objectStore.ts";
 import type { Step, Trace } from "../trace/trace.ts";
+import { sameRounds } from "./sameRounds.ts";
 
 /**
  * Why a loop is taken not to end, in words, with the line of its header. `proof`: it cannot end; else the words claim no
@@ -166,8 +167,9 @@ function isInside(steps: readonly Step[], frame: number, lines: readonly number[
  * Looks whether a recorded run that was cut goes round a loop that cannot end. Grounds: over all recorded passes the
  * names of its condition never changed; or the two sides of its comparison only moved away from one another; or
  * everything had the same values at two passes, with nothing in the loop whose state is not seen (input, chance, clock,
- * iterators, calls). In the first two cases the condition calls nothing; in all no line of the body leaves the loop,
- * except for a repeated state, which needs no such look. Only the last is a proof. A limit alone is never a ground. Returns null where nothing
+ * iterators, calls); or the last passes all ran the same lines with the same values. In the first two cases the condition
+ * calls nothing; in all no line of the body leaves the loop, except for a repeated state, which needs no such look. Only two
+ * equal states are a proof. A limit alone is never a ground. Returns null where nothing
  * can be said.
  */
 export function findEndlessLoop(language: Language, program: string, trace: Trace): EndlessFinding | null {
@@ -204,7 +206,17 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
           : `It has not ended: in all ${spaced(count)} recorded passes of the loop at line ${header} ${names} never changed, and nothing in the loop is seen to leave it.`,
       };
     }
-    const states = statesAtHeader(trace, header, frame);
+    const draws = (step: Step) => (tokens.get(step.line) ?? []).some((token) => language.chanceWords.has(token.text));
+    const rounds = sameRounds(trace, header, frame, draws, comparedPasses);
+    const isSame = !condition.calls && rounds >= leastPasses;
+    const states = isSame ? null : statesAtHeader(trace, header, frame);
+    if (isSame)
+      return {
+        ground: "state repeats",
+        line: header,
+        proof: false,
+        text: `It has not ended: in the last ${spaced(rounds)} recorded passes of the loop at line ${header} the same lines ran with the same values, and nothing was read.`,
+      };
     if (!states) continue;
     if (condition.comparison && !leaves && movesAway(states, condition.comparison)) {
       const { left, operator, right } = condition.comparison;
