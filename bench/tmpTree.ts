@@ -1,6 +1,10 @@
+import { readFileSync } from "node:fs";
 import { findLanguage } from "../core/languages/languages.ts";
 import { editContext } from "../core/edits/context.ts";
-import { marksNeverSet } from "../core/edits/prepared.ts";
-const l = findLanguage("pascal")!;
-const c = editContext(l, "var late: boolean;\n  day: integer;\nbegin\n  late := false;\n  for day := 1 to 9 do\n  begin\n    if not late then\n      writeln(day);\n  end;\nend.\n")!;
-console.log(marksNeverSet(c).map((x) => [x.name, x.other]), c.nodes.filter((n) => n.node.sign === "late").map((n) => [n.node.role, n.around.at(-1)?.kind, n.around.at(-1)?.sign]));
+import { proposeEdits } from "../core/edits/families.ts";
+const rows = JSON.parse(readFileSync("/tmp/seti/rows.json", "utf8"));
+for (const [id, fam] of [["i42","declaration"],["i31","accumulation"],["i34",""]] as const) {
+const r = rows.find((x: { id: string }) => x.id === id);
+const c = editContext(findLanguage(r.language)!, r.program)!;
+console.log(id, c.nodes.some((n) => n.node.kind === "error"), proposeEdits(c, id === "i31" ? "mend" : "mend a refusal").filter((e) => e.family === fam).map((e) => [c.lineOf(e.from), e.text, e.odds]).slice(0, 30).join(" | "));
+}

@@ -19,6 +19,7 @@ import { copied } from "./families/copied.ts";
 import { declarationFamily } from "./families/declaration.ts";
 import { direction } from "./families/direction.ts";
 import { emptyBody } from "./families/emptyBody.ts";
+import { emptyTest } from "./families/emptyTest.ts";
 import { equalitySign } from "./families/equalitySign.ts";
 import { equalTextsFamily } from "./families/equalTexts.ts";
 import { extraStatement } from "./families/extraStatement.ts";
@@ -61,7 +62,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
-  ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator],
+  ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

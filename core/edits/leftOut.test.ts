@@ -81,3 +81,34 @@ test.each(["python", "java", "c", "csharp", "pascal", "octave"])(
     for (const { program } of neutralOf(id)) expect(left(id, program), program).toEqual([]);
   },
 );
+
+test("a Pascal name is declared in the part of the program, or in that of the function that uses it", () => {
+  const text =
+    "program p;\nvar\n  n: integer;\n\nprocedure q(var m: integer);\nvar\n  k: integer;\nbegin\n  k := m;\nend;\n\nbegin\n  j := 1;\nend.\n";
+  const lines = (program: string) => {
+    const context = contextOf("pascal", program);
+    return proposeEdits(context, "mend a refusal").flatMap((edit) =>
+      edit.family === "declaration" && edit.text.includes("integer;") ? [context.lineOf(edit.from)] : [],
+    );
+  };
+  expect(lines(text)).toEqual([3]);
+  expect(lines(text.replace("k := m", "j := m").replace("j := 1", "n := 1"))).toEqual([7]);
+});
+
+test("whether there is something at all: asked of what is read, of what is followed, and not twice", () => {
+  const text = 'class P { void F() { string a = R(); while (a != "") a = R(); } }';
+  expect(proposed("csharp", text, "empty-test")).toContain("a != null &&");
+  expect(proposed("csharp", text.replace("(a", "(a != null && a"), "empty-test")).toEqual([]);
+  const list = "void f(Car *car) { while (car != NULL) car = car->next; }";
+  expect(proposed("c", list, "empty-test")).toContain("car->next");
+  expect(proposed("c", list.replace("car = car->next", "g(car)"), "empty-test")).toEqual([]);
+});
+
+test("the least for the greatest, and a place that begins anew", () => {
+  expect(proposed("python", "best = 0\nfor load in loads:\n    best = min(best, load)\n", "other-name")).toContain(
+    "max",
+  );
+  const turns = "turn = 0\nfor day in days:\n    print(names[turn])\n    turn = turn + 1\n";
+  expect(proposed("python", turns, "wrapped")).toEqual(["(turn + 1) % len(names)"]);
+  expect(proposed("python", turns.replace("names[turn]", "turn"), "wrapped")).toEqual([]);
+});

@@ -21,6 +21,14 @@ function addressesTaken(context: EditContext): Map<SyntaxNode, string[]> {
   );
 }
 
+/** True for a name that the program declares as one number, a number itself, and the address of something. */
+function isPlainNumber({ text }: EditContext, { kind, sign }: SyntaxNode): boolean {
+  if (kind === "unary") return sign === "&";
+  if (kind !== "name") return kind === "number";
+  const declared = String.raw`\b(?:int|long|short|float|double|char|unsigned|size_t)\s+(?:\*?\w+(?:\[\w*\])*\s*(?:=[^,;()]*)?,\s*)*${sign}\s*[=,;)]`;
+  return new RegExp(declared).test(text);
+}
+
 /** What own functions are given in calls where they take an address. */
 export function givenAsAddress(context: EditContext): SyntaxNode[] {
   const taken = new Map(
@@ -31,7 +39,7 @@ export function givenAsAddress(context: EditContext): SyntaxNode[] {
   );
   return ofKind(context, "call").flatMap(({ node }) => {
     const names = taken.get(calledName(node)) ?? [];
-    return parts(node, "argument").filter((_, at) => (names[at] ?? "") !== "");
+    return parts(node, "argument").filter((given, at) => (names[at] ?? "") !== "" && isPlainNumber(context, given));
   });
 }
 

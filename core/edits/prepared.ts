@@ -72,6 +72,8 @@ function isSetOnce(context: EditContext, name: string, beside: readonly SyntaxNo
     !isReadInto(context, name) &&
     only?.node.kind === "name" &&
     only.around.at(-1)?.kind === "assignment" &&
+    // What a loop counts by moves on by itself.
+    !only.around.some((each) => each.role === "start" || each.kind === "for") &&
     part(only.around.at(-1) as SyntaxNode, "value")?.kind === "number"
   );
 }

@@ -4,8 +4,8 @@ import { type LeadRule, ruleDoesNotHold } from "./lead.ts";
 export const callers: LeadRule = ({ verdict }) => {
   const frames = (verdict.diagnostic?.frames ?? []).filter((frame) => frame.own && frame.line !== undefined);
   if (verdict.class !== "runtime") return [];
-  return frames
-    .slice(0, -1)
+  // Where the failing function itself has no line, the last call into it is the nearest place that is known.
+  return (verdict.reportedLine === null ? frames : frames.slice(0, -1))
     .flatMap((frame) =>
       frame.line === undefined
         ? []

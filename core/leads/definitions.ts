@@ -53,6 +53,19 @@ function headsLoop(language: Language, tokens: readonly Token[]): boolean {
     .some((token) => token.kind === "keyword" && language.loopWords.has(token.text.toLowerCase()));
 }
 
+/** True behind a name that is given nothing: `= null;`. */
+function givesNothing([sign, value, end]: readonly Token[]): boolean {
+  return sign?.text === "=" && /^(?:null|NULL|nil)$/.test(value?.text ?? "") && end?.text === ";";
+}
+
+/** True where a line gives a value to a part of that name: `locker.owner = name`. */
+function givesPart(tokens: readonly Token[], name: string): boolean {
+  return tokens.some(
+    (token, at) =>
+      token.text === name && /^(?:\.|->)$/.test(tokens[at - 1]?.text ?? "") && tokens[at + 1]?.text === "=",
+  );
+}
+
 /** Lines that declare a name of the failing line that nothing in the program ever gives a value; `pointers`: those of places alone, beside what the failing line does. */
 function neverGiven(
   { language, codeLines }: LeadContext,
@@ -65,7 +78,7 @@ function neverGiven(
     return (
       at > 0 &&
       !language.definesFunction(tokens) &&
-      /^[;,]$/.test(tokens[at + 1]?.text ?? "") &&
+      (/^[;,]$/.test(tokens[at + 1]?.text ?? "") || givesNothing(tokens.slice(at + 1))) &&
       (pointers
         ? type?.text === "*"
         : type?.kind === "name" || type?.kind === "keyword" || /^[>\]*]$/.test(type?.text ?? ""))
@@ -76,7 +89,8 @@ function neverGiven(
       ([line, tokens]) => line !== pointers?.failing && language.assignedNames(tokens).includes(name),
     );
     const [declared] = giving;
-    if (!declared || !giving.every(([, tokens]) => onlyDeclares(tokens, name))) return [];
+    const ofAnother = [...codeLines.values()].some((tokens) => givesPart(tokens, name));
+    if (!declared || ofAnother || !giving.every(([, tokens]) => onlyDeclares(tokens, name))) return [];
     const given = pointers ? "a place to point to" : "an object";
     return [{ line: declared[0], why: `“${name}” is declared here, and no line ever gives it ${given}.`, weight: 112 }];
   });

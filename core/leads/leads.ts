@@ -12,6 +12,7 @@ import { changedSince } from "./changedSince.ts";
 import { declaredOtherwise } from "./declaredOtherwise.ts";
 import { definitions } from "./definitions.ts";
 import { endlessLoop } from "./endlessLoop.ts";
+import { endOfFunction } from "./endOfFunction.ts";
 import { firstWrongOutput } from "./firstWrongOutput.ts";
 import { unheardButton, wrongForm } from "./formLeads.ts";
 import { foundPlace } from "./foundPlace.ts";
@@ -38,6 +39,7 @@ const rules: readonly LeadRule[] = [
   unpairedSigns,
   givenInSomeBranches,
   declaredOtherwise,
+  endOfFunction,
   indentation,
   arrowToken,
   lineAbove,

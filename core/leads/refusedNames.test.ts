@@ -29,3 +29,29 @@ test("a value that a name's kind does not take: where the name is declared comes
   const message = 'ferry.pas(5,13) Error: Incompatible types: got "Real" expected "SmallInt"\n';
   expect(leadsOf("pascal", "ferry.pas", program, message).slice(0, 2)).toEqual([5, 3]);
 });
+
+test("a function that gives nothing back on some way, told of its head: its end comes first", () => {
+  const program =
+    'class P\n{\n    static string Find(int load)\n    {\n        if (load > 9)\n            return "full";\n    }\n}\n';
+  const message = "Program.cs(3,19): error CS0161: `P.Find(int)': not all code paths return a value\n";
+  expect(leadsOf("csharp", "Program.cs", program, message).slice(0, 2)).toEqual([7, 3]);
+});
+
+test("what a field is given at its declaration may be nothing; a line that gives its part something counts", () => {
+  const told = (body: string) => {
+    const program = `class Ferry {\n    static String owner = null;\n    static int f(Ferry ferry) {\n        ${body}\n        return owner.length();\n    }\n}\n`;
+    const message =
+      'Exception in thread "main" java.lang.NullPointerException: Cannot invoke "String.length()" because "Ferry.owner" is null\n\tat Ferry.f(Ferry.java:5)\n';
+    const language = findLanguage("java");
+    if (!language) throw new Error("java");
+    const { leads } = judge({
+      language,
+      mainName: "Ferry.java",
+      files: { "Ferry.java": program },
+      pastedText: message,
+    });
+    return leads.filter(({ why }) => why.includes("no line ever gives it")).map(({ line }) => line);
+  };
+  expect(told("int n = 0;")).toEqual([2]);
+  expect(told('Ferry.owner = "Ann";')).toEqual([]);
+});

@@ -1,4 +1,4 @@
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { bracketed, loopAround, ofKind, signPlace } from "../places.ts";
 
@@ -10,6 +10,15 @@ function addsToItself(context: EditContext, target: SyntaxNode, value: SyntaxNod
   if (value?.kind !== "binary" || !left || !right || !/^[-+*]$/.test(value.sign ?? "")) return null;
   if (context.sourceOf(left) === context.sourceOf(target)) return right;
   return null;
+}
+
+/** True where a function gives a name a value that it has not made itself, in a language whose names are declared. */
+function isOfAll({ writing }: EditContext, target: SyntaxNode, around: readonly SyntaxNode[]): boolean {
+  const owner = around.findLast((each) => each.kind === "function");
+  if (!owner || writing.types.length === 0 || target.kind !== "name") return false;
+  return !nodesOf(owner).some(
+    (each) => each.sign === target.sign && (each.kind === "parameter" || each.role === "definition"),
+  );
 }
 
 /** A text joined to the name itself, on its other side; null for anything else. */
@@ -39,7 +48,8 @@ function otherAssignments(context: EditContext): Proposal[] {
       return [change(node, other, { before: text, after: other }, 0.8)];
     }
     if (!target || !value || target.kind === "list") return [];
-    const inLoop = loopAround(around) !== undefined;
+    // A part of an object, or of the whole program, is given something in many calls, as in a loop.
+    const inLoop = loopAround(around) !== undefined || isOfAll(context, target, around);
     const [name, what] = [context.sourceOf(target), context.sourceOf(value)];
     if (compound.includes(sign) && place) {
       const others = [...compound.filter((other) => other !== sign), context.writing.assign];

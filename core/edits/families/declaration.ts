@@ -33,12 +33,16 @@ function putIn(context: EditContext): Proposal[] {
   const ending = lineEndOf(context);
   return undeclared(context).flatMap((name) => {
     if (variables === "declared apart") {
-      const main = context.code.find((token) => token.text.toLowerCase() === "begin");
-      const variables = context.code.findIndex((token) => token.text.toLowerCase() === "var");
+      // Where the name is used inside of a function, that has a part of its own; else the program's, before all functions.
+      const user = context.nodes.find(({ node }) => node.kind === "name" && node.sign === name);
+      const owner = user?.around.findLast((each) => each.kind === "function");
+      const header = owner?.children.filter((child) => child.kind === "parameter").map((child) => child.to) ?? [];
+      const start = owner ? Math.max(owner.from, ...header) : 0;
+      const own = context.code.filter((token) => token.from >= start);
+      const first = own.findIndex((token) => token.text.toLowerCase() === "var");
+      const main = own.find((token, at) => at > first && /^(?:begin|procedure|function)$/i.test(token.text));
       const lastOfPart =
-        variables >= 0 && main
-          ? context.code.findLast((token) => token.to <= main.from && token.text === ";")
-          : undefined;
+        first >= 0 && main ? context.code.findLast((token) => token.to <= main.from && token.text === ";") : undefined;
       return types(context).map((type, at) => {
         const odds = at === 0 ? 1 : 0.5 / at;
         if (lastOfPart) {

@@ -3,7 +3,7 @@ import { change, type EditContext, type EditFamily, insert, type Proposal } from
 import { lineEndOf, ofKind, wholeLines } from "../places.ts";
 
 /** A first value for a type, as declarations write it. */
-function valueOfType(type: string): string[] {
+export function valueOfType(type: string): string[] {
   const made = /^(ArrayList|List|LinkedList|HashMap|Map|Dictionary|Queue|Stack|HashSet|Scanner|Random)\b/.exec(
     type,
   )?.[1];

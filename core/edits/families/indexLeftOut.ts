@@ -22,6 +22,11 @@ function pickedIn(context: EditContext): Picked[] {
 /** Lists that a program gives a name: it picks their elements, or gives them several values at once. */
 function listNames(context: EditContext, picked: readonly Picked[]): Set<string> {
   const names = new Set(picked.map(({ list }) => list.sign ?? ""));
+  // What stands beside an element of another list in one calculation may be a list as well.
+  for (const { around } of picked) {
+    const beside = around.at(-1)?.kind === "binary" ? (around.at(-1)?.children ?? []) : [];
+    for (const { kind, sign } of beside) if (kind === "name" && takesMany(context, sign ?? "")) names.add(sign ?? "");
+  }
   for (const { node } of ofKind(context, "assignment")) {
     const [target, value] = [part(node, "target"), part(node, "value")];
     const made = value?.kind === "binary" ? value.children[0] : value;
@@ -29,6 +34,11 @@ function listNames(context: EditContext, picked: readonly Picked[]): Set<string>
     if (target?.kind === "name" && isMade) names.add(target.sign ?? "");
   }
   return names;
+}
+
+/** True for a name of which it is not said that it holds one value: a parameter, where types are not declared. */
+function takesMany({ writing, nodes }: EditContext, name: string): boolean {
+  return writing.types.length === 0 && nodes.some(({ node }) => node.kind === "parameter" && node.sign === name);
 }
 
 const callee = (node: SyntaxNode) => part(node, "callee")?.sign ?? "";

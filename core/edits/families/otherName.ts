@@ -30,6 +30,9 @@ function countersOf(loop: SyntaxNode): string[] {
   return start ? namesIn(start).slice(0, 1) : [];
 }
 
+/** Functions that give the least of values, and those that give the greatest. */
+const leastOrGreatest: Readonly<Record<string, string>> = { min: "max", max: "min", Min: "Max", Max: "Min" };
+
 /** A name with another one of the program in its place; a number with a name, where a limit was written as a number. */
 function otherNames(context: EditContext): Proposal[] {
   const { names, functions } = context;
@@ -41,6 +44,8 @@ function otherNames(context: EditContext): Proposal[] {
     if (node.role === "definition" || parent?.kind === "import" || node.kind === "number") return [];
     const isCall = node.role === "callee";
     if (isCall) {
+      const turned = leastOrGreatest[text];
+      if (turned && !functions.includes(text)) return [change(node, turned, { before: text, after: turned }, 1.2)];
       if (!functions.includes(text)) return [];
       return functions
         .filter((other) => other !== text)

@@ -32,6 +32,7 @@ function goesOn(node: SyntaxNode, around: readonly SyntaxNode[]): boolean {
 /** A place that goes on by one begins anew behind the last element: the rest of a division by the list's length. */
 function mends(context: EditContext): Proposal[] {
   const { divides, lengthOf } = context.writing;
+  if (!lengthOf) return [];
   // Where lists begin with 1, and where the rest is a function, it is written in another way.
   if (!/^[%\w]+$/.test(divides.rest) || !context.writing.firstElement("").includes("0")) return [];
   const lists = pickedBy(context);

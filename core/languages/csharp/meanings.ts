@@ -209,7 +209,8 @@ export const csharpExplanations: readonly Explanation[] = [
     unsaid: "It does not know which of the two is the wrong one.",
   },
   {
-    pattern: /No overload for method [`'](\w+)'|has some invalid arguments|Argument [`']?#?\d+'? cannot convert/,
+    pattern:
+      /No overload for method [`'](\w+)'|does not contain a constructor that takes|has some invalid arguments|Argument [`']?#?\d+'? cannot convert/,
     kind: "wrong arguments",
     words: ["name"],
     says: "The call gives other values than the method takes.",

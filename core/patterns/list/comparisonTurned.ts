@@ -2,6 +2,12 @@ import { example, inMain } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
+/** True where nothing but the function that gives the least one and the one that gives the greatest one differ. */
+function isLeastForGreatest(before: string, after: string): boolean {
+  const turned = (line: string) => line.replace(/\bmin(?=\s*\()/gi, "\0").replace(/\bmax(?=\s*\()/gi, "\0");
+  return before !== after && /\b(?:min|max)\s*\(/i.test(before) && turned(before) === turned(after);
+}
+
 /** Less stands for greater, or greater for less. */
 export const comparisonTurned: Pattern = {
   id: "comparison-turned",
@@ -13,6 +19,8 @@ export const comparisonTurned: Pattern = {
   fault: true,
   grounds: [
     byEdit("comparison", ({ before, after }) => /[<>]/.test(before) && /[<>]/.test(after), 2),
+    // The least one for the greatest one.
+    byEdit("other-name", ({ lineBefore, lineAfter }) => isLeastForGreatest(lineBefore, lineAfter), 8),
     // The answer of what compares is taken for the truth, which it is the wrong way round.
     byEdit("equal-texts", ({ before, after }) => before !== "" && after.startsWith(before), 5),
     // A loop whose condition looks to the other side; one that makes passes without end is told by another kind.

@@ -1,6 +1,6 @@
 import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
-import { byMessage, sure } from "../grounds.ts";
+import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A variable holds no object, and something of that object is asked for. */
@@ -14,6 +14,7 @@ export const emptyReferenceUsed: Pattern = {
   fault: true,
   grounds: [
     byMessage("empty reference", { more: sure }),
+    byEdit("empty-test", () => true, 4),
     byMessage("memory misused", {
       more: 3,
       test: ({ program }) => /\*\s*\w+\s*=\s*(?:\w*find\w*|str\w+|malloc|fopen|NULL)\b|\bNULL\b/.test(program),

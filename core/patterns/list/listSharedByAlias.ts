@@ -2,6 +2,12 @@ import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
+/** True for a line that makes a list under a name that is put into another list. */
+function isMadeOnce(line: string, program: string): boolean {
+  const name = /^\s*(?:[\w<>[\]]+\s+)?(\w+)\s*=\s*(?:\[|\{|new\b|list\(|dict\()/.exec(line)?.[1];
+  return name !== undefined && new RegExp(String.raw`\.(?:append|add|Add)\(\s*${name}\s*\)`).test(program);
+}
+
 /** Two names hold one list, and what is changed by one shows in the other. */
 export const listSharedByAlias: Pattern = {
   id: "list-shared-by-alias",
@@ -11,7 +17,11 @@ export const listSharedByAlias: Pattern = {
   cause: "Giving a list to a second name copies nothing.",
   avoid: "Draw names and lists as boxes with arrows.",
   fault: true,
-  grounds: [byEdit("copied", () => true, 2)],
+  grounds: [
+    byEdit("copied", () => true, 2),
+    // One list is made before the loop that puts it in again and again.
+    byEdit("moved", ({ lineBefore, lineAfter }, { program }) => isMadeOnce(lineBefore || lineAfter, program), 9),
+  ],
   examples: [
     example(
       "python",

@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byMessage } from "../grounds.ts";
+import { byMessage, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A line shows its result because its end does not say otherwise. That is no fault by itself. */
@@ -11,7 +11,7 @@ export const outputNotSuppressed: Pattern = {
   cause: "A line without its ending sign shows what it worked out.",
   avoid: "End lines that only work something out with that sign.",
   fault: false,
-  grounds: [byMessage("unsuppressed output", { more: 2 })],
+  grounds: [byMessage("unsuppressed output", { more: 2 }), byNotice("unsuppressed output", 0, true)],
   examples: [
     example(
       "octave",

@@ -15,6 +15,8 @@ export const stepsInWrongOrder: Pattern = {
     byEdit("moved", () => true, 1),
     byEdit("extra-statement", () => true, -5),
     byEdit("branch-order", () => true, 5),
+    // A test that has to come before what it allows.
+    byEdit("swapped", ({ before }) => /&&|\|\||\b(?:and|or)\b/i.test(before), 7),
     byNotice(["exchange-lost", "behind-the-end", "branch-covered"], 5),
   ],
   examples: [
