@@ -1,6 +1,7 @@
 import { availableParallelism } from "node:os";
 import { posix } from "node:path";
 import type { Language } from "../../core/languages/language.ts";
+import { tokensByLine } from "../../core/languages/lexical.ts";
 import type { ProgramFiles, RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { type TriesPlan, textsOf } from "./commandTries.ts";
@@ -33,15 +34,17 @@ type HostedLanguage = {
 } & Pick<TriesPlan, "terminal" | "environment" | "limits" | "renamed" | "startSeconds" | "hostShows">;
 
 /**
- * Whether a program has such words outside of its comments and of what it prints: “on run 2” starts nothing. A text that holds
- * code, as C# has them, counts as code; `madeOfText` are words by which a program may do what a text of it says.
+ * Whether a program has such words outside of its comments, of what it prints (“on run 2” starts nothing) and of its own names
+ * (what `who` is given is a variable; that of something else, behind a point, is not its own). A text that holds code, as C# has them, counts as code; `madeOfText` are words by which a program may do what a text of it says.
  */
 export function inCode(language: Language, words: RegExp, madeOfText?: RegExp): (text: string) => boolean {
   return (text) => {
     if (!words.test(text)) return false;
     if (madeOfText?.test(text)) return true;
     const said = language.tokens(text).filter(({ kind, text: word }) => kind !== "comment" && !/^["']/.test(word));
-    return words.test(said.map((token) => token.text).join(" "));
+    const own = new Set([...tokensByLine(said).values()].flatMap((line) => language.assignedNames(line)));
+    const isOwn = (at: number) => own.has(said[at]?.text ?? "") && said[at - 1]?.text !== ".";
+    return words.test(said.flatMap((token, at) => (isOwn(at) ? [] : [token.text])).join(" "));
   };
 }
 

@@ -27,7 +27,9 @@ function isJoint({ writing }: EditContext, sign = ""): boolean {
 function swaps(context: EditContext): Proposal[] {
   const calls = ofKind(context, "call", "index").flatMap(({ node }) => {
     const given = parts(node, "argument");
-    const own = context.functions.includes(calledName(node)) || node.sign === "new";
+    // In a language whose lists begin with 1 a row and a column are picked as a function is called.
+    const picks = context.names.includes(calledName(node));
+    const own = picks || context.functions.includes(calledName(node)) || node.sign === "new";
     const neighbours = given.slice(1).flatMap((other, at) => {
       const one = given[at];
       if (!one || !mayChange(context, one, other)) return [];
@@ -110,6 +112,7 @@ export const swapped: EditFamily = {
       faulty: "class P { int F(int a, int b) { return b / a; } }",
     },
     { language: "pascal", right: "begin\n  high := low;\nend.", faulty: "begin\n  low := high;\nend." },
+    { language: "octave", right: "deck = zeros(2);\ndeck(r, c) = 1;\n", faulty: "deck = zeros(2);\ndeck(c, r) = 1;\n" },
     { language: "octave", right: "x = mod(a, b) - c;\n", faulty: "x = c - mod(a, b);\n" },
   ],
 };
