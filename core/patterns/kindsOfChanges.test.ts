@@ -1,0 +1,102 @@
+import { expect, test } from "vitest";
+import type { ExerciseFault } from "../exercises/exercise.ts";
+import { findHunks } from "../fixes/hunks.ts";
+import { patternOfFault } from "./patternOfFault.ts";
+
+/** The kind of mistake of a program by its mended form, and by what its tool said. */
+function kindOf(
+  language: string,
+  program: string,
+  mended: string,
+  told: Partial<Pick<ExerciseFault, "class" | "message" | "reportedLine">> = {},
+): string | null {
+  const hunks = findHunks(program, mended);
+  const faultyLines = hunks.map(({ start }) => start);
+  const fault: ExerciseFault = {
+    ...{ class: "logic", symptom: "", message: "", reportedLine: null, faultyLines, hunks },
+    ...told,
+  };
+  return patternOfFault({ language, program }, fault)?.id ?? null;
+}
+
+const best = "best = 0\nfor load in loads:\n    best = min(best, load)\nprint(best)\n";
+const pair = "def ends(loads):\n    return min(loads), max(loads)\n\n\nhigh, low = ends([4, 9])\nprint(low, high)\n";
+const clock = 'class A {\n  static String f(int m) {\n    return m / 60 + ":" + m / 60;\n  }\n}\n';
+const row = "line = ['.'] * 3\nfor k in range(2):\n    deck.append(line)\ndeck[0][1] = 'X'\nprint(deck)\n";
+const pointer = "void add(int *total, int load) {\n  total = total + load;\n}\n";
+const address = "void add(int *n) { *n += 1; }\nint main(void) {\n  int n = 0;\n  add(n);\n  return n;\n}\n";
+const list = "void f(Car *car) {\n  while (car != NULL) {\n    car = car->next;\n  }\n  car->load = 1;\n}\n";
+const split = 'parts = input().split(",")\nprint(parts[0])\n';
+const turn = "turn = 0\nfor day in days:\n    print(names[turn])\n    turn = turn + 1\n";
+const both = "def f(load):\n    return load > 3 and load is not None\n\n\nprint(f(4))\n";
+const found = "def f(deck):\n    if deck > 3:\n        deck = 3\n    return True\n    return False\n\n\nprint(f(2))\n";
+
+test.each([
+  ["the least for the greatest", "python", best, best.replace("min", "max"), "comparison-turned"],
+  ["names that take two results", "python", pair, pair.replace("high, low", "low, high"), "returned-values-swapped"],
+  ["the quotient for the rest", "java", clock, clock.replace("m / 60;", "m % 60;"), "arithmetic-operator-wrong"],
+  [
+    "one list put in again and again",
+    "python",
+    row,
+    row.replace("line = ['.'] * 3\nfor k in range(2):\n", "for k in range(2):\n    line = ['.'] * 3\n"),
+    "list-shared-by-alias",
+  ],
+  [
+    "a pointer for what it points at",
+    "c",
+    pointer,
+    pointer.replace("total = total", "*total = *total"),
+    "value-parameter-changed",
+  ],
+  ["no address for what takes one", "c", address, address.replace("add(n);", "add(&n);"), "address-sign-missing"],
+  ["the end for the last one", "c", list, list.replace("car != NULL", "car->next != NULL"), "empty-reference-used"],
+  ["another sign between parts", "python", split, split.replace('","', '" "'), "text-misspelt"],
+  [
+    "a place that does not begin anew",
+    "python",
+    turn,
+    turn.replace("turn + 1", "(turn + 1) % len(names)"),
+    "step-missing",
+  ],
+  [
+    "a test behind what it allows",
+    "python",
+    both,
+    both.replace("load > 3 and load is not None", "load is not None and load > 3"),
+    "steps-in-wrong-order",
+  ],
+] as const)("%s is told by what mends it (%s)", (_, language, program, mended, kind) => {
+  expect(kindOf(language, program, mended)).toBe(kind);
+});
+
+test("a result that is given back in another block is left in the first pass only where there is a loop", () => {
+  const loop =
+    "def f(loads):\n    for load in loads:\n        if load > 3:\n            return False\n        return True\n";
+  expect(kindOf("python", loop, loop.replace("        return True", "    return True"))).toBe("return-inside-loop");
+  const plain = found
+    .replace("    return True\n    return False", "    return False")
+    .replace("deck = 3", "return True");
+  const outside = plain.replace("        return True", "        deck = 3\n    return True");
+  expect(kindOf("python", outside, outside.replace("    return True\n", "        return True\n"))).not.toBe(
+    "return-inside-loop",
+  );
+});
+
+test("a decimal for a variable of whole numbers, and a call with too few values, are told by their messages", () => {
+  const pascal = "program p;\nvar\n  mean: integer;\nbegin\n  mean := 7 / 2;\nend.\n";
+  expect(
+    kindOf("pascal", pascal, pascal, {
+      ...{ class: "syntax", reportedLine: 5 },
+      message: 'p.pas(5,13) Error: Incompatible types: got "Real" expected "SmallInt"\n',
+    }),
+  ).toBe("fraction-into-whole-number");
+  const csharp =
+    "class Deck { public Deck(int rows) { } }\nclass P {\n  static void Main() {\n    new Deck();\n  }\n}\n";
+  expect(
+    kindOf("csharp", csharp, csharp, {
+      ...{ class: "syntax", reportedLine: 4 },
+      message: "P.cs(4,5): error CS1729: The type `Deck' does not contain a constructor that takes `0' arguments\n",
+    }),
+  ).toBe("argument-count-wrong");
+});
