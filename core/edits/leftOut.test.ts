@@ -51,6 +51,14 @@ test("a place that never goes on, where another function has a parameter of that
   expect(putInOnePlace(contextOf("c", text.replace("= 0;\n  }", "= 0;\n    count++;\n  }")))).toEqual([]);
 });
 
+test("what a loop counts by moves on; what begins anew in each pass of another loop, and then stands, does not", () => {
+  const sort =
+    "var i, j: integer;\n  a: array[1..9] of integer;\nbegin\n  for i := 1 to 8 do\n    for j := 1 to 9 - i do\n      a[j] := a[j + 1];\nend.\n";
+  expect(putInOnePlace(contextOf("pascal", sort))).toEqual([]);
+  const rows = "for row in rows:\n    n = 0\n    for load in row:\n        kept[n] = load\n";
+  expect(putInOnePlace(contextOf("python", rows)).map(({ name }) => name)).toEqual(["n"]);
+});
+
 test("what a function takes by its address, and what it changes in the place of what lies there", () => {
   const text =
     "void add(int *total, int load) { total = total + load; load = 2; }\nint main(void) { int t = 0; add(t, 4); return t; }\n";

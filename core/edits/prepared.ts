@@ -73,7 +73,7 @@ function isSetOnce(context: EditContext, name: string, beside: readonly SyntaxNo
     only?.node.kind === "name" &&
     only.around.at(-1)?.kind === "assignment" &&
     // What a loop counts by moves on by itself.
-    !only.around.some((each) => each.role === "start" || each.kind === "for") &&
+    !only.around.some((each) => each.role === "start") &&
     part(only.around.at(-1) as SyntaxNode, "value")?.kind === "number"
   );
 }
