@@ -111,6 +111,8 @@ export type Writing = {
   guarded: (condition: string, body: string, indent: string, lineEnd: string) => string;
   /** How many elements a list has, where there is one way to ask; and what stands for nothing, where a name may hold it. */
   lengthOf?: (list: string) => string;
+  /** The question whether a name holds an object at all; absent where there is none, or none that beginners ask. */
+  holdsSomething?: (name: string) => string;
   nothing?: string;
   /** A statement that gives a value back; "" where a function gives its result in another way. */
   returns: (value: string) => string;

@@ -2,14 +2,6 @@ import { isLoop, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
 import { ofKind } from "../places.ts";
 
-/** How a language asks whether a name holds an object. */
-function asked(context: EditContext, name: string): string | null {
-  const { id } = context.language;
-  if (id === "python") return `${name} is not None`;
-  if (id === "c") return `${name} != NULL`;
-  return ["java", "csharp"].includes(id) ? `${name} != null` : null;
-}
-
 /** Names of which a condition asks a part, or that it hands something, the first of each. */
 function usedIn(condition: SyntaxNode): string[] {
   const names = nodesOf(condition).flatMap((node) => {
@@ -40,7 +32,7 @@ function putIn(context: EditContext): Proposal[] {
     const text = context.sourceOf(node);
     const inLoop = around.at(-1) !== undefined && isLoop(around.at(-1) as SyntaxNode);
     return [...new Set([...usedIn(node), ...comparedIn(node)])].flatMap((name) => {
-      const test = asked(context, name);
+      const test = context.writing.holdsSomething?.(name);
       if (!test || text.includes(test) || !context.names.includes(name)) return [];
       return [insert(node.from, `${test} ${context.writing.and} `, { name }, inLoop ? 1 : 0.6)];
     });
@@ -84,7 +76,7 @@ function takeOut(context: EditContext): Proposal[] {
     const [left, right] = [part(node, "left"), part(node, "right")];
     if (node.sign !== context.writing.and || !left || !right) return [];
     const name = left.kind === "binary" ? (part(left, "left")?.sign ?? "") : "";
-    if (!name || context.sourceOf(left) !== asked(context, name)) return [];
+    if (!name || context.sourceOf(left) !== context.writing.holdsSomething?.(name)) return [];
     return [change({ from: left.from, to: right.from }, "", { name })];
   });
 }

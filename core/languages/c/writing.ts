@@ -22,6 +22,7 @@ export const cWriting: Writing = {
   ],
   guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
   nothing: "NULL",
+  holdsSomething: (name) => `${name} != NULL`,
   returns: (value) => `return ${value};`,
   equalTexts: (one, other) => `strcmp(${one}, ${other}) == 0`,
   types: [

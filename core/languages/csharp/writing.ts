@@ -27,6 +27,7 @@ export const csharpWriting: Writing = {
   guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
   lengthOf: (list) => `${list}.Length`,
   nothing: "null",
+  holdsSomething: (name) => `${name} != null`,
   returns: (value) => `return ${value};`,
   types: [
     ["int", "double", "long", "string", "bool"],

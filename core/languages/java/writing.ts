@@ -25,6 +25,7 @@ export const javaWriting: Writing = {
   guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
   lengthOf: (list) => `${list}.length`,
   nothing: "null",
+  holdsSomething: (name) => `${name} != null`,
   returns: (value) => `return ${value};`,
   equalTexts: (one, other) => `${one}.equals(${other})`,
   types: [

@@ -44,6 +44,7 @@ export const pythonWriting: Writing = {
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition}:${lineEnd}${body}`,
   lengthOf: (list) => `len(${list})`,
   nothing: "None",
+  holdsSomething: (name) => `${name} is not None`,
   returns: (value) => `return ${value}`,
   types: [],
   inclusions: ["math", "random", "time", "sys", "os", "json", "csv", "datetime", "string", "re"].map((module) =>
