@@ -38,6 +38,40 @@ describe("what a sketch told", () => {
     expect(lost?.frames[0]?.shapes).toEqual([]);
   });
 
+  test("a last picture tells the pens that it is drawn with alone, whatever their numbers", () => {
+    const red: Drawing["pens"][number] = ["#ff0000", null, 1, 12, "left", "baseline"];
+    const last = {
+      ...frame,
+      frame: 9,
+      pens: [[4000, red]],
+      shapes: [
+        ["point", 4000, 5, 6],
+        ["point", 0, 7, 8],
+      ],
+      whole: true,
+    };
+    const read = readDrawing([JSON.stringify(frame), JSON.stringify(last)]);
+    expect(read?.pens).toEqual([plainPen, red]);
+    expect(read?.frames[1]?.shapes).toEqual([
+      ["point", 1, 5, 6],
+      ["point", 0, 7, 8],
+    ]);
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 100_000 }), { minLength: 1, maxLength: 30 }), (numbers) => {
+        const many = {
+          ...last,
+          pens: numbers.map((at) => [at, red]),
+          shapes: numbers.map((at) => ["point", at, at, 1]),
+        };
+        const told = readDrawing([JSON.stringify(many)]);
+        expect(told?.pens).toHaveLength(numbers.length);
+        expect(told?.frames[0]?.shapes.map(([, place, x]) => [numbers[place], x])).toEqual(
+          numbers.map((at) => [at, at]),
+        );
+      }),
+    );
+  });
+
   test("whatever is told, reading it never fails", () => {
     fc.assert(
       fc.property(fc.array(fc.oneof(fc.string(), fc.json())), (records) => {

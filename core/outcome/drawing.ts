@@ -61,6 +61,8 @@ const recordSchema = z.union([
 /** What a sketch told (runners/sketch), one record after another; null where none is one. What does not fit is left out. */
 export function readDrawing(records: readonly string[]): Drawing | null {
   const drawing: Drawing = { pens: [], frames: [], last: 0 };
+  // A last picture tells only the pens that it is drawn with, so their numbers may have gaps.
+  const places = new Map<number, number>();
   let found = false;
   for (const record of records) {
     const read = recordSchema.safeParse(parsed(record));
@@ -70,10 +72,18 @@ export function readDrawing(records: readonly string[]): Drawing | null {
       drawing.last = Math.max(drawing.last, read.data.end);
       continue;
     }
-    const { pens, ...frame } = read.data;
-    for (const [at, pen] of pens) if (at <= drawing.pens.length) drawing.pens[at] = pen;
+    const { pens, shapes, ...frame } = read.data;
+    for (const [number, pen] of pens) {
+      const place = places.get(number) ?? drawing.pens.length;
+      places.set(number, place);
+      drawing.pens[place] = pen;
+    }
     drawing.last = Math.max(drawing.last, frame.frame);
-    drawing.frames.push({ ...frame, shapes: frame.shapes.filter(([, pen]) => drawing.pens[pen]) });
+    const placed = shapes.flatMap(([kind, number, ...numbers]): Shape[] => {
+      const place = places.get(number);
+      return place === undefined ? [] : [[kind, place, ...numbers]];
+    });
+    drawing.frames.push({ ...frame, shapes: placed });
   }
   return found ? drawing : null;
 }

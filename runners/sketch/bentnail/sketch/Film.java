@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
  * What was drawn, frame by frame. A frame is told as one line of the errors when it is over, behind a sign that texts do not hold:
@@ -32,6 +34,10 @@ final class Film {
   private final StringBuilder seen = new StringBuilder();
   private int seenLeft;
   private String seenBackground;
+  /** The pens of what can be seen, and their letters: they have to have room beside the shapes. */
+  private final TreeSet<Integer> seenPens = new TreeSet<>();
+  private int seenPenLetters;
+  private int drawnWith;
   private boolean full;
   private String before = "";
   private int shown;
@@ -46,6 +52,8 @@ final class Film {
     shapes.setLength(0);
     left = 0;
     seen.setLength(0);
+    seenPens.clear();
+    seenPenLetters = 0;
     seenLeft = 0;
     seenBackground = background;
   }
@@ -95,6 +103,7 @@ final class Film {
       }
       pen.told = known;
     }
+    drawnWith = pen.told;
     return new StringBuilder("[\"").append(kind).append("\",").append(pen.told);
   }
 
@@ -104,9 +113,12 @@ final class Film {
       if (shapes.length() > 0) shapes.append(',');
       shapes.append(shape);
     } else left++;
-    if (seenLeft == 0 && seen.length() + shape.length() <= LAST_ROOM) {
+    int penLetters = seenPenLetters + (seenPens.contains(drawnWith) ? 0 : penTexts.get(drawnWith).length());
+    if (seenLeft == 0 && seen.length() + shape.length() + penLetters <= LAST_ROOM) {
       if (seen.length() > 0) seen.append(',');
       seen.append(shape);
+      seenPens.add(drawnWith);
+      seenPenLetters = penLetters;
     } else seenLeft++;
   }
 
@@ -116,7 +128,8 @@ final class Film {
     String drawn = background + " " + shapes + " " + left;
     boolean same = background == null ? shapes.length() == 0 && left == 0 : drawn.equals(before);
     if (wanted && !full && (!same || frame == 0)) {
-      String told = record(frame, background, shapes.toString(), left, pensTold, "");
+      List<Integer> fresh = IntStream.range(pensTold, penTexts.size()).boxed().toList();
+      String told = record(frame, background, shapes.toString(), left, fresh, "");
       room -= told.length();
       if (room > 0 && left == 0) {
         pensTold = penTexts.size();
@@ -133,16 +146,20 @@ final class Film {
   /** The run is over: which frame was the last, and the last picture where the frames do not tell it. */
   void finish() {
     if (wanted && !full) System.err.print(RECORD + "{\"end\":" + shown + "}\n");
-    else System.err.print(record(shown, seenBackground, seen.toString(), seenLeft, 0, ",\"whole\":true"));
+    else System.err.print(record(shown, seenBackground, seen.toString(), seenLeft, seenPens, ",\"whole\":true"));
     System.err.flush();
   }
 
-  private String record(int frame, String ground, String drawn, int uncounted, int pensFrom, String more) {
+  private String record(int frame, String ground, String drawn, int uncounted, Iterable<Integer> numbers, String more) {
     StringBuilder made = new StringBuilder().append(RECORD);
     made.append("{\"frame\":").append(frame).append(",\"width\":").append(width).append(",\"height\":").append(height);
     if (ground != null) made.append(",\"background\":").append(ground.equals("null") ? "\"#00000000\"" : ground);
     made.append(",\"pens\":[");
-    for (int at = pensFrom; at < penTexts.size(); at++) made.append(at == pensFrom ? "[" : ",[").append(at).append(',').append(penTexts.get(at)).append(']');
+    String before = "[";
+    for (int at : numbers) {
+      made.append(before).append(at).append(',').append(penTexts.get(at)).append(']');
+      before = ",[";
+    }
     made.append("],\"shapes\":[").append(drawn).append(']');
     if (uncounted > 0) made.append(",\"left\":").append(uncounted);
     return made.append(more).append("}\n").toString();
