@@ -1,7 +1,7 @@
 import { isLoop, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
 import { givenBy } from "./exchanged.ts";
-import { calledName, isOrder, loopAround, namesIn, ofKind } from "./places.ts";
+import { calledName, functionAround, isOrder, loopAround, namesIn, ofKind } from "./places.ts";
 import { usageOf } from "./usage.ts";
 
 /** A best value so far that is compared as a value and set as a place: `if a[i] > best: best = i`. */
@@ -96,7 +96,7 @@ function neverMoves(
   loop: SyntaxNode,
   owner: SyntaxNode | undefined,
 ): boolean {
-  const own = places.filter(({ around }) => around.findLast((each) => each.kind === "function") === owner);
+  const own = places.filter(({ around }) => functionAround(around) === owner);
   // What a function gives back by its name stands in its header, and is given its value in its body.
   const values = own.filter(({ around }) => around.at(-1)?.kind === "assignment");
   const [only] = values;
@@ -116,7 +116,7 @@ export function bestsLeft(context: EditContext): BestLeft[] {
   const places = givenPlaces(context);
   return ofKind(context, "if").flatMap(({ node, around }) => {
     const loop = loopAround(around);
-    const owner = around.findLast((each) => each.kind === "function");
+    const owner = functionAround(around);
     const [condition, body] = [part(node, "condition"), part(node, "body")];
     const comparison = condition?.kind === "group" ? condition.children[0] : condition;
     const last = body?.kind === "block" ? body.children.at(-1) : undefined;

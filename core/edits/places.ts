@@ -87,6 +87,11 @@ export function lineEndOf(context: EditContext): string {
   return /\r\n|\n|\r/.exec(context.text)?.[0] ?? "\n";
 }
 
+/** The function that a place stands in; the innermost where one stands in another. */
+export function functionAround(around: readonly SyntaxNode[]): SyntaxNode | undefined {
+  return around.findLast((each) => each.kind === "function");
+}
+
 /** The nearest loop around a place. */
 export function loopAround(around: readonly SyntaxNode[]): SyntaxNode | undefined {
   return around.findLast((each) => ["while", "do", "for", "foreach"].includes(each.kind));

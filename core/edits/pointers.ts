@@ -1,6 +1,6 @@
 import { part, parts, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext } from "./edit.ts";
-import { calledName, ofKind } from "./places.ts";
+import { calledName, functionAround, ofKind } from "./places.ts";
 
 /** A parameter that takes an address: `int *total`. */
 function takesAddress(context: EditContext, parameter: SyntaxNode): boolean {
@@ -47,7 +47,7 @@ export function givenAsAddress(context: EditContext): SyntaxNode[] {
 export function changedAddresses(context: EditContext): Array<{ node: SyntaxNode; name: string }> {
   const taken = addressesTaken(context);
   return ofKind(context, "assignment").flatMap(({ node, around }) => {
-    const owner = around.findLast((each) => each.kind === "function");
+    const owner = functionAround(around);
     const name = part(node, "target")?.kind === "name" ? (part(node, "target")?.sign ?? "") : "";
     return name && owner && taken.get(owner)?.includes(name) ? [{ node, name }] : [];
   });

@@ -1,6 +1,6 @@
 import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
-import { ofKind, otherTruth } from "./places.ts";
+import { functionAround, ofKind, otherTruth } from "./places.ts";
 
 // What a program prepares and never goes on with: functions, counts and marks. (Values that nothing reads: usage.ts.)
 
@@ -40,9 +40,6 @@ export function putInOnePlace(context: EditContext): Array<{ placed: Placed; nam
   });
 }
 
-/** The function that a place stands in. */
-const ownerIn = (around: readonly SyntaxNode[]) => around.findLast((each) => each.kind === "function");
-
 /** What is read into a name by its address is given a value that the text does not show. */
 function isReadInto({ text }: EditContext, name: string): boolean {
   return new RegExp(String.raw`&\s*${name}\b`).test(text);
@@ -53,13 +50,13 @@ function isReadInto({ text }: EditContext, name: string): boolean {
  * its parameter or in a loop of its own, is not the same one.
  */
 function isSetOnce(context: EditContext, name: string, beside: readonly SyntaxNode[]): boolean {
-  const owner = ownerIn(beside);
+  const owner = functionAround(beside);
   const isDeclaredIn = (of: SyntaxNode | undefined) =>
     of !== undefined &&
     nodesOf(of).some((each) => each.sign === name && (each.kind === "parameter" || each.role === "definition"));
   const given = context.nodes.filter(
     ({ node, around }) =>
-      (ownerIn(around) === owner || !isDeclaredIn(ownerIn(around))) &&
+      (functionAround(around) === owner || !isDeclaredIn(functionAround(around))) &&
       ((node.kind === "name" &&
         node.sign === name &&
         (node.role === "target" || node.role === "definition") &&

@@ -1,6 +1,6 @@
 import type { SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext } from "./edit.ts";
-import { namesIn } from "./places.ts";
+import { functionAround, namesIn } from "./places.ts";
 
 /** What a program says of its names: where each is known, and as what it is declared. */
 export type Scopes = {
@@ -48,7 +48,7 @@ function ownersOf(context: EditContext): Map<string, Set<SyntaxNode | null>> {
   const add = (name: string | undefined, around: readonly SyntaxNode[]) => {
     if (!name) return;
     const those = owners.get(name) ?? new Set();
-    those.add(around.findLast((each) => each.kind === "function") ?? null);
+    those.add(functionAround(around) ?? null);
     owners.set(name, those);
   };
   for (const { node, around } of context.nodes) {

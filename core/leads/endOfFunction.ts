@@ -2,10 +2,7 @@ import { editContext } from "../edits/context.ts";
 import { ofKind } from "../edits/places.ts";
 import { explain } from "../reading/explain.ts";
 import { part } from "../syntax/tree.ts";
-import type { LeadRule } from "./lead.ts";
-
-/** More than the line that a translator reports: there stands the function's head. */
-const beforeReported = 112;
+import { beforeReported, type LeadRule } from "./lead.ts";
 
 /** A function that does not give its result back on every way, told of its head: its end, where what is missing would stand. */
 export const endOfFunction: LeadRule = ({ verdict, language, program, text }) => {

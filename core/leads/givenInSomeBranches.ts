@@ -2,10 +2,7 @@ import { editContext } from "../edits/context.ts";
 import { ofKind } from "../edits/places.ts";
 import { explain } from "../reading/explain.ts";
 import { nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
-import type { LeadRule } from "./lead.ts";
-
-/** More than the line that a translator reports: there the name is only read. */
-const beforeReported = 112;
+import { beforeReported, type LeadRule } from "./lead.ts";
 
 function gives(node: SyntaxNode | undefined, name: string): boolean {
   return (
@@ -33,8 +30,10 @@ export const givenInSomeBranches: LeadRule = ({ verdict, language, program, text
   const name = /variable\s+['‘“`]?(\w+)/i.exec(diagnostic.message)?.[1];
   if (!context || !name) return [];
   const reported = diagnostic.line;
+  const endsBefore = (node: SyntaxNode) => context.lineOf(node.to - 1) < reported;
+  // The whole decision: one in a branch of it gives a value on a part of that branch alone.
   const decision = ofKind(context, "if")
-    .filter(({ node, around }) => context.lineOf(node.to - 1) < reported && around.at(-1)?.kind !== "if")
+    .filter(({ node, around }) => endsBefore(node) && !around.some((each) => each.kind === "if" && endsBefore(each)))
     .map(({ node }) => node)
     .findLast((node) => gives(node, name));
   const branches = decision ? branchesOf(decision) : [];

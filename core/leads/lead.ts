@@ -10,13 +10,16 @@ import type { Verdict } from "../verdict/verdict.ts";
  */
 export type Lead = { file?: string; line: number; why: string; weight: number };
 
+/** The weight of what comes before the line that a translator reports. */
+export const beforeReported = 112;
+
 /** Said of a lead below the reported line, since the rule is often taught as holding always. */
 export const ruleDoesNotHold =
   "The rule that a fault lies on the reported line or above it does not hold here: this line is below.";
 
 /**
- * What a rule may look at. `text` are the lines of `program`; `codeLines` are the tokens of each line without comments; lines without any are blank or
- * comment.
+ * What a rule may look at. `text` are the lines of `program`; `codeLines` are the tokens of each line without comments; lines
+ * without any are blank or comment.
  */
 export type LeadContext = {
   language: Language;

@@ -1,12 +1,9 @@
 import { editContext } from "../edits/context.ts";
-import type { LeadRule } from "./lead.ts";
+import { beforeReported, type LeadRule } from "./lead.ts";
 import { foundInRefused, foundMistakes } from "./mistakes/found.ts";
 
 /** The weight from which on a mistake is hardly ever meant. */
 const sure = 96;
-
-/** The weight of what comes before the line that a translator reports. */
-const beforeReported = 112;
 
 /** Kinds of mistake that show in the text of a program that starts: leads, whatever its translator says of them. */
 export const mistakesInText: LeadRule = ({ verdict, language, program }) => {

@@ -19,6 +19,11 @@ test("a name that some branches give a value: the end of their decision comes be
   expect(leadsOf("java", "Ferry.java", chain(" else {\n            load = 0;\n        }"), unset(11))[0]).toBe(10);
 });
 
+test("a decision in a branch of another one is a part of it: the whole one ends where the step is missing", () => {
+  const inner = chain(' else {\n            if (load > 2) {\n                word = "low";\n            }\n        }');
+  expect(leadsOf("java", "Ferry.java", inner, unset(13))[0]).toBe(12);
+});
+
 test("a name that all branches give a value, or none, leads nowhere else", () => {
   expect(leadsOf("java", "Ferry.java", chain(' else {\n            word = "low";\n        }'), unset(11))[0]).toBe(11);
   expect(leadsOf("java", "Ferry.java", chain("").replaceAll("word = ", "load += 1; // "), unset(9))[0]).toBe(9);

@@ -167,9 +167,9 @@ function isInside(steps: readonly Step[], frame: number, lines: readonly number[
  * Looks whether a recorded run that was cut goes round a loop that cannot end. Grounds: over all recorded passes the
  * names of its condition never changed; or the two sides of its comparison only moved away from one another; or
  * everything had the same values at two passes, with nothing in the loop whose state is not seen (input, chance, clock,
- * iterators, calls); or the last passes all ran the same lines with the same values. In the first two cases the condition
- * calls nothing; in all no line of the body leaves the loop, except for a repeated state, which needs no such look. Only two
- * equal states are a proof. A limit alone is never a ground. Returns null where nothing
+ * iterators, calls); or the last passes all ran the same lines with the same values and drew on no chance or clock. In all
+ * cases but two equal states, which alone are a proof, the condition calls nothing; in the first two no line of the body
+ * leaves the loop, and the last two need no such look. A limit alone is never a ground. Returns null where nothing
  * can be said.
  */
 export function findEndlessLoop(language: Language, program: string, trace: Trace): EndlessFinding | null {
@@ -215,7 +215,7 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
         ground: "state repeats",
         line: header,
         proof: false,
-        text: `It has not ended: in the last ${spaced(rounds)} recorded passes of the loop at line ${header} the same lines ran with the same values, and nothing was read.`,
+        text: `It has not ended: in the last ${spaced(rounds)} recorded passes of the loop at line ${header} the same lines ran with the same values, and nothing was taken from the input.`,
       };
     if (!states) continue;
     if (condition.comparison && !leaves && movesAway(states, condition.comparison)) {

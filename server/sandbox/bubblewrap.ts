@@ -40,8 +40,8 @@ const enterGroups =
  * Starts a command inside bubblewrap: no network, read-only system, nothing else of the host, own process tree that
  * dies with this server. The runner's files are handed over as open descriptors, so the unprivileged user needs no
  * right to the folder the product lies in. They are copied into the sandbox's own root, which is read-only then: a mount
- * for each of them would be made and taken down again with the namespaces of every job. Descriptors 0 and 1 are pipes to the caller, 2 collects complaints. All of
- * it is in the control group from before its start.
+ * for each of them would be made and taken down again with the namespaces of every job. Descriptors 0 and 1 are pipes to the
+ * caller, 2 collects complaints. All of it is in the control group from before its start.
  */
 export function startInSandbox(
   bubblewrap: string,
@@ -55,9 +55,10 @@ export function startInSandbox(
   );
   const descriptors = files.map((file) => openSync(file.from, "r"));
   const entrances = group?.entrances ?? [];
-  const copies = files.flatMap((file, index) => [
-    ...["--perms", "0444", "--file", String(index + 3 + entrances.length), file.to],
-  ]);
+  const copies = files.flatMap((file, index) => {
+    const descriptor = String(index + 3 + entrances.length);
+    return ["--perms", "0444", "--file", descriptor, file.to];
+  });
   const environment = Object.entries(specification.environment).flatMap(([name, value]) => ["--setenv", name, value]);
   const folders = [...systemFolders, ...(specification.shown ?? [])]
     .filter((folder) => existsSync(folder))

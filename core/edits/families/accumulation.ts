@@ -1,6 +1,6 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { bracketed, loopAround, ofKind, signPlace } from "../places.ts";
+import { bracketed, functionAround, loopAround, ofKind, signPlace } from "../places.ts";
 
 const compound = ["+=", "-=", "*="];
 
@@ -14,7 +14,7 @@ function addsToItself(context: EditContext, target: SyntaxNode, value: SyntaxNod
 
 /** True where a function gives a name a value that it has not made itself, in a language whose names are declared. */
 function isOfAll({ writing }: EditContext, target: SyntaxNode, around: readonly SyntaxNode[]): boolean {
-  const owner = around.findLast((each) => each.kind === "function");
+  const owner = functionAround(around);
   if (!owner || writing.types.length === 0 || target.kind !== "name") return false;
   return !nodesOf(owner).some(
     (each) => each.sign === target.sign && (each.kind === "parameter" || each.role === "definition"),

@@ -1,7 +1,7 @@
 import type { PlacedToken } from "../../syntax/placed.ts";
 import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
-import { lineEndOf, ofKind, wholeLines } from "../places.ts";
+import { functionAround, lineEndOf, ofKind, wholeLines } from "../places.ts";
 
 function types(context: EditContext): string[] {
   return [...new Set(context.writing.types.flat())].slice(0, 6);
@@ -35,7 +35,7 @@ function putIn(context: EditContext): Proposal[] {
     if (variables === "declared apart") {
       // Where the name is used inside of a function, that has a part of its own; else the program's, before all functions.
       const user = context.nodes.find(({ node }) => node.kind === "name" && node.sign === name);
-      const owner = user?.around.findLast((each) => each.kind === "function");
+      const owner = user && functionAround(user.around);
       const header = owner?.children.filter((child) => child.kind === "parameter").map((child) => child.to) ?? [];
       const start = owner ? Math.max(owner.from, ...header) : 0;
       const own = context.code.filter((token) => token.from >= start);

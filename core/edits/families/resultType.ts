@@ -1,12 +1,12 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { ofKind } from "../places.ts";
+import { functionAround, ofKind } from "../places.ts";
 
 /** The values that a function gives back, those of functions inside of it left out. */
 function givenBack(owner: SyntaxNode, context: EditContext): SyntaxNode[] {
   return ofKind(context, "return").flatMap(({ node, around }) => {
     const value = part(node, "value");
-    return value && around.findLast((each) => each.kind === "function") === owner ? [value] : [];
+    return value && functionAround(around) === owner ? [value] : [];
   });
 }
 

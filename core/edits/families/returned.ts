@@ -1,6 +1,6 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
-import { calledName, indentUnit, lineEndOf, ofKind, wholeLines } from "../places.ts";
+import { calledName, functionAround, indentUnit, lineEndOf, ofKind, wholeLines } from "../places.ts";
 
 /** The names that a function gives a value, the last one first. */
 function assignedIn(body: SyntaxNode): string[] {
@@ -58,7 +58,7 @@ function ownCalls(context: EditContext): Proposal[] {
   if (context.writing.returns("x") === "") return [];
   return ofKind(context, "statement").flatMap(({ node, around }) => {
     const [call] = node.children;
-    const owner = around.findLast((each) => each.kind === "function");
+    const owner = functionAround(around);
     const name = owner?.children.find((child) => child.role === "definition" && child.kind === "name")?.sign;
     if (call?.kind !== "call" || !name || calledName(call) !== name) return [];
     return [insert(node.from, "return ", { value: context.sourceOf(call) }, 1)];

@@ -40,12 +40,14 @@ function otherStarts(context: EditContext): Proposal[] {
       other !== text && !others.has(other) && others.set(other, likely * odds);
     // Another kind of what is empty: `()` takes nothing more in.
     const isBracket = /^(?:\[\]|\{\}|\(\))$/.test(text);
-    if (isBracket) for (const other of ["[]", "{}"]) add(other, 1.5 / odds);
+    const forms = isBracket ? ["[]", "{}"].filter((other) => other !== text) : [];
     for (const other of firsts) add(other, 0.6);
     if (/^null$/.test(text)) for (const other of objectsFor(around)) add(other, 1);
     for (const [at, other] of ["0", "1", "-1", "-1000", "1000", "100000"].entries()) add(other, at < 2 ? 0.6 : 0.3);
     if (text.includes(".") || text === "0") add("0.0", 0.15);
     for (const [at, other] of writing.beginnings.entries()) add(other, at < 2 ? 0.25 : 0.1);
+    // A form is as likely in a loop as before it: it says what the value can take in, and not what it begins with.
+    for (const other of forms) others.set(other, 1.5);
     return [...others].map(([other, likely]) => change(value, other, { before: text, after: other }, likely));
   });
 }

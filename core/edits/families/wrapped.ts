@@ -1,19 +1,7 @@
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { bracketed, calledName, loopAround, ofKind } from "../places.ts";
-
-/** What a list is picked of by a name as its place: list names by the place's. */
-function pickedBy(context: EditContext): Map<string, Set<string>> {
-  const lists = new Map<string, Set<string>>();
-  for (const { node } of ofKind(context, "index", "call")) {
-    const list = part(node, node.kind === "index" ? "object" : "callee");
-    const place = part(node, "argument");
-    const isList = node.kind === "index" || context.names.includes(calledName(node));
-    if (!isList || list?.kind !== "name" || place?.kind !== "name") continue;
-    lists.set(place.sign ?? "", (lists.get(place.sign ?? "") ?? new Set()).add(list.sign ?? ""));
-  }
-  return lists;
-}
+import { bracketed, loopAround, ofKind } from "../places.ts";
+import { usageOf } from "../usage.ts";
 
 /** True for a place that goes on by one in a loop: `turn = turn + 1`. */
 function goesOn(node: SyntaxNode, around: readonly SyntaxNode[]): boolean {
@@ -35,13 +23,13 @@ function mends(context: EditContext): Proposal[] {
   if (!lengthOf) return [];
   // Where lists begin with 1, and where the rest is a function, it is written in another way.
   if (!/^[%\w]+$/.test(divides.rest) || !context.writing.firstElement("").includes("0")) return [];
-  const lists = pickedBy(context);
+  const { positions } = usageOf(context);
   return ofKind(context, "assignment").flatMap(({ node, around }) => {
     const value = part(node, "value");
     const name = part(node, "target")?.sign ?? "";
     if (!value || !goesOn(node, around)) return [];
     const text = context.sourceOf(value);
-    return [...(lists.get(name) ?? [])].map((list) => {
+    return [...(positions.get(name) ?? [])].map((list) => {
       const after = `(${text}) ${divides.rest} ${lengthOf(list)}`;
       return change(value, after, { before: text, after }, 1);
     });

@@ -1,4 +1,4 @@
-import { ofKind } from "../../edits/places.ts";
+import { functionAround, ofKind } from "../../edits/places.ts";
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
@@ -33,7 +33,7 @@ export const wholeDivision: Mistake = {
       const statement = around.findLast(
         (each) => each.kind === "declaration" || each.kind === "assignment" || each.kind === "return",
       );
-      const owner = around.findLast((each) => each.kind === "function");
+      const owner = functionAround(around);
       const wanted =
         statement?.kind === "return"
           ? owner?.children.find((child) => child.kind === "type")?.sign
