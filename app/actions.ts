@@ -1,6 +1,7 @@
 import { data } from "react-router";
 import { z } from "zod";
 import type { Refused } from "../server/cases/changeCase.ts";
+import { refersToNone } from "../server/database/errors.ts";
 import { field, formFields, readForm } from "./forms.ts";
 
 /**
@@ -87,6 +88,19 @@ export function defineRevisedAction<Context, Fields extends z.ZodRawShape>(actio
   });
 }
 
+const isGone =
+  "This names something that is not there: a course, a student or a sheet that was deleted meanwhile, perhaps in another window. Read the page anew, and choose again. Nothing was changed.";
+
+/** What an action says; where what its form names was deleted meanwhile, words for that. */
+async function saidBy<Context>(action: PageAction<Context>, context: Context, form: FormData): Promise<Said> {
+  try {
+    return await action.run(context, form);
+  } catch (problem) {
+    if (refersToNone(problem)) return refused(isGone);
+    throw problem;
+  }
+}
+
 /**
  * Does what a page's form asks for. An intent that the page does not know gets words and 400; so does a form that did
  * not arrive whole.
@@ -100,7 +114,7 @@ export async function act<Context>(
   const intent = String(form.get("intent") ?? "");
   const action = actions.find((each) => each.intent === intent);
   const said: Said = action
-    ? await action.run(context, form)
+    ? await saidBy(action, context, form)
     : { ok: false, message: "This page does not know what was asked of it. Nothing was changed.", status: 400 };
   if (said instanceof Response) return said;
   const { status, ...reply } = said;

@@ -259,7 +259,7 @@ test("a batch prints one line each in the order given; a bad line does not stop 
     JSON.stringify({ id: 6, language: "python", program: "print(1)\n", expected: "1" }),
     JSON.stringify({ id: 7, language: "python", program: "print(1)\n", expected: "" }),
   ];
-  const { code, out } = await bentNail(["judge", "--batch", "-"], lines.join("\n"));
+  const { code, out } = await bentNail(["judge", "--batch", "-", "--search", "0"], lines.join("\n"));
   const results = out
     .trim()
     .split("\n")
@@ -330,7 +330,7 @@ test("judge and trace in all six languages, known by the file's ending", async (
     }),
   );
   await writeFile(join(folder, "six.jsonl"), list.join("\n"));
-  const { out } = await bentNail(["judge", "--batch", "six.jsonl"]);
+  const { out } = await bentNail(["judge", "--batch", "six.jsonl", "--search", "0"]);
   const judged = out
     .trim()
     .split("\n")

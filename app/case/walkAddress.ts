@@ -22,5 +22,5 @@ const homes = {
 /** Where a walk was begun. */
 export function walkHome(through: string): string {
   const [kind = "tray", key = ""] = through.split(" ");
-  return homes[kind as keyof typeof homes]?.(encodeURIComponent(key)) ?? "/";
+  return Object.hasOwn(homes, kind) ? homes[kind as keyof typeof homes](encodeURIComponent(key)) : "/";
 }

@@ -4,6 +4,7 @@ import { limitsSchema } from "../../core/outcome/outcome.ts";
 import { buildTable } from "../../core/trace/table.ts";
 import { judgeProgram } from "../../server/judge/judge.ts";
 import { createToolchains, type Toolchains } from "../../server/toolchains/toolchains.ts";
+import { todaysShare } from "../../tools/share.ts";
 import { filesOf } from "../cases.ts";
 import { languageCases } from "./languages.ts";
 
@@ -86,7 +87,7 @@ const shown: Record<string, Shown> = {
 
 const limits = limitsSchema.parse({});
 
-describe.each(languageCases.map((demo) => [demo.name, demo] as const))("%s", (name, demo) => {
+describe.each(todaysShare(languageCases, 3).map((demo) => [demo.name, demo] as const))("%s", (name, demo) => {
   const language = findLanguage(demo.language ?? "python");
   const request = (text: string) => ({ files: filesOf(demo, text), input: demo.input });
 

@@ -18,6 +18,11 @@ export function isDuplicate(problem: unknown): boolean {
   return problem instanceof Error && "code" in problem && problem.code === "23505";
 }
 
+/** True if a statement was refused because a row that it refers to is not there (foreign_key_violation). */
+export function refersToNone(problem: unknown): boolean {
+  return problem instanceof Error && "code" in problem && problem.code === "23503";
+}
+
 /**
  * A statement that was asked of the database while its own caller holds a transaction: it would wait for the end of the
  * transaction, which waits for it. A mistake of ours; the transaction's own `query` is meant.

@@ -3,6 +3,7 @@ import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { inputsOf, neutralOf } from "../../core/exercises/planting/neutral/neutralPrograms.ts";
 import { slipsIn } from "../../core/exercises/planting/slips.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
+import { todaysShare } from "../../tools/share.ts";
 import { runProgram } from "../judge/run.ts";
 import { openTestServices } from "../testServices.ts";
 import { checksOfProgram } from "./checksOfProgram.ts";
@@ -45,11 +46,13 @@ async function planted(id: string, at: number, count: number): Promise<ExerciseC
   return made;
 }
 
-test.each([
+const twinned: [language: string, program: number][] = [
   ["python", 3],
   ["python", 7],
   ["c", 4],
-])(
+];
+
+test.each(todaysShare(twinned, 3))(
   "two neighbours get equal and different exercises: %s, program %i",
   async (id, at) => {
     const made = await planted(id, at, 3);

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
+import { todaysShare } from "../../tools/share.ts";
 import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
 import { differing, type SaidBefore } from "./saidBefore.ts";
 
@@ -138,11 +139,7 @@ const faulty: readonly SaidBefore[] = [
   },
 ];
 
-/** All of them in a long run, else a quarter, another one each day. */
-const share = new Date().getUTCDate() % 4;
-const chosen = faulty.filter((_, at) => process.env.BENT_NAIL_LONG || at % 4 === share);
-
 test("faulty macros, each of the class and the line that was said of it before", { timeout: 300_000 }, async () => {
-  expect(await differing(toolchains, "basic-macro", "cell A1 = 21\n", chosen)).toEqual([]);
+  expect(await differing(toolchains, "basic-macro", "cell A1 = 21\n", todaysShare(faulty, 4))).toEqual([]);
   expect(faulty).toHaveLength(20);
 });

@@ -3,6 +3,7 @@ import { join } from "node:path";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { type ExampleRecord, exampleRecords } from "../../core/patterns/exampleRecords.ts";
 import { patterns } from "../../core/patterns/patterns.ts";
+import { todaysShare } from "../../tools/share.ts";
 import { productFolder } from "../productFolder.ts";
 import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
 import { hashOfExample, runExample } from "./exampleRuns.ts";
@@ -17,16 +18,14 @@ const all = patterns.flatMap((pattern) => pattern.examples.map((example, at) => 
 /** "1" records all anew, "new" what was changed or added. */
 const isRecording = process.env.BENT_NAIL_RECORD === "1" || process.env.BENT_NAIL_RECORD === "new";
 const onlyNew = process.env.BENT_NAIL_RECORD === "new";
-const isLong = process.env.BENT_NAIL_LONG === "1";
 
-/** A tenth of all, another one every day of the month; those that were changed since they were recorded, or never were, always. */
-const share = new Date().getUTCDate() % 10;
+/** A tenth of all; those that were changed since they were recorded, or never were, always. */
+const share = new Set(todaysShare(all, 10));
 const chosen = all.filter(
-  ({ pattern, example, at }, index) =>
-    isLong ||
+  (each) =>
     (isRecording && !onlyNew) ||
-    (!isRecording && index % 10 === share) ||
-    exampleRecords[pattern.id]?.[at]?.example !== hashOfExample(example),
+    (!isRecording && share.has(each)) ||
+    exampleRecords[each.pattern.id]?.[each.at]?.example !== hashOfExample(each.example),
 );
 
 test("an example of a kind of mistake shows what was recorded of it", { timeout: 1_200_000 }, async () => {

@@ -3,6 +3,7 @@ import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { consoleText, limitsSchema, type Outcome } from "../../core/outcome/outcome.ts";
+import { isLongRun, todaysShare } from "../../tools/share.ts";
 import { productFolder } from "../productFolder.ts";
 import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
 
@@ -268,14 +269,21 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
 const ofTheSandbox =
   /^(?:signal_the_first|nested_folders|odd_names_left|take_terminals|write_files|flood_output|fork_bomb|open_sockets)$/;
 const always = new Set(["python", "c"]);
-const isLong = process.env.BENT_NAIL_LONG !== undefined;
 
 describe.each(Object.keys(ends))("%s", (language) => {
   const extension = findLanguage(language)?.extension ?? "";
   const all = readdirSync(join(folder, language)).map((name) => name.slice(0, -extension.length));
   // The other programs in Python have a test of their own (hostile.test.ts).
   const own = language === "python" ? all.filter((name) => name in (ends.python ?? {})) : all;
-  const names = own.filter((name) => isLong || always.has(language) || !ofTheSandbox.test(name));
+  const tried = own.filter((name) => isLongRun || always.has(language) || !ofTheSandbox.test(name));
+  // Those that go on until they are stopped take seconds each: they come in turn.
+  const stoppedToday = new Set(
+    todaysShare(
+      tried.filter((name) => endless.test(name)),
+      3,
+    ),
+  );
+  const names = tried.filter((name) => !endless.test(name) || stoppedToday.has(name));
 
   test("every rule has its program", () => {
     for (const name of Object.keys(ends[language] ?? {})) expect(own).toContain(name);
@@ -285,7 +293,7 @@ describe.each(Object.keys(ends))("%s", (language) => {
     const outcome = await toolchain(language).run(request(language, name));
     expect(["refused", "broken", "not taken"], consoleText(outcome.console, ["err"])).not.toContain(outcome.stoppedBy);
     ends[language]?.[name]?.(outcome);
-    if (isLong || always.has(language)) await nextRunIsRight(language);
+    if (isLongRun || always.has(language)) await nextRunIsRight(language);
   });
 
   test("after all of them the next run is right", () => nextRunIsRight(language));
@@ -306,7 +314,7 @@ const recordedLong: typeof recorded = [
   ["octave", "flood_output"],
 ];
 
-test.each([...recorded, ...(isLong ? recordedLong : [])])(
+test.each([...recorded, ...(isLongRun ? recordedLong : [])])(
   "recording of %s %s breaks nothing",
   async (language, name) => {
     const trace = await toolchain(language).trace(request(language, name));

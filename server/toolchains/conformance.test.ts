@@ -10,6 +10,7 @@ import { decisionsOf } from "../../core/trace/conditions.ts";
 import { createObjectStore } from "../../core/trace/objectStore.ts";
 import { buildTable, type TraceTable } from "../../core/trace/table.ts";
 import type { Trace } from "../../core/trace/trace.ts";
+import { isLongRun, todaysShare } from "../../tools/share.ts";
 import { usualLimits } from "../judge/run.ts";
 import { productFolder } from "../productFolder.ts";
 import { createToolchains, type Toolchains } from "./toolchains.ts";
@@ -96,9 +97,11 @@ async function record(language: string, path: string, name: string): Promise<Rec
   return { text, trace };
 }
 
-describe.each(languages.map((entry) => entry.name))("%s", (language) => {
+describe.each(languages.map((entry, place) => [entry.name, place] as const))("%s", (language, place) => {
   const extension = findLanguage(language)?.extension ?? "";
-  const programs = readdirSync(join(folder, language)).filter((name) => extname(name) === extension);
+  const all = readdirSync(join(folder, language)).filter((name) => extname(name) === extension);
+  // Each day each language has other ones, and each program is there in a third of the languages.
+  const programs = todaysShare([...all.slice(place % 3), ...all.slice(0, place % 3)], 3);
 
   test("a limit of steps is that many, and a program of just so many is whole", async () => {
     const name = `break_continue${extension}`;
@@ -114,7 +117,7 @@ describe.each(languages.map((entry) => entry.name))("%s", (language) => {
   });
 
   test("the set is whole", () => {
-    expect(programs.length).toBeGreaterThanOrEqual(25);
+    expect(all.length).toBeGreaterThanOrEqual(25);
   });
 
   // There is one office: several of its runs at once wait for their turn, on a slow machine longer than a run may.
@@ -163,7 +166,7 @@ describe.each(languages.map((entry) => entry.name))("%s", (language) => {
       }
     }
     expect(wrong).toEqual([]);
-    expect(decided).toBeGreaterThan(10);
-    expect(assigned).toBeGreaterThan(20);
+    expect(decided).toBeGreaterThan(isLongRun ? 10 : 0);
+    expect(assigned).toBeGreaterThan(isLongRun ? 20 : 2);
   });
 });
