@@ -1,4 +1,5 @@
 import { defineConfig } from "vitest/config";
+import { SlowFirst } from "./tools/slowFirst.ts";
 
 export default defineConfig({
   test: {
@@ -8,6 +9,7 @@ export default defineConfig({
     testTimeout: 600_000,
     hookTimeout: 600_000,
     maxWorkers: 3,
+    sequence: { sequencer: SlowFirst },
     // The files of a worker share the modules that they import: no module of ours keeps anything that another file's tests could find.
     isolate: false,
   },

@@ -3,21 +3,29 @@ import { dirname, join } from "node:path";
 import fc from "fast-check";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { openTestServices } from "../server/testServices.ts";
+import { buildTestWorld } from "../server/testWorld.ts";
 import { isLongRun } from "../tools/share.ts";
 import { answered, asked, markupOf, provideServices } from "./askRoute.ts";
+import * as lessons from "./lessons/page.tsx";
 import routes from "./routes.ts";
 import * as sheets from "./sheets/page.tsx";
-import { buildTestWorld } from "./testWorld.ts";
+import * as sit from "./sitting/page.tsx";
 
 /** Generated requests a page: few in each run, the same ones each time; many and others in the long run. */
-const asking = isLongRun ? { numRuns: 400 } : { numRuns: 15, seed: 4200 };
+const asking = isLongRun ? { numRuns: 400 } : { numRuns: 8, seed: 4200 };
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 let world: Record<string, string> = {};
 beforeAll(async () => {
   services = await openTestServices();
   provideServices(services);
-  world = await buildTestWorld(services);
+  const built = await buildTestWorld(services);
+  const { code = "", label = "", personalCode = "", courseKey = "", sheetKey = "" } = built;
+  const enter = { intent: "enter", label, personalCode };
+  const { cookie = "" } = await answered(sit.action(asked({ code }, { form: enter })));
+  const begin = { intent: "begin", title: "Loads", course: courseKey, sheet: sheetKey };
+  const begun = await answered(lessons.action(asked({}, { form: begin })) as never);
+  world = { ...built, cookie, lessonKey: begun.location?.split("/").at(-1) ?? "" };
 });
 afterAll(async () => {
   await services.queue.settled();
@@ -132,7 +140,7 @@ test.each(withLoader)(
           Object.entries(question).flatMap(([name, all]) => [all].flat().map((each): [string, string] => [name, each])),
         );
         const filled = path.replace(/:(\w+)/g, (_, name: string) =>
-          encodeURIComponent((params[name] ?? "").toWellFormed()),
+          encodeURIComponent(Buffer.from(params[name] ?? "").toString()),
         );
         const address = `${filled}?${query}`;
         const from = `10.2.${asker >> 8}.${asker++ & 255}`;

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../core/languages/languages.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
+import { todaysShare } from "../tools/share.ts";
 import { programFiles } from "./batch.ts";
 import { judgeMaterial } from "./judge.ts";
 
@@ -303,15 +304,18 @@ const cases: readonly Named[] = [
   },
 ];
 
-test.each(cases)("$says ($language)", async ({ language: id, program, input, expected, line, kind, search }) => {
-  const language = findLanguage(id);
-  if (!language) throw new Error(id);
-  const judged = await judgeMaterial(toolchains, language, {
-    files: programFiles(program, language),
-    ...{ input, expected, closely: true, search: search ?? 0 },
-  });
-  expect(
-    [judged.leads[0]?.line, kind && judged.patterns[0]?.id],
-    JSON.stringify([judged.leads, judged.patterns]),
-  ).toEqual([line, kind]);
-});
+test.each(todaysShare(cases, 2))(
+  "$says ($language)",
+  async ({ language: id, program, input, expected, line, kind, search }) => {
+    const language = findLanguage(id);
+    if (!language) throw new Error(id);
+    const judged = await judgeMaterial(toolchains, language, {
+      files: programFiles(program, language),
+      ...{ input, expected, closely: true, search: search ?? 0 },
+    });
+    expect(
+      [judged.leads[0]?.line, kind && judged.patterns[0]?.id],
+      JSON.stringify([judged.leads, judged.patterns]),
+    ).toEqual([line, kind]);
+  },
+);

@@ -3,6 +3,7 @@ import { accumulation } from "./families/accumulation.ts";
 import { addressSign } from "./families/addressSign.ts";
 import { alongFamily } from "./families/along.ts";
 import { arithmetic } from "./families/arithmetic.ts";
+import { begunAnew } from "./families/begunAnew.ts";
 import { blockEnd } from "./families/blockEnd.ts";
 import { blockMarks } from "./families/blockMarks.ts";
 import { bracket } from "./families/bracket.ts";
@@ -61,7 +62,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[terminator, colon, bracket, quote, word, sign, blockEnd, indentationFamily, nameFamily],
   ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
-  ...[otherName, swapped, accumulation, startValue, direction, loopChange, moved, blockMarks, emptyBody],
+  ...[otherName, swapped, accumulation, begunAnew, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],

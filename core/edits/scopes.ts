@@ -8,6 +8,8 @@ export type Scopes = {
   isKnownAt: (name: string, around: readonly SyntaxNode[]) => boolean;
   /** Whether two names may stand for values of one kind: false only where both are declared, as different kinds. */
   areAlike: (one: string, other: string) => boolean;
+  /** Whether two names are declared as values of one kind; true in a language that declares none. */
+  areDeclaredAlike: (one: string, other: string) => boolean;
   /** Whether a name may stand for a number: false only where it is declared as something else. */
   mayCount: (name: string) => boolean;
 };
@@ -36,6 +38,8 @@ export function scopesOf(context: EditContext): Scopes {
       const [first, second] = [kinds.get(one), kinds.get(other)];
       return !first || !second || first === second;
     },
+    areDeclaredAlike: (one, other) =>
+      context.writing.types.length === 0 || (kinds.has(one) && kinds.get(one) === kinds.get(other)),
     mayCount: (name) => (kinds.get(name) ?? number) === number,
   };
   found.set(context, scopes);
@@ -73,7 +77,9 @@ function kindsOf(context: EditContext): Map<string, string> {
     if (/^(?:var|auto)$/.test(said)) continue;
     const usual = numbers.test(said) ? number : said;
     const text = context.sourceOf(node);
-    for (const name of namesIn({ ...node, children: node.children.filter((child) => child !== type) })) {
+    const own = node.kind === "parameter" && node.sign ? [node.sign] : [];
+    const inside = namesIn({ ...node, children: node.children.filter((child) => child !== type) });
+    for (const name of new Set([...own, ...inside])) {
       const marks = new RegExp(String.raw`(\*\s*)?\b${name}\b(\s*\[)?`).exec(text);
       const kind = `${usual}${marks?.[1] || marks?.[2] ? " several" : ""}`;
       if (kinds.has(name) && kinds.get(name) !== kind) several.add(name);

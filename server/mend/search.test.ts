@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
+import { todaysShare } from "../../tools/share.ts";
 import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
 import { searchFixes } from "./search.ts";
 import type { SearchCheck } from "./searchRuns.ts";
@@ -37,7 +38,7 @@ test("a stop is mended where its value was made, with two inputs that say so", a
   expect(fixes[0]).toMatchObject({ lines: [1], repairs: "repairs", families: ["conversion"] });
 });
 
-test.each([
+const slips: [language: string, program: string, line: number][] = [
   [
     "c",
     '#include <stdio.h>\nint main(void)\n{\n    int n;\n    scanf("%d", n);\n    printf("%d\\n", n + 1);\n    return 0;\n}\n',
@@ -55,7 +56,9 @@ test.each([
   ],
   ["pascal", "var n: integer;\nbegin\n  readln(n);\n  n = n + 1;\n  writeln(n);\nend.\n", 4],
   ["octave", 'n = input("");\nprintf("%d\\n", n - 1);\n', 2],
-])("in %s the slip is found on its line", async (language, text, line) => {
+];
+
+test.each(todaysShare(slips, 2))("in %s the slip is found on its line", async (language, text, line) => {
   const { fixes } = await look(language, text, [
     { input: "3\n", expected: "4\n" },
     { input: "8\n", expected: "9\n" },

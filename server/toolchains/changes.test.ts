@@ -1,5 +1,6 @@
 import { afterAll, expect, test } from "vitest";
 import { consoleText, type StepChange } from "../../core/outcome/outcome.ts";
+import { todaysShare } from "../../tools/share.ts";
 import { readLimits } from "../limits.ts";
 import { createToolchains } from "./toolchains.ts";
 
@@ -119,7 +120,9 @@ async function recorded(language: string, change?: Omit<StepChange, "step" | "li
 const printed = (trace: Awaited<ReturnType<typeof recorded>>) =>
   consoleText(trace.outcome.console, ["out"]).trim().split(/\s*\n/);
 
-test.each(Object.keys(programs))(
+const today = todaysShare(Object.keys(programs), 2);
+
+test.each(today)(
   "%s: a value that is put in counts from there on, and the text stays",
   async (language) => {
     const real = await recorded(language);
@@ -137,7 +140,7 @@ test.each(Object.keys(programs))(
   60_000,
 );
 
-test.each(Object.keys(programs))(
+test.each(today)(
   "%s: a file that is altered or taken away on the way",
   async (language) => {
     const mended = { put: { name: "deck[1]", value: "2" } };
@@ -147,7 +150,7 @@ test.each(Object.keys(programs))(
   60_000,
 );
 
-test.each(Object.keys(programs))(
+test.each(today)(
   "%s: what cannot be put in is said, and the run is as it was",
   async (language) => {
     for (const [name, value] of [
@@ -168,7 +171,7 @@ test.each(Object.keys(programs))(
   60_000,
 );
 
-test.each(Object.keys(programs))(
+test.each(today)(
   "%s: the files that lie beside the program when a line is about to run",
   async (language) => {
     const asked = await recorded(language, {});

@@ -9,7 +9,8 @@ function mends(context: EditContext): Proposal[] {
     const place = signPlace(context, node);
     const inCondition = node.role === "condition" || around.some((each) => each.role === "condition");
     // What a function gives back of a comparison is asked for, too, and an assignment there is hardly ever meant.
-    const isAsked = inCondition || around.at(-1)?.kind === "return";
+    // An argument is no place to give a value in, either.
+    const isAsked = inCondition || around.at(-1)?.kind === "return" || node.role === "argument";
     return place && isAsked && node.sign === assign ? [change(place, equal, { before: assign, after: equal })] : [];
   });
   const compared = ofKind(context, "statement").flatMap(({ node }) => {

@@ -1,13 +1,24 @@
 import { part, parts } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { startsOf } from "../gathered.ts";
+import { givesOnly } from "../givesOnly.ts";
 import { calledName, ofKind } from "../places.ts";
+import { scopesOf } from "../scopes.ts";
 
 /** Calls that change their object and give nothing back, by language family of their names; taken for ones that give a value. */
 const changing = new Set(["sort", "append", "reverse", "extend", "insert", "remove", "add", "Sort", "Add", "Reverse"]);
 
+/** True for a name that is given one plain value, and no other. */
+function isLeft(context: EditContext, name: string): boolean {
+  const given = ofKind(context, "assignment").filter(
+    ({ node }) => (part(node, "target") ?? part(node, "definition"))?.sign === name,
+  );
+  return given.length === 1 && startsOf(context, name).length === 1;
+}
+
 function mends(context: EditContext): Proposal[] {
   const { assign } = context.writing;
-  const statements = ofKind(context, "statement").flatMap(({ node }) => {
+  const statements = ofKind(context, "statement").flatMap(({ node, around }) => {
     const [value] = node.children;
     if (!value || node.children.length !== 1) return [];
     const callee = value.kind === "call" ? part(value, "callee") : undefined;
@@ -31,6 +42,15 @@ function mends(context: EditContext): Proposal[] {
       context.names.includes(first.sign ?? "")
     )
       found.push(insert(node.from, `${first.sign} ${assign} `, { name: first.sign ?? "" }, 0.6));
+    // What a function of the program works out, into a name that begins with something and that nothing changes.
+    if (value.kind === "call" && callee?.kind === "name" && givesOnly(context, callee.sign ?? ""))
+      for (const name of context.names.filter(
+        (each) => scopesOf(context).isKnownAt(each, around) && isLeft(context, each),
+      ))
+        found.push(
+          insert(node.from, `${name} ${assign} ${name} + `, { name }, 1.2),
+          insert(node.from, `${name} ${assign} `, { name }, 1),
+        );
     return found;
   });
   const assigned = ofKind(context, "assignment").flatMap(({ node }) => {
@@ -67,7 +87,15 @@ function plants(context: EditContext): Proposal[] {
     if (context.sourceOf(object) !== context.sourceOf(target)) return [];
     return [change({ from: node.from, to: value.from }, "", { name: context.sourceOf(target) })];
   });
-  return taken;
+  const added = ofKind(context, "assignment").flatMap(({ node }) => {
+    const [target, value] = [part(node, "target"), part(node, "value")];
+    const call = value?.kind === "binary" ? part(value, "right") : value;
+    const adds = value?.kind === "binary" || node.sign === "+=";
+    if (target?.kind !== "name" || call?.kind !== "call" || !adds) return [];
+    if (!givesOnly(context, calledName(call))) return [];
+    return [change({ from: node.from, to: call.from }, "", { name: target.sign ?? "" })];
+  });
+  return [...taken, ...added];
 }
 
 export const resultThrownAway: EditFamily = {
@@ -89,6 +117,13 @@ export const resultThrownAway: EditFamily = {
       language: "csharp",
       right: "class P { void F(string s) { s = s.Trim(); } }",
       faulty: "class P { void F(string s) { s.Trim(); } }",
+    },
+    {
+      language: "csharp",
+      right:
+        "class P {\n  static int Fare(int age) {\n    return age;\n  }\n  static void Main() {\n    int sum = 0;\n    while (Go()) {\n      sum = sum + Fare(3);\n    }\n  }\n}\n",
+      faulty:
+        "class P {\n  static int Fare(int age) {\n    return age;\n  }\n  static void Main() {\n    int sum = 0;\n    while (Go()) {\n      Fare(3);\n    }\n  }\n}\n",
     },
     { language: "octave", right: "x = [2 1];\nx = sort(x);\n", faulty: "x = [2 1];\nsort(x);\n" },
   ],

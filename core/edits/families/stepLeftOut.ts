@@ -1,50 +1,39 @@
 import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { beside } from "../beside.ts";
 import { bestsLeft } from "../bests.ts";
 import { type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
-import { blocksOf, calledName, lineEndOf, ofKind, wholeLines } from "../places.ts";
+import { blocksOf, calledName, namesIn, ofKind, wholeLines } from "../places.ts";
 import { marksNeverSet, putInOnePlace, uncalled } from "../prepared.ts";
 import { scopesOf } from "../scopes.ts";
 import { usageOf } from "../usage.ts";
 
-/** A statement put on a line of its own before or behind another one, ended or parted from it as the language has it. */
-function beside(
-  context: EditContext,
-  statement: SyntaxNode,
-  text: string,
-  where: "before" | "behind",
-  odds: number,
-): Proposal[] {
-  const whole = wholeLines(context, statement);
-  if (!whole) return [];
-  const { statementEnd, blocks } = context.writing;
-  const mark = statementEnd === ";" ? ";" : "";
-  const lineEnd = lineEndOf(context);
-  const written = `${whole.first.indent}${text}${text.endsWith(mark) ? "" : mark}`;
-  const about = statement.from;
-  if (where === "before") return [{ ...insert(whole.from, `${written}${lineEnd}`, { text }, odds), about }];
-  const lines = context.text.slice(whole.from, whole.to);
-  // Where the sign stands between statements, the last one of a block may have none.
-  if (blocks.by === "two words" && mark && !lines.trimEnd().endsWith(mark))
-    return [{ ...insert(statement.to, `${mark}${lineEnd}${written}`, { text }, odds), about }];
-  const parted = /[\r\n]$/.test(lines) ? "" : lineEnd;
-  return [{ ...insert(whole.to, `${parted}${written}${lineEnd}`, { text }, odds), about }];
-}
-
 /** Calls of a function that nothing calls, before each statement of another one or of the program's own part. */
 function calls(context: EditContext): Proposal[] {
-  const { isKnownAt } = scopesOf(context);
+  const { isKnownAt, areDeclaredAlike } = scopesOf(context);
   return uncalled(context).flatMap(({ node }) => {
     const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
     const handed = node.children.filter((child) => child.kind === "parameter").map((each) => each.sign ?? "");
     if (nodesOf(node).some((each) => each.kind === "return" && each.children.length > 0)) return [];
     const brackets = handed.length > 0 || context.writing.blocks.by !== "two words";
-    const text = `${name}${brackets ? `(${handed.join(", ")})` : ""}`;
+    const callWith = (given: readonly string[]) => `${name}${brackets ? `(${given.join(", ")})` : ""}`;
     return blocksOf(context).flatMap(({ block, statements, around }) => {
       const inside = [...around, block];
       if (inside.includes(node) || around.some((each) => each.kind === "class" && each === around.at(-1))) return [];
-      if (!handed.every((each) => context.names.includes(each) && isKnownAt(each, inside))) return [];
+      // What is handed in is called the same there, or else it is of the same kind.
+      const known = (each: string) => context.names.includes(each) && isKnownAt(each, inside);
+      const choices = handed.map((each) =>
+        known(each)
+          ? [each]
+          : context.names.filter((other) => known(other) && areDeclaredAlike(each, other)).slice(0, 3),
+      );
+      const given = choices.reduce<string[][]>(
+        (all, names) => all.flatMap((one) => names.map((each) => [...one, each])).slice(0, 6),
+        [[]],
+      );
       const outer = around.every((each) => !isStatement(each) || each.kind === "try");
-      return statements.flatMap((statement) => beside(context, statement, text, "before", outer ? 1.2 : 0.3));
+      return given.flatMap((names) =>
+        statements.flatMap((statement) => beside(context, statement, callWith(names), "before", outer ? 1.2 : 0.3)),
+      );
     });
   });
 }
@@ -92,6 +81,9 @@ function reads(context: EditContext): Proposal[] {
       ({ node: given }) => given.to <= node.from && asked.has(nameGiven(given)) && readsSomething(context, given),
     );
     const nearest = before.at(-1)?.node;
+    const into = nearest ? undefined : readsInto(context, node, asked);
+    if (into && !nodesOf(body).some((each) => context.sourceOf(each) === into))
+      return beside(context, last, into, "behind", 1.5).map((proposal) => ({ ...proposal, about: node.from }));
     const moved = nearest && nodesOf(body).some((each) => each.role === "target" && each.sign === nameGiven(nearest));
     const value = nearest && part(nearest, "value");
     if (!nearest || !value || moved) return [];
@@ -104,6 +96,20 @@ function reads(context: EditContext): Proposal[] {
       ...beside(context, body.children[0] ?? last, again, "before", 0.5),
     ].map((proposal) => ({ ...proposal, about: node.from }));
   });
+}
+
+/** The last call before a loop that reads into a name which the loop asks for: `readln(code)`, `scanf("%d", &n)`. */
+function readsInto(context: EditContext, loop: SyntaxNode, asked: ReadonlySet<string>): string | undefined {
+  const { library } = context.writing;
+  const calls = ofKind(context, "call").filter(
+    ({ node, around }) =>
+      node.to <= loop.from &&
+      around.at(-1)?.kind === "statement" &&
+      (library.reads(calledName(node)) || library.readsText(calledName(node))) &&
+      namesIn(node).some((name) => asked.has(name)),
+  );
+  const last = calls.at(-1)?.node;
+  return last && context.sourceOf(last);
 }
 
 /** The name that an assignment, or a declaration with a first value, gives a value to. */

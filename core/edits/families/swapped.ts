@@ -58,6 +58,13 @@ function swaps(context: EditContext): Proposal[] {
     if (!target || !value || value.kind !== "name" || target.role === "definition" || target.kind === "list") return [];
     return swap(context, target, value, 0.6);
   });
+  // An element that is put where its value says: a(value) = place.
+  const placed = ofKind(context, "assignment").flatMap(({ node }) => {
+    const [target, value] = [part(node, "target"), part(node, "value")];
+    if (target?.kind !== "index" && target?.kind !== "call") return [];
+    const [at, ...others] = parts(target, "argument");
+    return at?.kind === "name" && value?.kind === "name" && others.length === 0 ? swap(context, at, value, 0.6) : [];
+  });
   // The parts that one line takes apart, in the order of its names.
   const targets = ofKind(context, "list").flatMap(({ node }) => {
     if (node.role !== "target") return [];
@@ -76,7 +83,7 @@ function swaps(context: EditContext): Proposal[] {
     const allows = nodesOf(left).some((each) => each.kind === "index" || each.kind === "call" || each.kind === "field");
     return swap(context, left, right, allows ? 0.6 : 0.05);
   });
-  return [...calls, ...sides, ...assigned, ...targets, ...picks, ...tests];
+  return [...calls, ...sides, ...assigned, ...placed, ...targets, ...picks, ...tests];
 }
 
 export const swapped: EditFamily = {

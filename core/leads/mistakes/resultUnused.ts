@@ -1,3 +1,4 @@
+import { givesOnly } from "../../edits/givesOnly.ts";
 import { calledName, ofKind } from "../../edits/places.ts";
 import { part } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
@@ -12,8 +13,17 @@ export const resultUnused: Mistake = {
       const [call] = node.children;
       const name = call ? calledName(call) : "";
       const callee = call && part(call, "callee");
-      if (call?.kind !== "call" || !callee || !library.gives(name)) return [];
-      if (callee.kind === "name" && context.functions.includes(name)) return [];
+      if (call?.kind !== "call" || !callee) return [];
+      const isOwn = callee.kind === "name" && context.functions.includes(name);
+      if (isOwn && givesOnly(context, name))
+        return [
+          {
+            line: context.lineOf(node.from),
+            names: [name],
+            why: `What “${name}” works out is taken by nobody, and it does nothing else.`,
+          },
+        ];
+      if (isOwn || !library.gives(name)) return [];
       return [
         {
           line: context.lineOf(node.from),
@@ -37,6 +47,11 @@ export const resultUnused: Mistake = {
   examples: [
     { language: "python", text: 'a = "x"\na.upper()\nprint(a)\n', line: 2 },
     { language: "python", text: "a = [2, 1]\nb = a.sort()\nprint(b)\n", line: 2 },
+    {
+      language: "csharp",
+      text: "class P {\n  static int Fare(int age) {\n    return age;\n  }\n  static void Main() {\n    Fare(3);\n  }\n}\n",
+      line: 6,
+    },
     { language: "java", text: "class M {\n  void f(String s) {\n    s.trim();\n  }\n}\n", line: 3 },
   ],
 };

@@ -16,9 +16,9 @@ export const andOrWithoutBrackets: Pattern = {
     byEdit("formula-brackets", ({ lineBefore }) => /\b(?:and|or)\b|&&|\|\|/.test(lineBefore), 4),
     byEdit(
       "logic-word",
-      ({ lineBefore }) =>
-        /\band\b|&&/.test(lineBefore) &&
-        /\bor\b|\|\|/.test(lineBefore) &&
+      // Where one of the two words is left alone by the mending, it was the wrong word.
+      ({ lineBefore, lineAfter }) =>
+        [lineBefore, lineAfter].every((line) => /\band\b|&&/.test(line) && /\bor\b|\|\|/.test(line)) &&
         !/\([^()]*(?:\bor\b|\|\||\band\b|&&)[^()]*\)\s*(?:and|or|&&|\|\|)/.test(lineBefore),
       5,
     ),

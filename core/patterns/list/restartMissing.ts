@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byText } from "../grounds.ts";
+import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isPlainStart, movedStatement } from "../shape.ts";
 
@@ -13,6 +13,7 @@ export const restartMissing: Pattern = {
   avoid: "Ask what must be fresh at the beginning of each pass.",
   fault: true,
   grounds: [
+    byEdit("begun-anew", undefined, 4),
     byText(({ changes, class: of }) => {
       const moved = of === "logic" ? movedStatement(changes) : null;
       return moved && isPlainStart(moved.text) && moved.after > moved.before

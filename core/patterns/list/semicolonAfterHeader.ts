@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byNotice } from "../grounds.ts";
+import { byEdit, byNotice, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A sign that ends statements stands behind a header, which then heads nothing. */
@@ -11,7 +11,16 @@ export const semicolonAfterHeader: Pattern = {
   cause: "The sign is an empty statement, and it is the one that the header heads.",
   avoid: "No such sign behind a closing bracket of a header.",
   fault: true,
-  grounds: [byEdit("empty-body", () => true, 4), byNotice("semicolon-after-header", 8)],
+  grounds: [
+    byEdit("empty-body", () => true, 4),
+    // The head of a function with its body behind it.
+    byEdit(
+      "terminator",
+      (change, { lines }) => takesAway(change) && /^\s*\{/.test(lines.slice(change.line).join("\n")),
+      4,
+    ),
+    byNotice("semicolon-after-header", 8),
+  ],
   examples: [
     inMain(
       "java",

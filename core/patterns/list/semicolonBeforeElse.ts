@@ -12,7 +12,15 @@ export const semicolonBeforeElse: Pattern = {
   cause: "The sign ends the whole decision, so the else has none to belong to.",
   avoid: "Read if, then and else as one sentence.",
   fault: true,
-  grounds: [byEdit("terminator", takesAway, 4)],
+  grounds: [
+    byEdit(
+      "terminator",
+      (change, { lines }) =>
+        takesAway(change) &&
+        (/;\s*else\b/i.test(change.lineBefore) || /^\s*\}?\s*else\b/i.test(lines.slice(change.line).join("\n"))),
+      4,
+    ),
+  ],
   examples: [
     example(
       "pascal",

@@ -1,19 +1,15 @@
 import { deckProgram, testExercise } from "../core/exercises/testExercise.ts";
-import { insertAssignment, setHandIn } from "../server/assignments/assignmentStore.ts";
-import { collectCase } from "../server/cases/caseStore.ts";
-import { addExercise } from "../server/exercises/exerciseStore.ts";
-import { addCourse, addStudents, listStudents } from "../server/people/courseStore.ts";
-import type { Services } from "../server/services.ts";
-import { addSheet, findSheet, placeExercise, setSheet } from "../server/sheets/sheetStore.ts";
-import { beginSitting, saveAnswer } from "../server/sittings/sittingStore.ts";
-import { answered, asked } from "./askRoute.ts";
-import * as lessons from "./lessons/page.tsx";
-import * as sit from "./sitting/page.tsx";
+import { insertAssignment, setHandIn } from "./assignments/assignmentStore.ts";
+import { collectCase } from "./cases/caseStore.ts";
+import { addExercise } from "./exercises/exerciseStore.ts";
+import { addCourse, addStudents, listStudents } from "./people/courseStore.ts";
+import type { Services } from "./services.ts";
+import { addSheet, findSheet, placeExercise, setSheet } from "./sheets/sheetStore.ts";
+import { beginSitting, saveAnswer } from "./sittings/sittingStore.ts";
 
 /**
  * A small course with one of everything that has a page, for tests that walk over all pages: the keys by the names that
- * addresses have for them (`code` is the sheet's; `label`, `personalCode` and `cookie` are the first student's, who sits
- * it).
+ * addresses have for them (`code` is the sheet's; `label` and `personalCode` are the first student's, who sits it).
  */
 export async function buildTestWorld(services: Services): Promise<Record<string, string>> {
   const { database } = services;
@@ -47,18 +43,11 @@ export async function buildTestWorld(services: Services): Promise<Record<string,
   const edition = await setSheet(database, sheetKey, { title: "Deck loads", exercises });
   const sittingKey = await beginSitting(database, edition, first.key, 0);
   await saveAnswer(database, sittingKey, "mend", 1, { text: deckProgram });
-  const begun = await answered(
-    lessons.action(
-      asked({}, { form: { intent: "begin", title: "Loads", course: courseKey, sheet: sheetKey } }),
-    ) as never,
-  );
   const code = (await findSheet(database, sheetKey))?.code ?? "";
-  const form = { intent: "enter", label: first.label, personalCode: first.personal_code };
-  const { cookie = "" } = await answered(sit.action(asked({ code }, { form })));
   return {
     ...{ courseKey, studentKey: first.key, assignmentKey, caseKey, exerciseKey, sheetKey, sittingKey, taskKey: "mend" },
-    ...{ lessonKey: begun.location?.split("/").at(-1) ?? "", code, cookie },
+    ...{ code, label: first.label, personalCode: first.personal_code },
     ...{ patternId: "limit-off-by-one", languageId: "python", form: "answers", format: "csv", file: "assignment.json" },
-    ...{ label: first.label, personalCode: first.personal_code, name: "none.zip" },
+    name: "none.zip",
   };
 }
