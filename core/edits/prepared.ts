@@ -7,6 +7,11 @@ import { functionAround, ofKind, otherTruth } from "./places.ts";
 /** A function that runs by itself: where there is none, and nothing stands outside of functions, a person chooses what is run. */
 const begins = /^(?:main|setup|draw)$/i;
 
+/** True for the function that a program begins with. */
+export function runsFirst(node: SyntaxNode): boolean {
+  return begins.test(node.children.find((child) => child.role === "definition")?.sign ?? "");
+}
+
 /** Functions of the program that nothing calls or hands on, where it is known what runs first. */
 export function uncalled(context: EditContext): Placed[] {
   if (!context.functions.some((name) => begins.test(name)) && !context.tree.children.some(runsByItself)) return [];

@@ -1,8 +1,9 @@
 import { editContext } from "../edits/context.ts";
 import type { EditContext } from "../edits/edit.ts";
+import { gatherings } from "../edits/gathered.ts";
 import { calledName, isOrder, ofKind } from "../edits/places.ts";
 import { consoleText, type Outcome } from "../outcome/outcome.ts";
-import { isLoop, type SyntaxNode } from "../syntax/tree.ts";
+import { isLoop, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { Verdict } from "../verdict/verdict.ts";
 import type { LeadRule } from "./lead.ts";
 
@@ -38,6 +39,13 @@ const loops = (context: EditContext) => nodes(context, isLoop);
 const comparisons = (context: EditContext) => nodes(context, (node) => node.kind === "binary" && isOrder(node.sign));
 const changesOf = (context: EditContext) =>
   ofKind(context, "assignment").flatMap(({ node, around }) => (around.some(isLoop) ? [node] : []));
+/** Conditions of decisions that let something be counted. */
+const askedForCounts = (context: EditContext) =>
+  ofKind(context, "if").flatMap(({ node }) => {
+    const [condition, body] = [part(node, "condition"), part(node, "body")];
+    const counts = body && gatherings(context).some(({ placed }) => placed.around.includes(body));
+    return condition && counts ? [condition] : [];
+  });
 const typedNumber = (seen: Seen, number: number) =>
   Number.isFinite(number) && number !== 0 && seen.typed.some((each) => Number(each) === number);
 
@@ -81,13 +89,13 @@ export const signs: readonly Sign[] = [
     id: "one too few or too many",
     says: "It is one less or one more than intended: a limit is off by one.",
     shows: ({ got, wanted }) => Math.abs(got - wanted) === 1 && Number.isInteger(got),
-    suspects: (context) => [...loops(context), ...comparisons(context)],
+    suspects: (context) => [...loops(context), ...comparisons(context), ...askedForCounts(context)],
   },
   {
     id: "nothing was counted",
     says: "It still has the value that it began with: nothing was counted or added.",
     shows: (seen) => (seen.got === 0 || seen.got === 1) && seen.wanted > 1 && !typedNumber(seen, seen.got),
-    suspects: (context) => [...changesOf(context), ...comparisons(context)],
+    suspects: (context) => [...changesOf(context), ...comparisons(context), ...askedForCounts(context)],
   },
   {
     id: "equals what was typed in",

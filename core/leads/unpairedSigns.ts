@@ -1,3 +1,5 @@
+import { editContext } from "../edits/context.ts";
+import { headersWithoutBrace } from "../edits/headers.ts";
 import type { Token } from "../languages/token.ts";
 import { type Lead, type LeadContext, type LeadRule, ruleDoesNotHold } from "./lead.ts";
 
@@ -62,6 +64,16 @@ export const unpairedSigns: LeadRule = (context) => {
       leads.push({ line: token.line, why: `The bracket “${token.text}” here has no partner.`, weight: 90 });
       if (open.length > 0) open.pop();
     }
+  }
+  // A header whose block has an end and no beginning: the brace without a partner is that end.
+  if (leads.some((lead) => lead.why.includes("“}”"))) {
+    const edits = editContext(context.language, context.program);
+    for (const head of edits ? headersWithoutBrace(edits) : [])
+      leads.push({
+        line: head.number,
+        why: "What this line heads has a brace at its end, and none at its beginning.",
+        weight: 110,
+      });
   }
   // Where one is missing in a text that is laid out well, the first block that another one's brace closes is the one without its own.
   const [first] = closedFurtherOut;

@@ -1,5 +1,6 @@
 import type { PlacedToken } from "../../syntax/placed.ts";
 import { change, type EditContext, type EditFamily, type EditLine, insert, type Proposal } from "../edit.ts";
+import { headersWithoutBrace } from "../headers.ts";
 import { lineEndOf } from "../places.ts";
 
 const partner: Readonly<Record<string, string>> = { "(": ")", "[": "]", "{": "}", ")": "(", "]": "[", "}": "{" };
@@ -118,10 +119,13 @@ function mends(context: EditContext): Proposal[] {
       if (end?.text === ",") found.push(insert(end.from, sign, { bracket: sign }, 0.8));
     }
   }
+  const headless = new Set(close.some((token) => token.text === "}") ? headersWithoutBrace(context) : []);
   for (const token of close) {
     const line = context.lines[token.line - 1];
     const sign = partner[token.text] ?? "";
-    found.push(change(token, "", { bracket: token.text }, 1));
+    // Where a header lacks its brace, it is not the end that is too many.
+    const isNeeded = token.text === "}" && headless.size > 0;
+    found.push(change(token, "", { bracket: token.text }, isNeeded ? 0.2 : 1));
     if (!line || token.text === "}") continue;
     for (const [at, each] of line.code.entries()) {
       if (each.from >= token.from) break;
@@ -137,7 +141,7 @@ function mends(context: EditContext): Proposal[] {
     for (const line of context.lines) {
       const last = line.code.at(-1);
       if (last && (last.text === ")" || last.text === "else" || /^(class|struct)$/.test(line.code.at(-2)?.text ?? "")))
-        found.push(insert(last.to, " {", { bracket: "{" }, 0.9));
+        found.push(insert(last.to, " {", { bracket: "{" }, headless.has(line) ? 3 : 0.9));
     }
   // A closing one of another kind.
   for (const token of close)

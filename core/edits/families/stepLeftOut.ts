@@ -3,7 +3,7 @@ import { beside } from "../beside.ts";
 import { bestsLeft } from "../bests.ts";
 import { type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
 import { blocksOf, calledName, namesIn, ofKind, wholeLines } from "../places.ts";
-import { marksNeverSet, putInOnePlace, uncalled } from "../prepared.ts";
+import { marksNeverSet, putInOnePlace, runsFirst, uncalled } from "../prepared.ts";
 import { scopesOf } from "../scopes.ts";
 import { usageOf } from "../usage.ts";
 
@@ -31,8 +31,11 @@ function calls(context: EditContext): Proposal[] {
         [[]],
       );
       const outer = around.every((each) => !isStatement(each) || each.kind === "try");
+      // What the program begins with is where its parts are called one after another.
+      const main = around.every((each) => each.kind !== "function" || runsFirst(each)) ? 1 : 0.6;
+      const odds = (outer ? 1.2 : 0.3) * main;
       return given.flatMap((names) =>
-        statements.flatMap((statement) => beside(context, statement, callWith(names), "before", outer ? 1.2 : 0.3)),
+        statements.flatMap((statement) => beside(context, statement, callWith(names), "before", odds)),
       );
     });
   });

@@ -37,6 +37,7 @@ import { restartInLoop } from "./restartInLoop.ts";
 import { resultUnused } from "./resultUnused.ts";
 import { returnInLoop } from "./returnInLoop.ts";
 import { secondVariable } from "./secondVariable.ts";
+import { siblingWithout } from "./siblingWithout.ts";
 import { sumBeforeDivision } from "./sumBeforeDivision.ts";
 import { sumJoined } from "./sumJoined.ts";
 import { textByIdentity } from "./textByIdentity.ts";
@@ -48,6 +49,7 @@ export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
+  siblingWithout,
   ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],

@@ -13,6 +13,8 @@ export const arithmeticOperatorWrong: Pattern = {
   fault: true,
   grounds: [
     byEdit("arithmetic", () => true, 1),
+    // One more for one less.
+    byEdit("accumulation", ({ before }) => /\+\+|--/.test(before)),
     // The rest for the quotient, or the other way round: no fraction is lost.
     byEdit(
       "arithmetic",

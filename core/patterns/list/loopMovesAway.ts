@@ -23,7 +23,11 @@ export const loopMovesAway: Pattern = {
       5,
     ),
     // Up from a head that waits for less, or down from one that waits for more: also where the run is stopped on the way.
-    byEdit("direction", ({ lineBefore }) => /\bfor\b.*(?:>[^;]*;[^;]*\+\+|<[^;]*;[^;]*--)/.test(lineBefore), 6),
+    byEdit(
+      ["direction", "accumulation"],
+      ({ lineBefore }) => /\bfor\b.*(?:>[^;]*;[^;]*\+\+|<[^;]*;[^;]*--)/.test(lineBefore),
+      6,
+    ),
     byNotice("moved-away", 5),
     (evidence) => (/end/.test(evidence.symptom) ? byNotice("loop-moves-away", 4)(evidence) : null),
     byText(({ lines, symptom, changes }) => {

@@ -24,7 +24,7 @@ export const restartInsideLoop: Pattern = {
       ({ lineBefore, lineAfter }) => /^\s*(?:\w+\s+)?\w+\s*:?=\s*[-\d."'[]/m.test(lineBefore + lineAfter),
       4,
     ),
-    byEdit("accumulation", () => true),
+    byEdit("accumulation", ({ before }) => !/\+\+|--/.test(before)),
     byNotice("restart-inside-loop", 5),
   ],
   examples: [
