@@ -4,6 +4,8 @@ import { findLanguage } from "../languages/languages.ts";
 import { bestsLeft } from "./bests.ts";
 import { editContext } from "./context.ts";
 import { proposeEdits } from "./families.ts";
+import { missingStarts } from "./gathered.ts";
+import { givesOnly } from "./givesOnly.ts";
 import { changedAddresses, givenAsAddress } from "./pointers.ts";
 import { putInOnePlace } from "./prepared.ts";
 
@@ -119,4 +121,73 @@ test("the least for the greatest, and a place that begins anew", () => {
   const turns = "turn = 0\nfor day in days:\n    print(names[turn])\n    turn = turn + 1\n";
   expect(proposed("python", turns, "wrapped")).toEqual(["(turn + 1) % len(names)"]);
   expect(proposed("python", turns.replace("names[turn]", "turn"), "wrapped")).toEqual([]);
+});
+
+test("what is gathered begins anew before the loop that gathers it, in the part that ends, or where the function begins", () => {
+  const starts = (language: string, text: string) =>
+    missingStarts(contextOf(language, text)).map(({ name, start, where, statement }) => {
+      const line = contextOf(language, text).lineOf(statement.from);
+      return `${name} = ${start} ${where} ${line}`;
+    });
+  const rows = "total = 0\nfor row in rows:\n    for load in row:\n        total += load\n    print(total)\n";
+  expect(starts("python", rows)).toContain("total = 0 before 3");
+  expect(starts("python", rows.replace("    for load", "    total = 0\n    for load"))).toEqual([]);
+  const words =
+    'word = ""\nfor sign in text:\n    if sign == " ":\n        keep(word)\n    else:\n        word += sign\n';
+  expect(starts("python", words)).toEqual(['word = "" behind 4']);
+  expect(starts("python", words.replace("keep(word)", 'keep(word)\n        word = ""'))).toEqual([]);
+  const counted =
+    "procedure Count(s: string; var n: integer);\nvar k: integer;\nbegin\n  for k := 1 to 3 do\n    n := n + 1;\nend;\nbegin\nend.\n";
+  expect(starts("pascal", counted)).toEqual(["n = 0 before 4"]);
+});
+
+test("a function that only works something out: it shows, reads and changes nothing that others see", () => {
+  const gives = (language: string, body: string) => {
+    const text =
+      language === "python"
+        ? `total = 0\ndef fare(age):\n    ${body}\n    return age * 2\n`
+        : `class P {\n  static int total;\n  static int fare(int age) {\n    ${body}\n    return age * 2;\n  }\n}\n`;
+    return givesOnly(contextOf(language, text), "fare");
+  };
+  expect(gives("python", "half = age / 2")).toBe(true);
+  expect(gives("java", "int half = age / 2; half = half + 1;")).toBe(true);
+  for (const [language, body] of [
+    ["python", "print(age)"],
+    ["python", "loads.append(age)"],
+    ["python", "deck.load = age"],
+    ["java", "total = total + age;"],
+    ["java", "System.out.println(age);"],
+    ["java", "loads[0] = age;"],
+  ] as const)
+    expect(gives(language, body), body).toBe(false);
+});
+
+test("a call that takes nothing of what a function gives is added to what is never added to", () => {
+  const text =
+    "class P {\n  static int Fare(int age) {\n    return age * 2;\n  }\n  static void Main() {\n    int sum = 0;\n    Fare(3);\n    System.Console.WriteLine(sum);\n  }\n}\n";
+  expect(proposed("csharp", text, "result-thrown-away")).toContain("sum = sum +");
+});
+
+test("a function that nothing calls is called with what is declared as it wants it", () => {
+  const text =
+    "class P {\n  static void Sort(int[] values) {\n    values[0] = 1;\n  }\n  static void Main() {\n    int[] times = { 4, 9 };\n    string name = null;\n    System.Console.WriteLine(times[0]);\n  }\n}\n";
+  const calls = proposed("csharp", text, "step-left-out");
+  expect(calls).toContain("Sort(times);");
+  expect(calls).not.toContain("Sort(name);");
+});
+
+test("what is read before a loop is read again at its end, also by a call that gives nothing back", () => {
+  const pascal =
+    "var code: string;\nbegin\n  readln(code);\n  while code <> 'STOP' do\n  begin\n    writeln(code);\n  end;\nend.\n";
+  expect(proposed("pascal", pascal, "step-left-out").join()).toContain("readln(code)");
+  expect(
+    proposed("pascal", pascal.replace("writeln(code);", "writeln(code);\n    readln(code);"), "step-left-out").join(),
+  ).not.toContain("readln(code)");
+});
+
+test("an element that is put where its value says, and a comparison that stands as an argument", () => {
+  expect(proposed("octave", "decks(deck) = k;\n", "swapped")).toContain("k) = deck");
+  expect(proposed("octave", "x = sum(loads(decks = d));\n", "equality-sign")).toEqual(["=="]);
+  // Named arguments give a value, and are meant to.
+  expect(proposed("python", 'print("Tern", end="")\n', "equality-sign")).toEqual([]);
 });

@@ -10,6 +10,7 @@ import { callers } from "./callers.ts";
 import { chance } from "./chance.ts";
 import { changedSince } from "./changedSince.ts";
 import { declaredOtherwise } from "./declaredOtherwise.ts";
+import { declaredWithoutValue } from "./declaredWithoutValue.ts";
 import { definitions } from "./definitions.ts";
 import { endlessLoop } from "./endlessLoop.ts";
 import { endOfFunction } from "./endOfFunction.ts";
@@ -39,6 +40,7 @@ const rules: readonly LeadRule[] = [
   unpairedSigns,
   givenInSomeBranches,
   declaredOtherwise,
+  declaredWithoutValue,
   endOfFunction,
   indentation,
   arrowToken,

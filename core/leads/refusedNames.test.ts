@@ -60,3 +60,25 @@ test("what a field is given at its declaration may be nothing; a line that gives
   expect(told("int n = 0;")).toEqual([2]);
   expect(told('Ferry.owner = "Ann";')).toEqual([]);
 });
+
+test("a name that is declared without a value and added to: its declaration comes before the line that adds", () => {
+  const program = (use: string) =>
+    `class Ferry {\n    public static void main(String[] args) {\n        int extra;\n        for (int i = 0; i < 3; i++) {\n            ${use}\n        }\n    }\n}\n`;
+  const told = (line: number) =>
+    `Ferry.java:${line}: error: variable extra might not have been initialized\n            extra += i;\n            ^\n1 error\n`;
+  for (const use of ["extra += i;", "extra++;", "extra = extra + i;"])
+    expect(leadsOf("java", "Ferry.java", program(use), told(5))[0], use).toBe(3);
+  // Where it is only read, the line that reads it stands first.
+  const read = leadsOf("java", "Ferry.java", program("System.out.println(extra);"), told(5));
+  expect([read[0], read.includes(3)]).toEqual([5, true]);
+});
+
+test("a brace too many at the end is the end of what a header without its own heads", () => {
+  const program = (head: string) =>
+    `class Ferry {\n    public static void main(String[] args) {\n        int load = 4;\n        if (load > 3)${head}\n            System.out.println("heavy");\n        }\n        System.out.println(load);\n    }\n}\n`;
+  const message = "Ferry.java:9: error: class, interface, enum, or record expected\n}\n^\n1 error\n";
+  expect(leadsOf("java", "Ferry.java", program(""), message)[0]).toBe(4);
+  // Without any header that lacks one the line stays where the tool names it.
+  const whole = `${program(" {")}}\n`;
+  expect(leadsOf("java", "Ferry.java", whole, message.replace(":9:", ":10:"))[0]).toBe(10);
+});

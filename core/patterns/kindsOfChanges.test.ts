@@ -30,7 +30,29 @@ const split = 'parts = input().split(",")\nprint(parts[0])\n';
 const turn = "turn = 0\nfor day in days:\n    print(names[turn])\n    turn = turn + 1\n";
 const both = "def f(load):\n    return load > 3 and load is not None\n\n\nprint(f(4))\n";
 
+const seat = "class A {\n  static boolean f(int n) {\n    return n < 0 || n > 9 && n == 5 || n > 20;\n  }\n}\n";
+const one = "class A {\n  static boolean f(int n) {\n    return n < 0 && n > 9;\n  }\n}\n";
+const shows = "void show(int time);\n{\n  time = 3;\n}\n";
+const sorts =
+  "class A {\n  static void f(int[] a) {\n    for (int end = 9; end > 0; end++) {\n      a[end] = 1;\n    }\n  }\n}\n";
+const rows = "for row in rows:\n    for load in row:\n        total += load\n    print(total)\n";
+
 test.each([
+  ["an or of an and where no and is left", "java", one, one.replace("&&", "||"), "and-or-mixed-up"],
+  [
+    "an and among ors that stay with one",
+    "java",
+    seat,
+    seat.replace("n == 5 ||", "n == 5 &&"),
+    "and-or-without-brackets",
+  ],
+  [
+    "a count that goes on and on over rows",
+    "python",
+    rows,
+    rows.replace("    for load", "    total = 0\n    for load"),
+    "restart-missing",
+  ],
   ["the least for the greatest", "python", best, best.replace("min", "max"), "comparison-turned"],
   ["names that take two results", "python", pair, pair.replace("high, low", "low, high"), "returned-values-swapped"],
   ["the quotient for the rest", "java", clock, clock.replace("m / 60;", "m % 60;"), "arithmetic-operator-wrong"],
@@ -94,4 +116,21 @@ test("a decimal for a variable of whole numbers, and a call with too few values,
       message: "P.cs(4,5): error CS1729: The type `Deck' does not contain a constructor that takes `0' arguments\n",
     }),
   ).toBe("argument-count-wrong");
+});
+
+test("a sign behind the head of a function, whose body follows it", () => {
+  const told = {
+    class: "syntax" as const,
+    message: "deck.c:2:1: error: expected identifier or '(' before '{' token\n",
+  };
+  expect(kindOf("c", shows, shows.replace(";\n{", "\n{"), told)).toBe("semicolon-after-header");
+});
+
+test("a head that counts up from where it is to go down moves away, also where the run is stopped by it", () => {
+  const told = {
+    class: "runtime" as const,
+    message: "java.lang.ArrayIndexOutOfBoundsException: Index 10 out of bounds for length 10\n\tat A.f(A.java:4)\n",
+    reportedLine: 4,
+  };
+  expect(kindOf("java", sorts, sorts.replace("end++", "end--"), told)).toBe("loop-moves-away");
 });

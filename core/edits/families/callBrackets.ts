@@ -1,3 +1,4 @@
+import { part, parts } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { ofKind } from "../places.ts";
 
@@ -17,10 +18,38 @@ function mends(context: EditContext): Proposal[] {
     if (!text.endsWith("()") || node.sign === "new") return [];
     return [change({ from: node.to - 2, to: node.to }, "", { name: text.slice(0, -2) }, 0.4)];
   });
-  return [...named, ...tooMany];
+  return [...named, ...tooMany, ...aroundGiven(context)];
+}
+
+/** What stands behind the name of a function on its line, put in brackets: `show time;`. */
+function aroundGiven(context: EditContext): Proposal[] {
+  const { library, statementEnd } = context.writing;
+  return context.lines.flatMap(({ code, text }) => {
+    const [callee, first] = code;
+    const last = code.findLast((token) => token.text !== statementEnd);
+    if (!callee || !first || !last || callee.kind !== "name" || last === callee) return [];
+    const isCalled = context.functions.includes(callee.text) || library.prints(callee.text);
+    // A type and a name declare something.
+    const isGiven = ["name", "number", "text"].includes(first.kind) && !/[{]\s*$/.test(text);
+    if (!isCalled || !isGiven) return [];
+    const given = context.text.slice(first.from, last.to);
+    return [change({ from: callee.to, to: last.to }, `(${given})`, { name: callee.text }, 2)];
+  });
 }
 
 function plants(context: EditContext): Proposal[] {
+  const bare = ofKind(context, "call").flatMap(({ node, around }) => {
+    const [callee, given] = [part(node, "callee"), parts(node, "argument")];
+    const [first, last] = [given[0], given.at(-1)];
+    const isOwn = context.functions.includes(callee?.sign ?? "") || context.writing.library.prints(callee?.sign ?? "");
+    if (callee?.kind !== "name" || !isOwn || !first || !last || around.at(-1)?.kind !== "statement") return [];
+    const text = ` ${context.text.slice(first.from, last.to)}`;
+    return [change({ from: callee.to, to: node.to }, text, { name: callee.sign ?? "" }, 0.6)];
+  });
+  return [...bare, ...emptied(context)];
+}
+
+function emptied(context: EditContext): Proposal[] {
   return ofKind(context, "call").flatMap(({ node }) => {
     const text = context.sourceOf(node);
     return text.endsWith("()") && node.sign !== "new"
@@ -38,6 +67,12 @@ export const callBrackets: EditFamily = {
   plants,
   examples: [
     { language: "python", right: "name = name.upper()\n", faulty: "name = name.upper\n" },
+    {
+      language: "c",
+      right: "void show(int n) { }\nint main(void)\n{\n  show(3);\n  return 0;\n}\n",
+      faulty: "void show(int n) { }\nint main(void)\n{\n  show 3;\n  return 0;\n}\n",
+    },
+    { language: "python", right: 'print("Tern")\n', faulty: 'print "Tern"\n' },
     {
       language: "java",
       right: "class Main { int f(String s) { return s.length(); } }",

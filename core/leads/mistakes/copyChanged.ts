@@ -52,7 +52,8 @@ export const copyChanged: Mistake = {
           return name && last
             ? [
                 {
-                  line: context.lineOf(last.from),
+                  // Where a word in the header hands the thing itself, the header is what lacks it.
+                  line: context.lineOf(context.writing.handsPlace ? (own?.from ?? node.from) : last.from),
                   why: `“${name}” is a copy of its own here; what the function was called with stays as it was.`,
                 },
               ]
@@ -61,11 +62,11 @@ export const copyChanged: Mistake = {
     }),
   examples: [
     { language: "c", text: "void add(int total, int load) {\n  total = total + load;\n}\n", line: 2 },
-    { language: "pascal", text: "procedure add(t, n: integer);\nbegin\n  t := t + n;\nend;\nbegin\nend.", line: 3 },
+    { language: "pascal", text: "procedure add(t, n: integer);\nbegin\n  t := t + n;\nend;\nbegin\nend.", line: 1 },
     {
       language: "pascal",
       text: "procedure raise(t: levels);\nbegin\n  t[1] := t[1] + 2;\nend;\nbegin\nend.",
-      line: 3,
+      line: 1,
     },
     { language: "python", text: "def add(total, load):\n    total = total + load\nadd(1, 2)\n", line: 2 },
   ],
