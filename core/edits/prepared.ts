@@ -27,7 +27,7 @@ export function uncalled(context: EditContext): Placed[] {
 }
 
 /** A statement or a block outside of functions. */
-const runsByItself = (node: SyntaxNode) => isStatement(node) || node.kind === "block";
+export const runsByItself = (node: SyntaxNode) => isStatement(node) || node.kind === "block";
 
 /**
  * Elements that are put where a name says that never goes on: assignments that are done several times, in a loop or in a
@@ -47,7 +47,7 @@ export function putInOnePlace(context: EditContext): Array<{ placed: Placed; nam
 
 /** What is read into a name by its address is given a value that the text does not show. */
 function isReadInto({ text }: EditContext, name: string): boolean {
-  return new RegExp(String.raw`&\s*${name}\b`).test(text);
+  return new RegExp(String.raw`(?<!&)&\s*${name}\b`).test(text);
 }
 
 /**

@@ -1,6 +1,6 @@
 import { part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
-import { ofKind } from "./places.ts";
+import { calledName, namesIn, ofKind } from "./places.ts";
 
 /** How a program uses the names of its values. */
 export type Usage = {
@@ -71,7 +71,37 @@ function positionNames(context: EditContext): Map<string, Set<string>> {
  * Where a name by which elements of a list are picked gets an element of that list (or a part of one) instead of its place:
  * the name, what it gets, and the name by which that is picked.
  */
-export function elementsForPlaces(context: EditContext): Array<{ target: string; value: SyntaxNode; place: string }> {
+export function elementsForPlaces(context: EditContext): ElementForPlace[] {
+  return [...elementsForPositions(context), ...elementsTwice(context)];
+}
+
+/** A name that gets an element, and the name by which that is picked: the place that the first may be meant to keep. */
+export type ElementForPlace = { target: string; value: SyntaxNode; place: string };
+
+/** In a decision on the best one so far, the same element given to the best one and to a name beside it. */
+function elementsTwice(context: EditContext): ElementForPlace[] {
+  return ofKind(context, "if").flatMap(({ node }) => {
+    const [condition, body] = [part(node, "condition"), part(node, "body")];
+    if (!condition || body?.kind !== "block") return [];
+    const asked = new Set(namesIn(condition));
+    const given = body.children.flatMap((statement) => {
+      const [inner] = statement.children;
+      const [target, value] = inner?.kind === "assignment" ? [part(inner, "target"), part(inner, "value")] : [];
+      return target?.kind === "name" && value ? [{ target: target.sign ?? "", value }] : [];
+    });
+    return given.flatMap(({ target, value }) => {
+      const same = given.some(
+        (each) =>
+          each.value !== value && asked.has(each.target) && context.sourceOf(each.value) === context.sourceOf(value),
+      );
+      const picks = value.kind === "index" || (value.kind === "call" && context.names.includes(calledName(value)));
+      const at = picks ? part(value, "argument") : undefined;
+      return same && !asked.has(target) && at?.kind === "name" ? [{ target, value, place: at.sign ?? "" }] : [];
+    });
+  });
+}
+
+function elementsForPositions(context: EditContext): ElementForPlace[] {
   const { positions } = usageOf(context);
   return ofKind(context, "assignment").flatMap(({ node }) => {
     const [target, value] = [part(node, "target") ?? node.children[0], part(node, "value")];

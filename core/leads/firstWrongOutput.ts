@@ -23,12 +23,15 @@ export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, 
   if (verdict.class !== "logic" || !outcome || !verdict.comparison || verdict.comparison.same) return [];
   const printed = outputLine(outcome, verdict.comparison);
   if (printed === undefined) return [];
+  const isTurned = isInOtherOrder(verdict.comparison);
   const kindOf = (line: number) => lineKind(language, codeLines.get(line) ?? []);
   const leads: Lead[] = [
     {
       line: printed,
-      why: "This line printed the first output that differs.",
-      weight: nearest - 6 + kindOf(printed) / 2,
+      why: isTurned
+        ? "This line printed the first output that differs: the intended values, in another order."
+        : "This line printed the first output that differs.",
+      weight: nearest - 6 + kindOf(printed) / 2 + (isTurned ? 20 : 0),
     },
   ];
   if (!trace) return leads;
@@ -60,6 +63,15 @@ export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, 
   }
   return leads;
 };
+
+/** True where the numbers of a wrong line are those of the intended one, however they are written, in another order. */
+function isInOtherOrder({ intended, actual }: { intended: string | null; actual: string | null }): boolean {
+  const [wanted, got] = [intended, actual].map((line) => (line?.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number));
+  if (!wanted || !got || wanted.length < 2 || wanted.length !== got.length) return false;
+  const isSame = wanted.every((each, at) => each === got[at]);
+  const sorted = (numbers: readonly number[]) => [...numbers].sort((one, other) => one - other).join(" ");
+  return !isSame && sorted(wanted) === sorted(got);
+}
 
 type Steps = Parameters<typeof sliceBack>[0]["steps"];
 

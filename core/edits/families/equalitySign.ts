@@ -11,7 +11,12 @@ function mends(context: EditContext): Proposal[] {
     // What a function gives back of a comparison is asked for, too, and an assignment there is hardly ever meant.
     // An argument is no place to give a value in, either.
     const isAsked = inCondition || around.at(-1)?.kind === "return" || node.role === "argument";
-    return place && isAsked && node.sign === assign ? [change(place, equal, { before: assign, after: equal })] : [];
+    // What a call gives, kept and compared at once: while ((line = read()) != null).
+    const outer = around.findLast((each) => each.kind !== "group");
+    const isKept = outer?.kind === "binary" && part(node, "value")?.kind === "call";
+    return place && isAsked && node.sign === assign
+      ? [change(place, equal, { before: assign, after: equal }, isKept ? 0.1 : 1)]
+      : [];
   });
   const compared = ofKind(context, "statement").flatMap(({ node }) => {
     const [value] = node.children;

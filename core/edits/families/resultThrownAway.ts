@@ -72,7 +72,17 @@ function mends(context: EditContext): Proposal[] {
       found.push(change(value, `${context.sourceOf(object)}[::-1]`, { name: context.sourceOf(object) }, 0.8));
     return found;
   });
-  return [...statements, ...assigned];
+  // Gone over, handed on or given back: what the function that gives a list would give.
+  const used = ofKind(context, "call").flatMap(({ node, around }) => {
+    const callee = part(node, "callee");
+    const object = callee?.kind === "field" && callee.sign === "sort" ? part(callee, "object") : undefined;
+    const parent = around.at(-1)?.kind;
+    if (!object || !context.writing.givesNothing || parent === "statement" || parent === "assignment") return [];
+    const given = parts(node, "argument").map((each) => context.sourceOf(each));
+    const text = `sorted(${[context.sourceOf(object), ...given].join(", ")})`;
+    return [change(node, text, { name: context.sourceOf(object) }, 2)];
+  });
+  return [...statements, ...assigned, ...used];
 }
 
 function plants(context: EditContext): Proposal[] {
@@ -95,7 +105,13 @@ function plants(context: EditContext): Proposal[] {
     if (!givesOnly(context, calledName(call))) return [];
     return [change({ from: node.from, to: call.from }, "", { name: target.sign ?? "" })];
   });
-  return [...taken, ...added];
+  const sorted = ofKind(context, "foreach").flatMap(({ node }) => {
+    const source = part(node, "source");
+    const [object, ...others] = source?.kind === "call" ? parts(source, "argument") : [];
+    if (!source || !object || others.length > 0 || calledName(source) !== "sorted" || object.kind !== "name") return [];
+    return [change(source, `${object.sign}.sort()`, { name: object.sign ?? "" })];
+  });
+  return [...taken, ...added, ...sorted];
 }
 
 export const resultThrownAway: EditFamily = {
@@ -117,6 +133,11 @@ export const resultThrownAway: EditFamily = {
       language: "csharp",
       right: "class P { void F(string s) { s = s.Trim(); } }",
       faulty: "class P { void F(string s) { s.Trim(); } }",
+    },
+    {
+      language: "python",
+      right: "for load in sorted(loads):\n    print(load)\n",
+      faulty: "for load in loads.sort():\n    print(load)\n",
     },
     {
       language: "csharp",

@@ -2,8 +2,9 @@ import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../../synta
 import { beside } from "../beside.ts";
 import { bestsLeft } from "../bests.ts";
 import { type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
-import { blocksOf, calledName, namesIn, ofKind, wholeLines } from "../places.ts";
-import { marksNeverSet, putInOnePlace, runsFirst, uncalled } from "../prepared.ts";
+import { countsNeverMoved, listsNeverFilled } from "../neverMoved.ts";
+import { blocksOf, calledName, lineEndOf, namesIn, ofKind, wholeLines } from "../places.ts";
+import { marksNeverSet, putInOnePlace, runsByItself, runsFirst, uncalled } from "../prepared.ts";
 import { scopesOf } from "../scopes.ts";
 import { usageOf } from "../usage.ts";
 
@@ -47,6 +48,64 @@ function counts(context: EditContext): Proposal[] {
     const statement = placed.around.findLast((each) => each.kind === "statement");
     return statement ? beside(context, statement, context.writing.step(name, "+"), "behind", 1.5) : [];
   });
+}
+
+/** A count that begins and never goes on: by one, at the end of each block that is gone through several times. */
+function moves(context: EditContext): Proposal[] {
+  const { isKnownAt } = scopesOf(context);
+  return countsNeverMoved(context).flatMap(({ name, placed }) =>
+    blocksOf(context).flatMap(({ block, statements, around }) => {
+      const last = statements.at(-1);
+      const inside = [...around, block];
+      if (!last || block.from < placed.node.to || !inside.some(isLoop) || !isKnownAt(name, inside)) return [];
+      // A branch is where something is found that is worth counting.
+      const odds = around.at(-1)?.kind === "if" || around.at(-1)?.kind === "case" ? 1.2 : 0.8;
+      return beside(context, last, context.writing.step(name, "+"), "behind", odds);
+    }),
+  );
+}
+
+/** Something put into a list that begins empty and stays so, beside the statements where a value for it is known. */
+function fillings(context: EditContext): Proposal[] {
+  const { isKnownAt } = scopesOf(context);
+  return listsNeverFilled(context).flatMap(({ name, placed }) => {
+    const call = /^new\b/.test(context.sourceOf(part(placed.node, "value") ?? placed.node))
+      ? context.writing.library.changes("Add")
+        ? "Add"
+        : "add"
+      : "append";
+    return blocksOf(context).flatMap(({ block, statements, around }) => {
+      const inside = [...around, block];
+      const [first, last] = [statements[0], statements.at(-1)];
+      if (!first || !last || block.from < placed.node.to || !inside.some(isLoop) || !isKnownAt(name, inside)) return [];
+      const near = new Set(
+        inside
+          .filter((each) => each.kind !== "program")
+          .slice(-4)
+          .flatMap((each) => namesIn(each)),
+      );
+      const values = [...near].filter(
+        (each) => each !== name && context.names.includes(each) && isKnownAt(each, inside),
+      );
+      return values
+        .slice(0, 4)
+        .flatMap((value) => [
+          ...beside(context, first, `${name}.${call}(${value})`, "before", 1),
+          ...(first === last ? [] : beside(context, last, `${name}.${call}(${value})`, "behind", 0.8)),
+        ]);
+    });
+  });
+}
+
+/** The function that a program begins with, which nothing calls: at the end of the text. */
+function begins(context: EditContext): Proposal[] {
+  if (context.writing.blocks.by !== "indentation" || context.tree.children.some(runsByItself)) return [];
+  const main = ofKind(context, "function").find(({ node, around }) => runsFirst(node) && around.length <= 1);
+  if (!main || main.node.children.some((child) => child.kind === "parameter")) return [];
+  const name = main.node.children.find((child) => child.role === "definition")?.sign ?? "";
+  const lineEnd = lineEndOf(context);
+  const gap = context.text.endsWith("\n") ? "" : lineEnd;
+  return [insert(context.text.length, `${gap}${lineEnd}${lineEnd}${name}()${lineEnd}`, { text: `${name}()` }, 3)];
 }
 
 /** What a decision on the best one so far does not keep of it. */
@@ -146,6 +205,9 @@ function operands(context: EditContext): Proposal[] {
 const mends = (context: EditContext): Proposal[] => [
   ...calls(context),
   ...counts(context),
+  ...moves(context),
+  ...fillings(context),
+  ...begins(context),
   ...keeps(context),
   ...marks(context),
   ...reads(context),

@@ -1,3 +1,4 @@
+import { addedToNothing } from "./addedToNothing.ts";
 import { assignmentAsCondition } from "./assignmentAsCondition.ts";
 import { behindTheEnd } from "./behindTheEnd.ts";
 import { bestMixed } from "./bestMixed.ts";
@@ -7,6 +8,7 @@ import { comparisonWithNothing } from "./comparisonWithNothing.ts";
 import { copyChanged } from "./copyChanged.ts";
 import { counterBehindLoop } from "./counterBehindLoop.ts";
 import { countNeverMoves } from "./countNeverMoves.ts";
+import { countStays } from "./countStays.ts";
 import { defaultShared } from "./defaultShared.ts";
 import { elementForPlace } from "./elementForPlace.ts";
 import { elseIfApart } from "./elseIfApart.ts";
@@ -17,6 +19,7 @@ import { inputKeptAsText } from "./inputKeptAsText.ts";
 import { labelInSwitch } from "./labelInSwitch.ts";
 import { listChangedWhileWalked } from "./listChangedWhileWalked.ts";
 import { listRepeated } from "./listRepeated.ts";
+import { listStaysEmpty } from "./listStaysEmpty.ts";
 import { loopCountsAway } from "./loopCountsAway.ts";
 import { loopLimit } from "./loopLimit.ts";
 import { loopMovesAway } from "./loopMovesAway.ts";
@@ -49,7 +52,7 @@ export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
-  siblingWithout,
+  ...[siblingWithout, countStays, listStaysEmpty, addedToNothing],
   ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],

@@ -42,10 +42,22 @@ export const resultUnused: Mistake = {
         },
       ];
     });
-    return [...thrown, ...nothing];
+    const walked = ofKind(context, "foreach").flatMap(({ node }) => {
+      const source = part(node, "source");
+      const callee = source?.kind === "call" ? part(source, "callee") : undefined;
+      if (!givesNothing || callee?.kind !== "field" || !library.changes(callee.sign ?? "")) return [];
+      return [
+        {
+          line: context.lineOf(node.from),
+          why: `“${callee.sign}” changes what it is called on and gives nothing back that could be gone over.`,
+        },
+      ];
+    });
+    return [...thrown, ...nothing, ...walked];
   },
   examples: [
     { language: "python", text: 'a = "x"\na.upper()\nprint(a)\n', line: 2 },
+    { language: "python", text: "a = [2, 1]\nfor b in a.sort():\n    print(b)\n", line: 2 },
     { language: "python", text: "a = [2, 1]\nb = a.sort()\nprint(b)\n", line: 2 },
     {
       language: "csharp",

@@ -12,7 +12,12 @@ export const braceMissingOrSurplus: Pattern = {
   avoid: "Write the end of a block as soon as its beginning stands there, and indent what is between.",
   fault: true,
   grounds: [
-    byEdit("bracket", ({ before, after }) => /[{}]/.test(before + after), 2),
+    // Where blocks go by another mark, such a sign is a bracket like the others.
+    byEdit(
+      "bracket",
+      ({ before, after }, { language }) => /[{}]/.test(before + after) && language.writing?.blocks.by === "braces",
+      2,
+    ),
     byEdit("block-end"),
     byMessage("block not closed"),
   ],

@@ -1,0 +1,84 @@
+import { isLoop, part } from "../syntax/tree.ts";
+import type { EditContext, Placed } from "./edit.ts";
+import { functionAround, ofKind } from "./places.ts";
+
+/** A name that begins and never goes on, with the place where it begins. */
+export type NeverMoved = { name: string; placed: Placed };
+
+/** Where a name gets a value: assignments, declarations with a value, parameters, loops. */
+function givings(context: EditContext, name: string): Placed[] {
+  return context.nodes.filter(
+    ({ node }) =>
+      node.sign === name &&
+      ((node.kind === "name" && (node.role === "target" || node.role === "definition")) || node.kind === "parameter"),
+  );
+}
+
+/**
+ * Counts that begin with 0 and never go on, though they are read behind that: names of a program that are given this one
+ * value, once, where something is done several times in the same function.
+ */
+export function countsNeverMoved(context: EditContext): NeverMoved[] {
+  return ofKind(context, "assignment").flatMap((placed) => {
+    const { node, around } = placed;
+    const target = part(node, "target") ?? part(node, "definition");
+    const name = target?.kind === "name" ? (target.sign ?? "") : "";
+    const isZero = part(node, "value")?.kind === "number" && context.sourceOf(part(node, "value") ?? node) === "0";
+    if (!name || !isZero || around.some((each) => isLoop(each) || each.role === "start")) return [];
+    // A declaration without a value gives none.
+    const given = givings(context, name).filter((each) => each.around.at(-1)?.kind !== "declaration");
+    const read = context.nodes.some(
+      (each) =>
+        each.node.kind === "name" &&
+        each.node.sign === name &&
+        !each.node.role?.match(/target|definition/) &&
+        each.node.from > node.to,
+    );
+    const byAddress = new RegExp(String.raw`(?<!&)&\s*${name}\b`).test(context.text);
+    const owner = functionAround(around);
+    const loops = context.nodes.some(
+      (each) => isLoop(each.node) && functionAround(each.around) === owner && each.node.from > node.to,
+    );
+    return given.length === 1 && read && !byAddress && loops ? [{ name, placed }] : [];
+  });
+}
+
+/** Calls that put something into what they are called on, in the languages that have lists with such. */
+const puts = /^(?:append|add|Add|insert|push|Push|Enqueue|offer|addLast|addFirst|put|AddLast|update|extend)$/;
+
+/**
+ * Lists that begin empty and into which nothing is ever put: given an empty one once, never changed by a call or an element,
+ * and handed on to nothing that could fill them.
+ */
+export function listsNeverFilled(context: EditContext): NeverMoved[] {
+  return ofKind(context, "assignment").flatMap((placed) => {
+    const { node } = placed;
+    const [target, value] = [part(node, "target") ?? part(node, "definition"), part(node, "value")];
+    const name = target?.kind === "name" ? (target.sign ?? "") : "";
+    const text = value ? context.sourceOf(value) : "";
+    if (!name || !/^(?:\[\]|list\(\)|new \w*(?:List|Set|Queue|Stack)\w*(?:<[^()]*>)?\(\))$/.test(text)) return [];
+    const given = givings(context, name).filter((each) => each.around.at(-1)?.kind !== "declaration");
+    const isChanged = context.nodes.some(({ node: each, around }) => {
+      if (each.kind !== "name" || each.sign !== name || each === target) return false;
+      const parent = around.at(-1);
+      // Called on it, an element of it, or handed to a function that may fill it.
+      if (parent?.kind === "field") return puts.test(parent.sign ?? "");
+      if (parent?.kind === "index") return parent.role === "target";
+      return parent?.kind === "call" && each.role === "argument" && fills(context, part(parent, "callee")?.sign ?? "");
+    });
+    return given.length === 1 && !isChanged ? [{ name, placed }] : [];
+  });
+}
+
+/** True for a function of the program that puts something into a list, whichever. */
+function fills(context: EditContext, name: string): boolean {
+  const own = ofKind(context, "function").find(({ node }) =>
+    node.children.some((child) => child.role === "definition" && child.sign === name),
+  );
+  return (
+    own !== undefined &&
+    context.nodes.some(
+      ({ node, around }) => around.includes(own.node) && node.kind === "field" && puts.test(node.sign ?? ""),
+    )
+  );
+}
