@@ -1,4 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
+import { todaysShare } from "../tools/share.ts";
 import { noBarriers } from "./axe.ts";
 import { writeProgram } from "./editor.ts";
 
@@ -103,10 +104,8 @@ const walks = [
   },
 ];
 
-/** Languages whose walk is gone in `npm run test:long` only: their pages are those of the others. */
-const longWalks = process.env.BENT_NAIL_LONG ? [] : ["C#", "Object Pascal", "Basic macro", "Typed Basic with forms"];
-
-for (const walk of walks.filter(({ language }) => !longWalks.includes(language))) {
+// The pages of each language are those of the others: two are gone through each day.
+for (const walk of todaysShare(walks, 4)) {
   test(`the whole job in ${walk.language}: judged, mended, gone through, made an exercise, sat and marked`, async ({
     page,
     browser,

@@ -6,8 +6,10 @@ import { editContext } from "./context.ts";
 import { proposeEdits } from "./families.ts";
 import { missingStarts } from "./gathered.ts";
 import { givesOnly } from "./givesOnly.ts";
+import { countsNeverMoved, listsNeverFilled } from "./neverMoved.ts";
 import { changedAddresses, givenAsAddress } from "./pointers.ts";
 import { putInOnePlace } from "./prepared.ts";
+import { elementsForPlaces } from "./usage.ts";
 
 function contextOf(language: string, text: string) {
   const found = findLanguage(language);
@@ -190,4 +192,57 @@ test("an element that is put where its value says, and a comparison that stands 
   expect(proposed("octave", "x = sum(loads(decks = d));\n", "equality-sign")).toEqual(["=="]);
   // Named arguments give a value, and are meant to.
   expect(proposed("python", 'print("Tern", end="")\n', "equality-sign")).toEqual([]);
+});
+
+test("a count that begins with 0 and never goes on; one that goes on, or is read into, stays as it is", () => {
+  const counts = (language: string, text: string) =>
+    countsNeverMoved(contextOf(language, text)).map(({ name }) => name);
+  const late = "late = 0\nfor delay in delays:\n    if delay > 5:\n        print(delay)\nprint(late)\n";
+  expect(counts("python", late)).toEqual(["late"]);
+  expect(proposed("python", late, "step-left-out")).toContain("late += 1");
+  expect(counts("python", late.replace("print(delay)", "late += 1"))).toEqual([]);
+  const read =
+    'int main(void) {\n  int n = 0;\n  scanf("%d", &n);\n  for (int i = 0; i < n; i++) g();\n  return n;\n}\n';
+  expect(counts("c", read)).toEqual([]);
+  expect(counts("c", read.replace("&n", "&m"))).toEqual(["n"]);
+  const taken = "class M {\n  void f() {\n    int n = 0;\n    while (g() && n < 5) {\n      h(n);\n    }\n  }\n}\n";
+  expect(counts("java", taken)).toEqual(["n"]);
+});
+
+test("a list into which nothing is ever put, by itself or by what it is handed to", () => {
+  const lists = (text: string) => listsNeverFilled(contextOf("python", text)).map(({ name }) => name);
+  const cars = "aboard = []\nfor car in cars:\n    print(car)\nprint(len(aboard))\n";
+  expect(lists(cars)).toEqual(["aboard"]);
+  expect(proposed("python", cars, "step-left-out")).toContain("aboard.append(car)");
+  for (const filled of ["aboard.append(car)", "aboard += [car]", "aboard = aboard + [car]"])
+    expect(lists(cars.replace("print(car)", filled)), filled).toEqual([]);
+  const handed = (body: string) =>
+    `def take(where):\n    ${body}\n\naboard = []\nfor car in cars:\n    take(aboard)\nprint(aboard)\n`;
+  expect(lists(handed("where.append(3)"))).toEqual([]);
+  expect(lists(handed("print(where)"))).toEqual(["aboard"]);
+});
+
+test("the same element given to the best one and to a name beside it: that one is to keep its place", () => {
+  const text =
+    "best = loads[0]\nwhen = 0\nfor k in range(9):\n    if loads[k] > best:\n        best = loads[k]\n        when = loads[k]\n";
+  const places = (of: string) => elementsForPlaces(contextOf("python", of)).map(({ target, place }) => [target, place]);
+  expect(places(text)).toEqual([["when", "k"]]);
+  expect(places(text.replace("when = loads[k]", "when = k"))).toEqual([]);
+});
+
+test("a name is declared in each function that uses it, whatever another one calls so", () => {
+  const text = (declared: string) =>
+    `int calm(int days)\n{\n  return days;\n}\nint main(void)\n{\n  ${declared}scanf("%d", &days);\n  return calm(days);\n}\n`;
+  const declarations = (of: string) =>
+    proposeEdits(contextOf("c", of), "mend a refusal").filter(
+      (edit) => edit.family === "declaration" && edit.text.includes("int days;"),
+    );
+  expect(declarations(text("")).length).toBeGreaterThan(0);
+  expect(declarations(text("int days; "))).toEqual([]);
+});
+
+test("a program that only says what its parts do is begun at its end", () => {
+  const text = 'def main():\n    print("Tern")\n';
+  expect(proposed("python", text, "step-left-out")).toEqual(["main()"]);
+  expect(proposed("python", `${text}\n\nmain()\n`, "step-left-out")).toEqual([]);
 });

@@ -1,3 +1,4 @@
+import type { Token } from "../languages/token.ts";
 import { outputLine } from "../verdict/runEvidence.ts";
 import type { Lead, LeadRule } from "./lead.ts";
 import { lineKind } from "./lineKind.ts";
@@ -23,7 +24,8 @@ export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, 
   if (verdict.class !== "logic" || !outcome || !verdict.comparison || verdict.comparison.same) return [];
   const printed = outputLine(outcome, verdict.comparison);
   if (printed === undefined) return [];
-  const isTurned = isInOtherOrder(verdict.comparison);
+  // A text that names what it prints was hardly given its values in the wrong order.
+  const isTurned = isInOtherOrder(verdict.comparison) && !namesItsValues(codeLines.get(printed) ?? []);
   const kindOf = (line: number) => lineKind(language, codeLines.get(line) ?? []);
   const leads: Lead[] = [
     {
@@ -63,6 +65,12 @@ export const firstWrongOutput: LeadRule = ({ verdict, outcome, trace, language, 
   }
   return leads;
 };
+
+/** True for a line of which a text holds a name that stands on it as well. */
+function namesItsValues(tokens: readonly Token[]): boolean {
+  const texts = tokens.flatMap(({ kind, text }) => (kind === "text" ? [text.toLowerCase()] : [])).join(" ");
+  return tokens.some(({ kind, text }) => kind === "name" && text.length > 2 && texts.includes(text.toLowerCase()));
+}
 
 /** True where the numbers of a wrong line are those of the intended one, however they are written, in another order. */
 function isInOtherOrder({ intended, actual }: { intended: string | null; actual: string | null }): boolean {

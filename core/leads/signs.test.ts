@@ -5,19 +5,21 @@ import { suggestVerdict } from "../verdict/verdict.ts";
 import { findLeads } from "./leads.ts";
 import { signIn, signs } from "./signs.ts";
 
-function ended(out: string, typed = ""): Outcome {
+/** A run that came to its end; `line` is where it printed what it did. */
+function ended(out: string, typed = "", line?: number): Outcome {
   const read: ConsolePiece[] = typed === "" ? [] : [{ kind: "in", text: typed }];
   return {
     ...{ started: true, finished: true, stoppedBy: "none", exit: { code: 0, signal: 0 }, diagnostics: [] },
-    ...{ console: [...read, { kind: "out", text: out }], effects: [], inputRanOut: false, milliseconds: 1 },
+    ...{ console: [...read, { kind: "out", text: out, line }], effects: [], inputRanOut: false, milliseconds: 1 },
     translator: "",
   };
 }
 
-function judged(program: string, out: string, expected: string, typed = "", id = "python") {
+function judged(program: string, out: string, expected: string, typed = "", line?: number) {
+  const id = "python";
   const language = findLanguage(id);
   if (!language) throw new Error(id);
-  const outcome = ended(out, typed);
+  const outcome = ended(out, typed, line);
   const verdict = suggestVerdict({ language, outcome, expected });
   return { sign: signIn(verdict, outcome)?.id, leads: findLeads({ language, program, verdict, outcome }) };
 }
@@ -52,4 +54,20 @@ test("Every sign names pieces that programs have", () => {
     "loads = [4]\nn = int(input())\ntotal = 0\nfor place in range(n):\n    if n > 3:\n        total = total - loads[place] / 2\nprint(total)\n";
   const lines = judged(program, "Total: 0\n", "Total: 31\n").leads.filter((lead) => lead.why.includes("began with"));
   expect(lines.map((lead) => lead.line).sort()).toEqual([5, 6]);
+});
+
+test("a count that is off by one leads to the decision that lets it count", () => {
+  const program =
+    "free = 0\nfor seat in [0, 1, 1]:\n    if seat:\n        free += 1\n    if seat > 5:\n        print(seat)\nprint(free)\n";
+  const told = judged(program, "2\n", "1\n").leads.filter((lead) => lead.why.includes("off by one"));
+  expect(told.map((lead) => lead.line).sort()).toEqual([2, 3, 5]);
+});
+
+test("the intended values in another order: the line that prints them, where its texts do not name them", () => {
+  const first = (print: string) =>
+    judged(`when = 2\nbest = 31\n${print}\n`, "2 at 31\n", "31 at 2.0\n", "", 3).leads[0];
+  const turned = first('print("%d at %d" % (when, best))');
+  expect([turned?.line, turned?.why.includes("in another order")]).toEqual([3, true]);
+  expect(first('print("when", when, "at", best)')?.why).not.toContain("in another order");
+  expect(judged("print(4, 5)\n", "4 5\n", "4 6\n", "", 1).leads[0]?.why).not.toContain("in another order");
 });

@@ -1,5 +1,5 @@
 import type { PlacedToken } from "../../syntax/placed.ts";
-import { part } from "../../syntax/tree.ts";
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { functionAround, lineEndOf, ofKind, wholeLines } from "../places.ts";
 
@@ -7,23 +7,32 @@ function types(context: EditContext): string[] {
   return [...new Set(context.writing.types.flat())].slice(0, 6);
 }
 
-/** Names that get a value or are used and are declared nowhere. */
-function undeclared(context: EditContext): string[] {
-  const known = new Set(
-    context.nodes.flatMap(({ node }) =>
-      node.role === "definition" || node.kind === "parameter" ? [node.sign ?? ""] : [],
-    ),
-  );
-  for (const { node } of ofKind(context, "foreach")) {
-    const target = part(node, "target");
-    if (target && context.writing.variables === "declared in place") known.add(target.sign ?? "");
+/**
+ * Names that get a value or are used where they are not declared: neither in that function (`owner`; undefined outside of
+ * all) nor outside of functions. What another function declares is its own.
+ */
+function undeclared(context: EditContext): Array<{ name: string; owner: SyntaxNode | undefined }> {
+  const key = (owner: SyntaxNode | undefined, name: string) => `${owner?.from ?? ""} ${name}`;
+  const known = new Set<string>();
+  const declare = (name: string | undefined, around: readonly SyntaxNode[]) =>
+    known.add(key(functionAround(around), name ?? ""));
+  for (const { node, around } of context.nodes) {
+    if (node.role === "definition" || node.kind === "parameter") declare(node.sign, around);
+    const target = node.kind === "foreach" ? part(node, "target") : undefined;
+    if (target && context.writing.variables === "declared in place") declare(target.sign, around);
   }
-  const used = context.nodes.flatMap(({ node }) =>
-    node.kind === "name" && node.role !== "callee" && node.role !== "definition" ? [node.sign ?? ""] : [],
-  );
-  return [...new Set(used)]
-    .filter((name) => !known.has(name) && !context.language.ownWords.has(name) && /^[a-zA-Z_]\w*$/.test(name))
-    .slice(0, 4);
+  const found = new Map<string, { name: string; owner: SyntaxNode | undefined }>();
+  for (const { node, around } of context.nodes) {
+    const name = node.sign ?? "";
+    if (node.kind !== "name" || node.role === "callee" || node.role === "definition") continue;
+    if (context.language.ownWords.has(name) || !/^[a-zA-Z_]\w*$/.test(name)) continue;
+    // In the function itself, in one around it, or outside of all.
+    const owners = [undefined, ...around.filter((each) => each.kind === "function")];
+    if (owners.some((owner) => known.has(key(owner, name)))) continue;
+    const owner = functionAround(around);
+    found.set(key(owner, name), { name, owner });
+  }
+  return [...found.values()].slice(0, 4);
 }
 
 /** A declaration put in: before the first value, at the top of the function, in the part that declares. */
@@ -31,11 +40,11 @@ function putIn(context: EditContext): Proposal[] {
   const { variables } = context.writing;
   if (variables === "by assignment") return [];
   const ending = lineEndOf(context);
-  return undeclared(context).flatMap((name) => {
+  return undeclared(context).flatMap(({ name, owner: inside }) => {
+    const isHere = (around: readonly SyntaxNode[]) => functionAround(around) === inside;
     if (variables === "declared apart") {
       // Where the name is used inside of a function, that has a part of its own; else the program's, before all functions.
-      const user = context.nodes.find(({ node }) => node.kind === "name" && node.sign === name);
-      const owner = user && functionAround(user.around);
+      const owner = inside;
       const header = owner?.children.filter((child) => child.kind === "parameter").map((child) => child.to) ?? [];
       const start = owner ? Math.max(owner.from, ...header) : 0;
       const own = context.code.filter((token) => token.from >= start);
@@ -54,9 +63,13 @@ function putIn(context: EditContext): Proposal[] {
     }
     const first = context.nodes.find(
       ({ node, around }) =>
-        node.kind === "name" && node.sign === name && node.role === "target" && around.at(-1)?.kind === "assignment",
+        node.kind === "name" &&
+        node.sign === name &&
+        isHere(around) &&
+        node.role === "target" &&
+        around.at(-1)?.kind === "assignment",
     );
-    const use = context.nodes.find(({ node }) => node.kind === "name" && node.sign === name);
+    const use = context.nodes.find(({ node, around }) => node.kind === "name" && node.sign === name && isHere(around));
     const body = use?.around.find((each) => each.kind === "function");
     const block = body && part(body, "body");
     const top = block?.children[0] && wholeLines(context, block.children[0]);

@@ -19,6 +19,7 @@ export const braceMissingOrSurplus: Pattern = {
       2,
     ),
     byEdit("block-end"),
+    byEdit("word", ({ before, after }) => before.trim() === "" && /^(?:begin|end)\b/i.test(after.trim()), 3),
     byMessage("block not closed"),
   ],
   examples: [

@@ -17,7 +17,9 @@ export const returnedValuesSwapped: Pattern = {
     byEdit(
       "swapped",
       ({ lineBefore, before }) =>
-        before.includes(",") && /^\s*\[?[\w\s,]*,[\w\s]*\]?\s*=\s*\w+\s*\(/.test(lineBefore) && !/[()=]/.test(before),
+        before.includes(",") &&
+        /^\s*\[?[\w\s,]*,[\w\s]*\]?\s*=\s*[\w.]+\s*\(/.test(lineBefore) &&
+        !/[()=]/.test(before),
       7,
     ),
   ],
