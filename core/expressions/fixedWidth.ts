@@ -142,7 +142,8 @@ const escapes: Readonly<Record<string, string>> = {
 
 /** The inside of a text or character between quotes with its escapes read; null where it has others than the usual ones. */
 export function unescaped(inside: string): string | null {
-  if (/\\[^ntr0bfav\\'"]/.test(inside)) return null;
+  // Sign by sign, so that a backslash that is written as two begins nothing.
+  if (!/^(?:[^\\]|\\[ntr0bfav\\'"])*$/.test(inside)) return null;
   return inside.replace(/\\(.)/g, (_, sign: string) => escapes[sign] ?? sign);
 }
 

@@ -1,0 +1,217 @@
+import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
+import { beside } from "./beside.ts";
+import { bestsLeft } from "./bests.ts";
+import { type EditContext, insert, type Proposal } from "./edit.ts";
+import { countsNeverMoved, listsNeverFilled } from "./neverMoved.ts";
+import { blocksOf, calledName, lineEndOf, namesIn, ofKind } from "./places.ts";
+import { marksNeverSet, putInOnePlace, runsByItself, runsFirst, uncalled } from "./prepared.ts";
+import { scopesOf } from "./scopes.ts";
+import { usageOf } from "./usage.ts";
+
+/** Calls of a function that nothing calls, before each statement of another one or of the program's own part. */
+function calls(context: EditContext): Proposal[] {
+  const { isKnownAt, areDeclaredAlike } = scopesOf(context);
+  return uncalled(context).flatMap(({ node }) => {
+    const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
+    const handed = node.children.filter((child) => child.kind === "parameter").map((each) => each.sign ?? "");
+    if (nodesOf(node).some((each) => each.kind === "return" && each.children.length > 0)) return [];
+    const brackets = handed.length > 0 || context.writing.blocks.by !== "two words";
+    const callWith = (given: readonly string[]) => `${name}${brackets ? `(${given.join(", ")})` : ""}`;
+    return blocksOf(context).flatMap(({ block, statements, around }) => {
+      const inside = [...around, block];
+      if (inside.includes(node) || around.some((each) => each.kind === "class" && each === around.at(-1))) return [];
+      // What is handed in is called the same there, or else it is of the same kind.
+      const known = (each: string) => context.names.includes(each) && isKnownAt(each, inside);
+      const choices = handed.map((each) =>
+        known(each)
+          ? [each]
+          : context.names.filter((other) => known(other) && areDeclaredAlike(each, other)).slice(0, 3),
+      );
+      const given = choices.reduce<string[][]>(
+        (all, names) => all.flatMap((one) => names.map((each) => [...one, each])).slice(0, 6),
+        [[]],
+      );
+      const outer = around.every((each) => !isStatement(each) || each.kind === "try");
+      // What the program begins with is where its parts are called one after another.
+      const main = around.every((each) => each.kind !== "function" || runsFirst(each)) ? 1 : 0.6;
+      const odds = (outer ? 1.2 : 0.3) * main;
+      return given.flatMap((names) =>
+        statements.flatMap((statement) => beside(context, statement, callWith(names), "before", odds)),
+      );
+    });
+  });
+}
+
+/** A name that counts what is put where: it goes on by one behind what was put there. */
+function counts(context: EditContext): Proposal[] {
+  return putInOnePlace(context).flatMap(({ placed, name }) => {
+    const statement = placed.around.findLast((each) => each.kind === "statement");
+    return statement ? beside(context, statement, context.writing.step(name, "+"), "behind", 1.5) : [];
+  });
+}
+
+/** A count that begins and never goes on: by one, at the end of each block that is gone through several times. */
+function moves(context: EditContext): Proposal[] {
+  const { isKnownAt } = scopesOf(context);
+  return countsNeverMoved(context).flatMap(({ name, placed }) =>
+    blocksOf(context).flatMap(({ block, statements, around }) => {
+      const last = statements.at(-1);
+      const inside = [...around, block];
+      if (!last || block.from < placed.node.to || !inside.some(isLoop) || !isKnownAt(name, inside)) return [];
+      // A branch is where something is found that is worth counting.
+      const odds = around.at(-1)?.kind === "if" || around.at(-1)?.kind === "case" ? 1.2 : 0.8;
+      return beside(context, last, context.writing.step(name, "+"), "behind", odds);
+    }),
+  );
+}
+
+/** Something put into a list that begins empty and stays so, beside the statements where a value for it is known. */
+function fillings(context: EditContext): Proposal[] {
+  const { isKnownAt } = scopesOf(context);
+  return listsNeverFilled(context).flatMap(({ name, placed }) => {
+    const call = /^new\b/.test(context.sourceOf(part(placed.node, "value") ?? placed.node))
+      ? context.writing.library.changes("Add")
+        ? "Add"
+        : "add"
+      : "append";
+    return blocksOf(context).flatMap(({ block, statements, around }) => {
+      const inside = [...around, block];
+      const [first, last] = [statements[0], statements.at(-1)];
+      if (!first || !last || block.from < placed.node.to || !inside.some(isLoop) || !isKnownAt(name, inside)) return [];
+      const near = new Set(
+        inside
+          .filter((each) => each.kind !== "program")
+          .slice(-4)
+          .flatMap((each) => namesIn(each)),
+      );
+      const values = [...near].filter(
+        (each) => each !== name && context.names.includes(each) && isKnownAt(each, inside),
+      );
+      return values
+        .slice(0, 4)
+        .flatMap((value) => [
+          ...beside(context, first, `${name}.${call}(${value})`, "before", 1),
+          ...(first === last ? [] : beside(context, last, `${name}.${call}(${value})`, "behind", 0.8)),
+        ]);
+    });
+  });
+}
+
+/** The function that a program begins with, which nothing calls: at the end of the text. */
+function begins(context: EditContext): Proposal[] {
+  if (context.writing.blocks.by !== "indentation" || context.tree.children.some(runsByItself)) return [];
+  const main = ofKind(context, "function").find(({ node, around }) => runsFirst(node) && around.length <= 1);
+  if (!main || main.node.children.some((child) => child.kind === "parameter")) return [];
+  const name = main.node.children.find((child) => child.role === "definition")?.sign ?? "";
+  const lineEnd = lineEndOf(context);
+  const gap = context.text.endsWith("\n") ? "" : lineEnd;
+  return [insert(context.text.length, `${gap}${lineEnd}${lineEnd}${name}()${lineEnd}`, { text: `${name}()` }, 3)];
+}
+
+/** What a decision on the best one so far does not keep of it. */
+function keeps(context: EditContext): Proposal[] {
+  const { assign } = context.writing;
+  return bestsLeft(context).flatMap(({ last, name, value }) =>
+    beside(context, last, `${name} ${assign} ${value}`, "behind", 1.3),
+  );
+}
+
+/** A mark set in what a decision that asks for it holds: there the thing happens that it is to remember. */
+function marks(context: EditContext): Proposal[] {
+  const { assign } = context.writing;
+  return marksNeverSet(context).flatMap(({ name, other, decision }) => {
+    const body = part(decision, "body");
+    const statements = body?.kind === "block" ? body.children : [];
+    const [first, last] = [statements[0], statements.at(-1)];
+    const text = `${name} ${assign} ${other}`;
+    // Where it holds one statement alone the mark may as well be set behind it.
+    if (body && body.kind !== "block") return beside(context, decision, text, "behind", 1);
+    return first && last
+      ? [...beside(context, first, text, "before", 1.2), ...beside(context, last, text, "behind", 1)]
+      : [];
+  });
+}
+
+/** The statement that reads before a loop, once more at the end of the loop that waits for what is read. */
+function reads(context: EditContext): Proposal[] {
+  return ofKind(context, "while").flatMap(({ node }) => {
+    const [condition, body] = [part(node, "condition"), part(node, "body")];
+    const last = body?.kind === "block" ? body.children.at(-1) : undefined;
+    if (!condition || !body || !last) return [];
+    const asked = new Set(nodesOf(condition).flatMap((each) => (each.kind === "name" ? [each.sign ?? ""] : [])));
+    const before = ofKind(context, "assignment").filter(
+      ({ node: given }) => given.to <= node.from && asked.has(nameGiven(given)) && readsSomething(context, given),
+    );
+    const nearest = before.at(-1)?.node;
+    const into = nearest ? undefined : readsInto(context, node, asked);
+    if (into && !nodesOf(body).some((each) => context.sourceOf(each) === into))
+      return beside(context, last, into, "behind", 1.5).map((proposal) => ({ ...proposal, about: node.from }));
+    const moved = nearest && nodesOf(body).some((each) => each.role === "target" && each.sign === nameGiven(nearest));
+    const value = nearest && part(nearest, "value");
+    if (!nearest || !value || moved) return [];
+    // Where the name is declared with its first value, only the value is given again.
+    const again = part(nearest, "target")
+      ? context.sourceOf(nearest)
+      : `${nameGiven(nearest)} ${context.writing.assign} ${context.sourceOf(value)}`;
+    return [
+      ...beside(context, last, again, "behind", 1.5),
+      ...beside(context, body.children[0] ?? last, again, "before", 0.5),
+    ].map((proposal) => ({ ...proposal, about: node.from }));
+  });
+}
+
+/** The last call before a loop that reads into a name which the loop asks for: `readln(code)`, `scanf("%d", &n)`. */
+function readsInto(context: EditContext, loop: SyntaxNode, asked: ReadonlySet<string>): string | undefined {
+  const { library } = context.writing;
+  const calls = ofKind(context, "call").filter(
+    ({ node, around }) =>
+      node.to <= loop.from &&
+      around.at(-1)?.kind === "statement" &&
+      (library.reads(calledName(node)) || library.readsText(calledName(node))) &&
+      namesIn(node).some((name) => asked.has(name)),
+  );
+  const last = calls.at(-1)?.node;
+  return last && context.sourceOf(last);
+}
+
+/** The name that an assignment, or a declaration with a first value, gives a value to. */
+function nameGiven(node: SyntaxNode): string {
+  return (part(node, "target") ?? part(node, "definition"))?.sign ?? "";
+}
+
+/** True where a piece of a program reads what is typed in. */
+export function readsSomething(context: EditContext, node: SyntaxNode): boolean {
+  const { library } = context.writing;
+  return nodesOf(node).some(
+    (each) => each.kind === "call" && (library.reads(calledName(each)) || library.readsText(calledName(each))),
+  );
+}
+
+/** What is worked out and never read, into the values that are printed, given back or kept behind it. */
+function operands(context: EditContext): Proposal[] {
+  const { isKnownAt } = scopesOf(context);
+  return [...usageOf(context).unread].flatMap(([name, given]) => {
+    const from = given.around.at(-1)?.to ?? given.node.to;
+    return context.nodes.flatMap(({ node, around }) => {
+      const isValue = node.role === "argument" || node.role === "value";
+      if (!isValue || node.from < from || !["name", "binary", "call", "field", "index"].includes(node.kind)) return [];
+      if (!isKnownAt(name, around)) return [];
+      return ["-", "+", "*"].map((sign, rank) =>
+        insert(node.to, ` ${sign} ${name}`, { text: name }, rank === 2 ? 0.4 : 0.9),
+      );
+    });
+  });
+}
+
+/** Steps that were thought of and not written, each as a proposal to put it in: calls, counts, values kept, marks, reads, summands. */
+export const stepsToTake = (context: EditContext): Proposal[] => [
+  ...calls(context),
+  ...counts(context),
+  ...moves(context),
+  ...fillings(context),
+  ...begins(context),
+  ...keeps(context),
+  ...marks(context),
+  ...reads(context),
+  ...operands(context),
+];
