@@ -2,6 +2,9 @@ import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
+/** The words that join conditions on a line, in their order. */
+const joins = (line: string) => (line.toLowerCase().match(/\b(?:and|or)\b|&&|\|\||[&|]/g) ?? []).join(" ");
+
 /** Two conditions are joined by the wrong word, or one of them is turned. */
 export const andOrMixedUp: Pattern = {
   id: "and-or-mixed-up",
@@ -11,7 +14,15 @@ export const andOrMixedUp: Pattern = {
   cause: "Everyday language says “and” where either of two is meant.",
   avoid: "Say when the whole holds, and try each side alone.",
   fault: true,
-  grounds: [byEdit("logic-word", () => true, 2)],
+  grounds: [
+    byEdit("logic-word", () => true, 2),
+    // A test that lets through what it was to keep away: what stops the run then is told by its message, and is not the mistake.
+    byEdit(
+      "logic-word",
+      ({ lineBefore, lineAfter }, { class: of }) => of === "runtime" && joins(lineBefore) !== joins(lineAfter),
+      4,
+    ),
+  ],
   examples: [
     example(
       "python",
