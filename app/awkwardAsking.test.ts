@@ -41,8 +41,7 @@ type Routed = { path: string; file: string };
 const routed: Routed[] = routes.flatMap((each) =>
   (each.children ?? [each]).map(({ path = "", file }) => ({ path: `/${path}`, file })),
 );
-const moduleOf = (file: string): Promise<Module> =>
-  import(`./${file.replace(/\.tsx?$/, "")}${/\.tsx?$/.exec(file)?.[0]}`);
+const moduleOf = (file: string): Promise<Module> => import(/* @vite-ignore */ join(import.meta.dirname, file));
 
 const textsIn = (folder: string) =>
   readdirSync(join(import.meta.dirname, folder), { recursive: true, encoding: "utf8" })

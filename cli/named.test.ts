@@ -292,7 +292,8 @@ const cases: readonly Named[] = [
     program:
       "program Deck;\ntype TLoads = array[1..2] of integer;\nvar loads: TLoads;\nprocedure Add(loads: TLoads);\nbegin\n  loads[1] := loads[1] + 5;\nend;\nbegin\n  loads[1] := 1;\n  Add(loads);\n  writeln(loads[1]);\nend.\n",
     expected: "6\n",
-    ...{ line: 6, kind: "value-parameter-changed" },
+    // The word that hands the table itself is missing in the header.
+    ...{ line: 4, kind: "value-parameter-changed" },
   },
   {
     says: "a part of the object that is given to itself",

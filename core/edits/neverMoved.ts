@@ -1,6 +1,6 @@
 import { isLoop, part } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
-import { functionAround, ofKind } from "./places.ts";
+import { functionAround, isAddressTaken, ofKind } from "./places.ts";
 
 /** A name that begins and never goes on, with the place where it begins. */
 export type NeverMoved = { name: string; placed: Placed };
@@ -34,7 +34,7 @@ export function countsNeverMoved(context: EditContext): NeverMoved[] {
         !each.node.role?.match(/target|definition/) &&
         each.node.from > node.to,
     );
-    const byAddress = new RegExp(String.raw`(?<!&)&\s*${name}\b`).test(context.text);
+    const byAddress = isAddressTaken(context.text, name);
     const owner = functionAround(around);
     const loops = context.nodes.some(
       (each) => isLoop(each.node) && functionAround(each.around) === owner && each.node.from > node.to,

@@ -92,6 +92,11 @@ export function functionAround(around: readonly SyntaxNode[]): SyntaxNode | unde
   return around.findLast((each) => each.kind === "function");
 }
 
+/** True where a text takes the address of a name: it may be given a value that the text does not show. */
+export function isAddressTaken(text: string, name: string): boolean {
+  return new RegExp(String.raw`(?<!&)&\s*${name}\b`).test(text);
+}
+
 /** The nearest loop around a place. */
 export function loopAround(around: readonly SyntaxNode[]): SyntaxNode | undefined {
   return around.findLast((each) => ["while", "do", "for", "foreach"].includes(each.kind));

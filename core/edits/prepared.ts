@@ -1,6 +1,6 @@
 import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
-import { functionAround, ofKind, otherTruth } from "./places.ts";
+import { functionAround, isAddressTaken, ofKind, otherTruth } from "./places.ts";
 
 // What a program prepares and never goes on with: functions, counts and marks. (Values that nothing reads: usage.ts.)
 
@@ -45,11 +45,6 @@ export function putInOnePlace(context: EditContext): Array<{ placed: Placed; nam
   });
 }
 
-/** What is read into a name by its address is given a value that the text does not show. */
-function isReadInto({ text }: EditContext, name: string): boolean {
-  return new RegExp(String.raw`(?<!&)&\s*${name}\b`).test(text);
-}
-
 /**
  * True for a name that is given one number, once; being declared gives it none. What another function calls by that name, as
  * its parameter or in a loop of its own, is not the same one.
@@ -71,7 +66,7 @@ function isSetOnce(context: EditContext, name: string, beside: readonly SyntaxNo
   const [only] = given;
   return (
     given.length === 1 &&
-    !isReadInto(context, name) &&
+    !isAddressTaken(context.text, name) &&
     only?.node.kind === "name" &&
     only.around.at(-1)?.kind === "assignment" &&
     // What a loop counts by moves on by itself.
@@ -118,7 +113,7 @@ export function marksNeverSet(context: EditContext): Array<{ name: string; other
       const all = [...(given.get(name) ?? [])];
       const values = all.length > 1 ? all.filter((value) => value !== declared) : all;
       const other = values.length === 1 ? setValue(values[0] ?? "") : undefined;
-      if (other === undefined || isReadInto(context, name)) return [];
+      if (other === undefined || isAddressTaken(context.text, name)) return [];
       return !["0", declared].includes(values[0] ?? "") || (times.get(name) ?? 0) > 1
         ? [{ name, other, decision: node }]
         : [];

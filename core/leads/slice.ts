@@ -59,7 +59,7 @@ export function sliceBack(
         note(caller, { ...here, by: "call", name: step.call }, next);
         continue;
       }
-      for (const name of language.usedNames(tokens)) {
+      for (const name of namesRead(language, tokens)) {
         const written = lastWrite(steps, at, step, name);
         note(written.at, { ...here, by: "value", name }, next);
         if (written.element >= 0) note(written.element, { ...here, by: "value", name }, next);
@@ -72,6 +72,20 @@ export function sliceBack(
     frontier = next;
   }
   return [...found.values()];
+}
+
+const plainAssign = new Set(["=", ":=", "<-", "←"]);
+
+/** The names that a line reads: what it only gives a value, before its sign of assignment, has no part in what comes of it. */
+function namesRead(language: Language, tokens: readonly Token[]): string[] {
+  const sign = tokens.findIndex(({ kind, text }) => kind === "operator" && plainAssign.has(text));
+  const isGiven = (name: string) => {
+    const at = tokens.findIndex(({ text }) => text === name);
+    const picks = ["[", "(", ".", "->", "{"].includes(tokens[at + 1]?.text ?? "");
+    return at < sign && !picks && tokens.findLastIndex(({ text }) => text === name) === at;
+  };
+  const given = new Set(sign < 0 ? [] : language.assignedNames(tokens).filter(isGiven));
+  return language.usedNames(tokens).filter((name) => !given.has(name));
 }
 
 /** Where a name last got its value before a step, and where something in what it stands for last changed. */

@@ -1,5 +1,5 @@
 import { gatherings, startsOf } from "../../edits/gathered.ts";
-import { functionAround, ofKind } from "../../edits/places.ts";
+import { functionAround, isAddressTaken, ofKind } from "../../edits/places.ts";
 import { nodesOf, part } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
@@ -25,7 +25,7 @@ export const addedToNothing: Mistake = {
               (part(each, "target") ?? part(each, "definition"))?.sign === name &&
               !added.some(({ placed }) => placed.node === each),
           ) ||
-          new RegExp(String.raw`(?<!&)&\s*${name}\b`).test(context.sourceOf(owner));
+          isAddressTaken(context.sourceOf(owner), name);
         if (!gathers || isGiven) return [];
         const why = `“${name}” is declared here without a value, and added to: it begins with whatever lies there.`;
         return [{ line: context.lineOf(node.from), names: [name], why }];
