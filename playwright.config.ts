@@ -1,10 +1,12 @@
 import { defineConfig } from "@playwright/test";
+import { browserTestsOfOtherDays } from "./tools/inTurn.ts";
 
 const port = 4317;
 
 /** The real interface over the real server, database and translators; one server with fresh demo data for all files. */
 export default defineConfig({
   testDir: "e2e",
+  testIgnore: browserTestsOfOtherDays(process.argv.slice(3)).map((file) => `**/${file}`),
   globalSetup: "./e2e/demoLoaded.ts",
   timeout: 120_000,
   // A run may take its five seconds of wall time, and be recorded after that.

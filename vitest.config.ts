@@ -1,4 +1,5 @@
 import { defineConfig } from "vitest/config";
+import { unitTestsOfOtherDays } from "./tools/inTurn.ts";
 import { SlowFirst } from "./tools/slowFirst.ts";
 
 export default defineConfig({
@@ -6,6 +7,8 @@ export default defineConfig({
     env: { BENT_NAIL_LOG: "silent" },
     setupFiles: ["tools/generated-runs.ts"],
     include: ["{core,server,cli,demo,app,tools}/**/*.test.ts"],
+    // `vitest run NAME` tests what is named, whatever day it is.
+    exclude: ["**/node_modules/**", ...unitTestsOfOtherDays(process.argv.slice(3))],
     testTimeout: 600_000,
     hookTimeout: 600_000,
     maxWorkers: 3,

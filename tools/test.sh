@@ -17,9 +17,14 @@ step() { # step NAME COMMAND...
   echo "== $name"
   "$@" || { echo "== $name: failed"; failed+=("$name"); }
 }
-step types npm run --silent types
+# The types are looked through on one processor while the other builds.
+step types npm run --silent types > .reports/types.txt 2>&1 &
+types=$!
 step lint npm run --silent lint
 step build node tools/build-if-needed.mjs
+wait "$types"
+cat .reports/types.txt
+grep -q "^== types: failed" .reports/types.txt && failed+=(types)
 step unit npx vitest run --reporter=default --reporter=json --outputFile.json=.reports/unit.json
 step browser npx playwright test
 exec node tools/count-tests.mjs "${failed[@]}"

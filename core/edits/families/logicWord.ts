@@ -48,8 +48,17 @@ function otherWords(context: EditContext): Proposal[] {
         ),
       );
     }
+    // A truth that is asked for by itself has nothing else that could be turned.
+    const isBare = ["name", "call", "index", "field"].includes(node.kind);
     if (node.role === "condition" && node.kind !== "choice" && !isNot(context, node.sign))
-      found.push(change(node, negated(context, node, not), { before: context.sourceOf(node), after: "not" }, 0.35));
+      found.push(
+        change(
+          node,
+          negated(context, node, not),
+          { before: context.sourceOf(node), after: "not" },
+          isBare ? 0.9 : 0.35,
+        ),
+      );
   }
   return found;
 }

@@ -1,0 +1,47 @@
+import { existsSync } from "node:fs";
+import { join } from "node:path";
+import { afterEach, expect, test, vi } from "vitest";
+import { browserTestsOfOtherDays, unitTestsOfOtherDays } from "./inTurn.ts";
+import { isLongRun, todaysShare } from "./share.ts";
+
+afterEach(() => void vi.useRealTimers());
+
+/** What is said on each of some days in a row. */
+function onDays<Said>(count: number, say: () => Said): Said[] {
+  return Array.from({ length: count }, (_, day) => {
+    vi.useFakeTimers({ now: new Date(Date.UTC(2026, 10, 10 + day)) });
+    return say();
+  });
+}
+
+test.skipIf(isLongRun)("every file that comes in turn is there, and is run on one of three days", () => {
+  for (const [given, least] of [
+    [unitTestsOfOtherDays, 15],
+    [browserTestsOfOtherDays, 10],
+  ] as const) {
+    const left = onDays(3, () => given([]));
+    const all = [...new Set(left.flat())];
+    expect(all.length).toBeGreaterThanOrEqual(least);
+    for (const file of all) {
+      expect(existsSync(join(import.meta.dirname, "..", file)), file).toBe(true);
+      expect(
+        left.filter((files) => files.includes(file)),
+        file,
+      ).toHaveLength(2);
+    }
+  }
+});
+
+test("who names a file tests it, whatever day it is; an option names none", () => {
+  for (const name of ["kills", "server/http/kills.test.ts", "server/toolchains"])
+    expect(unitTestsOfOtherDays([name])).toEqual([]);
+  if (!isLongRun) expect(unitTestsOfOtherDays(["--reporter=json"]).length).toBeGreaterThan(0);
+});
+
+test.skipIf(isLongRun)("a share of a list is another one on the next day, and all come up", () => {
+  const list = ["a", "b", "c", "d", "e", "f", "g"];
+  const shares = onDays(3, () => todaysShare(list, 3));
+  expect(shares.flat().sort()).toEqual(list);
+  expect(shares.every((share) => share.length >= 2)).toBe(true);
+  expect(onDays(1, () => todaysShare(list, 1))).toEqual([list]);
+});
