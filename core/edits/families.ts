@@ -54,6 +54,7 @@ import { swapped } from "./families/swapped.ts";
 import { terminator } from "./families/terminator.ts";
 import { textLiteral } from "./families/textLiteral.ts";
 import { textOrNumber } from "./families/textOrNumber.ts";
+import { textsBeside } from "./families/textsBeside.ts";
 import { word } from "./families/word.ts";
 import { wrapped } from "./families/wrapped.ts";
 
@@ -64,6 +65,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, begunAnew, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
+  textsBeside,
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

@@ -94,7 +94,8 @@ export function functionAround(around: readonly SyntaxNode[]): SyntaxNode | unde
 
 /** True where a text takes the address of a name: it may be given a value that the text does not show. */
 export function isAddressTaken(text: string, name: string): boolean {
-  return new RegExp(String.raw`(?<!&)&\s*${name}\b`).test(text);
+  // Where a text is read that is none, a name may be any sign.
+  return /^[\p{L}\p{N}_]+$/u.test(name) && new RegExp(String.raw`(?<!&)&\s*${name}\b`).test(text);
 }
 
 /** The nearest loop around a place. */

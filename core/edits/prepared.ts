@@ -21,7 +21,7 @@ export function uncalled(context: EditContext): Placed[] {
       around.every((each) => each.kind !== "class") ||
       /\bstatic\b/.test(context.text.slice(node.from, node.children[0]?.to));
     // What is named after an object and what happens to it is called by that.
-    if (!name || !isOwn || begins.test(name) || /^_|_[A-Z]\w*$/.test(name)) return false;
+    if (!/^[\p{L}\p{N}_]+$/u.test(name) || !isOwn || begins.test(name) || /^_|_[A-Z]\w*$/.test(name)) return false;
     return (context.text.match(new RegExp(String.raw`\b${name}\b`, "g")) ?? []).length === 1;
   });
 }

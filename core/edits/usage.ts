@@ -28,6 +28,12 @@ function onlyGives({ node, around }: Placed): boolean {
   return node.role === "target" && parent?.kind === "assignment" && !/^(?:\+\+|--)$/.test(parent.sign ?? "");
 }
 
+/** True for an assignment that gives a name something worked out of itself: total = total + load. */
+function isOwnGathering(node: SyntaxNode, name: string): boolean {
+  const target = node.kind === "assignment" ? part(node, "target") : undefined;
+  return target?.kind === "name" && target.sign === name && part(node, "value")?.kind === "binary";
+}
+
 function unreadNames(context: EditContext): Map<string, Placed> {
   const given = new Map<string, Placed>();
   const read = new Set<string>();
@@ -44,7 +50,7 @@ function unreadNames(context: EditContext): Map<string, Placed> {
     else if (around.some((each) => each.role === "start")) read.add(name);
     else if (onlyGives(placed)) {
       if (parent?.kind === "assignment") given.set(name, placed);
-    } else read.add(name);
+    } else if (!around.some((each) => isOwnGathering(each, name))) read.add(name);
   }
   // What is kept in a part of an object is read where that part is asked for.
   for (const { node } of context.nodes) if (node.kind === "field" && node.role !== "target") read.add(node.sign ?? "");

@@ -94,7 +94,7 @@ test("every cell of the key gets one verdict, whatever was answered", () => {
 
 test("where lines are printed a row is held against the one in its place", () => {
   const rows = [{ deck: "1" }, { deck: "2" }, { deck: "3" }];
-  const late = [{}, { deck: "1" }, { deck: "2" }, { deck: "3" }];
+  const late: Cells[] = [{}, { deck: "1" }, { deck: "2" }, { deck: "3" }];
   expect(mark(rows, late)).toMatchObject({ slips: 0, right: 3 });
   expect(mark(rows, late, { linesGiven: true }).right).toBe(0);
 });

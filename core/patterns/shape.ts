@@ -245,7 +245,7 @@ export function isMade(evidence: Evidence): boolean {
   const owner = message?.line ? functionAround(evidence, message.line) : null;
   return quotedNames(message?.text ?? "").some((name) => {
     const form = new RegExp(
-      String.raw`(?:^|[^\w.])${name}\s*(?::?=(?!=)|[-+*/]=)|\b(?:def|function|procedure|for|foreach)\s+${name}\b`,
+      String.raw`(?:^|[^\w.])${name}\s*(?::?=(?!=)|[-+*/]=|\+\+|--)|\b(?:def|function|procedure|for|foreach)\s+${name}\b`,
     );
     return lines.some((line, at) => {
       if (!form.test(line)) return false;

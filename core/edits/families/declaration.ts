@@ -1,6 +1,7 @@
 import type { PlacedToken } from "../../syntax/placed.ts";
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { gatherings, startsOf } from "../gathered.ts";
 import { functionAround, lineEndOf, ofKind, wholeLines } from "../places.ts";
 
 function types(context: EditContext): string[] {
@@ -40,6 +41,7 @@ function putIn(context: EditContext): Proposal[] {
   const { variables } = context.writing;
   if (variables === "by assignment") return [];
   const ending = lineEndOf(context);
+  const gathered = new Set(gatherings(context).map(({ name }) => name));
   return undeclared(context).flatMap(({ name, owner: inside }) => {
     const isHere = (around: readonly SyntaxNode[]) => functionAround(around) === inside;
     if (variables === "declared apart") {
@@ -78,7 +80,12 @@ function putIn(context: EditContext): Proposal[] {
       const found: Proposal[] = [];
       if (first && context.writing.assign === "=" && first.around.at(-1)?.sign === "=")
         found.push(insert(first.node.from, `${type} `, { name, type }, odds));
-      if (top) found.push(insert(top.from, `${top.first.indent}${type} ${name};${ending}`, { name, type }, odds * 0.9));
+      // What is only added to needs something to begin with.
+      const start = gathered.has(name) && startsOf(context, name).length === 0 ? " = 0" : "";
+      if (top)
+        found.push(
+          insert(top.from, `${top.first.indent}${type} ${name}${start};${ending}`, { name, type }, odds * 0.9),
+        );
       return found;
     });
   });

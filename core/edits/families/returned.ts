@@ -1,6 +1,7 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { calledName, functionAround, indentUnit, lineEndOf, ofKind, wholeLines } from "../places.ts";
+import { usageOf } from "../usage.ts";
 
 /** The names that a function gives a value, the last one first. */
 function assignedIn(body: SyntaxNode): string[] {
@@ -53,6 +54,19 @@ function putIn(context: EditContext): Proposal[] {
   });
 }
 
+/** A plain value that is given back by a function that works something out and reads it nowhere. */
+function workedOut(context: EditContext): Proposal[] {
+  const { unread } = usageOf(context);
+  return ofKind(context, "return").flatMap(({ node, around }) => {
+    const [value] = node.children;
+    const owner = functionAround(around);
+    if (!value || !owner || !["number", "constant", "text"].includes(value.kind)) return [];
+    return [...unread]
+      .filter(([, given]) => functionAround(given.around) === owner)
+      .map(([name]) => change(value, name, { value: name }, 1.5));
+  });
+}
+
 /** A call of an own function inside it whose value is not given back. */
 function ownCalls(context: EditContext): Proposal[] {
   if (context.writing.returns("x") === "") return [];
@@ -82,7 +96,7 @@ export const returned: EditFamily = {
   says: "a function that does not give its value back",
   weight: 8,
   reads: "tree",
-  mends: (context) => [...putIn(context), ...ownCalls(context)],
+  mends: (context) => [...putIn(context), ...ownCalls(context), ...workedOut(context)],
   plants: takeOut,
   examples: [
     {

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { editContext } from "../../edits/context.ts";
-import { applyEdit, invertEdit } from "../../edits/edit.ts";
+import { applyEdit, type Edit, invertEdit } from "../../edits/edit.ts";
 import { proposeEdits } from "../../edits/families.ts";
 import { parseProgram } from "../../interpreters/pseudocode/parser.ts";
 import { printProgram } from "../../interpreters/pseudocode/print.ts";
@@ -52,12 +52,10 @@ describe("programs as trees", () => {
         const text = one.slice(0, from % one.length) + other.slice(to % other.length);
         holds(pseudocodeSyntax(text), text);
         const context = editContext(pseudocode, text);
+        const lies = (edit: Edit) => edit.from <= edit.to && edit.to <= text.length;
+        const goesBack = (edit: Edit) => applyEdit(applyEdit(text, edit), invertEdit(text, edit)) === text;
         for (const way of ["mend", "mend a refusal", "plant"] as const)
-          for (const edit of context ? proposeEdits(context, way) : []) {
-            expect(edit.from).toBeLessThanOrEqual(edit.to);
-            expect(edit.to).toBeLessThanOrEqual(text.length);
-            expect(applyEdit(applyEdit(text, edit), invertEdit(text, edit))).toBe(text);
-          }
+          expect(context && proposeEdits(context, way).filter((edit) => !lies(edit) || !goesBack(edit))).toEqual([]);
       }),
       { numRuns: process.env.BENT_NAIL_LONG ? 300 : 6 },
     );

@@ -44,6 +44,7 @@ import { siblingWithout } from "./siblingWithout.ts";
 import { sumBeforeDivision } from "./sumBeforeDivision.ts";
 import { sumJoined } from "./sumJoined.ts";
 import { textByIdentity } from "./textByIdentity.ts";
+import { textsAsOne } from "./textsAsOne.ts";
 import { wholeDivision } from "./wholeDivision.ts";
 
 /** Those that show in a program that is refused as well, and make another text of it before it is translated. */
@@ -52,7 +53,7 @@ export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
-  ...[siblingWithout, countStays, listStaysEmpty, addedToNothing],
+  ...[siblingWithout, textsAsOne, countStays, listStaysEmpty, addedToNothing],
   ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],

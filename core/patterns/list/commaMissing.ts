@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byMessage } from "../grounds.ts";
+import { byEdit, byMessage, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Two values of a list or a call have no comma between them. */
@@ -13,6 +13,8 @@ export const commaMissing: Pattern = {
   fault: true,
   grounds: [
     byEdit("sign", ({ before, after }) => before.trim() === "" && after.trim() === ",", 4),
+    byEdit("texts-beside", undefined, 4),
+    byNotice("comma-missing", 2),
     byMessage("sign missing", { words: /comma/i, more: 3 }),
   ],
   examples: [

@@ -5,6 +5,8 @@ import { example, inMain } from "../example.ts";
 import { byChange, byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
+const otherDirection = (word: string) => (word === "rows" ? "columns" : "rows");
+
 /** A length or an element is asked for in the wrong direction of an array. */
 export const dimensionWrong: Pattern = {
   id: "dimension-wrong",
@@ -16,6 +18,12 @@ export const dimensionWrong: Pattern = {
   fault: true,
   grounds: [
     byEdit("along", () => true, 6),
+    byEdit(
+      "other-name",
+      ({ lineBefore, lineAfter }) =>
+        lineBefore !== lineAfter && lineAfter === lineBefore.replace(/\b(?:rows|columns)(?=\()/, otherDirection),
+      7,
+    ),
     byChange(({ lineBefore, family }) => family === "constant" && /\b(?:size|shape|GetLength)\b/.test(lineBefore), 6),
   ],
   examples: [
