@@ -1,10 +1,14 @@
 import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { afterEach, expect, test, vi } from "vitest";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { browserTestsOfOtherDays, unitTestsOfOtherDays } from "./inTurn.ts";
 import { isLongRun, todaysShare } from "./share.ts";
 
-afterEach(() => void vi.useRealTimers());
+beforeEach(() => void vi.stubEnv("BENT_NAIL_DAY", ""));
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllEnvs();
+});
 
 /** What is said on each of some days in a row. */
 function onDays<Said>(count: number, say: () => Said): Said[] {
@@ -44,4 +48,6 @@ test.skipIf(isLongRun)("a share of a list is another one on the next day, and al
   expect(shares.flat().sort()).toEqual(list);
   expect(shares.every((share) => share.length >= 2)).toBe(true);
   expect(onDays(1, () => todaysShare(list, 1))).toEqual([list]);
+  vi.stubEnv("BENT_NAIL_DAY", "12");
+  expect(todaysShare(list, 3)).toEqual(["a", "d", "g"]);
 });
