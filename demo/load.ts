@@ -103,7 +103,10 @@ async function loadCase(
     }
     found = await whole(services, key);
     const tried = await tryFix(services, found, { who, revision: found.revision }, text, false);
-    if (!tried.ok || tried.result === "not mended") throw new Error(`demo: a fix of ${demo.name} does not mend it`);
+    if (!tried.ok || tried.result === "not mended") {
+      const came = tried.ok ? tried.result : tried.message;
+      throw new Error(`demo: a fix of ${demo.name} does not mend it: ${came}`);
+    }
   }
   return key;
 }
