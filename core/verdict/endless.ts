@@ -209,8 +209,16 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
     const draws = (step: Step) => (tokens.get(step.line) ?? []).some((token) => language.chanceWords.has(token.text));
     const rounds = sameRounds(trace, header, frame, draws, comparedPasses);
     const isSame = !condition.calls && rounds >= leastPasses;
-    const states = isSame ? null : statesAtHeader(trace, header, frame);
-    if (isSame)
+    const round = [...lineTokens, ...bodyTokens];
+    const unseen =
+      round.some(
+        (token, index) =>
+          round[index + 1]?.text === "(" && token.kind === "name" && !language.quietFunctions.has(token.text),
+      ) || bodyTokens.some((token) => language.unseenWords.has(token.text));
+    // Where all of a program's state is seen, the same again is proof; else it is what was seen.
+    const states = isSame && unseen ? null : statesAtHeader(trace, header, frame);
+    const repeated = unseen || !states ? null : repeatedPass(states);
+    if (isSame && !repeated)
       return {
         ground: "state repeats",
         line: header,
@@ -233,13 +241,6 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
         ...(passesLeft === undefined ? {} : { passesLeft }),
       };
     }
-    const round = [...lineTokens, ...bodyTokens];
-    const unseen =
-      round.some(
-        (token, index) =>
-          round[index + 1]?.text === "(" && token.kind === "name" && !language.quietFunctions.has(token.text),
-      ) || bodyTokens.some((token) => language.unseenWords.has(token.text));
-    const repeated = unseen ? null : repeatedPass(states);
     if (repeated)
       return {
         ground: "state repeats",
