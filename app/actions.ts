@@ -89,7 +89,7 @@ export function defineRevisedAction<Context, Fields extends z.ZodRawShape>(actio
 }
 
 const isGone =
-  "This names something that is not there: a course, a student or a sheet that was deleted meanwhile, perhaps in another window. Read the page anew, and choose again. Nothing was changed.";
+  "This names something that is not there: a course, a student or a sheet that was deleted meanwhile, perhaps in another window. Read the page anew, and choose again: this was not done.";
 
 /** What an action says; where what its form names was deleted meanwhile, words for that. */
 async function saidBy<Context>(action: PageAction<Context>, context: Context, form: FormData): Promise<Said> {

@@ -1,4 +1,4 @@
-import { existsSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { browserTestsOfOtherDays, unitTestsOfOtherDays } from "./inTurn.ts";
@@ -27,7 +27,9 @@ test.skipIf(isLongRun)("every file that comes in turn is there, and is run on on
     const all = [...new Set(left.flat())];
     expect(all.length).toBeGreaterThanOrEqual(least);
     for (const file of all) {
-      expect(existsSync(join(import.meta.dirname, "..", file)), file).toBe(true);
+      const path = join(import.meta.dirname, "..", file);
+      expect(existsSync(path), file).toBe(true);
+      expect(readFileSync(path, "utf8"), file).not.toContain("todaysShare(");
       expect(
         left.filter((files) => files.includes(file)),
         file,

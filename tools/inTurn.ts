@@ -1,6 +1,9 @@
 import { isLongRun, todaysShare } from "./share.ts";
 
-/** Files of unit tests that take half a minute or more each: they come in turn, a third of them each day. */
+/**
+ * Files of unit tests that take half a minute or more each: they come in turn, a third of them each day, and whole then. (A share
+ * within such a file would go by the same day, and leave cases out for ever.)
+ */
 const unitTests = [
   ...["toolchains/basicMacro", "toolchains/hosted", "toolchains/together", "toolchains/recorders"],
   ...["toolchains/expressions", "toolchains/probes", "toolchains/changes", "toolchains/sketch"],
@@ -17,6 +20,7 @@ const browserTests = [
 
 /** What of a list is not today's: nothing in the long run, and nothing where a person names what is to be tested. */
 function notToday(files: readonly string[], names: readonly string[]): string[] {
+  // A word or a path; a number is what an option is set to.
   const isNamed = names.some((name) => !name.startsWith("-") && /[./]|^\w{4,}$/.test(name));
   const today = new Set(todaysShare(files, 3));
   return isLongRun || isNamed ? [] : files.filter((file) => !today.has(file));

@@ -35,7 +35,7 @@ async function whole(): Promise<WholeCase> {
 const act = (form: Record<string, string>, revision: number) =>
   answered(page.action(asked({ caseKey }, { form: { revision: String(revision), ...form } })));
 
-/** A form that each action can read, so that the revision alone is what is wrong with it. */
+/** A form that every action can read. */
 async function filled(): Promise<Record<string, string>> {
   const found = await whole();
   return {
@@ -57,6 +57,30 @@ async function filled(): Promise<Record<string, string>> {
   };
 }
 
+/** What an action needs to be right in all but the revision, where the form for all has something else. */
+async function needed(): Promise<Record<string, Record<string, string>>> {
+  const found = await whole();
+  const layer = found.layers[0];
+  const [version, check] = [found.versions.at(-1)?.key ?? "", found.checks.at(-1)?.key ?? ""];
+  return {
+    accept: { class: "logic" },
+    back: { key: found.versions[0]?.key ?? "" },
+    intention: { key: layer?.key ?? "" },
+    advice: { advice: "partly" },
+    check: { kind: "normal" },
+    "remove check": { key: check },
+    worked: { key: version },
+  };
+}
+
+/** Tries, plans and searches stand beside the record: nothing of what another window wrote is lost by them. */
+const besideTheRecord = new Set([
+  ...["look", "search", "stop-search", "try-further", "stop-further", "run relaid"],
+  ...["narrow", "drop try", "add part", "drop part", "try parts"],
+]);
+/** What is about something that this case has not: no change that was found, another language, a second fault. */
+const ofWhatIsNotThere = new Set(["take-fix", "keep-fix", "kept-fix", "say language", "otherwise", "switch"]);
+
 /** Asks something of a case that has no revision: it is the same whatever else was changed meanwhile. */
 const withoutRevision = new Set(["verify", "delete", "restore"]);
 
@@ -67,8 +91,10 @@ test.each(caseActions.map(({ intent }) => intent).filter((intent) => !withoutRev
     const other = { intent: "note", note: `by another window, before ${intent}` };
     expect((await act(other, before.revision)).status).toBe(200);
     const seen = await whole();
-    const said = await act({ ...(await filled()), intent }, before.revision);
+    const own = (await needed())[intent] ?? {};
+    const said = await act({ ...(await filled()), ...own, intent }, before.revision);
     expect(await whole(), said.message).toEqual(seen);
+    if (!besideTheRecord.has(intent) && !ofWhatIsNotThere.has(intent)) expect(said.status, said.message).toBe(409);
   },
 );
 

@@ -1,16 +1,18 @@
 import { isLoop, part } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
-import { functionAround, isAddressTaken, ofKind } from "./places.ts";
+import { functionAround, ofKind } from "./places.ts";
+import { isSetOnce } from "./prepared.ts";
 
 /** A name that begins and never goes on, with the place where it begins. */
 export type NeverMoved = { name: string; placed: Placed };
 
+/** What a name is where it gets a value. */
+const gives = new Set<string | undefined>(["target", "definition"]);
+
 /** Where a name gets a value: assignments, declarations with a value, parameters, loops. */
 function givings(context: EditContext, name: string): Placed[] {
   return context.nodes.filter(
-    ({ node }) =>
-      node.sign === name &&
-      ((node.kind === "name" && (node.role === "target" || node.role === "definition")) || node.kind === "parameter"),
+    ({ node }) => node.sign === name && ((node.kind === "name" && gives.has(node.role)) || node.kind === "parameter"),
   );
 }
 
@@ -25,21 +27,15 @@ export function countsNeverMoved(context: EditContext): NeverMoved[] {
     const name = target?.kind === "name" ? (target.sign ?? "") : "";
     const isZero = part(node, "value")?.kind === "number" && context.sourceOf(part(node, "value") ?? node) === "0";
     if (!name || !isZero || around.some((each) => isLoop(each) || each.role === "start")) return [];
-    // A declaration without a value gives none.
-    const given = givings(context, name).filter((each) => each.around.at(-1)?.kind !== "declaration");
     const read = context.nodes.some(
       (each) =>
-        each.node.kind === "name" &&
-        each.node.sign === name &&
-        !each.node.role?.match(/target|definition/) &&
-        each.node.from > node.to,
+        each.node.kind === "name" && each.node.sign === name && each.node.from > node.to && !gives.has(each.node.role),
     );
-    const byAddress = isAddressTaken(context.text, name);
     const owner = functionAround(around);
     const loops = context.nodes.some(
       (each) => isLoop(each.node) && functionAround(each.around) === owner && each.node.from > node.to,
     );
-    return given.length === 1 && read && !byAddress && loops ? [{ name, placed }] : [];
+    return read && loops && isSetOnce(context, name, around) ? [{ name, placed }] : [];
   });
 }
 

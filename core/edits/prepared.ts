@@ -49,7 +49,7 @@ export function putInOnePlace(context: EditContext): Array<{ placed: Placed; nam
  * True for a name that is given one number, once; being declared gives it none. What another function calls by that name, as
  * its parameter or in a loop of its own, is not the same one.
  */
-function isSetOnce(context: EditContext, name: string, beside: readonly SyntaxNode[]): boolean {
+export function isSetOnce(context: EditContext, name: string, beside: readonly SyntaxNode[]): boolean {
   const owner = functionAround(beside);
   const isDeclaredIn = (of: SyntaxNode | undefined) =>
     of !== undefined &&

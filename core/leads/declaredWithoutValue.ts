@@ -1,21 +1,16 @@
-import { editContext } from "../edits/context.ts";
 import { gatherings } from "../edits/gathered.ts";
 import { ofKind } from "../edits/places.ts";
-import { explain } from "../reading/explain.ts";
 import { beforeReported, type LeadRule } from "./lead.ts";
+import { notSetIn } from "./notSet.ts";
 
 /**
  * A name that may have no value yet where a translator refuses it: where it is declared and given none. That comes first
  * where the refused line adds something to it, and behind the refused line where it is only read.
  */
-export const declaredWithoutValue: LeadRule = ({ verdict, language, program, text }) => {
-  const { diagnostic } = verdict;
-  if (verdict.class !== "syntax" || !diagnostic?.line || verdict.reportedFile !== null) return [];
-  if (explain(language, diagnostic, text)?.kind !== "not set") return [];
-  const context = editContext(language, program);
-  const reported = diagnostic.line;
-  const name = /variable\s+['‘“`]?(\w+)/i.exec(diagnostic.message)?.[1];
-  if (!context || !name) return [];
+export const declaredWithoutValue: LeadRule = (given) => {
+  const found = notSetIn(given);
+  if (!found) return [];
+  const { context, name, reported } = found;
   const declared = ofKind(context, "name").findLast(
     ({ node, around }) =>
       node.sign === name &&

@@ -2,6 +2,7 @@ import type { Token } from "../languages/token.ts";
 import { outputLine } from "../verdict/runEvidence.ts";
 import type { Lead, LeadRule } from "./lead.ts";
 import { lineKind } from "./lineKind.ts";
+import { numbersOf } from "./signs.ts";
 import { type Source, sliceBack } from "./slice.ts";
 
 /** What a lead weighs that is one step back along the values, and what each further step takes. */
@@ -74,7 +75,7 @@ function namesItsValues(tokens: readonly Token[]): boolean {
 
 /** True where the numbers of a wrong line are those of the intended one, however they are written, in another order. */
 function isInOtherOrder({ intended, actual }: { intended: string | null; actual: string | null }): boolean {
-  const [wanted, got] = [intended, actual].map((line) => (line?.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number));
+  const [wanted, got] = [intended, actual].map((line) => numbersOf(line ?? ""));
   if (!wanted || !got || wanted.length < 2 || wanted.length !== got.length) return false;
   const isSame = wanted.every((each, at) => each === got[at]);
   const sorted = (numbers: readonly number[]) => [...numbers].sort((one, other) => one - other).join(" ");

@@ -1,8 +1,7 @@
-import { editContext } from "../edits/context.ts";
 import { ofKind } from "../edits/places.ts";
-import { explain } from "../reading/explain.ts";
 import { nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import { beforeReported, type LeadRule } from "./lead.ts";
+import { notSetIn } from "./notSet.ts";
 
 function gives(node: SyntaxNode | undefined, name: string): boolean {
   return (
@@ -22,14 +21,10 @@ function branchesOf(decision: SyntaxNode): Array<SyntaxNode | undefined> {
  * A name that may have no value yet where a translator refuses it: the end of the decision before it, of which some branches
  * give it one and others do not.
  */
-export const givenInSomeBranches: LeadRule = ({ verdict, language, program, text }) => {
-  const { diagnostic } = verdict;
-  if (verdict.class !== "syntax" || !diagnostic?.line || verdict.reportedFile !== null) return [];
-  if (explain(language, diagnostic, text)?.kind !== "not set") return [];
-  const context = editContext(language, program);
-  const name = /variable\s+['‘“`]?(\w+)/i.exec(diagnostic.message)?.[1];
-  if (!context || !name) return [];
-  const reported = diagnostic.line;
+export const givenInSomeBranches: LeadRule = (given) => {
+  const found = notSetIn(given);
+  if (!found) return [];
+  const { context, name, reported } = found;
   const endsBefore = (node: SyntaxNode) => context.lineOf(node.to - 1) < reported;
   // The whole decision: one in a branch of it gives a value on a part of that branch alone.
   const decision = ofKind(context, "if")

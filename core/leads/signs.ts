@@ -117,7 +117,8 @@ export const signs: readonly Sign[] = [
   },
 ];
 
-const numbersOf = (text: string) => (text.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number);
+/** The numbers in a line of output, in their order. */
+export const numbersOf = (text: string) => (text.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number);
 
 function seenIn(verdict: Verdict, outcome: Outcome): Seen | null {
   const { comparison } = verdict;

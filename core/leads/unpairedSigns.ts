@@ -41,6 +41,7 @@ export const unpairedSigns: LeadRule = (context) => {
   const leads: Lead[] = [];
   const open: Token[] = [];
   const closedFurtherOut: Lead[] = [];
+  let isEndTooMany = false;
   for (const token of tokens) {
     if (token.kind === "text" && token.open)
       leads.push({ line: token.line, why: "A quote is opened here and not closed.", weight: 95 });
@@ -61,12 +62,13 @@ export const unpairedSigns: LeadRule = (context) => {
           weight: 91,
         });
     } else {
+      isEndTooMany ||= token.text === "}";
       leads.push({ line: token.line, why: `The bracket “${token.text}” here has no partner.`, weight: 90 });
       if (open.length > 0) open.pop();
     }
   }
   // A header whose block has an end and no beginning: the brace without a partner is that end.
-  if (leads.some((lead) => lead.why.includes("“}”"))) {
+  if (isEndTooMany) {
     const edits = editContext(context.language, context.program);
     for (const head of edits ? headersWithoutBrace(edits) : [])
       leads.push({

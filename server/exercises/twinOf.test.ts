@@ -3,7 +3,6 @@ import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { inputsOf, neutralOf } from "../../core/exercises/planting/neutral/neutralPrograms.ts";
 import { slipsIn } from "../../core/exercises/planting/slips.ts";
 import { findLanguage } from "../../core/languages/languages.ts";
-import { todaysShare } from "../../tools/share.ts";
 import { runProgram } from "../judge/run.ts";
 import { openTestServices } from "../testServices.ts";
 import { checksOfProgram } from "./checksOfProgram.ts";
@@ -52,7 +51,7 @@ const twinned: [language: string, program: number][] = [
   ["c", 4],
 ];
 
-test.each(todaysShare(twinned, 3))(
+test.each(twinned)(
   "two neighbours get equal and different exercises: %s, program %i",
   async (id, at) => {
     const made = await planted(id, at, 3);

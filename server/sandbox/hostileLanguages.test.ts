@@ -264,7 +264,8 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
 
 /**
  * What the sandbox alone stops, whatever runs in it: Python and C show it each time, and that the very next run is right after each of them; the
- * others in `npm run test:long`, and each time that the run after all of them is right. What a language's own machine makes different (memory, recursion, threads, shared memory) is tried each time in each.
+ * others in `npm run test:long`, and each time that the run after all of them is right. What a language's own machine makes different (memory, recursion, threads, shared memory) is tried each time in each;
+ * of those that go on until they are stopped, which take seconds each, a third of each language each day.
  */
 const ofTheSandbox =
   /^(?:signal_the_first|nested_folders|odd_names_left|take_terminals|write_files|flood_output|fork_bomb|open_sockets)$/;
@@ -276,7 +277,6 @@ describe.each(Object.keys(ends))("%s", (language) => {
   // The other programs in Python have a test of their own (hostile.test.ts).
   const own = language === "python" ? all.filter((name) => name in (ends.python ?? {})) : all;
   const tried = own.filter((name) => isLongRun || always.has(language) || !ofTheSandbox.test(name));
-  // Those that go on until they are stopped take seconds each: they come in turn.
   const stoppedToday = new Set(
     todaysShare(
       tried.filter((name) => endless.test(name)),

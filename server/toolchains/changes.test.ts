@@ -1,6 +1,5 @@
 import { afterAll, expect, test } from "vitest";
 import { consoleText, type StepChange } from "../../core/outcome/outcome.ts";
-import { todaysShare } from "../../tools/share.ts";
 import { readLimits } from "../limits.ts";
 import { createToolchains } from "./toolchains.ts";
 
@@ -120,9 +119,7 @@ async function recorded(language: string, change?: Omit<StepChange, "step" | "li
 const printed = (trace: Awaited<ReturnType<typeof recorded>>) =>
   consoleText(trace.outcome.console, ["out"]).trim().split(/\s*\n/);
 
-const today = todaysShare(Object.keys(programs), 2);
-
-test.each(today)(
+test.each(Object.keys(programs))(
   "%s: a value that is put in counts from there on, and the text stays",
   async (language) => {
     const real = await recorded(language);
@@ -140,7 +137,7 @@ test.each(today)(
   60_000,
 );
 
-test.each(today)(
+test.each(Object.keys(programs))(
   "%s: a file that is altered or taken away on the way",
   async (language) => {
     const mended = { put: { name: "deck[1]", value: "2" } };
@@ -150,7 +147,7 @@ test.each(today)(
   60_000,
 );
 
-test.each(today)(
+test.each(Object.keys(programs))(
   "%s: what cannot be put in is said, and the run is as it was",
   async (language) => {
     for (const [name, value] of [
@@ -171,7 +168,7 @@ test.each(today)(
   60_000,
 );
 
-test.each(today)(
+test.each(Object.keys(programs))(
   "%s: the files that lie beside the program when a line is about to run",
   async (language) => {
     const asked = await recorded(language, {});

@@ -166,7 +166,8 @@ describe.each(languages.map((entry, place) => [entry.name, place] as const))("%s
       }
     }
     expect(wrong).toEqual([]);
-    expect(decided).toBeGreaterThanOrEqual(isLongRun ? 10 : 0);
+    // Of a day's third of the programs some ask nothing.
+    if (isLongRun) expect(decided).toBeGreaterThan(10);
     expect(assigned).toBeGreaterThan(isLongRun ? 20 : 2);
   });
 });
