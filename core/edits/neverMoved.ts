@@ -39,14 +39,13 @@ export function countsNeverMoved(context: EditContext): NeverMoved[] {
   });
 }
 
-/** Calls that put something into what they are called on, in the languages that have lists with such. */
-const puts = /^(?:append|add|Add|insert|push|Push|Enqueue|offer|addLast|addFirst|put|AddLast|update|extend)$/;
-
 /**
  * Lists that begin empty and into which nothing is ever put: given an empty one once, never changed by a call or an element,
  * and handed on to nothing that could fill them.
  */
 export function listsNeverFilled(context: EditContext): NeverMoved[] {
+  const { fills = [] } = context.writing;
+  if (fills.length === 0) return [];
   return ofKind(context, "assignment").flatMap((placed) => {
     const { node } = placed;
     const [target, value] = [part(node, "target") ?? part(node, "definition"), part(node, "value")];
@@ -58,23 +57,26 @@ export function listsNeverFilled(context: EditContext): NeverMoved[] {
       if (each.kind !== "name" || each.sign !== name || each === target) return false;
       const parent = around.at(-1);
       // Called on it, an element of it, or handed to a function that may fill it.
-      if (parent?.kind === "field") return puts.test(parent.sign ?? "");
+      if (parent?.kind === "field") return fills.includes(parent.sign ?? "");
       if (parent?.kind === "index") return parent.role === "target";
-      return parent?.kind === "call" && each.role === "argument" && fills(context, part(parent, "callee")?.sign ?? "");
+      return (
+        parent?.kind === "call" && each.role === "argument" && isFilledBy(context, part(parent, "callee")?.sign ?? "")
+      );
     });
     return given.length === 1 && !isChanged ? [{ name, placed }] : [];
   });
 }
 
 /** True for a function of the program that puts something into a list, whichever. */
-function fills(context: EditContext, name: string): boolean {
+function isFilledBy(context: EditContext, name: string): boolean {
   const own = ofKind(context, "function").find(({ node }) =>
     node.children.some((child) => child.role === "definition" && child.sign === name),
   );
   return (
     own !== undefined &&
     context.nodes.some(
-      ({ node, around }) => around.includes(own.node) && node.kind === "field" && puts.test(node.sign ?? ""),
+      ({ node, around }) =>
+        around.includes(own.node) && node.kind === "field" && (context.writing.fills ?? []).includes(node.sign ?? ""),
     )
   );
 }

@@ -68,12 +68,8 @@ function moves(context: EditContext): Proposal[] {
 /** Something put into a list that begins empty and stays so, beside the statements where a value for it is known. */
 function fillings(context: EditContext): Proposal[] {
   const { isKnownAt } = scopesOf(context);
+  const [call] = context.writing.fills ?? [];
   return listsNeverFilled(context).flatMap(({ name, placed }) => {
-    const call = /^new\b/.test(context.sourceOf(part(placed.node, "value") ?? placed.node))
-      ? context.writing.library.changes("Add")
-        ? "Add"
-        : "add"
-      : "append";
     return blocksOf(context).flatMap(({ block, statements, around }) => {
       const inside = [...around, block];
       const [first, last] = [statements[0], statements.at(-1)];

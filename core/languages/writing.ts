@@ -131,6 +131,8 @@ export type Writing = {
   /** Names of functions that print, by what they are mistaken for. */
   printers: readonly (readonly string[])[];
   library: Library;
+  /** Names of calls that put something into the list that they are called on, the usual one first; none where lists have no such. */
+  fills?: readonly string[];
 };
 
 /**

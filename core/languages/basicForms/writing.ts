@@ -70,6 +70,7 @@ export const typedBasicWriting: Writing = {
   onlyPrints: (lines) =>
     `Module Prints\n  Sub Main()\n${lines.map((line) => `    Console.WriteLine("${line.replaceAll('"', '""')}")\n`).join("")}  End Sub\nEnd Module\n`,
   printers: [["WriteLine", "Write"]],
+  fills: ["Add", "Insert", "Push", "Enqueue"],
   library: libraryOf(
     {
       ...{

@@ -59,6 +59,7 @@ export const csharpWriting: Writing = {
   onlyPrints: (lines) =>
     `class Prints {\n  static void Main() {\n${lines.map((line) => `    System.Console.WriteLine(${JSON.stringify(line)});\n`).join("")}  }\n}\n`,
   printers: [["WriteLine", "Write"]],
+  fills: ["Add", "AddLast", "Insert", "Push", "Enqueue"],
   library: libraryOf({
     ...{ reads: "ReadLine Read ReadKey", readsText: "ReadLine", prints: "WriteLine Write", leaves: "Exit FailFast" },
     gives: "ToUpper ToLower Trim Replace Substring PadLeft PadRight Split Round Abs",

@@ -57,6 +57,7 @@ export const javaWriting: Writing = {
   onlyPrints: (lines, fileName) =>
     `public class ${fileName.replace(/\.java$/, "")} {\n  public static void main(String[] args) {\n${lines.map((line) => `    System.out.println(${JSON.stringify(line)});\n`).join("")}  }\n}\n`,
   printers: [["println", "print"]],
+  fills: ["add", "addLast", "addFirst", "push", "offer", "put"],
   library: libraryOf({
     reads: "next nextLine nextInt nextDouble nextLong nextBoolean readLine read",
     ...{ readsText: "next nextLine readLine", prints: "println print printf", leaves: "exit halt" },

@@ -57,6 +57,7 @@ export const pythonWriting: Writing = {
   },
   onlyPrints: (lines) => lines.map((line) => `print(${JSON.stringify(line)})\n`).join(""),
   printers: [],
+  fills: ["append", "insert", "extend", "add", "update"],
   library: libraryOf({
     ...{ reads: "input readline read readlines", readsText: "input", prints: "print", leaves: "exit quit abort _exit" },
     gives:

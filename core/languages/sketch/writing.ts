@@ -20,6 +20,7 @@ export const sketchWriting: Writing = {
   },
   onlyPrints: (lines) => `void setup() {\n${lines.map((line) => `  println(${JSON.stringify(line)});\n`).join("")}}\n`,
   otherOperators: [],
+  fills: ["add", "append"],
   library: libraryOf({
     ...{ reads: "", readsText: "", prints: "println print printArray", leaves: "exit" },
     gives: `toUpperCase toLowerCase trim substring concat replace split join nf str int float abs round floor ceil map constrain lerp dist`,
