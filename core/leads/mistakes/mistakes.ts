@@ -36,6 +36,7 @@ import { nothingGivenBack } from "./nothingGivenBack.ts";
 import { nothingMoves } from "./nothingMoves.ts";
 import { oldValueKept } from "./oldValueKept.ts";
 import { ownObjectLeftOut } from "./ownObjectLeftOut.ts";
+import { readMisspelt } from "./readMisspelt.ts";
 import { restartInLoop } from "./restartInLoop.ts";
 import { resultUnused } from "./resultUnused.ts";
 import { returnInLoop } from "./returnInLoop.ts";
@@ -53,7 +54,7 @@ export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
-  ...[siblingWithout, textsAsOne, countStays, listStaysEmpty, addedToNothing],
+  ...[siblingWithout, readMisspelt, textsAsOne, countStays, listStaysEmpty, addedToNothing],
   ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
