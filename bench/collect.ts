@@ -61,7 +61,7 @@ export async function benchCollect(): Promise<Measure[]> {
   console.log(
     `  unpacked ${Math.round(read - start)} ms, arranged ${Math.round(arranged - read)} ms (${arrangement.programs.length} programs, ${arrangement.programs.reduce((sum, each) => sum + each.outputs.length, 0)} outputs paired), kept ${Math.round(kept - arranged)} ms, ${cases?.length} cases`,
   );
-  const query = await emptyQuery(database);
+  const query = await emptyQuery();
   console.log(`  ${Math.round(kept - start)} ms in all; an empty query ${query.toFixed(2)} ms`);
   await database.close();
   rmSync(folder, { recursive: true, force: true });

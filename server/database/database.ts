@@ -41,18 +41,25 @@ export async function openDatabase(
     throw StartProblem.ofOpening(folder ?? "", problem);
   });
 
-  /** The connection, opened anew if the former one could not write. */
-  const sound = async (): Promise<Connection> => {
-    if (connection.isSound() || folder === null || closed) return connection;
+  const openAnew = async (of: string): Promise<void> => {
     if (Date.now() < tryAgainAt) throw new CannotKeep();
     await connection.drop();
     try {
-      connection = await connect(folder, null);
+      connection = await connect(of, null);
     } catch {
       // It needs some room to begin with; until then each try would take its time for nothing.
       tryAgainAt = Date.now() + pause;
       throw new CannotKeep();
     }
+  };
+  let opening: Promise<void> | null = null;
+  /** The connection, opened anew if the former one could not write: once, however many ask for it meanwhile. */
+  const sound = async (): Promise<Connection> => {
+    if (connection.isSound() || folder === null || closed) return connection;
+    opening ??= openAnew(folder).finally(() => {
+      opening = null;
+    });
+    await opening;
     return connection;
   };
   let closed = false;
@@ -68,11 +75,22 @@ export async function openDatabase(
 
   // One connection: whoever holds a transaction keeps the others waiting, and would wait for itself.
   let line: Promise<unknown> = Promise.resolve();
+  const beside = new Set<Promise<unknown>>();
   const holds = new AsyncLocalStorage<{ open: boolean }>();
+  const isNested = () => holds.getStore()?.open === true;
+  /** Alone: after all that was asked before, and before all that is asked later. */
   const inTurn = <Result>(what: string, work: () => Promise<Result>): Promise<Result> => {
-    if (holds.getStore()?.open) return Promise.reject(new NestedQuery(what));
-    const turn = line.then(work, work);
+    if (isNested()) return Promise.reject(new NestedQuery(what));
+    const turn = Promise.allSettled([line, ...beside]).then(work);
     line = turn.catch(() => undefined);
+    return turn;
+  };
+  /** Single statements need not wait for each other here: the database takes them one after another. */
+  const besideOthers = (sql: string, work: () => Promise<unknown[]>): Promise<unknown[]> => {
+    if (isNested()) return Promise.reject(new NestedQuery(sql));
+    const turn = line.then(work);
+    const ended: Promise<unknown> = turn.catch(() => undefined).finally(() => beside.delete(ended));
+    beside.add(ended);
     return turn;
   };
   // No text of the database can hold a NUL; what must keep it (programs, outputs) crosses as bytes.
@@ -84,7 +102,7 @@ export async function openDatabase(
     );
 
   const database: Database = {
-    query: (sql, values = []) => inTurn(sql, () => direct(sql, values)),
+    query: (sql, values = []) => besideOthers(sql, () => direct(sql, values)),
     exec: (sql) => inTurn(sql, async () => void (await ask("exec", sql, []))),
     transaction: (work) =>
       inTurn("begin", async () => {

@@ -3,6 +3,7 @@ import { parentPort, workerData } from "node:worker_threads";
 import { PGlite, types } from "@electric-sql/pglite";
 import { pg_trgm } from "@electric-sql/pglite/contrib/pg_trgm";
 import { z } from "zod";
+import { preparing } from "./prepared.ts";
 
 /** The thread that PGlite lives in: a long query blocks this thread and not the server. */
 const settings = z
@@ -45,6 +46,7 @@ const database = await PGlite.create({
   pgliteWasmModule: settings.machine.database,
   initdbWasmModule: settings.machine.maker,
 });
+const asking = preparing(database);
 parentPort?.postMessage({ id: 0, rows: [] });
 
 parentPort?.on("message", async (message: unknown) => {
@@ -57,11 +59,15 @@ parentPort?.on("message", async (message: unknown) => {
       await writeFile(sql, Buffer.from(await (await database.dumpDataDir("none")).arrayBuffer()));
       parentPort?.postMessage({ id, rows: [] });
     } else if (kind === "exec") {
-      await database.exec(sql);
+      await asking.exec(sql);
       parentPort?.postMessage({ id, rows: [] });
     } else {
-      const result = await database.query(sql, values);
-      parentPort?.postMessage({ id, rows: result.rows });
+      parentPort?.postMessage({
+        id,
+        rows: process.env.PLAINQ
+          ? (await database.query(sql, values as unknown[])).rows
+          : await asking.query(sql, values),
+      });
     }
   } catch (problem) {
     const said = errorSchema.safeParse(problem);

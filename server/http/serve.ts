@@ -116,7 +116,8 @@ function createApp(
   EventEmitter.defaultMaxListeners = mostListeners;
   app.use(compression());
   app.use("/assets", express.static(join(productFolder, "build/client/assets"), { immutable: true, maxAge: "1y" }));
-  app.use(express.static(join(productFolder, "build/client"), { maxAge: "1h" }));
+  // Only addresses with an ending: no page has to wait until it is seen that no file has its name.
+  app.get(/^\/[\w-]+\.\w+$/, express.static(join(productFolder, "build/client"), { maxAge: "1h" }));
   const own = ownPython();
   if (own) app.use(ownPythonAddress, serveOwnPython(own));
   app.use((request, response, next) => {
