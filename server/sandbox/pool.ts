@@ -13,9 +13,16 @@ export type PoolOf<Job, Answer> = {
 /** Workers that run programs. */
 export type Pool = PoolOf<Job, JobAnswer>;
 
+/** A worker that is not up after that long is stopped and counts as broken, in milliseconds. */
+const longestStart = 60_000;
+
+/** How many workers a piece of work is given to before it is said to be what broke them. */
+const mostAttempts = 3;
+
 /**
  * A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. Two more than
- * cores, since a part of every run is waiting for the kernel to make and take down namespaces.
+ * cores, since a part of every run is waiting for the kernel to make and take down namespaces. Work is given only to
+ * workers that are up: one that still starts keeps nothing waiting that another one could do meanwhile.
  */
 export function createPool<Job, Answer>(
   startWorker: () => Worker<Job, Answer>,
@@ -24,28 +31,56 @@ export function createPool<Job, Answer>(
   type Task = {
     job: Job;
     resolve: (answer: Answer) => void;
-    reject: (reason: Error) => void;
+    reject: (reason: unknown) => void;
     attempts: number;
     signal?: AbortSignal;
   };
   const tasks: Task[] = [];
   const idle: Worker<Job, Answer>[] = [];
+  const starting = new Set<Worker<Job, Answer>>();
   const all = new Set<Worker<Job, Answer>>();
   let closed = false;
   let version: Promise<string> | undefined;
 
+  const remove = <Each>(list: Each[], each: Each): void => {
+    const at = list.indexOf(each);
+    if (at >= 0) list.splice(at, 1);
+  };
+
+  /** The program may have been innocent of it (a worker killed from outside): it gets more tries. */
+  function again(task: Task, problem: unknown): void {
+    if (task.attempts + 1 < mostAttempts && !closed) tasks.unshift({ ...task, attempts: task.attempts + 1 });
+    else task.reject(problem);
+  }
+
   function start(): Worker<Job, Answer> {
     const worker = startWorker();
     all.add(worker);
+    starting.add(worker);
     version ??= worker.version;
-    worker.version.catch(() => {
-      if (version === worker.version) version = undefined;
-    });
+    const tooLong = setTimeout(() => worker.stop(), longestStart).unref();
     void worker.exited.then(() => {
+      clearTimeout(tooLong);
       all.delete(worker);
-      const at = idle.indexOf(worker);
-      if (at >= 0) idle.splice(at, 1);
+      remove(idle, worker);
     });
+    worker.version.then(
+      () => {
+        clearTimeout(tooLong);
+        starting.delete(worker);
+        version = worker.version;
+        if (all.has(worker)) idle.push(worker);
+        advance();
+      },
+      (problem: unknown) => {
+        starting.delete(worker);
+        all.delete(worker);
+        if (version === worker.version) version = undefined;
+        const task = tasks.shift();
+        if (task) again(task, problem);
+        advance();
+      },
+    );
     return worker;
   }
 
@@ -66,9 +101,7 @@ export function createPool<Job, Answer>(
         each.stop();
         all.delete(each);
       }
-      // The program may have been innocent of it (a worker killed from outside): it gets two more tries.
-      if (task.attempts < 2 && !closed) tasks.unshift({ ...task, attempts: task.attempts + 1 });
-      else task.reject(problem instanceof Error ? problem : new Error(String(problem)));
+      again(task, problem);
     } finally {
       task.signal?.removeEventListener("abort", stop);
     }
@@ -76,36 +109,49 @@ export function createPool<Job, Answer>(
   }
 
   function advance(): void {
-    while (tasks.length > 0 && (idle.length > 0 || all.size < size)) {
-      const task = tasks.shift();
-      if (!task) return;
+    while (tasks.length > 0 && idle.length > 0) {
+      const [worker, task] = [idle.pop(), tasks.shift()];
+      if (worker && task) void serve(worker, task);
+    }
+    while (!closed && tasks.length > starting.size && all.size < size) {
       try {
-        void serve(idle.pop() ?? start(), task);
+        start();
       } catch (problem) {
-        task.reject(problem instanceof Error ? problem : new Error(String(problem)));
+        tasks.shift()?.reject(problem);
       }
     }
   }
 
-  return {
-    run: (job, signal) =>
-      new Promise((resolve, reject) => {
-        if (closed) return reject(new Error("the pool is closed"));
-        if (signal?.aborted) return reject(new StoppedByHand("stopped by hand"));
+  async function take(job: Job, signal?: AbortSignal): Promise<Answer> {
+    let leave: (() => void) | undefined;
+    try {
+      return await new Promise<Answer>((resolve, reject) => {
         tasks.push({ job, resolve, reject, attempts: 0, ...(signal ? { signal } : {}) });
+        // What is stopped before its turn leaves the queue; what is being done is stopped with its worker.
+        leave = () => {
+          const waiting = tasks.find((task) => task.resolve === resolve);
+          if (waiting) remove(tasks, waiting);
+          if (waiting) reject(new StoppedByHand("stopped by hand"));
+        };
+        signal?.addEventListener("abort", leave);
         advance();
-      }),
-    version: async () => {
-      if (!version) {
-        const worker = start();
-        await worker.version;
-        idle.push(worker);
-      }
-      return version ?? "unknown";
+      });
+    } finally {
+      if (leave) signal?.removeEventListener("abort", leave);
+    }
+  }
+
+  return {
+    run: async (job, signal) => {
+      if (closed) throw new Error("the pool is closed");
+      if (signal?.aborted) throw new StoppedByHand("stopped by hand");
+      return take(job, signal);
     },
+    version: async () => version ?? start().version,
     waiting: () => tasks.length,
     close: async () => {
       closed = true;
+      for (const task of tasks.splice(0)) task.reject(new Error("the pool is closed"));
       const workers = [...all];
       for (const worker of workers) worker.stop();
       await Promise.all(workers.map((worker) => worker.gone));

@@ -19,6 +19,7 @@ import json
 import os
 import struct
 import sys
+import time
 import traceback
 
 from .namespaces import step_back
@@ -61,7 +62,7 @@ def main():
             program = importlib.import_module(name)
     ready = json.dumps({"ready": True, "version": "CPython " + sys.version.split()[0]}).encode()
     write_all(struct.pack("<I", len(ready)) + ready + struct.pack("<I", 0))
-    step_back()
+    step_back.go_on(time.monotonic())
     keep_warm()
     try:
         serve(program, later)

@@ -1,10 +1,10 @@
 """Namespaces of its own for every job, private folders in them, and no rights left for what runs there (Linux)."""
 import ctypes
+import math
 import os
 import resource
 import signal
 import struct
-import time
 
 FOLDER = "/case"
 CLONE = 0x10000000 | 0x20000000 | 0x00020000 | 0x08000000  # user, pid, mount and ipc namespaces
@@ -62,16 +62,27 @@ def mount_clean_folder(file_bytes):
     must(libc.mount(b"tmpfs", FOLDER.encode(), b"tmpfs", MOUNT_FLAGS, b"size=%d,nr_inodes=4096,mode=700" % file_bytes), "mount case")
 
 
-def step_back():
-    """Whatever runs in this sandbox gives way to the server beside it. (Linux groups processes by session where it shares the processor out;
-    a group's place can be set ten times a second in the whole system, so one that is refused is asked for again.)"""
-    for _ in range(5):
+class StepBack:
+    """Has whatever runs in this sandbox give way to the server beside it. (Linux groups processes by session where it shares the processor out;
+    a group's place can be set ten times a second in the whole system, so one that is refused is asked for again: later, and nobody waits for it.)"""
+
+    def __init__(self):
+        self.next = 0.0
+
+    def go_on(self, now):
+        """Asks for the place behind the server, unless it has it or asked a moment ago; `now` in seconds of the monotonic clock."""
+        if now < self.next:
+            return
+        self.next = math.inf
         try:
-            return put("/proc/self/autogroup", str(GIVING_WAY))
+            put("/proc/self/autogroup", str(GIVING_WAY))
         except BlockingIOError:
-            time.sleep(0.11)
+            self.next = now + 0.11
         except OSError:
-            return os.nice(GIVING_WAY)
+            os.nice(GIVING_WAY)
+
+
+step_back = StepBack()
 
 
 def drop_rights(limits):

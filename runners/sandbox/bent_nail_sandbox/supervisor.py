@@ -14,7 +14,7 @@ import time
 import traceback
 
 from .first import be_the_first
-from .namespaces import fork_into_namespaces
+from .namespaces import fork_into_namespaces, step_back
 from .own_time import OwnTime
 
 POLL = 0.02
@@ -247,6 +247,7 @@ class Job:
             now = time.monotonic()
             if now >= next_look and self.stopped == "none":
                 next_look = now + POLL
+                step_back.go_on(now)
                 self.look(now)
         if self.stopped != "none" and self.by_commands:
             self.ask_to_end()
