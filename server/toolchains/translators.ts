@@ -32,7 +32,7 @@ type ManyTexts = { together: ProgramFiles };
  */
 export type Translated = { ok: boolean; main: string; said: string; made: ProgramFiles };
 
-type Servants = PoolOf<Translation | ManyTexts, Array<Translated | null>>;
+export type Servants = PoolOf<Translation | ManyTexts, Array<Translated | null>>;
 
 /**
  * A translator that is kept running inside the sandbox. It translates one text after another and runs nothing of them.
@@ -73,8 +73,9 @@ const mostRemembered = 64;
 const mostBytes = 512 * 1024;
 
 /** The same with translations remembered by their text, so that a program that is run by ten checks is translated once. */
-function rememberingTranslations(pool: Servants): Servants {
+export function rememberingTranslations(pool: Servants): Servants {
   const known = new Map<string, Translated>();
+  const underWay = new Map<string, ReturnType<Servants["run"]>>();
   return {
     ...pool,
     run: async (translation, signal) => {
@@ -82,7 +83,15 @@ function rememberingTranslations(pool: Servants): Servants {
       const key = `${translation.record} ${JSON.stringify(translation.change ?? [])} ${textKey(translation)}`;
       const before = known.get(key);
       if (before) return [before];
-      const [translated] = await pool.run(translation, signal);
+      // Whoever asks for the same meanwhile waits for it; what came to nothing there is tried once more by each.
+      const others = underWay.get(key);
+      if (others) {
+        const came = await others.catch(() => []);
+        if (came[0]) return came;
+      }
+      const own = pool.run(translation, signal);
+      underWay.set(key, own);
+      const [translated] = await own.finally(() => underWay.get(key) === own && underWay.delete(key));
       if (!translated) return [];
       if (translated.made.reduce((sum, file) => sum + file.bytes.length, 0) > mostBytes) return [translated];
       known.set(key, translated);
