@@ -20,6 +20,7 @@ import { benchReading } from "./reading.ts";
 import { benchRecorder } from "./recorder.ts";
 import { benchSketches } from "./sketches.ts";
 import { benchStrength } from "./strength.ts";
+import { benchWorking } from "./working.ts";
 
 /** Every benchmark; a new one is one file and one line here. */
 const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
@@ -33,6 +34,7 @@ const benchmarks: Readonly<Record<string, () => Promise<Measure[]>>> = {
   macros: benchMacros,
   sketches: benchSketches,
   pages: benchPages,
+  working: benchWorking,
   casebook: benchCasebook,
   dryRun: benchDryRun,
   collect: benchCollect,
