@@ -3,6 +3,7 @@ import type { Command } from "commander";
 import { z } from "zod";
 import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language, OwnWarning } from "../core/languages/language.ts";
+import { languageOfName } from "../core/languages/recognise.ts";
 import { withFixes } from "../core/leads/fixFound.ts";
 import type { ProgramFiles } from "../core/outcome/outcome.ts";
 import type { Pattern } from "../core/patterns/pattern.ts";
@@ -214,8 +215,17 @@ export function addJudgeCommand(program: Command): void {
           const say = (words: string) => void process.stderr.write(`bent-nail: ${words}\n`);
           if (options.assignment !== undefined) {
             if (paths.length === 0) command.error("error: name the programs that the assignment judges");
-            const assignment = await readAssignmentAt(options.assignment, say);
             const language = options.language === undefined ? undefined : chooseLanguage(options.language, undefined);
+            // Its translator comes up while the assignment is read; whatever is wrong with it is said where it is needed.
+            const likely = language ?? languageOfName(paths[0] ?? "");
+            void (
+              likely &&
+              toolchains
+                .find(likely.id)
+                ?.prepare?.()
+                .catch(() => undefined)
+            );
+            const assignment = await readAssignmentAt(options.assignment, say);
             const overview = await judgeByAssignment(toolchains, assignment, paths, {
               ...(language ? { language } : {}),
               say,
