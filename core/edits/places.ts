@@ -1,4 +1,4 @@
-import { isStatement, part, type SyntaxNode } from "../syntax/tree.ts";
+import { isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, EditLine, Placed } from "./edit.ts";
 
 /** Where the operator of a binary node or an assignment stands: what lies between its two sides without blanks. */
@@ -133,4 +133,24 @@ export function isSimple(node: SyntaxNode): boolean {
 export function bracketed(context: EditContext, node: SyntaxNode): string {
   const text = context.sourceOf(node);
   return isSimple(node) ? text : `(${text})`;
+}
+
+/**
+ * Functions whose result goes by their own name and that give that name no value, on no way and in no other writing of it;
+ * with the last statement of each. None in a language where results are given back by a word.
+ */
+export function functionsWithoutResult(
+  context: EditContext,
+): Array<{ name: string; body: SyntaxNode; last: SyntaxNode }> {
+  if (!context.writing.givesByName) return [];
+  return ofKind(context, "function").flatMap(({ node }) => {
+    const name = node.children.find((child) => child.role === "definition" && child.kind === "name")?.sign ?? "";
+    const body = part(node, "body");
+    const last = body?.children.at(-1);
+    if (!body || !last || !/^\s*(?:public\s+|private\s+)?function\b/i.test(context.sourceOf(node))) return [];
+    const isGiven = nodesOf(body).some(
+      (each) => each.role === "target" && ["result", name.toLowerCase()].includes(each.sign?.toLowerCase() ?? ""),
+    );
+    return isGiven || /\bexit\s*\(/i.test(context.sourceOf(body)) ? [] : [{ name, body, last }];
+  });
 }

@@ -116,6 +116,8 @@ export type Writing = {
   nothing?: string;
   /** A statement that gives a value back; "" where a function gives its result in another way. */
   returns: (value: string) => string;
+  /** The statement by which a function gives a value back under its own name; absent where none does. */
+  givesByName?: (name: string, value: string) => string;
   /** How an equality of texts is written where the sign of equality compares something else. */
   equalTexts?: (one: string, other: string) => string;
   /** Types that are mistaken for one another. */

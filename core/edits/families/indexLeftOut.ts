@@ -84,9 +84,43 @@ function ofLoops(context: EditContext): Proposal[] {
   });
 }
 
+/** The element at the place that a loop counts, where the place itself is worked with: `total += i` for `total += loads[i]`. */
+function placeAlone(context: EditContext): Proposal[] {
+  const picked = pickedIn(context);
+  return ofKind(context, "name").flatMap((placed) => {
+    const { node, around } = placed;
+    const loop = loopAround(around);
+    const isWorkedWith = node.role !== "target" && oddsAt(placed) >= 0.7;
+    if (!loop || !isWorkedWith || placesIn(around)) return [];
+    const lists = new Map(
+      picked.flatMap(
+        (each): Array<[string, Picked]> =>
+          each.place.sign === node.sign && each.place.kind === "name" && each.around.includes(loop)
+            ? [[each.list.sign ?? "", each]]
+            : [],
+      ),
+    );
+    for (const [name, counter] of walkedAround(context, around))
+      if (counter === node.sign && !lists.has(name)) lists.set(name, { ...placed, list: node, place: node });
+    return [...lists].flatMap(([name, each]) => {
+      const first = each.list === node ? context.writing.firstElement("") : context.sourceOf(each.node);
+      const [open, close] = [/[[(]/.exec(first)?.[0], first.at(-1)];
+      return open && close
+        ? [change(node, `${name}${open}${node.sign}${close}`, { name, place: node.sign ?? "" }, 0.7)]
+        : [];
+    });
+  });
+}
+
+/** True inside what picks an element: the place is meant there. */
+const placesIn = (around: readonly SyntaxNode[]) => {
+  const within = around.findLastIndex((each) => each.kind === "statement" || each.kind === "block");
+  return around.slice(within + 1).some(({ kind }) => kind === "index" || kind === "call");
+};
+
 /** A place behind a list's name, as the program picks elements elsewhere, or as a loop goes over them. */
 function mends(context: EditContext): Proposal[] {
-  return [...asElsewhere(context), ...ofLoops(context)];
+  return [...asElsewhere(context), ...ofLoops(context), ...placeAlone(context)];
 }
 
 function asElsewhere(context: EditContext): Proposal[] {
@@ -120,6 +154,15 @@ function asElsewhere(context: EditContext): Proposal[] {
 }
 
 function plants(context: EditContext): Proposal[] {
+  const places = pickedIn(context).flatMap(({ node, around, list, place }) => {
+    const isRead = around.at(-1)?.kind === "binary" || (around.at(-1)?.kind === "assignment" && node.role === "value");
+    if (place.kind !== "name" || !isRead || !loopAround(around) || placesIn(around)) return [];
+    return [change(node, place.sign ?? "", { name: list.sign ?? "", place: place.sign ?? "" }, 0.6)];
+  });
+  return [...withoutPlace(context), ...places];
+}
+
+function withoutPlace(context: EditContext): Proposal[] {
   return pickedIn(context).flatMap(({ node, around, list, place }) => {
     const parent = around.at(-1);
     if (parent?.kind === "index" || parent?.kind === "field" || node.role === "callee") return [];
@@ -128,7 +171,7 @@ function plants(context: EditContext): Proposal[] {
   });
 }
 
-/** A whole list stands where one of its elements is meant. */
+/** A whole list, or the place alone, stands where one of its elements is meant. */
 export const indexLeftOutFamily: EditFamily = {
   id: "index-left-out",
   says: "the place of an element behind its list's name",
@@ -141,6 +184,28 @@ export const indexLeftOutFamily: EditFamily = {
       language: "python",
       right: "loads = [4, 9]\ntotal = 0\nfor i in range(2):\n    total += loads[i]\n    print(loads[i])\n",
       faulty: "loads = [4, 9]\ntotal = 0\nfor i in range(2):\n    total += loads\n    print(loads[i])\n",
+    },
+    {
+      language: "python",
+      right: "loads = [4, 9]\ntotal = 0\nfor i in range(len(loads)):\n    total = total + loads[i]\n",
+      faulty: "loads = [4, 9]\ntotal = 0\nfor i in range(len(loads)):\n    total = total + i\n",
+    },
+    {
+      language: "c",
+      right: "int f(int a[]) { int s = 0; for (int i = 0; i < 3; i++) { if (a[i] > 2) s += a[i]; } return s; }",
+      faulty: "int f(int a[]) { int s = 0; for (int i = 0; i < 3; i++) { if (a[i] > 2) s += i; } return s; }",
+    },
+    {
+      language: "octave",
+      right: "loads = [4 9];\nsum = 0;\nfor k = 1:numel(loads)\n  sum = sum + loads(k);\nend\ndisp(sum)\n",
+      faulty: "loads = [4 9];\nsum = 0;\nfor k = 1:numel(loads)\n  sum = sum + k;\nend\ndisp(sum)\n",
+    },
+    {
+      language: "pascal",
+      right:
+        "var a: array[1..3] of integer;\ni, s: integer;\nbegin\n  for i := 1 to 3 do\n    if a[i] > 2 then\n      s := s + a[i];\nend.",
+      faulty:
+        "var a: array[1..3] of integer;\ni, s: integer;\nbegin\n  for i := 1 to 3 do\n    if a[i] > 2 then\n      s := s + i;\nend.",
     },
     {
       language: "java",

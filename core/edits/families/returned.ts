@@ -1,6 +1,14 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
-import { calledName, functionAround, indentUnit, lineEndOf, ofKind, wholeLines } from "../places.ts";
+import {
+  calledName,
+  functionAround,
+  functionsWithoutResult,
+  indentUnit,
+  lineEndOf,
+  ofKind,
+  wholeLines,
+} from "../places.ts";
 import { usageOf } from "../usage.ts";
 
 /** The names that a function gives a value, the last one first. */
@@ -54,6 +62,35 @@ function putIn(context: EditContext): Proposal[] {
   });
 }
 
+/** What a function has worked out, given to its own name at its end, where its result goes by that and it gets none. */
+function byName(context: EditContext): Proposal[] {
+  const { givesByName } = context.writing;
+  if (!givesByName) return [];
+  return functionsWithoutResult(context).flatMap(({ name, body, last }) => {
+    const whole = wholeLines(context, last);
+    if (!whole) return [];
+    const indent = whole.first.indent;
+    return assignedIn(body)
+      .slice(0, 3)
+      .map((value, at) =>
+        insert(whole.to, `${indent}${givesByName(name, value)}${lineEndOf(context)}`, { value }, at === 0 ? 1 : 0.4),
+      );
+  });
+}
+
+/** The same statement taken away. */
+function takeNameOut(context: EditContext): Proposal[] {
+  if (!context.writing.givesByName) return [];
+  return ofKind(context, "assignment").flatMap(({ node, around }) => {
+    const owner = functionAround(around);
+    const name = owner?.children.find((child) => child.role === "definition" && child.kind === "name")?.sign;
+    const whole = wholeLines(context, around.at(-1)?.kind === "statement" ? (around.at(-1) ?? node) : node);
+    const value = part(node, "value");
+    const isResult = name !== undefined && part(node, "target")?.sign?.toLowerCase() === name.toLowerCase();
+    return isResult && whole && value ? [change(whole, "", { value: context.sourceOf(value) })] : [];
+  });
+}
+
 /** A plain value that is given back by a function that works something out and reads it nowhere. */
 function workedOut(context: EditContext): Proposal[] {
   const { unread } = usageOf(context);
@@ -96,8 +133,8 @@ export const returned: EditFamily = {
   says: "a function that does not give its value back",
   weight: 8,
   reads: "tree",
-  mends: (context) => [...putIn(context), ...ownCalls(context), ...workedOut(context)],
-  plants: takeOut,
+  mends: (context) => [...putIn(context), ...byName(context), ...ownCalls(context), ...workedOut(context)],
+  plants: (context) => [...takeOut(context), ...takeNameOut(context)],
   examples: [
     {
       language: "python",
@@ -119,6 +156,18 @@ export const returned: EditFamily = {
       language: "csharp",
       right: "class P {\n  int F(int a) {\n    int b = a * 2;\n    return b;\n  }\n}\n",
       faulty: "class P {\n  int F(int a) {\n    int b = a * 2;\n  }\n}\n",
+    },
+    {
+      language: "pascal",
+      right:
+        "function Fare(age: integer): integer;\nvar\n  b: integer;\nbegin\n  b := age * 2;\n  Fare := b;\nend;\nbegin\n  writeln(Fare(3));\nend.\n",
+      faulty:
+        "function Fare(age: integer): integer;\nvar\n  b: integer;\nbegin\n  b := age * 2;\nend;\nbegin\n  writeln(Fare(3));\nend.\n",
+    },
+    {
+      language: "basic-macro",
+      right: "Sub Main\n  MsgBox Fare(3)\nEnd Sub\nFunction Fare(age)\n  b = age * 2\n  Fare = b\nEnd Function\n",
+      faulty: "Sub Main\n  MsgBox Fare(3)\nEnd Sub\nFunction Fare(age)\n  b = age * 2\nEnd Function\n",
     },
   ],
 };

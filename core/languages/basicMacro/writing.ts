@@ -41,6 +41,7 @@ export const macroWriting: Writing = {
   guarded: (condition, body, indent, lineEnd) =>
     `${indent}If ${condition} Then${lineEnd}${body}${indent}End If${lineEnd}`,
   returns: () => "",
+  givesByName: (name, value) => `${name} = ${value}`,
   types: [
     ["Integer", "Long", "Double", "String", "Boolean"],
     ["Single", "Double"],

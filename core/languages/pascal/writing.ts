@@ -26,6 +26,7 @@ export const pascalWriting: Writing = {
   ],
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition} then${lineEnd}${body}`,
   returns: () => "",
+  givesByName: (name, value) => `${name} := ${value};`,
   types: [
     ["integer", "real", "string", "boolean", "longint"],
     ["real", "double"],

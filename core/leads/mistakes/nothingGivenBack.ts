@@ -1,4 +1,4 @@
-import { calledName, ofKind } from "../../edits/places.ts";
+import { calledName, functionsWithoutResult, ofKind } from "../../edits/places.ts";
 import { nodesOf, part } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
@@ -7,7 +7,11 @@ export const nothingGivenBack: Mistake = {
   id: "return-missing",
   weight: 108,
   find: (context) => {
-    if (!context.writing.givesNothing) return [];
+    const byName = functionsWithoutResult(context).map(({ name, last }) => ({
+      line: context.lineOf(Math.max(last.from, last.to - 1)),
+      why: `“${name}” is given no value in this function: nothing comes back from it.`,
+    }));
+    if (!context.writing.givesNothing) return byName;
     const used = new Set(
       context.nodes.flatMap(({ node, around }) =>
         node.kind === "call" && around.at(-1)?.kind !== "statement" && part(node, "callee")?.kind === "name"
@@ -34,5 +38,12 @@ export const nothingGivenBack: Mistake = {
       ];
     });
   },
-  examples: [{ language: "python", text: "def f(a):\n    b = a * 2\nprint(f(2))\n", line: 2 }],
+  examples: [
+    { language: "python", text: "def f(a):\n    b = a * 2\nprint(f(2))\n", line: 2 },
+    {
+      language: "pascal",
+      text: "function Fare(age: integer): integer;\nvar\n  b: integer;\nbegin\n  b := age * 2;\nend;\nbegin\n  writeln(Fare(3));\nend.\n",
+      line: 5,
+    },
+  ],
 };

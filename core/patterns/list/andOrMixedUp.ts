@@ -20,7 +20,7 @@ export const andOrMixedUp: Pattern = {
     byEdit(
       "logic-word",
       ({ lineBefore, lineAfter }, { class: of }) => of === "runtime" && joins(lineBefore) !== joins(lineAfter),
-      4,
+      8,
     ),
   ],
   examples: [

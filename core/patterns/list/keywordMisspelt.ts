@@ -1,7 +1,11 @@
 import { example, inMain } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
-import type { Pattern } from "../pattern.ts";
-import { isOther } from "../shape.ts";
+import type { Change, Evidence, Pattern } from "../pattern.ts";
+import { foreignWord, isOther } from "../shape.ts";
+
+/** A word that other languages have there; one that this language has as well, elsewhere, is its own. */
+const isForeign = ({ before, lineBefore }: Change, evidence: Evidence) =>
+  isOther(before) && (evidence.class !== "syntax" || foreignWord(evidence, lineBefore) !== null);
 
 /** A word of the language is misspelt, written in another letter case or left out. */
 export const keywordMisspelt: Pattern = {
@@ -13,7 +17,7 @@ export const keywordMisspelt: Pattern = {
   avoid: "Look at the colours: a word of the language has its own.",
   fault: true,
   grounds: [
-    byEdit("word", ({ before, lineAfter }) => !isOther(before) && !/else\s+if/.test(lineAfter), 1),
+    byEdit("word", (change, evidence) => !isForeign(change, evidence) && !/else\s+if/.test(change.lineAfter), 1),
     byNotice("label-in-switch", 8),
   ],
   examples: [

@@ -11,7 +11,15 @@ export const textNotANumber: Pattern = {
   cause: "What is typed in can be anything: a decimal, a word, nothing at all.",
   avoid: "Try a program with what people really type.",
   fault: true,
-  grounds: [byMessage("conversion", { more: sure + 2, of: "runtime" }), byMessage("conversion", { more: 2 })],
+  grounds: [
+    // Where a change in another line mends it, what is typed in was right, and something else was read or left out.
+    byMessage("conversion", {
+      more: sure + 2,
+      of: "runtime",
+      test: ({ changes, message }) => changes.every(({ line }) => line === message?.line),
+    }),
+    byMessage("conversion", { more: 2 }),
+  ],
   examples: [
     example(
       "python",
