@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, expect, test } from "vitest";
+import { afterAll, beforeAll, expect, test, vi } from "vitest";
 import type { PseudocodeRun } from "../../core/interpreters/pseudocode/run.ts";
 import { limitsSchema } from "../../core/outcome/outcome.ts";
 import { createThread } from "./thread.ts";
@@ -41,4 +41,23 @@ test("a run is over in its time though the server had no turn for longer than th
   while (Date.now() < until);
   expect(await asked).toMatchObject({ outcome: { stoppedBy: "none", console: [{ text: "1\n" }] } });
   expect(await thread.ask({ check: false, run: endless }, short)).toBe("time");
+});
+
+test("a run that the processors keep waiting has more looks at it, six times as many at most", async () => {
+  await thread.ask({ check: false, run: run("OUTPUT 0") }, limits);
+  const short = { ...limits, cpuSeconds: 0.14, wallSeconds: 0.14 };
+  /** How often it is looked at the clock of the process, if each look finds this much used, in microseconds. */
+  const looksWith = async (user: number) => {
+    const used = vi.spyOn(process, "cpuUsage").mockReturnValue({ user, system: 0 });
+    try {
+      expect(await thread.ask({ check: false, run: endless }, short)).toBe("time");
+      // Once at the beginning, then twice with each look.
+      return (used.mock.calls.length - 1) / 2;
+    } finally {
+      used.mockRestore();
+    }
+  };
+  expect(await looksWith(100_000)).toBe(2);
+  expect(await looksWith(50_000)).toBe(3);
+  expect(await looksWith(0)).toBe(9);
 });
