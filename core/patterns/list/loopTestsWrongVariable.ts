@@ -76,7 +76,7 @@ while («trip¦seats» <= most) {
       "basic-forms",
       `Dim cars As Integer = 3, boats As Integer = 1
 Do While «cars¦boats» > 0
-  cars -= 1
+  cars = cars \\ 2
 Loop
 Console.WriteLine(cars)
 `,
