@@ -27,7 +27,7 @@ for now in at:
 print(json.dumps([counts, done]))
 `;
   const said = execFileSync("/usr/bin/python3", ["-c", script, JSON.stringify([at, refusals])], {
-    env: { PYTHONPATH: join(import.meta.dirname, "../../runners/sandbox") },
+    env: { PYTHONPATH: join(import.meta.dirname, "../../runners/sandbox"), PYTHONDONTWRITEBYTECODE: "1" },
     encoding: "utf8",
   });
   return JSON.parse(said);
