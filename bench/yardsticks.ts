@@ -30,14 +30,17 @@ async function openPlainDatabase() {
   };
 }
 let plain: ReturnType<typeof openPlainDatabase> | undefined;
+const plainDatabase = () => {
+  plain ??= openPlainDatabase();
+  return plain;
+};
 
 /**
  * The median time of a query that does nothing, there and back, in milliseconds: of the plain embedded database, not of
  * ours, which would make every page look worse the quicker it gets.
  */
 export async function emptyQuery(): Promise<number> {
-  plain ??= openPlainDatabase();
-  const ask = await plain;
+  const ask = await plainDatabase();
   const times: number[] = [];
   for (let round = 0; round < 220; round++) {
     const start = performance.now();
@@ -56,8 +59,7 @@ export async function againstEmptyQuery(
   rounds: number,
   work: () => Promise<unknown>,
 ): Promise<{ time: number; query: number; value: number }> {
-  plain ??= openPlainDatabase();
-  const ask = await plain;
+  const ask = await plainDatabase();
   const [queries, times]: [number[], number[]] = [[], []];
   for (let round = 0; round < rounds + 5; round++) {
     const start = performance.now();

@@ -218,13 +218,8 @@ export function addJudgeCommand(program: Command): void {
             const language = options.language === undefined ? undefined : chooseLanguage(options.language, undefined);
             // Its translator comes up while the assignment is read; whatever is wrong with it is said where it is needed.
             const likely = language ?? languageOfName(paths[0] ?? "");
-            void (
-              likely &&
-              toolchains
-                .find(likely.id)
-                ?.prepare?.()
-                .catch(() => undefined)
-            );
+            const translator = likely && toolchains.find(likely.id);
+            void translator?.prepare?.().catch(() => undefined);
             const assignment = await readAssignmentAt(options.assignment, say);
             const overview = await judgeByAssignment(toolchains, assignment, paths, {
               ...(language ? { language } : {}),

@@ -135,22 +135,29 @@ export function bracketed(context: EditContext, node: SyntaxNode): string {
   return isSimple(node) ? text : `(${text})`;
 }
 
+/** The name that a function is given where it is made; "" where it has none. */
+export function nameOfFunction(node: SyntaxNode | undefined): string {
+  return node?.children.find((child) => child.role === "definition" && child.kind === "name")?.sign ?? "";
+}
+
 /**
- * Functions whose result goes by their own name and that give that name no value, on no way and in no other writing of it;
- * with the last statement of each. None in a language where results are given back by a word.
+ * Functions whose result goes by their own name and that give it no value, nor in another way; with the last statement of
+ * each. None in a language where results are given back by a word alone.
  */
 export function functionsWithoutResult(
   context: EditContext,
 ): Array<{ name: string; body: SyntaxNode; last: SyntaxNode }> {
-  if (!context.writing.givesByName) return [];
+  const { resultByName } = context.writing;
+  if (!resultByName) return [];
   return ofKind(context, "function").flatMap(({ node }) => {
-    const name = node.children.find((child) => child.role === "definition" && child.kind === "name")?.sign ?? "";
+    const name = nameOfFunction(node);
     const body = part(node, "body");
     const last = body?.children.at(-1);
-    if (!body || !last || !/^\s*(?:public\s+|private\s+)?function\b/i.test(context.sourceOf(node))) return [];
+    if (!body || !last || !resultByName.header.test(context.sourceOf(node))) return [];
+    // A call of itself gives it none; anywhere else its name may get one, also as an argument.
     const isGiven = nodesOf(body).some(
-      (each) => each.role === "target" && ["result", name.toLowerCase()].includes(each.sign?.toLowerCase() ?? ""),
+      ({ kind, role, sign }) => kind === "name" && role !== "callee" && sign?.toLowerCase() === name.toLowerCase(),
     );
-    return isGiven || /\bexit\s*\(/i.test(context.sourceOf(body)) ? [] : [{ name, body, last }];
+    return isGiven || resultByName.otherwise?.test(context.sourceOf(body)) ? [] : [{ name, body, last }];
   });
 }

@@ -116,8 +116,11 @@ export type Writing = {
   nothing?: string;
   /** A statement that gives a value back; "" where a function gives its result in another way. */
   returns: (value: string) => string;
-  /** The statement by which a function gives a value back under its own name; absent where none does. */
-  givesByName?: (name: string, value: string) => string;
+  /**
+   * Where a function gives its value back under its own name: the statement, what the header of a function (and not of a
+   * procedure) looks like, and what in its body gives a value in another way.
+   */
+  resultByName?: { gives: (name: string, value: string) => string; header: RegExp; otherwise?: RegExp };
   /** How an equality of texts is written where the sign of equality compares something else. */
   equalTexts?: (one: string, other: string) => string;
   /** Types that are mistaken for one another. */

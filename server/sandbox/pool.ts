@@ -8,7 +8,6 @@ export type PoolOf<Job, Answer> = {
   run: (job: Job, signal?: AbortSignal) => Promise<Answer>;
   version: () => Promise<string>;
   close: () => Promise<void>;
-  waiting: () => number;
 };
 /** Workers that run programs. */
 export type Pool = PoolOf<Job, JobAnswer>;
@@ -75,6 +74,7 @@ export function createPool<Job, Answer>(
       (problem: unknown) => {
         starting.delete(worker);
         all.delete(worker);
+        worker.stop();
         if (version === worker.version) version = undefined;
         const task = tasks.shift();
         if (task) again(task, problem);
@@ -147,8 +147,10 @@ export function createPool<Job, Answer>(
       if (signal?.aborted) throw new StoppedByHand("stopped by hand");
       return take(job, signal);
     },
-    version: async () => version ?? start().version,
-    waiting: () => tasks.length,
+    version: async () => {
+      if (closed) throw new Error("the pool is closed");
+      return version ?? start().version;
+    },
     close: async () => {
       closed = true;
       for (const task of tasks.splice(0)) task.reject(new Error("the pool is closed"));

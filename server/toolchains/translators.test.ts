@@ -17,7 +17,6 @@ function handTranslators() {
     run: () => new Promise((answer, fail) => asked.push({ answer, fail })),
     version: async () => "17",
     close: async () => undefined,
-    waiting: () => 0,
   };
   return { asked, ...rememberingTranslations(pool) };
 }

@@ -71,56 +71,54 @@ function walkedAround(context: EditContext, around: readonly SyntaxNode[]): Map<
   return walked;
 }
 
+/** A place as it stands behind a list's name: `[i]`, `(i)`; "" where elements are picked in another way. */
+function placeBehind(context: EditContext, place: string): string {
+  const first = context.writing.firstElement("");
+  return /^[[(]/.test(first) ? `${first.at(0)}${place}${first.at(-1)}` : "";
+}
+
 /** The place that a loop goes by, behind the name of the list whose places it goes over. */
 function ofLoops(context: EditContext): Proposal[] {
-  const first = context.writing.firstElement("");
-  if (!/^[[(]/.test(first)) return [];
   return ofKind(context, "name").flatMap((placed) => {
     const name = placed.node.sign ?? "";
     const odds = oddsAt(placed);
     const counter = odds < 0.5 ? undefined : walkedAround(context, placed.around).get(name);
-    const text = `${first.at(0)}${counter}${first.at(-1)}`;
-    return counter ? [insert(placed.node.to, text, { name, place: counter }, odds)] : [];
+    const text = counter ? placeBehind(context, counter) : "";
+    return counter && text !== "" ? [insert(placed.node.to, text, { name, place: counter }, odds)] : [];
   });
 }
 
+/** True inside what picks an element or is given to a call: a place is meant there. */
+const isGivenOn = (around: readonly SyntaxNode[]) => {
+  const statement = around.findLastIndex((each) => each.kind === "statement" || each.kind === "block");
+  return around.slice(statement + 1).some(({ kind }) => kind === "index" || kind === "call");
+};
+
 /** The element at the place that a loop counts, where the place itself is worked with: `total += i` for `total += loads[i]`. */
-function placeAlone(context: EditContext): Proposal[] {
+function elementsForPlace(context: EditContext): Proposal[] {
   const picked = pickedIn(context);
   return ofKind(context, "name").flatMap((placed) => {
     const { node, around } = placed;
+    const place = node.sign ?? "";
     const loop = loopAround(around);
-    const isWorkedWith = node.role !== "target" && oddsAt(placed) >= 0.7;
-    if (!loop || !isWorkedWith || placesIn(around)) return [];
-    const lists = new Map(
-      picked.flatMap(
-        (each): Array<[string, Picked]> =>
-          each.place.sign === node.sign && each.place.kind === "name" && each.around.includes(loop)
-            ? [[each.list.sign ?? "", each]]
-            : [],
-      ),
+    if (!loop || node.role === "target" || oddsAt(placed) < 0.7 || isGivenOn(around)) return [];
+    // What the loop goes over, and what its body picks elements of by this place.
+    const walked = [...walkedAround(context, around)].flatMap(([name, counter]) => (counter === place ? [name] : []));
+    const pickedHere = picked.flatMap((each) =>
+      each.place.sign === place && each.place.kind === "name" && each.around.includes(loop)
+        ? [each.list.sign ?? ""]
+        : [],
     );
-    for (const [name, counter] of walkedAround(context, around))
-      if (counter === node.sign && !lists.has(name)) lists.set(name, { ...placed, list: node, place: node });
-    return [...lists].flatMap(([name, each]) => {
-      const first = each.list === node ? context.writing.firstElement("") : context.sourceOf(each.node);
-      const [open, close] = [/[[(]/.exec(first)?.[0], first.at(-1)];
-      return open && close
-        ? [change(node, `${name}${open}${node.sign}${close}`, { name, place: node.sign ?? "" }, 0.7)]
-        : [];
-    });
+    const text = placeBehind(context, place);
+    return [...new Set(text === "" ? [] : [...pickedHere, ...walked])].map((name) =>
+      change(node, `${name}${text}`, { name, place }, 0.7),
+    );
   });
 }
 
-/** True inside what picks an element: the place is meant there. */
-const placesIn = (around: readonly SyntaxNode[]) => {
-  const within = around.findLastIndex((each) => each.kind === "statement" || each.kind === "block");
-  return around.slice(within + 1).some(({ kind }) => kind === "index" || kind === "call");
-};
-
 /** A place behind a list's name, as the program picks elements elsewhere, or as a loop goes over them. */
 function mends(context: EditContext): Proposal[] {
-  return [...asElsewhere(context), ...ofLoops(context), ...placeAlone(context)];
+  return [...asElsewhere(context), ...ofLoops(context), ...elementsForPlace(context)];
 }
 
 function asElsewhere(context: EditContext): Proposal[] {
@@ -153,21 +151,23 @@ function asElsewhere(context: EditContext): Proposal[] {
   });
 }
 
-function plants(context: EditContext): Proposal[] {
-  const places = pickedIn(context).flatMap(({ node, around, list, place }) => {
-    const isRead = around.at(-1)?.kind === "binary" || (around.at(-1)?.kind === "assignment" && node.role === "value");
-    if (place.kind !== "name" || !isRead || !loopAround(around) || placesIn(around)) return [];
-    return [change(node, place.sign ?? "", { name: list.sign ?? "", place: place.sign ?? "" }, 0.6)];
-  });
-  return [...withoutPlace(context), ...places];
-}
-
+/** A list's name without the place of its element. */
 function withoutPlace(context: EditContext): Proposal[] {
   return pickedIn(context).flatMap(({ node, around, list, place }) => {
     const parent = around.at(-1);
     if (parent?.kind === "index" || parent?.kind === "field" || node.role === "callee") return [];
     if (!loopAround(around) || parent?.kind === "declaration") return [];
     return [change({ from: list.to, to: node.to }, "", { name: list.sign ?? "", place: context.sourceOf(place) })];
+  });
+}
+
+/** The place alone, where its element is worked with. */
+function withoutList(context: EditContext): Proposal[] {
+  return pickedIn(context).flatMap(({ node, around, list, place }) => {
+    const parent = around.at(-1)?.kind;
+    const isRead = parent === "binary" || (parent === "assignment" && node.role === "value");
+    if (place.kind !== "name" || !isRead || !loopAround(around) || isGivenOn(around)) return [];
+    return [change(node, place.sign ?? "", { name: list.sign ?? "", place: place.sign ?? "" }, 0.6)];
   });
 }
 
@@ -178,7 +178,7 @@ export const indexLeftOutFamily: EditFamily = {
   weight: 5,
   reads: "tree",
   mends,
-  plants,
+  plants: (context) => [...withoutPlace(context), ...withoutList(context)],
   examples: [
     {
       language: "python",

@@ -6,6 +6,7 @@ import {
   functionsWithoutResult,
   indentUnit,
   lineEndOf,
+  nameOfFunction,
   ofKind,
   wholeLines,
 } from "../places.ts";
@@ -64,8 +65,8 @@ function putIn(context: EditContext): Proposal[] {
 
 /** What a function has worked out, given to its own name at its end, where its result goes by that and it gets none. */
 function byName(context: EditContext): Proposal[] {
-  const { givesByName } = context.writing;
-  if (!givesByName) return [];
+  const { resultByName } = context.writing;
+  if (!resultByName) return [];
   return functionsWithoutResult(context).flatMap(({ name, body, last }) => {
     const whole = wholeLines(context, last);
     if (!whole) return [];
@@ -73,20 +74,24 @@ function byName(context: EditContext): Proposal[] {
     return assignedIn(body)
       .slice(0, 3)
       .map((value, at) =>
-        insert(whole.to, `${indent}${givesByName(name, value)}${lineEndOf(context)}`, { value }, at === 0 ? 1 : 0.4),
+        insert(
+          whole.to,
+          `${indent}${resultByName.gives(name, value)}${lineEndOf(context)}`,
+          { value },
+          at === 0 ? 1 : 0.4,
+        ),
       );
   });
 }
 
 /** The same statement taken away. */
 function takeNameOut(context: EditContext): Proposal[] {
-  if (!context.writing.givesByName) return [];
+  if (!context.writing.resultByName) return [];
   return ofKind(context, "assignment").flatMap(({ node, around }) => {
-    const owner = functionAround(around);
-    const name = owner?.children.find((child) => child.role === "definition" && child.kind === "name")?.sign;
+    const name = nameOfFunction(functionAround(around));
     const whole = wholeLines(context, around.at(-1)?.kind === "statement" ? (around.at(-1) ?? node) : node);
     const value = part(node, "value");
-    const isResult = name !== undefined && part(node, "target")?.sign?.toLowerCase() === name.toLowerCase();
+    const isResult = name !== "" && part(node, "target")?.sign?.toLowerCase() === name.toLowerCase();
     return isResult && whole && value ? [change(whole, "", { value: context.sourceOf(value) })] : [];
   });
 }
@@ -109,8 +114,7 @@ function ownCalls(context: EditContext): Proposal[] {
   if (context.writing.returns("x") === "") return [];
   return ofKind(context, "statement").flatMap(({ node, around }) => {
     const [call] = node.children;
-    const owner = functionAround(around);
-    const name = owner?.children.find((child) => child.role === "definition" && child.kind === "name")?.sign;
+    const name = nameOfFunction(functionAround(around));
     if (call?.kind !== "call" || !name || calledName(call) !== name) return [];
     return [insert(node.from, "return ", { value: context.sourceOf(call) }, 1)];
   });

@@ -41,7 +41,10 @@ export const macroWriting: Writing = {
   guarded: (condition, body, indent, lineEnd) =>
     `${indent}If ${condition} Then${lineEnd}${body}${indent}End If${lineEnd}`,
   returns: () => "",
-  givesByName: (name, value) => `${name} = ${value}`,
+  resultByName: {
+    gives: (name, value) => `${name} = ${value}`,
+    header: /^\s*(?:public\s+|private\s+)?function\b/i,
+  },
   types: [
     ["Integer", "Long", "Double", "String", "Boolean"],
     ["Single", "Double"],

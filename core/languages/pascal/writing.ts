@@ -26,7 +26,11 @@ export const pascalWriting: Writing = {
   ],
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition} then${lineEnd}${body}`,
   returns: () => "",
-  givesByName: (name, value) => `${name} := ${value};`,
+  resultByName: {
+    gives: (name, value) => `${name} := ${value};`,
+    header: /^\s*function\b/i,
+    otherwise: /\bresult\b|\bexit\s*\(/i,
+  },
   types: [
     ["integer", "real", "string", "boolean", "longint"],
     ["real", "double"],

@@ -1,4 +1,4 @@
-import { calledName, functionsWithoutResult, ofKind } from "../../edits/places.ts";
+import { calledName, functionsWithoutResult, nameOfFunction, ofKind } from "../../edits/places.ts";
 import { nodesOf, part } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
@@ -20,7 +20,7 @@ export const nothingGivenBack: Mistake = {
       ),
     );
     return ofKind(context, "function").flatMap(({ node }) => {
-      const name = node.children.find((child) => child.role === "definition" && child.kind === "name")?.sign ?? "";
+      const name = nameOfFunction(node);
       const body = part(node, "body");
       if (
         !body ||
