@@ -14,6 +14,7 @@ import { markNeverSet } from "./markNeverSet.ts";
 import { mistakes } from "./mistakes.ts";
 import { neverCalled } from "./neverCalled.ts";
 import { neverRead } from "./neverRead.ts";
+import { nothingGivenBack } from "./nothingGivenBack.ts";
 import { ownObjectLeftOut } from "./ownObjectLeftOut.ts";
 
 const neutralLanguages = ["python", "java", "c", "csharp", "pascal", "octave"];
@@ -38,6 +39,7 @@ test.each(neutralLanguages.map((id) => [id] as const))(
       elementForPlace,
       listRepeated,
       ownObjectLeftOut,
+      nothingGivenBack,
     ];
     for (const { program } of neutralOf(id)) {
       const found = findLanguage(id);
@@ -102,4 +104,18 @@ test.each([
   expect(
     [behindTheEnd, bestMixed, counterBehindLoop, exchangeLost].flatMap((mistake) => mistake.find(context)),
   ).toEqual([]);
+});
+
+test.each([
+  ["pascal", "begin\n  Result := age * 2;\nend", []],
+  ["pascal", "begin\n  exit(age * 2);\nend", []],
+  ["pascal", "begin\n  FARE := age * 2;\nend", []],
+  ["pascal", "begin\n  Inc(Fare, age);\nend", []],
+  ["pascal", "begin\n  if age > 3 then\n    age := Fare(age - 1);\nend", [4]],
+])("a function gives its value back in any way that its language has (%s, %s)", (id, body, lines) => {
+  const found = findLanguage(id);
+  const text = `function Fare(age: integer): integer;\n${body};\nbegin\n  writeln(Fare(3));\nend.\n`;
+  const context = found && editContext(found, text);
+  if (!context) throw new Error(`no trees for ${id}`);
+  expect(nothingGivenBack.find(context).map(({ line }) => line)).toEqual(lines);
 });
