@@ -145,5 +145,9 @@ test("a closed pool lets nobody wait", async () => {
   await pool.close();
   expect((await settled).map(({ status }) => status)).toEqual(["rejected", "rejected"]);
   await expect(pool.run("c")).rejects.toThrow("closed");
-  expect(workers).toHaveLength(1);
+  expect(await pool.version()).toBe("3.11");
+  const unused = handPool(1);
+  await unused.pool.close();
+  await expect(unused.pool.version()).rejects.toThrow("closed");
+  expect([workers.length, unused.workers.length]).toEqual([1, 0]);
 });

@@ -148,7 +148,7 @@ export function createPool<Job, Answer>(
       return take(job, signal);
     },
     version: async () => {
-      if (closed) throw new Error("the pool is closed");
+      if (closed && !version) throw new Error("the pool is closed");
       return version ?? start().version;
     },
     close: async () => {
