@@ -10,6 +10,7 @@ import { bracket } from "./families/bracket.ts";
 import { branchOrder } from "./families/branchOrder.ts";
 import { byOneFamily } from "./families/byOne.ts";
 import { callBrackets } from "./families/callBrackets.ts";
+import { callLeftOut } from "./families/callLeftOut.ts";
 import { chain } from "./families/chain.ts";
 import { colon } from "./families/colon.ts";
 import { comparison } from "./families/comparison.ts";
@@ -65,7 +66,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, begunAnew, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
-  textsBeside,
+  ...[textsBeside, callLeftOut],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

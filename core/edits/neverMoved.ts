@@ -1,7 +1,7 @@
-import { isLoop, part } from "../syntax/tree.ts";
+import { isLoop, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
-import { functionAround, ofKind } from "./places.ts";
-import { isSetOnce } from "./prepared.ts";
+import { functionAround, ofKind, otherTruth } from "./places.ts";
+import { isDeclaredIn, isSetOnce } from "./prepared.ts";
 
 /** A name that begins and never goes on, with the place where it begins. */
 export type NeverMoved = { name: string; placed: Placed };
@@ -52,9 +52,17 @@ export function listsNeverFilled(context: EditContext): NeverMoved[] {
     const name = target?.kind === "name" ? (target.sign ?? "") : "";
     const text = value ? context.sourceOf(value) : "";
     if (!name || !/^(?:\[\]|list\(\)|new \w*(?:List|Set|Queue|Stack)\w*(?:<[^()]*>)?\(\))$/.test(text)) return [];
-    const given = givings(context, name).filter((each) => each.around.at(-1)?.kind !== "declaration");
+    const owner = functionAround(placed.around);
+    // What another function calls by that name, as its parameter or a name of its own, is not the same one.
+    const isOther = (around: readonly SyntaxNode[]) => {
+      const other = functionAround(around);
+      return other !== owner && other !== undefined && isDeclaredIn(other, name);
+    };
+    const given = givings(context, name).filter(
+      (each) => each.around.at(-1)?.kind !== "declaration" && !isOther(each.around),
+    );
     const isChanged = context.nodes.some(({ node: each, around }) => {
-      if (each.kind !== "name" || each.sign !== name || each === target) return false;
+      if (each.kind !== "name" || each.sign !== name || each === target || isOther(around)) return false;
       const parent = around.at(-1);
       // Called on it, an element of it, or handed to a function that may fill it.
       if (parent?.kind === "field") return fills.includes(parent.sign ?? "");
@@ -80,3 +88,60 @@ function isFilledBy(context: EditContext, name: string): boolean {
     )
   );
 }
+
+/** An element that a decision asks for and nothing ever sets: as it is written there, what it would be set to, and the decision. */
+export type NeverSet = { element: string; value: string; decision: SyntaxNode; turned: boolean };
+
+/** Elements of lists of truth values that begin as false, are asked for in decisions, and are set nowhere. */
+export function elementsNeverSet(context: EditContext): NeverSet[] {
+  return ofKind(context, "if").flatMap(({ node }) => {
+    const condition = part(node, "condition");
+    if (!condition) return [];
+    const turned = condition.kind === "unary";
+    const asked = unwrapped(turned ? condition.children[0] : condition);
+    const list = asked?.kind === "index" ? listOf(asked) : undefined;
+    const value = list?.sign ? trueFor(context, list.sign) : undefined;
+    if (!asked || !list?.sign || value === undefined || isSetSomewhere(context, list.sign)) return [];
+    return [{ element: context.sourceOf(asked), value, decision: node, turned }];
+  });
+}
+
+/** What stands in brackets. */
+function unwrapped(node: SyntaxNode | undefined): SyntaxNode | undefined {
+  return node?.kind === "group" ? unwrapped(node.children[0]) : node;
+}
+
+/** The name of the list that an element is picked of, however many places it has. */
+function listOf(element: SyntaxNode): SyntaxNode | undefined {
+  const object = part(element, "object");
+  return object?.kind === "index" ? listOf(object) : object?.kind === "name" ? object : undefined;
+}
+
+/** The word for true, where a list is made of nothing but false; undefined for every other one. */
+function trueFor(context: EditContext, list: string): string | undefined {
+  const made = context.nodes.find(
+    ({ node }) =>
+      (node.kind === "assignment" || node.kind === "declaration") &&
+      node.children.some((child) => child.sign === list && gives.has(child.role)),
+  );
+  if (!made) return undefined;
+  const around = made.around.at(-1);
+  const text = context.sourceOf(around?.kind === "declaration" ? around : made.node);
+  const written = /\bfalse\b/i.exec(text)?.[0];
+  if (written) return /\btrue\b/i.test(text) ? undefined : otherTruth(written);
+  return /\bbool(?:ean)?\b/i.test(text) ? "true" : undefined;
+}
+
+/** True where an element of a list gets a value, or the list is handed to something that could give it one. */
+function isSetSomewhere(context: EditContext, list: string): boolean {
+  return context.nodes.some(({ node, around }) => {
+    if (node.kind !== "name" || node.sign !== list) return false;
+    const parent = around.at(-1);
+    const made = node.role === "target" && context.sourceOf(parent ?? node).match(/false/i) === null;
+    return made || (node.role === "argument" && parent?.kind === "call") || around.some(isElementGiven(node));
+  });
+}
+
+/** Whether a piece is an element that gets a value, with a name inside as its list. */
+const isElementGiven = (name: SyntaxNode) => (piece: SyntaxNode) =>
+  piece.kind === "index" && piece.role === "target" && listOf(piece) === name;

@@ -51,12 +51,9 @@ export function putInOnePlace(context: EditContext): Array<{ placed: Placed; nam
  */
 export function isSetOnce(context: EditContext, name: string, beside: readonly SyntaxNode[]): boolean {
   const owner = functionAround(beside);
-  const isDeclaredIn = (of: SyntaxNode | undefined) =>
-    of !== undefined &&
-    nodesOf(of).some((each) => each.sign === name && (each.kind === "parameter" || each.role === "definition"));
   const given = context.nodes.filter(
     ({ node, around }) =>
-      (functionAround(around) === owner || !isDeclaredIn(functionAround(around))) &&
+      (functionAround(around) === owner || !isDeclaredIn(functionAround(around), name)) &&
       ((node.kind === "name" &&
         node.sign === name &&
         (node.role === "target" || node.role === "definition") &&
@@ -72,6 +69,14 @@ export function isSetOnce(context: EditContext, name: string, beside: readonly S
     // What a loop counts by moves on by itself.
     !only.around.some((each) => each.role === "start") &&
     part(only.around.at(-1) as SyntaxNode, "value")?.kind === "number"
+  );
+}
+
+/** True where a function has a name of its own, as a parameter or by declaring it. */
+export function isDeclaredIn(of: SyntaxNode | undefined, name: string): boolean {
+  return (
+    of !== undefined &&
+    nodesOf(of).some((each) => each.sign === name && (each.kind === "parameter" || each.role === "definition"))
   );
 }
 

@@ -10,7 +10,7 @@ export type Scopes = {
   areAlike: (one: string, other: string) => boolean;
   /** Whether two names are declared as values of one kind; true in a language that declares none. */
   areDeclaredAlike: (one: string, other: string) => boolean;
-  /** Whether a name may stand for a number: false only where it is declared as something else. */
+  /** Whether a name may stand for a number that moves: false only where it is declared as something else, or as constant. */
   mayCount: (name: string) => boolean;
 };
 
@@ -29,6 +29,7 @@ export function scopesOf(context: EditContext): Scopes {
   if (known) return known;
   const owners = ownersOf(context);
   const kinds = kindsOf(context);
+  const fixed = constantsOf(context);
   const scopes: Scopes = {
     isKnownAt: (name, around) => {
       const those = owners.get(name);
@@ -40,7 +41,7 @@ export function scopesOf(context: EditContext): Scopes {
     },
     areDeclaredAlike: (one, other) =>
       context.writing.types.length === 0 || (kinds.has(one) && kinds.get(one) === kinds.get(other)),
-    mayCount: (name) => (kinds.get(name) ?? number) === number,
+    mayCount: (name) => !fixed.has(name) && (kinds.get(name) ?? number) === number,
   };
   found.set(context, scopes);
   return scopes;
@@ -88,4 +89,21 @@ function kindsOf(context: EditContext): Map<string, string> {
   }
   for (const name of several) kinds.delete(name);
   return kinds;
+}
+
+/** Names that are declared as constant: by a word in front, or, where variables have a type and no value, by the value alone. */
+function constantsOf(context: EditContext): Set<string> {
+  const byValue = context.writing.blocks.by === "two words";
+  return new Set(
+    context.nodes.flatMap(({ node }) => {
+      if (node.kind !== "declaration") return [];
+      const type = node.children.find((child) => child.kind === "type");
+      const from = context.text.lastIndexOf("\n", node.from) + 1;
+      const marked = /\b(?:const|final|readonly)\b/.test(context.text.slice(from, type?.to ?? node.from));
+      const names = node.children.flatMap((child) => (child.kind === "assignment" ? child.children : [child]));
+      return marked || (byValue && !type)
+        ? names.flatMap((each) => (each.role === "definition" && each.sign ? [each.sign] : []))
+        : [];
+    }),
+  );
 }

@@ -2,7 +2,7 @@ import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../syntax/t
 import { beside } from "./beside.ts";
 import { bestsLeft } from "./bests.ts";
 import { type EditContext, insert, type Proposal } from "./edit.ts";
-import { countsNeverMoved, listsNeverFilled } from "./neverMoved.ts";
+import { countsNeverMoved, elementsNeverSet, listsNeverFilled } from "./neverMoved.ts";
 import { blocksOf, calledName, lineEndOf, namesIn, ofKind } from "./places.ts";
 import { marksNeverSet, putInOnePlace, runsByItself, runsFirst, uncalled } from "./prepared.ts";
 import { scopesOf } from "./scopes.ts";
@@ -83,11 +83,13 @@ function fillings(context: EditContext): Proposal[] {
       const values = [...near].filter(
         (each) => each !== name && context.names.includes(each) && isKnownAt(each, inside),
       );
+      const asks = inside.some((each) => each.kind === "if" && namesIn(part(each, "condition") ?? each).includes(name));
+      const odds = asks ? 1.3 : 1;
       return values
         .slice(0, 4)
         .flatMap((value) => [
-          ...beside(context, first, `${name}.${call}(${value})`, "before", 1),
-          ...(first === last ? [] : beside(context, last, `${name}.${call}(${value})`, "behind", 0.8)),
+          ...beside(context, first, `${name}.${call}(${value})`, "before", odds),
+          ...(first === last ? [] : beside(context, last, `${name}.${call}(${value})`, "behind", odds * 0.8)),
         ]);
     });
   });
@@ -128,6 +130,24 @@ function marks(context: EditContext): Proposal[] {
   });
 }
 
+/** An element that decisions ask for and nothing sets: behind the decision that goes away where it is set, or in the one that goes on where it is not. */
+function elements(context: EditContext): Proposal[] {
+  const { assign } = context.writing;
+  return elementsNeverSet(context).flatMap(({ element, value, decision, turned }) => {
+    const text = `${element} ${assign} ${value}`;
+    const body = part(decision, "body");
+    const statements = body?.kind === "block" ? body.children : [];
+    const [first, last] = [statements[0], statements.at(-1)];
+    if (!turned) return beside(context, decision, text, "behind", 1.3);
+    if (!first || !last) return [];
+    const leaves = last.kind === "return" || last.kind === "leave";
+    return [
+      ...beside(context, first, text, "before", 1.2),
+      ...beside(context, last, text, leaves ? "before" : "behind", 1.3),
+    ];
+  });
+}
+
 /** The statement that reads before a loop, once more at the end of the loop that waits for what is read. */
 function reads(context: EditContext): Proposal[] {
   return ofKind(context, "while").flatMap(({ node }) => {
@@ -164,10 +184,16 @@ function readsInto(context: EditContext, loop: SyntaxNode, asked: ReadonlySet<st
       node.to <= loop.from &&
       around.at(-1)?.kind === "statement" &&
       (library.reads(calledName(node)) || library.readsText(calledName(node))) &&
-      namesIn(node).some((name) => asked.has(name)),
+      node.children.some((each) => each.role === "argument" && asked.has(nameReadInto(each))),
   );
   const last = calls.at(-1)?.node;
   return last && context.sourceOf(last);
+}
+
+/** The name that an argument of a read hands over: itself, or by its address. */
+function nameReadInto(argument: SyntaxNode): string {
+  const [inner] = argument.kind === "unary" && argument.sign === "&" ? argument.children : [argument];
+  return inner?.kind === "name" ? (inner.sign ?? "") : "";
 }
 
 /** The name that an assignment, or a declaration with a first value, gives a value to. */
@@ -208,6 +234,7 @@ export const stepsToTake = (context: EditContext): Proposal[] => [
   ...begins(context),
   ...keeps(context),
   ...marks(context),
+  ...elements(context),
   ...reads(context),
   ...operands(context),
 ];

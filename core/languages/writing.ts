@@ -107,6 +107,11 @@ export type Writing = {
   step: (name: string, sign: "+" | "-") => string;
   /** Makes a number of a text, a decimal number of a whole one, a text of a number; the likeliest first. */
   conversions: readonly Conversion[];
+  /**
+   * Calls that work something out of a value, which stands at the sign `_`: how many elements or letters it has, how far it
+   * is from nothing, the same text in letters that compare. The likeliest first.
+   */
+  worksOut?: Readonly<Record<"sizes" | "distances" | "texts", readonly string[]>>;
   /** Lines asked for first: `body` is indented further and ends with a line end, as does what is given back. */
   guarded: (condition: string, body: string, indent: string, lineEnd: string) => string;
   /** How many elements a list has, where there is one way to ask; and what stands for nothing, where a name may hold it. */

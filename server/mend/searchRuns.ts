@@ -202,6 +202,7 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
     const deciding = reaches.indexOf(Math.min(...reaches) as Reach);
     const [check, outcome] = [checks[deciding], outcomes[deciding]];
     if (!check || !outcome) return null;
+    if (outcome.stoppedBy === "time") together = firstOfEndless;
     const known = request.judged?.[deciding];
     const pastedText = deciding === 0 ? request.pastedText : undefined;
     const judged = known?.outcome
@@ -228,6 +229,8 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
  * jobs are over soon, and half as many after one that took long (milliseconds).
  */
 const firstTogether = 16;
+/** The same of a program that does not come to its end: most changes leave it so, and each of those takes all of its time. */
+const firstOfEndless = 4;
 const soon = 500;
 const long = 1000;
 

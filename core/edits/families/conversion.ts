@@ -21,6 +21,7 @@ function values(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     if (node.role === "value" && (parent.kind === "assignment" || parent.kind === "return"))
       found.push({ node, odds: reads ? 2 : 0.4 });
     else if (parent.kind === "binary") found.push({ node, odds: reads ? 1.5 : node.kind === "text" ? 0 : 0.5 });
+    else if (parent.kind === "list" && node.kind === "index") found.push({ node, odds: 0.3 });
     else if (node.role === "argument") found.push({ node, odds: reads ? 2 : node.kind === "text" ? 0 : 0.3 });
     else if (node.kind === "text" && parent.kind !== "list") continue;
     else if (node.role === "condition" || node.role === "source") found.push({ node, odds: 0.15 });
@@ -28,17 +29,34 @@ function values(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
   return found.filter((each) => each.odds > 0);
 }
 
+/** By the name of a list: the conversions through which other elements of it go. */
+function ofNeighbours(context: EditContext): Map<string, Set<Conversion>> {
+  const found = new Map<string, Set<Conversion>>();
+  for (const { node } of ofKind(context, "call", "cast")) {
+    const inner = node.kind === "cast" ? part(node, "operand") : parts(node, "argument")[0];
+    const list = inner?.kind === "index" ? part(inner, "object")?.sign : undefined;
+    const text = context.sourceOf(node);
+    const around = context.writing.conversions.find((each) => each.before !== "" && text.startsWith(each.before));
+    if (list && around) found.set(list, (found.get(list) ?? new Set()).add(around));
+  }
+  return found;
+}
+
 /** A conversion put around a value. */
 function putIn(context: EditContext): Proposal[] {
   const { conversions } = context.writing;
+  const neighbours = ofNeighbours(context);
   return values(context).flatMap(({ node, odds }) => {
+    const alike = node.kind === "index" ? neighbours.get(part(node, "object")?.sign ?? "") : undefined;
     const usual = isCast(conversions) && !divides(context, node) ? 0.3 : 1;
     return conversions.flatMap((conversion, at) => {
       const text = context.sourceOf(node);
       if (conversion.before !== "" && text.startsWith(conversion.before)) return [];
       const needs = conversion.after === "" || conversion.before === "" ? !isSimple(node) : false;
       const inner = needs ? `(${text})` : text;
-      const likely = odds * usual * (at === 0 ? 1 : at === 1 ? 0.8 : at === 2 ? 0.6 : 0.15);
+      const likely = alike?.has(conversion)
+        ? 1.8
+        : odds * usual * (at === 0 ? 1 : at === 1 ? 0.8 : at === 2 ? 0.6 : 0.15);
       const first = conversion.before.startsWith("(") && node.kind === "binary" ? part(node, "left") : undefined;
       const found = [
         change(node, `${conversion.before}${inner}${conversion.after}`, { name: conversion.name, value: text }, likely),

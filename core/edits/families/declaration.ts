@@ -21,6 +21,9 @@ function undeclared(context: EditContext): Array<{ name: string; owner: SyntaxNo
     if (node.role === "definition" || node.kind === "parameter") declare(node.sign, around);
     const target = node.kind === "foreach" ? part(node, "target") : undefined;
     if (target && context.writing.variables === "declared in place") declare(target.sign, around);
+    // What stands for something by a line before the program: #define MOST 20.
+    if (node.kind === "import")
+      for (const [word] of context.sourceOf(node).matchAll(/[a-zA-Z_]\w*/g)) declare(word, []);
   }
   const found = new Map<string, { name: string; owner: SyntaxNode | undefined }>();
   for (const { node, around } of context.nodes) {
@@ -54,7 +57,15 @@ function putIn(context: EditContext): Proposal[] {
       const main = own.find((token, at) => at > first && /^(?:begin|procedure|function)$/i.test(token.text));
       const lastOfPart =
         first >= 0 && main ? context.code.findLast((token) => token.to <= main.from && token.text === ";") : undefined;
-      return types(context).map((type, at) => {
+      const used = context.nodes.find(({ node, around }) => node.sign === name && isHere(around))?.node.from;
+      const about = used === undefined ? {} : { about: used };
+      const lists = ofKind(context, "declaration").filter(
+        ({ node, around }) => isHere(around) && node.children.some((child) => child.kind === "type"),
+      );
+      const besideOthers = lists
+        .flatMap(({ node }) => besideNames(context, node, name))
+        .map((each) => ({ ...each, ...about }));
+      const alone = types(context).map((type, at) => {
         const odds = at === 0 ? 1 : 0.5 / at;
         if (lastOfPart) {
           const indent = context.lines[lastOfPart.line - 1]?.indent ?? "";
@@ -62,6 +73,7 @@ function putIn(context: EditContext): Proposal[] {
         }
         return insert(main?.from ?? 0, `var ${name}: ${type};${ending}`, { name, type }, odds);
       });
+      return [...besideOthers, ...alone.map((each) => ({ ...each, ...about }))];
     }
     const first = context.nodes.find(
       ({ node, around }) =>
@@ -75,6 +87,10 @@ function putIn(context: EditContext): Proposal[] {
     const body = use?.around.find((each) => each.kind === "function");
     const block = body && part(body, "body");
     const top = block?.children[0] && wholeLines(context, block.children[0]);
+    // Behind the declarations that a function begins with, where it begins with some.
+    const rest = block?.children.findIndex((child) => child.kind !== "declaration") ?? -1;
+    const last = rest > 0 ? block?.children[rest - 1] : undefined;
+    const declared = last && last.to <= (use?.node.from ?? 0) ? wholeLines(context, last) : null;
     return types(context).flatMap((type, at) => {
       const odds = at === 0 ? 1 : 0.6 / at;
       const found: Proposal[] = [];
@@ -82,13 +98,27 @@ function putIn(context: EditContext): Proposal[] {
         found.push(insert(first.node.from, `${type} `, { name, type }, odds));
       // What is only added to needs something to begin with.
       const start = gathered.has(name) && startsOf(context, name).length === 0 ? " = 0" : "";
-      if (top)
-        found.push(
-          insert(top.from, `${top.first.indent}${type} ${name}${start};${ending}`, { name, type }, odds * 0.9),
-        );
+      const text = `${top?.first.indent}${type} ${name}${start};${ending}`;
+      if (top) {
+        const put = insert(declared?.to ?? top.from, text, { name, type }, odds * 0.9);
+        found.push(use ? { ...put, about: use.node.from } : put);
+      }
       return found;
     });
   });
+}
+
+/** A name put behind the names that are declared together, if they have one of the usual types: `count, low: integer`. */
+function besideNames(context: EditContext, declaration: SyntaxNode, name: string): Proposal[] {
+  const type = declaration.children.find((child) => child.kind === "type");
+  const names = declaration.children.filter((child) => child.role === "definition");
+  const last = names.at(-1);
+  const said = type ? context.sourceOf(type).trim().toLowerCase() : "";
+  const at = types(context).indexOf(said);
+  if (!last || at < 0) return [];
+  return [
+    insert(last.to, `, ${name}`, { name, type: said }, (at === 0 ? 1.1 : 0.6 / at) * (names.length > 1 ? 1 : 0.8)),
+  ];
 }
 
 /** Another type where a name is declared, and for what a function gives back. */

@@ -1,4 +1,4 @@
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { indentUnit, lineEndOf, namesIn, ofKind, wholeLines } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
@@ -7,6 +7,12 @@ import { scopesOf } from "../scopes.ts";
 function assigns(node: SyntaxNode, name: string): boolean {
   if (node.role === "target" && namesIn(node).includes(name)) return true;
   return node.children.some((child) => assigns(child, name));
+}
+
+/** True where a name stands in a tree by itself, and not only for a call to work something out of it, or with a place in it. */
+function standsItself(node: SyntaxNode, name: string): boolean {
+  if (node.kind === "call" || node.kind === "index") return false;
+  return node.sign === name || node.children.some((child) => standsItself(child, name));
 }
 
 /** A statement at the end of a loop's body that moves one of the names of its condition by one. */
@@ -18,8 +24,10 @@ function mends(context: EditContext): Proposal[] {
     const about = (proposal: Proposal): Proposal => ({ ...proposal, about: node.from });
     const names = namesIn(condition).filter((name) => context.names.includes(name) && mayCount(name));
     const { blocks } = context.writing;
+    // Where nothing in the loop moves anything that it waits for, a change of its condition does not end it either.
+    const stays = !names.some((name) => assigns(body, name)) && !nodesOf(body).some((each) => each.kind === "leave");
     return names.flatMap((name) => {
-      const odds = assigns(body, name) ? 0.1 : 1;
+      const odds = (assigns(body, name) ? 0.1 : stays ? 1.5 : 1) * (standsItself(condition, name) ? 1 : 0.3);
       return (["+", "-"] as const).flatMap((sign) => {
         const text = context.writing.step(name, sign);
         const last = body.children.at(-1);

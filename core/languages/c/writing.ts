@@ -20,6 +20,7 @@ export const cWriting: Writing = {
     { name: "atoi", before: "atoi(", after: ")" },
     { name: "strlen", before: "strlen(", after: ")" },
   ],
+  worksOut: { sizes: ["strlen(_)"], distances: ["abs(_)", "fabs(_)"], texts: ["toupper(_)", "tolower(_)"] },
   guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
   nothing: "NULL",
   holdsSomething: (name) => `${name} != NULL`,

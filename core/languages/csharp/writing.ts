@@ -24,6 +24,10 @@ export const csharpWriting: Writing = {
     { name: "double.Parse", before: "double.Parse(", after: ")" },
     { name: "ToString", before: "", after: ".ToString()" },
   ],
+  worksOut: {
+    ...{ sizes: ["_.Length", "_.Count"], distances: ["Math.Abs(_)"] },
+    texts: ["_.ToLower()", "_.ToUpper()", "_.Trim()"],
+  },
   guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
   lengthOf: (list) => `${list}.Length`,
   nothing: "null",

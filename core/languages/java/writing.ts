@@ -22,6 +22,10 @@ export const javaWriting: Writing = {
     { name: "parseDouble", before: "Double.parseDouble(", after: ")" },
     { name: "valueOf", before: "String.valueOf(", after: ")" },
   ],
+  worksOut: {
+    ...{ sizes: ["_.length()", "_.size()"], distances: ["Math.abs(_)"] },
+    texts: ["_.toLowerCase()", "_.toUpperCase()", "_.trim()"],
+  },
   guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
   lengthOf: (list) => `${list}.length`,
   nothing: "null",

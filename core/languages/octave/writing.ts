@@ -33,6 +33,10 @@ export const octaveWriting: Writing = {
     { name: "round", before: "round(", after: ")" },
     { name: "transposed", before: "", after: "'" },
   ],
+  worksOut: {
+    ...{ sizes: ["numel(_)", "length(_)"], distances: ["abs(_)"] },
+    texts: ["lower(_)", "upper(_)", "strtrim(_)"],
+  },
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition}${lineEnd}${body}${indent}end${lineEnd}`,
   lengthOf: (list) => `numel(${list})`,
   returns: () => "",

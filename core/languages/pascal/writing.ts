@@ -24,6 +24,7 @@ export const pascalWriting: Writing = {
     { name: "trunc", before: "trunc(", after: ")" },
     { name: "FloatToStr", before: "FloatToStr(", after: ")" },
   ],
+  worksOut: { sizes: ["length(_)"], distances: ["abs(_)"], texts: ["upcase(_)", "lowercase(_)", "trim(_)"] },
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition} then${lineEnd}${body}`,
   returns: () => "",
   resultByName: {

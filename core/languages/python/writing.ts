@@ -41,6 +41,10 @@ export const pythonWriting: Writing = {
     { name: "sorted", before: "sorted(", after: ")" },
     { name: "abs", before: "abs(", after: ")" },
   ],
+  worksOut: {
+    ...{ sizes: ["len(_)"], distances: ["abs(_)"] },
+    texts: ["_.lower()", "_.upper()", "_.strip()"],
+  },
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition}:${lineEnd}${body}`,
   lengthOf: (list) => `len(${list})`,
   nothing: "None",
