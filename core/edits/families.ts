@@ -18,6 +18,7 @@ import { comparisonLeftOut } from "./families/comparisonLeftOut.ts";
 import { constant } from "./families/constant.ts";
 import { conversion } from "./families/conversion.ts";
 import { copied } from "./families/copied.ts";
+import { counterpart } from "./families/counterpart.ts";
 import { declarationFamily } from "./families/declaration.ts";
 import { direction } from "./families/direction.ts";
 import { emptyBody } from "./families/emptyBody.ts";
@@ -25,6 +26,7 @@ import { emptyTest } from "./families/emptyTest.ts";
 import { equalitySign } from "./families/equalitySign.ts";
 import { equalTextsFamily } from "./families/equalTexts.ts";
 import { extraStatement } from "./families/extraStatement.ts";
+import { factorLeftOut } from "./families/factorLeftOut.ts";
 import { filledIn } from "./families/filledIn.ts";
 import { firstValue } from "./families/firstValue.ts";
 import { formatLetter } from "./families/formatLetter.ts";
@@ -66,7 +68,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, begunAnew, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
-  ...[textsBeside, callLeftOut],
+  ...[textsBeside, callLeftOut, counterpart, factorLeftOut],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

@@ -117,7 +117,7 @@ test("whether there is something at all: asked of what is read, of what is follo
 });
 
 test("the least for the greatest, and a place that begins anew", () => {
-  expect(proposed("python", "best = 0\nfor load in loads:\n    best = min(best, load)\n", "other-name")).toContain(
+  expect(proposed("python", "best = 0\nfor load in loads:\n    best = min(best, load)\n", "counterpart")).toContain(
     "max",
   );
   const turns = "turn = 0\nfor day in days:\n    print(names[turn])\n    turn = turn + 1\n";
@@ -245,4 +245,73 @@ test("a program that only says what its parts do is begun at its end", () => {
   const text = 'def main():\n    print("Tern")\n';
   expect(proposed("python", text, "step-left-out")).toEqual(["main()"]);
   expect(proposed("python", `${text}\n\nmain()\n`, "step-left-out")).toEqual([]);
+});
+
+test("what is worked out of a value before it is compared, printed or kept", () => {
+  const longest = 'best = ""\nfor word in words:\n    if word > len(best):\n        best = word\n';
+  expect(proposed("python", longest, "call-left-out")).toContain("len(word)");
+  // What is a number has no length where types are declared.
+  const numbers = "class Main { boolean f(int a, String s) { return a > s.length(); } }";
+  expect(proposed("java", numbers, "call-left-out")).not.toContain("a.length()");
+  expect(proposed("java", numbers.replace("int a", "String a"), "call-left-out")).toContain("a.length()");
+  expect(proposed("c", "int f(int a, int b) { return (a - b) < 3; }", "call-left-out")).toContain("abs(a - b)");
+  expect(proposed("csharp", 'class P { bool F(string s) { return s == "end"; } }', "call-left-out")).toEqual([
+    "s.ToLower()",
+    "s.ToUpper()",
+    "s.Trim()",
+  ]);
+  // A function of the program that nothing calls, around what it may be meant for, and never inside itself.
+  const own = 'def fare(age):\n    return age * 2\n\n\nage = 7\nprint("Fare", age)\n';
+  expect(proposed("python", own, "call-left-out")).toEqual(["fare(age)"]);
+});
+
+test("one of two that belong together for the other, and nothing of the program's own by that name", () => {
+  expect(proposed("python", "first = queue.pop()\n", "counterpart")).toEqual(["pop(0)"]);
+  expect(proposed("python", "def max(a):\n    return a\n\n\nprint(max(3))\n", "counterpart")).toEqual([]);
+  expect(proposed("pascal", "begin\n  inc(n);\n  writeln(low(a));\nend.\n", "counterpart")).toEqual(["dec", "high"]);
+});
+
+test("a factor is left out of the first value of a sum", () => {
+  expect(proposed("python", "minutes = h + m\n", "factor-left-out")).toEqual(["* 10", "* 60", "* 100"]);
+  const digits = "value = 0\nfor sign in text:\n    value = value + int(sign)\n";
+  expect(proposed("python", digits, "factor-left-out")[0]).toBe("* 10");
+  expect(proposed("python", "text = 'a' + name\n", "factor-left-out")).toEqual([]);
+});
+
+test("an element that decisions ask for and nothing sets", () => {
+  const java = (rest: string) =>
+    `class Main { static boolean[][] seats = new boolean[4][5];\n  static boolean take(int row, int seat) {\n    if (seats[row][seat]) {\n      return false;\n    }\n${rest}    return true;\n  }\n}\n`;
+  expect(proposed("java", java(""), "step-left-out")).toContain("seats[row][seat] = true;");
+  expect(proposed("java", java("    seats[row][seat] = true;\n"), "step-left-out")).toEqual([]);
+  const python = (rest: string) =>
+    `taken = [False] * 5\nfor seat in wanted:\n    if not taken[seat]:\n        print(seat)\n${rest}`;
+  expect(proposed("python", python(""), "step-left-out")).toContain("taken[seat] = True");
+  expect(proposed("python", python("        taken[seat] = True\n"), "step-left-out")).toEqual([]);
+});
+
+test("a list that another function knows by the same name is its own: it is empty all the same", () => {
+  const text =
+    "class P {\n  static bool Free(List<int> taken, int place) {\n    return !taken.Contains(place);\n  }\n  static void Main() {\n    List<int> taken = new List<int>();\n    foreach (int place in wanted) {\n      if (Free(taken, place)) {\n        Say(place);\n      }\n    }\n  }\n}\n";
+  expect(proposed("csharp", text, "step-left-out")).toContain("taken.Add(place);");
+  expect(proposed("csharp", text.replace("Say(place)", "taken.Add(place)"), "step-left-out")).toEqual([]);
+});
+
+test("a function of an object that is named and not called is handed what is called the same", () => {
+  const text =
+    "class Ferry:\n    def book(self, people):\n        return people < 3\n\n\nferry = Ferry()\npeople = 4\nif not ferry.book:\n    print(people)\n";
+  expect(proposed("python", text, "call-brackets")).toContain("(people)");
+});
+
+test("a loop in which nothing moves: what it waits for goes on, and no constant does", () => {
+  const text =
+    "program p;\nconst places = 5;\nvar i: integer;\nbegin\n  i := 1;\n  while i <= places do\n  begin\n    writeln(i);\n  end;\nend.\n";
+  const steps = proposed("pascal", text, "loop-change");
+  expect(steps).toContain("i := i + 1;");
+  expect(steps.join()).not.toContain("places");
+});
+
+test("an element whose neighbours are converted is likely to need the same", () => {
+  const context = contextOf("python", 'x = {"a": parts[0], "b": int(parts[1])}\n');
+  const odds = (text: string) => proposeEdits(context, "mend").find((edit) => edit.text === text)?.odds ?? 0;
+  expect(odds("int(parts[0])")).toBeGreaterThan(odds("float(parts[0])") * 3);
 });

@@ -112,6 +112,8 @@ export type Writing = {
    * is from nothing, the same text in letters that compare. The likeliest first.
    */
   worksOut?: Readonly<Record<"sizes" | "distances" | "texts", readonly string[]>>;
+  /** Functions of the library that are taken for one another, two and two, by name, or with what they are handed: pop(), pop(0). */
+  counterparts?: ReadonlyArray<readonly [string, string]>;
   /** Lines asked for first: `body` is indented further and ends with a line end, as does what is given back. */
   guarded: (condition: string, body: string, indent: string, lineEnd: string) => string;
   /** How many elements a list has, where there is one way to ask; and what stands for nothing, where a name may hold it. */

@@ -55,8 +55,9 @@ function inComparisons(context: EditContext): Proposal[] {
       const distances = isDifference ? worksOut.distances.flatMap((call, at) => put(call, at === 0 ? 1 : 0.3)) : [];
       const counts = value.kind === "name" && mayCount(value.sign ?? "") && context.writing.types.length > 0;
       const sizes = worksOut.sizes.flatMap((call, at) => {
+        if (counts || value.kind === "binary" || worksOut.sizes.some((each) => isCallOf(each, own))) return [];
         if (isCallOf(call, against)) return put(call, 2);
-        if (counts || value.kind === "binary" || other.kind === "text") return [];
+        if (other.kind === "text") return [];
         return put(call, (occurs(call) ? 0.5 : 0.2) / (at + 1));
       });
       const texts = worksOut.texts.flatMap((call) => {

@@ -30,12 +30,6 @@ function countersOf(loop: SyntaxNode): string[] {
   return start ? namesIn(start).slice(0, 1) : [];
 }
 
-/** Functions of libraries that are each other's counterpart: the least and the greatest, down and up, rows and columns. */
-const counterparts: Readonly<Record<string, string>> = {
-  ...{ min: "max", max: "min", Min: "Max", Max: "Min", rows: "columns", columns: "rows" },
-  ...{ floor: "ceil", ceil: "floor", Floor: "Ceiling", Ceiling: "Floor" },
-};
-
 /** A name with another one of the program in its place; a number with a name, where a limit was written as a number. */
 function otherNames(context: EditContext): Proposal[] {
   const { names, functions } = context;
@@ -47,8 +41,6 @@ function otherNames(context: EditContext): Proposal[] {
     if (node.role === "definition" || parent?.kind === "import" || node.kind === "number") return [];
     const isCall = node.role === "callee";
     if (isCall) {
-      const turned = counterparts[text];
-      if (turned && !functions.includes(text)) return [change(node, turned, { before: text, after: turned }, 1.2)];
       if (!functions.includes(text)) return [];
       return functions
         .filter((other) => other !== text)

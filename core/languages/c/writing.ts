@@ -21,6 +21,13 @@ export const cWriting: Writing = {
     { name: "strlen", before: "strlen(", after: ")" },
   ],
   worksOut: { sizes: ["strlen(_)"], distances: ["abs(_)", "fabs(_)"], texts: ["toupper(_)", "tolower(_)"] },
+  counterparts: [
+    ["fmin", "fmax"],
+    ["floor", "ceil"],
+    ["toupper", "tolower"],
+    ["isupper", "islower"],
+    ["strchr", "strrchr"],
+  ],
   guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
   nothing: "NULL",
   holdsSomething: (name) => `${name} != NULL`,

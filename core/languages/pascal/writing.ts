@@ -25,6 +25,16 @@ export const pascalWriting: Writing = {
     { name: "FloatToStr", before: "FloatToStr(", after: ")" },
   ],
   worksOut: { sizes: ["length(_)"], distances: ["abs(_)"], texts: ["upcase(_)", "lowercase(_)", "trim(_)"] },
+  counterparts: [
+    ["min", "max"],
+    ["floor", "ceil"],
+    ["trunc", "round"],
+    ["inc", "dec"],
+    ["Inc", "Dec"],
+    ["succ", "pred"],
+    ["low", "high"],
+    ["uppercase", "lowercase"],
+  ],
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition} then${lineEnd}${body}`,
   returns: () => "",
   resultByName: {

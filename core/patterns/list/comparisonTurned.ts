@@ -20,7 +20,7 @@ export const comparisonTurned: Pattern = {
   grounds: [
     byEdit("comparison", ({ before, after }) => /[<>]/.test(before) && /[<>]/.test(after), 2),
     // The least one for the greatest one.
-    byEdit("other-name", ({ lineBefore, lineAfter }) => isLeastForGreatest(lineBefore, lineAfter), 8),
+    byEdit("counterpart", ({ lineBefore, lineAfter }) => isLeastForGreatest(lineBefore, lineAfter), 8),
     // The answer of what compares is taken for the truth, which it is the wrong way round.
     byEdit("equal-texts", ({ before, after }) => before !== "" && after.startsWith(before), 5),
     // A loop whose condition looks to the other side; one that makes passes without end is told by another kind.

@@ -14,6 +14,7 @@ export const copiedLineNotAdapted: Pattern = {
   fault: true,
   grounds: [
     byEdit("other-name", () => true, 1),
+    byEdit("counterpart", () => true, 1),
     byChange(
       (change, evidence) =>
         evidence.class === "logic" &&

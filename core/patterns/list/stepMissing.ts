@@ -14,6 +14,8 @@ export const stepMissing: Pattern = {
   grounds: [
     byEdit("step-left-out", undefined, 2),
     byEdit("wrapped", undefined, 2),
+    byEdit("call-left-out", undefined, 1),
+    byEdit("factor-left-out", undefined, 1),
     byChange((change) => putsIn(change) && /^\s+\S.*[\r\n]|[\r\n]\s*\S/.test(change.after), -6),
     byNotice("step-missing", -4, true),
   ],

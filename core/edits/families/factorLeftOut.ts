@@ -1,0 +1,88 @@
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { ofKind } from "../places.ts";
+
+/** Factors by which parts of one thing are put together: digits, minutes, hundredths. */
+const usual = ["10", "60", "100"];
+const mostFactors = 6;
+
+/** Whole numbers of the program that may be a factor, and the usual ones. */
+function factorsOf(context: EditContext): string[] {
+  const own = context.nodes.flatMap(({ node }) => (node.kind === "number" ? [context.sourceOf(node)] : []));
+  return [...new Set([...own.filter((each) => /^(?:[2-9]|[1-9]\d+)$/.test(each)), ...usual])].slice(0, mostFactors);
+}
+
+/** True for what is added to itself something: `value = value + digit`. */
+function isGathered(context: EditContext, around: SyntaxNode | undefined, left: SyntaxNode): boolean {
+  const target = around?.kind === "assignment" ? part(around, "target") : undefined;
+  return target !== undefined && context.sourceOf(target) === context.sourceOf(left);
+}
+
+/** The first value of a sum, times a factor: hours and minutes that are added, digits of a number. */
+function mends(context: EditContext): Proposal[] {
+  const factors = factorsOf(context);
+  return ofKind(context, "binary").flatMap(({ node, around }) => {
+    const left = part(node, "left");
+    const innermost = (each: SyntaxNode): SyntaxNode => {
+      const inner = each.kind === "binary" && /^[-+]$/.test(each.sign ?? "") ? part(each, "left") : undefined;
+      return inner ? innermost(inner) : each;
+    };
+    const first = left && innermost(left);
+    if (!/^[-+]$/.test(node.sign ?? "") || !first || !["name", "index", "field", "call"].includes(first.kind))
+      return [];
+    if (around.at(-1)?.kind === "binary" && around.at(-1)?.sign === "+") return [];
+    // Digits are put together by ten.
+    const gathered = isGathered(context, around.at(-1), first);
+    return factors.map((factor) => {
+      const odds = gathered ? (factor === "10" ? 0.5 : 0.1) : usual.includes(factor) ? 0.35 : 0.25;
+      return insert(first.to, ` * ${factor}`, { factor, value: context.sourceOf(first) }, odds);
+    });
+  });
+}
+
+/** The factor of the first value of a sum, taken out. */
+function plants(context: EditContext): Proposal[] {
+  return ofKind(context, "binary").flatMap(({ node, around }) => {
+    const [left, right] = [part(node, "left"), part(node, "right")];
+    const parent = around.at(-1);
+    if (node.sign !== "*" || node.role !== "left" || !left || right?.kind !== "number") return [];
+    if (parent?.kind !== "binary" || !/^[-+]$/.test(parent.sign ?? "")) return [];
+    return [
+      change({ from: left.to, to: node.to }, "", { factor: context.sourceOf(right), value: context.sourceOf(left) }),
+    ];
+  });
+}
+
+/** A factor that is left out of a sum. */
+export const factorLeftOut: EditFamily = {
+  id: "factor-left-out",
+  says: "a factor that is left out of a sum",
+  weight: 6,
+  reads: "tree",
+  mends,
+  plants,
+  examples: [
+    { language: "python", right: "minutes = h * 60 + m\n", faulty: "minutes = h + m\n" },
+    {
+      language: "java",
+      right: "class Main { int f(int h, int m) { return h * 60 + m; } }",
+      faulty: "class Main { int f(int h, int m) { return h + m; } }",
+    },
+    {
+      language: "c",
+      right: "int f(int v, char c) { v = v * 10 + c - '0'; return v; }",
+      faulty: "int f(int v, char c) { v = v + c - '0'; return v; }",
+    },
+    {
+      language: "csharp",
+      right: "class P { int F(int h, int m) { return h * 60 + m; } }",
+      faulty: "class P { int F(int h, int m) { return h + m; } }",
+    },
+    {
+      language: "pascal",
+      right: "begin\n  value := value * 10 + digit;\nend.\n",
+      faulty: "begin\n  value := value + digit;\nend.\n",
+    },
+    { language: "octave", right: "m = h * 60 + r;\n", faulty: "m = h + r;\n" },
+  ],
+};
