@@ -1,8 +1,10 @@
 import type { Language } from "../../languages/language.ts";
-import { lineAt, lineStarts } from "../../syntax/placed.ts";
+import { lineStarts } from "../../syntax/placed.ts";
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { canGoInto, goInto, lineOf, ownCalls, source } from "./calls.ts";
 import type { Instruction, Instructions, Writer } from "./instruction.ts";
-import { simple, source, sourceOf } from "./simpleStatement.ts";
+import { type OwnFunction, ownFunctions } from "./ownFunctions.ts";
+import { simple, sourceOf } from "./simpleStatement.ts";
 
 /** The main part of a program: the function that it starts with, or what stands outside of functions. */
 function mainOf(tree: SyntaxNode): { body: readonly SyntaxNode[]; name: string | null } {
@@ -15,8 +17,11 @@ function mainOf(tree: SyntaxNode): { body: readonly SyntaxNode[]; name: string |
   return { body: tree.children, name: null };
 }
 
-/** The instructions of a program's main part; null where its language has no tree or no rules for values. */
-export function instructionsOf(language: Language, text: string): Instructions | null {
+/**
+ * The instructions of a program's main part, and of its functions that can be gone into (none of them where `goesInto` is
+ * false: then what they give is taken from the recorded run). Null where its language has no tree or no rules for values.
+ */
+export function instructionsOf(language: Language, text: string, goesInto = true): Instructions | null {
   const tree = language.syntax?.(text);
   if (!tree || !language.values) return null;
   const own = new Set(
@@ -34,16 +39,32 @@ export function instructionsOf(language: Language, text: string): Instructions |
       }
     }
   const { body, name } = mainOf(tree);
+  const functions = goesInto ? ownFunctions(language, text, tree) : new Map<string, OwnFunction>();
   const writer: Writer = {
     ...{ language, text, starts: lineStarts(text), list: [], loops: 0, own, types, around: [] },
+    ...{ functions, inside: null, results: [] },
   };
   for (const node of body) statement(writer, node);
   writer.list.push({ does: "end" });
-  return { list: writer.list, mainFunction: name };
+  const begins = new Map([...functions.values()].map((each) => [each.name, ofFunction(writer, each)]));
+  return { list: writer.list, mainFunction: name, functions: begins };
+}
+
+/** A function: its header is a row in which its parameters get their values. Returns where it begins. */
+function ofFunction(writer: Writer, own: OwnFunction): number {
+  const { list } = writer;
+  const begins = list.length;
+  writer.inside = own;
+  line(writer, own.node);
+  for (const [at, { name, type }] of own.parameters.entries()) list.push({ does: "receive", name, at, type });
+  block(writer, own.body);
+  list.push({ does: "give", value: own.result, type: own.type });
+  writer.inside = null;
+  return begins;
 }
 
 const line = (writer: Writer, node: SyntaxNode): void => {
-  writer.list.push({ does: "line", line: lineAt(writer.starts, node.from) });
+  writer.list.push({ does: "line", line: lineOf(writer, node) });
 };
 const lost = (writer: Writer): void => {
   writer.list.push({ does: "lost" });
@@ -94,7 +115,7 @@ function statement(writer: Writer, node: SyntaxNode): void {
         return;
       }
       line(writer, node);
-      const decision = decide(writer, condition);
+      const decision = decide(writer, condition, node);
       decision.holds = list.length;
       block(writer, part(node, "body"));
       const otherwise = part(node, "otherwise");
@@ -139,7 +160,8 @@ function statement(writer: Writer, node: SyntaxNode): void {
     }
     case "return":
       line(writer, node);
-      list.push({ does: "end" });
+      if (writer.inside) givesBack(writer, writer.inside, node);
+      else list.push({ does: "end" });
       return;
     default:
       line(writer, node);
@@ -148,9 +170,23 @@ function statement(writer: Writer, node: SyntaxNode): void {
   }
 }
 
+function givesBack(writer: Writer, { result, type }: OwnFunction, node: SyntaxNode): void {
+  const value = part(node, "value");
+  if (value) intoCalls(writer, value, node);
+  writer.list.push({ does: "give", value: value ? source(writer, value) : result, type });
+}
+
+/** Goes into the calls of a condition, a limit or a result, where each of them is made whatever the values are. */
+function intoCalls(writer: Writer, piece: SyntaxNode, statement: SyntaxNode, last = true): boolean {
+  if (ownCalls(writer, piece).length === 0 || !canGoInto(writer, piece)) return false;
+  goInto(writer, piece, lineOf(writer, statement), last);
+  return true;
+}
+
 type Decision = { does: "decide"; condition: string; holds: number; fails: number };
 
-function decide(writer: Writer, condition: SyntaxNode): Decision {
+function decide(writer: Writer, condition: SyntaxNode, statement: SyntaxNode): Decision {
+  intoCalls(writer, condition, statement);
   const decision: Decision = { does: "decide", condition: source(writer, condition), holds: -1, fails: -1 };
   writer.list.push(decision);
   return decision;
@@ -171,7 +207,7 @@ function loop(
   }
   if (!begun) line(writer, node);
   const first = list.length;
-  const decision = decide(writer, condition);
+  const decision = decide(writer, condition, node);
   decision.holds = list.length;
   const around = { leave: [] as Array<{ to: number }>, again: [] as Array<{ to: number }> };
   writer.around.push(around);
@@ -199,7 +235,7 @@ function doLoop(writer: Writer, node: SyntaxNode): void {
   writer.around.pop();
   for (const again of around.again) again.to = list.length;
   line(writer, condition);
-  const decision = decide(writer, condition);
+  const decision = decide(writer, condition, condition);
   const until = node.sign?.toLowerCase() === "until";
   decision.holds = until ? list.length : first;
   decision.fails = until ? first : list.length;
@@ -223,6 +259,15 @@ function goesRound(writer: Writer, node: SyntaxNode, number: number): void {
   for (const leave of around.leave) leave.to = list.length;
 }
 
+/** What a loop goes through may be worked out by functions of the program: once, before its first pass. */
+function boundsFirst(writer: Writer, node: SyntaxNode, bounds: readonly SyntaxNode[]): void {
+  const called = bounds.filter((bound) => ownCalls(writer, bound).length > 0 && canGoInto(writer, bound));
+  if (called.length === 0) return;
+  line(writer, node);
+  // The row behind the last of them is that of the first pass.
+  for (const [at, bound] of called.entries()) intoCalls(writer, bound, node, at < called.length - 1);
+}
+
 /** A loop with a start, a limit and a step. */
 function counting(writer: Writer, node: SyntaxNode): void {
   const [start, limit] = [part(node, "start"), part(node, "limit")];
@@ -239,6 +284,7 @@ function counting(writer: Writer, node: SyntaxNode): void {
     lost(writer);
     return;
   }
+  boundsFirst(writer, node, [value, limit]);
   const bounds = { start: source(writer, value), limit: source(writer, limit) };
   writer.list.push({ does: "count", loop: number, name: name.sign ?? "", ...bounds, step });
   goesRound(writer, node, number);
@@ -251,6 +297,7 @@ function each(writer: Writer, node: SyntaxNode): void {
     return;
   }
   const number = writer.loops++;
+  boundsFirst(writer, node, [from]);
   writer.list.push({ does: "each", loop: number, name: target.sign ?? "", source: sourceOf(writer, from) });
   goesRound(writer, node, number);
 }

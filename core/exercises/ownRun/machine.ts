@@ -1,13 +1,11 @@
 import { workOut } from "../../expressions/evaluate.ts";
-import { isUnknown, type Known, text as textValue, unknown } from "../../expressions/known.ts";
+import { isUnknown, unknown } from "../../expressions/known.ts";
 import { expressionTree } from "../../expressions/readExpression.ts";
 import type { Answer } from "../../expressions/rules.ts";
 import type { Language } from "../../languages/language.ts";
 import { nodesOf } from "../../syntax/tree.ts";
 import type { Instructions } from "./instruction.ts";
-
-/** A loop that goes through something: its elements, which comes next, and whether its variable counts up by itself. */
-type Round = { name: string; items: readonly Answer[]; next: number; counts: boolean };
+import { byOwnValue, counted, type Round, range, roundOf } from "./rounds.ts";
 
 /**
  * Where a program is: the place in its instructions, the values of its names, its loops, how often each line has begun,
@@ -21,15 +19,29 @@ export type Place = {
   times: ReadonlyMap<number, number>;
   passes: number;
   steps: number;
+  /** The function that it is in, and where it goes on behind each of those that were called; none in the main part. */
+  frames: readonly Frame[];
 };
+
+/** A call that is not over: what is to go on behind it, and the name that its caller knows its result by. */
+export type Frame = {
+  function: string;
+  given: readonly Answer[];
+  result: string;
+  back: Pick<Place, "at" | "line" | "values" | "rounds">;
+};
+
+/** The name of the function that a place is in; null in the main part. */
+export const functionAt = ({ frames }: Place): string | null => frames.at(-1)?.function ?? null;
 
 /**
  * What happens next. `decision`: where it goes on if the condition holds, and if it does not; `holds` null: not known;
- * `isOpen`: by the number of passes it is one, by the loop's own variable the other.
+ * `isNew`: a parameter that begins, whatever it was
+ * in a call before; `isOpen`: by the number of passes it is one, by the loop's own variable the other.
  */
 export type Happening =
   | { happens: "row"; line: number; time: number }
-  | { happens: "value"; name: string; value: Answer }
+  | { happens: "value"; name: string; value: Answer; isNew?: true }
   | { happens: "take"; line: number; time: number; reads: boolean; names: readonly string[] }
   | { happens: "print"; values: readonly Answer[]; fixed: readonly string[] }
   | { happens: "decision"; holds: boolean | null; ways: { holds: number; fails: number }; isOpen?: boolean }
@@ -37,10 +49,11 @@ export type Happening =
   | { happens: "end" };
 
 export const beginning: Place = {
-  ...{ at: 0, line: 0, values: new Map(), rounds: new Map(), times: new Map(), passes: 0, steps: 0 },
+  ...{ at: 0, line: 0, values: new Map(), rounds: new Map(), times: new Map(), passes: 0, steps: 0, frames: [] },
 };
 
 const longest = 20_000;
+const deepest = 40;
 
 /** Works out expressions of a language with some values; what was worked out once is kept. */
 export type Evaluator = (expression: string, values: Place["values"]) => Answer;
@@ -92,7 +105,11 @@ export function nameFolding(language: Language): (name: string) => string {
 /** What goes on a program from a place by one happening; `firstPlace` is the position of a list's first element. */
 export type Machine = (place: Place, firstPlace: 0 | 1) => { place: Place; happening: Happening };
 
-export function createMachine(language: Language, { list }: Instructions, evaluate: Evaluator): Machine {
+export function createMachine(
+  language: Language,
+  { list, functions, mainFunction }: Instructions,
+  evaluate: Evaluator,
+): Machine {
   const rules = language.values;
   const fold = nameFolding(language);
 
@@ -111,11 +128,14 @@ export function createMachine(language: Language, { list }: Instructions, evalua
     // What is put into a variable becomes of its type.
     if (former && !isUnknown(former) && former.kind !== result.kind && type !== null && rules.cast)
       return rules.cast(type, result);
-    if (type !== null && rules.cast && (result.kind === "whole" || result.kind === "real")) {
-      const cast = rules.cast(type, result);
-      return isUnknown(cast) ? result : cast;
-    }
-    return result;
+    return typed(result, type);
+  }
+
+  /** A value as a type has it: 4 as 4.0 for a decimal parameter. */
+  function typed(value: Answer, type: string | null): Answer {
+    if (type === null || !rules?.cast || (value.kind !== "whole" && value.kind !== "real")) return value;
+    const cast = rules.cast(type, value);
+    return isUnknown(cast) ? value : cast;
   }
 
   function replaced(place: Place, name: string, at: string, value: string, first: 0 | 1): Answer {
@@ -125,43 +145,6 @@ export function createMachine(language: Language, { list }: Instructions, evalua
     const position = Number(index.value) - (index.value < 0n ? -many.items.length : first);
     if (position < 0 || position >= many.items.length) return unknown("");
     return { ...many, items: many.items.map((each, index) => (index === position ? item : each)) };
-  }
-
-  function itemsOf(place: Place, instruction: Extract<Instructions["list"][number], { does: "each" }>): Round {
-    const { source, name } = instruction;
-    const nothing = { name, items: [unknown("")], next: 0, counts: false };
-    if (source.kind === "items") {
-      const of = evaluate(source.of, place.values);
-      if (of.kind === "many") return { name, items: of.items, next: 0, counts: false };
-      if (of.kind === "text")
-        return { name, items: [...of.value].map((each) => textValue(each, of.type)), next: 0, counts: false };
-      return nothing;
-    }
-    const bound = (expression: string | null, usual: string) => evaluate(expression ?? usual, place.values);
-    return range(name, bound(source.start, "0"), bound(source.limit, "0"), bound(source.step, "1"), source.inclusive);
-  }
-
-  function range(name: string, start: Answer, limit: Answer, step: Answer, inclusive: boolean): Round {
-    if (isUnknown(start) || isUnknown(limit) || isUnknown(step))
-      return { name, items: [unknown("")], next: 0, counts: false };
-    const number = (value: Known) =>
-      value.kind === "whole" || value.kind === "real" ? Number(value.value) : Number.NaN;
-    const [from, to, by] = [number(start), number(limit), number(step)];
-    const items: Answer[] = [];
-    const made = (value: number): Answer => {
-      if (start.kind === "whole") return { ...start, value: BigInt(Math.round(value)) };
-      return start.kind === "real" ? { ...start, value } : unknown("");
-    };
-    if (by === 0 || [from, to, by].some(Number.isNaN)) return { name, items: [unknown("")], next: 0, counts: false };
-    for (
-      let value = from;
-      by > 0 ? (inclusive ? value <= to : value < to) : inclusive ? value >= to : value > to;
-      value += by
-    ) {
-      items.push(made(value));
-      if (items.length > 5000) break;
-    }
-    return { name, items, next: 0, counts: true };
   }
 
   return (from, firstPlace) => {
@@ -215,7 +198,7 @@ export function createMachine(language: Language, { list }: Instructions, evalua
         case "each": {
           const round =
             instruction.does === "each"
-              ? itemsOf(place, instruction)
+              ? roundOf(instruction.name, instruction.source, (expression) => evaluate(expression, place.values))
               : range(
                   instruction.name,
                   evaluate(instruction.start, place.values),
@@ -250,6 +233,39 @@ export function createMachine(language: Language, { list }: Instructions, evalua
         case "go":
           place = { ...here, at: instruction.to };
           continue;
+        case "call": {
+          const at = functions.get(instruction.function);
+          if (at === undefined || place.frames.length >= deepest) return { place, happening: { happens: "lost" } };
+          const given = instruction.given.map((each) => evaluate(each, place.values));
+          const frame: Frame = {
+            ...{ function: instruction.function, given, result: instruction.result },
+            back: { at: here.at, line: place.line, values: place.values, rounds: place.rounds },
+          };
+          // What stands outside of all functions is known in each of them.
+          const bottom = place.frames[0]?.back.values ?? place.values;
+          const values = mainFunction === null ? bottom : new Map<string, Answer>();
+          place = { ...here, at, values, rounds: new Map(), frames: [...place.frames, frame] };
+          continue;
+        }
+        case "receive": {
+          const name = fold(instruction.name);
+          const value = typed(place.frames.at(-1)?.given[instruction.at] ?? unknown(""), instruction.type);
+          return {
+            place: { ...here, values: new Map(place.values).set(name, value) },
+            happening: { happens: "value", name, value, isNew: true },
+          };
+        }
+        case "give": {
+          const frame = place.frames.at(-1);
+          if (!frame) return { place, happening: { happens: "lost" } };
+          const value =
+            instruction.value === null
+              ? unknown("")
+              : typed(evaluate(instruction.value, place.values), instruction.type);
+          const values = new Map(frame.back.values).set(fold(frame.result), value);
+          place = { ...here, ...frame.back, values, frames: place.frames.slice(0, -1) };
+          continue;
+        }
         case "end":
           return { place, happening: { happens: "end" } };
         default:
@@ -261,30 +277,3 @@ export function createMachine(language: Language, { list }: Instructions, evalua
 
 /** True for a value with which the language stops the program. */
 export const stops = (value: Answer) => value.kind === "unknown" && value.raised === true;
-
-/** How far a counting loop goes on with each pass. */
-function stepOf({ items: [first, second] }: Round): number {
-  const number = (value: Answer | undefined) =>
-    value?.kind === "whole" || value?.kind === "real" ? Number(value.value) : Number.NaN;
-  return second ? number(second) - number(first) : 1;
-}
-
-/** The next value of a loop's variable: of one that counts its own last one and the step. */
-function counted(round: Round, own: Answer | undefined): Answer {
-  const item = round.items[round.next];
-  if (!round.counts || round.next === 0) return item ?? unknown("There is nothing left to go through.");
-  const step = stepOf(round);
-  if (own?.kind === "whole") return { ...own, value: own.value + BigInt(Math.round(step)) };
-  if (own?.kind === "real") return { ...own, value: own.value + step };
-  return item ?? unknown("There is nothing left to go through.");
-}
-
-/** Whether a counting loop goes round once more by the value that its variable has. */
-function byOwnValue(round: Round, own: Answer | undefined): boolean {
-  const [holds, last] = [round.next < round.items.length, round.items.at(-1)];
-  if (!round.counts || round.next === 0 || !last) return holds;
-  if ((own?.kind !== "whole" && own?.kind !== "real") || (last.kind !== "whole" && last.kind !== "real")) return holds;
-  const step = stepOf(round);
-  const next = Number(own.value) + step;
-  return step > 0 ? next <= Number(last.value) : next >= Number(last.value);
-}

@@ -7,6 +7,7 @@ import {
   beginning,
   createEvaluator,
   createMachine,
+  functionAt,
   type Machine,
   nameFolding,
   type Place,
@@ -31,12 +32,13 @@ type Taken = { row: number; used: ReadonlyMap<string, string> };
 export type RecordedRun = {
   machine: Machine;
   firstPlace: 0 | 1;
-  columnOf: (name: string) => string | null;
+  /** The column of a name, in the main part (null) or in a function of the program. */
+  columnOf: (name: string, inside: string | null) => string | null;
   rowOf: (line: number, time: number) => number | undefined;
   decisions: readonly boolean[];
   taken: (line: number, time: number) => Taken | undefined;
-  /** Names that the rest of the program is worked out with, by column. */
-  nameOf: ReadonlyMap<string, string>;
+  /** The name that stands in a column, if it is one of the main part (null) or of that function. */
+  nameOf: (column: string, inside: string | null) => string | null;
   write: (value: Answer) => string;
   read: (text: string, like: Answer | undefined) => Answer;
   /** Lines whose values are shown without a print. */
@@ -49,8 +51,8 @@ export function usesTheSame(place: Place, taken: Taken): boolean {
 }
 
 /**
- * Goes through a program as its recorded run did, and holds every value against the key. Null where that cannot be done or comes
- * to something else: then nothing is worked out by it.
+ * Goes through a program as its recorded run did, into its own functions where it can, and holds every value against the key.
+ * Null where that cannot be done or comes to something else: then nothing is worked out by it.
  */
 export function recordedRun(
   language: Language,
@@ -58,7 +60,12 @@ export function recordedRun(
   key: readonly KeyRow[],
   columns: readonly KeyColumn[],
 ): RecordedRun | null {
-  return goThrough(language, text, key, columns, 0) ?? goThrough(language, text, key, columns, 1);
+  for (const goesInto of [true, false])
+    for (const firstPlace of [0, 1] as const) {
+      const run = goThrough(language, text, key, columns, firstPlace, goesInto);
+      if (run) return run;
+    }
+  return null;
 }
 
 function goThrough(
@@ -67,17 +74,29 @@ function goThrough(
   key: readonly KeyRow[],
   columns: readonly KeyColumn[],
   firstPlace: 0 | 1,
+  goesInto: boolean,
 ): RecordedRun | null {
-  const instructions = instructionsOf(language, text);
+  const instructions = instructionsOf(language, text, goesInto);
   const rules = language.values;
   if (!instructions || !rules) return null;
   const fold = nameFolding(language);
-  const mine = columns.filter(
-    ({ functionName }) => functionName === undefined || functionName === instructions.mainFunction,
+  const functionOf = ({ functionName }: KeyColumn): string | null =>
+    functionName === undefined || functionName === instructions.mainFunction ? null : functionName;
+  const isMine = (column: KeyColumn) => {
+    const inside = functionOf(column);
+    return inside === null || instructions.functions.has(inside);
+  };
+  const mine = columns.filter(isMine);
+  const placed = (name: string, inside: string | null) => `${inside ?? ""} ${fold(name)}`;
+  const names = new Map(
+    mine.map((column) => [column.key, { name: fold(column.title), inside: functionOf(column) }] as const),
   );
-  const nameOf = new Map(mine.map(({ key, title }) => [key, fold(title)]));
-  const keyOf = new Map(mine.map(({ key, title }) => [fold(title), key]));
+  const keyOf = new Map(mine.map((column) => [placed(column.title, functionOf(column)), column.key]));
   if (keyOf.size !== mine.length) return null;
+  const nameOf = (column: string, inside: string | null): string | null => {
+    const known = names.get(column);
+    return known && known.inside === inside ? known.name : null;
+  };
   const others = new Set(columns.filter((column) => !mine.includes(column)).map(({ key }) => key));
   const machine = createMachine(language, instructions, createEvaluator(language));
   const rows = new Map<string, number>();
@@ -87,7 +106,7 @@ function goThrough(
   const write = (value: Answer) => (isUnknown(value) ? "?" : rules.write(value));
   const run: RecordedRun = {
     ...{ machine, firstPlace, decisions, nameOf, write, shows },
-    columnOf: (name) => keyOf.get(name) ?? null,
+    columnOf: (name, inside) => keyOf.get(placed(name, inside)) ?? null,
     rowOf: (line, time) => rows.get(`${line} ${time}`),
     taken: (line, time) => taken.get(`${line} ${time}`),
     read: (written, like) => readCell(language, written, like),
@@ -136,7 +155,7 @@ function goThrough(
     // Where the program was stopped, its table ends.
     if (isStop) return close() && done(key, row) ? run : null;
     if (happening.happens === "value") {
-      const column = keyOf.get(happening.name);
+      const column = run.columnOf(happening.name, functionAt(place)) ?? undefined;
       if (column === undefined) continue;
       const cell = open.get(column);
       const own = write(happening.value);
@@ -157,8 +176,8 @@ function goThrough(
       taken.set(`${happening.line} ${happening.time}`, { row, used: happening.reads ? new Map() : used });
       const values = new Map(place.values);
       for (const [column, cell] of open) {
-        const name = nameOf.get(column);
-        if (name !== undefined) values.set(name, readCell(language, cell, values.get(name)));
+        const name = nameOf(column, functionAt(place));
+        if (name !== null) values.set(name, readCell(language, cell, values.get(name)));
       }
       place = { ...place, values };
       open = new Map();

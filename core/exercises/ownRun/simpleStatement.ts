@@ -1,10 +1,8 @@
 import { calledName, namesIn } from "../../edits/places.ts";
 import { commonLibrary } from "../../languages/writing.ts";
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { canGoInto, goInto, lineOf, ownCalls, source } from "./calls.ts";
 import type { Source, Writer } from "./instruction.ts";
-
-/** The text of a piece. */
-export const source = (writer: Writer, node: SyntaxNode): string => writer.text.slice(node.from, node.to);
 
 /** What a loop goes through. */
 export function sourceOf(writer: Writer, node: SyntaxNode): Source {
@@ -43,7 +41,7 @@ function printed(writer: Writer, node: SyntaxNode, found: { values: string[]; fi
 
 /** A statement that holds no others: an assignment, a call. */
 export function simple(writer: Writer, node: SyntaxNode): void {
-  const { list, language, own } = writer;
+  const { list, language } = writer;
   const library = language.writing?.library ?? commonLibrary;
   if (node.kind === "name") return;
   const calls = nodesOf(node).filter((each) => each.kind === "call");
@@ -51,10 +49,14 @@ export function simple(writer: Writer, node: SyntaxNode): void {
   const take = () => {
     list.push({ does: "take", reads, names: namesIn(node) });
   };
-  if (reads || calls.some((call) => own.has(calledName(call)))) {
+  const own = ownCalls(writer, node);
+  if (reads || (own.length > 0 && !canGoInto(writer, node))) {
     take();
     return;
   }
+  if (own.length > 0) goInto(writer, node, lineOf(writer, node));
+  // What is called for what it does is done now.
+  if (own.includes(node)) return;
   if (node.kind === "assignment") {
     const target = node.children[0];
     const value = part(node, "value");

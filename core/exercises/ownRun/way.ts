@@ -1,7 +1,7 @@
 import { isUnknown } from "../../expressions/known.ts";
 import type { Answer } from "../../expressions/rules.ts";
 import { type CellReading, isNothing, otherNotation, sameValue } from "../cellValues.ts";
-import { beginning, type Happening, type Place, stops } from "./machine.ts";
+import { beginning, functionAt, type Happening, type Place, stops } from "./machine.ts";
 import { holdsValues, plainTexts, sameOutput, withoutPrompts } from "./outputCell.ts";
 import { type KeyRow, type RecordedRun, usesTheSame } from "./recordedRun.ts";
 
@@ -107,11 +107,19 @@ export function wantedOf(
     },
   });
   if (happening.happens === "value") {
-    const column = run.columnOf(happening.name);
+    const column = run.columnOf(happening.name, functionAt(way.place));
     const { name, value } = happening;
     const wanted: Wanted[] = [];
     if (column !== null)
-      wanted.push({ column, name, value, former: former.get(name), holds: null, keyRow, keyCell: row?.cells[column] });
+      wanted.push({
+        column,
+        name,
+        value,
+        former: happening.isNew ? undefined : former.get(name),
+        holds: null,
+        keyRow,
+        keyCell: row?.cells[column],
+      });
     if (run.shows.has(way.line)) wanted.push(printed([value], []));
     return wanted;
   }
@@ -125,7 +133,7 @@ export function wantedOf(
     if (!taken) return [];
     const known = usesTheSame(way.place, taken);
     return Object.entries(key[taken.row]?.cells ?? {}).flatMap(([column, cell]) => {
-      const name = run.nameOf.get(column) ?? null;
+      const name = run.nameOf(column, functionAt(way.place));
       if (name === null && column !== "output") return [];
       const had = name === null ? undefined : former.get(name);
       const value = known && name !== null ? run.read(cell, had) : null;
@@ -257,7 +265,7 @@ function isRepeat(run: RecordedRun, way: Way, column: string, cell: string): boo
   if (column === "output") return false;
   const own = way.last.get(column);
   if (own !== undefined && sameValue(own, cell)) return true;
-  const value = way.place.values.get(run.nameOf.get(column) ?? "");
+  const value = way.place.values.get(run.nameOf(column, functionAt(way.place)) ?? "");
   return value !== undefined && !isUnknown(value) && sameValue(run.write(value), cell);
 }
 
