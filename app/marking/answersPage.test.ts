@@ -168,6 +168,7 @@ test("other rules show who is affected before anything changes, and mark anew wi
   expect(data.rules.map(({ name, value }) => [name, value])).toEqual([
     ["cost", 1],
     ["lines", 1],
+    ["all fault 1", 0],
   ]);
   const free = { "rule cost": "0", "rule lines": "1" };
   expect(await ask({ intent: "try rules", ...free })).toMatchObject({

@@ -67,21 +67,16 @@ export default function AnswersToTask({ loaderData, actionData }: Route.Componen
         <details className="leaf px-3 py-2" open={actionData !== undefined}>
           <summary className="cursor-pointer font-semibold">Change the rules of this task</summary>
           <Form method="post" className="mt-2 grid gap-2">
-            {loaderData.rules.map((rule) => (
+            {loaderData.rules.map((rule, at) => (
               <div key={rule.name} className="flex flex-wrap items-baseline gap-2">
                 {rule.isYesOrNo ? (
-                  <select
-                    id={`rule-${rule.name}`}
-                    name={`rule ${rule.name}`}
-                    className="field w-20"
-                    defaultValue={rule.value}
-                  >
+                  <select id={`rule-${at}`} name={`rule ${rule.name}`} className="field w-20" defaultValue={rule.value}>
                     <option value={0}>no</option>
                     <option value={1}>yes</option>
                   </select>
                 ) : (
                   <input
-                    id={`rule-${rule.name}`}
+                    id={`rule-${at}`}
                     name={`rule ${rule.name}`}
                     type="number"
                     min={0}
@@ -90,7 +85,7 @@ export default function AnswersToTask({ loaderData, actionData }: Route.Componen
                     className="field w-20"
                   />
                 )}
-                <label htmlFor={`rule-${rule.name}`} className="font-normal">
+                <label htmlFor={`rule-${at}`} className="font-normal">
                   {rule.says}
                 </label>
               </div>

@@ -195,9 +195,9 @@ function valuesWritten(line: string, wanted: WantedOutput, parts: OutputParts): 
 /**
  * Marks a predicted output. Values share all of it: what was worked out, and lines of fixed words that not every run writes
  * (they say which way the run went). Prompts neither earn nor cost; a value too many takes half of one away; the right values in
- * another order earn half.
+ * another order earn half, unless that does not count.
  */
-export function markOutput(parts: OutputParts, written: string, message: string): OutputMark {
+export function markOutput(parts: OutputParts, written: string, message: string, orderCounts = true): OutputMark {
   const own = ownLines(written, parts, message);
   const key = wantedOf(parts);
   const wanted = key.values;
@@ -223,7 +223,7 @@ export function markOutput(parts: OutputParts, written: string, message: string)
   const surplus = Math.max(0, found.length - of);
   const ordered = Math.max(0, inOrder(wanted, found) - surplus / 2);
   const anyOrder = Math.max(0, inCommon(wanted, found) - surplus / 2);
-  const share = Math.max(ordered / of, anyOrder / (2 * of));
+  const share = Math.max(ordered / of, orderCounts ? anyOrder / (2 * of) : 0);
   const right = inOrder(wanted, found);
   const isText = squeezed(own.join(" ")) === squeezed(parts.lines.map((line) => line.text).join(" "));
   const wordsDiffer = share > 0 && ordered === of && !isText;

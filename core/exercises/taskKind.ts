@@ -4,12 +4,10 @@ import type { Trace } from "../trace/trace.ts";
 import type { FaultClass } from "../verdict/verdict.ts";
 import { type AskedInAll, askedByView } from "./askedInAll.ts";
 import type { ExerciseCheck, ExerciseContent, Task } from "./exercise.ts";
+import { marksWithGiven, rulesForAll, saysForAll, withItemForAll } from "./givenToAll.ts";
+import type { ItemMark, SchemeItem, ShownRule } from "./itemMark.ts";
 
-/** One item of a mark scheme: what is asked for, what it earns, and the words for the teacher's copy. */
-export type SchemeItem = { item: string; marks: number; words: string };
-
-/** The marks for one item of one answer. `earned` null: it waits for the teacher, with `suggested`. */
-export type ItemMark = { item: string; earned: number | null; possible: number; suggested?: number; reason: string };
+export type { ItemMark, SchemeItem, ShownRule } from "./itemMark.ts";
 
 /**
  * What a run of a program with a check gave, or why it tells nothing, in words for a person. `unknown`: such programs do
@@ -48,8 +46,6 @@ export type TaskRule<KindTask> = {
   read: (task: KindTask) => number;
   write: (task: KindTask, value: number) => KindTask;
 };
-/** The same as a page shows it, with its value. */
-export type ShownRule = { name: string; says: string; isYesOrNo: boolean; to: number; value: number };
 
 /**
  * A kind of task, whole, one file each under tasks/. What the pages show of it lies in app/tasks/, a folder of the same
@@ -131,7 +127,8 @@ export type TaskKind = Pick<
   /** Null where the answer is none, or nothing is said of classes. */
   tookFor: (task: Task, answer: unknown, exercise: ExerciseContent) => TookFor | null;
   worthless: (task: Task, exercise: ExerciseContent) => unknown[];
-  rules: (task: Task) => ShownRule[];
+  /** What of its marking may be changed after it was set: rules of its kind, and items that everyone is to earn. */
+  rules: (task: Task, exercise: ExerciseContent) => ShownRule[];
   withRule: (task: Task, name: string, value: number) => Task;
   difficulty: (task: Task) => { points: number; words: string } | null;
 };
@@ -162,7 +159,7 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
     asks: (task, exercise) =>
       own.asks?.(read(task), exercise) ??
       askedByView(own.view(read(task), exercise), own.model?.(read(task), exercise) ?? null),
-    rule: (task) => own.rule(read(task)),
+    rule: (task) => own.rule(read(task)) + saysForAll(task),
     scheme: (task, exercise) => own.scheme(read(task), exercise),
     key: (task, exercise) => own.key(read(task), exercise),
     model: model ? (task, exercise) => model(read(task), exercise) : null,
@@ -171,15 +168,21 @@ export function defineTaskKind<KindTask extends Task, View, Answer, Key, Compare
       return parsed.success ? (tookFor?.(read(task), parsed.data, exercise) ?? null) : null;
     },
     worthless: (task, exercise) => worthless?.(read(task), exercise) ?? [],
-    rules: (task) =>
-      rules.map(({ name, says, isYesOrNo, to, read: value }) => ({
+    rules: (task, exercise) => [
+      ...rules.map(({ name, says, isYesOrNo, to, read: value }) => ({
         ...{ name, says, isYesOrNo: isYesOrNo === true, to: to(read(task)), value: value(read(task)) },
       })),
-    withRule: (task, name, value) => rules.find((rule) => rule.name === name)?.write(read(task), value) ?? task,
+      ...rulesForAll(task, own.scheme(read(task), exercise)),
+    ],
+    withRule: (task, name, value) => {
+      const given = withItemForAll(task, name, value);
+      const rule = rules.find((each) => each.name === name);
+      return given ?? (rule ? { ...task, ...rule.write(read(task), value) } : task);
+    },
     difficulty: (task) => difficulty?.(read(task)) ?? null,
     mark: async (task, answer, context) => {
       const parsed = own.answerSchema.safeParse(answer);
-      if (parsed.success) return own.mark(read(task), parsed.data, context);
+      if (parsed.success) return marksWithGiven(task, await own.mark(read(task), parsed.data, context));
       const scheme = own.scheme(read(task), context.exercise);
       return scheme.map(({ item, marks }) => ({ item, earned: 0, possible: marks, reason: "No answer." }));
     },

@@ -1,6 +1,6 @@
-import { expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { findHunks } from "../fixes/hunks.ts";
-import { totalMarks } from "./exercise.ts";
+import { type Task, totalMarks } from "./exercise.ts";
 import { levelOf } from "./level.ts";
 import type { MarkContext } from "./taskKind.ts";
 import { kindOfTask, taskKinds } from "./taskKinds.ts";
@@ -138,4 +138,77 @@ test("the level rises with class, faults and length, and says why", () => {
 
 test("the total is the sum of the tasks", () => {
   expect(totalMarks(exercise)).toBe(12);
+});
+
+describe("rules that are changed after a sheet was set", () => {
+  const rulesOf = (key: string) => kindOfTask(task(key)).rules(task(key), exercise);
+  const changed = (key: string, name: string, value: number) => kindOfTask(task(key)).withRule(task(key), name, value);
+  const markBy = async (by: Task, answer: unknown) =>
+    (await kindOfTask(by).mark(by, answer, noRuns)).map((item) => item.earned);
+
+  test.each(exercise.tasks.map((each) => [each.kind, each.key]))(
+    "%s: every item may be given to all who answered",
+    async (_, key) => {
+      const kind = kindOfTask(task(key));
+      for (const { item, marks } of kind.scheme(task(key), exercise)) {
+        const name = `all ${item}`;
+        expect(rulesOf(key).find((rule) => rule.name === name)).toMatchObject({ isYesOrNo: true, to: 1, value: 0 });
+        const given = changed(key, name, 1);
+        expect(kind.rules(given, exercise).find((rule) => rule.name === name)?.value).toBe(1);
+        expect(kind.rule(given)).toContain(`“${item}”`);
+        const [worthless] = kind.worthless(given, exercise);
+        const marked = worthless === undefined ? [] : await kind.mark(given, worthless, noRuns);
+        if (marked.length > 0) expect(marked.find((each) => each.item === item)?.earned).toBe(marks);
+        // Nothing of no answer, and taken back it is as it was.
+        expect((await kind.mark(given, null, noRuns)).every((each) => each.earned === 0)).toBe(true);
+        expect(kind.rule(kind.withRule(given, name, 0))).toBe(kind.rule(task(key)));
+      }
+    },
+  );
+
+  test("what a line too many costs", async () => {
+    expect(rulesOf("p")[0]).toMatchObject({ name: "lines", to: 2, value: 2 });
+    expect(await markBy(changed("p", "lines", 1), { lines: [2, 3] })).toEqual([0.5]);
+    expect(await markBy(changed("p", "lines", 0), { lines: [1, 2, 3] })).toEqual([1]);
+    expect(kindOfTask(task("p")).rule(changed("p", "lines", 1))).toContain("half a mark");
+  });
+
+  test("what other words and another order cost in a predicted output", async () => {
+    const two = {
+      ...task("o"),
+      answer: {
+        ...{ output: "Cars 4\nFree 9\n", echoed: "Cars 4\nFree 9\n", ending: "ends by itself" },
+        console: [{ kind: "out", text: "Cars 4\nFree 9\n" }],
+      },
+    };
+    const program = "cars = 4\nprint('Cars', cars)\nprint('Free', 13 - cars)\n";
+    const by = (change: Task) =>
+      kindOfTask(change).mark(
+        change,
+        { output: "9\n4", ending: "ends by itself" },
+        { ...noRuns, exercise: { ...exercise, mended: program } },
+      );
+    const kind = kindOfTask(two);
+    expect((await by(two))[0]?.earned).toBe(1);
+    expect((await by(kind.withRule(two, "order", 0)))[0]?.earned).toBeLessThan(1.5);
+    const words = (change: Task) =>
+      kindOfTask(change).mark(
+        change,
+        { output: "Cars: 4\nPlaces: 9", ending: "ends by itself" },
+        { ...noRuns, exercise: { ...exercise, mended: program } },
+      );
+    expect((await words(two))[0]?.earned).toBe(1.5);
+    expect((await words(kind.withRule(two, "words", 0)))[0]?.earned).toBe(2);
+    expect((await words(kind.withRule(two, "words", 2)))[0]?.earned).toBe(1);
+  });
+
+  test("a rule that a kind does not know changes nothing, and one keeps what another one says", () => {
+    expect(changed("p", "nothing", 1)).toEqual(task("p"));
+    const both = kindOfTask(task("p")).withRule(changed("p", "all fault 1", 1), "lines", 1);
+    expect(
+      kindOfTask(both)
+        .rules(both, exercise)
+        .map(({ value }) => value),
+    ).toEqual([1, 1]);
+  });
 });

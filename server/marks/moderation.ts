@@ -48,7 +48,7 @@ export async function answersToTask(
   const on = await taskOn(services, sheet, taskKey, only);
   if (!on) return null;
   const { edition, exercise } = on;
-  const { task, rules, changes } = await rulesOf(services, edition.key, on.task);
+  const { task, rules, changes } = await rulesOf(services, edition.key, on.task, exercise.content);
   const kind = kindOfTask(task);
   const answers = await listAnswersTo(services.database, edition.key, taskKey);
   const marks = await listMarks(

@@ -32,7 +32,7 @@ export async function affectedBy(
   for (const { sitting, label, scene, content: answer } of answers) {
     const key = answerKey(answer, scene);
     const content = inScenes.get(scene) ?? on.exercise.content;
-    const task = withRules(content.tasks.find((each) => each.key === taskKey) ?? on.task, values);
+    const task = withRules(content.tasks.find((each) => each.key === taskKey) ?? on.task, content, values);
     const now = known.get(key) ?? (await kindOfTask(task).mark(task, answer, makeContext(services, content)));
     known.set(key, now);
     for (const mark of marks.filter((each) => each.sitting === sitting && each.task === taskKey)) {

@@ -1,9 +1,23 @@
 import { z } from "zod";
 import { shareOut } from "../shareOut.ts";
-import { defineTaskKind, type ItemMark } from "../taskKind.ts";
+import { defineTaskKind, type ItemMark, type TaskRule } from "../taskKind.ts";
 
-const schema = z.object({ key: z.string(), kind: z.literal("point"), marks: z.number().int().min(1) });
+const schema = z.object({
+  ...{ key: z.string(), kind: z.literal("point"), marks: z.number().int().min(1) },
+  /** Halves of a mark that each line too many costs; absent: a whole one. */
+  lineHalves: z.number().int().min(0).optional(),
+});
 const answerSchema = z.object({ lines: z.array(z.number().int().positive()).max(5000) });
+
+/** Halves of a mark that each line too many costs. */
+const lineHalvesOf = (task: z.output<typeof schema>) => task.lineHalves ?? 2;
+
+const rules: ReadonlyArray<TaskRule<z.output<typeof schema>>> = [
+  {
+    ...{ name: "lines", says: "Halves of a mark that each line too many costs", to: (task) => task.marks * 2 },
+    ...{ read: lineHalvesOf, write: (task, lineHalves) => ({ ...task, lineHalves }) },
+  },
+];
 
 /** How many faults there are. */
 export type PointView = { faults: number };
@@ -24,7 +38,7 @@ export const point = defineTaskKind({
     if (exercise.faults.length === 0) return "The place of the fault cannot be asked: the case has no verdict yet.";
     if (exercise.faults.some((fault) => fault.faultyLines.length === 0))
       return "The place of the fault cannot be asked: no faulty line is marked yet.";
-    return { ...given, kind: "point" };
+    return { ...given, kind: "point" as const };
   },
   key: () => null,
   model: (_, { faults }) => ({ lines: faults.flatMap((fault) => fault.faultyLines.slice(0, 1)) }),
@@ -45,8 +59,9 @@ export const point = defineTaskKind({
       faults.flatMap(({ faultyLines: [line] }, at) => (line === undefined ? [] : [[`line ${at + 1}`, String(line)]])),
     ),
   }),
-  rule: () =>
-    "Point at one line for each fault; where a fault may be pointed at on several lines, all of them together are one. The line where the mistake is counts, which is often not the line that the message names. Each line too many takes one mark away, never below nothing.",
+  rules,
+  rule: (task) =>
+    `Point at one line for each fault; where a fault may be pointed at on several lines, all of them together are one. The line where the mistake is counts, which is often not the line that the message names. Each line too many takes ${["nothing", "half a mark", "one mark"][lineHalvesOf(task)] ?? `${lineHalvesOf(task) / 2} marks`} away, never below nothing.`,
   scheme: (task, exercise) => {
     const shares = shareOut(task.marks, exercise.faults.length);
     return exercise.faults.map((fault, index) => ({
@@ -62,7 +77,7 @@ export const point = defineTaskKind({
     const presses =
       exercise.faults.filter((fault) => fault.faultyLines.some((line) => lines.has(line))).length +
       [...lines].filter((line) => exercise.faults.every((fault) => !fault.faultyLines.includes(line))).length;
-    let surplus = Math.max(0, presses - exercise.faults.length);
+    let surplus = (Math.max(0, presses - exercise.faults.length) * lineHalvesOf(task)) / 2;
     const marks = exercise.faults.map((fault, index): ItemMark => {
       const found = fault.faultyLines.some((line) => lines.has(line));
       const possible = shares[index] ?? 0;

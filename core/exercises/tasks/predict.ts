@@ -5,7 +5,7 @@ import { shownRun } from "../askedInAll.ts";
 import { askedProgram } from "../askedProgram.ts";
 import type { ExerciseContent } from "../exercise.ts";
 import { markOutput, type OutputParts, outputParts } from "../outputMarking.ts";
-import { defineTaskKind } from "../taskKind.ts";
+import { defineTaskKind, type TaskRule } from "../taskKind.ts";
 
 export const endings = ["ends by itself", "stops with an error message", "never ends"] as const;
 const keySchema = z.object({
@@ -20,6 +20,9 @@ const schema = z.object({
   program: z.enum(["faulty", "mended"]),
   check: z.number().int().min(0),
   answer: keySchema,
+  /** Halves that other words beside right values cost, and whether the right values in another order earn half. */
+  wordsHalves: z.number().int().min(0).optional(),
+  orderCounts: z.boolean().optional(),
 });
 const answerSchema = z.object({
   output: z.string().max(100_000),
@@ -38,6 +41,25 @@ function partsOf(task: z.infer<typeof schema>, exercise: ExerciseContent): Outpu
   const console = task.answer.console ?? [{ kind: "out" as const, text: task.answer.output }];
   return outputParts(findLanguage(exercise.language), program, console);
 }
+
+/** Halves that other words beside right values cost, once. */
+const wordsHalvesOf = (task: z.output<typeof schema>) => task.wordsHalves ?? 1;
+
+const rules: ReadonlyArray<TaskRule<z.output<typeof schema>>> = [
+  {
+    ...{
+      name: "words",
+      says: "Halves that other words beside right values cost",
+      to: (task) => (task.marks - 1) * 2,
+    },
+    ...{ read: wordsHalvesOf, write: (task, wordsHalves) => ({ ...task, wordsHalves }) },
+  },
+  {
+    ...{ name: "order", says: "The right values in another order earn half", isYesOrNo: true, to: () => 1 },
+    ...{ read: (task) => Number(task.orderCounts !== false) },
+    write: (task, value) => ({ ...task, orderCounts: value === 1 }),
+  },
+];
 
 /** Say what the program prints for a given input, before it is run, and how the run ends. */
 export const predict = defineTaskKind({
@@ -97,8 +119,9 @@ export const predict = defineTaskKind({
     ],
     right: { output: task.answer.output, ...(task.answer.ending ? { ending: task.answer.ending } : {}) },
   }),
+  rules,
   rule: (task) =>
-    `How the run ends earns 1. The output earns ${task.marks - 1}, by the share of its values that are right and in order; the right values in another order earn half, each value too many takes half of one away. Other words beside right values cost a half, once. What asks for input, typed values and an error message may be written or left out.`,
+    `How the run ends earns 1. The output earns ${task.marks - 1}, by the share of its values that are right and in order;${task.orderCounts === false ? "" : " the right values in another order earn half,"} each value too many takes half of one away. Other words beside right values cost ${["nothing", "a half, once", "1, once"][wordsHalvesOf(task)] ?? `${wordsHalvesOf(task) / 2}, once`}. What asks for input, typed values and an error message may be written or left out.`,
   scheme: (task) => [
     { item: "output", marks: task.marks - 1, words: task.answer.output || "(nothing)" },
     { item: "ending", marks: 1, words: task.answer.ending },
@@ -110,14 +133,17 @@ export const predict = defineTaskKind({
         { item: "output", earned: 0, possible, reason: "No answer." },
         { item: "ending", earned: 0, possible: 1, reason: "No answer." },
       ];
-    const marked = markOutput(partsOf(task, exercise), answer.output, exercise.faults[0]?.message ?? "");
+    const message = exercise.faults[0]?.message ?? "";
+    const marked = markOutput(partsOf(task, exercise), answer.output, message, task.orderCounts !== false);
     const halves = Math.floor(possible * marked.share * 2 + 1e-9) / 2;
+    const cost = marked.wordsDiffer ? wordsHalvesOf(task) / 2 : 0;
     return [
       {
         item: "output",
-        earned: marked.wordsDiffer ? Math.max(0, halves - 0.5) : halves,
+        earned: Math.max(0, halves - cost),
         possible,
-        reason: marked.wordsDiffer ? `${marked.reason.slice(0, -1)}, which costs a half.` : marked.reason,
+        reason:
+          cost > 0 ? `${marked.reason.slice(0, -1)}, which costs ${cost === 0.5 ? "a half" : cost}.` : marked.reason,
       },
       {
         item: "ending",
