@@ -315,3 +315,21 @@ test("an element whose neighbours are converted is likely to need the same", () 
   const odds = (text: string) => proposeEdits(context, "mend").find((edit) => edit.text === text)?.odds ?? 0;
   expect(odds("int(parts[0])")).toBeGreaterThan(odds("float(parts[0])") * 3);
 });
+
+test("a function that nothing calls is handed what is declared like its parameter, and before it is used", () => {
+  const text =
+    'static int day_of(const char *name)\n{\n    return name[0];\n}\n\nstatic void lower(char *text)\n{\n    text[0] = 97;\n}\n\nint main(void)\n{\n    char name[16];\n    while (scanf("%15s", name) == 1) {\n        int day = day_of(name);\n        show(day);\n    }\n    return 0;\n}\n';
+  const context = contextOf("c", text);
+  const calls = proposeEdits(context, "mend").filter((edit) => edit.text.trim() === "lower(name);");
+  const likeliest = [...calls].sort((one, other) => other.odds - one.odds)[0];
+  expect(context.lineOf(likeliest?.from ?? 0)).toBe(15);
+});
+
+test("what is counted goes on by one, and hours and minutes go together by sixty", () => {
+  const counts = "slow = 0\nfor i in range(3):\n    if late[i]:\n        slow = slow + i\n";
+  expect(proposed("python", counts, "other-name")).toContain("1");
+  expect(proposed("python", counts.replace("slow + i", "slow * i"), "other-name")).not.toContain("1");
+  const odds = (text: string) =>
+    proposeEdits(contextOf("python", text), "mend").find((edit) => edit.text === " * 60")?.odds ?? 0;
+  expect(odds('h, m = line.split(":")\nall = h + m\n')).toBeGreaterThan(odds('h, m = line.split(";")\nall = h + m\n'));
+});

@@ -30,18 +30,22 @@ export function scopesOf(context: EditContext): Scopes {
   const owners = ownersOf(context);
   const kinds = kindsOf(context);
   const fixed = constantsOf(context);
+  const onlyKind = (name: string) => {
+    const [kind, another] = kinds.get(name) ?? [];
+    return another === undefined ? kind : undefined;
+  };
   const scopes: Scopes = {
     isKnownAt: (name, around) => {
       const those = owners.get(name);
       return !those || those.has(null) || around.some((each) => those.has(each));
     },
     areAlike: (one, other) => {
-      const [first, second] = [kinds.get(one), kinds.get(other)];
+      const [first, second] = [onlyKind(one), onlyKind(other)];
       return !first || !second || first === second;
     },
     areDeclaredAlike: (one, other) =>
-      context.writing.types.length === 0 || (kinds.has(one) && kinds.get(one) === kinds.get(other)),
-    mayCount: (name) => !fixed.has(name) && (kinds.get(name) ?? number) === number,
+      context.writing.types.length === 0 || [...(kinds.get(one) ?? [])].some((kind) => kinds.get(other)?.has(kind)),
+    mayCount: (name) => !fixed.has(name) && (onlyKind(name) ?? number) === number,
   };
   found.set(context, scopes);
   return scopes;
@@ -65,10 +69,9 @@ function ownersOf(context: EditContext): Map<string, Set<SyntaxNode | null>> {
   return owners;
 }
 
-/** What names are declared as, where every declaration of a name says the same. */
-function kindsOf(context: EditContext): Map<string, string> {
-  const kinds = new Map<string, string>();
-  const several = new Set<string>();
+/** What names are declared as, in all their declarations: functions may each have one of their own. */
+function kindsOf(context: EditContext): Map<string, Set<string>> {
+  const kinds = new Map<string, Set<string>>();
   for (const { node } of context.nodes) {
     if (node.kind !== "declaration" && node.kind !== "parameter") continue;
     const type = node.children.find((child) => child.kind === "type");
@@ -76,18 +79,16 @@ function kindsOf(context: EditContext): Map<string, string> {
     const said = context.sourceOf(type).trim();
     // A type that is worked out from the value says nothing of it.
     if (/^(?:var|auto)$/.test(said)) continue;
-    const usual = numbers.test(said) ? number : said;
+    const usual = numbers.test(said) ? number : said.replace(/^(?:const|static|final) /, "");
     const text = context.sourceOf(node);
     const own = node.kind === "parameter" && node.sign ? [node.sign] : [];
     const inside = namesIn({ ...node, children: node.children.filter((child) => child !== type) });
     for (const name of new Set([...own, ...inside])) {
       const marks = new RegExp(String.raw`(\*\s*)?\b${name}\b(\s*\[)?`).exec(text);
       const kind = `${usual}${marks?.[1] || marks?.[2] ? " several" : ""}`;
-      if (kinds.has(name) && kinds.get(name) !== kind) several.add(name);
-      kinds.set(name, kind);
+      kinds.set(name, (kinds.get(name) ?? new Set()).add(kind));
     }
   }
-  for (const name of several) kinds.delete(name);
   return kinds;
 }
 

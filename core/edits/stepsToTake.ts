@@ -35,8 +35,15 @@ function calls(context: EditContext): Proposal[] {
       // What the program begins with is where its parts are called one after another.
       const main = around.every((each) => each.kind !== "function" || runsFirst(each)) ? 1 : 0.6;
       const odds = (outer ? 1.2 : 0.3) * main;
+      // What a call is handed is used behind it, and was given a value before it.
+      const fits = (names: readonly string[], statement: SyntaxNode) => {
+        const used = new Set(isLoop(statement) ? [] : namesIn(statement));
+        return names.some((each) => used.has(each)) ? 2.5 : 1;
+      };
       return given.flatMap((names) =>
-        statements.flatMap((statement) => beside(context, statement, callWith(names), "before", odds)),
+        statements.flatMap((statement) =>
+          beside(context, statement, callWith(names), "before", odds * fits(names, statement)),
+        ),
       );
     });
   });

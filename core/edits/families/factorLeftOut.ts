@@ -21,6 +21,10 @@ function isGathered(context: EditContext, around: SyntaxNode | undefined, left: 
 /** The first value of a sum, times a factor: hours and minutes that are added, digits of a number. */
 function mends(context: EditContext): Proposal[] {
   const factors = factorsOf(context);
+  // Hours and minutes are read with a colon between them.
+  const clocks = ofKind(context, "text").some(({ node }) =>
+    /^["':%.0-9da-z]*:["':%.0-9da-z]*$/.test(context.sourceOf(node)),
+  );
   return ofKind(context, "binary").flatMap(({ node, around }) => {
     const left = part(node, "left");
     const innermost = (each: SyntaxNode): SyntaxNode => {
@@ -34,7 +38,8 @@ function mends(context: EditContext): Proposal[] {
     // Digits are put together by ten.
     const gathered = isGathered(context, around.at(-1), first);
     return factors.map((factor) => {
-      const odds = gathered ? (factor === "10" ? 0.5 : 0.1) : usual.includes(factor) ? 0.35 : 0.25;
+      const isClock = clocks && factor === "60";
+      const odds = gathered ? (factor === "10" ? 0.5 : 0.1) : isClock ? 1 : usual.includes(factor) ? 0.35 : 0.25;
       return insert(first.to, ` * ${factor}`, { factor, value: context.sourceOf(first) }, odds);
     });
   });

@@ -3,6 +3,7 @@ import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { mixedBests } from "../bests.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { lostExchanges } from "../exchanged.ts";
+import { gatherings } from "../gathered.ts";
 import { calledName, isOrder, loopAround, namesIn, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 import { elementsForPlaces, usageOf } from "../usage.ts";
@@ -85,6 +86,14 @@ function otherNames(context: EditContext): Proposal[] {
       .filter((other) => isKnownAt(other, around))
       .map((other) => change(node, other, { before: node.sign ?? "", after: other }, 0.12));
   });
+  // What is counted goes on by one: a name stands where the number was meant.
+  const counted = gatherings(context).flatMap(({ placed: { node } }) => {
+    const value = part(node, "value");
+    const added = node.sign === context.writing.assign && value ? part(value, "right") : value;
+    if (added?.kind !== "name" || !/^[-+]/.test(value?.kind === "binary" ? (value.sign ?? "") : (node.sign ?? "")))
+      return [];
+    return [change(added, "1", { before: added.sign ?? "", after: "1" }, 0.5)];
+  });
   const places = elementsForPlaces(context).map(({ value, place }) =>
     change(value, place, { before: context.sourceOf(value), after: place }, 1.5),
   );
@@ -104,7 +113,7 @@ function otherNames(context: EditContext): Proposal[] {
     change(compared, element, { before: name, after: element }, isPlace ? sure : 2),
     change(value, whole, { before: context.sourceOf(value), after: whole }, isPlace ? 2 : sure),
   ]);
-  return [...inProgram, ...numbers, ...places, ...elements, ...exchanged, ...bests];
+  return [...inProgram, ...numbers, ...counted, ...places, ...elements, ...exchanged, ...bests];
 }
 
 export const otherName: EditFamily = {

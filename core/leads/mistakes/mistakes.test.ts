@@ -16,6 +16,7 @@ import { neverCalled } from "./neverCalled.ts";
 import { neverRead } from "./neverRead.ts";
 import { nothingGivenBack } from "./nothingGivenBack.ts";
 import { ownObjectLeftOut } from "./ownObjectLeftOut.ts";
+import { restartInLoop } from "./restartInLoop.ts";
 
 const neutralLanguages = ["python", "java", "c", "csharp", "pascal", "octave"];
 
@@ -118,4 +119,18 @@ test.each([
   const context = found && editContext(found, text);
   if (!context) throw new Error(`no trees for ${id}`);
   expect(nothingGivenBack.find(context).map(({ line }) => line)).toEqual(lines);
+});
+
+test("what a loop waits for may be set back in it, and what begins anew now and then is no restart in every pass", () => {
+  const found = (language: string, text: string) => {
+    const known = findLanguage(language);
+    const context = known && editContext(known, text);
+    return context ? restartInLoop.find(context).map(({ line }) => line) : [];
+  };
+  const sort =
+    "begin\n  i := 1;\n  while i < n do\n  begin\n    if a[i] > a[i + 1] then\n    begin\n      i := 0;\n    end;\n    i := i + 1;\n  end;\nend.\n";
+  expect(found("pascal", sort)).toEqual([]);
+  expect(found("python", "while i < 9:\n    i = 0\n    i += 1\n")).toEqual([]);
+  expect(found("python", "for x in a:\n    if x > 9:\n        total = 0\n    total += x\nprint(total)\n")).toEqual([]);
+  expect(found("python", "for x in a:\n    total = 0\n    total += x\nprint(total)\n")).toEqual([2]);
 });

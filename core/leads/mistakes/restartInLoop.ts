@@ -12,11 +12,14 @@ export const restartInLoop: Mistake = {
     ofKind(context, "for", "foreach", "while", "do").flatMap(({ node, around }) => {
       const body = part(node, "body");
       const [first] = body?.kind === "block" ? body.children : [];
-      const given = first && nodesOf(first).find((each) => each.kind === "assignment");
+      const always = first?.kind === "statement" || first?.kind === "declaration" || first?.kind === "assignment";
+      const given = always ? nodesOf(first).find((each) => each.kind === "assignment") : undefined;
       const target = given?.children[0];
       const value = given && part(given, "value");
       if (!body || !first || !given || !target || !value || !empty.test(context.sourceOf(value))) return [];
       const name = context.sourceOf(target);
+      // What the loop itself waits for may well be set back in it.
+      if (namesIn(part(node, "condition") ?? target).includes(name) && part(node, "condition")) return [];
       const rest = body.children.slice(1).flatMap(nodesOf);
       const inner = body.children
         .slice(1)

@@ -15,7 +15,8 @@ export const inPlaceResultUsed: Pattern = {
   grounds: [
     byEdit(
       "result-thrown-away",
-      ({ lineBefore }) => /=.*\.(?:sort|append|reverse|add|push|insert|extend)\(/.test(lineBefore),
+      ({ lineBefore }) =>
+        /(?:=|[(,]|\breturn\b|\bin\b).*\.(?:sort|append|reverse|add|push|insert|extend)\(/.test(lineBefore),
       6,
     ),
   ],
