@@ -3,7 +3,7 @@ import { beside } from "./beside.ts";
 import { bestsLeft } from "./bests.ts";
 import { type EditContext, insert, type Proposal } from "./edit.ts";
 import { countsNeverMoved, elementsNeverSet, listsNeverFilled } from "./neverMoved.ts";
-import { blocksOf, calledName, lineEndOf, namesIn, ofKind } from "./places.ts";
+import { blocksOf, calledName, functionAround, lineEndOf, namesIn, ofKind } from "./places.ts";
 import { marksNeverSet, putInOnePlace, runsByItself, runsFirst, uncalled } from "./prepared.ts";
 import { scopesOf } from "./scopes.ts";
 import { usageOf } from "./usage.ts";
@@ -33,11 +33,22 @@ function calls(context: EditContext): Proposal[] {
       );
       const outer = around.every((each) => !isStatement(each) || each.kind === "try");
       // What the program begins with is where its parts are called one after another.
-      const main = around.every((each) => each.kind !== "function" || runsFirst(each)) ? 1 : 0.6;
-      const odds = (outer ? 1.2 : 0.3) * main;
-      // What a call is handed is used behind it, and was given a value before it.
+      const main = around.every((each) => each.kind !== "function" || runsFirst(each)) ? 1 : 0.4;
+      const odds = (outer ? 1.2 : 0.5) * main;
+      // What a call is handed is used behind it, and was given a value before it; being declared gives it none.
+      const owner = functionAround(inside);
+      const isGiven = (each: string, statement: SyntaxNode) =>
+        context.nodes.some(
+          ({ node: other, around: outside }) =>
+            other.sign === each &&
+            other.from < statement.from &&
+            (other.kind === "parameter" || other.kind === "name") &&
+            outside.at(-1)?.kind !== "declaration" &&
+            (functionAround(outside) ?? owner) === owner,
+        );
       const fits = (names: readonly string[], statement: SyntaxNode) => {
         const used = new Set(isLoop(statement) ? [] : namesIn(statement));
+        if (!names.every((each) => isGiven(each, statement))) return 0.3;
         return names.some((each) => used.has(each)) ? 2.5 : 1;
       };
       return given.flatMap((names) =>
