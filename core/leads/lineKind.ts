@@ -32,6 +32,19 @@ function picksElement(tokens: readonly Token[], at: number): boolean {
   return tokens[at]?.text === "[" && before?.kind === "name" && made?.text !== "new" && after?.text !== "]";
 }
 
+/** True for a sign around the kinds of what a list or table holds, which compares nothing: `List<Ticket> tickets`. */
+function namesKinds(tokens: readonly Token[], at: number): boolean {
+  const isKind = (token: Token | undefined) =>
+    token !== undefined &&
+    (/^\p{Lu}[\p{L}\p{N}_]*$/u.test(token.text) || /^(?:int|bool|double|char|long|string|var)$/.test(token.text));
+  const opens = tokens.findLastIndex((token, place) => token.text === "<" && place <= at);
+  const owner = tokens[opens - 1];
+  if (opens < 0 || !owner || !/^\p{Lu}\p{Ll}/u.test(owner.text)) return false;
+  const closes = tokens.findIndex((token, place) => place > opens && /^>+$/.test(token.text));
+  const inside = tokens.slice(opens + 1, closes);
+  return closes >= at && inside.every((token) => isKind(token) || /^[,<>[\]]+$/.test(token.text));
+}
+
 /**
  * How much of a line is a person's own thought, for the order of leads: a line that only reads, only prints or only names a
  * function is seldom where the fault lies. 0 for a line that works something out, less for others.
@@ -41,7 +54,9 @@ export function lineKind(language: Language, tokens: readonly Token[]): number {
   const names = tokens.filter((token) => token.kind === "name").map((token) => token.text);
   const works = tokens.some(
     (token, at) =>
-      calculating.has(token.text) || /^(and|or|not|div|mod)$/i.test(token.text) || picksElement(tokens, at),
+      (calculating.has(token.text) && !(/^[<>]$/.test(token.text) && namesKinds(tokens, at))) ||
+      /^(and|or|not|div|mod)$/i.test(token.text) ||
+      picksElement(tokens, at),
   );
   if (language.definesFunction(tokens)) return -25;
   const decides = tokens

@@ -91,3 +91,23 @@ test("a long way back comes to an end, whatever it goes through", () => {
   expect(found[0]).toBe(`${count + 1} value 1`);
   expect(found.length).toBeLessThan(20);
 });
+
+test("earlier passes of a line that gathers are no farther away than the last one", () => {
+  const program =
+    "total = 0\nextra = 5\nfor n in loads:\n    if n > 3:\n        total = total + n\n    else:\n        total = total + extra\nprint(total)\n";
+  const pass = (line: number) => [step(3, ["n"]), step(4), step(line, ["total"])];
+  const steps = [
+    step(1, ["total"]),
+    step(2, ["extra"]),
+    ...pass(7),
+    ...pass(5),
+    ...pass(5),
+    ...pass(5),
+    step(3),
+    step(8),
+  ];
+  const found = sources(program, steps);
+  expect(found).toContain("5 value 1");
+  expect(found).toContain("7 value 2");
+  expect(found).toContain("2 value 3");
+});

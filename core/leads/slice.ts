@@ -40,11 +40,13 @@ export function sliceBack(
     const step = steps[at];
     if (!step || visited.has(at)) return;
     visited.add(at);
+    // What a line gathers pass by pass is one value: its earlier passes are no farther away than the last one.
+    const distance = Math.max(1, reached.distance - (step.line === reached.from ? 1 : 0));
     if (step.file === 0) {
       const known = found.get(step.line);
-      if (!known || known.distance > reached.distance) found.set(step.line, { line: step.line, ...reached });
+      if (!known || known.distance > distance) found.set(step.line, { line: step.line, ...reached, distance });
     }
-    next.push({ at, distance: reached.distance });
+    next.push({ at, distance });
   };
   while (frontier.length > 0 && visited.size < mostVisited) {
     const next: typeof frontier = [];
