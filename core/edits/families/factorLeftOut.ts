@@ -38,8 +38,10 @@ function mends(context: EditContext): Proposal[] {
     // Digits are put together by ten.
     const gathered = isGathered(context, around.at(-1), first);
     return factors.map((factor) => {
-      const isClock = clocks && factor === "60";
-      const odds = gathered ? (factor === "10" ? 0.5 : 0.1) : isClock ? 1 : usual.includes(factor) ? 0.35 : 0.25;
+      // Two numbers that are read, one added to the other: hours and minutes, where there is a clock.
+      const isClock = clocks && factor === "60" && !gathered;
+      const clock = first.kind === "call" && part(node, "right")?.kind === "call" ? 2 : 1;
+      const odds = gathered ? (factor === "10" ? 0.5 : 0.1) : isClock ? clock : usual.includes(factor) ? 0.35 : 0.25;
       return insert(first.to, ` * ${factor}`, { factor, value: context.sourceOf(first) }, odds);
     });
   });
