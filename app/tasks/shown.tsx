@@ -25,7 +25,7 @@ export function TypedIn({ input, label }: { input: string; label?: string | unde
         .replace(/\n$/, "")
         .split("\n")
         .map((line, index) => (
-          <kbd key={index} className="mr-2 border border-rule-strong bg-leaf px-1.5">
+          <kbd key={index} className="mr-2 inline-block max-w-full border border-rule-strong bg-leaf px-1.5">
             {line || "(Enter)"}
           </kbd>
         ))}
