@@ -170,6 +170,10 @@ test("other rules show who is affected before anything changes, and mark anew wi
     ["lines", 1],
     ["all fault 1", 0],
   ]);
+  const toAll = { "rule cost": "1", "rule lines": "1", "rule all fault 1": "1" };
+  expect(await ask({ intent: "try rules", ...toAll })).toMatchObject({
+    message: "Not changed yet. These rules would change R-02: fault 1 1 → 2.",
+  });
   const free = { "rule cost": "0", "rule lines": "1" };
   expect(await ask({ intent: "try rules", ...free })).toMatchObject({
     ok: true,

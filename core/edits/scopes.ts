@@ -1,4 +1,4 @@
-import type { SyntaxNode } from "../syntax/tree.ts";
+import { nodesOf, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext } from "./edit.ts";
 import { functionAround, namesIn } from "./places.ts";
 
@@ -81,11 +81,16 @@ function kindsOf(context: EditContext): Map<string, Set<string>> {
     if (/^(?:var|auto)$/.test(said)) continue;
     const usual = numbers.test(said) ? number : said.replace(/^(?:const|static|final) /, "");
     const text = context.sourceOf(node);
+    // Where the brackets of a list stand behind the type: int[] loads.
+    const isList = /^\s*\[/.test(text.slice(type.to - node.from));
     const own = node.kind === "parameter" && node.sign ? [node.sign] : [];
-    const inside = namesIn({ ...node, children: node.children.filter((child) => child !== type) });
+    // What stands in a first value is declared elsewhere.
+    const defined = nodesOf(node).flatMap((each) => (each.role === "definition" ? [each.sign ?? ""] : []));
+    const inside =
+      defined.length > 0 ? defined : namesIn({ ...node, children: node.children.filter((child) => child !== type) });
     for (const name of new Set([...own, ...inside])) {
       const marks = new RegExp(String.raw`(\*\s*)?\b${name}\b(\s*\[)?`).exec(text);
-      const kind = `${usual}${marks?.[1] || marks?.[2] ? " several" : ""}`;
+      const kind = `${usual}${isList || marks?.[1] || marks?.[2] ? " several" : ""}`;
       kinds.set(name, (kinds.get(name) ?? new Set()).add(kind));
     }
   }

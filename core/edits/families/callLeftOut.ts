@@ -116,20 +116,29 @@ function byOwnFunctions(context: EditContext): Proposal[] {
   });
 }
 
-/** A call of one value around what is compared, kept, handed on or given back, taken away. */
+/** A call of one value around what is compared, kept, handed on or given back, taken away; of a function of the program its only call. */
 function plants(context: EditContext): Proposal[] {
-  const { worksOut } = context.writing;
-  const calls = Object.values(worksOut ?? {}).flat();
+  const { worksOut, library } = context.writing;
+  if (!worksOut) return [];
   const sides = new Set(compared(context).flatMap(({ left, right }) => [left, right]));
+  const isAmong = (calls: readonly string[], text: string) => calls.some((call) => isCallOf(call, text));
   return ofKind(context, "call", "field").flatMap((placed) => {
     const { node, around } = placed;
-    if (!isUsed(placed) && !sides.has(node) && around.at(-1)?.kind !== "binary") return [];
     const text = context.sourceOf(node);
     const callee = part(node, "callee");
+    const given = parts(node, "argument");
     const isOwn = callee?.kind === "name" && context.functions.includes(callee.sign ?? "");
-    const inner = parts(node, "argument");
-    const value = isOwn ? inner[0] : (inner[0] ?? part(callee ?? node, "object"));
-    if (!value || inner.length > 1 || !(isOwn || calls.some((call) => isCallOf(call, text)))) return [];
+    const value = isOwn ? given[0] : (given[0] ?? part(callee ?? node, "object"));
+    if (!value || given.length > 1) return [];
+    const used = isUsed(placed);
+    const isReadText = used && isAmong(worksOut.texts, text) && library.readsText(calledName(value));
+    const isDistance = isAmong(worksOut.distances, text) && value.sign === "-" && (used || sides.has(node));
+    const isSide = sides.has(node) && isAmong([...worksOut.sizes, ...worksOut.texts], text);
+    const isOnly =
+      isOwn &&
+      (used || around.at(-1)?.kind === "binary") &&
+      ofKind(context, "call").filter((each) => calledName(each.node) === calledName(node)).length === 1;
+    if (!isReadText && !isDistance && !isSide && !isOnly) return [];
     const after = context.sourceOf(value);
     return [change(node, after, { before: text, after }, 0.5)];
   });

@@ -25,7 +25,7 @@ function otherComparisons(context: EditContext): Proposal[] {
     if (orders[sign]) others.push([equal, 0.15], [unequal, 0.15]);
     if (sign === equal) others.push([unequal, 0.7], [">=", 0.35], ["<=", 0.35], [">", 0.15], ["<", 0.15]);
     if (sign === unequal || sign === "!=" || sign === "~=" || sign === "<>")
-      others.push([equal, 0.7], ["<", 0.3], [">", 0.3]);
+      others.push([equal, 0.7], ["<", 0.3], [">", 0.3], ["<=", 0.12], [">=", 0.12]);
     if (sign === "is") others.push([equal, 0.5]);
     if (sign === "is not") others.push([unequal, 0.5]);
     if (sign === "in") others.push(["not in", 0.4]);
