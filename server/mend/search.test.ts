@@ -66,22 +66,6 @@ test.each(todaysShare(slips, 2))("in %s the slip is found on its line", async (l
   expect(fixes[0]?.lines).toEqual([line]);
 });
 
-const endless: [language: string, program: string, put: string][] = [
-  ["octave", 'n = 3;\nk = 1;\nwhile k <= n\n  printf("%d\\n", k);\nend\n', "  k = k + 1;\n"],
-  [
-    "pascal",
-    "var k: integer;\nbegin\n  k := 1;\n  while k <= 3 do\n  begin\n    writeln(k);\n  end;\nend.\n",
-    "    k := k + 1;\n",
-  ],
-  ["python", "k = 1\nwhile k <= 3:\n    print(k)\n", "    k += 1\n"],
-];
-
-test.each(todaysShare(endless, 3))("in %s what a loop waits for is moved", async (id, text, put) => {
-  const { fixes } = await look(id, text, [{ input: "", expected: "1\n2\n3\n" }]);
-  expect(fixes[0]?.text).toContain(put);
-  expect(fixes[0]).toMatchObject({ families: ["loop-change"], repairs: "repairs" });
-});
-
 test("checks that no change can satisfy end in time, with how many were tried; a long program is not searched", async () => {
   const none = await look("python", "print(1)\n", [{ input: "", expected: "a long way off\n" }], 2);
   expect(none.fixes).toEqual([]);
