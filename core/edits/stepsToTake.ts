@@ -2,17 +2,17 @@ import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../syntax/t
 import { beside } from "./beside.ts";
 import { bestsLeft } from "./bests.ts";
 import { type EditContext, insert, type Proposal } from "./edit.ts";
+import { waysToHand } from "./handed.ts";
 import { countsNeverMoved, elementsNeverSet, listsNeverFilled } from "./neverMoved.ts";
-import { blocksOf, calledName, functionAround, lineEndOf, namesIn, ofKind } from "./places.ts";
+import { blocksOf, calledName, functionAround, lineEndOf, nameOfFunction, namesIn, ofKind } from "./places.ts";
 import { marksNeverSet, putInOnePlace, runsByItself, runsFirst, uncalled } from "./prepared.ts";
 import { scopesOf } from "./scopes.ts";
 import { usageOf } from "./usage.ts";
 
 /** Calls of a function that nothing calls, before each statement of another one or of the program's own part. */
 function calls(context: EditContext): Proposal[] {
-  const { isKnownAt, areDeclaredAlike } = scopesOf(context);
   return uncalled(context).flatMap(({ node }) => {
-    const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
+    const name = nameOfFunction(node);
     const handed = node.children.filter((child) => child.kind === "parameter").map((each) => each.sign ?? "");
     if (nodesOf(node).some((each) => each.kind === "return" && each.children.length > 0)) return [];
     const brackets = handed.length > 0 || context.writing.blocks.by !== "two words";
@@ -20,17 +20,7 @@ function calls(context: EditContext): Proposal[] {
     return blocksOf(context).flatMap(({ block, statements, around }) => {
       const inside = [...around, block];
       if (inside.includes(node) || around.some((each) => each.kind === "class" && each === around.at(-1))) return [];
-      // What is handed in is called the same there, or else it is of the same kind.
-      const known = (each: string) => context.names.includes(each) && isKnownAt(each, inside);
-      const choices = handed.map((each) =>
-        known(each)
-          ? [each]
-          : context.names.filter((other) => known(other) && areDeclaredAlike(each, other)).slice(0, 3),
-      );
-      const given = choices.reduce<string[][]>(
-        (all, names) => all.flatMap((one) => names.map((each) => [...one, each])).slice(0, 6),
-        [[]],
-      );
+      const given = waysToHand(context, handed, inside);
       const outer = around.every((each) => !isStatement(each) || each.kind === "try");
       // What the program begins with is where its parts are called one after another.
       const main = around.every((each) => each.kind !== "function" || runsFirst(each)) ? 1 : 0.4;

@@ -1,7 +1,7 @@
 import { part, parts } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { waysToHand } from "../handed.ts";
 import { nameOfFunction, ofKind } from "../places.ts";
-import { scopesOf } from "../scopes.ts";
 
 /** Functions and parts that are named and not called; brackets too many behind what is none. */
 function mends(context: EditContext): Proposal[] {
@@ -24,24 +24,17 @@ function mends(context: EditContext): Proposal[] {
 
 /** A function of a class of the program that is named behind an object and not called, where it wants something: `ferry.book(3)`. */
 function ofObjects(context: EditContext): Proposal[] {
-  const { isKnownAt, areDeclaredAlike } = scopesOf(context);
   const inClasses = ofKind(context, "function").filter(({ around }) => around.some((each) => each.kind === "class"));
   return ofKind(context, "field").flatMap(({ node, around }) => {
     const own = inClasses.find(({ node: each }) => nameOfFunction(each) === node.sign);
     if (!own || node.role === "callee" || node.role === "target") return [];
     const wanted = own.node.children.filter((child) => child.kind === "parameter").map((each) => each.sign ?? "");
     const handed = context.writing.ownObject?.isHanded ? wanted.slice(1) : wanted;
-    const known = context.names.filter((name) => isKnownAt(name, around));
-    const choices = handed.map((each) =>
-      known.includes(each) ? [each] : known.filter((other) => areDeclaredAlike(each, other)).slice(0, 4),
-    );
-    const given = choices.reduce<string[][]>(
-      (all, names) => all.flatMap((one) => names.map((each) => [...one, each])).slice(0, 8),
-      [[]],
-    );
     return handed.length === 0
       ? []
-      : given.map((names) => insert(node.to, `(${names.join(", ")})`, { name: node.sign ?? "" }, 1.5));
+      : waysToHand(context, handed, around).map((names) =>
+          insert(node.to, `(${names.join(", ")})`, { name: node.sign ?? "" }, 1.5),
+        );
   });
 }
 

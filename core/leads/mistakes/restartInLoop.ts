@@ -19,7 +19,8 @@ export const restartInLoop: Mistake = {
       if (!body || !first || !given || !target || !value || !empty.test(context.sourceOf(value))) return [];
       const name = context.sourceOf(target);
       // What the loop itself waits for may well be set back in it.
-      if (namesIn(part(node, "condition") ?? target).includes(name) && part(node, "condition")) return [];
+      const condition = part(node, "condition");
+      if (condition && namesIn(condition).includes(name)) return [];
       const rest = body.children.slice(1).flatMap(nodesOf);
       const inner = body.children
         .slice(1)
