@@ -173,3 +173,33 @@ test("a recording that ends in what the loop has called ends in the loop; behind
   const over = [...steps, stepOf(5, 3, 0)];
   expect(findEndlessLoop(python, program, { outcome, files: ["a.py"], steps: over })).toBeNull();
 });
+
+/** A recording of a loop at line 4 that calls line 2, where `named` gives a name a value in each pass; `held` began it. */
+function calling(named: Step["writes"][number], held?: Step["writes"][number]): Trace {
+  const step = (line: number, own: Partial<Step>): Step => ({
+    ...{ index: 0, line, file: 0, frame: 0, depth: 0, writes: [] },
+    ...own,
+  });
+  const pass = (frame: number): Step[] => [
+    step(4, {}),
+    step(2, { frame, depth: 1, writes: [named.scope === "frame" ? { ...named, owner: frame } : named] }),
+    step(5, {}),
+  ];
+  const rounds = Array.from({ length: 60 }, (_, at) => pass(at + 1)).flat();
+  const steps = [step(3, { writes: held ? [held] : [] }), ...rounds].map((one, index) => ({ ...one, index }));
+  return { outcome, files: ["a.py"], steps };
+}
+const called = "def book(people):\n    seats = people\npeople = 4\nwhile people > 0:\n    book(people)\n";
+const four = { type: "int", text: "4" };
+
+test("another call's name of the same spelling is not the name of the condition, a field may be", () => {
+  const held: Step["writes"][number] = { scope: "frame", owner: 0, path: ["people"], value: four };
+  const own: Step["writes"][number] = { scope: "frame", owner: 1, path: ["people"], value: four };
+  expect(ground(called, calling(own, held))).toBe("condition never changes");
+  const field: Step["writes"][number] = { scope: "object", owner: 7, path: ["people"], value: four };
+  expect(ground(called, calling(field, held))).toBe("condition never changes");
+  // Where the loop's call has no such name, the field is what is tested.
+  expect(ground(called, calling(field))).not.toBe("condition never changes");
+  const global: Step["writes"][number] = { scope: "global", owner: 0, path: ["people"], value: four };
+  expect(ground(called, calling(global))).not.toBe("condition never changes");
+});

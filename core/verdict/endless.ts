@@ -1,7 +1,7 @@
 import type { Language, LoopCondition } from "../languages/language.ts";
 import { tokensByLine } from "../languages/lexical.ts";
 import { createObjectStore } from "../trace/objectStore.ts";
-import type { Step, Trace } from "../trace/trace.ts";
+import type { Step, Trace, Write } from "../trace/trace.ts";
 import { sameRounds } from "./sameRounds.ts";
 
 /**
@@ -106,20 +106,21 @@ function passesUntilItTurns(
   return turns.sort((one, other) => Number(one - other))[0];
 }
 
-/** No name of the condition got a value, and no object that one of them holds changed. */
-function conditionNeverChanges(trace: Trace, round: readonly Step[], condition: LoopCondition): boolean {
-  const holdsObjects = trace.steps.some((step) =>
-    step.writes.some(
-      (write) =>
-        write.path.length === 1 && condition.names.includes(String(write.path[0])) && write.value?.id !== undefined,
-    ),
-  );
+/**
+ * No name of the condition got a value, and no object that one of them holds changed. A name that the call `frame` has of
+ * its own is not another call's of the same name; one that it does not have may be a field of any object.
+ */
+function conditionNeverChanges(trace: Trace, round: readonly Step[], frame: number, condition: LoopCondition): boolean {
+  const isNamed = (write: Write) => condition.names.includes(String(write.path[0]));
+  const isOwn = (write: Write) => write.scope === "frame" && write.owner === frame;
+  const named = trace.steps.flatMap((step) => step.writes.filter((write) => write.path.length === 1 && isNamed(write)));
+  const own = new Set(named.filter(isOwn).map((write) => String(write.path[0])));
+  const holdsObjects = named.some((write) => write.scope !== "object" && write.value?.id !== undefined);
   return !round.some((step) =>
-    step.writes.some((write) =>
-      write.scope === "object"
-        ? holdsObjects && condition.names.length > 0
-        : condition.names.includes(String(write.path[0])),
-    ),
+    step.writes.some((write) => {
+      if (write.scope === "object" && holdsObjects) return true;
+      return isNamed(write) && (isOwn(write) || !own.has(String(write.path[0])));
+    }),
   );
 }
 
@@ -194,7 +195,7 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
     if (
       !condition.calls &&
       !leaves &&
-      conditionNeverChanges(trace, trace.steps.slice(first + 1, lastHeader), condition)
+      conditionNeverChanges(trace, trace.steps.slice(first + 1, lastHeader), frame, condition)
     ) {
       const names = condition.names.map((name) => `“${name}”`).join(" and ");
       return {

@@ -60,3 +60,46 @@ test("what draws on chance or the clock may end at any pass", () => {
   const trace = looping(Array.from({ length: 80 }, (_, pass) => (pass === 0 ? 5 : 7)));
   expect(findEndlessLoop(python, program.replace("step(low)", "random(low)"), trace)?.ground).not.toBe("state repeats");
 });
+
+/** Passes of a loop at line 2 in each of which line 3 gives `boat` an object, told by the pass. */
+function making(object: (pass: number) => Step["writes"], passes = 60): Trace {
+  const step = (line: number, writes: Step["writes"] = []): Step => ({
+    ...{ index: 0, file: 0, frame: 0, depth: 0 },
+    ...{ line, writes },
+  });
+  const rounds = Array.from({ length: passes }, (_, pass) => [step(2), step(3, object(pass))]).flat();
+  return { outcome, files: ["a.py"], steps: [...rounds, step(2)].map((one, index) => ({ ...one, index })) };
+}
+const boat = (id: number, speed: number): Step["writes"][number] => ({
+  ...{ scope: "frame", owner: 0, path: ["boat"] },
+  value: { type: "Boat", id, shape: "object", items: [{ key: "speed", value: { type: "int", text: String(speed) } }] },
+});
+
+test("objects that each pass makes anew are the same where what they hold is", () => {
+  expect(
+    sameRounds(
+      making((pass) => [boat(pass + 9, 4)]),
+      2,
+      0,
+      seen,
+      1000,
+    ),
+  ).toBe(60);
+  expect(
+    sameRounds(
+      making((pass) => [boat(pass + 9, pass)]),
+      2,
+      0,
+      seen,
+      1000,
+    ),
+  ).toBe(1);
+});
+
+test("a chain that grows by an object a pass is never the same", () => {
+  const next = (pass: number): Step["writes"] => [
+    boat(pass + 9, 4),
+    { scope: "object", owner: pass + 9, path: ["next"], value: { type: "Boat", id: pass + 8 } },
+  ];
+  expect(sameRounds(making(next), 2, 0, seen, 1000)).toBe(1);
+});

@@ -1,18 +1,51 @@
-import type { Step, Trace, Write } from "../trace/trace.ts";
+import type { Step, Trace, Value, Write } from "../trace/trace.ts";
 
-/** What a write says, without the number of the call that it belongs to where that is another one in each pass. */
-function written(frame: number, { scope, owner, path, value }: Write): unknown {
-  return [scope, scope === "frame" && owner !== frame ? 0 : owner, path, value];
+/** The step at which each object of a recording is first met, by its number. */
+function firstMet(steps: readonly Step[]): ReadonlyMap<number, number> {
+  const met = new Map<number, number>();
+  const meet = (value: Value | null | undefined, at: number): void => {
+    if (!value) return;
+    if (value.id !== undefined && !met.has(value.id)) met.set(value.id, at);
+    for (const item of value.items ?? []) meet(item.value, at);
+  };
+  for (const [at, step] of steps.entries()) {
+    for (const write of step.writes) meet(write.value, at);
+    meet(step.returned, at);
+  }
+  return met;
 }
 
-/** What a step does, as text; undefined where it does what a recording does not show all of. */
-function done(frame: number, step: Step, isUnseen: (step: Step) => boolean): string | undefined {
-  if (step.in !== undefined || isUnseen(step)) return undefined;
-  const { file, line, depth, out, err, returned, raised } = step;
-  return JSON.stringify([
-    ...[file, line, depth, out, err, returned, raised],
-    step.writes.map((write) => written(frame, write)),
-  ]);
+/**
+ * How objects are told from one another in the pass that begins at step `start`: those from before it by their numbers,
+ * those that it makes by their order, since each pass makes others.
+ */
+function namesOfObjects(met: ReadonlyMap<number, number>, start: number): (id: number) => number | string {
+  const made = new Map<number, string>();
+  return (id) => {
+    if ((met.get(id) ?? start) < start) return id;
+    const name = made.get(id) ?? `new ${made.size}`;
+    made.set(id, name);
+    return name;
+  };
+}
+
+/** What a write says, without the number of the call that it belongs to where that is another one in each pass. */
+function written(
+  frame: number,
+  { scope, owner, path, value }: Write,
+  nameOf: (id: number) => number | string,
+): unknown {
+  const places = { global: owner, frame: owner === frame ? owner : 0, object: nameOf(owner) };
+  return [scope, places[scope], path, value];
+}
+
+/** What a step does, as text. */
+function done(frame: number, step: Step, nameOf: (id: number) => number | string): string {
+  const { file, line, depth, out, err, returned, raised, writes } = step;
+  const all = [file, line, depth, out, err, returned, raised, writes.map((write) => written(frame, write, nameOf))];
+  return JSON.stringify(all, (key, value: unknown) =>
+    key === "id" && typeof value === "number" ? nameOf(value) : value,
+  );
 }
 
 /**
@@ -29,21 +62,23 @@ export function sameRounds(
 ): number {
   let rounds = 0;
   let model: readonly string[] | null = null;
-  let round: string[] = [];
+  const met = firstMet(steps);
+  let round: Step[] = [];
   let isWhole = false;
   for (let at = steps.length - 1; at >= 0 && rounds < most; at--) {
     const step = steps[at];
     if (!step) break;
-    const text = done(frame, step, isUnseen);
-    if (text === undefined) break;
-    round.push(text);
+    if (step.in !== undefined || isUnseen(step)) break;
+    round.push(step);
     // The rest of a call that goes on behind what it called is no pass of its own.
     if (step.line !== header || step.file !== 0 || step.frame !== frame || step.resumes) continue;
     if (isWhole) {
+      const nameOf = namesOfObjects(met, at);
+      const texts: readonly string[] = round.toReversed().map((one) => done(frame, one, nameOf));
       const same: boolean =
-        model === null || (model.length === round.length && model.every((one, index) => one === round[index]));
+        model === null || (model.length === texts.length && model.every((one, index) => one === texts[index]));
       if (!same) break;
-      model ??= round;
+      model ??= texts;
       rounds += 1;
     }
     isWhole = true;
