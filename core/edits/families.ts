@@ -51,6 +51,7 @@ import { returned } from "./families/returned.ts";
 import { scopeWord } from "./families/scopeWord.ts";
 import { separator } from "./families/separator.ts";
 import { sign } from "./families/sign.ts";
+import { sortOrder } from "./families/sortOrder.ts";
 import { startValue } from "./families/startValue.ts";
 import { stepLeftOut } from "./families/stepLeftOut.ts";
 import { swapped } from "./families/swapped.ts";
@@ -68,7 +69,7 @@ export const editFamilies: readonly EditFamily[] = [
   ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
   ...[otherName, swapped, accumulation, begunAnew, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
-  ...[textsBeside, callLeftOut, counterpart, factorLeftOut],
+  ...[textsBeside, callLeftOut, counterpart, sortOrder, factorLeftOut],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
 ];

@@ -67,7 +67,11 @@ test("what a function takes by its address, and what it changes in the place of 
   const text =
     "void add(int *total, int load) { total = total + load; load = 2; }\nint main(void) { int t = 0; add(t, 4); return t; }\n";
   const context = contextOf("c", text);
-  expect(givenAsAddress(context).map((node) => context.sourceOf(node))).toEqual(["t"]);
+  expect(
+    givenAsAddress(context)
+      .flat()
+      .map((node) => context.sourceOf(node)),
+  ).toEqual(["t"]);
   expect(changedAddresses(context).map(({ name }) => name)).toEqual(["total"]);
   expect(proposed("c", text, "pointed-at")).toContain("*total = *total + load");
   expect(proposed("c", text, "address-sign")).toContain("&");

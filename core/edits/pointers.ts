@@ -29,15 +29,15 @@ function isPlainNumber({ text }: EditContext, { kind, sign }: SyntaxNode): boole
   return new RegExp(declared).test(text);
 }
 
-/** What own functions are given in calls where they take an address. */
-export function givenAsAddress(context: EditContext): SyntaxNode[] {
+/** What own functions are given in calls where they take an address, call by call. */
+export function givenAsAddress(context: EditContext): SyntaxNode[][] {
   const taken = new Map(
     [...addressesTaken(context)].map(([node, names]) => [
       node.children.find((child) => child.role === "definition")?.sign ?? "",
       names,
     ]),
   );
-  return ofKind(context, "call").flatMap(({ node }) => {
+  return ofKind(context, "call").map(({ node }) => {
     const names = taken.get(calledName(node)) ?? [];
     return parts(node, "argument").filter((given, at) => (names[at] ?? "") !== "" && isPlainNumber(context, given));
   });

@@ -1,6 +1,8 @@
 import type { Edit, EditContext } from "../edits/edit.ts";
 import { findFamily } from "../edits/families.ts";
 import type { Lead } from "../leads/lead.ts";
+import type { Seen } from "../leads/signs.ts";
+import { fitOf } from "./bySign.ts";
 
 /** An edit with how promising it is, more being better. */
 export type Candidate = { edit: Edit; worth: number };
@@ -36,6 +38,8 @@ export function rankCandidates(
     ran?: ReadonlySet<number>;
     /** How much lines speak for being the fault by which runs went through them (spectrum.ts). */
     spectrum?: ReadonlyMap<number, number>;
+    /** What is wrong about the result, where a result is. */
+    seen?: Seen | null;
   },
 ): Candidate[] {
   const { writing } = context;
@@ -64,7 +68,8 @@ export function rankCandidates(
       const family = findFamily(edit.family);
       const left = known.refused || writing.variables === "by assignment" ? 1 : (family?.onceRead ?? 1);
       if (edit.about !== undefined) place = Math.max(place, lineWeight(context.lineOf(edit.about)));
-      return { edit, worth: (family?.weight ?? 1) * left * edit.odds * place };
+      const fit = known.seen ? fitOf(known.seen, edit) : 1;
+      return { edit, worth: (family?.weight ?? 1) * left * edit.odds * place * fit };
     })
     .sort((one, other) => other.worth - one.worth || one.edit.from - other.edit.from);
 }

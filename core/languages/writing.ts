@@ -114,6 +114,11 @@ export type Writing = {
   worksOut?: Readonly<Record<"sizes" | "distances" | "texts", readonly string[]>>;
   /** Functions of the library that are taken for one another, two and two, by name, or with what they are handed: pop(), pop(0). */
   counterparts?: ReadonlyArray<readonly [string, string]>;
+  /**
+   * Calls that put values in order, by name, with what makes them do so from the greatest down: what they are handed last, or
+   * what stands behind them.
+   */
+  sortOrders?: ReadonlyArray<{ calls: readonly string[]; handed?: string; behind?: string }>;
   /** Lines asked for first: `body` is indented further and ends with a line end, as does what is given back. */
   guarded: (condition: string, body: string, indent: string, lineEnd: string) => string;
   /** How many elements a list has, where there is one way to ask; and what stands for nothing, where a name may hold it. */

@@ -2,6 +2,7 @@ import type { Language } from "../languages/language.ts";
 import type { Token } from "../languages/token.ts";
 import { explain } from "../reading/explain.ts";
 import type { MessageKind } from "../reading/kinds.ts";
+import type { Step } from "../trace/trace.ts";
 import type { Lead, LeadContext, LeadRule } from "./lead.ts";
 import { lineKind } from "./lineKind.ts";
 import { sliceBack } from "./slice.ts";
@@ -113,6 +114,20 @@ function fillingLoops({ language, codeLines, text }: LeadContext, lines: readonl
   });
 }
 
+/** Where an array was made without room for a single element, from which the failing step (at `at`) picks one. */
+function arraysWithoutRoom({ codeLines, trace }: LeadContext, at: number, names: readonly string[]): Lead[] {
+  const before = trace?.steps.slice(0, at + 1) ?? [];
+  return names.flatMap((name) => {
+    const isIts = (step: Step) => step.writes.some(({ path }) => path.length === 1 && path[0] === name);
+    const made = before.findLast(isIts);
+    const value = made?.writes.findLast(({ path }) => path.length === 1 && path[0] === name)?.value;
+    const isFixed = (codeLines.get(made?.line ?? 0) ?? []).some((token) => token.text === "new");
+    if (!made || made.file !== 0 || !isFixed || value?.shape !== "list") return [];
+    if ((value.length ?? value.items?.length) !== 0) return [];
+    return [{ line: made.line, why: `“${name}” is made here with room for no element at all.`, weight: 113 }];
+  });
+}
+
 function failingLine({ verdict, outcome }: LeadContext): number | null {
   if (verdict.reportedLine !== null) return verdict.reportedLine;
   const frames = outcome?.found?.frames.filter((frame) => frame.own && frame.line !== undefined) ?? [];
@@ -176,6 +191,7 @@ export const definitions: LeadRule = (context) => {
                 : `“${name}”, from which the failing line has its value, got its value here.`;
       leads.push({ line, why, weight: by === "decision" ? 58 - distance : weigh(line, name, distance) });
     }
+    if (byIndex) leads.push(...arraysWithoutRoom(context, at, names));
     if (kind === "empty reference")
       leads.push(
         ...fillingLoops(

@@ -8,7 +8,7 @@ import type { Verdict } from "../verdict/verdict.ts";
 import type { LeadRule } from "./lead.ts";
 
 /** What a wrong result looks like beside the intended one, as far as both and what was typed in tell. */
-type Seen = {
+export type Seen = {
   actual: string;
   intended: string;
   /** The first numbers that differ, NaN where there are none. */
@@ -49,6 +49,22 @@ const askedForCounts = (context: EditContext) =>
 const typedNumber = (seen: Seen, number: number) =>
   Number.isFinite(number) && number !== 0 && seen.typed.some((each) => Number(each) === number);
 
+const wordsOf = (line: string) => line.split(/[\s,;]+/).filter((each) => each !== "");
+
+/** True where the intended line comes later, or the words of the line are the intended ones in another order. */
+export function isInAnotherOrder({ actual, intended, lines, at }: Seen): boolean {
+  if (intended.trim() === "" || actual === intended) return false;
+  const [one, other] = [wordsOf(actual), wordsOf(intended)];
+  const sameWords = one.length > 2 && one.toSorted().join(" ") === other.toSorted().join(" ");
+  return sameWords || (actual !== "" && lines.slice(at + 1).includes(intended) && !lines.slice(0, at).includes(actual));
+}
+
+/** True where a comparison asks for elements or parts on both sides, as one does that puts them in order. */
+function compareElements(node: SyntaxNode): boolean {
+  const sides = [part(node, "left"), part(node, "right")];
+  return sides.every((side) => side !== undefined && ["index", "field", "call"].includes(side.kind));
+}
+
 /** Every sign; a new one is one entry. The most telling first: only the first that shows is spoken of. */
 export const signs: readonly Sign[] = [
   {
@@ -86,6 +102,15 @@ export const signs: readonly Sign[] = [
     suspects: (context) => [...ofKind(context, "index").map(({ node }) => node), ...changesOf(context)],
   },
   {
+    id: "another order",
+    says: "The same comes out in another order: it is sorted the other way round, or put in at the other end.",
+    shows: (seen) => isInAnotherOrder(seen),
+    suspects: (context) => {
+      const sorted = nodes(context, (node) => node.kind === "call" && /sort|order|revers/i.test(calledName(node)));
+      return sorted.length > 0 ? sorted : comparisons(context).filter((node) => compareElements(node));
+    },
+  },
+  {
     id: "one too few or too many",
     says: "It is one less or one more than intended: a limit is off by one.",
     shows: ({ got, wanted }) => Math.abs(got - wanted) === 1 && Number.isInteger(got),
@@ -120,7 +145,8 @@ export const signs: readonly Sign[] = [
 /** The numbers in a line of output, in their order. */
 export const numbersOf = (text: string) => (text.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number);
 
-function seenIn(verdict: Verdict, outcome: Outcome): Seen | null {
+/** What a judgement and the run that it was made of tell of a wrong result; null where no result is wrong, or all of it is missing. */
+export function seenIn(verdict: Verdict, outcome: Outcome): Seen | null {
   const { comparison } = verdict;
   if (!comparison || comparison.same || comparison.intended === null || comparison.actual === null) return null;
   const [got, wanted] = [numbersOf(comparison.actual), numbersOf(comparison.intended)];

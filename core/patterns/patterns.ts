@@ -86,6 +86,7 @@ import { semicolonAfterHeader } from "./list/semicolonAfterHeader.ts";
 import { semicolonBeforeElse } from "./list/semicolonBeforeElse.ts";
 import { shapesDoNotFit } from "./list/shapesDoNotFit.ts";
 import { sliceOffByOne } from "./list/sliceOffByOne.ts";
+import { sortedWrongWay } from "./list/sortedWrongWay.ts";
 import { statementOutsideBlock } from "./list/statementOutsideBlock.ts";
 import { statementWronglyInsideBlock } from "./list/statementWronglyInsideBlock.ts";
 import { stepMissing } from "./list/stepMissing.ts";
@@ -153,6 +154,7 @@ export const patterns: readonly Pattern[] = [
   comparisonOperatorWrong,
   limitOffByOne,
   comparisonTurned,
+  sortedWrongWay,
   andOrMixedUp,
   rangeTestOnText,
   formulaBracketsMissing,

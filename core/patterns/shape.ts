@@ -132,7 +132,11 @@ export function isGathered(name: string, { lines }: Evidence): boolean {
   const form = new RegExp(
     String.raw`(?:^|[^\w.])${name}\s*(?:[-+*/]=|:?=\s*(?:.*[^\w.])?${name}\s*[-+*/]|:?=\s*.*[-+*/]\s*${name}\b)|[<>]=?\s*${name}\b`,
   );
-  return lines.some((line) => form.test(line));
+  if (lines.some((line) => form.test(line))) return true;
+  // Counted by a sign of one's own; what a loop goes by, or an element is picked by, is no count of something.
+  const counted = new RegExp(String.raw`^\s*(?:\+\+|--)?${name}(?:\+\+|--)?\s*;`);
+  const goesBy = new RegExp(String.raw`^\s*(?:for|while|do|\}\s*while)\b.*\b${name}\b|[[(,]\s*${name}\s*[\],]`);
+  return lines.some((line) => counted.test(line)) && !lines.some((line) => goesBy.test(line));
 }
 
 /** Whether the only changes of a line are of a sign: `from` taken for `to`. */

@@ -10,6 +10,7 @@ import { applyHunks, findHunks } from "../../core/fixes/hunks.ts";
 import { repairsOf } from "../../core/fixes/repairs.ts";
 import { usesChance } from "../../core/languages/usesChance.ts";
 import type { Lead } from "../../core/leads/lead.ts";
+import type { Seen } from "../../core/leads/signs.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Toolchains } from "../toolchains/toolchains.ts";
 import { type FoundFix, inOrder } from "./foundFix.ts";
@@ -36,6 +37,7 @@ type State = {
   leads: readonly Lead[];
   ran?: ReadonlySet<number>;
   spectrum?: ReadonlyMap<number, number>;
+  seen?: Seen | null;
   /** How promising it is beside the program itself, which has 1. */
   worth: number;
 };
@@ -106,6 +108,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
       leads: state.leads,
       refused,
       reported: state.reported,
+      seen: state.seen ?? null,
       ...(state.ran ? { ran: state.ran } : {}),
       ...(state.spectrum ? { spectrum: state.spectrum } : {}),
     });

@@ -4,6 +4,7 @@ import type { IntendedPiece } from "../../core/assignments/intended.ts";
 import type { Surroundings } from "../../core/cases/surroundings.ts";
 import type { Language } from "../../core/languages/language.ts";
 import type { Lead } from "../../core/leads/lead.ts";
+import { type Seen, seenIn } from "../../core/leads/signs.ts";
 import { ochiai } from "../../core/leads/spectrum.ts";
 import type { Limits, Outcome, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { suggestVerdict, type Verdict } from "../../core/verdict/verdict.ts";
@@ -70,6 +71,8 @@ export type Beginning = {
   /** Lines that a recorded run went through, where there is one. */
   ran?: ReadonlySet<number>;
   spectrum?: ReadonlyMap<number, number>;
+  /** What is wrong about the result of the check that fails first. */
+  seen?: Seen | null;
   /** Limits for the candidates. */
   quick: Limits;
 };
@@ -214,11 +217,12 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
         );
     const steps = judged.trace?.steps ?? [];
     const { leads, reportedLine: reported } = judged.judgement;
+    const seen = seenIn(judged.judgement, judged.outcome ?? outcome);
     const quick = quickLimits(slowest, startSeconds, outputFor(longest));
     const ran = new Set(steps.filter((step) => step.file === 0).map((step) => step.line));
-    if (steps.length === 0) return { reaches, reported, leads, quick };
+    if (steps.length === 0) return { reaches, reported, leads, quick, seen };
     const spectrum = ochiai([{ passes: false, lines: ran }, ...(await passingRuns(reaches))]);
-    return { reaches, reported, leads, quick, ran, spectrum };
+    return { reaches, reported, leads, quick, ran, spectrum, seen };
   };
 
   return { inCompany, reach, reachOfMany, judgeWith, begin };

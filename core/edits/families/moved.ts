@@ -1,5 +1,6 @@
 import { isLoop, isStatement, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { misplacedByIndent } from "../indented.ts";
 import { blocksOf, indentUnit, lineEndOf, reindent, wholeLines } from "../places.ts";
 
 type Lines = NonNullable<ReturnType<typeof wholeLines>>;
@@ -52,6 +53,7 @@ function indentOf(context: EditContext, node: SyntaxNode): string {
 function moves(context: EditContext): Proposal[] {
   const found: Proposal[] = [];
   const unit = indentUnit(context);
+  const misplaced = new Set(misplacedByIndent(context).map(({ statement }) => statement));
   for (const { block, statements, around } of blocksOf(context)) {
     const owner = ownerOf(block, around);
     for (const [at, statement] of statements.entries()) {
@@ -66,7 +68,16 @@ function moves(context: EditContext): Proposal[] {
           const indent = indentOf(context, owner);
           const loop = isLoop(owner);
           if (at === statements.length - 1)
-            found.push(...move(context, lines, around.to, indent, loop ? 1 : 0.7, "out, behind"));
+            found.push(
+              ...move(
+                context,
+                lines,
+                around.to,
+                indent,
+                (loop ? 1 : 0.7) * (misplaced.has(statement) ? 4 : 1),
+                "out, behind",
+              ),
+            );
           if (at === 0 && isSmall)
             found.push(...move(context, lines, around.from, indent, loop ? 0.9 : 0.5, "out, before"));
           if (at > 0 && at < statements.length - 1 && isSmall)
@@ -80,10 +91,11 @@ function moves(context: EditContext): Proposal[] {
       const inside = before && !isSmallStatement(before) ? lastBlock(before) : undefined;
       const lastInside = inside?.children.at(-1);
       const linesInside = lastInside && wholeLines(context, lastInside);
-      if (before && linesInside && isSmall)
-        found.push(
-          ...move(context, lines, linesInside.to, linesInside.first.indent, isLoop(before) ? 1 : 0.6, "in, at the end"),
-        );
+      if (before && linesInside && (isSmall || statement.kind === "if")) {
+        // What is indented as though it stood there is the likeliest; a decision is seldom put behind a block by accident.
+        const odds = (isLoop(before) ? 1 : 0.6) * (isSmall ? 1 : 0.5) * (misplaced.has(statement) ? 4 : 1);
+        found.push(...move(context, lines, linesInside.to, linesInside.first.indent, odds, "in, at the end"));
+      }
       const ahead =
         next && !isSmallStatement(next)
           ? next.children.find((child) => child.role === "body" && child.kind === "block")

@@ -1,5 +1,5 @@
 import { distance } from "../../source/spelling.ts";
-import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { mixedBests } from "../bests.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { lostExchanges } from "../exchanged.ts";
@@ -31,6 +31,39 @@ function countersOf(loop: SyntaxNode): string[] {
   return start ? namesIn(start).slice(0, 1) : [];
 }
 
+/** What the innermost loop around counts by, in its header or as a step of its body. */
+function steppedIn(context: EditContext, around: readonly SyntaxNode[]): string[] {
+  const loop = loopAround(around);
+  if (!loop) return [];
+  const condition = part(loop, "condition");
+  const asked = condition ? namesIn(condition) : [];
+  const steps = gatherings(context).filter(({ placed }) => placed.around.includes(loop));
+  return [...countersOf(loop), ...steps.map(({ name }) => name).filter((name) => asked.includes(name))];
+}
+
+/** The name that gets a value which is a name alone; "" where it is none. */
+function targetOf(node: SyntaxNode, parent: SyntaxNode | undefined): string {
+  const target = parent?.kind === "assignment" && node.role === "value" ? part(parent, "target") : undefined;
+  if (target?.kind === "unary") return namesIn(target).at(-1) ?? "";
+  return target?.kind === "name" || target?.kind === "field" ? (target.sign ?? "") : "";
+}
+
+/** True where a target's name begins like another name and not like the one that it is given. */
+function isMeantBy(target: string, given: string, other: string): boolean {
+  const begins = (name: string) => target.toLowerCase().startsWith(name.toLowerCase());
+  return target !== "" && target !== given && begins(other) && !begins(given);
+}
+
+/** The only name that the other side's call of an operator is handed, where this side's is handed another one: sum(a) / count(b). */
+function nameBeside(node: SyntaxNode, around: readonly SyntaxNode[]): string | undefined {
+  const [operation, call] = around.slice(-2);
+  if (call?.kind !== "call" || node.role !== "argument" || operation?.kind !== "binary") return undefined;
+  const beside = operation.children.find((child) => child !== call);
+  const given = beside?.kind === "call" ? parts(beside, "argument") : [];
+  const [only] = given;
+  return given.length === 1 && only?.kind === "name" ? only.sign : undefined;
+}
+
 /** A name with another one of the program in its place; a number with a name, where a limit was written as a number. */
 function otherNames(context: EditContext): Proposal[] {
   const { names, functions } = context;
@@ -55,6 +88,8 @@ function otherNames(context: EditContext): Proposal[] {
       ["statement", "return", "declaration", "if", "while", "for", "foreach"].includes(each.kind),
     );
     const near = statement ? namesIn(statement) : [];
+    const target = targetOf(node, parent);
+    const counted = nameBeside(node, around);
     return names
       .filter((other) => other !== text && isKnownAt(other, around))
       .map((other) => {
@@ -65,6 +100,9 @@ function otherNames(context: EditContext): Proposal[] {
         // What is worked out and read nowhere was meant to be read somewhere.
         if (unread.has(other) && node.role !== "target")
           return change(node, other, { before: text, after: other }, odds * 2);
+        // It stands for what it is given to: `*column = r` beside a name `c`; the sum of one list by the count of another.
+        if (areAlike(text, other) && (isMeantBy(target, text, other) || counted === other))
+          return change(node, other, { before: text, after: other }, odds * 3);
         if (!areAlike(text, other)) return change(node, other, { before: text, after: other }, odds * 0.15);
         return change(node, other, { before: text, after: other }, odds);
       });
@@ -82,9 +120,11 @@ function otherNames(context: EditContext): Proposal[] {
         .filter((other) => isKnownAt(other, around))
         .map((other) => change(node, other, { before: node.sign ?? "", after: other }, 0.8));
     if (!inRange && !inComparison && !value && node.role !== "limit") return [];
+    // What a decision in a loop keeps is mostly where it was found.
+    const found = value && around.some((each) => each.kind === "if") ? steppedIn(context, around) : [];
     return names
       .filter((other) => isKnownAt(other, around))
-      .map((other) => change(node, other, { before: node.sign ?? "", after: other }, 0.12));
+      .map((other) => change(node, other, { before: node.sign ?? "", after: other }, found.includes(other) ? 1 : 0.12));
   });
   // What is counted goes on by one: a name stands where the number was meant.
   const counted = gatherings(context).flatMap(({ placed: { node } }) => {

@@ -30,6 +30,7 @@ export const csharpWriting: Writing = {
   },
   counterparts: [
     ["Min", "Max"],
+    ["OrderBy", "OrderByDescending"],
     ["Floor", "Ceiling"],
     ["ToUpper", "ToLower"],
     ["StartsWith", "EndsWith"],

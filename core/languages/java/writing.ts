@@ -28,6 +28,7 @@ export const javaWriting: Writing = {
   },
   counterparts: [
     ["min", "max"],
+    ["naturalOrder", "reverseOrder"],
     ["floor", "ceil"],
     ["toUpperCase", "toLowerCase"],
     ["startsWith", "endsWith"],
@@ -38,6 +39,10 @@ export const javaWriting: Writing = {
     ["addFirst", "addLast"],
     ["pollFirst", "pollLast"],
     ["peekFirst", "peekLast"],
+  ],
+  sortOrders: [
+    { calls: ["sort", "sorted"], handed: "Collections.reverseOrder()" },
+    { calls: ["comparing", "comparingInt", "comparingDouble", "naturalOrder"], behind: ".reversed()" },
   ],
   guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
   lengthOf: (list) => `${list}.length`,

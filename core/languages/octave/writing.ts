@@ -45,6 +45,7 @@ export const octaveWriting: Writing = {
     ["any", "all"],
     ["zeros", "ones"],
   ],
+  sortOrders: [{ calls: ["sort"], handed: '"descend"' }],
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition}${lineEnd}${body}${indent}end${lineEnd}`,
   lengthOf: (list) => `numel(${list})`,
   returns: () => "",

@@ -55,6 +55,7 @@ export const pythonWriting: Writing = {
     ["keys", "values"],
     ["pop()", "pop(0)"],
   ],
+  sortOrders: [{ calls: ["sort", "sorted"], handed: "reverse=True" }],
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition}:${lineEnd}${body}`,
   lengthOf: (list) => `len(${list})`,
   nothing: "None",

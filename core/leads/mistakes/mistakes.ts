@@ -15,6 +15,7 @@ import { elseIfApart } from "./elseIfApart.ts";
 import { exchangeLost } from "./exchangeLost.ts";
 import { givenToItself } from "./givenToItself.ts";
 import { headerEnded } from "./headerEnded.ts";
+import { indentedApart } from "./indentedApart.ts";
 import { inputKeptAsText } from "./inputKeptAsText.ts";
 import { labelInSwitch } from "./labelInSwitch.ts";
 import { listChangedWhileWalked } from "./listChangedWhileWalked.ts";
@@ -54,7 +55,7 @@ export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
-  ...[siblingWithout, readMisspelt, textsAsOne, countStays, listStaysEmpty, addedToNothing],
+  ...[indentedApart, siblingWithout, readMisspelt, textsAsOne, countStays, listStaysEmpty, addedToNothing],
   ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],

@@ -11,7 +11,7 @@ export const noAddress: Mistake = {
       .filter((edit) => edit.text === "&" && edit.odds >= 1)
       .map((edit) => ({
         line: context.lineOf(edit.from),
-        why: `What is read has no address sign before “${edit.parameters.name}”.`,
+        why: `No address sign stands before “${edit.parameters.name}”, and its place is what is wanted here.`,
       }));
   },
   examples: [{ language: "c", text: 'int f(void) {\n  int n;\n  scanf("%d", n);\n  return n;\n}\n', line: 3 }],

@@ -3,6 +3,11 @@ import { byEdit, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { firstLineWith, isCondition, lookedAt } from "../shape.ts";
 
+/** True for a line that asks whether a letter is a digit: digits are in the order of their numbers. */
+function asksForDigit(line: string): boolean {
+  return /["']0["']/.test(line) && /["']9["']/.test(line);
+}
+
 /** Whether a value lies in a range is asked of texts, which are ordered by their letters. */
 export const rangeTestOnText: Pattern = {
   id: "range-test-on-text",
@@ -19,7 +24,7 @@ export const rangeTestOnText: Pattern = {
         evidence.class === "logic"
           ? firstLineWith(
               evidence,
-              lookedAt(evidence),
+              lookedAt(evidence).filter((line) => !asksForDigit(evidence.lines[line - 1] ?? "")),
               /["']\d+["']\s*[<>]=?|[<>]=?\s*["']\d+["']/,
               "A range is asked of texts, which are ordered letter by letter.",
             )

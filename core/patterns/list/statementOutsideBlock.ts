@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byText } from "../grounds.ts";
+import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { movedStatement } from "../shape.ts";
 
@@ -25,6 +25,12 @@ export const statementOutsideBlock: Pattern = {
         ? { line: changes[0]?.line ?? null, why: "The statement belongs into the block before it." }
         : null;
     }, 5),
+    (evidence) => {
+      const isMoved = evidence.changes.some(({ family }) => family === "moved");
+      return isMoved
+        ? byNotice("statement-outside-block", 12)(evidence)
+        : byNotice("statement-outside-block")(evidence);
+    },
     byText(({ noticed, changes }) => {
       const found = noticed.find(
         ({ id, why, rank }) => id === "misleading layout" && !/else/.test(why) && rank !== null && rank < 3,
