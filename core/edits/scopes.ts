@@ -99,13 +99,14 @@ function kindsOf(context: EditContext): Map<string, Set<string>> {
 
 /** Names that are declared as constant: by a word in front, or, where variables have a type and no value, by the value alone. */
 function constantsOf(context: EditContext): Set<string> {
-  const byValue = context.writing.blocks.by === "two words";
+  const { words = [], byValue } = context.writing.fixed ?? {};
+  const mark = new RegExp(String.raw`\b(?:${words.join("|")})\b`);
   return new Set(
     context.nodes.flatMap(({ node }) => {
       if (node.kind !== "declaration") return [];
       const type = node.children.find((child) => child.kind === "type");
       const from = context.text.lastIndexOf("\n", node.from) + 1;
-      const marked = /\b(?:const|final|readonly)\b/.test(context.text.slice(from, type?.to ?? node.from));
+      const marked = words.length > 0 && mark.test(context.text.slice(from, type?.to ?? node.from));
       const names = node.children.flatMap((child) => (child.kind === "assignment" ? child.children : [child]));
       return marked || (byValue && !type)
         ? names.flatMap((each) => (each.role === "definition" && each.sign ? [each.sign] : []))

@@ -79,6 +79,12 @@ export type Writing = {
   madeAnew?: { write: (element: string, times: string) => string; read: RegExp };
   /** Where lists and records are copied, too, when they are handed over: the word that hands their place, and those that hand what is not to be changed. */
   handsPlace?: { word: string; kept: RegExp };
+  /** Words in front of a name that is declared never to get another value; `byValue`: names that are declared with a value and no type are such. */
+  fixed?: { words?: readonly string[]; byValue?: true };
+  /** What in a function's header hands it more than values: places, lists of any length, values by name. */
+  handsMore?: RegExp;
+  /** Words by which a function reaches behind itself: to names of the whole program, to another place, out of the program. */
+  reaches?: readonly string[];
   /** True if `and` and `or` bind more than what compares, so that each comparison needs brackets. */
   logicBindsFirst?: true;
   /** True if what a loop counts by has no value behind the loop. */

@@ -30,6 +30,8 @@ test.each([
   ["part behind the point is missing", "Tide 3\n", "Tide 3.5\n", ""],
   ["one pass late", "0\n0\n4\n", "0\n4\n9\n", ""],
   ["neighbours are equal", "4\n4\n4\n", "4\n5\n6\n", ""],
+  ["another order", "Auk 12\nSkua 20\nTern 15\n", "Tern 15\nSkua 20\nAuk 12\n", ""],
+  ["another order", "Tides: 3 5 8\n", "Tides: 8 5 3\n", ""],
   ["one too few or too many", "Cars: 7\n", "Cars: 8\n", ""],
   ["nothing was counted", "Total: 0\n", "Total: 31\n", ""],
   ["equals what was typed in", "Fare 12\n", "Fare 48\n", "12\n"],

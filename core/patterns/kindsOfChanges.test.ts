@@ -19,6 +19,10 @@ function kindOf(
   return patternOfFault({ language, program }, fault)?.id ?? null;
 }
 
+const sorted = "loads.sort()\nfor load in loads:\n    print(load)\n";
+const full =
+  "int f(int a[4]) {\n  int full = 1;\n  for (int i = 0; i < 4; i++)\n    if (a[i])\n      full++;\n  return full;\n}\n";
+const place = "int f(int a[4]) {\n  int at = 1;\n  while (a[at])\n    at++;\n  return 4;\n}\n";
 const best = "best = 0\nfor load in loads:\n    best = min(best, load)\nprint(best)\n";
 const pair = "def ends(loads):\n    return min(loads), max(loads)\n\n\nhigh, low = ends([4, 9])\nprint(low, high)\n";
 const clock = 'class A {\n  static String f(int m) {\n    return m / 60 + ":" + m / 60;\n  }\n}\n';
@@ -53,6 +57,9 @@ test.each([
     rows.replace("    for load", "    total = 0\n    for load"),
     "restart-missing",
   ],
+  ["an order from the least up", "python", sorted, sorted.replace("sort()", "sort(reverse=True)"), "sorted-wrong-way"],
+  ["a count that begins with one", "c", full, full.replace("= 1", "= 0"), "accumulator-start-wrong"],
+  ["a first place that is wrong", "c", place, place.replace("= 1", "= 0"), "base-value-wrong"],
   ["the least for the greatest", "python", best, best.replace("min", "max"), "comparison-turned"],
   ["names that take two results", "python", pair, pair.replace("high, low", "low, high"), "returned-values-swapped"],
   ["the quotient for the rest", "java", clock, clock.replace("m / 60;", "m % 60;"), "arithmetic-operator-wrong"],

@@ -21,9 +21,6 @@ const known: ReadonlySet<SyntaxKind> = new Set<SyntaxKind>([
   ...(["name", "number", "text", "constant", "type"] as const),
 ]);
 
-/** Headers that hand over more than values: places, lists of any length, values by name. */
-const handsMore = /[*&=]|\b(?:ref|out|in|var|params)\b|\.\.\./;
-
 /**
  * Functions that a program's run can be followed into with other values than those of the recorded run: they are handed
  * values, change nothing outside of themselves, read nothing, and do not call themselves. By name.
@@ -66,7 +63,8 @@ function readFunction(language: Language, text: string, node: SyntaxNode): OwnFu
     .map((each) => ({ name: each.sign ?? "", type: typeOf(each) }));
   const closes = text.indexOf(")", Math.max(defined.to, ...handed.map((each) => each.to)));
   const header = text.slice(defined.to, closes < 0 || closes > body.from ? defined.to : closes);
-  if (outer.length > 1 || handsMore.test(header)) return null;
+  const { handsMore } = language.writing ?? {};
+  if (outer.length > 1 || !handsMore || handsMore.test(header)) return null;
   const byName = language.writing?.resultByName?.header.test(text.slice(node.from, body.from)) === true;
   const result = outer[0]?.sign ?? (byName ? name : null);
   return { ...{ name, node, body, parameters, result }, type: result === null ? typeOf(node) : null };
@@ -78,7 +76,9 @@ function isApart(language: Language, text: string, { name, node, body, parameter
   const fold = (each: string) => (language.values?.reads.anyCase ? each.toLowerCase() : each);
   const inside = nodesOf(body);
   if (inside.some((each) => !known.has(each.kind))) return false;
-  if (/\b(?:global|nonlocal|exit|goto)\b/i.test(text.slice(body.from, body.to))) return false;
+  const reaches = language.writing?.reaches ?? [];
+  const outside = new RegExp(String.raw`\b(?:${reaches.join("|")})\b`, "i");
+  if (reaches.length > 0 && outside.test(text.slice(body.from, body.to))) return false;
   const declared = nodesOf(node).filter((each) => each.kind === "name" && each.role === "definition");
   const own = new Set([...declared.map((each) => each.sign ?? ""), ...parameters.map((each) => each.name)].map(fold));
   for (const each of [name, result]) if (each) own.add(fold(each));

@@ -6,6 +6,8 @@ export const cWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "braces" },
   variables: "declared in place",
+  fixed: { words: ["const"] },
+  ...{ handsMore: /[*&]|\.\.\./, reaches: ["goto", "exit"] },
   recordHead: /^(?:typedef\s+)?(?:struct|union|enum)\b/,
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: [".", "->"], compound: true, chained: "else if" },
   firstElement: (list) => `${list}[0]`,

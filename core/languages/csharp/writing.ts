@@ -6,6 +6,8 @@ export const csharpWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "braces" },
   variables: "declared in place",
+  fixed: { words: ["const", "readonly"] },
+  ...{ handsMore: /\b(?:ref|out|in|params)\b|=/, reaches: ["goto", "Exit"] },
   ownObject: { word: "this", isHanded: false },
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
   firstElement: (list) => `${list}[0]`,

@@ -6,6 +6,8 @@ export const javaWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "braces" },
   variables: "declared in place",
+  fixed: { words: ["final"] },
+  ...{ handsMore: /\.\.\./, reaches: ["exit"] },
   ownObject: { word: "this", isHanded: false },
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
   firstElement: (list) => `${list}[0]`,

@@ -6,6 +6,7 @@ export const octaveWriting: Writing = {
   ...{ and: "&&", or: "||", not: "!", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "end word", close: "end" },
   variables: "by assignment",
+  ...{ handsMore: /=|\bvarargin\b/, reaches: ["global", "exit"] },
   lengthsBy: { names: ["size"], rows: 1 },
   along: [
     { names: ["sum", "mean", "prod", "cumsum", "any", "all", "sort"], rows: ", 2" },

@@ -6,6 +6,8 @@ export const pascalWriting: Writing = {
   ...{ and: "and", or: "or", not: "not ", equal: "=", unequal: "<>", assign: ":=" },
   blocks: { by: "two words", open: "begin", close: "end" },
   variables: "declared apart",
+  fixed: { byValue: true },
+  ...{ handsMore: /\b(?:var|out)\b|=/i, reaches: ["goto", "exit", "halt"] },
   logicBindsFirst: true,
   counterEnds: true,
   handsPlace: { word: "var", kept: /^(?:const|out)$/i },

@@ -11,6 +11,7 @@ export const pythonWriting: Writing = {
   ...{ and: "and", or: "or", not: "not ", equal: "==", unequal: "!=", assign: "=" },
   blocks: { by: "indentation" },
   variables: "by assignment",
+  ...{ handsMore: /[*=]/, reaches: ["global", "nonlocal", "exit"] },
   ...{ quote: '"', quoteInside: '\\"', members: ["."], compound: true, chained: "elif", countingCall: "range" },
   firstElement: (list) => `${list}[0]`,
   copyOf: (list) => `${list}[:]`,

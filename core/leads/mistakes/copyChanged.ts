@@ -1,8 +1,26 @@
+import type { EditContext } from "../../edits/edit.ts";
 import { calledName, namesIn, ofKind } from "../../edits/places.ts";
-import { nodesOf, part } from "../../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
 const plainTypes = /^(?:int|long|short|double|float|char|bool|boolean|integer|real)$/i;
+
+/** True for a function of which nothing is seen outside: it calls nothing and gives only names of its own a value. */
+function changesOwnNamesOnly(context: EditContext, node: SyntaxNode): boolean {
+  const all = nodesOf(node);
+  if (all.some(({ kind }) => kind === "call" || kind === "return")) return false;
+  const { wholeProgram } = context.writing;
+  if (wholeProgram && new RegExp(String.raw`\b${wholeProgram.word}\b`).test(context.sourceOf(node))) return false;
+  const declared = all.flatMap((each) =>
+    each.kind === "declaration" || each.kind === "parameter" ? [each.sign ?? "", ...namesIn(each)] : [],
+  );
+  const byAssignment = context.writing.variables === "by assignment";
+  return all.every((each) => {
+    const target = each.kind === "assignment" ? each.children[0] : undefined;
+    if (!target) return true;
+    return target.kind === "name" && (byAssignment || declared.includes(target.sign ?? ""));
+  });
+}
 
 /** A function that gives nothing back and shows nothing, and changes its own copy of what it was given. */
 export const copyChanged: Mistake = {
@@ -21,6 +39,7 @@ export const copyChanged: Mistake = {
       const own = node.children.find((child) => child.role === "definition");
       // In some languages what is given back is named before the function.
       if (shows || node.children.some((child) => child.kind === "parameter" && own && child.to <= own.from)) return [];
+      const isForItself = changesOwnNamesOnly(context, node);
       const typed = context.writing.types.length > 0;
       const groups = context.text.slice(node.from, body.from).split(/[;()]/).slice(1);
       return node.children
@@ -48,7 +67,7 @@ export const copyChanged: Mistake = {
               each.sign === name &&
               !given.some((assignment) => assignment.from <= each.from && each.to <= assignment.to),
           );
-          const last = isUsed ? undefined : given.at(-1);
+          const last = isUsed && !isForItself ? undefined : given.at(-1);
           return name && last
             ? [
                 {
@@ -68,6 +87,12 @@ export const copyChanged: Mistake = {
       text: "procedure raise(t: levels);\nbegin\n  t[1] := t[1] + 2;\nend;\nbegin\nend.",
       line: 1,
     },
+    {
+      language: "pascal",
+      text: "procedure swap(a, b: boat);\nvar\n  kept: boat;\nbegin\n  kept := a;\n  a := b;\n  b := kept;\nend;\nbegin\nend.",
+      line: 1,
+    },
+    { language: "c", text: "void swap(int a, int b) {\n  int kept = a;\n  a = b;\n  b = kept;\n}\n", line: 3 },
     { language: "python", text: "def add(total, load):\n    total = total + load\nadd(1, 2)\n", line: 2 },
   ],
 };

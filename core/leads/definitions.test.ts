@@ -1,0 +1,48 @@
+import { expect, test } from "vitest";
+import { csharp } from "../languages/csharp/csharp.ts";
+import type { Outcome } from "../outcome/outcome.ts";
+import type { Step, Trace, Value } from "../trace/trace.ts";
+import { judge } from "../verdict/judge.ts";
+
+const program = (size: string) =>
+  `using System;\nclass Program {\n    static void Main() {\n        string[] parts = Console.ReadLine().Split(',');\n        int[] loads = new int[${size}];\n        for (int i = 0; i < parts.Length; i++) {\n            loads[i] = int.Parse(parts[i]);\n        }\n    }\n}\n`;
+
+const message = "Index was outside the bounds of the array.";
+const error = { severity: "error", stage: "run", primary: true, line: 7, message } as const;
+const outcome: Outcome = {
+  ...{ started: true, finished: false, stoppedBy: "fault", exit: { code: 1, signal: 0 } },
+  diagnostics: [{ ...error, errorName: "System.IndexOutOfRangeException" }],
+  ...{ console: [], effects: [], inputRanOut: false, milliseconds: 1, translator: "" },
+};
+
+/** The first lead of a run that stops at its seventh line, where the array has so many elements. */
+function firstLead(elements: number, size: string) {
+  const zeros = Array.from({ length: elements }, () => ({ value: { type: "int", text: "0" } }));
+  const array: Value = { type: "int[]", shape: "list", id: 2, items: zeros };
+  const step = (line: number, name: string, value: Value): Omit<Step, "index"> => ({
+    ...{ line, file: 0, frame: 1, depth: 0 },
+    writes: [{ scope: "frame", owner: 1, path: [name], value }],
+  });
+  const steps = [
+    step(4, "parts", { type: "string[]", shape: "list", id: 1, items: [] }),
+    step(5, "loads", array),
+    step(6, "i", { type: "int", text: String(elements) }),
+    { ...step(7, "i", { type: "int", text: String(elements) }), writes: [] },
+  ].map((each, index) => ({ ...each, index }));
+  const trace: Trace = { outcome, files: ["Program.cs"], steps };
+  const text = program(size);
+  const judged = judge({
+    ...{ language: csharp, mainName: "Program.cs", files: { "Program.cs": text } },
+    ...{ outcome, trace },
+  });
+  return judged.leads[0];
+}
+
+test("an array that was made without room for any element is the first place to look at", () => {
+  expect(firstLead(0, "0")).toMatchObject({ line: 5 });
+  expect(firstLead(0, "0")?.why).toContain("room for no element");
+});
+
+test("an array that has elements is asked behind its end, which its loop does", () => {
+  expect(firstLead(3, "parts.Length - 1")?.line).not.toBe(5);
+});
