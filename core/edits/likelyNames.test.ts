@@ -11,7 +11,7 @@ function oddsOn(language: string, text: string, line: number): Map<string, numbe
   const edits = proposeEdits(context, "mend").filter(
     (edit) => edit.family === "other-name" && context.lineOf(edit.from) === line,
   );
-  return new Map(edits.map((edit) => [`${edit.parameters["before"]} ${edit.parameters["after"]}`, edit.odds]));
+  return new Map(edits.map((edit) => [`${edit.parameters.before} ${edit.parameters.after}`, edit.odds]));
 }
 const best = (odds: Map<string, number>) => [...odds].sort(([, one], [, other]) => other - one)[0]?.[0];
 

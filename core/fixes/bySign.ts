@@ -14,7 +14,7 @@ const isNear = (one: number, other: number) =>
 
 /** The number that an edit puts in, and the one that it takes out. */
 function numbersIn({ parameters }: Edit): readonly [number, number] {
-  const [before, after] = [parameters["before"] ?? "", parameters["after"] ?? ""];
+  const [before, after] = [parameters.before ?? "", parameters.after ?? ""];
   const read = (text: string) => (/^-?\d+(\.\d+)?$/.test(text) ? Number(text) : Number.NaN);
   return [read(before), read(after)];
 }

@@ -122,7 +122,7 @@ function arraysWithoutRoom({ codeLines, trace }: LeadContext, at: number, names:
     const made = before.findLast(isIts);
     const value = made?.writes.findLast(({ path }) => path.length === 1 && path[0] === name)?.value;
     const isFixed = (codeLines.get(made?.line ?? 0) ?? []).some((token) => token.text === "new");
-    if (!made || made.file !== 0 || !isFixed || value?.shape !== "list") return [];
+    if (made?.file !== 0 || !isFixed || value?.shape !== "list") return [];
     if ((value.length ?? value.items?.length) !== 0) return [];
     return [{ line: made.line, why: `“${name}” is made here with room for no element at all.`, weight: 113 }];
   });

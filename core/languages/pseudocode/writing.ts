@@ -57,7 +57,7 @@ export function pseudocodeWriting(text: string): Writing {
       closeOf: (line) => close(wordOf(line[0]) ?? "if", line.find((token) => token.kind === "name")?.text ?? ""),
     },
     variables: "by assignment",
-  handsMore: /\bBYREF\b/i,
+    handsMore: /\bBYREF\b/i,
     ...{ quote: '"', quoteInside: "'", members: ["."], compound: false, chained: letters("ELSE IF") },
     firstElement: (list) => `${list}[1]`,
     beginnings: ['""', letters("FALSE")],
