@@ -3,6 +3,7 @@ import { findFamily } from "../edits/families.ts";
 import type { Lead } from "../leads/lead.ts";
 import type { Seen } from "../leads/signs.ts";
 import { fitOf } from "./bySign.ts";
+import { worthByFamily } from "./shares.ts";
 
 /** An edit with how promising it is, more being better. */
 export type Candidate = { edit: Edit; worth: number };
@@ -14,6 +15,8 @@ const elsewhere = 0.18;
 /** How much a lead says by its own weight: one that points at a line weighs all, one of many lines that a value came through less. */
 const certainty = (weight: number) => Math.min(1, Math.max(0.45, (weight - 50) / 45));
 const neverRan = 0.04;
+/** How much more the likelier place of two says in a program that starts, by the count that the shares are of. */
+const nearness = 1.5;
 
 /** What a line weighs by its distance from the reported one: a refusal is mostly on it or just above. */
 function byDistance(line: number, reported: number | null): number {
@@ -58,8 +61,9 @@ export function rankCandidates(
     const ran = known.refused || !known.ran || known.ran.has(line) ? 1 : neverRan / elsewhere;
     return Math.max(lead, near * ran) * (known.spectrum ? 0.8 + 0.2 * (known.spectrum.get(line) ?? 0) : 1);
   };
+  const byFamily = known.refused ? [] : worthByFamily(edits);
   return edits
-    .map((edit) => {
+    .map((edit, at) => {
       const first = context.lineOf(edit.from);
       const last = context.lineOf(Math.max(edit.from, edit.to - 1));
       let place = lineWeight(first);
@@ -69,7 +73,9 @@ export function rankCandidates(
       const left = known.refused || writing.variables === "by assignment" ? 1 : (family?.onceRead ?? 1);
       if (edit.about !== undefined) place = Math.max(place, lineWeight(context.lineOf(edit.about)));
       const fit = known.seen ? fitOf(known.seen, edit) : 1;
-      return { edit, worth: (family?.weight ?? 1) * left * edit.odds * place * fit };
+      const usual = byFamily[at];
+      if (usual === undefined) return { edit, worth: (family?.weight ?? 1) * left * edit.odds * place * fit };
+      return { edit, worth: usual * (left * place) ** nearness * fit };
     })
     .sort((one, other) => other.worth - one.worth || one.edit.from - other.edit.from);
 }

@@ -52,6 +52,8 @@ const mostStates = 12;
 const mostSteps = 4;
 const mostPaired = 40;
 const mostFixes = 4;
+/** What is so much less likely than a mending that was found is not tried any more. */
+const notWorthIt = 0.2;
 /** Longer programs are not searched: their candidates would not be tried in the time. */
 const mostLines = 500;
 
@@ -277,8 +279,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
         pair();
         continue;
       }
-      // What is far less likely than a mending that was found is not tried any more.
-      if (task.worth < bestWhole * 0.4) return;
+      if (task.worth < bestWhole * notWorthIt) return;
       running += 1;
       try {
         await attempt(task);
