@@ -48,7 +48,7 @@ export type EditContext = {
   functions: readonly string[];
   lineOf: (offset: number) => number;
   sourceOf: (node: { from: number; to: number }) => string;
-  /** Texts that a literal may have been meant to be: names of files beside the program, lines of the intended output. */
+  /** Texts that a literal may have been meant to be: names of files beside the program, lines of the intended output, what is typed in. */
   meantTexts: readonly string[];
 };
 

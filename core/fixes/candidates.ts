@@ -27,6 +27,17 @@ function byDistance(line: number, reported: number | null): number {
   return distance === 1 ? 0.35 : 0.15;
 }
 
+/** Lines that ran, with the headers of further branches behind those: an earlier branch may have been taken in their place. */
+function withBranches(context: EditContext, ran: ReadonlySet<number>): ReadonlySet<number> {
+  const reached = new Set(ran);
+  for (const { node, around } of context.nodes) {
+    const before = around.at(-1);
+    if (node.kind !== "if" || node.role !== "otherwise" || before?.kind !== "if") continue;
+    if (reached.has(context.lineOf(before.from))) reached.add(context.lineOf(node.from));
+  }
+  return reached;
+}
+
 /**
  * Edits in the order in which they are tried: likely slips first, near the leads. `ran` are the lines that a recorded run
  * went through, where one is known: what never ran made no output wrong. Of lines that are as likely the spectrum decides.
@@ -55,10 +66,11 @@ export function rankCandidates(
         (byRank[Math.min(rank, byRank.length - 1)] ?? elsewhere) * (known.refused ? 1 : certainty(lead.weight)),
       ),
     );
+  const reached = known.ran ? withBranches(context, known.ran) : undefined;
   const lineWeight = (line: number): number => {
     const lead = weights.get(line) ?? 0;
     const near = known.refused ? byDistance(line, known.reported) : elsewhere;
-    const ran = known.refused || !known.ran || known.ran.has(line) ? 1 : neverRan / elsewhere;
+    const ran = known.refused || !reached || reached.has(line) ? 1 : neverRan / elsewhere;
     return Math.max(lead, near * ran) * (known.spectrum ? 0.8 + 0.2 * (known.spectrum.get(line) ?? 0) : 1);
   };
   const byFamily = known.refused ? [] : worthByFamily(edits);

@@ -8,7 +8,7 @@ const counted: Readonly<Record<string, number>> = {
   ...{ "by-one": 10, constant: 9, conversion: 8, "formula-brackets": 8, arithmetic: 6, "equality-sign": 6, name: 6 },
   ...{ "address-sign": 5, "own-object": 5, returned: 5, "empty-body": 4, "equal-texts": 4, indentation: 4 },
   ...{ "index-left-out": 4, "result-thrown-away": 4, "begun-anew": 3, moved: 3, counterpart: 2, declaration: 2 },
-  ...{ "factor-left-out": 2, "format-letter": 2, "line-left": 2 },
+  ...{ "factor-left-out": 2, "format-letter": 2, "line-left": 2, "text-literal": 2 },
 };
 const rare = 1;
 

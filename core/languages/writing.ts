@@ -131,6 +131,8 @@ export type Writing = {
   lengthOf?: (list: string) => string;
   /** The question whether a name holds an object at all; absent where there is none, or none that beginners ask. */
   holdsSomething?: (name: string) => string;
+  /** The question whether a name holds no object, where the one before can be asked. */
+  holdsNothing?: (name: string) => string;
   nothing?: string;
   /** A statement that gives a value back; "" where a function gives its result in another way. */
   returns: (value: string) => string;

@@ -2,7 +2,7 @@ import type { Language } from "../languages/language.ts";
 import type { Token } from "../languages/token.ts";
 import { explain } from "../reading/explain.ts";
 import type { MessageKind } from "../reading/kinds.ts";
-import type { Step } from "../trace/trace.ts";
+import type { Step, Trace, Write } from "../trace/trace.ts";
 import type { Lead, LeadContext, LeadRule } from "./lead.ts";
 import { lineKind } from "./lineKind.ts";
 import { sliceBack } from "./slice.ts";
@@ -128,6 +128,19 @@ function arraysWithoutRoom({ codeLines, trace }: LeadContext, at: number, names:
   });
 }
 
+/** True for a name whose last value before a step is nothing: no object. */
+function holdsNothing(trace: Trace, at: number, name: string): boolean {
+  const frame = trace.steps[at]?.frame;
+  const last = trace.steps
+    .slice(0, at + 1)
+    .findLast(({ writes }) => writes.some((write) => isOf(write, name, frame)))
+    ?.writes.findLast((write) => isOf(write, name, frame));
+  return /^(?:null|NULL|None|nil|0x0)$/.test(last?.value?.text ?? "");
+}
+
+const isOf = ({ path, scope, owner }: Write, name: string, frame: number | undefined) =>
+  path.length === 1 && path[0] === name && (scope === "global" || owner === frame);
+
 function failingLine({ verdict, outcome }: LeadContext): number | null {
   if (verdict.reportedLine !== null) return verdict.reportedLine;
   const frames = outcome?.found?.frames.filter((frame) => frame.own && frame.line !== undefined) ?? [];
@@ -165,15 +178,20 @@ export const definitions: LeadRule = (context) => {
     const own = lineKind(language, codeLines.get(line) ?? []);
     const isLoop = headsLoop(language, codeLines.get(line) ?? []);
     const made = kind !== null && madeBefore.has(kind) && !isMadeHere;
-    const wanted = byIndex ? inIndex.has(name) : made && !receivers.has(name);
+    const isHolder = empty.size === 0 || empty.has(name);
+    const wanted = byIndex ? inIndex.has(name) : made && isHolder && !receivers.has(name);
     if (!wanted) return 66 - distance * 4 + own / 2;
     if (byIndex && (!isLoop || byKey)) return 96 - distance * 4 + own / 2;
     return 110 - distance * 4 + own / 2;
   };
+  const at = trace ? trace.steps.findLastIndex((step) => step.file === 0 && step.line === failing) : -1;
+  // Of the names of a line those that hold nothing are what is asked in vain.
+  const empty = new Set(
+    kind === "empty reference" && trace ? names.filter((name) => holdsNothing(trace, at, name)) : [],
+  );
   const leads: Lead[] = kind === "not set" ? scopeLines(codeLines, failing) : [];
   if (kind === "empty reference") leads.push(...neverGiven(context, names));
   if (kind === "memory misused") leads.push(...neverGiven(context, names, { failing }));
-  const at = trace ? trace.steps.findLastIndex((step) => step.file === 0 && step.line === failing) : -1;
   if (trace && at >= 0) {
     const program = text.join("\n");
     const sources = sliceBack(trace, at, language, codeLines, (header) => language.blockLines(program, header));

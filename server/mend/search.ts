@@ -85,6 +85,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
   const over = () => Date.now() >= until || request.signal?.aborted === true;
   const meant = [
     ...checks.map((check) => check.expected ?? ""),
+    ...checks.map((check) => check.input),
     ...checks.flatMap((check) => Object.keys(check.surroundings ?? {})),
   ];
 

@@ -77,6 +77,9 @@ export type Beginning = {
   quick: Limits;
 };
 
+/** True for a run that came to an end by a limit alone: how long it took says nothing of how long one that is mended takes. */
+const isCut = ({ stoppedBy }: Outcome) => ["time", "output", "memory", "steps"].includes(stoppedBy);
+
 /** The runs of one search: of candidates, and of the program itself. */
 export function createSearchRuns(toolchains: Toolchains, request: SearchRequest) {
   const { language, files, checks, policies } = request;
@@ -195,7 +198,7 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
       if (!ran) return null;
       reaches.push(ran.reach);
       outcomes.push(ran.outcome);
-      slowest = Math.max(slowest, ran.outcome.stoppedBy === "time" ? 0 : ran.outcome.milliseconds);
+      slowest = Math.max(slowest, isCut(ran.outcome) ? 0 : ran.outcome.milliseconds);
       // What is refused is refused with any input.
       if (ran.reach === 0 && Object.keys(check.surroundings ?? {}).length === 0) {
         while (reaches.length < checks.length) reaches.push(0);
@@ -205,7 +208,7 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
     const deciding = reaches.indexOf(Math.min(...reaches) as Reach);
     const [check, outcome] = [checks[deciding], outcomes[deciding]];
     if (!check || !outcome) return null;
-    if (outcome.stoppedBy === "time") together = firstOfEndless;
+    if (isCut(outcome)) together = firstOfEndless;
     const known = request.judged?.[deciding];
     const pastedText = deciding === 0 ? request.pastedText : undefined;
     const judged = known?.outcome

@@ -1,10 +1,23 @@
+import { isLoop, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { calledName, ofKind, otherTruth } from "../places.ts";
+import { calledName, functionAround, namesIn, ofKind, otherTruth } from "../places.ts";
 
 /** A whole number written with the digits that its text had. */
 function written(value: number, like: string): string {
   const digits = /\.(\d+)/.exec(like)?.[1]?.length ?? 0;
   return digits > 0 ? value.toFixed(digits) : String(value);
+}
+
+/** True in a function that gives back what one of its loops counts by. */
+function givesPlaces(around: readonly SyntaxNode[]): boolean {
+  const owner = functionAround(around);
+  return nodesOf(owner ?? { kind: "block", from: 0, to: 0, children: [] }).some((loop) => {
+    const start = isLoop(loop) ? (part(loop, "start") ?? part(loop, "target")) : undefined;
+    const counter = start ? namesIn(start)[0] : undefined;
+    return nodesOf(loop).some(
+      (each) => each.kind === "return" && counter !== undefined && each.children[0]?.sign === counter,
+    );
+  });
 }
 
 /** A number with two digits beside each other the other way round. */
@@ -14,6 +27,9 @@ function swappedDigits(text: string): string[] {
   ).filter((swapped) => !swapped.startsWith("0"));
 }
 
+/** Signs on whose sides the same number stands again and again: minutes of an hour, pence of a pound. */
+const factorSign = /^(?:[*/%]|\/\/|div|mod)$/i;
+
 /** What is left of the odds of a number in a list of them. */
 const ofData = 0.2;
 
@@ -21,6 +37,9 @@ const ofData = 0.2;
 function otherNumbers(context: EditContext): Proposal[] {
   const numbers = ofKind(context, "number").filter(({ node }) => /^\d+(\.\d+)?$/.test(node.sign ?? ""));
   const known = [...new Set(numbers.map(({ node }) => node.sign ?? ""))];
+  const factors = new Set(
+    numbers.flatMap(({ node, around }) => (factorSign.test(around.at(-1)?.sign ?? "") ? [node.sign ?? ""] : [])),
+  );
   return numbers.flatMap(({ node, around }) => {
     const text = node.sign ?? "";
     const value = Number(text);
@@ -47,9 +66,12 @@ function otherNumbers(context: EditContext): Proposal[] {
     const { lengthsBy } = context.writing;
     if (whole && lengthsBy && parent && lengthsBy.names.includes(calledName(parent)))
       others.set(String(value === lengthsBy.rows ? lengthsBy.rows + 1 : lengthsBy.rows), 2.2);
+    // Behind a loop that gives back where something was found: nowhere.
+    if (value === 0 && parent?.kind === "return" && givesPlaces(around)) others.set("-1", 2);
     // From the other end.
     if (whole && value <= 1 && context.writing.countsFromEnd && parent?.kind === "index") add("-1", 0.5);
-    for (const other of known) add(other, 0.3);
+    const isFactor = parent?.kind === "binary" && factorSign.test(parent.sign ?? "");
+    for (const other of known) add(other, isFactor && factors.has(other) ? 0.7 : 0.3);
     for (const other of [60, 100, 1000, 24, 12, 7]) if (whole && value > 5) add(String(other), 0.08);
     // One of many values that stand beside each other is what the program is given, and seldom a slip.
     const isData = parent?.kind === "list" && parent.role !== "target" && parent.children.length > 2;

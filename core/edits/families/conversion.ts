@@ -1,7 +1,7 @@
 import type { Conversion } from "../../languages/writing.ts";
-import { part, parts, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { calledName, isSimple, ofKind } from "../places.ts";
+import { calledName, isSimple, namesIn, ofKind } from "../places.ts";
 
 /** Values that may need another kind: what is read, sides of calculations and comparisons, arguments, what is given back. */
 function values(context: EditContext): Array<{ node: SyntaxNode; odds: number }> {
@@ -26,7 +26,35 @@ function values(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     else if (node.kind === "text" && parent.kind !== "list") continue;
     else if (node.role === "condition" || node.role === "source") found.push({ node, odds: 0.15 });
   }
-  return found.filter((each) => each.odds > 0);
+  const texts = neverConverted(context);
+  return found.flatMap(({ node, odds }) => {
+    const name = node.kind === "index" ? part(node, "object")?.sign : node.kind === "name" ? node.sign : undefined;
+    const left = name !== undefined && texts.has(name) ? stillText : 1;
+    return odds > 0 ? [{ node, odds: odds * left }] : [];
+  });
+}
+
+/** How much likelier a conversion is of what is a text for certain, in a language whose names have no kinds. */
+const stillText = 4;
+
+/** Names that hold texts alone in a language whose names have no kinds: what was read as a text, and the parts of such a one. */
+function neverConverted(context: EditContext): ReadonlySet<string> {
+  const texts = new Set<string>();
+  const others = new Set<string>();
+  if (context.writing.variables !== "by assignment") return texts;
+  for (const { node } of ofKind(context, "assignment")) {
+    const [target, value] = [part(node, "target"), part(node, "value")];
+    if (!target || !value) continue;
+    const calls = nodesOf(value).filter((each) => each.kind === "call");
+    const [outer] = calls;
+    const reads = calls.some((call) => context.writing.library.readsText(calledName(call)));
+    const isText =
+      outer === value && reads && !context.writing.conversions.some(({ name }) => name === calledName(outer));
+    for (const name of target.kind === "name" ? [target.sign ?? ""] : target.kind === "list" ? namesIn(target) : [])
+      (isText ? texts : others).add(name);
+  }
+  for (const name of others) texts.delete(name);
+  return texts;
 }
 
 /** By the name of a list: the conversions through which other elements of it go. */

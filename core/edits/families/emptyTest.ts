@@ -39,6 +39,34 @@ function putIn(context: EditContext): Proposal[] {
   });
 }
 
+/** What a decision keeps as the best so far, asked before it holds anything: the first one is to be taken as it is. */
+function orNothing(context: EditContext): Proposal[] {
+  return ofKind(context, "if").flatMap(({ node }) => {
+    const [condition, body] = [part(node, "condition"), part(node, "body")];
+    if (!condition || !body) return [];
+    const kept = nodesOf(body).flatMap((each) => {
+      const target = each.kind === "assignment" ? part(each, "target") : undefined;
+      return target?.kind === "name" ? [target.sign ?? ""] : [];
+    });
+    return usedIn(condition).flatMap((name) => {
+      const test = context.writing.holdsNothing?.(name);
+      if (!test || !kept.includes(name) || context.sourceOf(condition).includes(test)) return [];
+      return [insert(condition.from, `${test} ${context.writing.or} `, { name }, 2)];
+    });
+  });
+}
+
+/** Such a test taken away. */
+function orNothingOut(context: EditContext): Proposal[] {
+  return ofKind(context, "binary").flatMap(({ node }) => {
+    const [left, right] = [part(node, "left"), part(node, "right")];
+    if (node.sign !== context.writing.or || !left || !right) return [];
+    const name = part(left, "left")?.sign ?? "";
+    if (!name || context.sourceOf(left) !== context.writing.holdsNothing?.(name)) return [];
+    return [change({ from: left.from, to: right.from }, "", { name })];
+  });
+}
+
 /** Names that a condition compares with a text: what is read may be nothing. */
 function comparedIn(condition: SyntaxNode): string[] {
   return nodesOf(condition).flatMap((node) => {
@@ -87,9 +115,19 @@ export const emptyTest: EditFamily = {
   says: "a test whether there is something at all",
   weight: 7,
   reads: "tree",
-  mends: (context) => [...putIn(context), ...nextOrItself(context)],
-  plants: (context) => [...takeOut(context), ...nextOrItself(context)],
+  mends: (context) => [...putIn(context), ...orNothing(context), ...nextOrItself(context)],
+  plants: (context) => [...takeOut(context), ...orNothingOut(context), ...nextOrItself(context)],
   examples: [
+    {
+      language: "csharp",
+      right: "class P { void F(Boat b) { if (best == null || b.Load > best.Load) { best = b; } } }",
+      faulty: "class P { void F(Boat b) { if (b.Load > best.Load) { best = b; } } }",
+    },
+    {
+      language: "python",
+      right: "for boat in boats:\n    if best is None or boat.load > best.load:\n        best = boat\n",
+      faulty: "for boat in boats:\n    if boat.load > best.load:\n        best = boat\n",
+    },
     {
       language: "c",
       right: "void f(Car *car) { while (car != NULL && car->length < 4) car = car->next; }",

@@ -25,8 +25,22 @@ function bareAnswers(context: EditContext): Proposal[] {
   });
 }
 
+/** Where such an answer is compared with another number than the one that it gives for equal texts. */
+function otherAnswers(context: EditContext): Proposal[] {
+  const { equalTexts, equal, unequal } = context.writing;
+  const [call, zero] = equalTexts?.("a", "b").split(` ${equal} `) ?? [];
+  const name = call?.split("(")[0] ?? "";
+  if (zero === undefined) return [];
+  return ofKind(context, "binary").flatMap(({ node }) => {
+    const [left, right] = [part(node, "left"), part(node, "right")];
+    if (node.sign !== equal && node.sign !== unequal) return [];
+    if (!left || left.kind !== "call" || calledName(left) !== name || right?.kind !== "number") return [];
+    return right.sign === zero ? [] : [change(right, zero, { one: context.sourceOf(right), other: zero }, 2)];
+  });
+}
+
 function mends(context: EditContext): Proposal[] {
-  return [...bareAnswers(context), ...unlikeTexts(context)];
+  return [...bareAnswers(context), ...otherAnswers(context), ...unlikeTexts(context)];
 }
 
 /** True for a name or a part that the program declares as a text: `String owner`, `char name[16]`. */
@@ -60,10 +74,22 @@ function unlikeTexts(context: EditContext): Proposal[] {
   });
 }
 
+/** A right answer of such a comparison for another number. */
+function plantedAnswers(context: EditContext): Proposal[] {
+  const { equalTexts, equal } = context.writing;
+  const [call, zero] = equalTexts?.("a", "b").split(` ${equal} `) ?? [];
+  if (zero === undefined) return [];
+  return ofKind(context, "binary").flatMap(({ node }) => {
+    const [left, right] = [part(node, "left"), part(node, "right")];
+    if (left?.kind !== "call" || calledName(left) !== call?.split("(")[0] || right?.sign !== zero) return [];
+    return [change(right, "1", { one: zero, other: "1" }, 0.3)];
+  });
+}
+
 function plants(context: EditContext): Proposal[] {
   const { equalTexts, equal } = context.writing;
   if (!equalTexts) return [];
-  return context.nodes.flatMap(({ node }) => {
+  const signs = context.nodes.flatMap(({ node }) => {
     const found =
       /^([\w.]+)\.equals\(([^()]*)\)$/.exec(context.sourceOf(node)) ??
       /^strcmp\(([^,()]*), ([^,()]*)\)(?: == 0)?$/.exec(context.sourceOf(node));
@@ -71,6 +97,7 @@ function plants(context: EditContext): Proposal[] {
     if (node.kind === "call" && equalTexts("a", "b").endsWith("== 0")) return [];
     return [change(node, `${found[1]} ${equal} ${found[2]}`, { one: found[1] ?? "", other: found[2] ?? "" })];
   });
+  return [...signs, ...plantedAnswers(context)];
 }
 
 export const equalTextsFamily: EditFamily = {
@@ -81,6 +108,11 @@ export const equalTextsFamily: EditFamily = {
   mends,
   plants,
   examples: [
+    {
+      language: "c",
+      right: "int f(char *a) { return strcmp(a, g()) == 0; }",
+      faulty: "int f(char *a) { return strcmp(a, g()) == 1; }",
+    },
     {
       language: "c",
       right:

@@ -54,6 +54,25 @@ function isMeantBy(target: string, given: string, other: string): boolean {
   return target !== "" && target !== given && begins(other) && !begins(given);
 }
 
+/** Names of variables that are called, as where an element is picked so. */
+function pickedByCall(context: EditContext): string[] {
+  const called = ofKind(context, "call").map(({ node }) => calledName(node));
+  return [...new Set(called)].filter((name) => context.names.includes(name) && !context.functions.includes(name));
+}
+
+/** True for the place of an element that is picked. */
+const picksIn = (node: SyntaxNode, parent: SyntaxNode | undefined) =>
+  node.role === "argument" && (parent?.kind === "index" || parent?.kind === "call");
+
+/** Names that the decision around asks for and that what it lets run does not use. */
+function askedInVain(around: readonly SyntaxNode[]): string[] {
+  const decision = around.findLast(({ kind }) => kind === "if");
+  const [condition, body] = decision ? [part(decision, "condition"), part(decision, "body")] : [];
+  if (!condition || !body || !around.includes(body)) return [];
+  const used = namesIn(body);
+  return namesIn(condition).filter((name) => !used.includes(name));
+}
+
 /** The only name that the other side's call of an operator is handed, where this side's is handed another one: sum(a) / count(b). */
 function nameBeside(node: SyntaxNode, around: readonly SyntaxNode[]): string | undefined {
   const [operation, call] = around.slice(-2);
@@ -69,11 +88,17 @@ function otherNames(context: EditContext): Proposal[] {
   const { names, functions } = context;
   const { isKnownAt, areAlike } = scopesOf(context);
   const { unread } = usageOf(context);
+  const picked = pickedByCall(context);
   const inProgram = ofKind(context, "name", "number").flatMap(({ node, around }) => {
     const parent = around.at(-1);
     const text = node.sign ?? "";
     if (node.role === "definition" || parent?.kind === "import" || node.kind === "number") return [];
     const isCall = node.role === "callee";
+    // In a language whose lists begin with 1 an element is picked as a function is called.
+    if (isCall && names.includes(text) && !functions.includes(text))
+      return picked
+        .filter((other) => other !== text && isKnownAt(other, around))
+        .map((other) => change(node, other, { before: text, after: other }, 0.7));
     if (isCall) {
       if (!functions.includes(text)) return [];
       return functions
@@ -90,6 +115,7 @@ function otherNames(context: EditContext): Proposal[] {
     const near = statement ? namesIn(statement) : [];
     const target = targetOf(node, parent);
     const counted = nameBeside(node, around);
+    const asked = askedInVain(around);
     return names
       .filter((other) => other !== text && isKnownAt(other, around))
       .map((other) => {
@@ -102,6 +128,8 @@ function otherNames(context: EditContext): Proposal[] {
           return change(node, other, { before: text, after: other }, odds * 2);
         // It stands for what it is given to: `*column = r` beside a name `c`; the sum of one list by the count of another.
         if (areAlike(text, other) && (isMeantBy(target, text, other) || counted === other))
+          return change(node, other, { before: text, after: other }, odds * 3);
+        if (picksIn(node, parent) && asked.includes(other))
           return change(node, other, { before: text, after: other }, odds * 3);
         if (!areAlike(text, other)) return change(node, other, { before: text, after: other }, odds * 0.15);
         return change(node, other, { before: text, after: other }, odds);

@@ -1,12 +1,14 @@
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { loopAround, ofKind } from "../places.ts";
+import { loopAround, nameOfFunction, ofKind } from "../places.ts";
 import { valueOfType } from "./firstValue.ts";
 
 /** Objects in the place of nothing, by the type of what is declared. */
-function objectsFor(around: readonly SyntaxNode[]): string[] {
+function objectsFor(context: EditContext, around: readonly SyntaxNode[]): string[] {
   const type = around.at(-1)?.children.find((child) => child.kind === "type")?.sign ?? "";
-  return /[<[]/.test(type) ? valueOfType(type) : [];
+  if (/[<[]/.test(type)) return valueOfType(type);
+  const own = ofKind(context, "class").find(({ node }) => nameOfFunction(node) === type);
+  return own ? [`new ${type}()`] : [];
 }
 
 /** Values that a count, a sum, a product, a greatest or a least one begins with, in place of the one that is there. */
@@ -42,7 +44,7 @@ function otherStarts(context: EditContext): Proposal[] {
     const isBracket = /^(?:\[\]|\{\}|\(\))$/.test(text);
     const forms = isBracket ? ["[]", "{}"].filter((other) => other !== text) : [];
     for (const other of firsts) add(other, 0.6);
-    if (/^null$/.test(text)) for (const other of objectsFor(around)) add(other, 1);
+    if (/^null$/.test(text)) for (const other of objectsFor(context, around)) others.set(other, 1);
     for (const [at, other] of ["0", "1", "-1", "-1000", "1000", "100000"].entries()) add(other, at < 2 ? 0.6 : 0.3);
     if (text.includes(".") || text === "0") add("0.0", 0.15);
     for (const [at, other] of writing.beginnings.entries()) add(other, at < 2 ? 0.25 : 0.1);

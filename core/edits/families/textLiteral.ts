@@ -15,6 +15,9 @@ function alike(one: string, other: string): boolean {
   return one.length > 3 && distance(one.toLowerCase(), other.toLowerCase()) <= 2;
 }
 
+/** True for the same word in other letters. */
+const isSameWord = (one: string, other: string) => one.toLowerCase() === other.toLowerCase();
+
 /** The pieces of the meant texts that may stand where a literal does: whole ones, and parts of a line as long as it is. */
 function meant(context: EditContext, inner: string): string[] {
   const trimmed = inner.trim();
@@ -23,7 +26,7 @@ function meant(context: EditContext, inner: string): string[] {
   for (const text of context.meantTexts)
     for (const line of text.split("\n")) {
       if (alike(line, inner)) found.add(line);
-      const parts = line.split(/\s+/);
+      const parts = line.split(/[\s;,:=|]+/);
       for (let at = 0; at + words <= parts.length; at++) {
         const piece = parts.slice(at, at + words).join(" ");
         if (alike(piece, trimmed)) found.add(inner.replace(trimmed, piece));
@@ -41,7 +44,7 @@ function otherTexts(context: EditContext): Proposal[] {
     if (!parts) return [];
     const { open, inner, close } = parts;
     const near = [...known].filter((other) => alike(inner, other)).map((other) => ({ other, odds: 0.7 }));
-    const wanted = meant(context, inner).map((other) => ({ other, odds: 1 }));
+    const wanted = meant(context, inner).map((other) => ({ other, odds: isSameWord(inner, other) ? 3 : 1 }));
     const cases =
       /[A-Za-z]/.test(inner) && inner.length <= 12
         ? [inner.toLowerCase(), inner.toUpperCase()]

@@ -33,6 +33,7 @@ export const cWriting: Writing = {
   guarded: (condition, body, indent, lineEnd) => `${indent}if (${condition})${lineEnd}${body}`,
   nothing: "NULL",
   holdsSomething: (name) => `${name} != NULL`,
+  holdsNothing: (name) => `${name} == NULL`,
   returns: (value) => `return ${value};`,
   equalTexts: (one, other) => `strcmp(${one}, ${other}) == 0`,
   types: [

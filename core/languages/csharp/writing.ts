@@ -47,6 +47,7 @@ export const csharpWriting: Writing = {
   lengthOf: (list) => `${list}.Length`,
   nothing: "null",
   holdsSomething: (name) => `${name} != null`,
+  holdsNothing: (name) => `${name} == null`,
   returns: (value) => `return ${value};`,
   types: [
     ["int", "double", "long", "string", "bool"],

@@ -50,6 +50,7 @@ export const javaWriting: Writing = {
   lengthOf: (list) => `${list}.length`,
   nothing: "null",
   holdsSomething: (name) => `${name} != null`,
+  holdsNothing: (name) => `${name} == null`,
   returns: (value) => `return ${value};`,
   equalTexts: (one, other) => `${one}.equals(${other})`,
   types: [

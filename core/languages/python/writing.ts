@@ -61,6 +61,7 @@ export const pythonWriting: Writing = {
   lengthOf: (list) => `len(${list})`,
   nothing: "None",
   holdsSomething: (name) => `${name} is not None`,
+  holdsNothing: (name) => `${name} is None`,
   returns: (value) => `return ${value}`,
   types: [],
   inclusions: ["math", "random", "time", "sys", "os", "json", "csv", "datetime", "string", "re"].map((module) =>

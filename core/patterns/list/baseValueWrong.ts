@@ -11,7 +11,11 @@ export const baseValueWrong: Pattern = {
   cause: "A number of the task was mistyped or forgotten.",
   avoid: "Give fixed numbers a name, and write them once.",
   fault: true,
-  grounds: [byEdit("constant", () => true, 1)],
+  grounds: [
+    byEdit("constant", () => true, 1),
+    // The answer of what compares texts, asked for another number than the one for equal ones.
+    byEdit("equal-texts", ({ before }) => /^\d+$/.test(before)),
+  ],
   examples: [
     example(
       "python",

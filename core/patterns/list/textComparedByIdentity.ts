@@ -12,7 +12,7 @@ export const textComparedByIdentity: Pattern = {
   avoid: "Ask the text itself whether it equals the other.",
   fault: true,
   grounds: [
-    byEdit("equal-texts", ({ before, after }) => !after.startsWith(before), 5),
+    byEdit("equal-texts", ({ before, after }) => !after.startsWith(before) && !/^\d+$/.test(before), 5),
     byNotice("text-compared-by-identity", 8),
   ],
   examples: [
