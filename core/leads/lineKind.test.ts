@@ -19,6 +19,16 @@ test.each([
   ["python", "name = input()", -16],
   ["python", "load = float(input()) * 2", -10],
   ["python", "def fare(age):", -25],
+  // The header of a loop over a whole list leaves nothing to be wrong; one that counts has limits.
+  ["python", "for boat in boats:", -25],
+  ["python", "for name, km in legs.items():", -25],
+  ["python", "for place in range(1, n):", -6],
+  ["python", "while tank > 0:", -3],
+  ["java", "for (Boat boat : boats) {", -25],
+  ["java", "for (int i = 1; i < n; i++) {", -6],
+  ["csharp", "foreach (string line in lines)", -25],
+  ["pascal", "for i := 1 to count do", -6],
+  ["octave", "for k = 1:numel(km)", -6],
   ["pascal", "rest := load mod 7;", 0],
   // A sign around the kinds of what a list holds compares nothing.
   ["csharp", "List<Ticket> tickets = new List<Ticket>();", -6],

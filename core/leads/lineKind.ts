@@ -45,6 +45,23 @@ function namesKinds(tokens: readonly Token[], at: number): boolean {
   return closes >= at && inside.every((token) => isKind(token) || /^[,<>[\]]+$/.test(token.text));
 }
 
+/** What is seldom the fault of a loop's header: one that goes over a whole list leaves nothing to be wrong. */
+const ofLoops = { walks: -25, counts: -6, waits: -3 } as const;
+
+/** What a line does that heads a loop: goes over all of something, counts, or waits for a condition; null for any other line. */
+function loopOf(language: Language, tokens: readonly Token[]): keyof typeof ofLoops | null {
+  const heads = tokens
+    .slice(0, 3)
+    .some((token) => token.kind === "keyword" && language.loopWords.has(token.text.toLowerCase()));
+  if (!heads) return null;
+  const has = (text: string) => tokens.some((token) => token.text.toLowerCase() === text);
+  const parts = has("in") || tokens.some((token, at) => token.text === ":" && at < tokens.length - 1);
+  const counts =
+    tokens.some((token) => /^(?::?=|<-)$/.test(token.text)) || has(language.writing?.countingCall ?? "range");
+  if (parts && !counts) return "walks";
+  return counts ? "counts" : "waits";
+}
+
 /**
  * How much of a line is a person's own thought, for the order of leads: a line that only reads, only prints or only names a
  * function is seldom where the fault lies. 0 for a line that works something out, less for others.
@@ -59,6 +76,8 @@ export function lineKind(language: Language, tokens: readonly Token[]): number {
       picksElement(tokens, at),
   );
   if (language.definesFunction(tokens)) return -25;
+  const loop = loopOf(language, tokens);
+  if (loop) return ofLoops[loop];
   const decides = tokens
     .slice(0, 3)
     .some((token) => token.kind === "keyword" && language.decisionWords.has(token.text.toLowerCase()));
