@@ -41,6 +41,38 @@ test("A line that no run went through made no output wrong; of lines that are as
   expect(told(2)).toBeGreaterThan(ofLine(rank({ spectrum: new Map() }), 2));
 });
 
+/** The worth of the likeliest change of a line of a C# method, where these lines ran. */
+function worthOf(line: number, ran: readonly number[], body: string): number {
+  const language = findLanguage("csharp");
+  const text = `class P {\n  int F(int age, bool back) {\n    int fare = 8;\n${body}    return fare;\n  }\n}\n`;
+  const context = language && editContext(language, text);
+  if (!context) throw new Error("csharp");
+  const known = { leads: [], refused: false, reported: null, ran: new Set(ran) };
+  const ranked = rankCandidates(context, proposeEdits(context, "mend"), known);
+  return Math.max(...ranked.flatMap(({ edit, worth }) => (context.lineOf(edit.from) === line ? [worth] : [])));
+}
+const branches =
+  "    if (age < 5) {\n      fare = 0;\n    } else if (back) {\n      fare = fare * 2;\n    } else {\n      fare = 9;\n    }\n";
+
+test("The header of a further branch counts as reached where the decision was: an earlier branch was taken in its place", () => {
+  const taken = worthOf(6, [3, 4, 5, 11], branches);
+  expect(taken).toBe(worthOf(6, [3, 4, 5, 6, 11], branches));
+  // What the branch does never ran, and where the decision was not reached its branches were not.
+  expect(worthOf(7, [3, 4, 5, 11], branches)).toBeLessThan(worthOf(7, [3, 4, 6, 7, 11], branches));
+  expect(worthOf(6, [3, 11], branches)).toBeLessThan(taken);
+});
+
+test("What fits a wrong result comes before the same change elsewhere", () => {
+  const seen = {
+    ...{ actual: "20", intended: "21", got: 20, wanted: 21 },
+    ...{ typed: [], lines: ["20"], at: 0 },
+  };
+  const worth = (known: Parameters<typeof rank>[0]) =>
+    rank(known).find(({ edit }) => edit.parameters.before === "20" && edit.parameters.after === "21")?.worth ?? 0;
+  expect(worth({ seen })).toBeGreaterThan(worth({}));
+  expect(worth({ seen: null })).toBe(worth({}));
+});
+
 test("For a refusal the reported line and those just above it come first", () => {
   const [first] = rank({ refused: true, reported: 3 });
   expect([2, 3, 4]).toContain(first?.line);

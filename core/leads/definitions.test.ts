@@ -46,3 +46,37 @@ test("an array that was made without room for any element is the first place to 
 test("an array that has elements is asked behind its end, which its loop does", () => {
   expect(firstLead(3, "parts.Length - 1")?.line).not.toBe(5);
 });
+
+/** The leads of a run that stops at its sixth line for a reference that is empty, where these names hold these texts. */
+function leadsOfEmpty(held: Readonly<Record<string, string>>): number[] {
+  const text =
+    "class Program {\n    static void Main() {\n        string[] parts = R();\n        Boat boat = F();\n        int n = 2;\n        boat.Name = parts[n];\n    }\n}\n";
+  const told = { ...error, line: 6, message: "Object reference not set to an instance of an object." };
+  const stopped: Outcome = { ...outcome, diagnostics: [{ ...told, errorName: "System.NullReferenceException" }] };
+  const lines: Readonly<Record<string, number>> = { parts: 3, boat: 4, n: 5 };
+  const steps = Object.entries(held).map(
+    ([name, value]): Omit<Step, "index"> => ({
+      ...{ line: lines[name] ?? 0, file: 0, frame: 1, depth: 0 },
+      writes: [{ scope: "frame", owner: 1, path: [name], value: { type: "", text: value } }],
+    }),
+  );
+  const last = { line: 6, file: 0, frame: 1, depth: 0, writes: [] };
+  const trace: Trace = {
+    ...{ outcome: stopped, files: ["Program.cs"] },
+    steps: [...steps, last].map((each, index) => ({ ...each, index })),
+  };
+  const judged = judge({
+    ...{ language: csharp, mainName: "Program.cs", files: { "Program.cs": text }, outcome: stopped, trace },
+  });
+  return judged.leads.map(({ line }) => line);
+}
+
+test("of the names of a line the one that holds nothing leads to where it got it", () => {
+  expect(leadsOfEmpty({ parts: "Tern", boat: "null", n: "2" })[0]).toBe(4);
+  expect(leadsOfEmpty({ parts: "null", boat: "Boat", n: "2" })[0]).toBe(3);
+});
+
+test("two names of a line that hold nothing are both asked where they got it", () => {
+  const lines = leadsOfEmpty({ parts: "null", boat: "null", n: "2" });
+  expect(lines.slice(0, 2).sort()).toEqual([3, 4]);
+});

@@ -19,6 +19,9 @@ function kindOf(
   return patternOfFault({ language, program }, fault)?.id ?? null;
 }
 
+const digits =
+  "digits = 0\nfor sign in code:\n    if '0' <= sign <= '9':\n        digits += 1\nif digits > 2:\n    print(code)\n";
+const equal = 'int f(char *name) {\n  return strcmp(name, "Tern") == 1;\n}\n';
 const sorted = "loads.sort()\nfor load in loads:\n    print(load)\n";
 const full =
   "int f(int a[4]) {\n  int full = 1;\n  for (int i = 0; i < 4; i++)\n    if (a[i])\n      full++;\n  return full;\n}\n";
@@ -56,6 +59,14 @@ test.each([
     rows,
     rows.replace("    for load", "    total = 0\n    for load"),
     "restart-missing",
+  ],
+  ["a count of digits that is too small", "python", digits, digits.replace("> 2", ">= 2"), "limit-off-by-one"],
+  [
+    "an answer for another number than that of equal texts",
+    "c",
+    equal,
+    equal.replace("== 1", "== 0"),
+    "base-value-wrong",
   ],
   ["an order from the least up", "python", sorted, sorted.replace("sort()", "sort(reverse=True)"), "sorted-wrong-way"],
   ["a count that begins with one", "c", full, full.replace("= 1", "= 0"), "accumulator-start-wrong"],

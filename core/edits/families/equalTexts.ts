@@ -21,7 +21,7 @@ function bareAnswers(context: EditContext): Proposal[] {
       (parent?.kind === "binary" && (parent.sign === and || parent.sign === or));
     if (calledName(node) !== name || !isAsked) return [];
     const text = context.sourceOf(node);
-    return [change(node, `${text} ${equal} ${zero}`, { one: text, other: zero }, 2)];
+    return [change(node, `${text} ${equal} ${zero}`, { one: text, other: zero, asks: "the answer" }, 1.9)];
   });
 }
 
@@ -35,7 +35,9 @@ function otherAnswers(context: EditContext): Proposal[] {
     const [left, right] = [part(node, "left"), part(node, "right")];
     if (node.sign !== equal && node.sign !== unequal) return [];
     if (!left || left.kind !== "call" || calledName(left) !== name || right?.kind !== "number") return [];
-    return right.sign === zero ? [] : [change(right, zero, { one: context.sourceOf(right), other: zero }, 2)];
+    return right.sign === zero
+      ? []
+      : [change(right, zero, { one: context.sourceOf(right), other: zero, asks: "the answer" }, 1.9)];
   });
 }
 

@@ -4,11 +4,13 @@ import { neutralOf } from "../../exercises/planting/neutral/neutralPrograms.ts";
 import { findLanguage } from "../../languages/languages.ts";
 import { behindTheEnd } from "./behindTheEnd.ts";
 import { bestMixed } from "./bestMixed.ts";
+import { copyChanged } from "./copyChanged.ts";
 import { counterBehindLoop } from "./counterBehindLoop.ts";
 import { countNeverMoves } from "./countNeverMoves.ts";
 import { elementForPlace } from "./elementForPlace.ts";
 import { exchangeLost } from "./exchangeLost.ts";
 import { givenToItself } from "./givenToItself.ts";
+import { indentedApart } from "./indentedApart.ts";
 import { listRepeated } from "./listRepeated.ts";
 import { markNeverSet } from "./markNeverSet.ts";
 import { mistakes } from "./mistakes.ts";
@@ -41,6 +43,8 @@ test.each(neutralLanguages.map((id) => [id] as const))(
       listRepeated,
       ownObjectLeftOut,
       nothingGivenBack,
+      copyChanged,
+      indentedApart,
     ];
     for (const { program } of neutralOf(id)) {
       const found = findLanguage(id);
@@ -133,4 +137,26 @@ test("what a loop waits for may be set back in it, and what begins anew now and 
   expect(found("python", "while i < 9:\n    i = 0\n    i += 1\n")).toEqual([]);
   expect(found("python", "for x in a:\n    if x > 9:\n        total = 0\n    total += x\nprint(total)\n")).toEqual([]);
   expect(found("python", "for x in a:\n    total = 0\n    total += x\nprint(total)\n")).toEqual([2]);
+});
+
+/** The lines at which a kind of mistake is seen in a text. */
+function linesOf(mistake: (typeof mistakes)[number], language: string, text: string): number[] {
+  const found = findLanguage(language);
+  const context = found && editContext(found, text);
+  if (!context) throw new Error(`no trees for ${language}`);
+  return mistake.find(context).map(({ line }) => line);
+}
+
+test("copies that are exchanged are exchanged for nobody, unless something of it is seen outside", () => {
+  const swap = (line: string) => `void swap(int a, int b) {\n  int kept = a;\n  a = b;\n  b = kept;\n${line}}\n`;
+  expect(linesOf(copyChanged, "c", swap(""))).toContain(3);
+  for (const seen of ["  show(a);\n", "  total = b;\n", "  loads[0] = b;\n", "  return;\n"])
+    expect(linesOf(copyChanged, "c", swap(seen)), seen).toEqual([]);
+  const python = (word: string) => `def turn(a, b):\n${word}    kept = a\n    a = b\n    b = kept\n`;
+  expect(linesOf(copyChanged, "python", python(""))).not.toEqual([]);
+  expect(linesOf(copyChanged, "python", python("    global total\n"))).toEqual([]);
+  const pascal = (word: string) =>
+    `procedure swap(${word}a, b: boat);\nvar\n  kept: boat;\nbegin\n  kept := a;\n  a := b;\n  b := kept;\nend;\nbegin\nend.`;
+  expect(linesOf(copyChanged, "pascal", pascal(""))).toContain(1);
+  expect(linesOf(copyChanged, "pascal", pascal("var "))).toEqual([]);
 });

@@ -1,4 +1,5 @@
 import { addedToNothing } from "./addedToNothing.ts";
+import { answerOfTexts } from "./answerOfTexts.ts";
 import { assignmentAsCondition } from "./assignmentAsCondition.ts";
 import { behindTheEnd } from "./behindTheEnd.ts";
 import { bestMixed } from "./bestMixed.ts";
@@ -55,7 +56,16 @@ export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
   ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
-  ...[indentedApart, siblingWithout, readMisspelt, textsAsOne, countStays, listStaysEmpty, addedToNothing],
+  ...[
+    indentedApart,
+    answerOfTexts,
+    siblingWithout,
+    readMisspelt,
+    textsAsOne,
+    countStays,
+    listStaysEmpty,
+    addedToNothing,
+  ],
   ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],

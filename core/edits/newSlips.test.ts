@@ -1,0 +1,106 @@
+import { describe, expect, test } from "vitest";
+import { findLanguage } from "../languages/languages.ts";
+import { editContext } from "./context.ts";
+import { applyEdit } from "./edit.ts";
+import { proposeEdits } from "./families.ts";
+
+/** The programs that one family makes of a text, the likeliest first; `meant` are texts that are known of its checks. */
+function madeBy(family: string, language: string, text: string, meant: readonly string[] = []): string[] {
+  const found = findLanguage(language);
+  const context = found && editContext(found, text, meant);
+  if (!context) throw new Error(`no trees for ${language}`);
+  return proposeEdits(context, "mend")
+    .filter((edit) => edit.family === family)
+    .sort((one, other) => other.odds - one.odds)
+    .map((edit) => applyEdit(text, edit));
+}
+
+describe("an order that is turned round", () => {
+  test("is said where values are sorted, behind what is handed already, and taken away where it is said", () => {
+    const key = "boats.sort(key=len)\n";
+    expect(madeBy("sort-order", "python", key)).toEqual(["boats.sort(key=len, reverse=True)\n"]);
+    expect(madeBy("sort-order", "python", "a = sorted(b, reverse=True)\n")).toEqual(["a = sorted(b)\n"]);
+    expect(madeBy("sort-order", "python", "a.sort( reverse=True )\n")[0]?.replaceAll(" ", "")).toBe("a.sort()\n");
+    expect(madeBy("sort-order", "octave", 'a = sort(b, "descend");\n')).toEqual(["a = sort(b);\n"]);
+  });
+
+  test("stands behind what compares in Java, and is no business of other calls", () => {
+    const java = (by: string) => `class M { void f(List<Boat> a) { a.sort(Comparator.comparing(Boat::load)${by}); } }`;
+    expect(madeBy("sort-order", "java", java(".reversed()"))).toContain(java(""));
+    expect(madeBy("sort-order", "python", "a.append(b)\nprint(len(a))\n")).toEqual([]);
+  });
+});
+
+describe("addresses that one call lacks", () => {
+  const c = (given: string) =>
+    `void f(int *a, int *b) { *a = *b; }\nint main(void) { int r; int c; f(${given}); return r; }\n`;
+  test("are all put in at once, and one by one", () => {
+    const made = madeBy("address-sign", "c", c("r, c"));
+    expect(made[0]).toBe(c("&r, &c"));
+    expect(made).toContain(c("&r, c"));
+  });
+  test("are asked of the function that the call stands in: elsewhere the name may be an address", () => {
+    const other = "int g(int *r) { return *r; }\n";
+    expect(madeBy("address-sign", "c", other + c("r, c"))[0]).toBe(other + c("&r, &c"));
+    const table = "int main(void) { int r[4]; f(r); return 0; }\n";
+    expect(madeBy("address-sign", "c", `void f(int *a) { *a = 1; }\n${table}`)).toEqual([]);
+  });
+});
+
+test("behind a loop that gives back where something was found stands that it is nowhere", () => {
+  const find = (last: string) =>
+    `int find(int a[], int n, int x) {\n  for (int i = 0; i < n; i++)\n    if (a[i] == x) return i;\n  return ${last};\n}\n`;
+  expect(madeBy("constant", "c", find("0"))[0]).toBe(find("-1"));
+  const sum = "int sum(int a[], int n) {\n  int s = 0;\n  for (int i = 0; i < n; i++) s += a[i];\n  return 0;\n}\n";
+  expect(madeBy("constant", "c", sum)[0]).not.toContain("-1");
+});
+
+test("the first of the best is taken as it is: only where the decision keeps what it asks for", () => {
+  const best = (test: string) => `for boat in boats:\n    if ${test}boat.load > best.load:\n        best = boat\n`;
+  expect(madeBy("empty-test", "python", best(""))[0]).toBe(best("best is None or "));
+  const other = "for boat in boats:\n    if boat.load > best.load:\n        count += 1\n";
+  expect(madeBy("empty-test", "python", other).join()).not.toContain("is None or");
+});
+
+test("an object of a class of the program stands for nothing, also where it is made in a loop", () => {
+  const text = (made: string) =>
+    `class P {\n  class Boat { public int Load; }\n  static void Main() {\n    while (R()) {\n      Boat b = ${made};\n      b.Load = 3;\n    }\n  }\n}\n`;
+  expect(madeBy("start-value", "csharp", text("null"))[0]).toBe(text("new Boat()"));
+});
+
+test("a text that was read and never converted is the first to be converted, wherever it is handed", () => {
+  const text = (depth: string) =>
+    `name, depth = input().split()\ncount = int(input())\nberth = make(name, ${depth}, count)\n`;
+  const made = madeBy("conversion", "python", text("depth"));
+  expect(made.indexOf(text("float(depth)"))).toBeGreaterThanOrEqual(0);
+  expect(made.indexOf(text("float(depth)"))).toBeLessThan(
+    made.indexOf(text("depth").replace("depth, count", "depth, float(count)")),
+  );
+});
+
+test("a word that is typed in in other letters is what a text was meant to be", () => {
+  const text = (word: string) => `if input() == "${word}":\n    print("back")\n`;
+  expect(madeBy("text-literal", "python", text("Return"), ["Ada;34;return\n"])[0]).toBe(text("return"));
+  expect(madeBy("text-literal", "python", text("Return"), ["Ada;34;single\n"])[0]).not.toBe(text("single"));
+});
+
+test("the answer of what compares texts is asked for the number that says they are equal", () => {
+  const text = (answer: string) => `int f(char *a) { return strcmp(a, "Tern") ${answer}; }\n`;
+  expect(madeBy("equal-texts", "c", text("== 1"))[0]).toBe(text("== 0"));
+  expect(madeBy("equal-texts", "c", text("== 0"))).toEqual([]);
+});
+
+test("an element of the other list is picked, and the name that the decision asks for is the place", () => {
+  const octave =
+    "function t = f(even, levels)\n  t = even(1);\n  for k = 2:numel(levels)\n    t = t + levels(k);\n  end\nend\n";
+  expect(madeBy("other-name", "octave", octave)).toContain(octave.replace("+ levels(k)", "+ even(k)"));
+  const c = (place: string) =>
+    `void f(int items[], int count) {\n  int at = g(count);\n  if (at >= 0) {\n    items[${place}]++;\n  }\n}\n`;
+  expect(madeBy("other-name", "c", c("count"))[0]).toBe(c("at"));
+});
+
+test("a number that a program divides by elsewhere is likelier than one that it only prints", () => {
+  const text = (minutes: number) => `h = t / 60\nm = t % 60\nprint(12)\nall = h * ${minutes} + m\n`;
+  const made = madeBy("constant", "python", text(100));
+  expect(made.indexOf(text(60))).toBeLessThan(made.indexOf(text(12)));
+});
