@@ -226,6 +226,16 @@ test("a list into which nothing is ever put, by itself or by what it is handed t
   expect(lists(handed("print(where)"))).toEqual(["aboard"]);
 });
 
+test("what a loop makes is put into the list behind it, and nothing where a loop goes over that list", () => {
+  const text =
+    "class P {\n  static void Main() {\n    var boats = new List<Boat>();\n    while (R()) {\n      var parts = S();\n      var b = new Boat();\n      b.Name = parts[0];\n    }\n    foreach (var b in boats) {\n      W(b.Name);\n    }\n  }\n}\n";
+  const steps = proposeEdits(contextOf("csharp", text), "mend").filter((edit) => edit.text.includes("boats.Add("));
+  const [best] = steps.toSorted((one, other) => other.odds - one.odds);
+  expect(best?.text.trim()).toBe("boats.Add(b);");
+  expect(text.slice(0, best?.from).split("\n").length).toBe(8);
+  expect(steps.every((edit) => edit.from < text.indexOf("foreach"))).toBe(true);
+});
+
 test("the same element given to the best one and to a name beside it: that one is to keep its place", () => {
   const text =
     "best = loads[0]\nwhen = 0\nfor k in range(9):\n    if loads[k] > best:\n        best = loads[k]\n        when = loads[k]\n";

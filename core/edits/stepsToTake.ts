@@ -82,6 +82,8 @@ function fillings(context: EditContext): Proposal[] {
       const inside = [...around, block];
       const [first, last] = [statements[0], statements.at(-1)];
       if (!first || !last || block.from < placed.node.to || !inside.some(isLoop) || !isKnownAt(name, inside)) return [];
+      // Who goes over a list does not fill it there.
+      if (inside.some((each) => isLoop(each) && part(each, "source")?.sign === name)) return [];
       const near = new Set(
         inside
           .filter((each) => each.kind !== "program")
@@ -93,15 +95,35 @@ function fillings(context: EditContext): Proposal[] {
       );
       const asks = inside.some((each) => each.kind === "if" && namesIn(part(each, "condition") ?? each).includes(name));
       const odds = asks ? 1.3 : 1;
-      return values
-        .slice(0, 4)
-        .flatMap((value) => [
-          ...beside(context, first, `${name}.${call}(${value})`, "before", odds),
-          ...(first === last ? [] : beside(context, last, `${name}.${call}(${value})`, "behind", odds * 0.8)),
-        ]);
+      const made = madeIn(context, statements);
+      return values.slice(0, 4).flatMap((value) => {
+        const likely = odds * (isOneOf(name, value) ? 1.5 : 1);
+        const step = `${name}.${call}(${value})`;
+        // What is made in the block can be put in only behind it.
+        if (made.includes(value)) return beside(context, last, step, "behind", likely * 1.5);
+        return [
+          ...beside(context, first, step, "before", likely),
+          ...(first === last ? [] : beside(context, last, step, "behind", likely * 0.8)),
+        ];
+      });
     });
   });
 }
+
+/** Names that statements of a block declare, or make an object for. */
+function madeIn({ sourceOf }: EditContext, statements: readonly SyntaxNode[]): string[] {
+  return statements.flatMap((statement) =>
+    nodesOf(statement).flatMap((node) => {
+      const target = node.kind === "assignment" ? (part(node, "target") ?? part(node, "definition")) : undefined;
+      const value = part(node, "value");
+      const makes = value !== undefined && /^(?:new\b|\p{Lu}\w*\()/u.test(sourceOf(value));
+      return target?.kind === "name" && makes ? [target.sign ?? ""] : [];
+    }),
+  );
+}
+
+/** True for a name that is the beginning of a list's, as that of one of its elements is: `p` or `passenger` of passengers. */
+const isOneOf = (list: string, name: string) => list.toLowerCase().startsWith(name.toLowerCase());
 
 /** The function that a program begins with, which nothing calls: at the end of the text. */
 function begins(context: EditContext): Proposal[] {
