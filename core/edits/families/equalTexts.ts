@@ -34,7 +34,7 @@ function otherAnswers(context: EditContext): Proposal[] {
   return ofKind(context, "binary").flatMap(({ node }) => {
     const [left, right] = [part(node, "left"), part(node, "right")];
     if (node.sign !== equal && node.sign !== unequal) return [];
-    if (!left || left.kind !== "call" || calledName(left) !== name || right?.kind !== "number") return [];
+    if (left?.kind !== "call" || calledName(left) !== name || right?.kind !== "number") return [];
     return right.sign === zero
       ? []
       : [change(right, zero, { one: context.sourceOf(right), other: zero, asks: "the answer" }, 1.9)];
