@@ -104,3 +104,36 @@ test("a number that a program divides by elsewhere is likelier than one that it 
   const made = madeBy("constant", "python", text(100));
   expect(made.indexOf(text(60))).toBeLessThan(made.indexOf(text(12)));
 });
+
+describe("a part of a record that gets no first value", () => {
+  const c = (line: string, declared = "struct item items[9];") =>
+    `struct item { int weight; int price; int pieces; };\nint main(void) {\n  ${declared}\n  int n = 0;\n  while (g(n)) {\n    items[n].weight = 4;\n    items[n].price = 2;\n${line}    n++;\n  }\n  items[0].pieces++;\n  return items[0].pieces;\n}\n`;
+  test("gets one behind those that the others get", () => {
+    const made = madeBy("step-left-out", "c", c(""));
+    for (const value of ["0", "1"]) expect(made).toContain(c(`    items[n].pieces = ${value};\n`));
+  });
+  test("has one where it is given, read, or where the whole record is", () => {
+    const set = (text: string) => madeBy("step-left-out", "c", text).filter((each) => each.includes(".pieces = 0"));
+    expect(set(c("    items[n].pieces = 3;\n"))).toEqual([]);
+    expect(set(c('    scanf("%d", &items[n].pieces);\n'))).toEqual([]);
+    expect(set(c("", "struct item items[9] = {0};"))).toEqual([]);
+    // What stands outside of functions begins with nothing in it.
+    expect(set(`struct item items[9];\n${c("", "")}`)).toEqual([]);
+  });
+});
+
+test("a link of a chain that asks for something else may be a decision of its own", () => {
+  const python = (word: string, asked: string) => `if age < 5:\n    fare = 0\n${word} ${asked}:\n    fare = fare * 2\n`;
+  const odds = (text: string) => {
+    const found = findLanguage("python");
+    const context = found && editContext(found, text);
+    if (!context) throw new Error("python");
+    const edits = proposeEdits(context, "mend").filter(
+      ({ family, text: after }) => family === "chain" && after === "if",
+    );
+    return edits[0]?.odds ?? 0;
+  };
+  expect(madeBy("chain", "python", python("elif", "back"))).toContain(python("if", "back"));
+  expect(odds(python("elif", "back"))).toBeGreaterThan(odds(python("elif", "age < 15")));
+  expect(odds(python("elif", "person.back"))).toBeGreaterThan(odds(python("elif", "person.age < age")));
+});

@@ -2,6 +2,7 @@ import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../syntax/t
 import { beside } from "./beside.ts";
 import { bestsLeft } from "./bests.ts";
 import { type EditContext, insert, type Proposal } from "./edit.ts";
+import { fieldsLeft } from "./fieldsLeft.ts";
 import { waysToHand } from "./handed.ts";
 import { countsNeverMoved, elementsNeverSet, listsNeverFilled } from "./neverMoved.ts";
 import { blocksOf, calledName, functionAround, lineEndOf, nameOfFunction, namesIn, ofKind } from "./places.ts";
@@ -108,6 +109,15 @@ function fillings(context: EditContext): Proposal[] {
       });
     });
   });
+}
+
+/** A first value for a part of a record that gets none, behind those that the others get. */
+function fields(context: EditContext): Proposal[] {
+  return fieldsLeft(context).flatMap(({ field, object, mark, last }) =>
+    ["0", "1"].flatMap((value) =>
+      beside(context, last, `${object}${mark}${field} ${context.writing.assign} ${value}`, "behind", 1.5),
+    ),
+  );
 }
 
 /** Names that statements of a block declare, or make an object for. */
@@ -265,6 +275,7 @@ export const stepsToTake = (context: EditContext): Proposal[] => [
   ...keeps(context),
   ...marks(context),
   ...elements(context),
+  ...fields(context),
   ...reads(context),
   ...operands(context),
 ];

@@ -1,4 +1,4 @@
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { elseIfsApart } from "../branches.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { blocksOf, lineEndOf, ofKind, reindent, wholeLines } from "../places.ts";
@@ -54,6 +54,22 @@ function lastOtherwise(node: SyntaxNode): boolean {
   return otherwise.kind === "if" ? lastOtherwise(otherwise) : true;
 }
 
+/** What a condition asks for: names, and of what is part of something the part. */
+function subjectsOf(condition: SyntaxNode | undefined): string[] {
+  const all = condition ? nodesOf(condition) : [];
+  const owners = new Set(all.map((each) => part(each, "object")));
+  return all.flatMap((each) =>
+    (each.kind === "name" && !owners.has(each)) || each.kind === "field" ? [each.sign ?? ""] : [],
+  );
+}
+
+/** True for a link that asks for nothing that the decision at the head of its chain asks for: both may hold at once. */
+function asksForOther(node: SyntaxNode, around: readonly SyntaxNode[]): boolean {
+  const first = around.findLast((each) => each.kind === "if" && each.role !== "otherwise");
+  const asked = subjectsOf(part(first ?? node, "condition"));
+  return first !== undefined && !subjectsOf(part(node, "condition")).some((each) => asked.includes(each));
+}
+
 /** A link of a chain becomes a decision of its own. */
 function unlink(context: EditContext): Proposal[] {
   const { blocks } = context.writing;
@@ -61,12 +77,13 @@ function unlink(context: EditContext): Proposal[] {
     if (node.role !== "otherwise") return [];
     const head = wordAt(context, node);
     if (!head) return [];
+    const odds = asksForOther(node, around) ? 1.2 : 0.6;
     if (blocks.by === "indentation")
-      return head.text === "elif" ? [change(head, "if", { before: "elif", after: "if" }, 0.6)] : [];
+      return head.text === "elif" ? [change(head, "if", { before: "elif", after: "if" }, odds)] : [];
     if (blocks.by === "end word") return endedBefore(context, node, head, around);
     if (blocks.by !== "braces") return [];
     const word = context.code.findLast((token) => token.to <= node.from && token.text === "else");
-    return word ? [change({ from: word.from, to: head.to }, head.text, { before: "else if", after: "if" }, 0.6)] : [];
+    return word ? [change({ from: word.from, to: head.to }, head.text, { before: "else if", after: "if" }, odds)] : [];
   });
 }
 

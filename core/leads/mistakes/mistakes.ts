@@ -14,6 +14,7 @@ import { defaultShared } from "./defaultShared.ts";
 import { elementForPlace } from "./elementForPlace.ts";
 import { elseIfApart } from "./elseIfApart.ts";
 import { exchangeLost } from "./exchangeLost.ts";
+import { fieldLeft } from "./fieldLeft.ts";
 import { givenToItself } from "./givenToItself.ts";
 import { headerEnded } from "./headerEnded.ts";
 import { indentedApart } from "./indentedApart.ts";
@@ -59,6 +60,7 @@ export const mistakes: readonly Mistake[] = [
   ...[
     indentedApart,
     answerOfTexts,
+    fieldLeft,
     siblingWithout,
     readMisspelt,
     textsAsOne,
