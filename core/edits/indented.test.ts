@@ -1,9 +1,11 @@
 import { describe, expect, test } from "vitest";
+import { neutralOf } from "../exercises/planting/neutral/neutralPrograms.ts";
 import { findLanguage } from "../languages/languages.ts";
 import { editContext } from "./context.ts";
 import { applyEdit } from "./edit.ts";
 import { proposeEdits } from "./families.ts";
 import { misplacedByIndent } from "./indented.ts";
+import { blocksOf, indentUnit, wholeLines } from "./places.ts";
 
 function contextOf(language: string, text: string) {
   const found = findLanguage(language);
@@ -54,3 +56,37 @@ describe("a statement that is indented as though it stood in another block", () 
     expect(Math.max(...edits.map((edit) => edit.odds))).toBe(meant?.odds);
   });
 });
+
+/** A text with some lines (from 1) indented further. */
+const indented = (text: string, from: number, to: number, unit: string) =>
+  text
+    .split("\n")
+    .map((line, at) => (at + 1 >= from && at + 1 <= to ? unit + line : line))
+    .join("\n");
+
+test.each(["java", "c", "csharp", "pascal", "octave"])(
+  "in right programs nothing is misplaced, and each last statement behind a loop that is indented as its body is (%s)",
+  (language) => {
+    let tried = 0;
+    for (const { program } of neutralOf(language)) {
+      const context = contextOf(language, program);
+      expect(misplacedByIndent(context), program).toEqual([]);
+      for (const { statements } of blocksOf(context)) {
+        const [before, last] = statements.slice(-2);
+        const body = before?.children.find((child) => child.role === "body" && child.kind === "block");
+        const lines = last && wholeLines(context, last);
+        const inside = body?.children.at(-1);
+        const whole = inside && wholeLines(context, inside);
+        if (!before || !last || before === last || statements.length < 2 || !lines || !whole) continue;
+        const unit = indentUnit(context);
+        if (whole.first.indent !== lines.first.indent + unit) continue;
+        tried += 1;
+        const text = indented(program, lines.first.number, lines.last.number, unit);
+        const found = misplacedByIndent(contextOf(language, text)).map(({ statement }) => statement.from);
+        const lineOf = contextOf(language, text).lineOf;
+        expect(found.map(lineOf), text).toContain(lines.first.number);
+      }
+    }
+    expect(tried).toBeGreaterThan(0);
+  },
+);

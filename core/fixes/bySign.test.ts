@@ -64,3 +64,21 @@ test("the same lines or words in another order speak for what turns an order rou
   expect(fitOf(printed(["Auk", "Skua"], "Rail"), turned)).toBe(1);
   expect(fitOf(printed(["Auk", "Skua"], ""), turned)).toBe(1);
 });
+
+test("nothing that a program prints makes an edit less likely, or likely beyond bounds", () => {
+  const number = fc.oneof(fc.double({ noNaN: true }), fc.constant(Number.NaN), fc.integer());
+  const text = fc.oneof(fc.string({ maxLength: 8 }), fc.integer().map(String));
+  fc.assert(
+    fc.property(
+      ...([number, number, text, text, fc.array(text, { maxLength: 5 }), fc.nat(4)] as const),
+      (got, wanted, before, after, lines, at) => {
+        const seen: Seen = { actual: before, intended: after, got, wanted, typed: lines, lines, at };
+        for (const family of ["constant", "swapped", "sort-order", "comparison", "other-name"]) {
+          const fit = fitOf(seen, edit(family, before, after));
+          expect(fit).toBeGreaterThanOrEqual(1);
+          expect(fit).toBeLessThanOrEqual(3);
+        }
+      },
+    ),
+  );
+});

@@ -103,3 +103,33 @@ test("a chain that grows by an object a pass is never the same", () => {
   ];
   expect(sameRounds(making(next), 2, 0, seen, 1000)).toBe(1);
 });
+
+test("how the objects of a pass are numbered makes no difference, as long as each has a number of its own", () => {
+  const two = (numbers: readonly [number, number]): Step["writes"] => [
+    boat(numbers[0], 4),
+    { scope: "object", owner: numbers[0], path: ["next"], value: { type: "Boat", id: numbers[1], shape: "object" } },
+    { scope: "object", owner: numbers[1], path: ["speed"], value: { type: "int", text: "7" } },
+  ];
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.integer({ min: 1, max: 5000 }), { minLength: 40, maxLength: 120 }),
+      fc.integer({ min: 0, max: 19 }),
+      (numbers, other) => {
+        const passes = Math.floor(numbers.length / 2);
+        const of = (pass: number): [number, number] => [numbers[2 * pass] ?? 0, numbers[2 * pass + 1] ?? 0];
+        expect(
+          sameRounds(
+            making((pass) => two(of(pass)), passes),
+            2,
+            0,
+            seen,
+            1000,
+          ),
+        ).toBe(passes);
+        // Where one pass uses a number for both, it does something else.
+        const mixed = making((pass) => two(pass === other ? [of(pass)[0], of(pass)[0]] : of(pass)), passes);
+        expect(sameRounds(mixed, 2, 0, seen, 1000)).toBe(Math.max(1, passes - 1 - other));
+      },
+    ),
+  );
+});

@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { editContext } from "../../edits/context.ts";
 import { neutralOf } from "../../exercises/planting/neutral/neutralPrograms.ts";
 import { findLanguage } from "../../languages/languages.ts";
+import { answerOfTexts } from "./answerOfTexts.ts";
 import { behindTheEnd } from "./behindTheEnd.ts";
 import { bestMixed } from "./bestMixed.ts";
 import { copyChanged } from "./copyChanged.ts";
@@ -9,6 +10,7 @@ import { counterBehindLoop } from "./counterBehindLoop.ts";
 import { countNeverMoves } from "./countNeverMoves.ts";
 import { elementForPlace } from "./elementForPlace.ts";
 import { exchangeLost } from "./exchangeLost.ts";
+import { fieldLeft } from "./fieldLeft.ts";
 import { givenToItself } from "./givenToItself.ts";
 import { indentedApart } from "./indentedApart.ts";
 import { listRepeated } from "./listRepeated.ts";
@@ -45,6 +47,8 @@ test.each(neutralLanguages.map((id) => [id] as const))(
       nothingGivenBack,
       copyChanged,
       indentedApart,
+      fieldLeft,
+      answerOfTexts,
     ];
     for (const { program } of neutralOf(id)) {
       const found = findLanguage(id);
