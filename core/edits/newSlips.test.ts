@@ -137,3 +137,21 @@ test("a link of a chain that asks for something else may be a decision of its ow
   expect(odds(python("elif", "back"))).toBeGreaterThan(odds(python("elif", "age < 15")));
   expect(odds(python("elif", "person.back"))).toBeGreaterThan(odds(python("elif", "person.age < age")));
 });
+
+test("a decision that undoes what the one before it did is first to be asked only where that does not hold", () => {
+  const text = (word: string, last: string) =>
+    `if length > 30:\n    berth = "North"\n${word} length > 12:\n    berth = "Middle"\n${last}print(berth)\n`;
+  const otherwise = 'else:\n    berth = "Slip"\n';
+  const found = findLanguage("python");
+  const odds = (program: string) => {
+    const context = found && editContext(found, program);
+    if (!context) throw new Error("python");
+    return proposeEdits(context, "mend").find(({ family, text: after }) => family === "chain" && after === "elif")
+      ?.odds;
+  };
+  expect(madeBy("chain", "python", text("if", otherwise))).toContain(text("elif", otherwise));
+  expect(odds(text("if", otherwise))).toBeGreaterThan(1);
+  // Where the later one has no other way, both may be meant to hold: the later one is then the last word.
+  expect(odds(text("if", ""))).toBe(1);
+  expect(odds(text("if", otherwise).replace('berth = "North"', "count = 1"))).toBe(1);
+});

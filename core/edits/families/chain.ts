@@ -7,6 +7,25 @@ function wordAt(context: EditContext, node: SyntaxNode) {
   return context.code.find((token) => token.from >= node.from);
 }
 
+/** Odds of a link where the later decision undoes what the one before it did. */
+const overriding = 2.5;
+
+/** What the blocks of a decision give a value. */
+function givenBy(decision: SyntaxNode): string[] {
+  return nodesOf(decision).flatMap((each) => {
+    const target = each.kind === "assignment" ? part(each, "target") : undefined;
+    return target?.kind === "name" ? [target.sign ?? ""] : [];
+  });
+}
+
+/** True where a decision gives a name another value that the one before it has just given it, and asks for the same. */
+function overrides(later: SyntaxNode, before: SyntaxNode): boolean {
+  const given = givenBy(before);
+  const asked = subjectsOf(part(before, "condition"));
+  const isAlike = subjectsOf(part(later, "condition")).some((each) => asked.includes(each));
+  return isAlike && part(later, "otherwise") !== undefined && givenBy(later).some((name) => given.includes(name));
+}
+
 /** A decision of its own becomes a link of the chain before it. */
 function link(context: EditContext): Proposal[] {
   const { blocks, chained: word } = context.writing;
@@ -16,6 +35,7 @@ function link(context: EditContext): Proposal[] {
       if (statement.kind !== "if" || before?.kind !== "if" || lastOtherwise(before)) return [];
       const head = wordAt(context, statement);
       if (!head) return [];
+      const odds = overrides(statement, before) ? overriding : 1;
       if (blocks.by === "end word") {
         // The end of the decision before goes away.
         const last = context.code.findLast((token) => token.to <= before.to);
@@ -26,10 +46,12 @@ function link(context: EditContext): Proposal[] {
             : null;
         if (!lines) return [];
         return [
-          change({ from: lines.from, to: head.to }, context.text.slice(lines.to, head.from) + word, {
-            before: head.text,
-            after: word,
-          }),
+          change(
+            { from: lines.from, to: head.to },
+            context.text.slice(lines.to, head.from) + word,
+            { before: head.text, after: word },
+            odds,
+          ),
         ];
       }
       if (blocks.by === "two words") {
@@ -37,13 +59,15 @@ function link(context: EditContext): Proposal[] {
         const sign = context.code.findLast((token) => token.to <= head.from && token.text === ";");
         if (!sign || sign.to > statement.from) return [];
         return [
-          change({ from: sign.from, to: head.to }, context.text.slice(sign.to, head.from) + word, {
-            before: head.text,
-            after: word,
-          }),
+          change(
+            { from: sign.from, to: head.to },
+            context.text.slice(sign.to, head.from) + word,
+            { before: head.text, after: word },
+            odds,
+          ),
         ];
       }
-      return [change(head, word, { before: head.text, after: word })];
+      return [change(head, word, { before: head.text, after: word }, odds)];
     }),
   );
 }
