@@ -12,6 +12,8 @@ export function gatherings(context: EditContext): Gathering[] {
     const target = part(node, "target");
     if (target?.kind !== "name" || placed.around.some((each) => each.role === "start" || each.role === "step"))
       return [];
+    // What makes a function of a name (`k => k`) gives it nothing.
+    if (node.sign?.endsWith(">")) return [];
     const value = part(node, "value");
     const adds =
       node.sign !== context.writing.assign || (value?.kind === "binary" && namesIn(value).includes(target.sign ?? ""));

@@ -38,8 +38,8 @@ function mends(context: EditContext): Proposal[] {
         const [target, value] = [part(each, "target"), part(each, "value")];
         if (target?.kind !== "name") continue;
         const name = target.sign ?? "";
-        if (isHanded ? known.has(name) : value?.kind === "name" && value.sign === name)
-          found.push(insert(target.from, `${word}.`, { name }, 1.5));
+        const isItself = each.sign === context.writing.assign && value?.kind === "name" && value.sign === name;
+        if (isHanded ? known.has(name) : isItself) found.push(insert(target.from, `${word}.`, { name }, 1.5));
       } else if (isHanded && each.kind === "name" && each.role !== "target" && known.has(each.sign ?? ""))
         found.push(insert(each.from, `${word}.`, { name: each.sign ?? "" }, 0.5));
     }

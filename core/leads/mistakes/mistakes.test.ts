@@ -21,6 +21,7 @@ import { neverRead } from "./neverRead.ts";
 import { nothingGivenBack } from "./nothingGivenBack.ts";
 import { ownObjectLeftOut } from "./ownObjectLeftOut.ts";
 import { restartInLoop } from "./restartInLoop.ts";
+import { secondVariable } from "./secondVariable.ts";
 
 const neutralLanguages = ["python", "java", "c", "csharp", "pascal", "octave"];
 
@@ -163,4 +164,19 @@ test("copies that are exchanged are exchanged for nobody, unless something of it
     `procedure swap(${word}a, b: boat);\nvar\n  kept: boat;\nbegin\n  kept := a;\n  a := b;\n  b := kept;\nend;\nbegin\nend.`;
   expect(linesOf(copyChanged, "pascal", pascal(""))).toContain(1);
   expect(linesOf(copyChanged, "pascal", pascal("var "))).toEqual([]);
+});
+
+test("the variable of a loop's header ends with the loop: a later one of that name is no second one", () => {
+  const java = (first: string) =>
+    `class M {\n  void f() {\n    ${first}\n    while (g()) {\n      for (int i = 0; i < 4; i++) {\n        h(i);\n      }\n    }\n  }\n}\n`;
+  expect(linesOf(secondVariable, "java", java("for (int i = 0; i < 9; i++) { h(i); }"))).toEqual([]);
+  expect(linesOf(secondVariable, "java", java("int i = 3;"))).toEqual([5]);
+});
+
+test("what makes a function of a name gives it to nothing, and not to itself", () => {
+  const text =
+    "class P {\n  static void Main() {\n    foreach (string pier in all.OrderBy(k => k)) {\n      Show(pier);\n    }\n  }\n}\n";
+  expect(linesOf(givenToItself, "csharp", text)).toEqual([]);
+  const own = "class Boat {\n  int load;\n  public Boat(int load) {\n    load = load;\n  }\n}\n";
+  expect(linesOf(givenToItself, "csharp", own)).toEqual([4]);
 });

@@ -1,5 +1,5 @@
 import { ofKind } from "../../edits/places.ts";
-import { nodesOf, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, type SyntaxKind, type SyntaxNode } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
 /** The names that a declaration makes. */
@@ -7,6 +7,9 @@ const madeBy = (declaration: SyntaxNode): string[] =>
   nodesOf(declaration).flatMap((each) =>
     each.kind === "name" && (each.role === "definition" || each.role === "target") ? [each.sign ?? ""] : [],
   );
+
+/** What a variable ends with that is declared in it; a loop's own one is none of what comes behind the loop. */
+const scopes: ReadonlySet<SyntaxKind> = new Set<SyntaxKind>(["block", "class", "for", "foreach"]);
 
 /** An inner variable with the name of an outer one: what is given to it, the outer one does not get. */
 export const secondVariable: Mistake = {
@@ -16,7 +19,7 @@ export const secondVariable: Mistake = {
     if (context.writing.variables !== "declared in place") return [];
     const all = ofKind(context, "declaration").map(({ node, around }) => ({
       ...{ node, names: madeBy(node) },
-      within: around.findLast((each) => each.kind === "block" || each.kind === "class"),
+      within: around.findLast((each) => scopes.has(each.kind)),
     }));
     return all.flatMap((inner) => {
       const name = inner.names.find((each) =>
