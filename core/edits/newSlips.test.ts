@@ -155,3 +155,35 @@ test("a decision that undoes what the one before it did is first to be asked onl
   expect(odds(text("if", ""))).toBe(1);
   expect(odds(text("if", otherwise).replace('berth = "North"', "count = 1"))).toBe(1);
 });
+
+describe("what is counted and shown", () => {
+  test("is shown with one more, in brackets where a text is joined to it", () => {
+    const java = (shown: string) =>
+      `class M { void f() { for (int i = 0; i < 4; i++) { System.out.println("Lane " + ${shown} + ": " + g(i)); } } }`;
+    expect(madeBy("by-one", "java", java("i"))).toContain(java("(i + 1)"));
+  });
+  test("or without the one less that it has", () => {
+    const octave = (shown: string) => `k = 1;\nwhile k < 4\n  k = k + 1;\nend\nprintf("%d days\\n", ${shown});\n`;
+    expect(madeBy("by-one", "octave", octave("k - 1"))).toContain(octave("k"));
+    expect(madeBy("by-one", "octave", octave("k"))).toContain(octave("k - 1"));
+  });
+});
+
+test("a line is taken apart by a sign that is typed in, where none is said", () => {
+  const text = (sign: string) => `stops = input().split(${sign})\n`;
+  expect(madeBy("separator", "python", text(""), ["Auk-Rail-Tern\n"])[0]).toBe(text('"-"'));
+});
+
+test("what is asked whether it is nothing is given nothing", () => {
+  const text = (last: string) =>
+    `def find(legs, leg):\n    if leg not in legs:\n        return ${last}\n    return legs[leg]\n\nkm = find(all, one)\nif km is None:\n    print("no route")\n`;
+  expect(madeBy("constant", "python", text("0"))).toContain(text("None"));
+  expect(madeBy("constant", "python", text("0").replace("km is None", "km == 0")).join()).not.toContain("None");
+});
+
+test("the place of an element is kept in a loop in the place of what stands there", () => {
+  const text = (kept: string) => `for k = 1:numel(a)\n  if a(k) > limit\n    found(end + 1) = ${kept};\n  end\nend\n`;
+  expect(madeBy("other-name", "octave", `a = [1 2];\nfound = [];\n${text("a(k)")}`)).toContain(
+    `a = [1 2];\nfound = [];\n${text("k")}`,
+  );
+});

@@ -1,6 +1,7 @@
-import { isLoop, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
+import { isLoop, nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { bracketed, calledName, isOrder, isSimple, ofKind } from "../places.ts";
+import { gatherings } from "../gathered.ts";
+import { bracketed, calledName, isOrder, isSimple, namesIn, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 
 /** Calls of libraries that give or take out a piece by numbers. */
@@ -49,7 +50,27 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     if (node.kind === "call" && pieces.test(calledName(node)))
       for (const each of parts(node, "argument")) add(each, 0.6);
   }
+  for (const node of shownCounts(context)) add(node, 0.4);
   return [...found].map(([node, odds]) => ({ node, odds }));
+}
+
+/** What is printed of what a program counts by, alone or with one more: people count from another number than machines. */
+function shownCounts(context: EditContext): SyntaxNode[] {
+  const counted = new Set(gatherings(context).map(({ name }) => name));
+  for (const { node } of context.nodes)
+    if (node.kind === "for" || node.kind === "foreach")
+      for (const name of namesIn(part(node, "start") ?? part(node, "target") ?? node).slice(0, 1)) counted.add(name);
+  return ofKind(context, "call").flatMap(({ node }) => {
+    if (!context.writing.library.prints(calledName(node))) return [];
+    const inside = parts(node, "argument").flatMap((each) => nodesOf(each));
+    const byOne = inside.filter((each) => each.kind === "binary" && part(each, "right")?.sign === "1");
+    const withOne = byOne.filter((each) => counted.has(part(each, "left")?.sign ?? ""));
+    const plain = inside.filter(
+      (each) =>
+        each.kind === "name" && counted.has(each.sign ?? "") && !byOne.some((other) => other.children.includes(each)),
+    );
+    return [...withOne, ...plain];
+  });
 }
 
 /** A value with 1 more or 1 less; where it has that already, without it. */

@@ -20,6 +20,14 @@ function givesPlaces(around: readonly SyntaxNode[]): boolean {
   });
 }
 
+/** True where a program asks one of these questions of any of its names. */
+function asksForNothing(
+  context: EditContext,
+  questions: ReadonlyArray<((name: string) => string) | undefined>,
+): boolean {
+  return context.names.some((name) => questions.some((ask) => ask !== undefined && context.text.includes(ask(name))));
+}
+
 /** A number with two digits beside each other the other way round. */
 function swappedDigits(text: string): string[] {
   return Array.from({ length: Math.max(0, text.length - 1) }, (_, at) =>
@@ -68,6 +76,10 @@ function otherNumbers(context: EditContext): Proposal[] {
       others.set(String(value === lengthsBy.rows ? lengthsBy.rows + 1 : lengthsBy.rows), 2.2);
     // Behind a loop that gives back where something was found: nowhere.
     if (value === 0 && parent?.kind === "return" && givesPlaces(around)) others.set("-1", 2);
+    // Nothing, where what the function gives is asked for whether it is something.
+    const { nothing, holdsNothing, holdsSomething } = context.writing;
+    if (nothing && parent?.kind === "return" && asksForNothing(context, [holdsNothing, holdsSomething]))
+      others.set(nothing, 0.9);
     // From the other end.
     if (whole && value <= 1 && context.writing.countsFromEnd && parent?.kind === "index") add("-1", 0.5);
     const isFactor = parent?.kind === "binary" && factorSign.test(parent.sign ?? "");

@@ -173,6 +173,14 @@ function otherNames(context: EditContext): Proposal[] {
           .map((other) => change(node, other, { before: context.sourceOf(node), after: other }, 1.2))
       : [],
   );
+  // The place of an element in the place of the element that is picked there, and kept or put in.
+  const placesKept = ofKind(context, "index", "call").flatMap(({ node, around }) => {
+    const picks = node.kind === "index" || (names.includes(calledName(node)) && !functions.includes(calledName(node)));
+    const [at, ...others] = parts(node, "argument");
+    const isKept = node.role === "value" && around.at(-1)?.kind === "assignment";
+    if (!picks || !isKept || at?.kind !== "name" || others.length > 0 || !loopAround(around)) return [];
+    return [change(node, at.sign ?? "", { before: context.sourceOf(node), after: at.sign ?? "" }, 0.8)];
+  });
   // What was kept for an exchange, and a best one so far that is meant as a place, or as a value.
   const exchanged = lostExchanges(context).flatMap(({ value, kept }) =>
     kept ? [change(value, kept, { before: context.sourceOf(value), after: kept }, sure)] : [],
@@ -181,7 +189,7 @@ function otherNames(context: EditContext): Proposal[] {
     change(compared, element, { before: name, after: element }, isPlace ? sure : 2),
     change(value, whole, { before: context.sourceOf(value), after: whole }, isPlace ? 2 : sure),
   ]);
-  return [...inProgram, ...numbers, ...counted, ...places, ...elements, ...exchanged, ...bests];
+  return [...inProgram, ...numbers, ...counted, ...places, ...elements, ...placesKept, ...exchanged, ...bests];
 }
 
 export const otherName: EditFamily = {

@@ -1,5 +1,5 @@
 import { parts } from "../../syntax/tree.ts";
-import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { calledName, ofKind } from "../places.ts";
 
 /** What a line is usually taken apart by. */
@@ -10,6 +10,17 @@ const takesApart = /^(?:split|strsplit|ostrsplit|strtok|useDelimiter)$/i;
 function others(context: EditContext): Proposal[] {
   return ofKind(context, "call").flatMap(({ node }) => {
     if (!takesApart.test(calledName(node))) return [];
+    if (calledName(node) === "split" && context.sourceOf(node).endsWith("()"))
+      return usual
+        .filter((sign) => sign !== " ")
+        .map((sign) =>
+          insert(
+            node.to - 1,
+            `${context.writing.quote}${sign}${context.writing.quote}`,
+            { before: "", after: sign },
+            context.meantTexts.some((text) => text.includes(sign)) ? 1 : 0.2,
+          ),
+        );
     return parts(node, "argument").flatMap((each) => {
       const text = context.sourceOf(each);
       const [open, close] = [text.at(0) ?? "", text.at(-1) ?? ""];
@@ -24,6 +35,15 @@ function others(context: EditContext): Proposal[] {
   });
 }
 
+/** No sign at all: a line is taken apart at its blanks. */
+function withoutSign(context: EditContext): Proposal[] {
+  return ofKind(context, "call").flatMap(({ node }) => {
+    const [only, ...others] = parts(node, "argument");
+    if (calledName(node) !== "split" || only?.kind !== "text" || others.length > 0) return [];
+    return [change(only, "", { before: context.sourceOf(only), after: "" }, 0.5)];
+  });
+}
+
 /** A line is taken apart by another sign than the one between its parts. */
 export const separator: EditFamily = {
   id: "separator",
@@ -31,9 +51,10 @@ export const separator: EditFamily = {
   weight: 6,
   reads: "tree",
   mends: others,
-  plants: others,
+  plants: (context) => [...others(context), ...withoutSign(context)],
   examples: [
     { language: "python", right: 'parts = line.split(",")\n', faulty: 'parts = line.split(" ")\n' },
+    { language: "python", right: 'stops = line.split("-")\n', faulty: "stops = line.split()\n" },
     {
       language: "java",
       right: 'class Main { String[] f(String line) { return line.split(";"); } }',
