@@ -57,7 +57,8 @@ export type EditExample = { language: string; right: string; faulty: string };
 
 /**
  * A family of slips: `mends` proposes edits that may undo one, `plants` edits that make one. `weight`: how often such a
- * slip is the fault (by rough counts of students' programs; only their order matters). `reads`: "tree" where it needs a
+ * slip is the fault of a program that is refused, and which of two families an edit belongs to that both propose (by rough
+ * counts of students' programs; only their order matters; of programs that start: core/fixes/shares.ts). `reads`: "tree" where it needs a
  * program whose form is right, "text" where it serves programs that are refused, too.
  */
 export type EditFamily = {

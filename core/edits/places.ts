@@ -135,6 +135,12 @@ export function bracketed(context: EditContext, node: SyntaxNode): string {
   return isSimple(node) ? text : `(${text})`;
 }
 
+/** What a loop counts by, or the name that its elements get: none or one. */
+export function countersOf(loop: SyntaxNode): string[] {
+  const start = part(loop, "start") ?? part(loop, "target");
+  return start ? namesIn(start).slice(0, 1) : [];
+}
+
 /** The name that a function is given where it is made; "" where it has none. */
 export function nameOfFunction(node: SyntaxNode | undefined): string {
   return node?.children.find((child) => child.role === "definition" && child.kind === "name")?.sign ?? "";

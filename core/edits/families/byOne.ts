@@ -1,7 +1,7 @@
 import { isLoop, nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { gatherings } from "../gathered.ts";
-import { bracketed, calledName, isOrder, isSimple, namesIn, ofKind } from "../places.ts";
+import { bracketed, calledName, countersOf, isOrder, isSimple, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 
 /** Calls of libraries that give or take out a piece by numbers. */
@@ -57,9 +57,7 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
 /** What is printed of what a program counts by, alone or with one more: people count from another number than machines. */
 function shownCounts(context: EditContext): SyntaxNode[] {
   const counted = new Set(gatherings(context).map(({ name }) => name));
-  for (const { node } of context.nodes)
-    if (node.kind === "for" || node.kind === "foreach")
-      for (const name of namesIn(part(node, "start") ?? part(node, "target") ?? node).slice(0, 1)) counted.add(name);
+  for (const { node } of ofKind(context, "for", "foreach")) for (const name of countersOf(node)) counted.add(name);
   return ofKind(context, "call").flatMap(({ node }) => {
     if (!context.writing.library.prints(calledName(node))) return [];
     const inside = parts(node, "argument").flatMap((each) => nodesOf(each));

@@ -1,6 +1,6 @@
-import { isLoop, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { isLoop, nodesOf, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { calledName, functionAround, namesIn, ofKind, otherTruth } from "../places.ts";
+import { calledName, countersOf, functionAround, ofKind, otherTruth } from "../places.ts";
 
 /** A whole number written with the digits that its text had. */
 function written(value: number, like: string): string {
@@ -11,12 +11,10 @@ function written(value: number, like: string): string {
 /** True in a function that gives back what one of its loops counts by. */
 function givesPlaces(around: readonly SyntaxNode[]): boolean {
   const owner = functionAround(around);
-  return nodesOf(owner ?? { kind: "block", from: 0, to: 0, children: [] }).some((loop) => {
-    const start = isLoop(loop) ? (part(loop, "start") ?? part(loop, "target")) : undefined;
-    const counter = start ? namesIn(start)[0] : undefined;
-    return nodesOf(loop).some(
-      (each) => each.kind === "return" && counter !== undefined && each.children[0]?.sign === counter,
-    );
+  const loops = owner ? nodesOf(owner).filter(isLoop) : [];
+  return loops.some((loop) => {
+    const counters = countersOf(loop);
+    return nodesOf(loop).some((each) => each.kind === "return" && counters.includes(each.children[0]?.sign ?? ""));
   });
 }
 

@@ -7,11 +7,16 @@ function isCharacter({ writing, sourceOf }: EditContext, node: SyntaxNode): bool
   return writing.letterQuote !== undefined && sourceOf(node).startsWith(writing.letterQuote);
 }
 
+/** What compares texts and answers with a number, by its name, and the answer for equal ones; no answer where there is none such. */
+function answering({ writing }: EditContext): { name: string; zero?: string | undefined } {
+  const [call = "", zero] = writing.equalTexts?.("a", "b").split(` ${writing.equal} `) ?? [];
+  return { name: call.split("(")[0] ?? "", zero };
+}
+
 /** Where a comparison of texts gives 0 for equal ones, and its answer is asked as if it were the truth: `if (strcmp(a, b))`. */
 function bareAnswers(context: EditContext): Proposal[] {
-  const { equalTexts, equal, and, or } = context.writing;
-  const [call, zero] = equalTexts?.("a", "b").split(` ${equal} `) ?? [];
-  const name = call?.split("(")[0] ?? "";
+  const { equal, and, or } = context.writing;
+  const { name, zero } = answering(context);
   if (zero === undefined) return [];
   return ofKind(context, "call").flatMap(({ node, around }) => {
     const parent = around.at(-1);
@@ -27,9 +32,8 @@ function bareAnswers(context: EditContext): Proposal[] {
 
 /** Where such an answer is compared with another number than the one that it gives for equal texts. */
 function otherAnswers(context: EditContext): Proposal[] {
-  const { equalTexts, equal, unequal } = context.writing;
-  const [call, zero] = equalTexts?.("a", "b").split(` ${equal} `) ?? [];
-  const name = call?.split("(")[0] ?? "";
+  const { equal, unequal } = context.writing;
+  const { name, zero } = answering(context);
   if (zero === undefined) return [];
   return ofKind(context, "binary").flatMap(({ node }) => {
     const [left, right] = [part(node, "left"), part(node, "right")];
@@ -78,12 +82,11 @@ function unlikeTexts(context: EditContext): Proposal[] {
 
 /** A right answer of such a comparison for another number. */
 function plantedAnswers(context: EditContext): Proposal[] {
-  const { equalTexts, equal } = context.writing;
-  const [call, zero] = equalTexts?.("a", "b").split(` ${equal} `) ?? [];
+  const { name, zero } = answering(context);
   if (zero === undefined) return [];
   return ofKind(context, "binary").flatMap(({ node }) => {
     const [left, right] = [part(node, "left"), part(node, "right")];
-    if (left?.kind !== "call" || calledName(left) !== call?.split("(")[0] || right?.sign !== zero) return [];
+    if (left?.kind !== "call" || calledName(left) !== name || right?.sign !== zero) return [];
     return [change(right, "1", { one: zero, other: "1" }, 0.3)];
   });
 }

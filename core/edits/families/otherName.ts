@@ -4,7 +4,7 @@ import { mixedBests } from "../bests.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { lostExchanges } from "../exchanged.ts";
 import { gatherings } from "../gathered.ts";
-import { calledName, isOrder, loopAround, namesIn, ofKind } from "../places.ts";
+import { calledName, countersOf, isOrder, loopAround, namesIn, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 import { elementsForPlaces, usageOf } from "../usage.ts";
 
@@ -23,12 +23,6 @@ function neverChangedIn(around: readonly SyntaxNode[]): string[] {
       );
       return namesIn(condition).filter((name) => !given.includes(name));
     });
-}
-
-/** What a loop counts by. */
-function countersOf(loop: SyntaxNode): string[] {
-  const start = part(loop, "start") ?? part(loop, "target");
-  return start ? namesIn(start).slice(0, 1) : [];
 }
 
 /** What the innermost loop around counts by, in its header or as a step of its body. */
