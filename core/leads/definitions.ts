@@ -115,7 +115,9 @@ function fillingLoops({ language, codeLines, text }: LeadContext, lines: readonl
 }
 
 /** Where an array was made without room for a single element, from which the failing step (at `at`) picks one. */
-function arraysWithoutRoom({ codeLines, trace }: LeadContext, at: number, names: readonly string[]): Lead[] {
+function arraysWithoutRoom({ codeLines, trace, verdict }: LeadContext, at: number, names: readonly string[]): Lead[] {
+  // A place before the first one is in no array, however large.
+  if (/-\d/.test(verdict.diagnostic?.message ?? "")) return [];
   const before = trace?.steps.slice(0, at + 1) ?? [];
   return names.flatMap((name) => {
     const isIts = (step: Step) => step.writes.some(({ path }) => path.length === 1 && path[0] === name);
@@ -207,7 +209,15 @@ export const definitions: LeadRule = (context) => {
               : distance === 1
                 ? `“${name}”, used in the failing line, last got its value here.`
                 : `“${name}”, from which the failing line has its value, got its value here.`;
-      leads.push({ line, why, weight: by === "decision" ? 58 - distance : weigh(line, name, distance) });
+      // Who only hands on a text that was typed in made no slip in it: what turns it into a number has to expect it.
+      const handsOn =
+        by === "call" &&
+        kind === "conversion" &&
+        !(codeLines.get(line) ?? []).some(
+          (token) => token.kind === "text" && (verdict.diagnostic?.message ?? "").includes(token.text.slice(1, -1)),
+        );
+      const weight = handsOn ? 66 - distance * 4 : weigh(line, name, distance);
+      leads.push({ line, why, weight: by === "decision" ? 58 - distance : weight });
     }
     if (byIndex) leads.push(...arraysWithoutRoom(context, at, names));
     if (kind === "empty reference")

@@ -1,4 +1,4 @@
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { ofKind } from "../places.ts";
 
@@ -16,6 +16,17 @@ function isLogic(context: EditContext, node: SyntaxNode): boolean {
   return node.kind === "binary" && (sign === context.writing.and || sign === context.writing.or);
 }
 
+/** Whether what stands behind `or` can be a condition of its own already: a comparison, a call, a decision in brackets. */
+function decidesItself(context: EditContext, node: SyntaxNode): boolean {
+  return nodesOf(node).some(
+    (each) =>
+      each.kind === "call" ||
+      each.kind === "constant" ||
+      isLogic(context, each) ||
+      (each.kind === "binary" && comparing.has(each.sign ?? "")),
+  );
+}
+
 /** `x == "y" or "Y"`: the value on the right is compared with what the comparison before it compares. */
 function mends(context: EditContext): Proposal[] {
   return ofKind(context, "binary").flatMap(({ node }) => {
@@ -26,11 +37,14 @@ function mends(context: EditContext): Proposal[] {
       !isLogic(context, node) ||
       !right ||
       !left ||
-      !["text", "number", "name", "constant", "group"].includes(right.kind)
+      !["text", "number", "name", "constant", "group"].includes(right.kind) ||
+      (right.kind === "group" && decidesItself(context, right))
     )
       return [];
     const text = `${context.sourceOf(left)} ${compared.sign} ${context.sourceOf(right)}`;
-    return [change(right, text, { value: context.sourceOf(right), name: context.sourceOf(left) })];
+    // A name or a constant may be a truth of its own: it is tried, and not taken for a mistake.
+    const isSure = right.kind === "text" || right.kind === "number";
+    return [change(right, text, { value: context.sourceOf(right), name: context.sourceOf(left) }, isSure ? 1 : 0.5)];
   });
 }
 

@@ -4,6 +4,7 @@ import { assignmentAsCondition } from "./assignmentAsCondition.ts";
 import { behindTheEnd } from "./behindTheEnd.ts";
 import { bestMixed } from "./bestMixed.ts";
 import { branchCovered } from "./branchCovered.ts";
+import { callsItselfAlways } from "./callsItselfAlways.ts";
 import { caseGoesOn } from "./caseGoesOn.ts";
 import { comparisonWithNothing } from "./comparisonWithNothing.ts";
 import { copyChanged } from "./copyChanged.ts";

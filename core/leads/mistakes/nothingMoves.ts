@@ -1,4 +1,4 @@
-import { namesIn, ofKind } from "../../edits/places.ts";
+import { calledName, nameOfFunction, namesIn, ofKind } from "../../edits/places.ts";
 import { nodesOf, part } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
@@ -12,11 +12,23 @@ export const nothingMoves: Mistake = {
       const names = condition ? namesIn(condition) : [];
       if (!condition || !body || names.length === 0 || nodesOf(condition).some((each) => each.kind === "call"))
         return [];
+      // Functions of the program that give one of the names a value.
+      const givenByCall = new Set(
+        ofKind(context, "function")
+          .filter(({ node: own }) =>
+            nodesOf(own).some((one) => one.role === "target" && names.includes(one.sign ?? "")),
+          )
+          .map(({ node: own }) => nameOfFunction(own)),
+      );
       const changed = nodesOf(body).some(
         (each) =>
           (each.role === "target" && namesIn(each).some((name) => names.includes(name))) ||
           each.kind === "leave" ||
           each.kind === "return" ||
+          (each.kind === "field" &&
+            each.role === "callee" &&
+            names.some((name) => name === part(each, "object")?.sign)) ||
+          (each.kind === "call" && givenByCall.has(calledName(each))) ||
           (each.kind === "call" &&
             each.children.some(
               (child) =>

@@ -22,7 +22,7 @@ export const operandMissing: Pattern = {
           ? firstLineWith(
               evidence,
               namedLines(evidence),
-              /(?:[\w)\]]\s*[-+*/%]\s*[*/%;)](?![*/]))|(?:[\w)\]]\s*[*/%]\s*[;)])/,
+              /(?:[\w)\]"']\s*[-+*/%](?:\s+[-+])*\s*[*/%;),](?![*/]))|(?:[\w)\]]\s*[*/%]\s*[;)])/,
               "An operator has nothing behind it.",
             )
           : null,

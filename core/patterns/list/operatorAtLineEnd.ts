@@ -4,6 +4,13 @@ import { byEdit, byText, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { firstLineWith, namedLines } from "../shape.ts";
 
+/** Whether what stands below a line (from 1) is indented further, as the rest of an expression is. */
+function goesOnBelow(lines: readonly string[], line: number): boolean {
+  const indent = (text: string) => text.search(/\S/);
+  const next = lines.slice(line).find((each) => each.trim() !== "");
+  return next !== undefined && indent(next) > indent(lines[line - 1] ?? "");
+}
+
 /** An expression breaks off behind an operator. */
 export const operatorAtLineEnd: Pattern = {
   id: "operator-at-line-end",
@@ -25,9 +32,14 @@ export const operatorAtLineEnd: Pattern = {
     byText(
       (evidence) =>
         evidence.class === "syntax"
-          ? firstLineWith(evidence, namedLines(evidence), /[\w)\]"']\s*[-+*/%]\s*$/, "The line ends with an operator.")
+          ? firstLineWith(
+              evidence,
+              namedLines(evidence).filter((line) => !goesOnBelow(evidence.lines, line)),
+              /[\w)\]"']\s*[-+*/%]\s*$/,
+              "The line ends with an operator.",
+            )
           : null,
-      4,
+      8,
     ),
   ],
   examples: [

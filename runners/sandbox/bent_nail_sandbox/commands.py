@@ -26,6 +26,10 @@ RECORDING_BYTES = 64 << 20
 RECORDING_HEADER = struct.Struct("<IIII")  # bytes in use with this header, current line, current step + 1, 1: the step limit ended it, 2: the chunks are words for the server, no steps
 MOST_KEPT = 1 << 20
 FAULTS = (4, 6, 7, 8, 11)
+
+# Kilobytes of stack from which on a program that prints too much may go on printing, up to so many times as much.
+DEEP_STACK = 512
+DEEP_OUTPUT = 16
 MOST_MESSAGES = 512 << 10
 BUILD_FOLDER = "/tmp/build"
 LOOK = 20  # milliseconds between two looks at what one of many runs has taken
@@ -146,6 +150,7 @@ class Run:
         os.set_blocking(self.err, False)
         self.stamps = {"O": (0, 0), "E": (0, 0)}
         self.recording = None
+        self.pid = 0
         if request["commands"]["recording"]:
             memory = os.memfd_create("recording", 0)
             os.ftruncate(memory, RECORDING_BYTES)
@@ -163,9 +168,23 @@ class Run:
         if room > 0:
             append_frame(self.block, kind.encode(), data[:room], *self.stamps[kind])
         self.printed += len(data)
-        if self.printed > self.limit and self.stopped == "none":
+        if self.printed <= self.limit:
+            return
+        # Calls that call one another without end print a lot, too, and stop by themselves when the stack is full.
+        goes_on = self.recording is None and self.printed <= DEEP_OUTPUT * self.limit and self.is_deep()
+        if self.stopped == "none" or not goes_on:
             self.stopped = "output"
-            kill_everything()
+            if not goes_on:
+                kill_everything()
+
+    def is_deep(self):
+        """True if the stack of the program holds so much that its calls may be about to fill it."""
+        try:
+            with open("/proc/%d/status" % self.pid, "rb") as source:
+                size = next((line for line in source if line.startswith(b"VmStk:")), b"VmStk: 0 kB")
+            return int(size.split()[1]) >= DEEP_STACK
+        except (OSError, ValueError, IndexError):
+            return False
 
     def drain(self):
         """Takes what was printed; errors first, since whatever was printed before an error was taken when its notice came."""
@@ -344,7 +363,8 @@ def run_program(request, block, channel, result):
     except Stopped:
         result.update(signal=9, exit=128 + 9, stopped="limit")
     result["ranOut"] = run.keyboard.ran_out
-    if run.stopped != "none":
+    # What stopped by a fault of its own behind the limit was not stopped by us.
+    if run.stopped != "none" and not (run.stopped == "output" and result["signal"] in FAULTS):
         result["stopped"] = run.stopped
     append_frame(block, b"F", json.dumps(effects(FOLDER, request["files"])).encode())
     if run.recording is not None:
