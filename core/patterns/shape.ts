@@ -17,7 +17,9 @@ export const isOther = (before: string) =>
   );
 
 /** Whether the name that is meant is one that the program makes itself. */
-export function isOwn({ lineAfter, lineBefore }: Change, { program }: Evidence): boolean {
+export function isOwn({ lineAfter, lineBefore }: Change, { program, language }: Evidence): boolean {
+  const made = editContext(language, program);
+  const known = made && new Set([...made.names, ...made.functions]);
   const words = (text: string) => text.match(/[A-Za-z_]\w*/g) ?? [];
   const times = (text: string, word: string) => words(text).filter((each) => each === word).length;
   const meant = [...new Set(words(lineAfter))].filter((word) => times(lineAfter, word) > times(lineBefore, word));
@@ -28,8 +30,10 @@ export function isOwn({ lineAfter, lineBefore }: Change, { program }: Evidence):
       lineBefore,
     ) && program.split("\n").filter((line) => new RegExp(String.raw`\b${name}\b`).test(line)).length === 1;
   const makes = (name: string) =>
+    known?.has(name) ||
+    // A word of the language in front of a call makes nothing.
     new RegExp(
-      String.raw`\b${name}\s*(?:[-+*/]?=(?!=)|:=|:|<-|←)|\b(?:def|function|procedure|for|var|FOR(?: EACH)?|INPUT|SET|FUNCTION|PROCEDURE)\s+${name}\b|[\w>\]]\s+\*?${name}\s*[=;,()[]`,
+      String.raw`\b${name}\s*(?:[-+*/]?=(?!=)|:=|:|<-|←)|\b(?:def|function|procedure|for|var|FOR(?: EACH)?|INPUT|SET|FUNCTION|PROCEDURE)\s+${name}\b|[\w>\]]\s+\*?(?<!\b(?:else|then|do|begin|repeat|return|and|or|not|of)\s+)${name}\s*[=;,()[]`,
     ).test(program);
   return meant.some(makes) || written.some(madeHere);
 }

@@ -2,6 +2,7 @@ import type { Conversion } from "../../languages/writing.ts";
 import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { calledName, isSimple, namesIn, ofKind } from "../places.ts";
+import { wholeQuotients } from "../wholeQuotients.ts";
 
 /** Values that may need another kind: what is read, sides of calculations and comparisons, arguments, what is given back. */
 function values(context: EditContext): Array<{ node: SyntaxNode; odds: number }> {
@@ -74,9 +75,12 @@ function ofNeighbours(context: EditContext): Map<string, Set<Conversion>> {
 function putIn(context: EditContext): Proposal[] {
   const { conversions } = context.writing;
   const neighbours = ofNeighbours(context);
+  const quotients = wholeQuotients(context).map(({ node }) => node);
   return values(context).flatMap(({ node, odds }) => {
     const alike = node.kind === "index" ? neighbours.get(part(node, "object")?.sign ?? "") : undefined;
-    const usual = isCast(conversions) && !divides(context, node) ? 0.3 : 1;
+    // A quotient that lacks its digits, or what is divided in it.
+    const isCut = quotients.some((each) => each === node || part(each, "left") === node);
+    const usual = isCut ? 4 : isCast(conversions) && !divides(context, node) ? 0.3 : 1;
     return conversions.flatMap((conversion, at) => {
       const text = context.sourceOf(node);
       if (conversion.before !== "" && text.startsWith(conversion.before)) return [];

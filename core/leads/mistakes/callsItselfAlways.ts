@@ -40,7 +40,7 @@ export const callsItselfAlways: Mistake = {
       const name = nameOfFunction(node);
       const body = part(node, "body");
       if (name === "" || !body) return [];
-      const count = nodesOf(node).filter((each) => each.kind === "parameter").length;
+      const count = nodesOf(node).filter(({ kind, role }) => kind === "parameter" && role !== "target").length;
       for (const statement of body.children) {
         const call = callInEveryCase(statement, name, count);
         if (call)

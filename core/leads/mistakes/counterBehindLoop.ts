@@ -15,7 +15,9 @@ function countersRead(context: EditContext): Array<{ name: string; place: Syntax
         if (!next) return [];
         const isGiven =
           node.role === "target" || node.role === "definition" || around.some(({ kind }) => kind === "for");
-        return isGiven ? [] : [{ name: counter, place: node }];
+        // What is indented as if it were in the loop was meant to be there.
+        const indentOf = (piece: SyntaxNode) => context.lines[context.lineOf(piece.from) - 1]?.indent.length ?? 0;
+        return isGiven || indentOf(next) > indentOf(loop) ? [] : [{ name: counter, place: node }];
       }
       return [];
     }),

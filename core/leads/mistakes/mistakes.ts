@@ -71,7 +71,15 @@ export const mistakes: readonly Mistake[] = [
   ],
   ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
-  ...[assignmentAsCondition, caseGoesOn, comparisonWithNothing, headerEnded, inputKeptAsText, listChangedWhileWalked],
+  ...[
+    assignmentAsCondition,
+    callsItselfAlways,
+    caseGoesOn,
+    comparisonWithNothing,
+    headerEnded,
+    inputKeptAsText,
+    listChangedWhileWalked,
+  ],
   ...[
     loopCountsAway,
     loopLimit,

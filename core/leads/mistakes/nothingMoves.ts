@@ -20,14 +20,21 @@ export const nothingMoves: Mistake = {
           )
           .map(({ node: own }) => nameOfFunction(own)),
       );
+      // What is compared with a text or a number written out is a value: nothing that is asked of it changes it.
+      const values = nodesOf(condition).flatMap((each) =>
+        each.kind === "binary" && each.children.some(({ kind }) => kind === "text" || kind === "number")
+          ? each.children.flatMap(({ kind, sign }) =>
+              kind === "name" && /^(?:[<>]=?|[=!]=|=|<>)$/.test(each.sign ?? "") ? [sign ?? ""] : [],
+            )
+          : [],
+      );
+      const objects = names.filter((name) => !values.includes(name));
       const changed = nodesOf(body).some(
         (each) =>
           (each.role === "target" && namesIn(each).some((name) => names.includes(name))) ||
           each.kind === "leave" ||
           each.kind === "return" ||
-          (each.kind === "field" &&
-            each.role === "callee" &&
-            names.some((name) => name === part(each, "object")?.sign)) ||
+          (each.kind === "field" && each.role === "callee" && objects.includes(part(each, "object")?.sign ?? "")) ||
           (each.kind === "call" && givenByCall.has(calledName(each))) ||
           (each.kind === "call" &&
             each.children.some(

@@ -24,6 +24,16 @@ export const dimensionWrong: Pattern = {
         lineBefore !== lineAfter && lineAfter === lineBefore.replace(/\b(?:rows|columns)(?=\()/, otherDirection),
       7,
     ),
+    byEdit(
+      ["constant", "by-one"],
+      ({ before, after, lineBefore }, { language }) =>
+        /^[12]$/.test(before) &&
+        /^[12]$/.test(after) &&
+        (language.writing?.along ?? []).some(({ names }) =>
+          names.some((name) => new RegExp(`\\b${name}\\(.*,\\s*${before}\\)`).test(lineBefore)),
+        ),
+      8,
+    ),
     byChange(({ lineBefore, family }) => family === "constant" && /\b(?:size|shape|GetLength)\b/.test(lineBefore), 6),
   ],
   examples: [

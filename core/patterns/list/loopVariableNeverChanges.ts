@@ -17,6 +17,16 @@ export const loopVariableNeverChanges: Pattern = {
   grounds: [
     byEdit("loop-change", () => true, 3),
     byNotice("loop-variable-never-changes", 4),
+    // A line that gives it another value is put in.
+    byEdit(
+      ["step-left-out", "call-left-out"],
+      ({ after }, { noticed }) =>
+        noticed.some(
+          ({ id, names = [] }) =>
+            id === "loop-variable-never-changes" && names.some((name) => count(after, wholeWord(name)) > 0),
+        ),
+      7,
+    ),
     // The result goes to another name than the one that the loop asks for.
     byEdit(
       ["other-name", "name"],

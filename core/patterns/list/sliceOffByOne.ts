@@ -18,6 +18,14 @@ export const sliceOffByOne: Pattern = {
       ({ lineBefore }) => /\[[^\]]*:[^\]]*\]|substring|substr|Copy\s*\(|\b(?:LEFT|RIGHT|MID)\(/i.test(lineBefore),
       4,
     ),
+    // Where pieces are taken in round brackets.
+    byEdit(
+      ["by-one", "constant"],
+      ({ lineBefore, before }) =>
+        /^\d+$/.test(before) &&
+        new RegExp(`\\w\\((?:${before}\\s*:\\s*\\w+|\\w+\\s*:\\s*${before})\\)`).test(lineBefore),
+      4,
+    ),
   ],
   examples: [
     example(
