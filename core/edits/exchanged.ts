@@ -9,6 +9,14 @@ export function givenBy(node: SyntaxNode): { target: SyntaxNode; value: SyntaxNo
   return target && value ? { target, value } : null;
 }
 
+/** The same, where the statement may make the name known, too: `int deck = 2;` with nothing else in it. */
+export function firstGivenBy(node: SyntaxNode): { target: SyntaxNode; value: SyntaxNode } | null {
+  const made = node.kind === "declaration" ? node.children.filter(({ kind }) => kind === "assignment") : [];
+  const [only] = made;
+  const [target, value] = only && made.length === 1 ? [part(only, "definition"), part(only, "value")] : [];
+  return target && value ? { target, value } : givenBy(node);
+}
+
 /**
  * Two neighbours that were to be exchanged: `a = b` and then `b = a`, by which both are the second. `value` is what the
  * latter gives, `kept` a name that was given the value of the first before, if there is one.

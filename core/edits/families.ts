@@ -59,6 +59,7 @@ import { terminator } from "./families/terminator.ts";
 import { textLiteral } from "./families/textLiteral.ts";
 import { textOrNumber } from "./families/textOrNumber.ts";
 import { textsBeside } from "./families/textsBeside.ts";
+import { tolerance } from "./families/tolerance.ts";
 import { word } from "./families/word.ts";
 import { wrapped } from "./families/wrapped.ts";
 
@@ -66,7 +67,17 @@ import { wrapped } from "./families/wrapped.ts";
 export const editFamilies: readonly EditFamily[] = [
   ...[terminator, colon, bracket, quote, word, sign, blockEnd, indentationFamily, nameFamily],
   ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
-  ...[comparison, equalitySign, comparisonLeftOut, logicWord, arithmetic, formulaBrackets, constant, byOneFamily],
+  ...[
+    comparison,
+    tolerance,
+    equalitySign,
+    comparisonLeftOut,
+    logicWord,
+    arithmetic,
+    formulaBrackets,
+    constant,
+    byOneFamily,
+  ],
   ...[otherName, swapped, accumulation, begunAnew, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
   ...[textsBeside, callLeftOut, counterpart, sortOrder, factorLeftOut],

@@ -120,6 +120,8 @@ export type Writing = {
   worksOut?: Readonly<Record<"sizes" | "distances" | "texts", readonly string[]>>;
   /** Functions of the library that are taken for one another, two and two, by name, or with what they are handed: pop(), pop(0). */
   counterparts?: ReadonlyArray<readonly [string, string]>;
+  /** Calls that put something into a list at its end and at its beginning: two names, and what stands before it in the latter. */
+  ends?: ReadonlyArray<{ last: string; first: string; place: string }>;
   /**
    * Calls that put values in order, by name, with what makes them do so from the greatest down: what they are handed last, or
    * what stands behind them.

@@ -1,6 +1,8 @@
 import { isLoop, nodesOf, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { neverEntered } from "../neverEntered.ts";
 import { calledName, countersOf, functionAround, ofKind, otherTruth } from "../places.ts";
+import { sameElements } from "../sameElements.ts";
 
 /** A whole number written with the digits that its text had. */
 function written(value: number, like: string): string {
@@ -46,6 +48,7 @@ function otherNumbers(context: EditContext): Proposal[] {
   const factors = new Set(
     numbers.flatMap(({ node, around }) => (factorSign.test(around.at(-1)?.sign ?? "") ? [node.sign ?? ""] : [])),
   );
+  const same = new Set(sameElements(context).map(({ place }) => place));
   return numbers.flatMap(({ node, around }) => {
     const text = node.sign ?? "";
     const value = Number(text);
@@ -80,6 +83,8 @@ function otherNumbers(context: EditContext): Proposal[] {
       others.set(nothing, 0.9);
     // From the other end.
     if (whole && value <= 1 && context.writing.countsFromEnd && parent?.kind === "index") add("-1", 0.5);
+    // The line above picks this element already.
+    if (whole && same.has(node)) others.set(String(value + 1), 3);
     const isFactor = parent?.kind === "binary" && factorSign.test(parent.sign ?? "");
     for (const other of known) add(other, isFactor && factors.has(other) ? 0.7 : 0.3);
     for (const other of [60, 100, 1000, 24, 12, 7]) if (whole && value > 5) add(String(other), 0.08);
@@ -92,10 +97,11 @@ function otherNumbers(context: EditContext): Proposal[] {
 
 /** One truth for the other. */
 function otherTruths(context: EditContext): Proposal[] {
+  const closing = new Set(neverEntered(context).map(({ value }) => value));
   return ofKind(context, "constant").flatMap(({ node }) => {
     const text = node.sign ?? "";
     const after = otherTruth(text);
-    return after === undefined ? [] : [change(node, after, { before: text, after }, 0.6)];
+    return after === undefined ? [] : [change(node, after, { before: text, after }, closing.has(node) ? 3 : 0.6)];
   });
 }
 

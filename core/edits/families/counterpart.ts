@@ -1,5 +1,6 @@
+import { part, parts } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { ofKind } from "../places.ts";
+import { calledName, ofKind } from "../places.ts";
 
 /** What stands for the other one of two: the least for the greatest, the first for the last, down for up. */
 function theOthers(context: EditContext): Proposal[] {
@@ -28,14 +29,36 @@ function theOthers(context: EditContext): Proposal[] {
   });
 }
 
+/** What is put in at the other end of a list: behind its last element for before its first one, and the other way. */
+function otherEnds(context: EditContext): Proposal[] {
+  const { ends = [] } = context.writing;
+  return ofKind(context, "call").flatMap(({ node }) => {
+    const callee = part(node, "callee");
+    const [given] = parts(node, "argument").slice(-1);
+    const name = calledName(node);
+    if (callee?.kind !== "field" || !given || context.functions.includes(name)) return [];
+    const place = context.text.slice(callee.to + 1, given.from);
+    const from = callee.to - name.length;
+    return ends.flatMap(({ last, first, place: before }) => {
+      const isLast = name === last && place === "";
+      const isFirst = name === first && place.replace(/\s+/g, "") === before.trim() && before !== "";
+      if (!isLast && !isFirst) return [];
+      const after = isLast ? `${first}(${before}` : `${last}(`;
+      return [change({ from, to: given.from }, after, { before: `${name}(${place}`, after }, 0.8)];
+    });
+  });
+}
+
+const bothEnds = (context: EditContext) => [...theOthers(context), ...otherEnds(context)];
+
 /** A function of the library for the one that does the same from the other end. */
 export const counterpart: EditFamily = {
   id: "counterpart",
   says: "one of two that belong together in the place of the other: the least and the greatest, the first and the last",
   weight: 6,
   reads: "tree",
-  mends: theOthers,
-  plants: theOthers,
+  mends: bothEnds,
+  plants: bothEnds,
   examples: [
     { language: "python", right: "print(max(loads))\n", faulty: "print(min(loads))\n" },
     { language: "python", right: "first = queue.pop(0)\n", faulty: "first = queue.pop()\n" },
@@ -43,6 +66,12 @@ export const counterpart: EditFamily = {
       language: "java",
       right: 'class Main { boolean f(String s) { return s.startsWith("K"); } }',
       faulty: 'class Main { boolean f(String s) { return s.endsWith("K"); } }',
+    },
+    { language: "python", right: "queue.append(boat)\n", faulty: "queue.insert(0, boat)\n" },
+    {
+      language: "csharp",
+      right: "class P { void F() { queue.Insert(0, boat); } }",
+      faulty: "class P { void F() { queue.Add(boat); } }",
     },
     {
       language: "c",

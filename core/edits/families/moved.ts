@@ -1,7 +1,9 @@
 import { isLoop, isStatement, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { misplacedByIndent } from "../indented.ts";
+import { ownLinks } from "../links.ts";
 import { blocksOf, indentUnit, lineEndOf, reindent, wholeLines } from "../places.ts";
+import { stepsInBranches } from "../stepsInBranches.ts";
 
 type Lines = NonNullable<ReturnType<typeof wholeLines>>;
 
@@ -53,7 +55,10 @@ function indentOf(context: EditContext, node: SyntaxNode): string {
 function moves(context: EditContext): Proposal[] {
   const found: Proposal[] = [];
   const unit = indentUnit(context);
-  const misplaced = new Set(misplacedByIndent(context).map(({ statement }) => statement));
+  const misplaced = new Set(
+    [...misplacedByIndent(context), ...stepsInBranches(context)].map(({ statement }) => statement),
+  );
+  const turned = new Set(ownLinks(context).map(({ first }) => first));
   for (const { block, statements, around } of blocksOf(context)) {
     const owner = ownerOf(block, around);
     for (const [at, statement] of statements.entries()) {
@@ -115,7 +120,7 @@ function moves(context: EditContext): Proposal[] {
         );
       const following = next && wholeLines(context, next);
       if (following && (isSmall || isSmallStatement(next)))
-        found.push(...move(context, lines, following.to, lines.first.indent, 0.5, "along"));
+        found.push(...move(context, lines, following.to, lines.first.indent, turned.has(statement) ? 4 : 0.5, "along"));
     }
   }
   // In a language whose blocks are indented, a block's last line may belong to a block further out.

@@ -1,4 +1,5 @@
 import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
+import { crossedArguments } from "../crossedArguments.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { calledName, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
@@ -25,6 +26,7 @@ function isJoint({ writing }: EditContext, sign = ""): boolean {
 
 /** Arguments, groups of arguments, and the two sides of an operator that change places. */
 function swaps(context: EditContext): Proposal[] {
+  const crossed = crossedArguments(context);
   const calls = ofKind(context, "call", "index").flatMap(({ node }) => {
     const given = parts(node, "argument");
     // In a language whose lists begin with 1 a row and a column are picked as a function is called.
@@ -35,7 +37,8 @@ function swaps(context: EditContext): Proposal[] {
       if (!one || !mayChange(context, one, other)) return [];
       // Two values that the program is given as they stand are seldom the slip.
       const left = one.kind === "number" && other.kind === "number" ? 0.3 : 1;
-      return swap(context, one, other, (own ? 1 : 0.3) * left);
+      const isCrossed = crossed.some((each) => each.one === one && each.other === other);
+      return swap(context, one, other, isCrossed ? 3 : (own ? 1 : 0.3) * left);
     });
     // Two pairs: (a, b, c, d) is (c, d, a, b).
     const [first, second, third, fourth] = given;

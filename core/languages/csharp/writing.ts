@@ -30,7 +30,9 @@ export const csharpWriting: Writing = {
     ...{ sizes: ["_.Length", "_.Count"], distances: ["Math.Abs(_)"] },
     texts: ["_.ToLower()", "_.ToUpper()", "_.Trim()"],
   },
+  ends: [{ last: "Add", first: "Insert", place: "0, " }],
   counterparts: [
+    ["AddFirst", "AddLast"],
     ["Min", "Max"],
     ["OrderBy", "OrderByDescending"],
     ["Floor", "Ceiling"],
@@ -39,7 +41,7 @@ export const csharpWriting: Writing = {
     ["IndexOf", "LastIndexOf"],
     ["Keys", "Values"],
     ["First", "Last"],
-    ["AddFirst", "AddLast"],
+
     ["RemoveFirst", "RemoveLast"],
     ["TrimStart", "TrimEnd"],
   ],

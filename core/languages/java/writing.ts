@@ -28,7 +28,9 @@ export const javaWriting: Writing = {
     ...{ sizes: ["_.length()", "_.size()"], distances: ["Math.abs(_)"] },
     texts: ["_.toLowerCase()", "_.toUpperCase()", "_.trim()"],
   },
+  ends: [{ last: "add", first: "add", place: "0, " }],
   counterparts: [
+    ["addFirst", "addLast"],
     ["min", "max"],
     ["naturalOrder", "reverseOrder"],
     ["floor", "ceil"],
@@ -38,7 +40,7 @@ export const javaWriting: Writing = {
     ["keySet", "values"],
     ["removeFirst", "removeLast"],
     ["getFirst", "getLast"],
-    ["addFirst", "addLast"],
+
     ["pollFirst", "pollLast"],
     ["peekFirst", "peekLast"],
   ],

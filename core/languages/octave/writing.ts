@@ -23,6 +23,7 @@ export const octaveWriting: Writing = {
     ["/", "./"],
     ["^", ".^"],
     ["*", "^"],
+    ["/", "\\"],
   ],
   step: (name, sign) => `${name} = ${name} ${sign} 1;`,
   conversions: [

@@ -46,6 +46,7 @@ export const pythonWriting: Writing = {
     ...{ sizes: ["len(_)"], distances: ["abs(_)"] },
     texts: ["_.lower()", "_.upper()", "_.strip()"],
   },
+  ends: [{ last: "append", first: "insert", place: "0, " }],
   counterparts: [
     ["min", "max"],
     ["floor", "ceil"],

@@ -1,5 +1,6 @@
 import { addedToNothing } from "./addedToNothing.ts";
 import { answerOfTexts } from "./answerOfTexts.ts";
+import { argumentsCrossed } from "./argumentsCrossed.ts";
 import { assignmentAsCondition } from "./assignmentAsCondition.ts";
 import { behindTheEnd } from "./behindTheEnd.ts";
 import { bestMixed } from "./bestMixed.ts";
@@ -11,6 +12,7 @@ import { copyChanged } from "./copyChanged.ts";
 import { counterBehindLoop } from "./counterBehindLoop.ts";
 import { countNeverMoves } from "./countNeverMoves.ts";
 import { countStays } from "./countStays.ts";
+import { decimalsEqual } from "./decimalsEqual.ts";
 import { defaultShared } from "./defaultShared.ts";
 import { elementForPlace } from "./elementForPlace.ts";
 import { elseIfApart } from "./elseIfApart.ts";
@@ -21,12 +23,14 @@ import { headerEnded } from "./headerEnded.ts";
 import { indentedApart } from "./indentedApart.ts";
 import { inputKeptAsText } from "./inputKeptAsText.ts";
 import { labelInSwitch } from "./labelInSwitch.ts";
+import { linkedToItself } from "./linkedToItself.ts";
 import { listChangedWhileWalked } from "./listChangedWhileWalked.ts";
 import { listRepeated } from "./listRepeated.ts";
 import { listStaysEmpty } from "./listStaysEmpty.ts";
 import { loopCountsAway } from "./loopCountsAway.ts";
 import { loopLimit } from "./loopLimit.ts";
 import { loopMovesAway } from "./loopMovesAway.ts";
+import { loopNeverEntered } from "./loopNeverEntered.ts";
 import { loopVariable } from "./loopVariable.ts";
 import { markNeverSet } from "./markNeverSet.ts";
 import type { Mistake } from "./mistake.ts";
@@ -40,10 +44,13 @@ import { nothingGivenBack } from "./nothingGivenBack.ts";
 import { nothingMoves } from "./nothingMoves.ts";
 import { oldValueKept } from "./oldValueKept.ts";
 import { ownObjectLeftOut } from "./ownObjectLeftOut.ts";
+import { positionStale } from "./positionStale.ts";
+import { readInBranch } from "./readInBranch.ts";
 import { readMisspelt } from "./readMisspelt.ts";
 import { restartInLoop } from "./restartInLoop.ts";
 import { resultUnused } from "./resultUnused.ts";
 import { returnInLoop } from "./returnInLoop.ts";
+import { sameAsAbove } from "./sameAsAbove.ts";
 import { secondVariable } from "./secondVariable.ts";
 import { siblingWithout } from "./siblingWithout.ts";
 import { sumBeforeDivision } from "./sumBeforeDivision.ts";
@@ -70,6 +77,7 @@ export const mistakes: readonly Mistake[] = [
     addedToNothing,
   ],
   ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
+  ...[argumentsCrossed, decimalsEqual, linkedToItself, loopNeverEntered, positionStale, readInBranch, sameAsAbove],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[
     assignmentAsCondition,

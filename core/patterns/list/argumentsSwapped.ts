@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A function is given its values in another order than it takes them. */
@@ -12,6 +12,7 @@ export const argumentsSwapped: Pattern = {
   avoid: "Look at the header while writing the call.",
   fault: true,
   grounds: [
+    byNotice("arguments-swapped", 7),
     byEdit("swapped", ({ before, lineBefore }) => before.includes(",") && !/\breturn\b/.test(lineBefore), 4),
     byEdit("swapped", () => true, 1),
   ],

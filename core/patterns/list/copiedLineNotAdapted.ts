@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byChange, byEdit } from "../grounds.ts";
+import { byChange, byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isCopied } from "../shape.ts";
 
@@ -13,6 +13,7 @@ export const copiedLineNotAdapted: Pattern = {
   avoid: "After copying, look at every name and number of the copy.",
   fault: true,
   grounds: [
+    byNotice("copied-line-same-element", 7),
     byEdit("other-name", () => true, 1),
     byEdit("counterpart", () => true, 1),
     byChange(

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byText } from "../grounds.ts";
+import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { firstLineWith, lookedAt } from "../shape.ts";
 
@@ -13,6 +13,8 @@ export const decimalComparedExactly: Pattern = {
   avoid: "Ask whether the difference is small.",
   fault: true,
   grounds: [
+    byEdit("tolerance", () => true, 4),
+    byNotice("decimal-compared-exactly", 3),
     byText(
       (evidence) =>
         evidence.class === "logic"

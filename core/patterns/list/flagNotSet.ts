@@ -1,6 +1,15 @@
 import { example, inMain } from "../example.ts";
 import { byNotice, byText } from "../grounds.ts";
-import type { Pattern } from "../pattern.ts";
+import type { Evidence, Pattern } from "../pattern.ts";
+
+/** A mark that a loop waits for has the truth that ends it right before the loop. */
+function endsFromTheStart({ noticed, lines }: Evidence) {
+  const found = noticed.find(
+    ({ id, line, rank }) =>
+      id === "loop-never-entered" && rank !== null && /=\s*(?:true|false)\b/i.test(lines[line - 1] ?? ""),
+  );
+  return found ? { line: found.line, why: found.why } : null;
+}
 
 /** A variable that is to remember that something happened is not set where it happens. */
 export const flagNotSet: Pattern = {
@@ -12,6 +21,7 @@ export const flagNotSet: Pattern = {
   avoid: "Write both lines together: the one that sets it and the one that asks.",
   fault: true,
   grounds: [
+    byText(endsFromTheStart, 5),
     byText(({ lines, class: of, changes }) => {
       if (of !== "logic" || changes.some(({ family }) => family !== "constant")) return null;
       for (const [at, line] of lines.entries()) {

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { changedEnd } from "../shape.ts";
 
@@ -12,7 +12,10 @@ export const loopStartWrong: Pattern = {
   cause: "Counting begins at 0 for positions and at 1 for people.",
   avoid: "Say what the first pass must do.",
   fault: true,
-  grounds: [byEdit(["by-one", "start-value", "constant"], (change) => changedEnd(change) === "first", 6)],
+  grounds: [
+    byNotice("loop-never-entered", 1),
+    byEdit(["by-one", "start-value", "constant"], (change) => changedEnd(change) === "first", 6),
+  ],
   examples: [
     example(
       "python",

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byText } from "../grounds.ts";
+import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { movedStatement } from "../shape.ts";
 
@@ -13,6 +13,7 @@ export const statementWronglyInsideBlock: Pattern = {
   avoid: "Ask of each line: how often is it to be done?",
   fault: true,
   grounds: [
+    byNotice("step-in-branch", 6),
     byEdit(
       ["indentation", "moved"],
       (change, { class: of }) =>

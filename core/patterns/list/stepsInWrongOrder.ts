@@ -13,11 +13,13 @@ export const stepsInWrongOrder: Pattern = {
   fault: true,
   grounds: [
     byEdit("moved", () => true, 1),
+    // Put in at the other end of a list.
+    byEdit("counterpart", ({ before, after }) => /append|insert|add|push|offer/i.test(before + after), 5),
     byEdit("extra-statement", () => true, -5),
     byEdit("branch-order", () => true, 5),
     // A test that has to come before what it allows.
     byEdit("swapped", ({ before }) => /&&|\|\||\b(?:and|or)\b/i.test(before), 7),
-    byNotice(["exchange-lost", "behind-the-end", "branch-covered"], 5),
+    byNotice(["linked-to-itself", "exchange-lost", "behind-the-end", "branch-covered"], 5),
   ],
   examples: [
     example(
