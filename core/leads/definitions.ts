@@ -130,6 +130,13 @@ function arraysWithoutRoom({ codeLines, trace, verdict }: LeadContext, at: numbe
   });
 }
 
+/** True for a line that gives a name a number written out that is no place in a list: less than the first place. */
+function isBeforeFirst(tokens: readonly Token[], first: 0 | 1 | "declared"): boolean {
+  if (first === "declared") return false;
+  const given = /(?<![<>=!])(?::=|=|<-)(-?\d+);?$/.exec(tokens.map(({ text }) => text).join(""))?.[1];
+  return given !== undefined && Number(given) < first;
+}
+
 /** True for a name whose last value before a step is nothing: no object. */
 function holdsNothing(trace: Trace, at: number, name: string): boolean {
   const frame = trace.steps[at]?.frame;
@@ -183,6 +190,9 @@ export const definitions: LeadRule = (context) => {
     const isHolder = empty.size === 0 || empty.has(name);
     const wanted = byIndex ? inIndex.has(name) : made && isHolder && !receivers.has(name);
     if (!wanted) return 66 - distance * 4 + own / 2;
+    // A place that stands there as a number before the first one was wrong from the beginning.
+    if (kind === "index out of range" && isBeforeFirst(codeLines.get(line) ?? [], language.profile.firstIndex))
+      return 114 - distance * 4;
     if (byIndex && (!isLoop || byKey)) return 96 - distance * 4 + own / 2;
     return 110 - distance * 4 + own / 2;
   };

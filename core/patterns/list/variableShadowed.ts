@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byNotice, takesAway } from "../grounds.ts";
+import { byEdit, byMessage, byNotice, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** An inner variable has the name of an outer one, which stays as it was. */
@@ -12,6 +12,8 @@ export const variableShadowed: Pattern = {
   avoid: "Declare each name once.",
   fault: true,
   grounds: [
+    // Refused where the language allows no second one of the name.
+    byMessage("declared twice", { more: 22 }),
     byEdit("declaration", (change, { class: of }) => takesAway(change) && of === "logic", 5),
     byEdit("own-object", ({ after }) => after === "this.", 6),
     byNotice("variable-shadowed", 4),
