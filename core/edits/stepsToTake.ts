@@ -8,6 +8,7 @@ import { countsNeverMoved, elementsNeverSet, listsNeverFilled } from "./neverMov
 import { blocksOf, calledName, functionAround, lineEndOf, nameOfFunction, namesIn, ofKind } from "./places.ts";
 import { marksNeverSet, putInOnePlace, runsByItself, runsFirst, uncalled } from "./prepared.ts";
 import { scopesOf } from "./scopes.ts";
+import { stalePositions } from "./stalePositions.ts";
 import { usageOf } from "./usage.ts";
 
 /** Calls of a function that nothing calls, before each statement of another one or of the program's own part. */
@@ -49,6 +50,13 @@ function calls(context: EditContext): Proposal[] {
       );
     });
   });
+}
+
+/** A place that is worked out again behind what cut the text that it is of. */
+function placesAgain(context: EditContext): Proposal[] {
+  return stalePositions(context).flatMap(({ made, cut }) =>
+    made.kind === "declaration" ? [] : beside(context, cut, context.sourceOf(made), "behind", 3),
+  );
 }
 
 /** A name that counts what is put where: it goes on by one behind what was put there. */
@@ -278,4 +286,5 @@ export const stepsToTake = (context: EditContext): Proposal[] => [
   ...fields(context),
   ...reads(context),
   ...operands(context),
+  ...placesAgain(context),
 ];

@@ -91,8 +91,29 @@ function otherNumbers(context: EditContext): Proposal[] {
     // One of many values that stand beside each other is what the program is given, and seldom a slip.
     const isData = parent?.kind === "list" && parent.role !== "target" && parent.children.length > 2;
     const left = isData ? ofData : 1;
-    return [...others].map(([other, likely]) => change(node, other, { before: text, after: other }, likely * left));
+    // The ends of a piece that is cut out are one off more often than other numbers are.
+    const cuts = isEndOfPiece(context, node, around) ? 2 : 1;
+    return [...others].map(([other, likely]) =>
+      change(
+        node,
+        other,
+        { before: text, after: other },
+        likely * left * (Math.abs(Number(other) - value) === 1 ? cuts : 1),
+      ),
+    );
   });
+}
+
+/** True for a number at which a piece of a text or list begins or ends: a[2:4], a(2:4), a.substring(2, 4). */
+function isEndOfPiece(context: EditContext, { from, to }: SyntaxNode, around: readonly SyntaxNode[]): boolean {
+  const picked = around
+    .slice(-2)
+    .some(({ kind, role }) => (kind === "index" || kind === "call") && role !== "condition");
+  const beside = context.text.slice(Math.max(0, from - 1), from) + context.text.slice(to, to + 1);
+  const call = around.at(-1);
+  return (
+    (picked && beside.includes(":")) || (call?.kind === "call" && /^(?:substring|substr|copy)$/i.test(calledName(call)))
+  );
 }
 
 /** One truth for the other. */

@@ -20,6 +20,18 @@ export function repeated(node: SyntaxNode): { element: SyntaxNode; times: Syntax
   return node.kind === "binary" && node.sign === "*" && element && times && isList ? { element, times } : null;
 }
 
+/** Whether what an assignment gives a second name is changed by that name further down. */
+function isChangedLater(context: EditContext, assignment: SyntaxNode): boolean {
+  const name = part(assignment, "target")?.sign ?? "";
+  return ofKind(context, "statement").some(({ node }) => {
+    const [only] = node.children;
+    const callee = only?.kind === "call" ? part(only, "callee") : undefined;
+    const target = only && part(only, "target");
+    const owner = [callee, target].find((each) => each?.kind === "field" || each?.kind === "index");
+    return node.from > assignment.to && name !== "" && owner !== undefined && part(owner, "object")?.sign === name;
+  });
+}
+
 /** A list that is changed while it is gone over, or by two names: a copy of it in its place. */
 export const copied: EditFamily = {
   id: "copied",
@@ -44,7 +56,7 @@ export const copied: EditFamily = {
           ...(listOf ? [change(node, listOf(text), { name: text }, 0.7)] : []),
         ];
       if (node.role === "value" && parent?.kind === "assignment")
-        return [change(node, copyOf(text), { name: text }, 0.6)];
+        return [change(node, copyOf(text), { name: text }, isChangedLater(context, parent) ? 3 : 0.6)];
       if (
         node.role === "argument" &&
         /\.(append|insert)$/.test(context.text.slice(0, node.from).replace(/\([^(]*$/, ""))

@@ -1,4 +1,5 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { beside } from "../beside.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import {
   calledName,
@@ -8,6 +9,7 @@ import {
   lineEndOf,
   nameOfFunction,
   ofKind,
+  otherTruth,
   wholeLines,
 } from "../places.ts";
 import { usageOf } from "../usage.ts";
@@ -60,6 +62,19 @@ function putIn(context: EditContext): Proposal[] {
         change(last, `return ${context.sourceOf(bare)}${statementEnd}`, { value: context.sourceOf(bare) }, 1.2),
       );
     return found;
+  });
+}
+
+/** The other truth at the end of a function that gives one truth back on its other ways. */
+function otherTruthAtEnd(context: EditContext): Proposal[] {
+  if (context.writing.returns("x") === "") return [];
+  return ofKind(context, "function").flatMap(({ node }) => {
+    const last = part(node, "body")?.children.at(-1);
+    const given = nodesOf(node).flatMap((each) => (each.kind === "return" ? [each.children[0]] : []));
+    const truths = new Set(given.map((each) => (each ? otherTruth(context.sourceOf(each)) : undefined)));
+    const [truth] = truths;
+    if (!last || last.kind === "return" || truths.size !== 1 || truth === undefined) return [];
+    return beside(context, last, context.writing.returns(truth), "behind", 2.5);
   });
 }
 
@@ -137,7 +152,13 @@ export const returned: EditFamily = {
   says: "a function that does not give its value back",
   weight: 8,
   reads: "tree",
-  mends: (context) => [...putIn(context), ...byName(context), ...ownCalls(context), ...workedOut(context)],
+  mends: (context) => [
+    ...otherTruthAtEnd(context),
+    ...putIn(context),
+    ...byName(context),
+    ...ownCalls(context),
+    ...workedOut(context),
+  ],
   plants: (context) => [...takeOut(context), ...takeNameOut(context)],
   examples: [
     {

@@ -1,16 +1,26 @@
-import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { ofKind } from "../places.ts";
+import { parts } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, type Placed, type Proposal } from "../edit.ts";
+import { calledName, ofKind } from "../places.ts";
 
 function quoted(context: EditContext, text: string): string {
   return `${context.writing.quote}${text}${context.writing.quote}`;
 }
 
+/** True for a text that is the name of a variable and is printed on its own or as the last of some values. */
+export function printsName(context: EditContext, { node, around }: Placed): boolean {
+  const text = /^(["'])(.*)\1$/s.exec(node.sign ?? "")?.[2] ?? "";
+  const call = around.at(-1);
+  if (text.length < 2 || !context.names.includes(text) || call?.kind !== "call" || node.role !== "argument")
+    return false;
+  return context.writing.library.prints(calledName(call)) && parts(call, "argument").at(-1) === node;
+}
+
 /** Quotes taken off a text that is a number or a name of the program. */
 function takeOff(context: EditContext): Proposal[] {
-  return ofKind(context, "text").flatMap(({ node }) => {
+  return ofKind(context, "text").flatMap(({ node, around }) => {
     const text = /^(["'])(.*)\1$/s.exec(node.sign ?? "")?.[2] ?? "";
     if (!/^-?\d+(\.\d+)?$/.test(text) && !context.names.includes(text)) return [];
-    return [change(node, text, { value: text })];
+    return [change(node, text, { value: text }, printsName(context, { node, around }) ? 3 : 1)];
   });
 }
 

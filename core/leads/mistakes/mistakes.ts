@@ -36,6 +36,7 @@ import { markNeverSet } from "./markNeverSet.ts";
 import type { Mistake } from "./mistake.ts";
 import { movedAway } from "./movedAway.ts";
 import { nameAlmostNew } from "./nameAlmostNew.ts";
+import { nameAsText } from "./nameAsText.ts";
 import { neverCalled } from "./neverCalled.ts";
 import { neverRead } from "./neverRead.ts";
 import { newlineLeft } from "./newlineLeft.ts";
@@ -77,7 +78,16 @@ export const mistakes: readonly Mistake[] = [
     addedToNothing,
   ],
   ...[exchangeLost, behindTheEnd, bestMixed, counterBehindLoop, branchCovered, elseIfApart, labelInSwitch, movedAway],
-  ...[argumentsCrossed, decimalsEqual, linkedToItself, loopNeverEntered, positionStale, readInBranch, sameAsAbove],
+  ...[
+    argumentsCrossed,
+    decimalsEqual,
+    linkedToItself,
+    loopNeverEntered,
+    nameAsText,
+    positionStale,
+    readInBranch,
+    sameAsAbove,
+  ],
   ...[countNeverMoves, markNeverSet, neverCalled, neverRead],
   ...[
     assignmentAsCondition,

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A name stands in quotes, so that its letters are used and not its value. */
@@ -12,6 +12,7 @@ export const namePrintedAsText: Pattern = {
   avoid: "Quotes are for words that are to appear as they are.",
   fault: true,
   grounds: [
+    byNotice("name-printed-as-text", 5),
     byEdit("filled-in", () => true, 6),
     byEdit(["text-or-number", "quote"], ({ before, after }) => /["'][A-Za-z_]/.test(before) && !/["']/.test(after), 4),
   ],
