@@ -27,6 +27,11 @@ function closesBlock(context: EditContext, line: EditLine): boolean {
   return second === undefined ? !/^until$/i.test(first.text) : /^next$/i.test(first.text) && second.kind === "name";
 }
 
+/** True for a line that begins another branch of what a header begins: an `else` right below it. */
+const goesOnIn = (line: EditLine, header: EditLine) =>
+  line.indent === header.indent &&
+  /^(?:else\w*|elsif|otherwise|case|default|catch|finally)$/i.test(line.code[0]?.text ?? "");
+
 /** The word that ends a block: put in where the lines come back, or one too many taken out. */
 function mends(context: EditContext): Proposal[] {
   const { blocks } = context.writing;
@@ -42,14 +47,14 @@ function mends(context: EditContext): Proposal[] {
     // A word that ends a block and stands where this header stands is its end already.
     const closed = context.lines
       .slice(at + 1)
-      .find((each) => each.code.length > 0 && each.indent.length <= line.indent.length);
+      .find((each) => each.code.length > 0 && each.indent.length <= line.indent.length && !goesOnIn(each, line));
     const ended =
       closed !== undefined &&
       closed.indent === line.indent &&
-      /^(end\w*|until|else\w*|case|catch|next)$/i.test(closed.code[0]?.text ?? "");
+      /^(end\w*|until|next)$/i.test(closed.code[0]?.text ?? "");
     const odds = ended ? 0.4 : 1.2;
     for (const later of context.lines.slice(at + 1)) {
-      if (later.code.length === 0) continue;
+      if (later.code.length === 0 || (!paired && goesOnIn(later, line))) continue;
       if (later.indent.length <= line.indent.length) {
         found.push(insert(later.from, `${line.indent}${close}${ending}`, { word }, odds));
         const last = before.code.at(-1);
