@@ -6,13 +6,15 @@ function quoted(context: EditContext, text: string): string {
   return `${context.writing.quote}${text}${context.writing.quote}`;
 }
 
-/** True for a text that is the name of a variable and is printed on its own or as the last of some values. */
+/** True for a text that is the name of a variable and is printed as the last of some values. */
 export function printsName(context: EditContext, { node, around }: Placed): boolean {
   const text = /^(["'])(.*)\1$/s.exec(node.sign ?? "")?.[2] ?? "";
   const call = around.at(-1);
   if (text.length < 2 || !context.names.includes(text) || call?.kind !== "call" || node.role !== "argument")
     return false;
-  return context.writing.library.prints(calledName(call)) && parts(call, "argument").at(-1) === node;
+  // Alone it may be a word that is meant; behind others a value is expected.
+  const given = parts(call, "argument");
+  return context.writing.library.prints(calledName(call)) && given.length > 1 && given.at(-1) === node;
 }
 
 /** Quotes taken off a text that is a number or a name of the program. */
