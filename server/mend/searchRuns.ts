@@ -77,7 +77,10 @@ export type Beginning = {
   quick: Limits;
 };
 
-/** True for a run that came to an end by a limit alone: how long it took says nothing of how long one that is mended takes. */
+/**
+ * True for a run that came to an end by a limit alone: how long it took says nothing of how long one that is mended takes. So
+ * it is with one whose place was found by a second run under a debugger, which counts for the most part of its time.
+ */
 const isCut = ({ stoppedBy }: Outcome) => ["time", "output", "memory", "steps"].includes(stoppedBy);
 
 /** The runs of one search: of candidates, and of the program itself. */
@@ -198,7 +201,7 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
       if (!ran) return null;
       reaches.push(ran.reach);
       outcomes.push(ran.outcome);
-      slowest = Math.max(slowest, isCut(ran.outcome) ? 0 : ran.outcome.milliseconds);
+      slowest = Math.max(slowest, isCut(ran.outcome) || ran.outcome.found ? 0 : ran.outcome.milliseconds);
       // What is refused is refused with any input.
       if (ran.reach === 0 && Object.keys(check.surroundings ?? {}).length === 0) {
         while (reaches.length < checks.length) reaches.push(0);
