@@ -37,6 +37,24 @@ export function startsOf(context: EditContext, name: string): Array<{ value: str
   });
 }
 
+/** Numbers 0 with which something begins that is only ever multiplied: it stays so. */
+export function productsOfZero(context: EditContext): Array<{ name: string; value: SyntaxNode }> {
+  const found = new Map<string, Array<{ sign: string; placed: Placed }>>();
+  for (const { name, placed } of gatherings(context)) {
+    const { node } = placed;
+    const sign = node.sign === context.writing.assign ? (part(node, "value")?.sign ?? "") : (node.sign ?? "");
+    found.set(name, [...(found.get(name) ?? []), { sign, placed }]);
+  }
+  return [...found].flatMap(([name, gathered]) => {
+    if (!gathered.every(({ sign }) => /^\.?\*=?$/.test(sign))) return [];
+    const starts = startsOf(context, name);
+    const isZero = starts.length > 0 && starts.every(({ value }) => /^0(?:\.0*)?$/.test(value));
+    return isZero
+      ? starts.flatMap(({ placed }) => part(placed.node, "value") ?? []).map((value) => ({ name, value }))
+      : [];
+  });
+}
+
 /**
  * Where something that is gathered may have to begin anew: behind the last statement of a decision in its loop that asks
  * for it or uses it, before the loop that gathers it in each pass of another one, and before the first loop of a function

@@ -23,6 +23,7 @@ export function wholeQuotients(context: EditContext): WholeQuotient[] {
     if (!node) return false;
     if (node.kind === "number") return /^\d+$/.test(node.sign ?? "");
     if (node.kind === "name") return wholeTypes.test(types.get(node.sign ?? "") ?? "");
+    if (node.kind === "index") return whole(part(node, "object"));
     if (node.kind === "group") return whole(node.children[0]);
     if (node.kind === "binary") return whole(part(node, "left")) && whole(part(node, "right"));
     if (node.kind === "field") return /^(length|Length|Count)$/.test(node.sign ?? "");
@@ -44,7 +45,9 @@ export function wholeQuotients(context: EditContext): WholeQuotient[] {
     // What a quotient is compared with, and brackets around it do not matter.
     const outer = around.findLast((each) => each.kind !== "group");
     const asked = outer?.kind === "binary" && /^(?:[<>]=?|[=!]=)$/.test(outer.sign ?? "") ? outer.children : [];
-    if (asked.some((each) => each.kind === "number" && /\d\.\d*[1-9]/.test(each.sign ?? "")))
+    if (
+      asked.some((each) => nodesOf(each).some(({ kind, sign }) => kind === "number" && /\d\.\d*[1-9]/.test(sign ?? "")))
+    )
       return [
         {
           node,

@@ -1,5 +1,6 @@
-import { isLoop, nodesOf, type SyntaxNode } from "../../syntax/tree.ts";
+import { isLoop, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { productsOfZero } from "../gathered.ts";
 import { neverEntered } from "../neverEntered.ts";
 import { calledName, countersOf, functionAround, ofKind, otherTruth } from "../places.ts";
 import { sameElements } from "../sameElements.ts";
@@ -28,6 +29,23 @@ function asksForNothing(
   return context.names.some((name) => questions.some((ask) => ask !== undefined && context.text.includes(ask(name))));
 }
 
+/** Names that are asked whether they are a place at all: not less than 0, not -1. */
+function namesAskedForPlaces(context: EditContext): ReadonlySet<string> {
+  return new Set(
+    ofKind(context, "binary").flatMap(({ node }) => {
+      const [left, right] = [part(node, "left"), part(node, "right")];
+      const asks = `${node.sign} ${right ? context.sourceOf(right).replace(/\s+/g, "") : ""}`;
+      return left?.kind === "name" && /^(?:>=|<) 0$|^(?:==|!=|=|<>|~=|>) -1$/.test(asks) ? [left.sign ?? ""] : [];
+    }),
+  );
+}
+
+/** The name that gets a value as an assignment gives it; "" where it is none. */
+function startedName(assignment: SyntaxNode | undefined, value: SyntaxNode): string {
+  if (assignment?.kind !== "assignment" || value.role !== "value") return "";
+  return (part(assignment, "target") ?? part(assignment, "definition"))?.sign ?? "";
+}
+
 /** A number with two digits beside each other the other way round. */
 function swappedDigits(text: string): string[] {
   return Array.from({ length: Math.max(0, text.length - 1) }, (_, at) =>
@@ -48,6 +66,8 @@ function otherNumbers(context: EditContext): Proposal[] {
   const factors = new Set(
     numbers.flatMap(({ node, around }) => (factorSign.test(around.at(-1)?.sign ?? "") ? [node.sign ?? ""] : [])),
   );
+  const products = new Set(productsOfZero(context).map((each) => each.value));
+  const asked = namesAskedForPlaces(context);
   const same = new Set(sameElements(context).map(({ place }) => place));
   return numbers.flatMap(({ node, around }) => {
     const text = node.sign ?? "";
@@ -83,6 +103,10 @@ function otherNumbers(context: EditContext): Proposal[] {
       others.set(nothing, 0.9);
     // From the other end.
     if (whole && value <= 1 && context.writing.countsFromEnd && parent?.kind === "index") add("-1", 0.5);
+    // A product that begins with nothing stays so.
+    if (value === 0 && products.has(node)) others.set("1", 3);
+    // A place that is asked later whether there is one at all.
+    if (value === 0 && asked.has(startedName(parent, node))) others.set("-1", 2.5);
     // The line above picks this element already.
     if (whole && same.has(node)) others.set(String(value + 1), 3);
     const isFactor = parent?.kind === "binary" && factorSign.test(parent.sign ?? "");

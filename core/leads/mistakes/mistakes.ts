@@ -46,6 +46,7 @@ import { nothingMoves } from "./nothingMoves.ts";
 import { oldValueKept } from "./oldValueKept.ts";
 import { ownObjectLeftOut } from "./ownObjectLeftOut.ts";
 import { positionStale } from "./positionStale.ts";
+import { productOfZero } from "./productOfZero.ts";
 import { readInBranch } from "./readInBranch.ts";
 import { readMisspelt } from "./readMisspelt.ts";
 import { restartInLoop } from "./restartInLoop.ts";
@@ -85,6 +86,7 @@ export const mistakes: readonly Mistake[] = [
     loopNeverEntered,
     nameAsText,
     positionStale,
+    productOfZero,
     readInBranch,
     sameAsAbove,
   ],

@@ -1,6 +1,9 @@
 import { calledName, nameOfFunction, namesIn, ofKind } from "../../edits/places.ts";
-import { nodesOf, part } from "../../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
+
+/** Calls that only compare or measure what they are handed or called on. */
+const comparesOnly = /^(?:equals(?:ignorecase)?|compareto|strcmp|strcmpi|strlen|length|len|numel)$/i;
 
 /** A loop whose condition holds names that nothing in it changes. */
 export const nothingMoves: Mistake = {
@@ -10,8 +13,17 @@ export const nothingMoves: Mistake = {
     ofKind(context, "while").flatMap(({ node }) => {
       const [condition, body] = [part(node, "condition"), part(node, "body")];
       const names = condition ? namesIn(condition) : [];
-      if (!condition || !body || names.length === 0 || nodesOf(condition).some((each) => each.kind === "call"))
+      if (
+        !condition ||
+        !body ||
+        names.length === 0 ||
+        nodesOf(condition).some((each) => each.kind === "call" && !comparesOnly.test(calledName(each)))
+      )
         return [];
+      // What is asked by a call may be a list or a text that another call fills.
+      const asksByCall = nodesOf(condition).some((each) => each.kind === "call");
+      const mayFill = (call: SyntaxNode) =>
+        !comparesOnly.test(calledName(call)) && !context.writing.library.prints(calledName(call));
       // Functions of the program that give one of the names a value.
       const givenByCall = new Set(
         ofKind(context, "function")
@@ -43,7 +55,9 @@ export const nothingMoves: Mistake = {
                 nodesOf(child).some(
                   (one) =>
                     one.sign === "&" ||
-                    (one.kind === "name" && names.includes(one.sign ?? "") && context.writing.assign === ":="),
+                    (one.kind === "name" &&
+                      names.includes(one.sign ?? "") &&
+                      (context.writing.assign === ":=" || (asksByCall && mayFill(each)))),
                 ),
             )),
       );
@@ -57,6 +71,11 @@ export const nothingMoves: Mistake = {
       ];
     }),
   examples: [
+    {
+      language: "java",
+      text: 'class M {\n  void f(String word) {\n    while (!word.equals("end")) {\n      count++;\n    }\n  }\n}\n',
+      line: 3,
+    },
     { language: "python", text: "n = 3\nwhile n > 0:\n    print(n)\n", line: 2 },
     { language: "c", text: "void f(int n) {\n  while (n > 0)\n    g(n);\n  n--;\n}\n", line: 2 },
   ],

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byChange, byEdit } from "../grounds.ts";
+import { byChange, byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { isGathered } from "../shape.ts";
 
@@ -13,6 +13,7 @@ export const accumulatorStartWrong: Pattern = {
   avoid: "Ask what must come out where there is no element at all.",
   fault: true,
   grounds: [
+    byNotice("product-of-zero", 5),
     byEdit("start-value", () => true, 2),
     byEdit("accumulation", ({ lineBefore }) => /=\s*[-\d.]+\s*;?$/.test(lineBefore)),
     byChange(({ family, lineBefore }, evidence) => {

@@ -14,7 +14,11 @@ export const otherLanguageWord: Pattern = {
   avoid: "Keep a list of the words that differ.",
   fault: true,
   grounds: [
-    byEdit("chain", ({ before, after }) => before === "else if" && after === "elseif", 6),
+    byEdit(
+      "chain",
+      ({ lineBefore, lineAfter }) => /\belse if\b/i.test(lineBefore) && /\b(?:elseif|elif)\b/i.test(lineAfter),
+      7,
+    ),
     byNotice("else-if-apart", 6),
     byEdit(
       ["word", "sign", "logic-word"],
