@@ -82,3 +82,11 @@ test("nothing that a program prints makes an edit less likely, or likely beyond 
     ),
   );
 });
+
+test("values that stand on one line in another order speak for two that changed places", () => {
+  const swapped = edit("swapped", "first, berth", "berth, first");
+  const turned = printed(["Tern enters at 2, berth 1"], "Tern enters at 1, berth 2");
+  expect(fitOf(turned, swapped)).toBeGreaterThan(2);
+  expect(fitOf(turned, edit("other-name", "first", "berth"))).toBe(1);
+  expect(fitOf(printed(["Tern enters at 2, berth 1"], "Tern enters at 2, berth 3"), swapped)).toBe(1);
+});

@@ -1,5 +1,5 @@
 import type { Edit } from "../edits/edit.ts";
-import { isInAnotherOrder, type Seen } from "../leads/signs.ts";
+import { isInAnotherOrder, isLineInAnotherOrder, type Seen } from "../leads/signs.ts";
 
 /** How much likelier an edit is that fits what is wrong about the result; what speaks for no edit leaves it as it is. */
 const fits = { exactly: 2.5, well: 1.8, somewhat: 1.3 } as const;
@@ -40,6 +40,8 @@ export function fitOf(seen: Seen, edit: Edit): number {
     }
     if (Math.abs(missing) === 1 && byOne.has(edit.family)) return fits.somewhat;
   }
+  // Values that change places on one line were handed over so.
+  if (edit.family === "swapped" && isLineInAnotherOrder(seen)) return fits.exactly;
   if (turning.has(edit.family) && isInAnotherOrder(seen))
     return edit.family === "sort-order" ? fits.exactly : fits.somewhat;
   return 1;

@@ -51,12 +51,20 @@ const typedNumber = (seen: Seen, number: number) =>
 
 const wordsOf = (line: string) => line.split(/[\s,;]+/).filter((each) => each !== "");
 
-/** True where the intended line comes later, or the words of the line are the intended ones in another order. */
-export function isInAnotherOrder({ actual, intended, lines, at }: Seen): boolean {
-  if (intended.trim() === "" || actual === intended) return false;
+/** True where the words of the line are the intended ones in another order. */
+export function isLineInAnotherOrder({ actual, intended }: Seen): boolean {
   const [one, other] = [wordsOf(actual), wordsOf(intended)];
-  const sameWords = one.length > 2 && one.toSorted().join(" ") === other.toSorted().join(" ");
-  return sameWords || (actual !== "" && lines.slice(at + 1).includes(intended) && !lines.slice(0, at).includes(actual));
+  return actual !== intended && one.length > 2 && one.toSorted().join(" ") === other.toSorted().join(" ");
+}
+
+/** True where the intended line comes later, or the words of the line are the intended ones in another order. */
+export function isInAnotherOrder(seen: Seen): boolean {
+  const { actual, intended, lines, at } = seen;
+  if (intended.trim() === "" || actual === intended) return false;
+  return (
+    isLineInAnotherOrder(seen) ||
+    (actual !== "" && lines.slice(at + 1).includes(intended) && !lines.slice(0, at).includes(actual))
+  );
 }
 
 /** True where a comparison asks for elements or parts on both sides, as one does that puts them in order. */

@@ -29,7 +29,11 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
       const start = part(node, "start");
       const assigned =
         start?.kind === "assignment" ? start : start?.children.find((each) => each.kind === "assignment");
-      add(assigned && part(assigned, "value"), 0.5);
+      // Pairs are gone through from behind the first of them.
+      const outer = around.some(
+        (each) => isLoop(each) && countersOf(each).includes(part(assigned ?? each, "value")?.sign ?? ""),
+      );
+      add(assigned && part(assigned, "value"), outer ? 1.3 : 0.5);
     }
     if (node.kind === "foreach" && part(node, "source")?.sign === ":")
       for (const each of part(node, "source")?.children ?? []) add(each, 0.9);

@@ -21,7 +21,9 @@ export const nothingMoves: Mistake = {
       )
         return [];
       // What is asked by a call may be a list or a text that another call fills.
-      const asksByCall = nodesOf(condition).some((each) => each.kind === "call");
+      const asksByCall = nodesOf(condition).some(
+        (each) => each.kind === "call" && !/^(?:equals|compareto)/i.test(calledName(each)),
+      );
       const mayFill = (call: SyntaxNode) =>
         !comparesOnly.test(calledName(call)) && !context.writing.library.prints(calledName(call));
       // Functions of the program that give one of the names a value.
