@@ -37,6 +37,14 @@ const split = 'parts = input().split(",")\nprint(parts[0])\n';
 const turn = "turn = 0\nfor day in days:\n    print(names[turn])\n    turn = turn + 1\n";
 const both = "def f(load):\n    return load > 3 and load is not None\n\n\nprint(f(4))\n";
 
+const scale = "function d = depth(h)\n  d = sum(h, 2);\nend\n";
+const cut = 'code = input("", "s");\nprintf("%s\\n", code(2:end));\n';
+const calls = 'function n = tries(left)\n  n = left - 1;\nend\nprintf("%d\\n", tires(3));\n';
+const written = "var n: integer;\nbegin\n  if n > 1 then\n    writeln(n)\n  else\n    writln(0);\nend.\n";
+const reads = 'name = input()\nwhile name != "":\n    queue.append(name)\nprint(queue)\n';
+const exact = "need = 0.5 * 3\nif height == need:\n    print(height)\n";
+const ends = "queue = []\nfor name in names:\n    queue.append(name)\nprint(queue)\n";
+
 const seat = "class A {\n  static boolean f(int n) {\n    return n < 0 || n > 9 && n == 5 || n > 20;\n  }\n}\n";
 const one = "class A {\n  static boolean f(int n) {\n    return n < 0 && n > 9;\n  }\n}\n";
 const shows = "void show(int time);\n{\n  time = 3;\n}\n";
@@ -45,6 +53,17 @@ const sorts =
 const rows = "for row in rows:\n    for load in row:\n        total += load\n    print(total)\n";
 
 test.each([
+  ["the other direction of a sum", "octave", scale, scale.replace("h, 2", "h, 1"), "dimension-wrong"],
+  ["the beginning of a piece in round brackets", "octave", cut, cut.replace("2:end", "3:end"), "slice-off-by-one"],
+  [
+    "a read that moves on what the loop waits for",
+    ...["python", reads, reads.replace("(name)\n", "(name)\n    name = input()\n"), "loop-variable-never-changes"],
+  ],
+  [
+    "decimals by how far they are apart",
+    ...["python", exact, exact.replace("height == need", "abs(height - need) < 0.001"), "decimal-compared-exactly"],
+  ],
+  ["the other end of a list", "python", ends, ends.replace("append(", "insert(0, "), "steps-in-wrong-order"],
   ["an or of an and where no and is left", "java", one, one.replace("&&", "||"), "and-or-mixed-up"],
   [
     "an and among ors that stay with one",
@@ -151,4 +170,11 @@ test("a head that counts up from where it is to go down moves away, also where t
     reportedLine: 4,
   };
   expect(kindOf("java", sorts, sorts.replace("end++", "end--"), told)).toBe("loop-moves-away");
+});
+
+test("a misspelt name is the program's own where the program makes it, and the library's where it only uses it", () => {
+  const undefinedName = { class: "runtime", message: "error: 'tires' undefined", reportedLine: 4 } as const;
+  expect(kindOf("octave", calls, calls.replace("tires", "tries"), undefinedName)).toBe("own-name-misspelt");
+  const unknown = { class: "syntax", message: 'Identifier not found "writln"', reportedLine: 6 } as const;
+  expect(kindOf("pascal", written, written.replace("writln", "writeln"), unknown)).toBe("library-name-misspelt");
 });

@@ -152,6 +152,134 @@ const cases: readonly Case[] = [
       "class M {\n  int f(int water) {\n    int hours = 0;\n    while (water > 0) {\n      water = water + 15;\n      hours++;\n    }\n    return hours;\n  }\n}\n",
     ...{ of: "logic", leads: [5], first: "loop-moves-away" },
   },
+  {
+    says: "a loop that is never entered by the mark before it",
+    language: "pascal",
+    program: "begin\n  ready := true;\n  while not ready do\n    step;\nend.\n",
+    ...{ of: "logic", leads: [2, 3], first: "flag-not-set" },
+  },
+  {
+    says: "a loop that is never entered by the number before it",
+    language: "python",
+    program: "tide = 2\nwhile tide > 3:\n    tide = tide - 1\nprint(tide)\n",
+    ...{ of: "logic", leads: [1, 2], first: "loop-start-wrong" },
+  },
+  {
+    says: "the same element by two lines below each other",
+    language: "python",
+    program: 'parts = input().split(":")\nhour = int(parts[0])\nminute = int(parts[0])\nprint(hour, minute)\n',
+    ...{ of: "logic", leads: [3], first: "copied-line-not-adapted" },
+  },
+  {
+    says: "arguments with the names of each other's places",
+    language: "python",
+    program: "def moor(boat, length):\n    return length + 1\n\n\nprint(moor(length, boat))\n",
+    message: ["TypeError", 'can only concatenate str (not "int") to str', 2],
+    ...{ of: "runtime", leads: [5, 2], first: "arguments-swapped" },
+  },
+  {
+    says: "an object that is linked to itself",
+    language: "java",
+    program: "class M {\n  void add(Boat made) {\n    first = made;\n    made.next = first;\n  }\n}\n",
+    ...{ of: "logic", leads: [3, 4], first: "steps-in-wrong-order" },
+  },
+  {
+    says: "what a loop waits for, moved on in one branch alone",
+    language: "python",
+    program:
+      'line = input()\nwhile line != "end":\n    if line:\n        waiting.append(line)\n        line = input()\nprint(waiting)\n',
+    ...{ of: "logic", leads: [5], first: "statement-wrongly-inside-block" },
+  },
+  {
+    says: "a place that was worked out before its text was cut",
+    language: "pascal",
+    program:
+      "begin\n  p := Pos('-', line);\n  Delete(line, 1, p);\n  rest := Copy(line, 1, p - 1);\n  writeln(rest);\nend.\n",
+    ...{ of: "logic", leads: [3, 2], first: "stored-position-stale" },
+  },
+  {
+    says: "decimals that are asked whether they are the same",
+    language: "python",
+    program: "need = 0.1 + 0.2\nif height == need:\n    print(height)\n",
+    ...{ of: "logic", leads: [2], first: "decimal-compared-exactly" },
+  },
+  {
+    says: "the name of a variable printed behind a text",
+    language: "c",
+    program: 'int main(void) {\n  int boats = 3;\n  printf("%s\\n", "boats");\n  return 0;\n}\n',
+    ...{ of: "logic", leads: [3], first: "name-printed-as-text" },
+  },
+  {
+    says: "a word that is printed alone may be meant",
+    language: "c",
+    program: 'int main(void) {\n  int late = 3;\n  puts("late");\n  return late;\n}\n',
+    ...{ of: "logic", leads: [3], first: undefined },
+  },
+  {
+    says: "a product that begins with nothing",
+    language: "octave",
+    program: "ways = 0;\nfor n = 1:4\n  ways *= n;\nend\ndisp(ways)\n",
+    ...{ of: "logic", leads: [1], first: "accumulator-start-wrong" },
+  },
+  {
+    says: "a crash of a function that calls itself whatever it was given",
+    language: "c",
+    program: 'int down(int n) {\n  printf("%d ", n);\n  return 1 + down(n - 15);\n}\n',
+    message: ["", "SIGSEGV", 2],
+    ...{ of: "runtime", leads: [3, 1], first: "recursion-without-end" },
+  },
+  {
+    says: "a second variable where the language allows none",
+    language: "csharp",
+    program:
+      'class P {\n  void F() {\n    string name = "a";\n    while (name != "") {\n      string name = G();\n    }\n  }\n}\n',
+    message: [
+      "CS0136",
+      "A local variable named `name' cannot be declared in this scope because it would give a different meaning",
+      5,
+    ],
+    ...{ of: "syntax", leads: [5], first: "variable-shadowed" },
+  },
+  {
+    says: "a decimal that a whole number cannot hold",
+    language: "csharp",
+    program: "class P {\n  void F(double pay) {\n    int total = 0;\n    total += pay;\n  }\n}\n",
+    message: ["CS0266", "Cannot implicitly convert type `double' to `int'. An explicit conversion exists", 4],
+    ...{ of: "syntax", leads: [4, 3], first: "fraction-into-whole-number" },
+  },
+  {
+    says: "a line that breaks off behind an operator",
+    language: "java",
+    program: "class M {\n  void f() {\n    int count = in.nextInt()+\n    in.nextLine();\n  }\n}\n",
+    message: ["", "incompatible types: String cannot be converted to int", 3],
+    ...{ of: "syntax", leads: [3], first: "operator-at-line-end" },
+  },
+  {
+    says: "an expression that goes on in the next line, which is indented further",
+    language: "java",
+    program: "class M {\n  void f() {\n    int count = 3 +\n        in.nextLine();\n  }\n}\n",
+    message: ["", "incompatible types: String cannot be converted to int", 3],
+    ...{ of: "syntax", leads: [3], first: "text-and-number-mixed" },
+  },
+  {
+    says: "two operators behind a text, and nothing behind them",
+    language: "java",
+    program: 'class M {\n  void f() {\n    System.out.println("Grams " + + );\n  }\n}\n',
+    message: ["", "illegal start of expression", 3],
+    ...{ of: "syntax", leads: [3], first: "operand-missing" },
+  },
+  {
+    says: "a quotient of whole numbers that is compared with a half",
+    language: "csharp",
+    program: "class P {\n  bool F(int safe, int days) {\n    return safe / days >= 0.5;\n  }\n}\n",
+    ...{ of: "logic", leads: [3], first: "whole-number-division" },
+  },
+  {
+    says: "a decision of its own behind an and is compared with something",
+    language: "java",
+    program: "class M {\n  boolean f(int load, int day) {\n    return load >= 50 && (day == 1 || day == 2);\n  }\n}\n",
+    ...{ of: "logic", leads: [3], first: undefined },
+  },
 ];
 
 test.each(cases)("$says ($language)", ({ language: id, program, of, leads, message, first }) => {

@@ -119,6 +119,9 @@ function tryWorkbench(workbench: Pool): Promise<void> {
   return trial;
 }
 
+/** Signals by which a program ends itself (signal(7)): SIGILL, SIGABRT, SIGBUS, SIGFPE, SIGSEGV. */
+const faultSignals: ReadonlySet<number> = new Set([4, 6, 7, 8, 11]);
+
 /** A toolchain made of commands that are run on the workbench. */
 export function createCommandToolchain(translator: CommandTranslator, workbench: () => Pool): Toolchain {
   const { language } = translator;
@@ -248,8 +251,10 @@ export function createCommandToolchain(translator: CommandTranslator, workbench:
     );
     const errors = consoleText(console, ["err"]);
     const signal = result?.signal ?? 0;
+    // A program that a fault of its own had ended was stopped by no limit: that was the second run, which looks for the place.
+    const hadEnded = result?.stopped === "none" && result.exit !== null && faultSignals.has(signal);
     const limited =
-      answer.stopped !== "none"
+      answer.stopped !== "none" && !hadEnded
         ? answer.stopped
         : result?.stopped === "output" || result?.stopped === "steps"
           ? result.stopped

@@ -1,5 +1,5 @@
 import { afterAll, expect, test } from "vitest";
-import { limitsSchema } from "../../core/outcome/outcome.ts";
+import { consoleText, limitsSchema } from "../../core/outcome/outcome.ts";
 import { buildTable, callCell, hasCalls } from "../../core/trace/table.ts";
 import { createToolchains } from "./toolchains.ts";
 
@@ -58,3 +58,35 @@ test.each<[string, string, string]>([
     expect(entered.map((cell) => /\d+/.exec(cell)?.[0])).toEqual(["2", "1", "0"]);
   },
 );
+
+/** What becomes of a program in C under a limit of a megabyte of output. */
+async function ranInC(text: string) {
+  const outcome = await toolchains.find("c")?.run({
+    files: [{ name: "count.c", bytes: Buffer.from(text) }],
+    input: "",
+    limits: limitsSchema.parse({}),
+  });
+  if (!outcome) throw new Error("c");
+  return outcome;
+}
+const down = (end: string) =>
+  `#include <stdio.h>\nint down(int n)\n{\n${end}    printf("%d minutes left\\n", n);\n    return 1 + down(n - 15);\n}\nint main(void)\n{\n    printf("%d\\n", down(40));\n    return 0;\n}\n`;
+
+test("calls without end that print in each call stop by their full stack, not by how much they print", async () => {
+  const outcome = await ranInC(down(""));
+  expect([outcome.stoppedBy, outcome.exit?.signal]).toEqual(["fault", 11]);
+  expect(outcome.diagnostics.some((each) => each.primary)).toBe(true);
+  // What is kept of it is no more than was allowed.
+  expect(consoleText(outcome.console, ["out"]).length).toBeLessThanOrEqual(1024 * 1024);
+});
+
+test("a loop that prints without end is stopped by how much it prints", async () => {
+  const loop = '#include <stdio.h>\nint main(void)\n{\n    for (;;)\n        printf("sailing\\n");\n}\n';
+  expect((await ranInC(loop)).stoppedBy).toBe("output");
+});
+
+test("calls that come to an end are no matter of limits", async () => {
+  const outcome = await ranInC(down("    if (n <= 0)\n        return 0;\n"));
+  expect(outcome.stoppedBy).toBe("none");
+  expect(consoleText(outcome.console, ["out"])).toMatch(/40 minutes left\r?\n25 minutes left[^]*\n3\r?\n$/);
+});
