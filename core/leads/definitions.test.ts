@@ -80,3 +80,66 @@ test("two names of a line that hold nothing are both asked where they got it", (
   const lines = leadsOfEmpty({ parts: "null", boat: "null", n: "2" });
   expect(lines.slice(0, 2).sort()).toEqual([3, 4]);
 });
+
+/** A step of a run: a line, in the program's own part or in what it calls, with what a name gets there. */
+type Told = { line: number; name?: string; value?: string; called?: string };
+
+/** The lines that a stop of a C# program leads to, by what was recorded before it. */
+function leadsOfStop(
+  text: string,
+  told: {
+    line: number;
+    errorName: string;
+    message: string;
+    frames?: Array<{ file: string; name: string; line: number; own: boolean }>;
+  },
+  before: readonly Told[],
+): number[] {
+  const stopped: Outcome = { ...outcome, diagnostics: [{ ...error, ...told }] };
+  let depth = 0;
+  const steps = [...before, { line: told.line }].map(({ line, name, value = "", called }: Told, index): Step => {
+    if (called) depth = 1;
+    return {
+      ...{ index, line, file: 0, frame: depth + 1, depth, ...(called ? { call: called } : {}) },
+      writes: name ? [{ scope: "frame", owner: depth + 1, path: [name], value: { type: "", text: value } }] : [],
+    };
+  });
+  const trace: Trace = { outcome: stopped, files: ["Program.cs"], steps };
+  const judged = judge({
+    ...{ language: csharp, mainName: "Program.cs", files: { "Program.cs": text } },
+    ...{ outcome: stopped, trace },
+  });
+  return judged.leads.map(({ line }) => line);
+}
+
+test("a place that begins before the first element is where a stop for an index comes from", () => {
+  const text = (best: string) =>
+    `class Program {\n    static void Main() {\n        int best = ${best};\n        int d = 1;\n        if (winds[d] < winds[best])\n            best = d;\n    }\n}\n`;
+  const told = { line: 5, errorName: "System.IndexOutOfRangeException", message };
+  const held = (best: string) => [
+    { line: 3, name: "best", value: best },
+    { line: 4, name: "d", value: "1" },
+  ];
+  expect(leadsOfStop(text("-1"), told, held("-1"))[0]).toBe(3);
+  expect(leadsOfStop(text("9"), told, held("9")).indexOf(3)).toBeGreaterThan(-1);
+});
+
+test("who hands on what was typed in made no slip in it; who hands over a text of its own did", () => {
+  const text = (given: string) =>
+    `class Program {\n    static int Knots(string text) {\n        return int.Parse(text);\n    }\n    static void Main() {\n        string typed = R();\n        int wind = Knots(${given});\n    }\n}\n`;
+  const frames = [
+    { file: "Program.cs", name: "Knots", line: 3, own: true },
+    { file: "Program.cs", name: "Main", line: 7, own: true },
+  ];
+  const told = (value: string) => ({
+    ...{ line: 3, errorName: "System.FormatException", frames },
+    message: `Input string '${value}' was not in a correct format.`,
+  });
+  const held = (value: string) => [
+    { line: 6, name: "typed", value },
+    { line: 7 },
+    { line: 2, name: "text", value, called: "Knots" },
+  ];
+  expect(leadsOfStop(text("typed"), told("x"), held("x"))[0]).toBe(3);
+  expect(leadsOfStop(text('"x"'), told("x"), held("x")).slice(0, 2)).toContain(7);
+});
