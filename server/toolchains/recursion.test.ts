@@ -88,5 +88,5 @@ test("a loop that prints without end is stopped by how much it prints", async ()
 test("calls that come to an end are no matter of limits", async () => {
   const outcome = await ranInC(down("    if (n <= 0)\n        return 0;\n"));
   expect(outcome.stoppedBy).toBe("none");
-  expect(consoleText(outcome.console, ["out"])).toMatch(/40 minutes left\r?\n25 minutes left[^]*\n3\r?\n$/);
+  expect(consoleText(outcome.console, ["out"])).toMatch(/40 minutes left\r?\n25 minutes left[\s\S]*\n3\r?\n$/);
 });
