@@ -90,6 +90,12 @@ test.each([
     "class P { void F() { queue.Insert(0, boat); } }",
   ],
   [
+    "the first place is kept by leaving the loop there",
+    ...(["leaving", "c"] as const),
+    "void f(int *a) {\n  int first = -1;\n  for (int h = 0; h < 9; h++) {\n    if (a[h] > 3) {\n      first = h;\n    }\n  }\n}\n",
+    "void f(int *a) {\n  int first = -1;\n  for (int h = 0; h < 9; h++) {\n    if (a[h] > 3) {\n      first = h;\n      break;\n    }\n  }\n}\n",
+  ],
+  [
     "decimals are compared by how far they are apart",
     ...(["tolerance", "c"] as const),
     "int f(double a, double b) { return a - 1 == b; }",

@@ -1,6 +1,8 @@
 import { isLoop, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
-import { lineEndOf, ofKind, wholeLines } from "../places.ts";
+import { givenBy } from "../exchanged.ts";
+import { startsOf } from "../gathered.ts";
+import { countersOf, lineEndOf, loopAround, namesIn, ofKind, wholeLines } from "../places.ts";
 
 /** `break` at the end of each case that has none; `break` for `continue`; either taken out. */
 function mends(context: EditContext): Proposal[] {
@@ -26,18 +28,37 @@ function mends(context: EditContext): Proposal[] {
     const body = part(node, "body");
     const last = body?.kind === "block" ? body.children.at(-1) : undefined;
     if (!last || last.kind === "leave" || last.kind === "return" || !around.some(isLoop)) return [];
-    return wordBehind(context, last, "break");
+    return wordBehind(context, last, "break", keepsFirst(context, node, last, around) ? 3 : 0.35);
   });
   return [...ends, ...others, ...found, ...skips(context)];
 }
 
+/**
+ * True for a decision that keeps where a loop is in a name that begins as no place, and asks nothing of that name: the first
+ * place is wanted, not the last.
+ */
+function keepsFirst(
+  context: EditContext,
+  decision: SyntaxNode,
+  last: SyntaxNode,
+  around: readonly SyntaxNode[],
+): boolean {
+  const given = givenBy(last);
+  const condition = part(decision, "condition");
+  const loop = loopAround(around);
+  const name = given?.target.kind === "name" ? (given.target.sign ?? "") : "";
+  if (!given || !condition || !loop || name === "" || namesIn(condition).includes(name)) return false;
+  const begins = startsOf(context, name).some(({ value }) => value.replace(/\s+/g, "") === "-1");
+  return begins && countersOf(loop).includes(given.value.sign ?? "");
+}
+
 /** A word that leaves, on a line of its own behind a statement. */
-function wordBehind(context: EditContext, statement: SyntaxNode, word: "break" | "continue"): Proposal[] {
+function wordBehind(context: EditContext, statement: SyntaxNode, word: "break" | "continue", odds = 0.35): Proposal[] {
   const whole = wholeLines(context, statement);
   if (!whole) return [];
   const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEndOf(context);
   const line = `${end}${whole.first.indent}${word}${context.writing.statementEnd}${lineEndOf(context)}`;
-  return [insert(whole.to, line, { word }, 0.35)];
+  return [insert(whole.to, line, { word }, odds)];
 }
 
 /** `continue` at the end of what is done in one case, where the rest of the loop's body is meant for the others. */
