@@ -269,6 +269,12 @@ const cases: readonly Case[] = [
     ...{ of: "syntax", leads: [3], first: "operand-missing" },
   },
   {
+    says: "what a handler for every error says in the place of a result",
+    language: "python",
+    program: 'loads = {"tern": 12}\ntry:\n    print(load["tern"])\nexcept Exception:\n    print("no such ferry")\n',
+    ...{ of: "logic", leads: [5, 3], first: "handler-catches-too-much" },
+  },
+  {
     says: "a quotient of whole numbers that is compared with a half",
     language: "csharp",
     program: "class P {\n  bool F(int safe, int days) {\n    return safe / days >= 0.5;\n  }\n}\n",
@@ -299,4 +305,31 @@ test.each(cases)("$says ($language)", ({ language: id, program, of, leads, messa
   const judged = { class: of, diagnostic, leads: leads.map((line) => ({ line })) };
   const suggested = suggestPatterns(evidenceOf(language, program, judged, []));
   expect(suggested[0]?.id, JSON.stringify(suggested)).toBe(first);
+});
+
+/** The kinds of a program in which no fault is shown. */
+function kindsOfRight(id: string, program: string): string[] {
+  const language = findLanguage(id);
+  if (!language) throw new Error(id);
+  return suggestPatterns(evidenceOf(language, program, { class: null, diagnostic: null, leads: [] }, [])).map(
+    (each) => each.id,
+  );
+}
+
+test("what is no fault is remarked where nothing else is", () => {
+  expect(kindsOfRight("python", "load = int(int(input()))\nprint(load)\n")).toEqual(["converted-twice"]);
+  expect(kindsOfRight("java", "class M {\n  double f(int n) {\n    return (double) (double) n;\n  }\n}\n")).toEqual([
+    "converted-twice",
+  ]);
+  expect(kindsOfRight("java", '@SuppressWarnings("unchecked")\nclass M {\n}\n')).toEqual(["warning-hidden"]);
+  expect(kindsOfRight("octave", 'warning("off", "all");\nx = 1;\n')).toEqual(["warning-hidden"]);
+});
+
+test.each([
+  ["python", "load = int(float(input()))\nprint(str(load))\n"],
+  ["python", "print(round(abs(round_trip)))\n"],
+  ["java", "class M {\n  double f(int n) {\n    return (double) (int) n;\n  }\n}\n"],
+  ["octave", 'warning("late");\nx = 1;\n'],
+])("of a program in %s that is right nothing is said", (id, program) => {
+  expect(kindsOfRight(id, program)).toEqual([]);
 });

@@ -60,6 +60,12 @@ export const isStart = (line: string) => /range\(\s*-?\d+\s*,|[:=]\s*-?\d+/.test
 /** A place that a test of the text found, with the reason in a sentence. */
 type Place = { line: number | null; why: string };
 
+/** The first line of a program on which a form stands, with why it is named; null where it stands on none. */
+export function lineWith(lines: readonly string[], form: RegExp, why: string): Place | null {
+  const at = lines.findIndex((line) => form.test(line));
+  return at < 0 ? null : { line: at + 1, why };
+}
+
 /** The first of some lines (from 1) on which a form stands. */
 export function firstLineWith(evidence: Evidence, lines: readonly number[], form: RegExp, why: string): Place | null {
   const line = lines.find((each) => form.test(evidence.lines[each - 1] ?? ""));

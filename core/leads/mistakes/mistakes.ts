@@ -19,6 +19,7 @@ import { elseIfApart } from "./elseIfApart.ts";
 import { exchangeLost } from "./exchangeLost.ts";
 import { fieldLeft } from "./fieldLeft.ts";
 import { givenToItself } from "./givenToItself.ts";
+import { handlerForAll } from "./handlerForAll.ts";
 import { headerEnded } from "./headerEnded.ts";
 import { indentedApart } from "./indentedApart.ts";
 import { inputKeptAsText } from "./inputKeptAsText.ts";
@@ -95,6 +96,7 @@ export const mistakes: readonly Mistake[] = [
     assignmentAsCondition,
     callsItselfAlways,
     caseGoesOn,
+    handlerForAll,
     comparisonWithNothing,
     headerEnded,
     inputKeptAsText,

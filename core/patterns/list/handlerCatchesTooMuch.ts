@@ -1,5 +1,6 @@
 import { change } from "../../edits/edit.ts";
 import { example } from "../example.ts";
+import { byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A handler takes every error, so that a fault of the program is hidden. */
@@ -11,7 +12,20 @@ export const handlerCatchesTooMuch: Pattern = {
   cause: "A handler for everything also takes the slips of the program itself.",
   avoid: "Name the one error that is expected.",
   fault: true,
-  grounds: [],
+  grounds: [
+    byNotice("handler-catches-too-much", 1),
+    // What came out first of what was not meant is what a handler for all says.
+    byText(({ class: of, noticed, lines, suspected }) => {
+      const handler = noticed.find(({ id }) => id === "handler-catches-too-much");
+      if (of !== "logic" || !handler) return null;
+      const indent = (line: number) => (lines[line - 1] ?? "").search(/\S/);
+      const isSaidThere = suspected.slice(0, 3).some((line) => {
+        const between = Array.from({ length: Math.max(0, line - handler.line) }, (_, at) => handler.line + 1 + at);
+        return line > handler.line && between.every((each) => indent(each) > indent(handler.line) || indent(each) < 0);
+      });
+      return isSaidThere ? { line: handler.line, why: handler.why } : null;
+    }, 1),
+  ],
   examples: [
     example(
       "python",
