@@ -269,6 +269,27 @@ const cases: readonly Case[] = [
     ...{ of: "syntax", leads: [3], first: "operand-missing" },
   },
   {
+    says: "an error of the program's own words, whatever it is called",
+    language: "java",
+    program:
+      'class M {\n  void pay(int price, int given) {\n    if (given < price) {\n      throw new IllegalArgumentException("too little");\n    }\n  }\n}\n',
+    message: ["IllegalArgumentException", "too little", 4],
+    ...{ of: "runtime", leads: [4], first: "stops-on-purpose" },
+  },
+  {
+    says: "a call of an object without its brackets",
+    language: "java",
+    program: "class M {\n  void f() {\n    String month = in.next;\n  }\n}\n",
+    message: ["", "cannot find symbol\nsymbol:   variable next\nlocation: variable in of type Scanner", 3],
+    ...{ of: "syntax", leads: [3], first: "call-brackets-missing" },
+  },
+  {
+    says: "a function of C that works something out and gives nothing back",
+    language: "c",
+    program: "int seats(int rows) {\n  rows * 4;\n}\nint main(void) {\n  int all = seats(3);\n  return all;\n}\n",
+    ...{ of: "logic", leads: [2, 5], first: "return-missing" },
+  },
+  {
     says: "what a handler for every error says in the place of a result",
     language: "python",
     program: 'loads = {"tern": 12}\ntry:\n    print(load["tern"])\nexcept Exception:\n    print("no such ferry")\n',

@@ -7,7 +7,7 @@ export const cWriting: Writing = {
   blocks: { by: "braces" },
   variables: "declared in place",
   fixed: { words: ["const"] },
-  ...{ handsMore: /[*&]|\.\.\./, reaches: ["goto", "exit"] },
+  ...{ handsMore: /[*&]|\.\.\./, reaches: ["goto", "exit"], givesNothing: true },
   recordHead: /^(?:typedef\s+)?(?:struct|union|enum)\b/,
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: [".", "->"], compound: true, chained: "else if" },
   firstElement: (list) => `${list}[0]`,

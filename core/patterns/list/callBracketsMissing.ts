@@ -28,6 +28,17 @@ export const callBracketsMissing: Pattern = {
           : null,
       6,
     ),
+    // What is named as a part of an object is one of its calls.
+    byText((evidence) => {
+      const { class: of, message, lines, language } = evidence;
+      const library = language.writing?.library;
+      if (of !== "syntax" || message?.kind !== "unknown name" || !library) return null;
+      for (const line of namedLines(evidence))
+        for (const [, name = ""] of (lines[line - 1] ?? "").matchAll(/\.([A-Za-z]\w*)\b(?!\s*[(.])/g))
+          if (message.text.includes(name) && (library.reads(name) || library.gives(name) || library.changes(name)))
+            return { line, why: `“${name}” is a call and stands here without its brackets.` };
+      return null;
+    }, 8),
   ],
   examples: [
     inMain(

@@ -21,13 +21,16 @@ export const numberTypeTooSmall: Pattern = {
         !/\b(?:long|int64|longint)\b/i.test(lineBefore),
       6,
     ),
-    byText(({ outputs, class: of, changes }) => {
+    byText(({ outputs, class: of, changes, program }) => {
       if (of !== "logic" || !outputs || changes.some(({ family }) => family !== "declaration")) return null;
       const numbers = (text: string) => (text.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number);
       const [wanted, got] = [numbers(outputs.intended), numbers(outputs.printed)];
-      const wrapped = wanted.findIndex(
-        (each, at) => Math.abs(each - (got[at] ?? each)) >= 65_536 && Math.abs(each - (got[at] ?? each)) % 65_536 === 0,
-      );
+      // How many values the smallest type has that the program names: one beyond its range comes round by so many.
+      const round = /\b(?:byte|sbyte|shortint|int8|int8_t)\b/i.test(program) ? 256 : 65_536;
+      const wrapped = wanted.findIndex((each, at) => {
+        const apart = Math.abs(each - (got[at] ?? each));
+        return apart >= round && apart % round === 0 && Math.abs(each) >= round / 2;
+      });
       return wrapped < 0
         ? null
         : { line: null, why: `${got[wrapped]} comes out where ${wanted[wrapped]} is meant: the number has wrapped.` };
