@@ -71,6 +71,7 @@ for (let times = 0; times < 8; times++) {
 await save("working");
 await page.goto(`${base}/casebook/questions`);
 await page.getByLabel("Which course").selectOption({ label: "Kittiwake Crossing, two terms" });
+await page.getByRole("link", { name: "show all" }).waitFor();
 await page.getByRole("link", { name: "Is it getting better?" }).click();
 await page.getByRole("columnheader", { name: "faults per program" }).waitFor();
 await save("casebook");
@@ -104,6 +105,7 @@ await page.goto(`${base}/sheets`);
 await page.getByRole("link", { name: "Debugging 1: errors on the ferry" }).click();
 const code = await page.getByText("Sheet code").locator("strong").textContent();
 await page.getByRole("link", { name: "Mark book" }).click();
+await page.getByRole("heading", { level: 1, name: /^Mark book/ }).waitFor();
 await save("mark-book");
 await page.getByRole("link", { name: "Results" }).click();
 await page.getByRole("heading", { name: "What to teach next" }).waitFor();
