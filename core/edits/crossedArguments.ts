@@ -1,19 +1,10 @@
-import { nodesOf, part, parts, type SyntaxNode } from "../syntax/tree.ts";
+import { part, parts, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext } from "./edit.ts";
-import { calledName, functionAround, nameOfFunction, ofKind } from "./places.ts";
-
-/** Parameters of a function by their names, what results are given by left out. */
-function parametersOf(node: SyntaxNode): string[] {
-  return node.children.flatMap((each) =>
-    each.kind === "parameter" && each.role !== "target"
-      ? [each.sign || (nodesOf(each).find(({ role, kind }) => role === "definition" && kind === "name")?.sign ?? "")]
-      : [],
-  );
-}
+import { calledName, functionAround, nameOfFunction, ofKind, parametersOf } from "./places.ts";
 
 /**
- * Calls of the program's own functions in which a value stands that has the name of another one's place: what is handed over
- * at `one` and at `other` (from 0) belongs the other way round. A function's calls of itself may mean that.
+ * Calls of the program's own functions in which a value stands that has the name of another one's place: `one` and `other`, in
+ * the order of the text, belong the other way round. A function's calls of itself may mean that.
  */
 export function crossedArguments(
   context: EditContext,

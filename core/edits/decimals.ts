@@ -1,7 +1,7 @@
 import { nodesOf, part, parts, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext } from "./edit.ts";
 import { firstGivenBy } from "./exchanged.ts";
-import { calledName, nameOfFunction, ofKind } from "./places.ts";
+import { calledName, nameOfFunction, ofKind, parametersOf } from "./places.ts";
 
 const decimalTypes = /^(?:double|float|real|decimal|single|extended|currency)$/i;
 const decimalCalls = /^(?:float|parsedouble|todouble|strtofloat|sqrt|fabs|nextdouble)$/i;
@@ -35,12 +35,7 @@ export function decimalNames(context: EditContext): ReadonlySet<string> {
     for (const each of nodesOf(node))
       if (each.role === "definition" && each.kind === "name") names.add(each.sign ?? "");
   }
-  const parameters = new Map(
-    ofKind(context, "function").map(({ node }) => [
-      nameOfFunction(node),
-      node.children.filter((each) => each.kind === "parameter" && each.role !== "target").map(({ sign }) => sign ?? ""),
-    ]),
-  );
+  const parameters = new Map(ofKind(context, "function").map(({ node }) => [nameOfFunction(node), parametersOf(node)]));
   // What is given from one name to the next is followed twice; more of them stand in no beginner's program.
   for (const _ of context.writing.types.length > 0 ? [] : [1, 2]) {
     for (const { node } of ofKind(context, "statement")) {

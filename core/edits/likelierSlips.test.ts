@@ -147,6 +147,12 @@ describe("nothing is proposed", () => {
     nothing("tolerance", "python", "tide = 0.5\nif tide == 0:\n    sail()\n");
     nothing("tolerance", "python", "count = 3\nif count == limit:\n    sail()\n");
   });
+  test("where a text is cut by nothing, and keeps its places", () => {
+    const upper = "at = line.find(';')\nline = line.upper()\nprint(line[:at])\n";
+    expect(madeBy("step-left-out", "python", upper).filter((text) => text.match(/find/g)?.length === 2)).toEqual([]);
+    const cut = "at = line.find(';')\nline = line[3:]\nprint(line[:at])\n";
+    expect(madeBy("step-left-out", "python", cut).filter((text) => text.match(/find/g)?.length === 2)).toHaveLength(1);
+  });
   test("where a call that puts something in is one of the program's own", () => {
     nothing("counterpart", "python", "class Deck:\n    def append(self, car):\n        pass\n\ndeck.append(1)\n");
   });

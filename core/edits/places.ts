@@ -141,6 +141,13 @@ export function countersOf(loop: SyntaxNode): string[] {
   return start ? namesIn(start).slice(0, 1) : [];
 }
 
+/** The names of a function's parameters, "" for one without; what results are given by is none of them. */
+export function parametersOf(node: SyntaxNode): string[] {
+  return node.children.flatMap(({ kind, role, sign }) =>
+    kind === "parameter" && role !== "target" ? [sign ?? ""] : [],
+  );
+}
+
 /** The name that a function is given where it is made; "" where it has none. */
 export function nameOfFunction(node: SyntaxNode | undefined): string {
   return node?.children.find((child) => child.role === "definition" && child.kind === "name")?.sign ?? "";

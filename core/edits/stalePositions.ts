@@ -7,16 +7,19 @@ import { blocksOf, calledName, namesIn } from "./places.ts";
 export type StalePosition = { name: string; made: SyntaxNode; cut: SyntaxNode; used: SyntaxNode };
 
 /** Calls that look for a place in a text or list, in one of our languages. */
-const looksFor = /^(?:pos|find|rfind|index|indexof|lastindexof|strfind|strstr|length|len|size)$/i;
+const looksFor = /^(?:pos|find|rfind|index|indexof|lastindexof|strfind|strstr)$/i;
+/** Calls whose result has its pieces at the same places. */
+const keepsPlaces = /^(?:upper|lower|touppercase|tolowercase|toupper|tolower|uppercase|lowercase|upcase)$/i;
 /** Calls that cut the first value that they are handed. */
 const cuts = /^(?:delete|insert|setlength)$/i;
 
 /** The names of what a statement makes another one. */
 function changedBy(statement: SyntaxNode): string[] {
   const given = firstGivenBy(statement);
-  if (given) return given.target.kind === "name" ? [given.target.sign ?? ""] : [];
+  if (given)
+    return given.target.kind === "name" && !keepsPlaces.test(calledName(given.value)) ? [given.target.sign ?? ""] : [];
   const call = nodesOf(statement).find((each) => each.kind === "call" && cuts.test(calledName(each)));
-  return call?.children.find(({ role }) => role === "argument")?.sign ? [part(call, "argument")?.sign ?? ""] : [];
+  return [(call && part(call, "argument")?.sign) ?? ""];
 }
 
 /** Places that are worked out before what they are of is cut, and used behind that without being worked out again. */

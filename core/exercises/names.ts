@@ -1,4 +1,5 @@
 import type { Language } from "../languages/language.ts";
+import { escaped } from "../source/escaped.ts";
 
 /** A word that may be a person's name, where it was found, what it would become, and whether it is ticked at first. */
 export type NameProposal = { word: string; places: string[]; replacement: string; ticked: boolean };
@@ -34,10 +35,6 @@ function parts(name: string): string[] {
   return name.split(/[_\d.\s-]+|(?<=\p{Ll})(?=\p{Lu})/u).filter((part) => part.length > 1);
 }
 
-function escapePattern(text: string): string {
-  return text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
-}
-
 /**
  * Words of a program that may give away who wrote it: all labels of the course (whole and in parts), and every
  * name-like word in comments, texts, identifiers and the file name. Ticked are labels, words that stand behind "by",
@@ -65,7 +62,7 @@ export function proposeNames(
   for (const label of labels)
     if (
       label.trim() !== "" &&
-      new RegExp(`(?<![\\p{L}\\p{N}])${escapePattern(label)}(?![\\p{L}\\p{N}])`, "iu").test(`${program}\n${fileName}`)
+      new RegExp(`(?<![\\p{L}\\p{N}])${escaped(label)}(?![\\p{L}\\p{N}])`, "iu").test(`${program}\n${fileName}`)
     )
       note(label, "label of the course", true);
   const identifiers = new Set(
@@ -145,7 +142,7 @@ export function replaceNames(text: string, replacements: readonly Replacement[])
 /** A pattern for any of the words, the longest first, in any letter case; null if there are none. */
 function anyOf(words: readonly string[]): RegExp | null {
   const ordered = words.filter((word) => word.trim() !== "").sort((one, other) => other.length - one.length);
-  return ordered.length === 0 ? null : new RegExp(ordered.map(escapePattern).join("|"), "giu");
+  return ordered.length === 0 ? null : new RegExp(ordered.map(escaped).join("|"), "giu");
 }
 
 /** True if what was found at an offset is a word, or a part of a longer one that an inner capital begins or ends. */

@@ -1,5 +1,6 @@
 import type { Language } from "../languages/language.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
+import { escaped } from "../source/escaped.ts";
 import { explain } from "./explain.ts";
 
 /** Characters of a message that are looked at. */
@@ -28,8 +29,6 @@ function isPlain(language: Language, quoted: string): boolean {
   );
   return words.every((word) => typeWords.has(word) || known.includes(word));
 }
-
-const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 
 /**
  * A message without what differs from program to program: names, numbers, paths, hints. Two messages with one signature are the same message. `""`

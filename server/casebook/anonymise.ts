@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import type { CaseEntry } from "../../core/formats/caseEntry.ts";
+import { escaped } from "../../core/source/escaped.ts";
 
 /** A label of fewer letters stands in too many words to be looked for inside of them. */
 const shortest = 2;
@@ -15,8 +16,8 @@ export function textAnonymiser(labels: readonly string[]): (text: string) => str
     // The longest first: of "Ann" and "Anna" the second is no "Ann" with a letter more.
     .sort((one, other) => other.label.length - one.label.length);
   if (wanted.length === 0) return (text) => text;
-  const escaped = wanted.map(({ label }) => label.replace(/[.*+?^${}()|[\]\\]/g, "\\$&").replace(/\s+/g, "[\\s_.-]*"));
-  const form = new RegExp(escaped.map((each) => `(${each})`).join("|"), "giu");
+  const forms = wanted.map(({ label }) => escaped(label).replace(/\s+/g, "[\\s_.-]*"));
+  const form = new RegExp(forms.map((each) => `(${each})`).join("|"), "giu");
   return (text) =>
     text.replace(form, (...found: unknown[]) => {
       const at = found.slice(1).findIndex((each) => each !== undefined);

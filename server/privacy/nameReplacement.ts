@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { decisionSchema, hunkSchema, keptVerdictSchema, linePlaceSchema } from "../../core/cases/case.ts";
+import { escaped } from "../../core/source/escaped.ts";
 
 /** How one person's name is replaced in text, and in file names, where the words in its place may hold fewer signs. */
 export type NameReplacement = { text: (text: string) => string; fileName: (name: string) => string };
@@ -11,7 +12,7 @@ export type NameReplacement = { text: (text: string) => string; fileName: (name:
 export function nameReplacement(name: string, by: string): NameReplacement | null {
   const wanted = name.trim();
   if (wanted.length < 2) return null;
-  const words = wanted.replace(/[.*+?^${}()|[\]\\]/g, "\\$&").replace(/\s+/g, "[\\s_.-]+");
+  const words = escaped(wanted).replace(/\s+/g, "[\\s_.-]+");
   const pattern = new RegExp(`(?<![\\p{L}\\p{N}])${words}(?![\\p{L}\\p{N}])`, "giu");
   const forFiles = by.replace(/[^\p{L}\p{N}.-]/gu, "_");
   return {

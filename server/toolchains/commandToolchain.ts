@@ -20,7 +20,7 @@ import { runTries, type TriesPlan } from "./commandTries.ts";
 import { cutRecording } from "./cut.ts";
 import { type OtherWay, usableWays } from "./otherWays.ts";
 import { readBlock } from "./readBlock.ts";
-import { signalDiagnostic } from "./signals.ts";
+import { faultSignals, signalDiagnostic } from "./signals.ts";
 import { isThere } from "./systemNeeds.ts";
 import type { Toolchain, Variant } from "./toolchain.ts";
 
@@ -118,9 +118,6 @@ function tryWorkbench(workbench: Pool): Promise<void> {
   }
   return trial;
 }
-
-/** Signals by which a program ends itself (signal(7)): SIGILL, SIGABRT, SIGBUS, SIGFPE, SIGSEGV. */
-const faultSignals: ReadonlySet<number> = new Set([4, 6, 7, 8, 11]);
 
 /** A toolchain made of commands that are run on the workbench. */
 export function createCommandToolchain(translator: CommandTranslator, workbench: () => Pool): Toolchain {

@@ -16,6 +16,9 @@ const signals: Readonly<Record<number, readonly [name: string, words: string]>> 
   25: ["SIGXFSZ", "File size limit exceeded"],
 };
 
+/** Signals by which a program ends itself (signal(7)): SIGILL, SIGABRT, SIGBUS, SIGFPE, SIGSEGV. */
+export const faultSignals: ReadonlySet<number> = new Set([4, 6, 7, 8, 11]);
+
 /** What a shell would have said of a program that a signal ended: no line is given, and none is invented. */
 export function signalDiagnostic(signal: number): Diagnostic {
   const [errorName, message] = signals[signal] ?? [`signal ${signal}`, "Ended by a signal"];

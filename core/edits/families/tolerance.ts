@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { part } from "../../syntax/tree.ts";
 import { decimalsCompared } from "../decimals.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
@@ -5,8 +6,6 @@ import { ofKind } from "../places.ts";
 
 /** How far apart two decimals may be that are taken for the same. */
 const near = "0.001";
-
-const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 
 /** `abs(a - b) < 0.001` for `a == b`, where they are decimals. */
 function mends(context: EditContext): Proposal[] {

@@ -1,4 +1,4 @@
-import { calledName, nameOfFunction, ofKind } from "../../edits/places.ts";
+import { calledName, nameOfFunction, ofKind, parametersOf } from "../../edits/places.ts";
 import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
@@ -40,7 +40,7 @@ export const callsItselfAlways: Mistake = {
       const name = nameOfFunction(node);
       const body = part(node, "body");
       if (name === "" || !body) return [];
-      const count = nodesOf(node).filter(({ kind, role }) => kind === "parameter" && role !== "target").length;
+      const count = parametersOf(node).length;
       for (const statement of body.children) {
         const call = callInEveryCase(statement, name, count);
         if (call)

@@ -21,7 +21,11 @@ export const handlerCatchesTooMuch: Pattern = {
       const indent = (line: number) => (lines[line - 1] ?? "").search(/\S/);
       const isSaidThere = suspected.slice(0, 3).some((line) => {
         const between = Array.from({ length: Math.max(0, line - handler.line) }, (_, at) => handler.line + 1 + at);
-        return line > handler.line && between.every((each) => indent(each) > indent(handler.line) || indent(each) < 0);
+        return (
+          line > handler.line &&
+          // A brace that stands below the head of its block, and lines without anything, do not end it.
+          between.every((each) => /^\s*\{?\s*$/.test(lines[each - 1] ?? "") || indent(each) > indent(handler.line))
+        );
       });
       return isSaidThere ? { line: handler.line, why: handler.why } : null;
     }, 1),
