@@ -15,6 +15,7 @@ import { newKey } from "../keys.ts";
 import { mappingFromFirst } from "../mend/followLines.ts";
 import { tableStyleOf } from "../people/tableStyleStore.ts";
 import type { Services } from "../services.ts";
+import { runOnce } from "../toolchains/runOnce.ts";
 import { givenOfRuns, type ShownOfRuns } from "./givenOfRuns.ts";
 import { makeHiddenChecks } from "./hiddenChecks.ts";
 import { withLooks } from "./looks.ts";
@@ -143,26 +144,25 @@ export async function contentOfCase(
 }
 
 /**
- * Makes an exercise from a case: names replaced, every key taken from a run of the changed program. `surprises` says
- * what does not behave as the case did; an exercise with surprises is made all the same, for the teacher to look at.
+ * Judges the program of an exercise anew, sets what the tool says of it as its first fault's, gives its faults their paths of
+ * looks, and says where it does not behave as the case did.
  */
-export async function makeExercise(services: Services, found: WholeCase, order: ExerciseOrder): Promise<MadeExercise> {
-  const content = await contentOfCase(services, found, order);
-  const { program, mended, checks } = content;
-  content.hiddenChecks = await makeHiddenChecks(services, content);
-  content.given = await givenOfRuns(services, content, order.show ?? {});
-
+async function lookAgainAtFirstFault(
+  services: Pick<Services, "toolchains">,
+  found: WholeCase,
+  content: ExerciseContent,
+): Promise<string[]> {
   const surprises: string[] = [];
   const [firstFault] = content.faults;
-  if (firstFault && checks[0]) {
-    const judged = await judgeProgram(services.toolchains, {
-      ...runOfText(content, program, checks[0]),
+  const [check] = content.checks;
+  if (firstFault && check) {
+    const { judgement: now } = await judgeProgram(services.toolchains, {
+      ...runOfText(content, content.program, check),
       policies: { endlessClass: found.endless_class },
-      expected: checks[0].expected ?? undefined,
-      intended: checks[0].pieces,
-      comparison: checks[0].comparison,
+      expected: check.expected ?? undefined,
+      intended: check.pieces,
+      comparison: check.comparison,
     });
-    const now = judged.judgement;
     if (now.class !== null && now.class !== firstFault.class && !found.layers[0]?.decided)
       surprises.push(
         `With the names replaced the program shows a ${now.class} error, not a ${firstFault.class} error.`,
@@ -175,15 +175,45 @@ export async function makeExercise(services: Services, found: WholeCase, order: 
     firstFault.reportedLine = now.reportedLine;
   }
   content.faults = await withLooks(services, content);
-  if (mended !== null) {
-    for (const [index, check] of checks.entries()) {
-      if (check.expected === null) continue;
+  return surprises;
+}
+
+/** Says which checks the mended program of an exercise does not pass, or could not be tried with. */
+async function checksThatFail(services: Pick<Services, "toolchains">, content: ExerciseContent): Promise<string[]> {
+  const { mended, checks } = content;
+  if (mended === null) return [];
+  const tried = await Promise.all(
+    checks.map(async (check, index) => {
+      if (check.expected === null) return null;
       const result = await runForCheck(services, content, mended, check);
-      if ("notRun" in result) surprises.push(`Check ${index + 1} could not be tried: ${result.notRun}`);
-      else if (!result.passes)
-        surprises.push(`The mended program fails check ${index + 1} after the names were replaced.`);
-    }
-  }
+      if ("notRun" in result) return `Check ${index + 1} could not be tried: ${result.notRun}`;
+      return result.passes ? null : `The mended program fails check ${index + 1} after the names were replaced.`;
+    }),
+  );
+  return tried.filter((said) => said !== null);
+}
+
+/**
+ * Makes an exercise from a case: names replaced, every key taken from a run of the changed program. `surprises` says
+ * what does not behave as the case did; an exercise with surprises is made all the same, for the teacher to look at.
+ */
+export async function makeExercise(
+  given: Pick<Services, "database" | "toolchains">,
+  found: WholeCase,
+  order: ExerciseOrder,
+): Promise<MadeExercise> {
+  const services = { database: given.database, toolchains: runOnce(given.toolchains) };
+  const content = await contentOfCase(services, found, order);
+  const show = order.show ?? {};
+  const [hiddenChecks, shown, changed, failed] = await Promise.all([
+    makeHiddenChecks(services, content),
+    givenOfRuns(services, content, show),
+    lookAgainAtFirstFault(services, found, content),
+    checksThatFail(services, content),
+  ]);
+  content.hiddenChecks = hiddenChecks;
+  content.given = shown;
+  const surprises = [...changed, ...failed];
   const context = makeContext(services, content);
   for (const kind of taskKinds) {
     const marks = order.marks[kind.kind] ?? 0;
@@ -205,25 +235,5 @@ export function makeContext(services: Pick<Services, "toolchains">, content: Exe
         ...runOfText(content, text, check ?? { input: "" }),
         ...(change ? { change } : {}),
       }),
-  };
-}
-
-/**
- * The same with every run made once, however often it is asked for: for a check of what has no chance in it. A run that told
- * nothing is made again.
- */
-export function eachRunOnce(context: MakeContext): MakeContext {
-  const made = new Map<string, ReturnType<MakeContext["run"]>>();
-  return {
-    ...context,
-    run: (text, check) => {
-      const key = JSON.stringify([text, check]);
-      const found = made.get(key) ?? context.run(text, check);
-      made.set(key, found);
-      return found.then((run) => {
-        if ("notRun" in run) made.delete(key);
-        return run;
-      });
-    },
   };
 }

@@ -3,7 +3,8 @@ import { besideOthers } from "../../core/exercises/makeTask.ts";
 import type { ItemMark, MakeContext } from "../../core/exercises/taskKind.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import type { Services } from "../services.ts";
-import { eachRunOnce, makeContext } from "./makeExercise.ts";
+import { runOnce } from "../toolchains/runOnce.ts";
+import { makeContext } from "./makeExercise.ts";
 
 const sum = (items: readonly ItemMark[], value: (item: ItemMark) => number) =>
   items.reduce((all, item) => all + value(item), 0);
@@ -15,7 +16,7 @@ const sum = (items: readonly ItemMark[], value: (item: ItemMark) => number) =>
  */
 export async function selfCheck(services: Pick<Services, "toolchains">, exercise: ExerciseContent): Promise<string[]> {
   const reasons: string[] = [];
-  const context = eachRunOnce(makeContext(services, exercise));
+  const context = makeContext({ toolchains: runOnce(services.toolchains) }, exercise);
   const { mended, program, faults, checks, hiddenChecks } = exercise;
   if (mended !== null) {
     let shows = false;

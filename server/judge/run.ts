@@ -145,25 +145,41 @@ export async function runVariants(
 const togetherSeconds = 60;
 
 /**
- * Runs a program with several inputs in one job, where its translator has such a thing. Nothing else than the input differs.
- * What one run leaves behind is gone before the next begins; a run that was ended at a limit, or that told nothing in
- * company, is not among those that come back (its own may tell). Each that does has `inCompany`.
+ * Runs variants of a program in one job, where its translator has such a thing. What one run leaves behind is gone before the
+ * next begins; in the place of a run that was ended at a limit, or that told nothing in company, stands null (its own may
+ * tell). Each that came through has `inCompany`.
  */
+export async function runInCompany(
+  toolchains: Toolchains,
+  run: ProgramRun,
+  variants: readonly Variant[],
+): Promise<Array<Outcome | null>> {
+  const outcomes = variants.length < 2 ? null : await runVariants(toolchains, run, variants, togetherSeconds);
+  return variants.map((_, at) => {
+    const outcome = outcomes?.[at];
+    const isTelling = outcome && (outcome.stoppedBy === "none" || outcome.stoppedBy === "fault");
+    return isTelling && outcome.effects.length === 0 ? { ...outcome, inCompany: true } : null;
+  });
+}
+
+/** The same with several inputs, nothing else of it differing: what was told in company, by the input. */
 export async function runWithInputs(
   toolchains: Toolchains,
   run: ProgramRun,
   inputs: readonly string[],
 ): Promise<ReadonlyMap<string, Outcome>> {
   const main = run.files[0]?.bytes;
+  if (!main) return new Map();
   const different = [...new Set(inputs)];
-  if (!main || different.length < 2) return new Map();
-  const variants = different.map((input) => ({ main, input }));
-  const outcomes = await runVariants(toolchains, run, variants, togetherSeconds);
+  const outcomes = await runInCompany(
+    toolchains,
+    run,
+    different.map((input) => ({ main, input })),
+  );
   return new Map(
     different.flatMap((input, at) => {
-      const outcome = outcomes?.[at];
-      const isTelling = outcome && (outcome.stoppedBy === "none" || outcome.stoppedBy === "fault");
-      return isTelling && outcome.effects.length === 0 ? [[input, { ...outcome, inCompany: true }] as const] : [];
+      const outcome = outcomes[at];
+      return outcome ? [[input, outcome] as const] : [];
     }),
   );
 }
