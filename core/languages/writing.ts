@@ -99,6 +99,8 @@ export type Writing = {
   listOf?: (walked: string) => string;
   /** Values that a variable may begin with, beside whole numbers. */
   beginnings: readonly string[];
+  /** First values of what is put into by a call, of what is put into by a place or a key, and of a text that is added to. */
+  firstValues?: Readonly<Partial<Record<"list" | "table" | "text", readonly string[]>>>;
   /** The word by which a function names variables of the whole program, and what stands between them. */
   wholeProgram?: { word: string; apart: string };
   /** True if a function that gives nothing back is not refused and its value is used all the same. */

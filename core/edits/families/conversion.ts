@@ -22,6 +22,8 @@ function values(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     if (node.role === "value" && (parent.kind === "assignment" || parent.kind === "return"))
       found.push({ node, odds: reads ? 2 : 0.4 });
     else if (parent.kind === "binary") found.push({ node, odds: reads ? 1.5 : node.kind === "text" ? 0 : 0.5 });
+    else if (parent.kind === "list" && node.role === "value")
+      found.push({ node, odds: node.kind === "name" ? 1.2 : 0.3 });
     else if (parent.kind === "list" && node.kind === "index") found.push({ node, odds: 0.3 });
     else if (node.role === "argument") found.push({ node, odds: reads ? 2 : node.kind === "text" ? 0 : 0.3 });
     else if (node.kind === "text" && parent.kind !== "list") continue;

@@ -1,5 +1,6 @@
 import { isLoop, part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { firstValuesPutIn } from "../neverGiven.ts";
 import { lineEndOf, ofKind, wholeLines } from "../places.ts";
 
 /** A first value for a type, as declarations write it. */
@@ -95,7 +96,13 @@ function takeOut(context: EditContext): Proposal[] {
       found.push(change({ from: target.to, to: value.to }, "", { name: target.sign ?? "" }));
     const lines = parent?.kind === "statement" ? wholeLines(context, parent) : null;
     const following = context.nodes.find((each) => isLoop(each.node) && lines && each.node.from >= lines.to);
-    if (lines && /^(0|1|""|\[\])$/.test(context.sourceOf(value)) && following && context.writing.blocks.by !== "braces")
+    const text = context.sourceOf(value);
+    if (
+      lines &&
+      (/^(0|1|""|\[\]|\{\})$/.test(text) || text === context.writing.nothing) &&
+      following &&
+      context.writing.blocks.by !== "braces"
+    )
       found.push({ from: lines.from, to: lines.to, text: "", parameters: { name: target.sign ?? "" }, odds: 1 });
   }
   return found;
@@ -106,13 +113,27 @@ export const firstValue: EditFamily = {
   says: "a variable that has no value before it is used",
   weight: 7,
   reads: "both",
-  mends: (context) => [...declared(context), ...beforeLoop(context)],
+  mends: (context) => [...firstValuesPutIn(context), ...declared(context), ...beforeLoop(context)],
   plants: takeOut,
   examples: [
     {
       language: "python",
       right: "total = 0\nfor x in loads:\n    total += x\n",
       faulty: "for x in loads:\n    total += x\n",
+    },
+    {
+      language: "python",
+      right:
+        'worst = None\nfor load in loads:\n    if worst is None or load > worst:\n        worst = load\nprint("Most:", worst)\n',
+      faulty:
+        'for load in loads:\n    if worst is None or load > worst:\n        worst = load\nprint("Most:", worst)\n',
+    },
+    {
+      language: "python",
+      right:
+        "rows = []\nfor row in range(2):\n    line = []\n    for seat in range(3):\n        line.append(seat)\n    rows.append(line)\n",
+      faulty:
+        "rows = []\nfor row in range(2):\n    for seat in range(3):\n        line.append(seat)\n    rows.append(line)\n",
     },
     {
       language: "java",

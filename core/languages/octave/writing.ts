@@ -15,6 +15,7 @@ export const octaveWriting: Writing = {
   ...{ quote: '"', quoteInside: '\\"', members: ["."], compound: false, chained: "elseif" },
   firstElement: (list) => `${list}(1)`,
   beginnings: ["-Inf", "Inf", "[]"],
+  firstValues: { table: ["[]"], text: ['""'] },
   wholeProgram: { word: "global", apart: " " },
   statementEnd: ";",
   divides: { decimal: "/", whole: null, rest: "mod" },

@@ -116,6 +116,17 @@ const argumentList: Builder = (pieces) =>
     pieces.flatMap((piece, index) => (pieces[index + 1]?.name === "AssignOp" ? [] : piece.nodes)),
   );
 
+/** A list made by going over another one: its first piece is what each element is worked out as. */
+const comprehension: Builder = (pieces, { from, to }) => {
+  const head = pieces.findIndex((piece) => piece.text === "for");
+  return [
+    {
+      ...{ kind: "list", from, to },
+      children: pieces.flatMap((piece, at) => (at < head ? as("value", piece.nodes) : piece.nodes)),
+    },
+  ];
+};
+
 const call: Builder = (pieces, { from, to }) => {
   const [callee, ...rest] = pieces.flatMap((piece) => piece.nodes);
   return [{ kind: "call", from, to, children: callee ? [...as("callee", [callee]), ...rest] : [] }];
@@ -152,8 +163,8 @@ const table: LezerTable = {
   ArrayExpression: plain("list"),
   DictionaryExpression: plain("list"),
   SetExpression: plain("list"),
-  ArrayComprehensionExpression: plain("list"),
-  ComprehensionExpression: plain("list"),
+  ArrayComprehensionExpression: comprehension,
+  ComprehensionExpression: comprehension,
   MemberExpression: member,
   CallExpression: call,
   ArgList: argumentList,

@@ -26,6 +26,7 @@ export const pythonWriting: Writing = {
   },
   listOf: (walked) => `list(${walked})`,
   beginnings: ['""', "[]", "0.0", 'float("inf")', 'float("-inf")'],
+  firstValues: { list: ["[]", "set()"], table: ["{}", "[]"], text: ['""'] },
   wholeProgram: { word: "global", apart: ", " },
   givesNothing: true,
   statementEnd: "",
