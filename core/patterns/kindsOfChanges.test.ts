@@ -50,7 +50,8 @@ const one = "class A {\n  static boolean f(int n) {\n    return n < 0 && n > 9;\
 const shows = "void show(int time);\n{\n  time = 3;\n}\n";
 const sorts =
   "class A {\n  static void f(int[] a) {\n    for (int end = 9; end > 0; end++) {\n      a[end] = 1;\n    }\n  }\n}\n";
-const rows = "for row in rows:\n    for load in row:\n        total += load\n    print(total)\n";
+const rows = "total = 0\nfor row in rows:\n    for load in row:\n        total += load\n    print(total)\n";
+const unbegun = rows.replace("total = 0\n", "");
 
 test.each([
   ["the other direction of a sum", "octave", scale, scale.replace("h, 2", "h, 1"), "dimension-wrong"],
@@ -78,6 +79,13 @@ test.each([
     rows,
     rows.replace("    for load", "    total = 0\n    for load"),
     "restart-missing",
+  ],
+  [
+    "a sum that nothing begins, though it is printed in each row",
+    "python",
+    unbegun,
+    unbegun.replace("    for load", "    total = 0\n    for load"),
+    "read-before-set",
   ],
   ["a count of digits that is too small", "python", digits, digits.replace("> 2", ">= 2"), "limit-off-by-one"],
   [
