@@ -24,6 +24,7 @@ export function gatherings(context: EditContext): Gathering[] {
 /** True for a value that something begins with: a number, a text, nothing yet, an empty list. */
 function isPlain(context: EditContext, value: SyntaxNode): boolean {
   if (["number", "constant", "text"].includes(value.kind)) return true;
+  if (value.kind === "unary") return value.children[0]?.kind === "number";
   return (value.kind === "list" || value.sign === "new") && /^[^\w]*$|^new\b.*\(\)$/.test(context.sourceOf(value));
 }
 

@@ -78,7 +78,10 @@ export function rankCandidates(
     .map((edit, at) => {
       const first = context.lineOf(edit.from);
       const last = context.lineOf(Math.max(edit.from, edit.to - 1));
-      let place = lineWeight(first);
+      // Lines that are put in belong to what they stand behind as much as to what they stand before.
+      const above =
+        edit.from === edit.to && startsLine(context, edit.from) && /[\r\n]$/.test(edit.text) ? first - 1 : first;
+      let place = Math.max(lineWeight(first), lineWeight(above));
       for (let line = first + 1; line <= Math.min(last, first + 40); line++)
         place = Math.max(place, lineWeight(line) * 0.9);
       const family = findFamily(edit.family);
@@ -90,6 +93,11 @@ export function rankCandidates(
       return { edit, worth: usual * (left * place) ** nearness * fit };
     })
     .sort((one, other) => other.worth - one.worth || one.edit.from - other.edit.from);
+}
+
+/** True for the beginning of a line. */
+function startsLine({ text }: EditContext, offset: number): boolean {
+  return offset === 0 || text[offset - 1] === "\n";
 }
 
 /** Two edits of one text as the text that both give; null where they touch one another. */

@@ -58,7 +58,7 @@ function wordBehind(context: EditContext, statement: SyntaxNode, word: "break" |
   if (!whole) return [];
   const end = /[\r\n]$/.test(context.text.slice(0, whole.to)) ? "" : lineEndOf(context);
   const line = `${end}${whole.first.indent}${word}${context.writing.statementEnd}${lineEndOf(context)}`;
-  return [insert(whole.to, line, { word }, odds)];
+  return [{ ...insert(whole.to, line, { word }, odds), about: statement.from }];
 }
 
 /** `continue` at the end of what is done in one case, where the rest of the loop's body is meant for the others. */
