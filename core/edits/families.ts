@@ -2,6 +2,7 @@ import type { Edit, EditContext, EditFamily } from "./edit.ts";
 import { accumulation } from "./families/accumulation.ts";
 import { addressSign } from "./families/addressSign.ts";
 import { alongFamily } from "./families/along.ts";
+import { argumentLeftOut } from "./families/argumentLeftOut.ts";
 import { arithmetic } from "./families/arithmetic.ts";
 import { begunAnew } from "./families/begunAnew.ts";
 import { blockEnd } from "./families/blockEnd.ts";
@@ -31,6 +32,8 @@ import { filledIn } from "./families/filledIn.ts";
 import { firstValue } from "./families/firstValue.ts";
 import { formatLetter } from "./families/formatLetter.ts";
 import { formulaBrackets } from "./families/formulaBrackets.ts";
+import { guardLeftOut } from "./families/guardLeftOut.ts";
+import { handledError } from "./families/handledError.ts";
 import { inclusion } from "./families/inclusion.ts";
 import { indentationFamily } from "./families/indentation.ts";
 import { indexLeftOutFamily } from "./families/indexLeftOut.ts";
@@ -66,7 +69,7 @@ import { wrapped } from "./families/wrapped.ts";
 /** Every family of small edits; a new one is one file and one line here. */
 export const editFamilies: readonly EditFamily[] = [
   ...[terminator, colon, bracket, quote, word, sign, blockEnd, indentationFamily, nameFamily],
-  ...[declarationFamily, inclusion, firstValue, callBrackets, textOrNumber, addressSign],
+  ...[declarationFamily, inclusion, firstValue, callBrackets, argumentLeftOut, textOrNumber, addressSign],
   ...[
     comparison,
     tolerance,
@@ -75,6 +78,8 @@ export const editFamilies: readonly EditFamily[] = [
     logicWord,
     arithmetic,
     formulaBrackets,
+    guardLeftOut,
+    handledError,
     constant,
     byOneFamily,
   ],

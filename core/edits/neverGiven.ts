@@ -1,7 +1,7 @@
 import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import { beside } from "./beside.ts";
 import type { EditContext, Placed, Proposal } from "./edit.ts";
-import { functionAround, isOrder, namesIn } from "./places.ts";
+import { functionAround, isOrder, namesIn, otherTruth } from "./places.ts";
 
 /** A name that is used before it has any value, with its uses in the order of the text and the function they are in. */
 export type NeverGiven = { name: string; uses: readonly Placed[]; owner: SyntaxNode | undefined };
@@ -72,7 +72,10 @@ function headNames(node: SyntaxNode): string[] {
 }
 
 /** What a name is used as: something to put into, a text, nothing yet, a number. */
-function usedAs(context: EditContext, uses: readonly Placed[]): "list" | "table" | "text" | "nothing" | "number" {
+function usedAs(
+  context: EditContext,
+  uses: readonly Placed[],
+): "list" | "table" | "text" | "truth" | "nothing" | "number" {
   const { fills = [], nothing = "" } = context.writing;
   for (const { node, around } of uses) {
     const parent = around.at(-1);
@@ -81,6 +84,12 @@ function usedAs(context: EditContext, uses: readonly Placed[]): "list" | "table"
     if (parent?.kind === "binary" && nothing !== "" && part(parent, "right")?.sign === nothing) return "nothing";
     if (parent?.kind === "binary" && isOrder(parent.sign)) return "number";
   }
+  const asked = uses.some(({ node, around }) => node.role === "condition" || around.at(-1)?.kind === "unary");
+  const truths = uses.flatMap(({ around }) => {
+    const parent = around.at(-1);
+    return (parent && part(parent, "value")?.sign) ?? [];
+  });
+  if (asked || truths.some((each) => otherTruth(each) !== undefined)) return "truth";
   const added = uses.flatMap(({ around }) => around.filter(({ kind }) => kind === "assignment").slice(-1));
   return added.some((each) => nodesOf(each).some(({ kind }) => kind === "text")) ? "text" : "number";
 }

@@ -62,6 +62,11 @@ export type Writing = {
   countingCall?: string;
   /** The first element of a list, and a copy of it where another name would be the same list. */
   firstElement: (list: string) => string;
+  /** What parts the values of a row, and those of a column; what makes one list of a whole table. */
+  standing?: readonly [string, string];
+  allOf?: string;
+  /** The word for the last place of a list where one of its elements is picked. */
+  lastPlace?: string;
   copyOf?: (list: string) => string;
   /** A parameter (its name is the first group) whose first value is made once, and is one and the same for all calls. */
   sharedDefault?: RegExp;
@@ -97,10 +102,17 @@ export type Writing = {
   joinsNumbers?: true;
   /** A list of all that a loop would go over, made before it begins: of a set, of the keys of a table. */
   listOf?: (walked: string) => string;
+  /** True where the places of values in a text have numbers: `{0:F2}`. */
+  numberedValues?: true;
   /** Values that a variable may begin with, beside whole numbers. */
   beginnings: readonly string[];
-  /** First values of what is put into by a call, of what is put into by a place or a key, and of a text that is added to. */
-  firstValues?: Readonly<Partial<Record<"list" | "table" | "text", readonly string[]>>>;
+  /**
+   * The errors that programs of students meet, the most usual first, and what heads a handler: an expression whose first group
+   * is the name of the error that it takes.
+   */
+  errors?: { usual: readonly string[]; head: RegExp };
+  /** First values of what is put into by a call, of what is put into by a place or a key, of a text that is added to, of a mark. */
+  firstValues?: Readonly<Partial<Record<"list" | "table" | "text" | "truth", readonly string[]>>>;
   /** The word by which a function names variables of the whole program, and what stands between them. */
   wholeProgram?: { word: string; apart: string };
   /** True if a function that gives nothing back is not refused and its value is used all the same. */

@@ -79,7 +79,9 @@ function shownCounts(context: EditContext): SyntaxNode[] {
 function byOne(context: EditContext): Proposal[] {
   const { mayCount } = scopesOf(context);
   return limits(context).flatMap(({ node, odds }) => {
-    if (node.kind === "text" || node.kind === "list" || node.kind === "constant" || node.kind === "number") return [];
+    const isLast = node.kind === "constant" && node.sign === context.writing.lastPlace;
+    if (node.kind === "text" || node.kind === "list" || node.kind === "number") return [];
+    if (node.kind === "constant" && !isLast) return [];
     if (node.sign === "new" || (node.kind === "name" && !mayCount(node.sign ?? ""))) return [];
     const text = context.sourceOf(node);
     const right = node.kind === "binary" ? part(node, "right") : undefined;

@@ -140,6 +140,20 @@ function isEndOfPiece(context: EditContext, { from, to }: SyntaxNode, around: re
   );
 }
 
+/** The ends of the places that a list is declared with, by one: `array[1..6]`. */
+function roomOf(context: EditContext): Proposal[] {
+  return ofKind(context, "type").flatMap(({ node }) => {
+    if (!/\.\./.test(node.sign ?? "")) return [];
+    return context.code.flatMap((token) => {
+      if (token.kind !== "number" || token.from < node.from || token.to > node.to) return [];
+      return [1, -1].map((step) => {
+        const after = String(Number(token.text) + step);
+        return change(token, after, { before: token.text, after }, 0.9);
+      });
+    });
+  });
+}
+
 /** One truth for the other. */
 function otherTruths(context: EditContext): Proposal[] {
   const closing = new Set(neverEntered(context).map(({ value }) => value));
@@ -150,7 +164,11 @@ function otherTruths(context: EditContext): Proposal[] {
   });
 }
 
-const otherValues = (context: EditContext): Proposal[] => [...otherNumbers(context), ...otherTruths(context)];
+const otherValues = (context: EditContext): Proposal[] => [
+  ...otherNumbers(context),
+  ...otherTruths(context),
+  ...roomOf(context),
+];
 
 export const constant: EditFamily = {
   id: "constant",
@@ -160,6 +178,11 @@ export const constant: EditFamily = {
   mends: otherValues,
   plants: otherValues,
   examples: [
+    {
+      language: "pascal",
+      right: "type TDays = array[1..7] of integer;\nbegin\nend.",
+      faulty: "type TDays = array[1..6] of integer;\nbegin\nend.",
+    },
     { language: "octave", right: "for r = 1:size(loads, 1)\nend\n", faulty: "for r = 1:size(loads, 2)\nend\n" },
     {
       language: "csharp",

@@ -20,15 +20,17 @@ export function repeated(node: SyntaxNode): { element: SyntaxNode; times: Syntax
   return node.kind === "binary" && node.sign === "*" && element && times && isList ? { element, times } : null;
 }
 
-/** Whether what an assignment gives a second name is changed by that name further down. */
+/** Whether what an assignment gives a second name is changed by one of its names further down. */
 function isChangedLater(context: EditContext, assignment: SyntaxNode): boolean {
-  const name = part(assignment, "target")?.sign ?? "";
+  const [target, value] = [part(assignment, "target") ?? part(assignment, "definition"), part(assignment, "value")];
+  const names = new Set([target?.sign ?? "", value?.sign ?? ""]);
+  names.delete("");
   return ofKind(context, "statement").some(({ node }) => {
     const [only] = node.children;
     const callee = only?.kind === "call" ? part(only, "callee") : undefined;
     const target = only && part(only, "target");
     const owner = [callee, target].find((each) => each?.kind === "field" || each?.kind === "index");
-    return node.from > assignment.to && name !== "" && owner !== undefined && part(owner, "object")?.sign === name;
+    return node.from > assignment.to && owner !== undefined && names.has(part(owner, "object")?.sign ?? "");
   });
 }
 
@@ -55,6 +57,10 @@ export const copied: EditFamily = {
           change(node, copyOf(text), { name: text }, 1),
           ...(listOf ? [change(node, listOf(text), { name: text }, 0.7)] : []),
         ];
+      // Where names have types it is an array that may be copied, and not a number.
+      const typed =
+        parent && part(parent, "definition") ? around.at(-2)?.children.find(({ kind }) => kind === "type") : undefined;
+      if (typed && !context.sourceOf(typed).endsWith("]")) return [];
       if (node.role === "value" && parent?.kind === "assignment")
         return [change(node, copyOf(text), { name: text }, isChangedLater(context, parent) ? 3 : 0.6)];
       if (
@@ -76,6 +82,12 @@ export const copied: EditFamily = {
         ? [change(node, walked, { name: walked })]
         : [];
     }),
+    ...ofKind(context, "call").flatMap(({ node }) => {
+      const owner = part(part(node, "callee") ?? node, "object");
+      return owner && context.writing.copyOf?.(context.sourceOf(owner)) === context.sourceOf(node)
+        ? [change(node, context.sourceOf(owner), { name: context.sourceOf(owner) })]
+        : [];
+    }),
     ...ofKind(context, "index").flatMap(({ node }) => {
       const object = part(node, "object");
       return object && context.sourceOf(node) === context.writing.copyOf?.(context.sourceOf(object))
@@ -84,6 +96,11 @@ export const copied: EditFamily = {
     }),
   ],
   examples: [
+    {
+      language: "java",
+      right: "class Main { void f(int[] fares) { int[] old = fares.clone(); fares[0] = 9; } }",
+      faulty: "class Main { void f(int[] fares) { int[] old = fares; fares[0] = 9; } }",
+    },
     {
       language: "python",
       right: "deck = [[0] * 3 for _ in range(rows)]\n",

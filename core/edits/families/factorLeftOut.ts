@@ -1,6 +1,6 @@
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
-import { ofKind } from "../places.ts";
+import { calledName, nameOfFunction, ofKind, parametersOf } from "../places.ts";
 
 /** Factors by which parts of one thing are put together: digits, minutes, hundredths. */
 const usual = ["10", "60", "100"];
@@ -47,6 +47,22 @@ function mends(context: EditContext): Proposal[] {
   });
 }
 
+/** What a function hands to itself as it got it: less by another value that it has, or by one. */
+function lessForItself(context: EditContext): Proposal[] {
+  return ofKind(context, "function").flatMap(({ node: own }) => {
+    const handed = parametersOf(own);
+    return nodesOf(own).flatMap((node) => {
+      if (node.kind !== "call" || calledName(node) !== nameOfFunction(own)) return [];
+      return parts(node, "argument").flatMap((each, at) => {
+        if (each.kind !== "name" || each.sign !== handed[at]) return [];
+        return [...handed.filter((name) => name !== each.sign), "1"].map((less) =>
+          insert(each.to, ` - ${less}`, { factor: less, value: each.sign ?? "" }, 1),
+        );
+      });
+    });
+  });
+}
+
 /** The factor of the first value of a sum, taken out. */
 function plants(context: EditContext): Proposal[] {
   return ofKind(context, "binary").flatMap(({ node, around }) => {
@@ -61,14 +77,34 @@ function plants(context: EditContext): Proposal[] {
 }
 
 /** A factor that is left out of a sum. */
+/** The other way: what a function hands to itself less of. */
+function allForItself(context: EditContext): Proposal[] {
+  return ofKind(context, "function").flatMap(({ node: own }) =>
+    nodesOf(own).flatMap((node) => {
+      if (node.kind !== "call" || calledName(node) !== nameOfFunction(own)) return [];
+      return parts(node, "argument").flatMap((each) => {
+        const left = each.kind === "binary" && each.sign === "-" ? part(each, "left") : undefined;
+        return left?.kind === "name"
+          ? [change({ from: left.to, to: each.to }, "", { factor: "", value: left.sign ?? "" })]
+          : [];
+      });
+    }),
+  );
+}
+
 export const factorLeftOut: EditFamily = {
   id: "factor-left-out",
-  says: "a factor that is left out of a sum",
+  says: "a factor that is left out of a sum, or what a function takes off before it calls itself",
   weight: 6,
   reads: "tree",
-  mends,
-  plants,
+  mends: (context) => [...mends(context), ...lessForItself(context)],
+  plants: (context) => [...plants(context), ...allForItself(context)],
   examples: [
+    {
+      language: "python",
+      right: "def rows(people, row):\n    if people <= 0:\n        return 0\n    return 1 + rows(people - row, row)\n",
+      faulty: "def rows(people, row):\n    if people <= 0:\n        return 0\n    return 1 + rows(people, row)\n",
+    },
     { language: "python", right: "minutes = h * 60 + m\n", faulty: "minutes = h + m\n" },
     {
       language: "java",

@@ -34,6 +34,14 @@ function otherFormats(context: EditContext): Proposal[] {
       if (match[2] === "f" && !flags.includes("."))
         found.push(change(place, "%.2f", { before: match[0], after: "%.2f" }, 0.5));
     }
+    // The number of a value in a text whose values have numbers.
+    if (context.writing.numberedValues)
+      for (const match of text.matchAll(/\{(\d)(?=[,:}])/g)) {
+        const at = node.from + match.index + 1;
+        for (const other of ["0", "1", "2"])
+          if (other !== match[1])
+            found.push(change({ from: at, to: at + 1 }, other, { before: match[0], after: `{${other}` }, 0.5));
+      }
     for (const match of text.matchAll(/\.(\d)(?=l?f|%?\})/g)) {
       const at = node.from + match.index + 1;
       const digits = Number(match[1]);
@@ -55,6 +63,11 @@ export const formatLetter: EditFamily = {
   mends: otherFormats,
   plants: otherFormats,
   examples: [
+    {
+      language: "csharp",
+      right: 'class P { void F(double m) { Console.WriteLine("Fee: {0:F2}", m); } }',
+      faulty: 'class P { void F(double m) { Console.WriteLine("Fee: {1:F2}", m); } }',
+    },
     { language: "python", right: 'print("%.2f" % tide)\n', faulty: 'print("%.1f" % tide)\n' },
     {
       language: "java",

@@ -1,6 +1,6 @@
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { isOrder } from "../places.ts";
+import { calledName, isOrder, ofKind } from "../places.ts";
 
 /** A calculation without brackets as its values and the operators between them, from left to right. */
 function chainOf(node: SyntaxNode): { values: SyntaxNode[]; signs: string[] } {
@@ -117,6 +117,34 @@ function otherOrder(context: EditContext): Proposal[] {
   });
 }
 
+/** A factor or a summand that belongs outside of a call with one value, or inside of it: `round(a * 100)` and `round(a) * 100`. */
+function overTheBracket(context: EditContext): Proposal[] {
+  const { library } = context.writing;
+  const works = (node: SyntaxNode) => {
+    const name = calledName(node);
+    return (
+      parts(node, "argument").length === 1 && ![library.prints, library.reads, library.readsText].some((is) => is(name))
+    );
+  };
+  const out = ofKind(context, "call").flatMap(({ node }) => {
+    const value = parts(node, "argument")[0];
+    const [left, right] = value?.kind === "binary" ? [part(value, "left"), part(value, "right")] : [];
+    if (!works(node) || !value || !left || !right || !/^[-+*/]$/.test(value.sign ?? "")) return [];
+    const text = `${context.text.slice(node.from, left.to)}) ${value.sign} ${context.sourceOf(right)}`;
+    return [change(node, text, { inside: context.sourceOf(left) }, 0.4)];
+  });
+  const into = ofKind(context, "binary").flatMap(({ node }) => {
+    const [call, right] = [part(node, "left"), part(node, "right")];
+    const value = call?.kind === "call" ? parts(call, "argument")[0] : undefined;
+    if (!call || !right || !value || !works(call) || !/^[-+*/]$/.test(node.sign ?? "")) return [];
+    const inner = value.kind === "binary" && /^[-+]$/.test(value.sign ?? "") && /^[*/]$/.test(node.sign ?? "");
+    const own = inner ? `(${context.sourceOf(value)})` : context.sourceOf(value);
+    const text = `${context.text.slice(call.from, value.from)}${own} ${node.sign} ${context.sourceOf(right)})`;
+    return [change(node, text, { inside: `${own} ${node.sign} ${context.sourceOf(right)}` }, 0.4)];
+  });
+  return [...out, ...into];
+}
+
 export const formulaBrackets: EditFamily = {
   id: "formula-brackets",
   says: "brackets in a formula, or the order of its factors",
@@ -127,15 +155,19 @@ export const formulaBrackets: EditFamily = {
     ...putIn(context),
     ...takeOut(context),
     ...otherOrder(context),
+    ...overTheBracket(context),
   ],
   plants: (context) => [
     ...takeOut(context),
     ...putIn(context),
     ...otherOrder(context),
+    ...overTheBracket(context),
     ...aroundComparisons(context, false),
   ],
   examples: [
     { language: "python", right: "share = (new - old) / old * 100\n", faulty: "share = new - old / old * 100\n" },
+    { language: "python", right: "share = round(a / b * 100)\n", faulty: "share = round(a / b) * 100\n" },
+    { language: "octave", right: "w = ceil(q / 20) * 15;\n", faulty: "w = ceil(q / 20 * 15);\n" },
     {
       language: "java",
       right: "class Main { int f(int r, int t) { return r * 100 / t; } }",

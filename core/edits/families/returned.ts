@@ -35,6 +35,17 @@ function putIn(context: EditContext): Proposal[] {
     const unit = indentUnit(context);
     const indent = whole?.first.indent ?? unit;
     const { statementEnd } = context.writing;
+    // `rows * places;` reads as the declaration of a pointer.
+    const misread = last.kind === "declaration" && context.names.includes(last.children[0]?.sign ?? "");
+    if (misread)
+      return [
+        change(
+          last,
+          context.writing.returns(context.sourceOf(last).replace(/;$/, "")),
+          { value: context.sourceOf(last) },
+          1.5,
+        ),
+      ];
     const bare =
       last.kind === "statement" && last.children.length === 1 && last.children[0]?.kind !== "assignment"
         ? last.children[0]
@@ -161,6 +172,11 @@ export const returned: EditFamily = {
   ],
   plants: (context) => [...takeOut(context), ...takeNameOut(context)],
   examples: [
+    {
+      language: "c",
+      right: "int seats(int rows, int places) {\n  return rows * places;\n}\n",
+      faulty: "int seats(int rows, int places) {\n  rows * places;\n}\n",
+    },
     {
       language: "python",
       right: "def fare(age):\n    price = age * 2\n    return price\n",

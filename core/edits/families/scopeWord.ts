@@ -1,6 +1,6 @@
-import { nodesOf, part } from "../../syntax/tree.ts";
-import { type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
-import { lineEndOf, ofKind, wholeLines } from "../places.ts";
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { functionAround, lineEndOf, ofKind, wholeLines } from "../places.ts";
 
 /** A variable of the program that a function changes as one of its own: `global` names it. */
 function mends(context: EditContext): Proposal[] {
@@ -37,6 +37,47 @@ function mends(context: EditContext): Proposal[] {
   });
 }
 
+/** A name of the program, or of a class, that a function declares once more: what it gets there is lost. */
+function declaredAgain(context: EditContext): Proposal[] {
+  if (context.writing.variables !== "declared in place") return [];
+  const declarations = ofKind(context, "declaration").filter(({ node }) => node.role !== "start");
+  const nameOf = (node: SyntaxNode) => {
+    const [inner] = node.children.filter((child) => child.kind !== "type");
+    const made = inner?.kind === "assignment" ? part(inner, "definition") : inner;
+    return node.children.length === 2 && made?.kind === "name" ? made : undefined;
+  };
+  const outside = new Set(
+    declarations.flatMap(({ node, around }) => (functionAround(around) ? [] : (nameOf(node)?.sign ?? []))),
+  );
+  return declarations.flatMap(({ node, around }) => {
+    const [type, made] = [node.children.find((child) => child.kind === "type"), nameOf(node)];
+    if (!type || !made || !functionAround(around) || !outside.has(made.sign ?? "")) return [];
+    const lines = wholeLines(context, node);
+    const hasValue = node.children.some((child) => child.kind === "assignment");
+    const name = made.sign ?? "";
+    return [
+      ...(hasValue ? [change({ from: type.from, to: made.from }, "", { name }, 1.2)] : []),
+      ...(lines ? [change(lines, "", { name }, 1)] : []),
+    ];
+  });
+}
+
+/** The other way: a function's own declaration before what it gives the whole program's variable. */
+function plantsType(context: EditContext): Proposal[] {
+  if (context.writing.variables !== "declared in place") return [];
+  return ofKind(context, "declaration").flatMap(({ node, around }) => {
+    const type = node.children.find((child) => child.kind === "type");
+    if (functionAround(around) || !type) return [];
+    const name = nodesOf(node).find((each) => each.role === "definition")?.sign;
+    return ofKind(context, "assignment").flatMap((given) => {
+      const target = part(given.node, "target");
+      const plain = given.node.sign === context.writing.assign && given.around.at(-1)?.kind === "statement";
+      if (!plain || target?.kind !== "name" || target.sign !== name || !functionAround(given.around)) return [];
+      return [insert(given.node.from, `${context.sourceOf(type).replace(/^.*\s/, "")} `, { name: name ?? "" })];
+    });
+  });
+}
+
 function plants(context: EditContext): Proposal[] {
   const { wholeProgram } = context.writing;
   return context.lines.flatMap((line) => {
@@ -59,9 +100,14 @@ export const scopeWord: EditFamily = {
   says: "a variable of the whole program that a function takes for its own",
   weight: 8,
   reads: "tree",
-  mends,
-  plants,
+  mends: (context) => [...mends(context), ...declaredAgain(context)],
+  plants: (context) => [...plants(context), ...plantsType(context)],
   examples: [
+    {
+      language: "java",
+      right: "class Main { static int calls = 0; void f() { calls = 4; } }",
+      faulty: "class Main { static int calls = 0; void f() { int calls = 4; } }",
+    },
     {
       language: "python",
       right: "total = 0\ndef add(load):\n    global total\n    total += load\n",

@@ -1,12 +1,16 @@
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { loopAround, nameOfFunction, ofKind } from "../places.ts";
+import { scopesOf } from "../scopes.ts";
 import { valueOfType } from "./firstValue.ts";
 
 /** Objects in the place of nothing, by the type of what is declared. */
 function objectsFor(context: EditContext, around: readonly SyntaxNode[]): string[] {
   const type = around.at(-1)?.children.find((child) => child.kind === "type")?.sign ?? "";
-  if (/[<[]/.test(type)) return valueOfType(type);
+  const { mayCount, isKnownAt } = scopesOf(context);
+  const sizes = context.names.filter((name) => /\[\]$/.test(type) && mayCount(name) && isKnownAt(name, around));
+  const made = sizes.slice(0, 4).map((name) => `new ${type.slice(0, -2)}[${name}]`);
+  if (/[<[]/.test(type)) return [...made, ...valueOfType(type)];
   const own = ofKind(context, "class").find(({ node }) => nameOfFunction(node) === type);
   return own ? [`new ${type}()`] : [];
 }
@@ -35,7 +39,9 @@ function otherStarts(context: EditContext): Proposal[] {
     const isNumber = /^-?\d+(\.\d+)?$/.test(text);
     const isEmpty = /^(""|''|\[\]|\{\}|\(\)|(?:list|dict|set|tuple)\(\)|None|null|NULL|nil)$/.test(text);
     const isFirst = /^[\w.]+[[(][01][\])]$/.test(text);
-    if (!isNumber && !isEmpty && !isFirst) return [];
+    // A pair of numbers that a best one so far begins with, for the first of the pairs.
+    const isPair = value.kind === "list" && /^[([]\s*-?\d+(?:\s*,\s*-?\d+)*\s*[)\]]$/.test(text);
+    if (!isNumber && !isEmpty && !isFirst && !isPair) return [];
     const odds = loopAround(around) ? 0.3 : 1;
     const others = new Map<string, number>();
     const add = (other: string, likely: number) =>
@@ -44,6 +50,8 @@ function otherStarts(context: EditContext): Proposal[] {
     const isBracket = /^(?:\[\]|\{\}|\(\))$/.test(text);
     const forms = isBracket ? ["[]", "{}"].filter((other) => other !== text) : [];
     for (const other of firsts) add(other, 0.6);
+    if (isPair)
+      return [...others].map(([other, likely]) => change(value, other, { before: text, after: other }, likely));
     if (/^null$/.test(text)) for (const other of objectsFor(context, around)) others.set(other, 1);
     for (const [at, other] of ["0", "1", "-1", "-1000", "1000", "100000"].entries()) add(other, at < 2 ? 0.6 : 0.3);
     if (text.includes(".") || text === "0") add("0.0", 0.15);

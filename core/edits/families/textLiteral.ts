@@ -35,6 +35,15 @@ function meant(context: EditContext, inner: string): string[] {
   return [...found];
 }
 
+/** The sign that a letter stands for behind a backslash, and the other way; the end of a line with the other slash. */
+function backslashes({ writing }: EditContext, inner: string, open: string): string[] {
+  if (open === writing.letterQuote) {
+    if (/^[0nt]$/.test(inner)) return [`\\${inner}`];
+    return /^\\[0nt]$/.test(inner) ? [inner.slice(1)] : [];
+  }
+  return inner.endsWith("/n") ? [`${inner.slice(0, -2)}\\n`] : [];
+}
+
 /** A text that is nearly another one that the program has, that lies beside it as a file, or that was to come out. */
 function otherTexts(context: EditContext): Proposal[] {
   const texts = ofKind(context, "text");
@@ -51,7 +60,8 @@ function otherTexts(context: EditContext): Proposal[] {
             .filter((other) => other !== inner)
             .map((other) => ({ other, odds: 0.2 }))
         : [];
-    return [...wanted, ...near, ...cases].map(({ other, odds }) =>
+    const signs = backslashes(context, inner, open).map((other) => ({ other, odds: 1 }));
+    return [...wanted, ...near, ...cases, ...signs].map(({ other, odds }) =>
       change(node, open + other + close, { before: inner, after: other }, odds),
     );
   });
@@ -74,6 +84,11 @@ export const textLiteral: EditFamily = {
       language: "java",
       right: 'class Main { String f() { return "SAIL"; } }',
       faulty: 'class Main { String f() { return "sail"; } }',
+    },
+    {
+      language: "c",
+      right: "int f(char *t) { int n = 0; while (t[n] != '\\0') n++; return n; }",
+      faulty: "int f(char *t) { int n = 0; while (t[n] != '0') n++; return n; }",
     },
     { language: "c", right: 'void f(void) { g("sail"); }', faulty: 'void f(void) { g("SAIL"); }' },
     {

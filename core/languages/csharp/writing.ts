@@ -10,7 +10,15 @@ export const csharpWriting: Writing = {
   ...{ handsMore: /\b(?:ref|out|in|params)\b|=/, reaches: ["goto", "Exit"] },
   ownObject: { word: "this", isHanded: false },
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
+  numberedValues: true,
   firstElement: (list) => `${list}[0]`,
+  errors: {
+    usual: [
+      ...["FormatException", "IndexOutOfRangeException", "DivideByZeroException", "NullReferenceException"],
+      ...["KeyNotFoundException", "ArgumentException", "InvalidOperationException", "OverflowException"],
+    ],
+    head: /\bcatch\s*\(\s*(\w+)(?=[\s)])/g,
+  },
   beginnings: ["int.MinValue", "int.MaxValue"],
   filledIn: "$",
   statementEnd: ";",

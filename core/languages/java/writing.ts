@@ -10,7 +10,15 @@ export const javaWriting: Writing = {
   ...{ handsMore: /\.\.\./, reaches: ["exit"] },
   ownObject: { word: "this", isHanded: false },
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
+  copyOf: (list) => `${list}.clone()`,
   firstElement: (list) => `${list}[0]`,
+  errors: {
+    usual: [
+      ...["NumberFormatException", "ArrayIndexOutOfBoundsException", "ArithmeticException", "NullPointerException"],
+      ...["IllegalArgumentException", "IndexOutOfBoundsException", "InputMismatchException"],
+    ],
+    head: /\bcatch\s*\(\s*(\w+)(?=\s)/g,
+  },
   beginnings: ["Integer.MIN_VALUE", "Integer.MAX_VALUE"],
   statementEnd: ";",
   joinsNumbers: true,
@@ -59,6 +67,8 @@ export const javaWriting: Writing = {
     ["int", "double", "long", "String", "boolean"],
     ["double", "float"],
     ["String", "char"],
+    ["byte", "int"],
+    ["short", "int"],
   ],
   inclusions: [
     {

@@ -26,7 +26,11 @@ export const pythonWriting: Writing = {
   },
   listOf: (walked) => `list(${walked})`,
   beginnings: ['""', "[]", "0.0", 'float("inf")', 'float("-inf")'],
-  firstValues: { list: ["[]", "set()"], table: ["{}", "[]"], text: ['""'] },
+  errors: {
+    usual: ["ValueError", "IndexError", "KeyError", "ZeroDivisionError", "TypeError", "FileNotFoundError", "EOFError"],
+    head: /\bexcept\s+(\w+)(?=[\s:])/g,
+  },
+  firstValues: { list: ["[]", "set()"], table: ["{}", "[]"], text: ['""'], truth: ["False", "True"] },
   wholeProgram: { word: "global", apart: ", " },
   givesNothing: true,
   statementEnd: "",

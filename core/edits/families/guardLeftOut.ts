@@ -1,0 +1,157 @@
+import { isStatement, nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
+import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import {
+  calledName,
+  indentUnit,
+  lineEndOf,
+  nameOfFunction,
+  ofKind,
+  parametersOf,
+  reindent,
+  wholeLines,
+} from "../places.ts";
+
+/** What a statement needs to hold before it: a condition as the language writes it, and how likely it was left out. */
+type Needed = { node: SyntaxNode; condition: string; odds: number };
+
+/** What is asked of parts of a value that may be nothing, of elements that may not be there, and of what is divided by. */
+function needed(context: EditContext): Needed[] {
+  const { writing } = context;
+  const { divides, lengthOf, holdsSomething } = writing;
+  const byZero = new Set([divides.decimal, divides.whole, divides.rest]);
+  return context.nodes.flatMap(({ node }): Needed[] => {
+    const object = part(node, "object");
+    if (node.kind === "field" && object?.kind === "name" && context.names.includes(object.sign ?? ""))
+      return holdsSomething ? [{ node, condition: holdsSomething(object.sign ?? ""), odds: 0.5 }] : [];
+    const place = part(node, "argument");
+    if (node.kind === "index" && object?.kind === "name" && place?.kind === "number" && lengthOf)
+      return [{ node, condition: `${lengthOf(object.sign ?? "")} > ${place.sign}`, odds: 1 }];
+    const right = node.kind === "binary" && byZero.has(node.sign ?? "") ? part(node, "right") : undefined;
+    return right?.kind === "name" ? [{ node, condition: `${right.sign} ${writing.unequal} 0`, odds: 0.8 }] : [];
+  });
+}
+
+/** The statement with what it needs asked before it; a header asks already, and what makes a name known is needed behind it. */
+function around(context: EditContext): Proposal[] {
+  const made = new Set<string>();
+  return needed(context).flatMap(({ node, condition, odds }) => {
+    const outside = context.nodes.find((each) => each.node === node)?.around ?? [];
+    const statement = outside.findLast(isStatement);
+    if (statement?.kind !== "statement" || made.has(`${statement.from} ${condition}`)) return [];
+    if (
+      outside.some(
+        (each) => each.kind === "if" && context.sourceOf(part(each, "condition") ?? each).includes(condition),
+      )
+    )
+      return [];
+    made.add(`${statement.from} ${condition}`);
+    const lines = wholeLines(context, statement);
+    if (!lines) return [];
+    const { indent } = lines.first;
+    const body = reindent(context.text.slice(lines.from, lines.to), indent, indent + indentUnit(context));
+    const text = context.writing.guarded(condition, body, indent, lineEndOf(context));
+    return [change(lines, text, { condition }, odds)];
+  });
+}
+
+/** The same inside of a condition, or of a value that is one, before what needs it. */
+function before(context: EditContext): Proposal[] {
+  const { and } = context.writing;
+  return needed(context).flatMap(({ node, condition, odds }) => {
+    const outside = context.nodes.find((each) => each.node === node)?.around ?? [];
+    const at = outside.findIndex((each) => each.role === "condition" || (each.role === "value" && decides(each)));
+    const asks = outside[at];
+    // What a condition is about has a test of its own (empty-test).
+    if (!asks || node.kind === "field" || context.sourceOf(asks).includes(condition)) return [];
+    return [insert(asks.from, `${condition} ${and} `, { condition }, odds)];
+  });
+}
+
+/** True for a comparison. */
+const decides = ({ kind, sign }: SyntaxNode) => kind === "binary" && /^(?:[<>]=?|[=!~]=|=|<>)$/.test(sign ?? "");
+
+/** The case of a function that is to end what it does: before its first statement, with a plain result. */
+function atTheBeginning(context: EditContext): Proposal[] {
+  const { writing } = context;
+  const ending = lineEndOf(context);
+  const unit = indentUnit(context);
+  if (writing.returns("0") === "") return [];
+  return ofKind(context, "function").flatMap(({ node }) => {
+    const first = part(node, "body")?.children[0];
+    const lines = first && wholeLines(context, first);
+    const gives = nodesOf(node).some((each) => each.kind === "return" && each.children.length > 0);
+    if (!first || !lines || !gives) return [];
+    const itself = nodesOf(node).some((each) => each.kind === "call" && calledName(each) === nameOfFunction(node));
+    return parametersOf(node).flatMap((name) => {
+      const used = nodesOf(node).filter((each) => each.kind === "name" && each.sign === name);
+      const isNumber = ofKind(context, "binary").some(({ node: each }) =>
+        each.children.some((child) => used.includes(child)),
+      );
+      const isHanded = ofKind(context, "call").some(({ node: each }) =>
+        parts(each, "argument").some((child) => used.includes(child)),
+      );
+      if (!isNumber && !isHanded) return [];
+      const likely = itself ? 2 : isNumber ? 0.4 : 0.3;
+      const cases = [
+        [`${name} <= 0`, "0"],
+        [`${name} <= 1`, "1"],
+        [`${name} ${writing.equal} 0`, "0"],
+        [`${name} ${writing.equal} 0`, "1"],
+        [`${name} <= 0`, "1"],
+      ] as const;
+      return cases.map(([condition, value], at) => {
+        const body = `${lines.first.indent}${unit}${writing.returns(value)}${ending}`;
+        const text = writing.guarded(condition, body, lines.first.indent, ending);
+        return { ...insert(lines.from, text, { condition }, likely * (at < 2 ? 1 : 0.6)), about: first.from };
+      });
+    });
+  });
+}
+
+/** A statement that is asked for first, done whatever there is; a test that stands before another one, left out. */
+function plants(context: EditContext): Proposal[] {
+  const tests = ofKind(context, "binary").flatMap(({ node }) => {
+    const [left, right] = [part(node, "left"), part(node, "right")];
+    if (node.sign !== context.writing.and || !left || !right) return [];
+    const asked = needed(context).some(
+      (each) => each.condition === context.sourceOf(left) && each.node.from >= right.from && each.node.to <= right.to,
+    );
+    return asked ? [change({ from: left.from, to: right.from }, "", { condition: context.sourceOf(left) })] : [];
+  });
+  const ends = ofKind(context, "function").flatMap(({ node }) => {
+    const [first, second] = part(node, "body")?.children ?? [];
+    const lines = first?.kind === "if" && second ? wholeLines(context, first) : null;
+    const [condition, body] = first ? [part(first, "condition"), part(first, "body")] : [];
+    const only = body?.kind === "block" ? (body.children.length === 1 ? body.children[0] : undefined) : body;
+    if (!lines || !first || part(first, "otherwise") || only?.kind !== "return" || !condition) return [];
+    return [change({ from: lines.from, to: lines.to }, "", { condition: context.sourceOf(condition) })];
+  });
+  return [...tests, ...ends];
+}
+
+/** What has to hold before something is done is not asked. */
+export const guardLeftOut: EditFamily = {
+  id: "guard-left-out",
+  says: "a case that has to be asked for before something is done",
+  weight: 6,
+  reads: "tree",
+  mends: (context) => [...around(context), ...before(context), ...atTheBeginning(context)],
+  plants,
+  examples: [
+    {
+      language: "csharp",
+      right: 'class P { void F(string[] parts) { bool c = parts.Length > 2 && parts[2] == "c"; } }',
+      faulty: 'class P { void F(string[] parts) { bool c = parts[2] == "c"; } }',
+    },
+    {
+      language: "python",
+      right: "def legs(way):\n    if way <= 0:\n        return 0\n    return 1 + legs(way - 3)\n",
+      faulty: "def legs(way):\n    return 1 + legs(way - 3)\n",
+    },
+    {
+      language: "c",
+      right: "int legs(int way) {\n    if (way <= 0)\n        return 0;\n    return 1 + legs(way - 3);\n}\n",
+      faulty: "int legs(int way) {\n    return 1 + legs(way - 3);\n}\n",
+    },
+  ],
+};
