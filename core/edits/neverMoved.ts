@@ -1,6 +1,6 @@
 import { isLoop, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
-import { functionAround, ofKind, otherTruth } from "./places.ts";
+import { functionAround, isAddressTaken, ofKind, otherTruth } from "./places.ts";
 import { isDeclaredIn, isSetOnce } from "./prepared.ts";
 
 /** A name that begins and never goes on, with the place where it begins. */
@@ -21,6 +21,29 @@ function givings(context: EditContext, name: string): Placed[] {
  * value, once, where something is done several times in the same function.
  */
 export function countsNeverMoved(context: EditContext): NeverMoved[] {
+  return [...countsOfProgram(context), ...countsBegun(context)];
+}
+
+/** Whole numbers of the program, or of a class, that are declared without a value, are read and are given none anywhere. */
+function countsOfProgram(context: EditContext): NeverMoved[] {
+  if (context.writing.variables !== "declared in place") return [];
+  return ofKind(context, "declaration").flatMap((placed) => {
+    const [type, made] = placed.node.children;
+    const isCount =
+      type?.kind === "type" && /^(?:int|long|Integer)$/.test(type.sign ?? "") && made?.role === "definition";
+    const name = made?.kind === "name" ? (made.sign ?? "") : "";
+    if (!isCount || name === "" || placed.node.children.length !== 2 || functionAround(placed.around)) return [];
+    if (/^\s*\[/.test(context.text.slice(made?.to ?? 0))) return [];
+    const isRead = context.nodes.some(
+      ({ node }) => node.kind === "name" && node.sign === name && !gives.has(node.role),
+    );
+    const isGiven = context.nodes.some(({ node }) => node.sign === name && node !== made && gives.has(node.role));
+    return isRead && !isGiven && !isAddressTaken(context.text, name) ? [{ name, placed }] : [];
+  });
+}
+
+/** The same of those that begin with 0 where something is done several times. */
+function countsBegun(context: EditContext): NeverMoved[] {
   return ofKind(context, "assignment").flatMap((placed) => {
     const { node, around } = placed;
     const target = part(node, "target") ?? part(node, "definition");

@@ -74,7 +74,12 @@ function moves(context: EditContext): Proposal[] {
     blocksOf(context).flatMap(({ block, statements, around }) => {
       const last = statements.at(-1);
       const inside = [...around, block];
-      if (!last || block.from < placed.node.to || !inside.some(isLoop) || !isKnownAt(name, inside)) return [];
+      // What counts for the whole program goes on in a function that is called again and again.
+      const isGlobal = functionAround(placed.around) === undefined && functionAround(inside) !== undefined;
+      if (!last || block.from < placed.node.to || !(isGlobal || inside.some(isLoop)) || !isKnownAt(name, inside))
+        return [];
+      if (isGlobal && (last.kind === "return" || last.kind === "leave"))
+        return beside(context, last, context.writing.step(name, "+"), "before", 1);
       // A branch is where something is found that is worth counting.
       const odds = around.at(-1)?.kind === "if" || around.at(-1)?.kind === "case" ? 1.2 : 0.8;
       return beside(context, last, context.writing.step(name, "+"), "behind", odds);

@@ -111,6 +111,8 @@ export type Writing = {
    * is the name of the error that it takes.
    */
   errors?: { usual: readonly string[]; head: RegExp };
+  /** What a table gives for a key that it may not hold; `asks` is the call by which it is asked, an index where absent. */
+  orDefault?: { asks?: string; write: (table: string, key: string) => string };
   /** First values of what is put into by a call, of what is put into by a place or a key, of a text that is added to, of a mark. */
   firstValues?: Readonly<Partial<Record<"list" | "table" | "text" | "truth", readonly string[]>>>;
   /** The word by which a function names variables of the whole program, and what stands between them. */

@@ -120,6 +120,29 @@ function divides(context: EditContext, { from, to }: SyntaxNode): boolean {
   return line?.code.some((token) => /^[/%]=?$/.test(token.text)) === true || context.text.slice(from, to).includes("/");
 }
 
+/** A number in the place of what a loop goes over: the numbers up to it. */
+function upTo(context: EditContext): Proposal[] {
+  const { countingCall, variables } = context.writing;
+  if (!countingCall || variables !== "by assignment") return [];
+  return ofKind(context, "foreach").flatMap(({ node }) => {
+    const source = part(node, "source");
+    const isCount = source?.kind === "number" || (source?.kind === "call" && calledName(source) === "len");
+    if (!source || !(isCount || source.kind === "name")) return [];
+    const text = context.sourceOf(source);
+    return [change(source, `${countingCall}(${text})`, { name: countingCall, value: text }, isCount ? 2 : 0.7)];
+  });
+}
+
+/** The other way: what a loop counts up to, in the place of the numbers. */
+function uncounted(context: EditContext): Proposal[] {
+  return ofKind(context, "foreach").flatMap(({ node }) => {
+    const source = part(node, "source");
+    const given = source ? parts(source, "argument") : [];
+    if (!source || given.length !== 1 || !given[0] || calledName(source) !== context.writing.countingCall) return [];
+    return [change(source, context.sourceOf(given[0]), { name: "", value: context.sourceOf(given[0]) })];
+  });
+}
+
 /** A conversion taken away from a value. */
 function takeOut(context: EditContext): Proposal[] {
   const { conversions } = context.writing;
@@ -159,9 +182,14 @@ export const conversion: EditFamily = {
   says: "a value that is to be made another kind of value: a number of a text, a decimal of a whole number",
   weight: 10,
   reads: "tree",
-  mends: (context) => [...putIn(context), ...takeOut(context), ...others(context)],
-  plants: (context) => [...takeOut(context), ...others(context)],
+  mends: (context) => [...putIn(context), ...takeOut(context), ...others(context), ...upTo(context)],
+  plants: (context) => [...takeOut(context), ...others(context), ...uncounted(context)],
   examples: [
+    {
+      language: "python",
+      right: "count = int(input())\nfor i in range(count):\n    print(i)\n",
+      faulty: "count = int(input())\nfor i in count:\n    print(i)\n",
+    },
     { language: "python", right: 'cars = int(input("Cars? "))\n', faulty: 'cars = input("Cars? ")\n' },
     { language: "python", right: 'tide = float(input("Tide? "))\n', faulty: 'tide = int(input("Tide? "))\n' },
     {

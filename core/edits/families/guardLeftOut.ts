@@ -70,6 +70,22 @@ function before(context: EditContext): Proposal[] {
 /** True for a comparison. */
 const decides = ({ kind, sign }: SyntaxNode) => kind === "binary" && /^(?:[<>]=?|[=!~]=|=|<>)$/.test(sign ?? "");
 
+/** What a table gives where it holds nothing of a key: nothing to count, in the place of a stop. */
+function orNothing(context: EditContext): Proposal[] {
+  const { orDefault } = context.writing;
+  if (!orDefault) return [];
+  return context.nodes.flatMap(({ node, around: outside }) => {
+    const key = part(node, "argument");
+    const callee = part(node, "callee");
+    const table = node.kind === "index" ? part(node, "object") : callee && part(callee, "object");
+    const asks = node.kind === (orDefault.asks === undefined ? "index" : "call") && callee?.sign === orDefault.asks;
+    if (!asks || !key || !table || parts(node, "argument").length !== 1 || node.role === "target") return [];
+    if (key.kind === "number" || outside.at(-1)?.kind === "index" || outside.at(-1)?.kind === "field") return [];
+    const text = orDefault.write(context.sourceOf(table), context.sourceOf(key));
+    return [change(node, text, { condition: context.sourceOf(key) }, 0.5)];
+  });
+}
+
 /** The case of a function that is to end what it does: before its first statement, with a plain result. */
 function atTheBeginning(context: EditContext): Proposal[] {
   const { writing } = context;
@@ -126,7 +142,16 @@ function plants(context: EditContext): Proposal[] {
     if (!lines || !first || part(first, "otherwise") || only?.kind !== "return" || !condition) return [];
     return [change({ from: lines.from, to: lines.to }, "", { condition: context.sourceOf(condition) })];
   });
-  return [...tests, ...ends];
+  const { orDefault } = context.writing;
+  const tables = ofKind(context, "call").flatMap(({ node }) => {
+    const table = part(part(node, "callee") ?? node, "object");
+    const [key, value] = parts(node, "argument");
+    if (!orDefault || !table || !key || !value) return [];
+    const [list, asked] = [context.sourceOf(table), context.sourceOf(key)];
+    const text = orDefault.asks === undefined ? `${list}[${asked}]` : `${list}.${orDefault.asks}(${asked})`;
+    return orDefault.write(list, asked) === context.sourceOf(node) ? [change(node, text, { condition: asked })] : [];
+  });
+  return [...tests, ...ends, ...tables];
 }
 
 /** What has to hold before something is done is not asked. */
@@ -135,13 +160,19 @@ export const guardLeftOut: EditFamily = {
   says: "a case that has to be asked for before something is done",
   weight: 6,
   reads: "tree",
-  mends: (context) => [...around(context), ...before(context), ...atTheBeginning(context)],
+  mends: (context) => [...around(context), ...before(context), ...atTheBeginning(context), ...orNothing(context)],
   plants,
   examples: [
     {
       language: "csharp",
       right: 'class P { void F(string[] parts) { bool c = parts.Length > 2 && parts[2] == "c"; } }',
       faulty: 'class P { void F(string[] parts) { bool c = parts[2] == "c"; } }',
+    },
+    { language: "python", right: "n = loads.get(deck, 0)\n", faulty: "n = loads[deck]\n" },
+    {
+      language: "java",
+      right: "class Main { int f(String deck) { int n = loads.getOrDefault(deck, 0); return n; } }",
+      faulty: "class Main { int f(String deck) { int n = loads.get(deck); return n; } }",
     },
     {
       language: "python",

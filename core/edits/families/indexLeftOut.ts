@@ -1,6 +1,6 @@
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
-import { loopAround, namesIn, ofKind } from "../places.ts";
+import { calledName, loopAround, namesIn, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 
 /** An element that is picked of a list by its place: `loads[i]`, or `loads(i)` where a language writes it like a call. */
@@ -118,7 +118,24 @@ function elementsForPlace(context: EditContext): Proposal[] {
 
 /** A place behind a list's name, as the program picks elements elsewhere, or as a loop goes over them. */
 function mends(context: EditContext): Proposal[] {
-  return [...asElsewhere(context), ...ofLoops(context), ...elementsForPlace(context)];
+  return [...asElsewhere(context), ...ofLoops(context), ...elementsForPlace(context), ...ofPairs(context)];
+}
+
+/** One of the values of a pair, where the pair is printed: its others are picked by numbers elsewhere. */
+function ofPairs(context: EditContext): Proposal[] {
+  const picked = pickedIn(context).filter(({ place }) => place.kind === "number");
+  const { library } = context.writing;
+  return ofKind(context, "call").flatMap(({ node: call }) => {
+    if (!library.prints(calledName(call))) return [];
+    return parts(call, "argument").flatMap((node) => {
+      const others = picked.filter(({ list }) => list.sign === node.sign);
+      if (node.kind !== "name" || others.length === 0) return [];
+      return ["0", "1"].map((place) => {
+        const text = placeBehind(context, place);
+        return insert(node.to, text, { name: node.sign ?? "", place }, text === "" ? 0 : 1);
+      });
+    });
+  });
 }
 
 function asElsewhere(context: EditContext): Proposal[] {

@@ -79,6 +79,21 @@ function swaps(context: EditContext): Proposal[] {
     const [one, other] = [inner?.kind === "index" ? part(inner, "argument") : undefined, part(node, "argument")];
     return one && other ? swap(context, one, other, 0.8) : [];
   });
+  // Two elements of one list that a call is handed, whatever is made of them: each at the other's place.
+  const elements = ofKind(context, "call").flatMap(({ node }) => {
+    const picked = parts(node, "argument").flatMap((each) =>
+      nodesOf(each)
+        .filter(({ kind }) => kind === "index")
+        .slice(0, 1),
+    );
+    return picked.slice(1).flatMap((other, at) => {
+      const one = picked[at];
+      const [first, second] = [one && part(one, "argument"), part(other, "argument")];
+      const same =
+        one && context.sourceOf(part(one, "object") ?? one) === context.sourceOf(part(other, "object") ?? other);
+      return same && first && second ? swap(context, first, second, 0.8) : [];
+    });
+  });
   // A test that has to come before what it allows.
   const tests = ofKind(context, "binary").flatMap(({ node }) => {
     const [left, right] = [part(node, "left"), part(node, "right")];
@@ -86,7 +101,7 @@ function swaps(context: EditContext): Proposal[] {
     const allows = nodesOf(left).some((each) => each.kind === "index" || each.kind === "call" || each.kind === "field");
     return swap(context, left, right, allows ? 0.6 : 0.05);
   });
-  return [...calls, ...sides, ...assigned, ...placed, ...targets, ...picks, ...tests];
+  return [...calls, ...sides, ...assigned, ...placed, ...targets, ...picks, ...elements, ...tests];
 }
 
 export const swapped: EditFamily = {
@@ -105,6 +120,11 @@ export const swapped: EditFamily = {
     { language: "python", right: "wait = then - now\n", faulty: "wait = now - then\n" },
     { language: "python", right: "name, age = line.split()\n", faulty: "age, name = line.split()\n" },
     { language: "python", right: "deck[row][place] = 1\n", faulty: "deck[place][row] = 1\n" },
+    {
+      language: "csharp",
+      right: "class P { void F(string[] p) { Add(new Crew(p[0], int.Parse(p[1]))); } }",
+      faulty: "class P { void F(string[] p) { Add(new Crew(p[1], int.Parse(p[0]))); } }",
+    },
     {
       language: "java",
       right: "class Main { boolean f(int[] a, int i, int n) { return n > i && a[i] > 0; } }",

@@ -1,6 +1,6 @@
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { bracketed, loopAround, ofKind } from "../places.ts";
+import { bracketed, calledName, loopAround, ofKind } from "../places.ts";
 import { usageOf } from "../usage.ts";
 
 /** True for a place that goes on by one in a loop: `turn = turn + 1`. */
@@ -36,6 +36,28 @@ function mends(context: EditContext): Proposal[] {
   });
 }
 
+/** The rest of a division as a place, in a language whose lists begin with 1: `mod(h - 1, 4) + 1` for `mod(h, 4)`. */
+function fromOne(context: EditContext): Proposal[] {
+  const { rest } = context.writing.divides;
+  if (context.language.profile.firstIndex !== 1) return [];
+  return ofKind(context, "call", "index").flatMap(({ node }) =>
+    parts(node, "argument").flatMap((place) => {
+      const value = parts(place, "argument")[0];
+      if (place.kind !== "call" || calledName(place) !== rest || !value || !picksOf(context, node)) return [];
+      const [before, inner] = [context.sourceOf(place), context.sourceOf(value)];
+      const less = `${context.text.slice(place.from, value.from)}${inner} - 1${context.text.slice(value.to, place.to)} + 1`;
+      return [
+        change(place, less, { before, after: less }, 1),
+        change(place, `${before} + 1`, { before, after: `${before} + 1` }, 0.8),
+      ];
+    }),
+  );
+}
+
+/** True for what picks an element of a list that the program has. */
+const picksOf = (context: EditContext, node: SyntaxNode) =>
+  node.kind === "index" || context.names.includes(calledName(node));
+
 /** The rest of a division by a length, left out. */
 function plants(context: EditContext): Proposal[] {
   return ofKind(context, "binary").flatMap(({ node }) => {
@@ -55,7 +77,7 @@ export const wrapped: EditFamily = {
   says: "a place that has to begin anew behind the last one",
   weight: 5,
   reads: "tree",
-  mends,
+  mends: (context) => [...mends(context), ...fromOne(context)],
   plants,
   examples: [
     {

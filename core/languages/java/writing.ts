@@ -12,6 +12,7 @@ export const javaWriting: Writing = {
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
   copyOf: (list) => `${list}.clone()`,
   firstElement: (list) => `${list}[0]`,
+  orDefault: { asks: "get", write: (table, key) => `${table}.getOrDefault(${key}, 0)` },
   errors: {
     usual: [
       ...["NumberFormatException", "ArrayIndexOutOfBoundsException", "ArithmeticException", "NullPointerException"],

@@ -16,6 +16,7 @@ export const argumentCountWrong: Pattern = {
   fault: true,
   grounds: [
     byEdit("own-object", ({ after }) => !after.endsWith("."), 3),
+    byEdit("argument-left-out", () => true, 4),
     byMessage("wrong arguments", {
       more: sure,
       test: ({ message }) => !/nonconformant|method group/i.test(message?.text ?? ""),

@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byMessage, sure } from "../grounds.ts";
+import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** Something can fail in a way that the language wants handled, and is not. */
@@ -11,7 +11,7 @@ export const handlerMissing: Pattern = {
   cause: "The language wants every such failure handled or declared.",
   avoid: "Read which error the message names, and say what is to happen then.",
   fault: true,
-  grounds: [byMessage("not handled", { more: sure })],
+  grounds: [byMessage("not handled", { more: sure }), byEdit("handled-error", () => true, 8)],
   examples: [
     example(
       "java",

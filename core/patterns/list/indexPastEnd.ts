@@ -16,6 +16,7 @@ export const indexPastEnd: Pattern = {
   fault: true,
   grounds: [
     byEdit(["by-one", "constant", "comparison"], (_, { message }) => message?.kind === "index out of range", 5),
+    byEdit("guard-left-out", ({ after }) => /(?:[Ll]ength|Count|len\(|numel\().*> \d/.test(after), 3),
     byMessage("index out of range", { more: 23 }),
     byMessage("memory misused"),
   ],

@@ -1,6 +1,6 @@
 import { change } from "../../edits/edit.ts";
 import { example, inMain } from "../example.ts";
-import { byMessage, sure } from "../grounds.ts";
+import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A dictionary is asked for a key that it does not hold. */
@@ -12,7 +12,10 @@ export const keyNotThere: Pattern = {
   cause: "The key was never put in, or is written another way.",
   avoid: "Ask whether it is there, or give a value for the case that it is not.",
   fault: true,
-  grounds: [byMessage("key missing", { more: sure })],
+  grounds: [
+    byMessage("key missing", { more: sure }),
+    byEdit("guard-left-out", ({ lineAfter }) => /\.get(?:OrDefault)?\(/.test(lineAfter), 3),
+  ],
   examples: [
     example(
       "python",

@@ -2,7 +2,7 @@ import { change } from "../../edits/edit.ts";
 import { ofKind } from "../../edits/places.ts";
 import { part } from "../../syntax/tree.ts";
 import { example } from "../example.ts";
-import { byMessage, byNotice } from "../grounds.ts";
+import { byEdit, byMessage, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** No call comes to an end without calling itself again. */
@@ -14,7 +14,11 @@ export const recursionWithoutEnd: Pattern = {
   cause: "The call that would end it is missing, or the calls come no nearer to it.",
   avoid: "Write the case that ends it first.",
   fault: true,
-  grounds: [byMessage("stack exhausted", { more: 25 }), byNotice("recursion-without-end", 6)],
+  grounds: [
+    byMessage("stack exhausted", { more: 25 }),
+    byNotice("recursion-without-end", 6),
+    byEdit("guard-left-out", ({ after }) => /<=? ?[01]\b|==? 0\b/.test(after), 1),
+  ],
   examples: [
     example(
       "python",

@@ -15,6 +15,7 @@ export const variableShadowed: Pattern = {
     // Refused where the language allows no second one of the name.
     byMessage("declared twice", { more: 22 }),
     byEdit("declaration", (change, { class: of }) => takesAway(change) && of === "logic", 5),
+    byEdit("scope-word", takesAway, 8),
     byEdit("own-object", ({ after }) => after === "this.", 6),
     byNotice("variable-shadowed", 4),
   ],

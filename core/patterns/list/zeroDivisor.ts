@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byMessage, sure } from "../grounds.ts";
+import { byEdit, byMessage, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A value by which is divided is zero for some input. */
@@ -11,7 +11,10 @@ export const zeroDivisor: Pattern = {
   cause: "Nothing was counted, or a zero was typed in.",
   avoid: "Ask of every division: can what stands below become zero?",
   fault: true,
-  grounds: [byMessage("division by zero", { more: sure })],
+  grounds: [
+    byMessage("division by zero", { more: sure }),
+    byEdit("guard-left-out", ({ after }) => /(?:!=|<>|~=) 0\b/.test(after), 3),
+  ],
   examples: [
     example(
       "python",
