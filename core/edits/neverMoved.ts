@@ -37,7 +37,10 @@ function countsOfProgram(context: EditContext): NeverMoved[] {
     const isRead = context.nodes.some(
       ({ node }) => node.kind === "name" && node.sign === name && !gives.has(node.role),
     );
-    const isGiven = context.nodes.some(({ node }) => node.sign === name && node !== made && gives.has(node.role));
+    // By its name, or as a part of an object: this.depth = depth.
+    const isGiven = context.nodes.some(
+      ({ node }) => node.sign === name && node !== made && (gives.has(node.role) || node.kind === "parameter"),
+    );
     return isRead && !isGiven && !isAddressTaken(context.text, name) ? [{ name, placed }] : [];
   });
 }
