@@ -72,7 +72,7 @@ function headNames(node: SyntaxNode): string[] {
 }
 
 /** What a name is used as: something to put into, a text, nothing yet, a number. */
-function usedAs(
+export function usedAs(
   context: EditContext,
   uses: readonly Placed[],
 ): "list" | "table" | "text" | "truth" | "nothing" | "number" {

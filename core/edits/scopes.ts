@@ -10,6 +10,8 @@ export type Scopes = {
   areAlike: (one: string, other: string) => boolean;
   /** Whether two names are declared as values of one kind; true in a language that declares none. */
   areDeclaredAlike: (one: string, other: string) => boolean;
+  /** Whether a name may stand for a number: false only where it is declared as something else. */
+  mayBeNumber: (name: string) => boolean;
   /** Whether a name may stand for a number that moves: false only where it is declared as something else, or as constant. */
   mayCount: (name: string) => boolean;
 };
@@ -45,6 +47,7 @@ export function scopesOf(context: EditContext): Scopes {
     },
     areDeclaredAlike: (one, other) =>
       context.writing.types.length === 0 || [...(kinds.get(one) ?? [])].some((kind) => kinds.get(other)?.has(kind)),
+    mayBeNumber: (name) => (onlyKind(name) ?? number) === number,
     mayCount: (name) => !fixed.has(name) && (onlyKind(name) ?? number) === number,
   };
   found.set(context, scopes);

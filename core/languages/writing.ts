@@ -111,6 +111,8 @@ export type Writing = {
    * is the name of the error that it takes.
    */
   errors?: { usual: readonly string[]; head: RegExp };
+  /** A condition that holds where a table has no such key. */
+  holdsNoKey?: (table: string, key: string) => string;
   /** What a table gives for a key that it may not hold; `asks` is the call by which it is asked, an index where absent. */
   orDefault?: { asks?: string; write: (table: string, key: string) => string };
   /** First values of what is put into by a call, of what is put into by a place or a key, of a text that is added to, of a mark. */
@@ -142,7 +144,7 @@ export type Writing = {
    * Calls that put values in order, by name, with what makes them do so from the greatest down: what they are handed last, or
    * what stands behind them.
    */
-  sortOrders?: ReadonlyArray<{ calls: readonly string[]; handed?: string; behind?: string }>;
+  sortOrders?: ReadonlyArray<{ calls: readonly string[]; handed?: string; turned?: string; behind?: string }>;
   /** Lines asked for first: `body` is indented further and ends with a line end, as does what is given back. */
   guarded: (condition: string, body: string, indent: string, lineEnd: string) => string;
   /** How many elements a list has, where there is one way to ask; and what stands for nothing, where a name may hold it. */

@@ -1,5 +1,6 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { startsOf } from "../gathered.ts";
 import { bracketed, functionAround, loopAround, ofKind, signPlace } from "../places.ts";
 
 const compound = ["+=", "-=", "*="];
@@ -34,6 +35,19 @@ function isText(context: EditContext, name: string): boolean {
     const target = part(node, "target") ?? part(node, "definition");
     return target?.sign === name && part(node, "value")?.kind === "text";
   });
+}
+
+/** True for a name that begins with 0 or an empty text before a loop that does nothing with it but give it a value in every pass. */
+function isLost(context: EditContext, target: SyntaxNode, around: readonly SyntaxNode[]): boolean {
+  const loop = loopAround(around);
+  const body = loop && part(loop, "body");
+  const [block, statement] = [around.at(-3), around.at(-2)];
+  if (!loop || !body || (block !== body && statement !== body && around.at(-2) !== body)) return false;
+  const begins = startsOf(context, target.sign ?? "").some(
+    ({ value, placed }) => placed.node.to <= loop.from && /^(?:0(?:\.0*)?|""|'')$/.test(value),
+  );
+  const others = nodesOf(loop).filter((each) => each.kind === "name" && each.sign === target.sign && each !== target);
+  return begins && others.length === 0;
 }
 
 /** Adding up in place of giving a value, the other way round, and with another sign. */
@@ -95,9 +109,11 @@ function otherAssignments(context: EditContext): Proposal[] {
       ({ node: each }) => each.from >= value.from && each.to <= value.to && context.sourceOf(each) === name,
     );
     if (mentions) return [];
+    // What begins with nothing, is given anew in each pass, and is read behind the loop alone.
+    const sure = target.kind === "name" && isLost(context, target, around) ? 2 : 1;
     return context.writing.compound
-      ? [...found, change(place, "+=", { before: sign, after: "+=" }, inLoop ? 0.85 : 0.2)]
-      : found;
+      ? [...found, change(place, "+=", { before: sign, after: "+=" }, (inLoop ? 0.85 : 0.2) * sure)]
+      : found.map((each, at) => (at === 0 ? { ...each, odds: each.odds * sure } : each));
   });
 }
 

@@ -77,12 +77,12 @@ function shownCounts(context: EditContext): SyntaxNode[] {
 
 /** A value with 1 more or 1 less; where it has that already, without it. */
 function byOne(context: EditContext): Proposal[] {
-  const { mayCount } = scopesOf(context);
+  const { mayBeNumber } = scopesOf(context);
   return limits(context).flatMap(({ node, odds }) => {
     const isLast = node.kind === "constant" && node.sign === context.writing.lastPlace;
     if (node.kind === "text" || node.kind === "list" || node.kind === "number") return [];
     if (node.kind === "constant" && !isLast) return [];
-    if (node.sign === "new" || (node.kind === "name" && !mayCount(node.sign ?? ""))) return [];
+    if (node.sign === "new" || (node.kind === "name" && !mayBeNumber(node.sign ?? ""))) return [];
     const text = context.sourceOf(node);
     const right = node.kind === "binary" ? part(node, "right") : undefined;
     const left = node.kind === "binary" ? part(node, "left") : undefined;

@@ -1,7 +1,7 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { elseIfsApart } from "../branches.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { blocksOf, lineEndOf, ofKind, reindent, wholeLines } from "../places.ts";
+import { blocksOf, indentUnit, lineEndOf, ofKind, reindent, wholeLines } from "../places.ts";
 
 function wordAt(context: EditContext, node: SyntaxNode) {
   return context.code.find((token) => token.from >= node.from);
@@ -70,6 +70,44 @@ function link(context: EditContext): Proposal[] {
       return [change(head, word, { before: head.text, after: word }, odds)];
     }),
   );
+}
+
+/** `else` before the statement behind a decision: it is done in any case, and was meant for the other one. */
+function otherwise(context: EditContext): Proposal[] {
+  const { blocks } = context.writing;
+  if (blocks.by !== "braces" && blocks.by !== "indentation") return [];
+  return blocksOf(context).flatMap(({ statements }) =>
+    statements.flatMap((statement, at) => {
+      const before = statements[at - 1];
+      if (statement.kind !== "statement" || before?.kind !== "if" || lastOtherwise(before)) return [];
+      const lines = wholeLines(context, statement);
+      if (!lines) return [];
+      // What the decision gives a value as well is the likelier to be meant for the other case.
+      const odds = givenBy(before).some((name) => givenBy(statement).includes(name)) ? 1.5 : 0.6;
+      const { indent } = lines.first;
+      const text = context.text.slice(lines.from, lines.to);
+      const head = `${indent}else${blocks.by === "indentation" ? ":" : ""}${lineEndOf(context)}`;
+      const put = head + reindent(text, indent, indent + indentUnit(context));
+      return [{ ...change(lines, put, { before: "", after: "else" }, odds), about: statement.from }];
+    }),
+  );
+}
+
+/** The other way: what is done in the other case, done in any. */
+function always(context: EditContext): Proposal[] {
+  const { blocks } = context.writing;
+  if (blocks.by !== "braces" && blocks.by !== "indentation") return [];
+  return ofKind(context, "if").flatMap(({ node }) => {
+    const other = part(node, "otherwise");
+    const only = other?.kind === "block" ? (other.children.length === 1 ? other.children[0] : undefined) : other;
+    const word = context.code.findLast((token) => token.to <= (other?.from ?? 0) && token.text === "else");
+    const lines = only?.kind === "statement" ? wholeLines(context, only) : null;
+    const head = word && context.lines[word.line - 1];
+    if (!only || !lines || !head || head.code[0] !== word || word.line >= lines.first.number) return [];
+    if (context.sourceOf(other ?? only).startsWith("{")) return [];
+    const text = reindent(context.text.slice(lines.from, lines.to), lines.first.indent, head.indent);
+    return [change({ from: head.from, to: lines.to }, text, { before: "else", after: "" })];
+  });
 }
 
 function lastOtherwise(node: SyntaxNode): boolean {
@@ -194,9 +232,21 @@ export const chain: EditFamily = {
     ...otherElse(context),
     ...bareElse(context),
     ...inOneWord(context),
+    ...otherwise(context),
   ],
-  plants: (context) => [...unlink(context), ...link(context), ...otherElse(context), ...inTwoWords(context)],
+  plants: (context) => [
+    ...unlink(context),
+    ...link(context),
+    ...otherElse(context),
+    ...inTwoWords(context),
+    ...always(context),
+  ],
   examples: [
+    {
+      language: "c",
+      right: "void f(int n) {\n  if (n > 3)\n    low();\n  else\n    tall++;\n}\n",
+      faulty: "void f(int n) {\n  if (n > 3)\n    low();\n  tall++;\n}\n",
+    },
     {
       language: "octave",
       right: "if age < 6\n  fare = 0;\nelseif age < 16\n  fare = 2;\nend\n",

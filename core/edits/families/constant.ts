@@ -154,13 +154,26 @@ function roomOf(context: EditContext): Proposal[] {
   });
 }
 
+/** True for a truth that a decision gives a mark which never has another one: it was to be the other. */
+function isGivenAgain(context: EditContext, value: SyntaxNode, around: readonly SyntaxNode[]): boolean {
+  const name = startedName(around.at(-1), value);
+  if (name === "" || !around.some(({ kind }) => kind === "if")) return false;
+  const given = ofKind(context, "assignment").flatMap(({ node }) => {
+    const target = part(node, "target") ?? part(node, "definition");
+    return target?.sign === name ? [context.sourceOf(part(node, "value") ?? node)] : [];
+  });
+  return given.length > 1 && given.every((each) => each === context.sourceOf(value));
+}
+
 /** One truth for the other. */
 function otherTruths(context: EditContext): Proposal[] {
   const closing = new Set(neverEntered(context).map(({ value }) => value));
-  return ofKind(context, "constant").flatMap(({ node }) => {
+  return ofKind(context, "constant").flatMap(({ node, around }) => {
     const text = node.sign ?? "";
     const after = otherTruth(text);
-    return after === undefined ? [] : [change(node, after, { before: text, after }, closing.has(node) ? 3 : 0.6)];
+    if (after === undefined) return [];
+    const sure = closing.has(node) || isGivenAgain(context, node, around);
+    return [change(node, after, { before: text, after }, sure ? 3 : 0.6)];
   });
 }
 

@@ -1,8 +1,8 @@
 import type { PlacedToken } from "../../syntax/placed.ts";
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
-import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { change, type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
 import { gatherings, startsOf } from "../gathered.ts";
-import { functionAround, lineEndOf, ofKind, wholeLines } from "../places.ts";
+import { calledName, functionAround, lineEndOf, ofKind, wholeLines } from "../places.ts";
 
 function types(context: EditContext): string[] {
   return [...new Set(context.writing.types.flat())].slice(0, 6);
@@ -184,6 +184,26 @@ function groupsHanded(context: EditContext): Array<{ first: PlacedToken; word: s
   });
 }
 
+/** True for a parameter into which its part of the program reads or puts something, and of which it reads nothing. */
+function isOnlyGiven(context: EditContext, parameter: PlacedToken): boolean {
+  const owner = ofKind(context, "function").findLast(
+    ({ node }) => node.from < parameter.from && node.to > parameter.to,
+  );
+  if (!owner) return false;
+  const uses = context.nodes.filter(
+    ({ node, around }) =>
+      node.kind === "name" && node.sign === parameter.text && node.from > parameter.to && around.includes(owner.node),
+  );
+  const isGiven = ({ node, around }: Placed) => {
+    const [outer, inner] = [around.at(-2), around.at(-1)];
+    const place = inner?.kind === "index" && node.role === "object" ? inner : node;
+    const call = place === node ? inner : outer;
+    const reads = call?.kind === "call" && context.writing.library.reads(calledName(call));
+    return place.role === "target" || (place.role === "argument" && reads);
+  };
+  return uses.length > 0 && uses.every(isGiven);
+}
+
 export const declarationFamily: EditFamily = {
   id: "declaration",
   says: "a name that is not declared, or a type that does not fit",
@@ -194,7 +214,9 @@ export const declarationFamily: EditFamily = {
     ...otherTypes(context),
     ...modifiers(context),
     ...groupsHanded(context).flatMap(({ first, word, isPlace }) =>
-      isPlace ? [] : [insert(first.from, `${word} `, { name: first.text, type: word }, 0.8)],
+      isPlace
+        ? []
+        : [insert(first.from, `${word} `, { name: first.text, type: word }, isOnlyGiven(context, first) ? 4 : 0.8)],
     ),
   ],
   plants: (context) => [

@@ -56,6 +56,27 @@ function orNothing(context: EditContext): Proposal[] {
   });
 }
 
+/** The same where something else is asked as well: in brackets around the comparison that needs it. */
+function orNothingInside(context: EditContext): Proposal[] {
+  const { and, or, holdsNothing } = context.writing;
+  if (!holdsNothing) return [];
+  return ofKind(context, "if").flatMap(({ node }) => {
+    const [condition, body] = [part(node, "condition"), part(node, "body")];
+    if (condition?.kind !== "binary" || condition.sign !== and || !body) return [];
+    const kept = nodesOf(body).flatMap((each) => {
+      const target = each.kind === "assignment" ? part(each, "target") : undefined;
+      return target?.kind === "name" ? [target.sign ?? ""] : [];
+    });
+    return condition.children.flatMap((side) =>
+      usedIn(side).flatMap((name) => {
+        const test = holdsNothing(name);
+        if (side.kind !== "binary" || !kept.includes(name) || context.sourceOf(condition).includes(test)) return [];
+        return [change(side, `(${test} ${or} ${context.sourceOf(side)})`, { name }, 2)];
+      }),
+    );
+  });
+}
+
 /** Such a test taken away. */
 function orNothingOut(context: EditContext): Proposal[] {
   return ofKind(context, "binary").flatMap(({ node }) => {
@@ -115,7 +136,7 @@ export const emptyTest: EditFamily = {
   says: "a test whether there is something at all",
   weight: 7,
   reads: "tree",
-  mends: (context) => [...putIn(context), ...orNothing(context), ...nextOrItself(context)],
+  mends: (context) => [...putIn(context), ...orNothing(context), ...orNothingInside(context), ...nextOrItself(context)],
   plants: (context) => [...takeOut(context), ...orNothingOut(context), ...nextOrItself(context)],
   examples: [
     {

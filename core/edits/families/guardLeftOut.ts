@@ -70,6 +70,27 @@ function before(context: EditContext): Proposal[] {
 /** True for a comparison. */
 const decides = ({ kind, sign }: SyntaxNode) => kind === "binary" && /^(?:[<>]=?|[=!~]=|=|<>)$/.test(sign ?? "");
 
+/** A table that is added to for a key that it may not hold yet: it is put in first. */
+function keyFirst(context: EditContext): Proposal[] {
+  const { holdsNoKey, assign } = context.writing;
+  if (!holdsNoKey) return [];
+  return ofKind(context, "assignment").flatMap(({ node, around: outside }) => {
+    const target = part(node, "target");
+    const [table, key] = target?.kind === "index" ? [part(target, "object"), part(target, "argument")] : [];
+    const statement = outside.at(-1);
+    const adds = /^(?:[-+*]=|\+\+|--)$/.test(node.sign ?? "");
+    if (!target || !table || !key || key.kind === "number" || !adds || statement?.kind !== "statement") return [];
+    const lines = wholeLines(context, statement);
+    const test = holdsNoKey(context.sourceOf(table), context.sourceOf(key));
+    if (!lines || context.text.includes(test)) return [];
+    const { indent } = lines.first;
+    const put = `${context.sourceOf(target)} ${assign} 0${context.writing.statementEnd}`;
+    const body = `${indent}${indentUnit(context)}${put}${lineEndOf(context)}`;
+    const text = context.writing.guarded(test, body, indent, lineEndOf(context));
+    return [{ ...insert(lines.from, text, { condition: test }, 1.5), about: statement.from }];
+  });
+}
+
 /** What a table gives where it holds nothing of a key: nothing to count, in the place of a stop. */
 function orNothing(context: EditContext): Proposal[] {
   const { orDefault } = context.writing;
@@ -160,7 +181,13 @@ export const guardLeftOut: EditFamily = {
   says: "a case that has to be asked for before something is done",
   weight: 6,
   reads: "tree",
-  mends: (context) => [...around(context), ...before(context), ...atTheBeginning(context), ...orNothing(context)],
+  mends: (context) => [
+    ...around(context),
+    ...before(context),
+    ...atTheBeginning(context),
+    ...orNothing(context),
+    ...keyFirst(context),
+  ],
   plants,
   examples: [
     {

@@ -118,7 +118,13 @@ function elementsForPlace(context: EditContext): Proposal[] {
 
 /** A place behind a list's name, as the program picks elements elsewhere, or as a loop goes over them. */
 function mends(context: EditContext): Proposal[] {
-  return [...asElsewhere(context), ...ofLoops(context), ...elementsForPlace(context), ...ofPairs(context)];
+  return [
+    ...asElsewhere(context),
+    ...ofLoops(context),
+    ...elementsForPlace(context),
+    ...ofPairs(context),
+    ...asKeys(context),
+  ];
 }
 
 /** One of the values of a pair, where the pair is printed: its others are picked by numbers elsewhere. */
@@ -135,6 +141,19 @@ function ofPairs(context: EditContext): Proposal[] {
         return insert(node.to, text, { name: node.sign ?? "", place }, text === "" ? 0 : 1);
       });
     });
+  });
+}
+
+/** A key of a table that is asked for as a part of an object is: `trip.boat` for `trip["boat"]`. */
+function asKeys(context: EditContext): Proposal[] {
+  const { quote, variables } = context.writing;
+  if (variables !== "by assignment") return [];
+  const keys = new Set(ofKind(context, "text").map(({ node }) => (node.sign ?? "").slice(1, -1)));
+  return ofKind(context, "field").flatMap(({ node }) => {
+    const owner = part(node, "object");
+    const name = node.sign ?? "";
+    if (!owner || !keys.has(name) || node.role === "callee") return [];
+    return [change({ from: owner.to, to: node.to }, `[${quote}${name}${quote}]`, { name, place: name }, 1.5)];
   });
 }
 

@@ -70,7 +70,9 @@ function skips(context: EditContext): Proposal[] {
     if (!last || !outer || !loop || !isLoop(loop) || outer.children.at(-1) === node || part(node, "otherwise"))
       return [];
     if (last.kind === "leave" || last.kind === "return") return [];
-    return wordBehind(context, last, "continue");
+    const asked = namesIn(part(node, "condition") ?? node);
+    const behind = outer.children.slice(outer.children.indexOf(node) + 1).flatMap((each) => namesIn(each));
+    return wordBehind(context, last, "continue", asked.some((name) => behind.includes(name)) ? 0.8 : 0.35);
   });
 }
 

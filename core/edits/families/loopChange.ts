@@ -15,6 +15,18 @@ function standsItself(node: SyntaxNode, name: string): boolean {
   return node.sign === name || node.children.some((child) => standsItself(child, name));
 }
 
+/** A step of a name: by the number that it is compared with where it is to go down by that (`cars >= 5`), else by one. */
+function stepBy(context: EditContext, condition: SyntaxNode, name: string, sign: "+" | "-"): string {
+  const one = context.writing.step(name, sign);
+  const [left, right] = [part(condition, "left"), part(condition, "right")];
+  const isMeasure =
+    sign === "-" && /^>=?$/.test(condition.sign ?? "") && left?.sign === name && right?.kind === "number";
+  if (!isMeasure || !right || Number(right.sign) < 2) return one;
+  const { assign, compound, statementEnd } = context.writing;
+  const end = one.endsWith(statementEnd) ? statementEnd : "";
+  return compound ? `${name} -= ${right.sign}${end}` : `${name} ${assign} ${name} - ${right.sign}${end}`;
+}
+
 /** A statement at the end of a loop's body that moves one of the names of its condition by one. */
 function mends(context: EditContext): Proposal[] {
   const { mayCount } = scopesOf(context);
@@ -29,7 +41,7 @@ function mends(context: EditContext): Proposal[] {
     return names.flatMap((name) => {
       const odds = (assigns(body, name) ? 0.1 : stays ? 1.5 : 1) * (standsItself(condition, name) ? 1 : 0.3);
       return (["+", "-"] as const).flatMap((sign) => {
-        const text = context.writing.step(name, sign);
+        const text = stepBy(context, condition, name, sign);
         const last = body.children.at(-1);
         const likely = odds * (sign === "+" ? 1 : 0.7);
         if (!last) return [];
@@ -76,6 +88,11 @@ export const loopChange: EditFamily = {
   mends,
   plants,
   examples: [
+    {
+      language: "python",
+      right: "cars = int(input())\nwhile cars >= 5:\n    rows += 1\n    cars -= 5\n",
+      faulty: "cars = int(input())\nwhile cars >= 5:\n    rows += 1\n",
+    },
     {
       language: "python",
       right: "n = 0\nwhile n < 3:\n    print(n)\n    n += 1\n",

@@ -6,8 +6,13 @@ function otherOrders(context: EditContext): Proposal[] {
   const { sortOrders = [] } = context.writing;
   return ofKind(context, "call").flatMap(({ node }) => {
     const name = calledName(node);
-    return sortOrders.flatMap(({ calls, handed, behind }) => {
+    return sortOrders.flatMap(({ calls, handed, behind, turned }) => {
       if (!calls.includes(name)) return [];
+      const at = turned === undefined ? -1 : context.sourceOf(node).lastIndexOf(turned);
+      if (turned !== undefined && handed !== undefined && at >= 0) {
+        const from = node.from + at;
+        return [change({ from, to: from + turned.length }, handed, { before: turned, after: handed })];
+      }
       if (behind !== undefined) {
         const place = { from: node.to, to: node.to + behind.length };
         return context.sourceOf(place) === behind
@@ -18,10 +23,15 @@ function otherOrders(context: EditContext): Proposal[] {
       if (handed === undefined || !source.endsWith(")")) return [];
       const inside = source.slice(0, -1);
       const last = inside.trimEnd();
+      const other = turned === undefined ? [] : [turned];
       if (last.endsWith(handed)) {
         const kept = last.slice(0, -handed.length).trimEnd();
         const from = node.from + (kept.endsWith(",") ? kept.length - 1 : last.length - handed.length);
-        return [change({ from, to: node.from + inside.length }, "", { before: handed, after: "" })];
+        const whole = { from: node.from + last.length - handed.length, to: node.from + last.length };
+        return [
+          change({ from, to: node.from + inside.length }, "", { before: handed, after: "" }),
+          ...other.map((word) => change(whole, word, { before: handed, after: word }, 0.8)),
+        ];
       }
       const text = last.endsWith("(") ? handed : `, ${handed}`;
       return [insert(node.to - 1, text, { before: "", after: handed })];

@@ -1,6 +1,7 @@
-import { part, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { loopAround, nameOfFunction, ofKind } from "../places.ts";
+import { usedAs } from "../neverGiven.ts";
+import { countersOf, loopAround, nameOfFunction, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 import { valueOfType } from "./firstValue.ts";
 
@@ -13,6 +14,46 @@ function objectsFor(context: EditContext, around: readonly SyntaxNode[]): string
   if (/[<[]/.test(type)) return [...made, ...valueOfType(type)];
   const own = ofKind(context, "class").find(({ node }) => nameOfFunction(node) === type);
   return own ? [`new ${type}()`] : [];
+}
+
+/** True where a name that begins with a list is given what a loop goes over in that list, one at a time. */
+function keepsOneOf(context: EditContext, assignment: SyntaxNode, list: string): boolean {
+  const name = (part(assignment, "target") ?? part(assignment, "definition"))?.sign;
+  return ofKind(context, "foreach").some(({ node }) => {
+    const [source, each] = [part(node, "source"), part(node, "target")?.sign];
+    return (
+      source?.sign === list &&
+      nodesOf(node).some(
+        (inner) =>
+          inner.kind === "assignment" && part(inner, "target")?.sign === name && part(inner, "value")?.sign === each,
+      )
+    );
+  });
+}
+
+/** True where a name is given what a loop counts by: it is to begin as a place. */
+function keepsPlaces(context: EditContext, assignment: SyntaxNode): boolean {
+  const name = (part(assignment, "target") ?? part(assignment, "definition"))?.sign;
+  return ofKind(context, "for", "foreach").some(({ node }) =>
+    nodesOf(node).some(
+      (inner) =>
+        inner.kind === "assignment" &&
+        part(inner, "target")?.sign === name &&
+        countersOf(node).includes(part(inner, "value")?.sign ?? ""),
+    ),
+  );
+}
+
+/** The first value that a name's uses ask for, where it has another kind: a text that is added to and begins with 0. */
+function asUsed(context: EditContext, assignment: SyntaxNode, text: string): string[] {
+  const name = (part(assignment, "target") ?? part(assignment, "definition"))?.sign;
+  const uses = context.nodes.filter(
+    ({ node }) => node.kind === "name" && node.sign === name && node.from > assignment.to,
+  );
+  if (context.writing.variables !== "by assignment" || uses.length === 0) return [];
+  const kind = usedAs(context, uses);
+  if (kind === "number" || kind === "nothing") return [];
+  return (context.writing.firstValues?.[kind] ?? []).slice(0, 1).filter((value) => value !== text);
 }
 
 /** Values that a count, a sum, a product, a greatest or a least one begins with, in place of the one that is there. */
@@ -41,6 +82,11 @@ function otherStarts(context: EditContext): Proposal[] {
     const isFirst = /^[\w.]+[[(][01][\])]$/.test(text);
     // A pair of numbers that a best one so far begins with, for the first of the pairs.
     const isPair = value.kind === "list" && /^[([]\s*-?\d+(?:\s*,\s*-?\d+)*\s*[)\]]$/.test(text);
+    // The list itself, for its first element.
+    if (value.kind === "name" && lists.includes(text) && keepsOneOf(context, node, text)) {
+      const first = writing.firstElement(text);
+      return [change(value, first, { before: text, after: first }, 1.2)];
+    }
     if (!isNumber && !isEmpty && !isFirst && !isPair) return [];
     const odds = loopAround(around) ? 0.3 : 1;
     const others = new Map<string, number>();
@@ -49,6 +95,9 @@ function otherStarts(context: EditContext): Proposal[] {
     // Another kind of what is empty: `()` takes nothing more in.
     const isBracket = /^(?:\[\]|\{\}|\(\))$/.test(text);
     const forms = isBracket ? ["[]", "{}"].filter((other) => other !== text) : [];
+    // What is kept in a loop is a place, and what it begins with an element: best = row[1].
+    if (isFirst && keepsPlaces(context, node)) others.set(/[[(]([01])[\])]$/.exec(text)?.[1] ?? "0", 2);
+    if (/^(?:0|\[\]|\{\}|"")$/.test(text)) for (const other of asUsed(context, node, text)) others.set(other, 1.5);
     for (const other of firsts) add(other, 0.6);
     if (isPair)
       return [...others].map(([other, likely]) => change(value, other, { before: text, after: other }, likely));

@@ -79,6 +79,23 @@ function swaps(context: EditContext): Proposal[] {
     const [one, other] = [inner?.kind === "index" ? part(inner, "argument") : undefined, part(node, "argument")];
     return one && other ? swap(context, one, other, 0.8) : [];
   });
+  // What is joined: a text and the name that it is joined to.
+  const joined = [
+    ...ofKind(context, "list").flatMap(({ node, around }) => {
+      const [one, other] = node.children;
+      const target = around.at(-1)?.kind === "assignment" ? part(around.at(-1) ?? node, "target") : undefined;
+      const isJoined = target && node.children.length === 2 && [one?.sign, other?.sign].includes(target.sign);
+      return isJoined && one && other ? swap(context, one, other, 0.8) : [];
+    }),
+    ...ofKind(context, "binary").flatMap(({ node, around }) => {
+      const [left, right] = [part(node, "left"), part(node, "right")];
+      const target = around.at(-1)?.kind === "assignment" ? part(around.at(-1) ?? node, "target") : undefined;
+      const isJoined = node.sign === "+" && [left, right].some((side) => side?.kind === "text");
+      return isJoined && target && left && right && [left.sign, right.sign].includes(target.sign)
+        ? swap(context, left, right, 0.8)
+        : [];
+    }),
+  ];
   // Two elements of one list that a call is handed, whatever is made of them: each at the other's place.
   const elements = ofKind(context, "call").flatMap(({ node }) => {
     const picked = parts(node, "argument").flatMap((each) =>
@@ -101,7 +118,7 @@ function swaps(context: EditContext): Proposal[] {
     const allows = nodesOf(left).some((each) => each.kind === "index" || each.kind === "call" || each.kind === "field");
     return swap(context, left, right, allows ? 0.6 : 0.05);
   });
-  return [...calls, ...sides, ...assigned, ...placed, ...targets, ...picks, ...elements, ...tests];
+  return [...calls, ...sides, ...assigned, ...placed, ...targets, ...picks, ...elements, ...joined, ...tests];
 }
 
 export const swapped: EditFamily = {

@@ -12,6 +12,7 @@ export const csharpWriting: Writing = {
   ...{ quote: '"', quoteInside: '\\"', letterQuote: "'", members: ["."], compound: true, chained: "else if" },
   numberedValues: true,
   firstElement: (list) => `${list}[0]`,
+  holdsNoKey: (table, key) => `!${table}.ContainsKey(${key})`,
   errors: {
     usual: [
       ...["FormatException", "IndexOutOfRangeException", "DivideByZeroException", "NullReferenceException"],

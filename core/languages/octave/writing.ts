@@ -49,7 +49,7 @@ export const octaveWriting: Writing = {
     ["any", "all"],
     ["zeros", "ones"],
   ],
-  sortOrders: [{ calls: ["sort"], handed: '"descend"' }],
+  sortOrders: [{ calls: ["sort"], handed: '"descend"', turned: '"ascend"' }],
   guarded: (condition, body, indent, lineEnd) => `${indent}if ${condition}${lineEnd}${body}${indent}end${lineEnd}`,
   lengthOf: (list) => `numel(${list})`,
   returns: () => "",

@@ -26,6 +26,7 @@ export const pythonWriting: Writing = {
   },
   listOf: (walked) => `list(${walked})`,
   beginnings: ['""', "[]", "0.0", 'float("inf")', 'float("-inf")'],
+  holdsNoKey: (table, key) => `${key} not in ${table}`,
   orDefault: { write: (table, key) => `${table}.get(${key}, 0)` },
   errors: {
     usual: ["ValueError", "IndexError", "KeyError", "ZeroDivisionError", "TypeError", "FileNotFoundError", "EOFError"],
