@@ -21,7 +21,10 @@ describe("an order that is turned round", () => {
     expect(madeBy("sort-order", "python", key)).toEqual(["boats.sort(key=len, reverse=True)\n"]);
     expect(madeBy("sort-order", "python", "a = sorted(b, reverse=True)\n")).toEqual(["a = sorted(b)\n"]);
     expect(madeBy("sort-order", "python", "a.sort( reverse=True )\n")[0]?.replaceAll(" ", "")).toBe("a.sort()\n");
-    expect(madeBy("sort-order", "octave", 'a = sort(b, "descend");\n')).toEqual(["a = sort(b);\n", 'a = sort(b, "ascend");\n']);
+    expect(madeBy("sort-order", "octave", 'a = sort(b, "descend");\n')).toEqual([
+      "a = sort(b);\n",
+      'a = sort(b, "ascend");\n',
+    ]);
     expect(madeBy("sort-order", "octave", 'a = sort(b, "ascend");\n')).toEqual(['a = sort(b, "descend");\n']);
   });
 

@@ -82,9 +82,38 @@ function moves(context: EditContext): Proposal[] {
         return beside(context, last, context.writing.step(name, "+"), "before", 1);
       // A branch is where something is found that is worth counting.
       const odds = around.at(-1)?.kind === "if" || around.at(-1)?.kind === "case" ? 1.2 : 0.8;
-      return beside(context, last, context.writing.step(name, "+"), "behind", odds);
+      return [
+        ...beside(context, last, context.writing.step(name, "+"), "behind", odds),
+        ...addedTo(context, name, block, statements, inside),
+      ];
     }),
   );
+}
+
+/** A sum that begins and never goes on: by what its block works out, behind that, or by what its loop goes over. */
+function addedTo(
+  context: EditContext,
+  name: string,
+  block: SyntaxNode,
+  statements: readonly SyntaxNode[],
+  inside: readonly SyntaxNode[],
+): Proposal[] {
+  const { assign, compound } = context.writing;
+  const { mayBeNumber } = scopesOf(context);
+  const last = statements.at(-1);
+  const loop = inside.at(-2);
+  const walked = loop?.kind === "foreach" ? (part(loop, "target")?.sign ?? "") : "";
+  const made = statements.flatMap((statement) =>
+    nodesOf(statement).flatMap((node) => (node.kind === "assignment" ? [nameGiven(node)] : [])),
+  );
+  const values = [...new Set([...made, walked])].filter(
+    (each) => each !== "" && each !== name && mayBeNumber(each) && context.names.includes(each),
+  );
+  if (!last || block.kind !== "block") return [];
+  return values.slice(-3).flatMap((value) => {
+    const text = compound ? `${name} += ${value}` : `${name} ${assign} ${name} + ${value}`;
+    return beside(context, last, text, "behind", 1);
+  });
 }
 
 /** Something put into a list that begins empty and stays so, beside the statements where a value for it is known. */

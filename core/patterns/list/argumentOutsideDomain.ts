@@ -1,6 +1,15 @@
 import { example, inMain } from "../example.ts";
 import { byMessage, sure } from "../grounds.ts";
-import type { Pattern } from "../pattern.ts";
+import type { Evidence, Pattern } from "../pattern.ts";
+import { isLimitMoved } from "../shape.ts";
+
+/** True unless shapes do not fit, or a limit that is moved by one mends it. */
+function isAboutValue({ message, changes }: Evidence): boolean {
+  const [change] = changes;
+  const isLimit =
+    change && ["comparison", "by-one"].includes(change.family) && isLimitMoved(change.lineBefore, change.lineAfter);
+  return !/nonconformant/i.test(message?.text ?? "") && !isLimit;
+}
 
 /** A function is given a value for which it is not defined, such as the root of a negative number. */
 export const argumentOutsideDomain: Pattern = {
@@ -11,9 +20,7 @@ export const argumentOutsideDomain: Pattern = {
   cause: "The value came out of a calculation and left the range that the function knows.",
   avoid: "Ask what the function cannot take, and look at the value before.",
   fault: true,
-  grounds: [
-    byMessage("value not allowed", { more: sure, test: ({ message }) => !/nonconformant/i.test(message?.text ?? "") }),
-  ],
+  grounds: [byMessage("value not allowed", { more: sure, test: isAboutValue })],
   examples: [
     example(
       "python",

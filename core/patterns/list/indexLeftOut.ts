@@ -2,6 +2,14 @@ import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
+/** True for an element and the list or the place that it is picked by: `heights[i]` and `i`. */
+function picksOf(name: string, element: string): boolean {
+  // Of a change that only puts something in, that is all that is told.
+  if (name.trim() === "") return /^[[(]\w+[\])]$/.test(element.trim());
+  const found = /^(\w+)[[(](\w+)[\])]$/.exec(element.trim());
+  return found !== null && (found[1] === name.trim() || found[2] === name.trim());
+}
+
 /** A whole list is calculated with, compared or given away where one of its elements is meant. */
 export const indexLeftOut: Pattern = {
   id: "index-left-out",
@@ -11,7 +19,11 @@ export const indexLeftOut: Pattern = {
   cause: "Whoever thinks of “the load” of this pass writes the name of all of them.",
   avoid: "Give lists names in the plural, and read a name in the plural inside a loop as a question: which one?",
   fault: true,
-  grounds: [byEdit("index-left-out", () => true, 6)],
+  grounds: [
+    byEdit("index-left-out", () => true, 6),
+    // The element at a place for the place itself, or the first element for the list.
+    byEdit(["other-name", "start-value"], ({ before, after }) => picksOf(before, after) || picksOf(after, before), 7),
+  ],
   examples: [
     example(
       "python",

@@ -15,6 +15,12 @@ export const limitOffByOne: Pattern = {
   grounds: [
     byEdit("comparison", ({ lineBefore, lineAfter }) => isLimitMoved(lineBefore, lineAfter), 3),
     byEdit(["by-one", "constant"], (change) => changedEnd(change) === "last", 5),
+    byEdit(
+      "constant",
+      ({ lineBefore, before, after }) =>
+        /^\s*while\b/i.test(lineBefore) && Math.abs(Number(before) - Number(after)) === 1,
+      3,
+    ),
     byEdit(["by-one"], () => true, 1),
     byNotice("limit-off-by-one", 1),
   ],

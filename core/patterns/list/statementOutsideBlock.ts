@@ -15,10 +15,15 @@ export const statementOutsideBlock: Pattern = {
   grounds: [
     byEdit("block-marks", () => true, 1),
     byEdit(
-      "indentation",
-      (change, { class: of }) => of !== "syntax" && change.lineAfter.search(/\S/) > change.lineBefore.search(/\S/),
+      ["indentation", "moved"],
+      (change, { class: of }) =>
+        of !== "syntax" &&
+        change.lineAfter.search(/\S/) > change.lineBefore.search(/\S/) &&
+        (change.family === "indentation" || change.lineAfter.trim() === change.lineBefore.trim()),
       3,
     ),
+    // What was meant for the other case of a decision is done in any.
+    byEdit("chain", ({ after }) => /^\s*else\b(?!\s*if)/.test(after), 4),
     byText(({ changes, class: of }) => {
       const moved = of === "logic" ? movedStatement(changes) : null;
       return moved && moved.after > moved.before

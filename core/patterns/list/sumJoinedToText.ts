@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit, byNotice, byText } from "../grounds.ts";
+import { byEdit, byMessage, byNotice, byText, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { firstLineWith, lookedAt } from "../shape.ts";
 
@@ -15,6 +15,11 @@ export const sumJoinedToText: Pattern = {
   grounds: [
     byEdit("formula-brackets", ({ lineBefore }) => /["']\s*\+|\+\s*["']/.test(lineBefore), 4),
     byNotice("sum-joined-to-text", 4),
+    // A number cannot be taken from what was joined to a text before.
+    byMessage("type mismatch", {
+      words: /operand types for binary operator '-'[\s\S]*first type:\s+String/,
+      more: sure + 2,
+    }),
     byText((evidence) =>
       evidence.class === "logic" && evidence.changes.length === 0
         ? firstLineWith(
