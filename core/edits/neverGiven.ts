@@ -18,6 +18,11 @@ function isGivenAt({ node, around }: Placed, name: string): boolean {
   return assignment.sign === "=" && !namesIn(value).includes(name);
 }
 
+/** True where a name gets its value in a decision without another case, and is used outside of that. */
+function isOnlySometimes(given: Placed, around: readonly SyntaxNode[]): boolean {
+  return given.around.some((each) => each.kind === "if" && !part(each, "otherwise") && !around.includes(each));
+}
+
 /**
  * Names that are used in a function, or outside of all, before anything gives them a value there or for the whole program, in
  * a language whose names come to be by their first value. At most four, the first used first.
@@ -49,6 +54,7 @@ export function neverGiven(context: EditContext): NeverGiven[] {
       (each) =>
         each.node.sign === name &&
         isGivenAt(each, name) &&
+        !isOnlySometimes(each, around) &&
         (functionAround(each.around) === owner
           ? each.node.from < node.from
           : functionAround(each.around) === undefined),

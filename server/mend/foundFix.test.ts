@@ -39,6 +39,12 @@ test("what only hides the fault leaves no honest mending out, and comes last", (
   ]);
 });
 
+test("one change comes before two that are each likelier, and of as many the likelier", () => {
+  const begun = original.replace("total = 0", "total = 1").replace("totl", "total");
+  const order = inOrder([fix(begun, 90), fix(summed, 1), fix(original.replace("totl", "load"), 5)]);
+  expect(order.map(({ worth }) => worth)).toEqual([5, 1, 90]);
+});
+
 test("of any mendings none is left that holds a smaller one, and the likeliest of the rest comes first", () => {
   const parts = [
     (text: string) => text.replace("total = 0", "total = 1"),
@@ -59,7 +65,8 @@ test("of any mendings none is left that holds a smaller one, and the likeliest o
       for (const [at, own] of written.entries())
         for (const [place, other] of written.entries())
           if (at !== place) expect([...other].every((hunk) => own.has(hunk)) && other.size < own.size).toBe(false);
-      expect(left.map(({ worth }) => worth)).toEqual(left.map(({ worth }) => worth).sort((one, other) => other - one));
+      const inTurn = [...left].sort((one, other) => one.steps.length - other.steps.length || other.worth - one.worth);
+      expect(left).toEqual(inTurn);
       expect(left.length).toBeGreaterThan(0);
     }),
   );

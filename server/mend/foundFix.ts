@@ -29,11 +29,17 @@ function isSurplus(fix: FoundFix, others: readonly FoundFix[]): boolean {
 }
 
 /**
- * Best first: what repairs before what hides, then the likelier. Of several at the same lines that come to the same one
+ * Best first: what repairs before what hides, what passes more checks, one change before two, then the likelier. Of several at the same lines that come to the same one
  * stays: they pass the same checks, and what they write otherwise is no other meaning.
  */
 export function inOrder(fixes: readonly FoundFix[]): FoundFix[] {
-  const ordered = [...fixes].sort((one, other) => rank[other.repairs] - rank[one.repairs] || other.worth - one.worth);
+  const ordered = [...fixes].sort(
+    (one, other) =>
+      rank[other.repairs] - rank[one.repairs] ||
+      other.checks.passed - one.checks.passed ||
+      one.steps.length - other.steps.length ||
+      other.worth - one.worth,
+  );
   const places = new Set<string>();
   return ordered.filter((fix) => {
     if (
