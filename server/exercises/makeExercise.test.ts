@@ -2,12 +2,14 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import { traceTable } from "../../core/exercises/tasks/trace.ts";
 import { rowsOf, traceTaskSchema } from "../../core/exercises/traceTask.ts";
+import type { RunRequest } from "../../core/outcome/outcome.ts";
 import { collectCase, findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { saveCheck } from "../judge/checks.ts";
 import { decideClass } from "../judge/decisions.ts";
 import { judgeVersion, recordVersion } from "../judge/judge.ts";
 import { tryFix } from "../mend/tryFix.ts";
 import { byTeacher, openTestServices } from "../testServices.ts";
+import type { Variant } from "../toolchains/toolchain.ts";
 import { type ExerciseOrder, makeContext, makeExercise } from "./makeExercise.ts";
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
@@ -176,4 +178,46 @@ test("a recording is made once for the same version and input", async () => {
   ]);
   expect(one).toBe(other);
   expect(await recordVersion(services, found, version, { ...check, input: "other" })).not.toBe(one);
+});
+
+test("every run that making an exercise needs is made once, and inputs that students never see are tried in one job", async () => {
+  const program =
+    'stops = int(input("Stops? "))\nminutes = 35\nfor stop in range(stops + 1):\n    minutes += 5\nprint(minutes)\n';
+  const mended = program.replace("stops + 1", "stops");
+  const found = await collect(program, { input: "2\n", expected: "Stops? 45\n", mended: [mended] });
+  const done: string[] = [];
+  const find = (language: string) => {
+    const own = services.toolchains.find(language);
+    if (!own) return undefined;
+    const say = (kind: string, { files, input }: RunRequest) =>
+      done.push(
+        `${kind} ${Buffer.from(files[0]?.bytes ?? []).includes("stops + 1") ? "faulty" : "mended"} ${input.trim()}`,
+      );
+    return {
+      ...own,
+      run: (request: RunRequest) => {
+        say("run", request);
+        return own.run(request);
+      },
+      trace: (request: RunRequest) => {
+        say("record", request);
+        return own.trace(request);
+      },
+      runMany: (request: RunRequest, variants: readonly Variant[], seconds: number) => {
+        say(`${variants.length} of`, request);
+        return own.runMany?.(request, variants, seconds) ?? Promise.resolve([]);
+      },
+    };
+  };
+  const { content, surprises } = await makeExercise(
+    { ...services, toolchains: { ...services.toolchains, find } },
+    found,
+    { ...order, replacements: [], show: { outputs: true, errors: true } },
+  );
+  expect(surprises).toEqual([]);
+  expect(content.hiddenChecks).toHaveLength(3);
+  expect(content.given).toMatchObject([{ of: "output", text: "Stops? 50\n" }]);
+  expect(done.filter((each) => done.indexOf(each) !== done.lastIndexOf(each))).toEqual([]);
+  expect(done.filter((each) => each.startsWith("run")).sort()).toEqual(["run faulty 2", "run mended 2"]);
+  expect(done.filter((each) => each.includes(" of"))).toEqual([expect.stringMatching(/^[3-7] of mended/)]);
 });
