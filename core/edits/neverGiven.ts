@@ -6,9 +6,16 @@ import { functionAround, isOrder, namesIn, otherTruth } from "./places.ts";
 /** A name that is used before it has any value, with its uses in the order of the text and the function they are in. */
 export type NeverGiven = { name: string; uses: readonly Placed[]; owner: SyntaxNode | undefined };
 
-/** Roles and kinds by which a name comes to be. */
-const isMade = ({ node }: Placed) =>
-  node.role === "target" || node.role === "definition" || node.kind === "parameter" || node.kind === "import";
+/** True where a name comes to be: as a target, alone or among others, as a definition, a parameter, by an import. */
+function isMade({ node, around }: Placed): boolean {
+  const outer = around.at(-1);
+  if (outer?.kind === "list" && outer.role === "target") return true;
+  return node.role === "target" || node.role === "definition" || node.kind === "parameter" || node.kind === "import";
+}
+
+/** True where what a name holds is read: what is only added to was something before. */
+const isRead = (placed: Placed) =>
+  !isMade(placed) || (placed.node.role === "target" && /^[-+*/]=|^(?:\+\+|--)$/.test(placed.around.at(-1)?.sign ?? ""));
 
 /** True for a name that gets a value of its own where it stands: not one that is only added to, or worked out of itself. */
 function isGivenAt({ node, around }: Placed, name: string): boolean {
@@ -32,21 +39,20 @@ export function neverGiven(context: EditContext): NeverGiven[] {
   const everywhere = new Set<string>();
   const given: Placed[] = [];
   for (const placed of context.nodes) {
-    const { node, around } = placed;
-    const inTargets = around.at(-1)?.kind === "list" && around.at(-1)?.role === "target";
+    const { node } = placed;
     const made = node.kind === "list" && node.role !== "target" ? boundIn(node) : [];
     if (node.kind === "import") for (const [word] of context.sourceOf(node).matchAll(/\w+/g)) everywhere.add(word);
     // What is handed in, caught, opened or gone over is known from its word on; no difference is made between places.
     if (node.kind === "parameter" || node.kind === "try" || made.length > 0)
       for (const name of [node.sign ?? "", ...made, ...(node.kind === "try" ? headNames(node) : namesIn(node))])
         everywhere.add(name);
-    if (node.kind === "name" && (isMade(placed) || inTargets)) given.push(placed);
+    if (node.kind === "name" && isMade(placed)) given.push(placed);
   }
   const found = new Map<string, NeverGiven & { uses: Placed[] }>();
   for (const placed of context.nodes) {
     const { node, around } = placed;
     const name = node.sign ?? "";
-    if (node.kind !== "name" || isMade(placed) || !/^(?!__)\w+$/.test(name) || context.language.ownWords.has(name))
+    if (node.kind !== "name" || !isRead(placed) || !/^(?!__)\w+$/.test(name) || context.language.ownWords.has(name))
       continue;
     if (everywhere.has(name) || context.functions.includes(name) || node.role === "callee") continue;
     const owner = functionAround(around);

@@ -2,6 +2,7 @@ import { isLoop, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
 import { functionAround, isAddressTaken, ofKind, otherTruth } from "./places.ts";
 import { isDeclaredIn, isSetOnce } from "./prepared.ts";
+import { scopesOf } from "./scopes.ts";
 
 /** A name that begins and never goes on, with the place where it begins. */
 export type NeverMoved = { name: string; placed: Placed };
@@ -24,14 +25,14 @@ export function countsNeverMoved(context: EditContext): NeverMoved[] {
   return [...countsOfProgram(context), ...countsBegun(context)];
 }
 
-/** Whole numbers of the program, or of a class, that are declared without a value, are read and are given none anywhere. */
+/** Numbers of the program, or of a class, that are declared without a value, are read and are given none anywhere. */
 function countsOfProgram(context: EditContext): NeverMoved[] {
   if (context.writing.variables !== "declared in place") return [];
+  const { mayCount } = scopesOf(context);
   return ofKind(context, "declaration").flatMap((placed) => {
     const [type, made] = placed.node.children;
-    const isCount =
-      type?.kind === "type" && /^(?:int|long|Integer)$/.test(type.sign ?? "") && made?.role === "definition";
     const name = made?.kind === "name" ? (made.sign ?? "") : "";
+    const isCount = type?.kind === "type" && made?.role === "definition" && mayCount(name);
     if (!isCount || name === "" || placed.node.children.length !== 2 || functionAround(placed.around)) return [];
     if (/^\s*\[/.test(context.text.slice(made?.to ?? 0))) return [];
     const isRead = context.nodes.some(

@@ -1,5 +1,5 @@
 import { isStatement, nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
-import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
+import { change, type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
 import {
   calledName,
   indentUnit,
@@ -12,30 +12,30 @@ import {
 } from "../places.ts";
 
 /** What a statement needs to hold before it: a condition as the language writes it, and how likely it was left out. */
-type Needed = { node: SyntaxNode; condition: string; odds: number };
+type Needed = Placed & { condition: string; odds: number };
 
 /** What is asked of parts of a value that may be nothing, of elements that may not be there, and of what is divided by. */
 function needed(context: EditContext): Needed[] {
   const { writing } = context;
   const { divides, lengthOf, holdsSomething } = writing;
   const byZero = new Set([divides.decimal, divides.whole, divides.rest]);
-  return context.nodes.flatMap(({ node }): Needed[] => {
+  return context.nodes.flatMap(({ node, around: outside }): Needed[] => {
+    const placed = { node, around: outside };
     const object = part(node, "object");
     if (node.kind === "field" && object?.kind === "name" && context.names.includes(object.sign ?? ""))
-      return holdsSomething ? [{ node, condition: holdsSomething(object.sign ?? ""), odds: 0.5 }] : [];
+      return holdsSomething ? [{ ...placed, condition: holdsSomething(object.sign ?? ""), odds: 0.5 }] : [];
     const place = part(node, "argument");
     if (node.kind === "index" && object?.kind === "name" && place?.kind === "number" && lengthOf)
-      return [{ node, condition: `${lengthOf(object.sign ?? "")} > ${place.sign}`, odds: 1 }];
+      return [{ ...placed, condition: `${lengthOf(object.sign ?? "")} > ${place.sign}`, odds: 1 }];
     const right = node.kind === "binary" && byZero.has(node.sign ?? "") ? part(node, "right") : undefined;
-    return right?.kind === "name" ? [{ node, condition: `${right.sign} ${writing.unequal} 0`, odds: 0.8 }] : [];
+    return right?.kind === "name" ? [{ ...placed, condition: `${right.sign} ${writing.unequal} 0`, odds: 0.8 }] : [];
   });
 }
 
 /** The statement with what it needs asked before it; a header asks already, and what makes a name known is needed behind it. */
 function around(context: EditContext): Proposal[] {
   const made = new Set<string>();
-  return needed(context).flatMap(({ node, condition, odds }) => {
-    const outside = context.nodes.find((each) => each.node === node)?.around ?? [];
+  return needed(context).flatMap(({ around: outside, condition, odds }) => {
     const statement = outside.findLast(isStatement);
     if (statement?.kind !== "statement" || made.has(`${statement.from} ${condition}`)) return [];
     if (
@@ -57,10 +57,8 @@ function around(context: EditContext): Proposal[] {
 /** The same inside of a condition, or of a value that is one, before what needs it. */
 function before(context: EditContext): Proposal[] {
   const { and } = context.writing;
-  return needed(context).flatMap(({ node, condition, odds }) => {
-    const outside = context.nodes.find((each) => each.node === node)?.around ?? [];
-    const at = outside.findIndex((each) => each.role === "condition" || (each.role === "value" && decides(each)));
-    const asks = outside[at];
+  return needed(context).flatMap(({ node, around: outside, condition, odds }) => {
+    const asks = outside.find((each) => each.role === "condition" || (each.role === "value" && decides(each)));
     // What a condition is about has a test of its own (empty-test).
     if (!asks || node.kind === "field" || context.sourceOf(asks).includes(condition)) return [];
     return [insert(asks.from, `${condition} ${and} `, { condition }, odds)];
