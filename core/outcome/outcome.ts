@@ -171,6 +171,11 @@ export function unknownBecause(outcome: Outcome): string | null {
   return outcome.trouble ?? "The run was stopped.";
 }
 
+/** True for a run among others in one job that tells what its own run would: it was not ended at a limit, and left nothing behind. */
+export function tellsInCompany({ stoppedBy, effects }: Outcome): boolean {
+  return (stoppedBy === "none" || stoppedBy === "fault") && effects.length === 0;
+}
+
 /** Limits of one run; they count over everything that the program starts. */
 export const limitsSchema = z.object({
   cpuSeconds: z.number().positive().default(2),

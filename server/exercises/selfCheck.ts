@@ -1,10 +1,13 @@
-import type { ExerciseContent, Task } from "../../core/exercises/exercise.ts";
+import type { ExerciseCheck, ExerciseContent, Task } from "../../core/exercises/exercise.ts";
 import { besideOthers } from "../../core/exercises/makeTask.ts";
 import type { ItemMark, MakeContext } from "../../core/exercises/taskKind.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
+import { runProgram, runWithInputs } from "../judge/run.ts";
 import type { Services } from "../services.ts";
 import { runOnce } from "../toolchains/runOnce.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 import { makeContext } from "./makeExercise.ts";
+import { runOfText } from "./runForCheck.ts";
 
 const sum = (items: readonly ItemMark[], value: (item: ItemMark) => number) =>
   items.reduce((all, item) => all + value(item), 0);
@@ -16,8 +19,10 @@ const sum = (items: readonly ItemMark[], value: (item: ItemMark) => number) =>
  */
 export async function selfCheck(services: Pick<Services, "toolchains">, exercise: ExerciseContent): Promise<string[]> {
   const reasons: string[] = [];
-  const context = makeContext({ toolchains: runOnce(services.toolchains) }, exercise);
+  const toolchains = runOnce(services.toolchains);
+  const context = makeContext({ toolchains }, exercise);
   const { mended, program, faults, checks, hiddenChecks } = exercise;
+  await runAhead(toolchains, exercise);
   if (mended !== null) {
     let shows = false;
     for (const [index, check] of checks.entries()) {
@@ -35,7 +40,8 @@ export async function selfCheck(services: Pick<Services, "toolchains">, exercise
     if (!shows && faults.length > 0 && checks.some((check) => check.expected !== null))
       reasons.push("The program shows no fault: it passes every check.");
   }
-  for (const task of exercise.tasks) reasons.push(...(await checkTask(context, exercise, task)));
+  const ofTasks = await Promise.all(exercise.tasks.map((task) => checkTask(context, exercise, task)));
+  reasons.push(...ofTasks.flat());
   for (const hidden of hiddenChecks)
     if (
       hidden.expected !== null &&
@@ -43,6 +49,25 @@ export async function selfCheck(services: Pick<Services, "toolchains">, exercise
     )
       reasons.push("A hidden check contradicts one that students see.");
   return reasons;
+}
+
+/** Runs the program and the mended one with all inputs of the checks, each in one job, so that nothing waits for them one by one. */
+async function runAhead(toolchains: Toolchains, exercise: ExerciseContent): Promise<void> {
+  const { mended, program, checks, hiddenChecks } = exercise;
+  const of = (all: ReadonlyArray<Pick<ExerciseCheck, "input"> & { data?: unknown }>) =>
+    all.flatMap(({ input, data }) => (data === undefined ? [input] : []));
+  const files = checks[0]?.files ?? {};
+  const ahead = [
+    { text: program, inputs: of(checks) },
+    { text: mended, inputs: of([...checks, ...hiddenChecks]) },
+  ];
+  await Promise.all(
+    ahead.map(async ({ text, inputs: [first, ...others] }) => {
+      if (text === null || first === undefined) return;
+      const run = runOfText(exercise, text, { input: first, files });
+      await (others.length === 0 ? runProgram(toolchains, run) : runWithInputs(toolchains, run, [first, ...others]));
+    }),
+  );
 }
 
 async function checkTask(context: MakeContext, exercise: ExerciseContent, task: Task): Promise<string[]> {
@@ -60,8 +85,9 @@ async function checkTask(context: MakeContext, exercise: ExerciseContent, task: 
         `The right answer to ${name} earns ${earned} of ${possible}: ${decided.find((item) => (item.earned ?? 0) < item.possible)?.reason ?? ""}`,
       );
   }
-  for (const answer of [null, ...kind.worthless(task, exercise)]) {
-    const earned = sum(await kind.mark(task, answer, context), (item) => (item.earned ?? 0) + (item.suggested ?? 0));
+  const worthless = [null, ...kind.worthless(task, exercise)].map((answer) => kind.mark(task, answer, context));
+  for (const items of await Promise.all(worthless)) {
+    const earned = sum(items, (item) => (item.earned ?? 0) + (item.suggested ?? 0));
     if (earned > 0) reasons.push(`An answer to ${name} that is blank or hides the fault earns ${earned}.`);
   }
   const beside = besideOthers(

@@ -6,6 +6,7 @@ import {
   type Outcome,
   type ProgramFiles,
   type StepChange,
+  tellsInCompany,
   unknownBecause,
 } from "../../core/outcome/outcome.ts";
 import type { Trace } from "../../core/trace/trace.ts";
@@ -157,8 +158,7 @@ export async function runInCompany(
   const outcomes = variants.length < 2 ? null : await runVariants(toolchains, run, variants, togetherSeconds);
   return variants.map((_, at) => {
     const outcome = outcomes?.[at];
-    const isTelling = outcome && (outcome.stoppedBy === "none" || outcome.stoppedBy === "fault");
-    return isTelling && outcome.effects.length === 0 ? { ...outcome, inCompany: true } : null;
+    return outcome && tellsInCompany(outcome) ? { ...outcome, inCompany: true } : null;
   });
 }
 

@@ -1,8 +1,8 @@
 import { expect, test } from "vitest";
-import { type RunRequest, unknownOutcome } from "../../core/outcome/outcome.ts";
+import { type Outcome, type RunRequest, unknownOutcome } from "../../core/outcome/outcome.ts";
 import { usualLimits } from "../judge/run.ts";
 import { runOnce } from "./runOnce.ts";
-import type { Toolchain } from "./toolchain.ts";
+import type { Toolchain, Variant } from "./toolchain.ts";
 import type { Toolchains } from "./toolchains.ts";
 
 const ended = { ...unknownOutcome("broken", ""), stoppedBy: "none" as const, finished: true, started: true };
@@ -14,7 +14,10 @@ const requestOf = (text: string, input = "3\n"): RunRequest => ({
 });
 
 /** Translators of one language that tell what they really did; what a text "cut off" gives tells nothing, "no room" is thrown. */
-function counted() {
+function counted(
+  company: (variants: readonly Variant[]) => Promise<Array<Outcome | null>> = async (variants) =>
+    variants.map(() => null),
+) {
   const done: string[] = [];
   const outcomeOf = async (kind: string, { files, input }: RunRequest) => {
     const text = Buffer.from(files[0]?.bytes ?? []).toString();
@@ -25,6 +28,7 @@ function counted() {
   const toolchain = {
     language: "python",
     run: (request: RunRequest) => outcomeOf("run", request),
+    runMany: (_: RunRequest, variants: readonly Variant[]) => company(variants),
     trace: async (request: RunRequest) => ({ outcome: await outcomeOf("record", request), files: [], steps: [] }),
   } as unknown as Toolchain;
   const find = (language: string) => (language === "python" ? toolchain : undefined);
@@ -61,4 +65,27 @@ test("a run that told nothing, or for which there was no room, is made again", a
   await expect(python.run(requestOf("no room"))).rejects.toThrow("no room");
   await expect(python.run(requestOf("no room"))).rejects.toThrow("no room");
   expect(done).toEqual(["run cut off 3", "run cut off 3", "run no room 3", "run no room 3"]);
+});
+
+test("what is told in company is not run alone again; what was ended at a limit or left something is", async () => {
+  const { done, python } = counted(async (variants) =>
+    variants.map(({ input }) => {
+      if (input === "loops") return { ...ended, stoppedBy: "time" as const, finished: false };
+      if (input === "writes") return { ...ended, effects: [{ name: "a", change: "new" as const, size: 1, text: "" }] };
+      return input === "alone" ? null : ended;
+    }),
+  );
+  const inputs = ["told", "loops", "writes", "alone"];
+  const main = Buffer.from("right");
+  await python.runMany?.(
+    requestOf("other"),
+    inputs.map((input) => ({ main, input })),
+    9,
+  );
+  const told = await Promise.all(inputs.map((input) => python.run(requestOf("right", input))));
+  expect(told[0]).toMatchObject({ inCompany: true });
+  expect(done).toEqual(["run right loops", "run right writes", "run right alone"]);
+  // Of another text nothing is known by it.
+  await python.run(requestOf("other", "told"));
+  expect(done).toHaveLength(4);
 });
