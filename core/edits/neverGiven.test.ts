@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { neutralOf } from "../exercises/planting/neutral/neutralPrograms.ts";
 import { findLanguage } from "../languages/languages.ts";
 import { editContext } from "./context.ts";
 import { applyEdit } from "./edit.ts";
@@ -119,5 +120,14 @@ describe("a number of the whole program that never moves", () => {
     ["a text", "csharp", "class P { string name; string F() { return name; } }"],
   ])("is none that is %s (%s)", (_, language, text) => {
     expect(countsOf(language, text)).toEqual([]);
+  });
+});
+
+describe("programs that are right", () => {
+  const languages = ["python", "octave", "pseudocode", "basic-macro"];
+  const all = languages.flatMap((language) => neutralOf(language).map((each) => ({ language, ...each })));
+
+  test.each(all)("$language, $title: every name has a value before it is used", ({ language, program }) => {
+    expect(namesOf(program, language)).toEqual([]);
   });
 });

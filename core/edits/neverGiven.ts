@@ -18,11 +18,11 @@ const isRead = (placed: Placed) =>
   !isMade(placed) || (placed.node.role === "target" && /^[-+*/]=|^(?:\+\+|--)$/.test(placed.around.at(-1)?.sign ?? ""));
 
 /** True for a name that gets a value of its own where it stands: not one that is only added to, or worked out of itself. */
-function isGivenAt({ node, around }: Placed, name: string): boolean {
+function isGivenAt({ writing }: EditContext, { node, around }: Placed, name: string): boolean {
   const assignment = around.findLast((each) => each.kind === "assignment");
   const value = assignment && part(assignment, "value");
   if (!assignment || !value || node.role !== "target") return true;
-  return assignment.sign === "=" && !namesIn(value).includes(name);
+  return assignment.sign === writing.assign && !namesIn(value).includes(name);
 }
 
 /** True where a name gets its value in a decision without another case, and is used outside of that. */
@@ -59,7 +59,7 @@ export function neverGiven(context: EditContext): NeverGiven[] {
     const known = given.some(
       (each) =>
         each.node.sign === name &&
-        isGivenAt(each, name) &&
+        isGivenAt(context, each, name) &&
         !isOnlySometimes(each, around) &&
         (functionAround(each.around) === owner
           ? each.node.from < node.from

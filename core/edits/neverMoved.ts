@@ -91,7 +91,8 @@ export function listsNeverFilled(context: EditContext): NeverMoved[] {
     const isChanged = context.nodes.some(({ node: each, around }) => {
       const parent = around.at(-1);
       // As a part of an object: found.boats.add(boat).
-      if (each.kind === "field" && each.sign === name) return parent?.kind === "field" || each.role === "argument";
+      if (each.kind === "field" && each.sign === name)
+        return each.role === "argument" || (parent?.kind === "field" && fills.includes(parent.sign ?? ""));
       if (each.kind !== "name" || each.sign !== name || each === target || isOther(around)) return false;
       // Called on it, an element of it, or handed to a function that may fill it.
       if (parent?.kind === "field") return fills.includes(parent.sign ?? "");

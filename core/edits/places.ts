@@ -119,6 +119,14 @@ export function namesIn(node: SyntaxNode): string[] {
   return [...names];
 }
 
+/** Names that something inside gives a value, as often as it does. */
+export function namesGivenIn(node: SyntaxNode): string[] {
+  return nodesOf(node).flatMap((each) => {
+    const target = each.kind === "assignment" ? part(each, "target") : undefined;
+    return target?.kind === "name" ? [target.sign ?? ""] : [];
+  });
+}
+
 /** Nodes of some kinds, with those around them. */
 export function ofKind(context: EditContext, ...kinds: Array<SyntaxNode["kind"]>): Placed[] {
   return context.nodes.filter(({ node }) => kinds.includes(node.kind));

@@ -1,12 +1,12 @@
 import { editContext } from "../edits/context.ts";
 import { applyEdit, type EditContext } from "../edits/edit.ts";
-import { indentUnit, lineEndOf, reindent, wholeLines } from "../edits/places.ts";
+import { guarded } from "../edits/guarded.ts";
 import type { Language } from "../languages/language.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import { explain } from "../reading/explain.ts";
 import type { MessageKind } from "../reading/kinds.ts";
 import { lineTexts } from "../source/lines.ts";
-import { isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
+import { nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 
 /**
  * What a program can ask before an operation that fails for some values. `condition`: what must hold, in the program's own
@@ -75,18 +75,10 @@ function conditionAt(
 }
 
 /** The program with the statement around a place asked for first; null where that is more than one small change. */
-function guarded(context: EditContext, node: SyntaxNode, condition: string): string | null {
+function guardedText(context: EditContext, node: SyntaxNode, condition: string): string | null {
   const around = context.nodes.find((each) => each.node === node)?.around ?? [];
-  const statement = [...around, node].findLast((each) => isStatement(each));
-  // A header asks already; where a name is made known, what follows needs it.
-  if (!statement || (statement.kind !== "statement" && statement.kind !== "return")) return null;
-  const lines = wholeLines(context, statement);
-  if (!lines) return null;
-  const { indent } = lines.first;
-  const inside = context.text.slice(lines.from, lines.to);
-  const body = reindent(inside, indent, indent + indentUnit(context));
-  const text = context.writing.guarded(condition, body, indent, lineEndOf(context));
-  return applyEdit(context.text, { from: lines.from, to: lines.to, text });
+  const put = guarded(context, [...around, node], condition);
+  return put && applyEdit(context.text, put);
 }
 
 const words: Readonly<Record<Operation, string>> = {
@@ -113,7 +105,7 @@ export function guardOf(language: Language, text: string, diagnostic: Diagnostic
     ...{ operation, line },
     says: words[operation],
     condition: found?.text ?? null,
-    text: found ? guarded(context, found.node, found.text) : null,
+    text: found ? guardedText(context, found.node, found.text) : null,
     handler: { fits, because: fits ? fromOutside : ownFault },
   };
 }

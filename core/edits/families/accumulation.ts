@@ -41,8 +41,8 @@ function isText(context: EditContext, name: string): boolean {
 function isLost(context: EditContext, target: SyntaxNode, around: readonly SyntaxNode[]): boolean {
   const loop = loopAround(around);
   const body = loop && part(loop, "body");
-  const [block, statement] = [around.at(-3), around.at(-2)];
-  if (!loop || !body || (block !== body && statement !== body && around.at(-2) !== body)) return false;
+  // In every pass: in no decision of its body.
+  if (!loop || !body || !around.slice(-2).includes(body)) return false;
   const begins = startsOf(context, target.sign ?? "").some(
     ({ value, placed }) => placed.node.to <= loop.from && /^(?:0(?:\.0*)?|""|'')$/.test(value),
   );

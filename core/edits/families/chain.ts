@@ -1,7 +1,7 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { elseIfsApart } from "../branches.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { blocksOf, indentUnit, lineEndOf, ofKind, reindent, wholeLines } from "../places.ts";
+import { blocksOf, indentUnit, lineEndOf, namesGivenIn, ofKind, reindent, wholeLines } from "../places.ts";
 
 function wordAt(context: EditContext, node: SyntaxNode) {
   return context.code.find((token) => token.from >= node.from);
@@ -10,20 +10,12 @@ function wordAt(context: EditContext, node: SyntaxNode) {
 /** Odds of a link where the later decision undoes what the one before it did. */
 const overriding = 2.5;
 
-/** What the blocks of a decision give a value. */
-function givenBy(decision: SyntaxNode): string[] {
-  return nodesOf(decision).flatMap((each) => {
-    const target = each.kind === "assignment" ? part(each, "target") : undefined;
-    return target?.kind === "name" ? [target.sign ?? ""] : [];
-  });
-}
-
 /** True where a decision gives a name another value that the one before it has just given it, and asks for the same. */
 function overrides(later: SyntaxNode, before: SyntaxNode): boolean {
-  const given = givenBy(before);
+  const given = namesGivenIn(before);
   const asked = subjectsOf(part(before, "condition"));
   const isAlike = subjectsOf(part(later, "condition")).some((each) => asked.includes(each));
-  return isAlike && part(later, "otherwise") !== undefined && givenBy(later).some((name) => given.includes(name));
+  return isAlike && part(later, "otherwise") !== undefined && namesGivenIn(later).some((name) => given.includes(name));
 }
 
 /** A decision of its own becomes a link of the chain before it. */
@@ -83,7 +75,7 @@ function otherwise(context: EditContext): Proposal[] {
       const lines = wholeLines(context, statement);
       if (!lines) return [];
       // What the decision gives a value as well is the likelier to be meant for the other case.
-      const odds = givenBy(before).some((name) => givenBy(statement).includes(name)) ? 1.5 : 0.6;
+      const odds = namesGivenIn(before).some((name) => namesGivenIn(statement).includes(name)) ? 1.5 : 0.6;
       const { indent } = lines.first;
       const text = context.text.slice(lines.from, lines.to);
       const head = `${indent}else${blocks.by === "indentation" ? ":" : ""}${lineEndOf(context)}`;

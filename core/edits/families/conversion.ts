@@ -126,7 +126,10 @@ function upTo(context: EditContext): Proposal[] {
   if (!countingCall || variables !== "by assignment") return [];
   return ofKind(context, "foreach").flatMap(({ node }) => {
     const source = part(node, "source");
-    const isCount = source?.kind === "number" || (source?.kind === "call" && calledName(source) === "len");
+    const [handed] = source ? parts(source, "argument") : [];
+    const isLength =
+      source && handed && context.sourceOf(source) === context.writing.lengthOf?.(context.sourceOf(handed));
+    const isCount = source?.kind === "number" || isLength;
     if (!source || !(isCount || source.kind === "name")) return [];
     const text = context.sourceOf(source);
     return [change(source, `${countingCall}(${text})`, { name: countingCall, value: text }, isCount ? 2 : 0.7)];
@@ -179,7 +182,7 @@ function others(context: EditContext): Proposal[] {
 
 export const conversion: EditFamily = {
   id: "conversion",
-  says: "a value that is to be made another kind of value: a number of a text, a decimal of a whole number",
+  says: "a value that is to be made another kind of value: a number of a text, a decimal of a whole number, the numbers up to a count",
   weight: 10,
   reads: "tree",
   mends: (context) => [...putIn(context), ...takeOut(context), ...others(context), ...upTo(context)],

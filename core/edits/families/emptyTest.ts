@@ -1,6 +1,6 @@
 import { isLoop, nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
-import { ofKind } from "../places.ts";
+import { namesGivenIn, ofKind } from "../places.ts";
 
 /** Names of which a condition asks a part, or that it hands something, the first of each. */
 function usedIn(condition: SyntaxNode): string[] {
@@ -44,10 +44,7 @@ function orNothing(context: EditContext): Proposal[] {
   return ofKind(context, "if").flatMap(({ node }) => {
     const [condition, body] = [part(node, "condition"), part(node, "body")];
     if (!condition || !body) return [];
-    const kept = nodesOf(body).flatMap((each) => {
-      const target = each.kind === "assignment" ? part(each, "target") : undefined;
-      return target?.kind === "name" ? [target.sign ?? ""] : [];
-    });
+    const kept = namesGivenIn(body);
     return usedIn(condition).flatMap((name) => {
       const test = context.writing.holdsNothing?.(name);
       if (!test || !kept.includes(name) || context.sourceOf(condition).includes(test)) return [];
@@ -63,10 +60,7 @@ function orNothingInside(context: EditContext): Proposal[] {
   return ofKind(context, "if").flatMap(({ node }) => {
     const [condition, body] = [part(node, "condition"), part(node, "body")];
     if (condition?.kind !== "binary" || condition.sign !== and || !body) return [];
-    const kept = nodesOf(body).flatMap((each) => {
-      const target = each.kind === "assignment" ? part(each, "target") : undefined;
-      return target?.kind === "name" ? [target.sign ?? ""] : [];
-    });
+    const kept = namesGivenIn(body);
     return condition.children.flatMap((side) =>
       usedIn(side).flatMap((name) => {
         const test = holdsNothing(name);

@@ -1,15 +1,7 @@
-import { isStatement, nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
+import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
-import {
-  calledName,
-  indentUnit,
-  lineEndOf,
-  nameOfFunction,
-  ofKind,
-  parametersOf,
-  reindent,
-  wholeLines,
-} from "../places.ts";
+import { guarded } from "../guarded.ts";
+import { calledName, indentUnit, lineEndOf, nameOfFunction, ofKind, parametersOf, wholeLines } from "../places.ts";
 
 /** What a statement needs to hold before it: a condition as the language writes it, and how likely it was left out. */
 type Needed = Placed & { condition: string; odds: number };
@@ -32,25 +24,13 @@ function needed(context: EditContext): Needed[] {
   });
 }
 
-/** The statement with what it needs asked before it; a header asks already, and what makes a name known is needed behind it. */
+/** The statement with what it needs asked before it. */
 function around(context: EditContext): Proposal[] {
-  const made = new Set<string>();
+  const isAsked = (each: SyntaxNode, condition: string) =>
+    each.kind === "if" && context.sourceOf(part(each, "condition") ?? each).includes(condition);
   return needed(context).flatMap(({ around: outside, condition, odds }) => {
-    const statement = outside.findLast(isStatement);
-    if (statement?.kind !== "statement" || made.has(`${statement.from} ${condition}`)) return [];
-    if (
-      outside.some(
-        (each) => each.kind === "if" && context.sourceOf(part(each, "condition") ?? each).includes(condition),
-      )
-    )
-      return [];
-    made.add(`${statement.from} ${condition}`);
-    const lines = wholeLines(context, statement);
-    if (!lines) return [];
-    const { indent } = lines.first;
-    const body = reindent(context.text.slice(lines.from, lines.to), indent, indent + indentUnit(context));
-    const text = context.writing.guarded(condition, body, indent, lineEndOf(context));
-    return [change(lines, text, { condition }, odds)];
+    const put = outside.some((each) => isAsked(each, condition)) ? null : guarded(context, outside, condition);
+    return put ? [change(put, put.text, { condition }, odds)] : [];
   });
 }
 

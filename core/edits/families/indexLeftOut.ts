@@ -146,8 +146,8 @@ function ofPairs(context: EditContext): Proposal[] {
 
 /** A key of a table that is asked for as a part of an object is: `trip.boat` for `trip["boat"]`. */
 function asKeys(context: EditContext): Proposal[] {
-  const { quote, variables } = context.writing;
-  if (variables !== "by assignment") return [];
+  const { quote, holdsNoKey } = context.writing;
+  if (!holdsNoKey || context.writing.variables !== "by assignment") return [];
   const keys = new Set(ofKind(context, "text").map(({ node }) => (node.sign ?? "").slice(1, -1)));
   return ofKind(context, "field").flatMap(({ node }) => {
     const owner = part(node, "object");

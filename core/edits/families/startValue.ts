@@ -1,7 +1,7 @@
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { usedAs } from "../neverGiven.ts";
-import { countersOf, loopAround, nameOfFunction, ofKind } from "../places.ts";
+import { calledName, countersOf, loopAround, nameOfFunction, ofKind } from "../places.ts";
 import { scopesOf } from "../scopes.ts";
 import { valueOfType } from "./firstValue.ts";
 
@@ -16,31 +16,22 @@ function objectsFor(context: EditContext, around: readonly SyntaxNode[]): string
   return own ? [`new ${type}()`] : [];
 }
 
-/** True where a name that begins with a list is given what a loop goes over in that list, one at a time. */
-function keepsOneOf(context: EditContext, assignment: SyntaxNode, list: string): boolean {
+/** The loops that give a name what they count by, or the element that they are at, one after another. */
+function loopsThatGive(context: EditContext, assignment: SyntaxNode): SyntaxNode[] {
   const name = (part(assignment, "target") ?? part(assignment, "definition"))?.sign;
-  return ofKind(context, "foreach").some(({ node }) => {
-    const [source, each] = [part(node, "source"), part(node, "target")?.sign];
-    return (
-      source?.sign === list &&
-      nodesOf(node).some(
-        (inner) =>
-          inner.kind === "assignment" && part(inner, "target")?.sign === name && part(inner, "value")?.sign === each,
-      )
+  return ofKind(context, "for", "foreach").flatMap(({ node }) => {
+    const given = nodesOf(node).flatMap((each) =>
+      each.kind === "assignment" && part(each, "target")?.sign === name ? [part(each, "value")?.sign ?? ""] : [],
     );
+    return given.some((each) => countersOf(node).includes(each)) ? [node] : [];
   });
 }
 
-/** True where a name is given what a loop counts by: it is to begin as a place. */
-function keepsPlaces(context: EditContext, assignment: SyntaxNode): boolean {
-  const name = (part(assignment, "target") ?? part(assignment, "definition"))?.sign;
-  return ofKind(context, "for", "foreach").some(({ node }) =>
-    nodesOf(node).some(
-      (inner) =>
-        inner.kind === "assignment" &&
-        part(inner, "target")?.sign === name &&
-        countersOf(node).includes(part(inner, "value")?.sign ?? ""),
-    ),
+/** True for a loop that goes over places, and not over the elements of something. */
+function countsPlaces({ writing }: EditContext, loop: SyntaxNode): boolean {
+  const source = part(loop, "source");
+  return (
+    loop.kind === "for" || source?.sign === ":" || (source !== undefined && calledName(source) === writing.countingCall)
   );
 }
 
@@ -83,7 +74,8 @@ function otherStarts(context: EditContext): Proposal[] {
     // A pair of numbers that a best one so far begins with, for the first of the pairs.
     const isPair = value.kind === "list" && /^[([]\s*-?\d+(?:\s*,\s*-?\d+)*\s*[)\]]$/.test(text);
     // The list itself, for its first element.
-    if (value.kind === "name" && lists.includes(text) && keepsOneOf(context, node, text)) {
+    const over = () => loopsThatGive(context, node);
+    if (value.kind === "name" && lists.includes(text) && over().some((loop) => part(loop, "source")?.sign === text)) {
       const first = writing.firstElement(text);
       return [change(value, first, { before: text, after: first }, 1.2)];
     }
@@ -96,7 +88,8 @@ function otherStarts(context: EditContext): Proposal[] {
     const isBracket = /^(?:\[\]|\{\}|\(\))$/.test(text);
     const forms = isBracket ? ["[]", "{}"].filter((other) => other !== text) : [];
     // What is kept in a loop is a place, and what it begins with an element: best = row[1].
-    if (isFirst && keepsPlaces(context, node)) others.set(/[[(]([01])[\])]$/.exec(text)?.[1] ?? "0", 2);
+    if (isFirst && over().some((loop) => countsPlaces(context, loop)))
+      others.set(/[[(]([01])[\])]$/.exec(text)?.[1] ?? "0", 2);
     if (/^(?:0|\[\]|\{\}|"")$/.test(text)) for (const other of asUsed(context, node, text)) others.set(other, 1.5);
     for (const other of firsts) add(other, 0.6);
     if (isPair)

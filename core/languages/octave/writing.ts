@@ -16,7 +16,7 @@ export const octaveWriting: Writing = {
   ...{ lastPlace: "end", standing: [", ", "; "], allOf: "(:)" },
   firstElement: (list) => `${list}(1)`,
   beginnings: ["-Inf", "Inf", "[]"],
-  firstValues: { table: ["[]"], text: ['""'], truth: ["false", "true"] },
+  firstValues: { text: ['""'], truth: ["false", "true"] },
   wholeProgram: { word: "global", apart: " " },
   statementEnd: ";",
   divides: { decimal: "/", whole: null, rest: "mod" },
