@@ -115,6 +115,13 @@ export function changedEnd({ lineBefore, lineAfter, before, after }: Change): "f
   return /=[^:]*:/.test(ahead) ? "last" : "first";
 }
 
+/** Whether the two sides of one `+` change places and nothing else. */
+export function isTurned({ lineBefore, lineAfter }: Change): boolean {
+  const turned = /=\s*([\w.[\]()]+)\s*\+\s*([\w.[\]()]+?)\s*;?\s*$/;
+  const [before, after] = [turned.exec(lineBefore), turned.exec(lineAfter)];
+  return before !== null && after !== null && before[1] === after[2] && before[2] === after[1];
+}
+
 /** Whether a line beside a changed one is the same but for names and numbers: one was copied from the other. */
 export function isCopied({ line, lineBefore }: Change, { lines }: Evidence): boolean {
   if (isCondition(lineBefore)) return false;

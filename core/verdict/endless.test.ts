@@ -1,5 +1,7 @@
 import { expect, test } from "vitest";
 import { c } from "../languages/c/c.ts";
+import { csharp } from "../languages/csharp/csharp.ts";
+import { java } from "../languages/java/java.ts";
 import { python } from "../languages/python/python.ts";
 import { createRecordingReader } from "../trace/readRecording.ts";
 import type { Step, Trace } from "../trace/trace.ts";
@@ -202,4 +204,32 @@ test("another call's name of the same spelling is not the name of the condition,
   expect(ground(called, calling(field))).not.toBe("condition never changes");
   const global: Step["writes"][number] = { scope: "global", owner: 0, path: ["people"], value: four };
   expect(ground(called, calling(global))).not.toBe("condition never changes");
+});
+
+/** A recording of a counting loop at line 2 of one call whose header gives `i` its first value; `before` is what `i` held until then. */
+function counting(step: number, before?: number): Trace {
+  const begun = before === undefined ? stepOf(1, 1, 1) : stepOf(1, 1, 1, { i: before });
+  const rounds = Array.from({ length: 100 }, (_, pass) => [stepOf(2, 1, 1, { i: 1 + step * pass }), stepOf(3, 1, 1)]);
+  return { outcome, files: ["a"], steps: [begun, ...rounds.flat()] };
+}
+
+test.each([
+  ["C", c, "int main(void) {\nfor (int i = 1; i <= 5; i--) {\n    total += i;\n}\n}\n"],
+  ["Java", java, "void f() {\nfor (int i = 1; i <= 5; i--) {\n    System.out.println(i);\n}\n}\n"],
+  ["C#", csharp, "void F() {\nfor (int i = 1; i <= 5; i--) {\n    Console.WriteLine(i);\n}\n}\n"],
+])("a counting loop of %s moves away, whatever its counter held before its header", (_, language, program) => {
+  for (const before of [undefined, -700, 32767])
+    expect(findEndlessLoop(language, program, counting(-1, before)), String(before)).toMatchObject({
+      ground: "moves away",
+      line: 2,
+      passesLeft: 2147483647n + 1n - 98n + 1n,
+    });
+  expect(findEndlessLoop(language, program, counting(1))).toBeNull();
+});
+
+test("what Java prints leaves no loop, and what ends the program does", () => {
+  const loop = (body: string) => `void f() {\nfor (int i = 1; i <= 5; i--) {\n    ${body}\n}\n}\n`;
+  expect(findEndlessLoop(java, loop("System.out.println(i);"), counting(-1))).not.toBeNull();
+  expect(findEndlessLoop(java, loop("if (i < -9) System.exit(1);"), counting(-1))).toBeNull();
+  expect(findEndlessLoop(java, loop("if (i < -9) Runtime.getRuntime().halt(1);"), counting(-1))).toBeNull();
 });

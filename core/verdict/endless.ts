@@ -124,6 +124,11 @@ function conditionNeverChanges(trace: Trace, round: readonly Step[], frame: numb
   );
 }
 
+/** True where the header itself gives a side of its comparison the first value: its first state is from before that. */
+function beginsHere(header: Step | undefined, { left, right }: NonNullable<LoopCondition["comparison"]>): boolean {
+  return header?.writes.some(({ path }) => path.length === 1 && (path[0] === left || path[0] === right)) === true;
+}
+
 /** Over all recorded passes the two sides only move away from where the comparison fails. */
 function movesAway(
   states: ReadonlyArray<ReadonlyMap<string, string>>,
@@ -227,9 +232,10 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
         text: `It has not ended: in the last ${spaced(rounds)} recorded passes of the loop at line ${header} the same lines ran with the same values, and nothing was taken from the input.`,
       };
     if (!states) continue;
-    if (condition.comparison && !leaves && movesAway(states, condition.comparison)) {
+    const compared = condition.comparison && beginsHere(steps[first], condition.comparison) ? states.slice(1) : states;
+    if (condition.comparison && !leaves && movesAway(compared, condition.comparison)) {
       const { left, operator, right } = condition.comparison;
-      const passesLeft = passesUntilItTurns(language, trace, states, condition.comparison);
+      const passesLeft = passesUntilItTurns(language, trace, compared, condition.comparison);
       const turns =
         passesLeft === undefined
           ? ""

@@ -1,6 +1,15 @@
-import { part } from "../../syntax/tree.ts";
+import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { ofKind, signPlace } from "../places.ts";
+
+/** True where a quotient is compared with 0 or 1, as what is left over is: `n / 2 == 0`. */
+function asksForRest(node: SyntaxNode, around: readonly SyntaxNode[]): boolean {
+  const outer = around.filter((each) => each.kind !== "group").at(-1);
+  if (outer?.kind !== "binary" || !/^(?:[=!~]=|<>|=|===)$/.test(outer.sign ?? "")) return false;
+  return outer.children.some((side) =>
+    side.to <= node.from || side.from >= node.to ? side.kind === "number" && /^[01]$/.test(side.sign ?? "") : false,
+  );
+}
 
 /** Operators of calculation, each for the others. */
 function otherOperators(context: EditContext): Proposal[] {
@@ -8,7 +17,7 @@ function otherOperators(context: EditContext): Proposal[] {
   const division = [divides.decimal, divides.whole, divides.rest].filter(
     (each): each is string => each !== null && (each !== "mod" || divides.whole !== null),
   );
-  return ofKind(context, "binary").flatMap(({ node }) => {
+  return ofKind(context, "binary").flatMap(({ node, around }) => {
     const sign = node.sign ?? "";
     const place = signPlace(context, node);
     if (!place) return [];
@@ -23,7 +32,8 @@ function otherOperators(context: EditContext): Proposal[] {
     if (sign === "-") for (const other of ["+", "*", ...division]) add(other, other === "+" ? 0.9 : 0.2);
     if (sign === "*") for (const other of ["+", ...division, "-"]) add(other, other === "+" ? 0.5 : 0.35);
     if (division.some((each) => each.toLowerCase() === sign.toLowerCase()))
-      for (const other of [...division, "*", "-"]) add(other, division.includes(other) ? 0.9 : 0.4);
+      for (const other of [...division, "*", "-"])
+        add(other, other === divides.rest && asksForRest(node, around) ? 2 : division.includes(other) ? 0.9 : 0.4);
     return [...others].map(([other, likely]) => {
       const blanks = /\w/.test(other) && context.text[place.from - 1] !== " ";
       return change(place, blanks ? ` ${other} ` : other, { before: sign, after: other }, likely);

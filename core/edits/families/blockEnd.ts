@@ -56,7 +56,9 @@ function mends(context: EditContext): Proposal[] {
     for (const later of context.lines.slice(at + 1)) {
       if (later.code.length === 0 || (!paired && goesOnIn(later, line))) continue;
       if (later.indent.length <= line.indent.length) {
-        found.push(insert(later.from, `${line.indent}${close}${ending}`, { word }, odds));
+        // Nothing may part a branch from its `else`.
+        const closing = paired && goesOnIn(later, line) ? word : close;
+        found.push(insert(later.from, `${line.indent}${closing}${ending}`, { word }, odds));
         const last = before.code.at(-1);
         if (last && paired && before !== line) found.push(insert(last.to, ` ${close}`, { word }, odds * 0.4));
         break;
@@ -124,6 +126,11 @@ export const blockEnd: EditFamily = {
       language: "pseudocode",
       right: "FOR i <- 1 TO 3\n  OUTPUT i\nNEXT i\nOUTPUT 4\n",
       faulty: "FOR i <- 1 TO 3\n  OUTPUT i\nOUTPUT 4\n",
+    },
+    {
+      language: "pascal",
+      right: "begin\n  if a then\n  begin\n    b := 1;\n  end\n  else\n    b := 2;\nend.",
+      faulty: "begin\n  if a then\n  begin\n    b := 1;\n  else\n    b := 2;\nend.",
     },
     {
       language: "pascal",

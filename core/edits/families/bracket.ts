@@ -52,6 +52,16 @@ function closings(line: EditLine, from: number): Array<{ at: number; odds: numbe
   });
 }
 
+/** Words by which a statement goes on behind the brace of its first part. */
+const goesOn = /^(?:else|catch|finally)$/;
+
+/** True for a program that writes a brace on a line of its own before `else`. */
+const partsBranches = (context: EditContext) =>
+  context.lines.some(
+    ({ code, number }) =>
+      code.length === 1 && code[0]?.text === "}" && goesOn.test(context.lines[number]?.code[0]?.text ?? ""),
+  );
+
 /** A closing brace where the lines come back to the indentation of what opened it. */
 function braceEnds(context: EditContext, opening: PlacedToken): Proposal[] {
   const own = context.lines[opening.line - 1];
@@ -65,7 +75,10 @@ function braceEnds(context: EditContext, opening: PlacedToken): Proposal[] {
     if (line.code.length === 0) continue;
     // Where the lines come back to where the header stands, or at a brace that belongs further out.
     const back = line.indent.length <= own.indent.length;
-    if (back || line.code[0]?.text === "}") {
+    const [first] = line.code;
+    if (first && goesOn.test(first.text) && last === opening)
+      found.push(insert(first.from, "} ", { bracket: "}" }, partsBranches(context) ? 0.9 : 1.3));
+    if (back || first?.text === "}") {
       found.push(insert(line.from, `${own.indent}}${ending}`, { bracket: "}" }, back ? 1 : 0.8));
       const end = before.code.at(-1);
       if (end) found.push(insert(end.to, " }", { bracket: "}" }, 0.4));

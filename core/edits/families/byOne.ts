@@ -43,7 +43,11 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
     }
     if (node.kind === "binary" && /^(\/|\/\/|div|%|mod)$/i.test(node.sign ?? "")) add(part(node, "right"), 0.5);
     if (node.kind === "return") add(part(node, "value"), 0.3);
-    if (node.kind === "assignment" && node.sign === context.writing.assign) add(part(node, "value"), 0.3);
+    if (node.kind === "assignment" && node.sign === context.writing.assign) {
+      const value = part(node, "value");
+      // What is gathered in is hardly one more or less in every pass.
+      add(value, value && gathersItself(context, node, value) ? 0.08 : 0.3);
+    }
     // In a language whose lists begin with 1 an element is picked as a function is called.
     if (node.kind === "call" && context.names.includes(calledName(node)))
       for (const each of parts(node, "argument")) add(each, 0.5);
@@ -56,6 +60,14 @@ function limits(context: EditContext): Array<{ node: SyntaxNode; odds: number }>
   }
   for (const node of shownCounts(context)) add(node, 0.4);
   return [...found].map(([node, odds]) => ({ node, odds }));
+}
+
+/** True where a name is given a value that is made from its own: `sum = sum + i`. */
+function gathersItself(context: EditContext, assignment: SyntaxNode, value: SyntaxNode): boolean {
+  const target = part(assignment, "target");
+  if (!target || value.kind !== "binary") return false;
+  const name = context.sourceOf(target);
+  return value.children.some((side) => context.sourceOf(side) === name);
 }
 
 /** What is printed of what a program counts by, alone or with one more: people count from another number than machines. */

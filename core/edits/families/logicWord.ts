@@ -11,6 +11,18 @@ function joins(context: EditContext, sign: string): boolean {
   return context.writing.otherOperators.flat().includes(sign);
 }
 
+/** The comparison on one side of a joined condition, out of its brackets. */
+function comparisonOn(node: SyntaxNode, side: "left" | "right"): string {
+  const given = part(node, side);
+  return (given?.kind === "group" ? given.children[0]?.sign : given?.sign) ?? "";
+}
+
+/** True where nearly all values meet one of two conditions ("is not 1 or is not 2"), or none can meet both ("is 1 and is 2"). */
+function isHardlyMeant(node: SyntaxNode, isAnd: boolean): boolean {
+  const sides = [comparisonOn(node, "left"), comparisonOn(node, "right")];
+  return isAnd ? sides.every((sign) => /^={1,3}$/.test(sign)) : sides.some((sign) => /^(?:!==?|<>|~=)$/.test(sign));
+}
+
 /** `and` for `or`; a `not` more or less around a condition. */
 function otherWords(context: EditContext): Proposal[] {
   const { and, or, not } = context.writing;
@@ -21,7 +33,8 @@ function otherWords(context: EditContext): Proposal[] {
     if (node.kind === "binary" && (isAnd || sign === or.toLowerCase())) {
       const place = signPlace(context, node);
       const other = isAnd ? or : and;
-      if (place) found.push(change(place, other, { before: sign, after: other }));
+      const odds = isHardlyMeant(node, isAnd) ? 1.6 : 1;
+      if (place) found.push(change(place, other, { before: sign, after: other }, odds));
     }
     if (node.kind === "binary" && (sign === "&" || sign === "|") && !joins(context, sign)) {
       const place = signPlace(context, node);

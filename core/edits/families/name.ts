@@ -1,5 +1,17 @@
 import { distance } from "../../source/spelling.ts";
+import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
+import { namesIn, ofKind } from "../places.ts";
+
+/** Where a loop gives a name its elements (offset), the names that it goes over: it is none of them. */
+function walkedNames(context: EditContext): Map<number, Set<string>> {
+  return new Map(
+    ofKind(context, "foreach").flatMap(({ node }) => {
+      const [target, source] = [part(node, "target"), part(node, "source")];
+      return target && source ? [[target.from, new Set(namesIn(source))] as const] : [];
+    }),
+  );
+}
 
 /** Names that are nearly another name: one of the program, of the language, or of a part that the program uses. */
 function mends(context: EditContext): Proposal[] {
@@ -14,6 +26,7 @@ function mends(context: EditContext): Proposal[] {
   const types = ["String", "System", "Scanner", "Math", "Console", "Integer", "Double"].filter((type) =>
     language.ownWords.has(type),
   );
+  const walked = walkedNames(context);
   return code.flatMap((token) => {
     if (token.kind !== "name" && !(token.kind === "keyword" && !language.profile.caseSensitive)) return [];
     const { text } = token;
@@ -21,7 +34,7 @@ function mends(context: EditContext): Proposal[] {
     const rare = (counts.get(text) ?? 0) === 1 || !known.has(text);
     const found: Proposal[] = [];
     const propose = (other: string, usual: number) => {
-      if (other === text) return;
+      if (other === text || walked.get(token.from)?.has(other)) return;
       const folded = other.toLowerCase() === text.toLowerCase();
       if (folded && !language.profile.caseSensitive) return;
       const far = folded ? 0 : distance(other.toLowerCase(), text.toLowerCase());

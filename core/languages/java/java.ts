@@ -83,7 +83,7 @@ export const java: Language = {
       `\\b(?:new|extends|implements)[ \\t]+${stem}\\b|\\b${stem}[ \\t]*\\.|\\b${stem}[ \\t]+\\w+[ \\t]*[=;]`,
     ).test(program),
   numberRanges: { Byte: signed(8), Short: signed(16), Character: unsigned(16), Integer: signed(32), Long: signed(64) },
-  loopExits: [...braceLoopExits, "System"],
+  loopExits: [...braceLoopExits, "halt"],
   ownWords: new Set([...javaKeywords, ...javaWords]),
   signs: [
     { pattern: /\bpublic\s+static\s+void\s+main\s*\(/, weight: 4, words: "public static void main" },

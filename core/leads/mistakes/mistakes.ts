@@ -14,6 +14,7 @@ import { countNeverMoves } from "./countNeverMoves.ts";
 import { countStays } from "./countStays.ts";
 import { decimalsEqual } from "./decimalsEqual.ts";
 import { defaultShared } from "./defaultShared.ts";
+import { elementCopied } from "./elementCopied.ts";
 import { elementForPlace } from "./elementForPlace.ts";
 import { elseIfApart } from "./elseIfApart.ts";
 import { exchangeLost } from "./exchangeLost.ts";
@@ -67,7 +68,16 @@ export const inRefused: readonly Mistake[] = [headerEnded, givenToItself];
 
 /** Kinds of mistake that show in the text; a new one is one file and one line here. */
 export const mistakes: readonly Mistake[] = [
-  ...[copyChanged, defaultShared, secondVariable, elementForPlace, listRepeated, ownObjectLeftOut, givenToItself],
+  ...[
+    copyChanged,
+    elementCopied,
+    defaultShared,
+    secondVariable,
+    elementForPlace,
+    listRepeated,
+    ownObjectLeftOut,
+    givenToItself,
+  ],
   ...[
     indentedApart,
     answerOfTexts,

@@ -23,7 +23,7 @@ export const assignmentForComparison: Pattern = {
           ? firstLineWith(
               evidence,
               namedLines(evidence).slice(0, 1),
-              /^\s*(?:if|elif|elseif|while)\b[^=<>!:]*[^=<>!:\s]\s*=\s*[^=]/,
+              /^\s*(?:if|elif|elseif|while)\b[^=<>!:]*[^=<>!:\s]\s*=\s*[^=>]/,
               "One sign of equality stands in a condition.",
             )
           : null,

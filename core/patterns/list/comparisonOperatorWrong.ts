@@ -1,5 +1,5 @@
 import { example, inMain } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byChange, byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A decision compares in another way than is meant. */
@@ -18,6 +18,12 @@ export const comparisonOperatorWrong: Pattern = {
       2,
     ),
     byEdit("comparison"),
+    // Both signs of one comparison in another order: `=>`.
+    byEdit("sign", ({ before, after }) => /^=[<>]$/.test(before.trim()) && /[<>]/.test(after), 7),
+    byChange(
+      ({ lineBefore, lineAfter }) => lineBefore !== lineAfter && lineBefore.replace(/=([<>])/g, "$1=") === lineAfter,
+      7,
+    ),
   ],
   examples: [
     example(

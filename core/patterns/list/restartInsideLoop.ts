@@ -1,7 +1,7 @@
 import { example, inMain } from "../example.ts";
 import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
-import { isPlainStart, movedStatement } from "../shape.ts";
+import { isPlainStart, isTurned, movedStatement } from "../shape.ts";
 
 /** A value that is to grow over all passes is set back inside of the loop. */
 export const restartInsideLoop: Pattern = {
@@ -24,7 +24,7 @@ export const restartInsideLoop: Pattern = {
       ({ lineBefore, lineAfter }) => /^\s*(?:\w+\s+)?\w+\s*:?=\s*[-\d."'[]/m.test(lineBefore + lineAfter),
       4,
     ),
-    byEdit("accumulation", ({ before }) => !/\+\+|--/.test(before)),
+    byEdit("accumulation", (change) => !/\+\+|--/.test(change.before) && !isTurned(change)),
     byNotice("restart-inside-loop", 5),
   ],
   examples: [

@@ -14,6 +14,13 @@ export const returnMissing: Pattern = {
   grounds: [
     byEdit("returned", () => true, 3),
     byEdit("result-type", () => true, 2),
+    // What a function gives back has a name of its own, and another one got the value.
+    byEdit(
+      "other-name",
+      ({ after, lineAfter }, { message }) =>
+        message?.text.includes(`'${after}'`) === true && new RegExp(String.raw`^\s*${after}\s*=`).test(lineAfter),
+      6,
+    ),
     byMessage("return missing", { more: sure }),
     byNotice("return-missing", 8),
   ],

@@ -1,6 +1,7 @@
 import { example, inMain } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
+import { isTurned } from "../shape.ts";
 
 /** A step is made before the one on which it rests. */
 export const stepsInWrongOrder: Pattern = {
@@ -19,7 +20,11 @@ export const stepsInWrongOrder: Pattern = {
     byEdit("branch-order", () => true, 5),
     // A test that has to come before what it allows.
     byEdit("swapped", ({ before }) => /&&|\|\||\b(?:and|or)\b/i.test(before), 7),
-    byNotice(["linked-to-itself", "exchange-lost", "behind-the-end", "branch-covered"], 5),
+    // A text grows at its other end.
+    byEdit("accumulation", isTurned, 5),
+    // Beside what a change says: the line may look copied as well.
+    byNotice("exchange-lost", 6),
+    byNotice(["linked-to-itself", "behind-the-end", "branch-covered"], 5),
   ],
   examples: [
     example(

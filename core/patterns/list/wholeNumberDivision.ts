@@ -27,6 +27,8 @@ export const wholeNumberDivision: Pattern = {
         /double|float|decimal/.test(after) && noticed.some(({ id }) => id === "whole-number-division"),
       4,
     ),
+    // Made a decimal only when the fraction is lost: `(double) (sum / 5)`.
+    byEdit("formula-brackets", ({ lineBefore }) => /\b(?:double|float|decimal)\s*\)?\s*\([^()]*\//.test(lineBefore), 4),
     byNotice("whole-number-division", 4),
   ],
   examples: [
