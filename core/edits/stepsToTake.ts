@@ -5,6 +5,7 @@ import { type EditContext, insert, type Proposal } from "./edit.ts";
 import { fieldsLeft } from "./fieldsLeft.ts";
 import { waysToHand } from "./handed.ts";
 import { countsNeverMoved, elementsNeverSet, listsNeverFilled } from "./neverMoved.ts";
+import { elementsToTake } from "./neverTaken.ts";
 import { blocksOf, calledName, functionAround, lineEndOf, nameOfFunction, namesIn, ofKind } from "./places.ts";
 import { marksNeverSet, putInOnePlace, runsByItself, runsFirst, uncalled } from "./prepared.ts";
 import { scopesOf } from "./scopes.ts";
@@ -321,4 +322,5 @@ export const stepsToTake = (context: EditContext): Proposal[] => [
   ...reads(context),
   ...operands(context),
   ...placesAgain(context),
+  ...elementsToTake(context),
 ];

@@ -178,6 +178,11 @@ export type Writing = {
   library: Library;
   /** Names of calls that put something into the list that they are called on, the usual one first; none where lists have no such. */
   fills?: readonly string[];
+  /**
+   * How an element of a list (`_`) is looked at, with the call that takes it out and gives it; `step` where it gives nothing and
+   * is a statement of its own.
+   */
+  takesOut?: ReadonlyArray<{ picked: string; taken?: string; step?: string }>;
 };
 
 /**

@@ -3,6 +3,7 @@ import { change, type EditContext, type EditFamily, type Proposal } from "../edi
 import { productsOfZero } from "../gathered.ts";
 import { neverEntered } from "../neverEntered.ts";
 import { calledName, countersOf, functionAround, ofKind, otherTruth } from "../places.ts";
+import { runsFirst } from "../prepared.ts";
 import { sameElements } from "../sameElements.ts";
 
 /** A whole number written with the digits that its text had. */
@@ -114,7 +115,7 @@ function otherNumbers(context: EditContext): Proposal[] {
     for (const other of [60, 100, 1000, 24, 12, 7]) if (whole && value > 5) add(String(other), 0.08);
     // One of many values that stand beside each other is what the program is given, and seldom a slip.
     const isData = parent?.kind === "list" && parent.role !== "target" && parent.children.length > 2;
-    const left = isData ? ofData : 1;
+    const left = isData || isGivenToOwn(context, node, around) ? ofData : 1;
     // The ends of a piece that is cut out are one off more often than other numbers are.
     const cuts = isEndOfPiece(context, node, around) ? 2 : 1;
     return [...others].map(([other, likely]) =>
@@ -126,6 +127,14 @@ function otherNumbers(context: EditContext): Proposal[] {
       ),
     );
   });
+}
+
+/** True for what a function of the program is called with where the program begins: it is what the function is tried with. */
+function isGivenToOwn(context: EditContext, { role }: SyntaxNode, around: readonly SyntaxNode[]): boolean {
+  const call = around.at(-1);
+  if (role !== "argument" || call?.kind !== "call" || !context.functions.includes(calledName(call))) return false;
+  const owner = functionAround(around);
+  return owner === undefined || runsFirst(owner);
 }
 
 /** True for a number at which a piece of a text or list begins or ends: a[2:4], a(2:4), a.substring(2, 4). */

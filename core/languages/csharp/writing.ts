@@ -91,6 +91,10 @@ export const csharpWriting: Writing = {
     `class Prints {\n  static void Main() {\n${lines.map((line) => `    System.Console.WriteLine(${JSON.stringify(line)});\n`).join("")}  }\n}\n`,
   printers: [["WriteLine", "Write"]],
   fills: ["Add", "AddLast", "Insert", "Push", "Enqueue"],
+  takesOut: [
+    { picked: "_[0]", step: "_.RemoveAt(0)" },
+    { picked: "_.Peek()", taken: "_.Dequeue()" },
+  ],
   library: libraryOf({
     ...{ reads: "ReadLine Read ReadKey", readsText: "ReadLine", prints: "WriteLine Write", leaves: "Exit FailFast" },
     gives: "ToUpper ToLower Trim Replace Substring PadLeft PadRight Split Round Abs",

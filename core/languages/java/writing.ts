@@ -96,6 +96,11 @@ export const javaWriting: Writing = {
     `public class ${fileName.replace(/\.java$/, "")} {\n  public static void main(String[] args) {\n${lines.map((line) => `    System.out.println(${JSON.stringify(line)});\n`).join("")}  }\n}\n`,
   printers: [["println", "print"]],
   fills: ["add", "addLast", "addFirst", "push", "offer", "put"],
+  takesOut: [
+    { picked: "_.get(0)", taken: "_.remove(0)" },
+    { picked: "_.peek()", taken: "_.remove()" },
+    { picked: "_.getFirst()", taken: "_.removeFirst()" },
+  ],
   library: libraryOf({
     reads: "next nextLine nextInt nextDouble nextLong nextBoolean readLine read",
     ...{ readsText: "next nextLine readLine", prints: "println print printf", leaves: "exit halt" },

@@ -83,6 +83,10 @@ export const pythonWriting: Writing = {
   onlyPrints: (lines) => lines.map((line) => `print(${JSON.stringify(line)})\n`).join(""),
   printers: [],
   fills: ["append", "insert", "extend", "add", "update"],
+  takesOut: [
+    { picked: "_[0]", taken: "_.pop(0)" },
+    { picked: "_[-1]", taken: "_.pop()" },
+  ],
   library: libraryOf({
     ...{ reads: "input readline read readlines", readsText: "input", prints: "print", leaves: "exit quit abort _exit" },
     gives:

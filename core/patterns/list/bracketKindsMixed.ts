@@ -14,7 +14,12 @@ export const bracketKindsMixed: Pattern = {
   avoid: "Let the editor write the closing bracket, and look at the pairs.",
   fault: true,
   grounds: [
-    byEdit("bracket", (change) => !putsIn(change) && !takesAway(change), 3),
+    byEdit(
+      "bracket",
+      (change) =>
+        !putsIn(change) && !takesAway(change) && /[()[\]{}]/.test(change.before) && /[()[\]{}]/.test(change.after),
+      3,
+    ),
     byEdit("sign", ({ before, after }) => /^[()[\]{}]+$/.test(before) && /^[()[\]{}]+$/.test(after), 3),
     byText((evidence) => {
       const line = evidence.class === "syntax" ? mixedBracketLine(evidence) : null;

@@ -17,6 +17,7 @@ export const fractionIntoWholeNumber: Pattern = {
       words: /got "(?:Real|Single|Double|Extended|Currency)" expected "(?:\w*Int\w*|Byte|Word|Cardinal)"/i,
       more: sure,
     }),
+    byMessage("type mismatch", { words: /from (?:double|float) to (?:int|long|short|byte)/, more: sure }),
     byMessage("type mismatch", { words: /`(?:double|float|decimal)' to `(?:int|long|short|byte)'/, more: sure }),
     byEdit(
       "declaration",

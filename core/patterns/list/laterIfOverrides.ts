@@ -11,7 +11,7 @@ export const laterIfOverrides: Pattern = {
   cause: "Each decision is asked by itself, also after one has held.",
   avoid: "Ask the next only where the former did not hold.",
   fault: true,
-  grounds: [byEdit("chain", () => true, 3)],
+  grounds: [byEdit("chain", ({ lineBefore }) => /^\s*if\b/i.test(lineBefore), 5), byEdit("chain", () => true, 3)],
   examples: [
     example(
       "python",
