@@ -226,6 +226,8 @@ const nameOf = (state: State, node: SyntaxNode) => state.text.slice(node.from, n
 function index(state: State, node: SyntaxNode): Answer {
   const object = part(node, "object");
   if (!object || node.sign === ":") return unknown("A part of several elements is not taken apart here.");
+  // Curly brackets pick from what holds anything, which no recording tells in full.
+  if (state.text.slice(object.to).trimStart().startsWith("{")) return unknown("What “{}” picks is not known here.");
   const whole = evaluate(state, object);
   if (isUnknown(whole)) return whole;
   const places = all(state, parts(node, "argument"));

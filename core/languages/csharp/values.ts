@@ -120,8 +120,12 @@ function index(object: Known, places: readonly Known[]): Answer {
     const code = object.value.charCodeAt(Number(at.value));
     return Number.isNaN(code) ? outside : letter(code, "char");
   }
+  // A recording tells arrays and lists alike, and the two stop by other names.
   return object.kind === "many"
-    ? (object.items[Number(at.value)] ?? outside)
+    ? (object.items[Number(at.value)] ??
+        raises(
+          `there is no element ${at.value}: IndexOutOfRangeException of an array, ArgumentOutOfRangeException of a List`,
+        ))
     : unknown("What stands there is not known here.");
 }
 

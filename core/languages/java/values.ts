@@ -210,8 +210,21 @@ function call(name: string, given: readonly Known[]): Answer | null {
   return real1[name] && !second ? double(real1[name](value)) : null;
 }
 
+/** Methods that look into a list and leave it as it is. */
+function listMethod(items: readonly Answer[], name: string, given: readonly Known[]): Answer | null {
+  const [first] = given;
+  if (!first) return name === "size" ? int(items.length) : name === "isEmpty" ? boolean(items.length === 0) : null;
+  const at = numberOf(first);
+  if (name !== "get" || given.length > 1 || typeof at?.value !== "bigint") return null;
+  return (
+    items[Number(at.value)] ??
+    raises(`IndexOutOfBoundsException: Index ${at.value} out of bounds for length ${items.length}`)
+  );
+}
+
 function method(object: Known, name: string, given: readonly Known[]): Answer | null {
   if (object.kind === "nothing") return raises("NullPointerException");
+  if (object.kind === "many") return listMethod(object.items, name, given);
   if (object.kind !== "text") return null;
   const [first, second] = given;
   const { value } = object;
@@ -225,7 +238,7 @@ function method(object: Known, name: string, given: readonly Known[]): Answer | 
   const at = Number(numberOf(first)?.value);
   if (name === "charAt" && !second)
     return value[at] === undefined
-      ? raises(`StringIndexOutOfBoundsException: index ${at}, length ${value.length}`)
+      ? raises(`StringIndexOutOfBoundsException: String index out of range: ${at}`)
       : letter(value.charCodeAt(at), "char");
   if (name === "substring") {
     const end = second ? Number(numberOf(second)?.value) : value.length;
@@ -233,6 +246,7 @@ function method(object: Known, name: string, given: readonly Known[]): Answer | 
       return raises(`StringIndexOutOfBoundsException: begin ${at}, end ${end}, length ${value.length}`);
     return string(value.slice(at, end));
   }
+  if (name === "equals" && first.kind === "nothing") return boolean(false);
   if (second || first.kind !== "text") return null;
   if (name === "equals") return boolean(value === first.value);
   if (name === "equalsIgnoreCase") return boolean(value.toLowerCase() === first.value.toLowerCase());

@@ -174,7 +174,7 @@ function index(object: Known, places: readonly Known[]): Answer {
   const items =
     object.kind === "many" ? object.items : object.kind === "text" ? [...object.value].map(string) : [object];
   if (!Number.isInteger(at) || at < 1)
-    return raises(`index (${at}): out of bound; value ${at} out of bound ${items.length}`);
+    return raises(`index (${at}): subscripts must be either integers 1 to (2^63)-1 or logicals`);
   return items[at - 1] ?? raises(`index (${at}): out of bound ${items.length}`);
 }
 

@@ -23,7 +23,11 @@ export function wholeNumbers(sign: string, left: bigint, right: bigint): Answer 
     return float(one / other);
   }
   if (sign === "//" || sign === "%") {
-    if (right === 0n) return raises("ZeroDivisionError: integer division or modulo by zero");
+    // The two say it differently since 3.11.
+    if (right === 0n)
+      return raises(
+        `ZeroDivisionError: ${sign === "//" ? "integer division or modulo by zero" : "integer modulo by zero"}`,
+      );
     return int(sign === "//" ? floorDivision(left, right) : floorRest(left, right));
   }
   if (sign === "**") {
@@ -49,7 +53,8 @@ export function realNumbers(sign: string, left: number, right: number): Answer {
   if (sign === "*") return float(left * right);
   if (sign === "/") return right === 0 ? raises("ZeroDivisionError: float division by zero") : float(left / right);
   if (sign === "//" || sign === "%") {
-    if (right === 0) return raises("ZeroDivisionError: float floor division by zero");
+    if (right === 0)
+      return raises(`ZeroDivisionError: ${sign === "//" ? "float floor division by zero" : "float modulo"}`);
     return float(floatDivision(left, right)[sign === "//" ? 0 : 1]);
   }
   if (sign !== "**") return unknown("This is not worked out here.");
