@@ -122,7 +122,7 @@ function readSuffixes(reader: Reader, from: Expression, begin: Place): Expressio
       if (word(reader) === "!") return value;
       take(reader);
       const token = peek(reader);
-      if (!token || (token.kind !== "name" && token.kind !== "keyword"))
+      if (!token || lineEnded(reader) || (token.kind !== "name" && token.kind !== "keyword"))
         refuse(reader, "BC30203", "The name of a member is expected behind the dot.");
       take(reader);
       value = { kind: "member", owner: value, name: plainName(token?.text ?? ""), place: spanned(begin, reader) };

@@ -19,6 +19,12 @@ const goesOn = new Set(
   ),
 );
 const goesBack = new Set([")", "}"]);
+/** Words that begin a line whatever stands before: no value begins with one of them. */
+const beginsStatement = new Set(
+  "end next loop wend else elseif case catch finally dim const for while do select try with using exit return throw continue module class imports".split(
+    " ",
+  ),
+);
 
 const low = (token: Token | undefined) => token?.text.toLowerCase() ?? "";
 
@@ -31,6 +37,7 @@ function beginsLine(reader: Reader, at: number): boolean {
   const [before, token] = [reader.tokens[at - 1], reader.tokens[at]];
   if (!token) return true;
   if (!before || token.line === before.endLine || token.carried) return false;
+  if ((token.kind === "keyword" || low(before) === ".") && beginsStatement.has(low(token))) return true;
   return !goesOn.has(low(before)) && !goesBack.has(token.text);
 }
 
