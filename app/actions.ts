@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import type { Refused } from "../server/cases/changeCase.ts";
 import { refersToNone } from "../server/database/errors.ts";
 import { field, formFields, readForm } from "./forms.ts";

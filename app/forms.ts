@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 
 /** The form of a request. Throws the answer for one that is cut off or is no form. */
 export async function readForm(request: Request): Promise<FormData> {

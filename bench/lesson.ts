@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout } from "node:timers/promises";
-import { z } from "zod";
+import * as z from "zod";
 import { retryIn } from "../app/sitting/outbox.ts";
 import { deckMended, testExercise } from "../core/exercises/testExercise.ts";
 import { openDatabase } from "../server/database/database.ts";

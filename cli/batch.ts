@@ -1,6 +1,6 @@
 import { createReadStream } from "node:fs";
 import { createInterface } from "node:readline";
-import { z } from "zod";
+import * as z from "zod";
 import { type FileCheck, readChecksOf } from "../core/formats/assignmentFile.ts";
 import type { Language } from "../core/languages/language.ts";
 import { findLanguage, languages } from "../core/languages/languages.ts";

@@ -1,6 +1,6 @@
 import { stat } from "node:fs/promises";
 import type { Command } from "commander";
-import { z } from "zod";
+import * as z from "zod";
 import { mergeComparison } from "../core/assignments/comparison.ts";
 import type { Language, OwnWarning } from "../core/languages/language.ts";
 import { languageOfName } from "../core/languages/recognise.ts";

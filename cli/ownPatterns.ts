@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { ownPatternsFileSchema, patternOfOwn } from "../core/patterns/ownPattern.ts";
 import type { Pattern } from "../core/patterns/pattern.ts";
 import { MaterialProblem, readText } from "./material.ts";

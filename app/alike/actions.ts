@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { undoLast } from "../../server/cases/undo.ts";
 import { decideGroup } from "../../server/judge/caseGroups.ts";

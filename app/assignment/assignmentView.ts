@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { contradictions } from "../../core/assignments/combineChecks.ts";
 import { comparisonWords } from "../../core/assignments/comparison.ts";
 import { languages } from "../../core/languages/languages.ts";

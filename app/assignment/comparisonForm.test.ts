@@ -1,7 +1,7 @@
 import { createElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { expect, test } from "vitest";
-import { z } from "zod";
+import * as z from "zod";
 import { type Comparison, comparisonSchema, ownRules } from "../../core/assignments/comparison.ts";
 import { ComparisonFields } from "./ComparisonFields.tsx";
 import { comparisonFields, readComparison } from "./comparisonForm.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { BackupProblem } from "../../server/backup/readBackup.ts";
 import { agreeToWaiting, forgetWaiting, layBy } from "../../server/backup/waiting.ts";
 import type { Services } from "../../server/services.ts";

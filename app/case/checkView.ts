@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { listFormerOf } from "../../server/cases/formerStore.ts";
 import type { CheckResult } from "../../server/judge/judge.ts";
 import { shortConsole } from "../components/shortConsole.ts";

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { data, Link, useFetcher, useNavigate, useParams, useRevalidator, useSearchParams } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { findCase } from "../../server/cases/caseStore.ts";
 import { readWalkPlace } from "../../server/cases/walkStore.ts";
 import { act, type Reply, readAnewWhenStale } from "../actions.ts";

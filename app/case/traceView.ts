@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { runnableLines } from "../../core/languages/runnable.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { readableTable } from "../../core/trace/annotate.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { takeBundle } from "../../server/casebook/bundles.ts";
 import { deleteCase, restoreCase } from "../../server/cases/caseStore.ts";
 import type { Services } from "../../server/services.ts";

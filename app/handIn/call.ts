@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { handInSchema } from "../../core/collecting/handIn.ts";
 import { findAssignmentByHandIn } from "../../server/assignments/assignmentStore.ts";
 import { handIn } from "../../server/collect/handIn.ts";

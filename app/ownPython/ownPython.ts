@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { pythonResultSchema } from "../../core/languages/python/runnerResult.ts";
 import { createFrameReader, type ToldRun } from "../../core/outcome/readFrames.ts";
 import type { RunOrder, ToFrame } from "./inside/messages.ts";

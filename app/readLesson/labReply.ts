@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { cameSchema } from "../../core/lessons/parts/labPart.ts";
 
 /** What a student expects of a change. */

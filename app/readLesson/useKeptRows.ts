@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { z } from "zod";
+import * as z from "zod";
 import { type LabRow, labRowSchema } from "./labReply.ts";
 
 const most = 100;

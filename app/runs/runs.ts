@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Desk } from "../../server/sandbox/desk.ts";
 import { act, defineAction, done, notReached } from "../actions.ts";
 import { field } from "../forms.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { sittingOfRequest, standingOf } from "../../server/sittings/access.ts";
 import { presence } from "../../server/sittings/presence.ts";
 import type { Route } from "./+types/beat.ts";

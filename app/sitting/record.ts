@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { packRows } from "../../core/formats/packedTable.ts";
 import { ownTable } from "../../core/trace/ownTable.ts";
 import { runOfText } from "../../server/exercises/runForCheck.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { ownNoteName, ownNoteSchema } from "../../core/exercises/ownNote.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import type { Database } from "../../server/database/database.ts";

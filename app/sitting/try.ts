@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { type Drawing, pictureAt } from "../../core/outcome/drawing.ts";
 import type { Diagnostic, Outcome } from "../../core/outcome/outcome.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /**
  * How outputs are compared. A key that is absent is decided by whoever is asked next: a check's rules stand before

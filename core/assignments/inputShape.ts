@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /** How often a value is typed in: a number of times, or as often as the value of another name says, or once ("1"). */
 const repeatSchema = z.string().max(80).default("1");

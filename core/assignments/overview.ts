@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { faultClassSchema } from "../cases/case.ts";
 import type { Outcome } from "../outcome/outcome.ts";
 import type { Judgement } from "../verdict/judge.ts";

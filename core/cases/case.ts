@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { faultFieldsSchema } from "../verdict/fields.ts";
 
 export const faultClassSchema = z.enum(["syntax", "runtime", "logic"]);

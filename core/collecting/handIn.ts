@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { decodeText } from "../source/decode.ts";
 
 const words = z.string().max(20_000).default("");

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /** A question that is answered by choosing: its name in the answer, its words, and what may be chosen. */
 export type Choice = { name: string; says: string; options: ReadonlyArray<{ value: string; words: string }> };

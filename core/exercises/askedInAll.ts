@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { PartField, ShownText, TaskPart } from "./asked.ts";
 
 /** All that a task asks, at once, and what is right in those of its fields of which that is known, by the fields' names. */

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Language } from "../languages/language.ts";
 import { lineTexts } from "../source/lines.ts";
 import { lineStarts, placed } from "../syntax/placed.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { comparisonSchema } from "../assignments/comparison.ts";
 import { intendedPieceSchema } from "../assignments/intended.ts";
 import { faultClassSchema, hunkSchema } from "../cases/case.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Task } from "./exercise.ts";
 import type { ItemMark, SchemeItem, ShownRule } from "./itemMark.ts";
 

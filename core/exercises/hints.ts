@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { ExerciseContent, ExerciseFault } from "./exercise.ts";
 
 /** What a student has taken of an exercise's hints: what each cost, in marks, in the order in which they were taken. */

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /** A value that a student foretold before a line of a dry run: what it became, and whether the guess was right. */
 const guessSchema = z.object({

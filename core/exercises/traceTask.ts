@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findLanguage } from "../languages/languages.ts";
 import { stepSchema } from "../trace/stepSchema.ts";
 import { buildTable, gone } from "../trace/table.ts";

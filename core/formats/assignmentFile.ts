@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { comparisonSchema } from "../assignments/comparison.ts";
 import { type InputShape, inputValueSchema } from "../assignments/inputShape.ts";
 import { type IntendedPiece, intendedPieceSchema } from "../assignments/intended.ts";

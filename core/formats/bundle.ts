@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type CaseEntry, caseEntrySchema } from "./caseEntry.ts";
 
 /** The newest version of the container that is read; it goes up when a part means something else than before. */

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { exerciseContentSchema } from "../exercises/exercise.ts";
 import { taskKinds } from "../exercises/taskKinds.ts";
 

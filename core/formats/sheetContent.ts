@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { TaskPart } from "../exercises/asked.ts";
 import { type ExerciseContent, exerciseContentSchema, totalMarks } from "../exercises/exercise.ts";
 import type { SchemeItem } from "../exercises/taskKind.ts";

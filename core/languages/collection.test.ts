@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { describe, expect, test } from "vitest";
-import { z } from "zod";
+import * as z from "zod";
 import type { Diagnostic } from "../outcome/outcome.ts";
 import { findLanguage } from "./languages.ts";
 

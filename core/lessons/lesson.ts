@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { FaultClass } from "../verdict/verdict.ts";
 import type { Known, KnownExercise } from "./partKind.ts";
 import { findPart } from "./parts.ts";

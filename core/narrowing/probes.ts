@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Language } from "../languages/language.ts";
 import type { Writing } from "../languages/writing.ts";
 import { lineTexts } from "../source/lines.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /**
  * What a sketch drew, frame by frame. Numbers of shapes are in pixels from the left upper corner, angles in radians:

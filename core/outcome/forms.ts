@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /** Something that stands on a form when a run is over. Colours by their names, where the program gave some. */
 const controlSchema = z.object({

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { z } from "zod";
+import * as z from "zod";
 import { createFrameReader } from "./readFrames.ts";
 
 const bytes = (text: string) => new TextEncoder().encode(text);

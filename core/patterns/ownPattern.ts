@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findHunks } from "../fixes/hunks.ts";
 import { findLanguage } from "../languages/languages.ts";
 import { changesOf } from "./changes.ts";

@@ -3,7 +3,7 @@ import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { z } from "zod";
+import * as z from "zod";
 import { findLanguage } from "../languages/languages.ts";
 import { readOutput } from "./reading.ts";
 import { signatureOf } from "./signature.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /**
  * How a sheet is sat. `test`: marks are shown when the teacher releases them. `practice`: marks are shown as soon as they

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Step, Value, Write } from "./trace.ts";
 
 /** Recorded steps as they are kept in exercises; their meaning is said in trace.ts. */

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /**
  * "line": a row for every executed line. "change": only rows in which a column changes, something is printed or typed in, or a

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type Comparison, comparisonSchema } from "../../core/assignments/comparison.ts";
 import { type InputShape, inputShapeSchema } from "../../core/assignments/inputShape.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";

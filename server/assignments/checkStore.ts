@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { combineChecks } from "../../core/assignments/combineChecks.ts";
 import { type Comparison, comparisonSchema, mergeComparison } from "../../core/assignments/comparison.ts";
 import { type IntendedPiece, intendedPieceSchema } from "../../core/assignments/intended.ts";

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { z } from "zod";
+import * as z from "zod";
 import { type IntendedPiece, intendedPieceSchema } from "../../core/assignments/intended.ts";
 import type { Surroundings } from "../../core/cases/surroundings.ts";
 import { type Outcome, outcomeSchema, type ProgramFiles } from "../../core/outcome/outcome.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /** What a backup says of itself, as `backup.json` in it (docs/backup-format.md). */
 export const backupHeadSchema = z.object({

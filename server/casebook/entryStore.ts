@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { CaseEntry } from "../../core/formats/caseEntry.ts";
 import { type CaseFilter, recordConditions } from "../cases/recordFilterStore.ts";
 import type { Query } from "../database/database.ts";

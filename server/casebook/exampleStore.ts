@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { hunkSchema } from "../../core/cases/case.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { lineTexts, withoutEnd } from "../../core/source/lines.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { faultClassSchema, hunkSchema, linePlaceSchema } from "../../core/cases/case.ts";
 import type { Query } from "../database/database.ts";
 import { jsonColumn, textBytes, timeColumn } from "../database/rows.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { NewCase, ToolOutput } from "../../core/cases/case.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";

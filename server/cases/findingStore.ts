@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { faultClassSchema } from "../../core/cases/case.ts";
 import type { Suggested } from "../../core/patterns/suggest.ts";
 import type { Query } from "../database/database.ts";

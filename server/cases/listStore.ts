@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { faultClassSchema, judgingOutcomes } from "../../core/cases/case.ts";
 import type { Database } from "../database/database.ts";
 import { asJson, timeColumn } from "../database/rows.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Example } from "../../core/patterns/example.ts";
 import { type ExampleRecord, exampleRecordSchema } from "../../core/patterns/exampleRecords.ts";
 import type { Query } from "../database/database.ts";

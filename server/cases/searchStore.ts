@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { decodeText } from "../../core/source/decode.ts";
 import type { Query } from "../database/database.ts";
 import { asBytes, bytesColumn } from "../database/rows.ts";

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { z } from "zod";
+import * as z from "zod";
 import type { ToolOutput } from "../../core/cases/case.ts";
 import { keptName } from "../../core/languages/recognise.ts";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { cellOf } from "../../core/assignments/overview.ts";
 import { findAssignment } from "../assignments/assignmentStore.ts";
 import { findCase, type WholeCase } from "../cases/caseStore.ts";

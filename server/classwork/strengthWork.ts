@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { mergeComparison } from "../../core/assignments/comparison.ts";
 import { type Assignment, findAssignment } from "../assignments/assignmentStore.ts";
 import { listAssignmentChecks } from "../assignments/checkStore.ts";

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { z } from "zod";
+import * as z from "zod";
 import { type Corrections, fingerprintOf, type KnownCase } from "../../core/collecting/arrange.ts";
 import type { Entry, Refused } from "../../core/collecting/entries.ts";
 import { findLanguage } from "../../core/languages/languages.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findAssignment, setAssignmentOfCases } from "../assignments/assignmentStore.ts";
 import { findCase, versionOf } from "../cases/caseStore.ts";
 import { judgeOfAssignment, startJudgingAssignment } from "../classwork/judgeAssignment.ts";

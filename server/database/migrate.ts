@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { z } from "zod";
+import * as z from "zod";
 import { productFolder } from "../productFolder.ts";
 import { StartProblem } from "./folder.ts";
 import type { Database } from "./query.ts";

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { z } from "zod";
+import * as z from "zod";
 import { openTestServices } from "../testServices.ts";
 import { asJson, fromJson, jsonColumn } from "./rows.ts";
 

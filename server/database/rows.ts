@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /** Columns as the database gives them. */
 export const bytesColumn = z.instanceof(Uint8Array);

@@ -2,7 +2,7 @@ import { readFile, writeFile } from "node:fs/promises";
 import { parentPort, workerData } from "node:worker_threads";
 import { PGlite, types } from "@electric-sql/pglite";
 import { pg_trgm } from "@electric-sql/pglite/contrib/pg_trgm";
-import { z } from "zod";
+import * as z from "zod";
 import { preparing } from "./prepared.ts";
 
 /** The thread that PGlite lives in: a long query blocks this thread and not the server. */

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { faultClassSchema } from "../../core/cases/case.ts";
 import { type ExerciseContent, exerciseContentSchema } from "../../core/exercises/exercise.ts";
 import type { Database } from "../database/database.ts";

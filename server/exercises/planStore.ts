@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { exerciseCheckSchema, exerciseContentSchema } from "../../core/exercises/exercise.ts";
 import type { Database } from "../database/database.ts";
 import { asBytes, asJson, bytesColumn, jsonColumn, oneRow, textBytes, timeColumn } from "../database/rows.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { levelOf } from "../../core/exercises/level.ts";
 import { makeTask } from "../../core/exercises/makeTask.ts";

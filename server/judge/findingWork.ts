@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findCase, versionOf } from "../cases/caseStore.ts";
 import { listWithoutFinding } from "../cases/findingStore.ts";
 import type { Services } from "../services.ts";

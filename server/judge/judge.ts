@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Comparison } from "../../core/assignments/comparison.ts";
 import type { IntendedPiece } from "../../core/assignments/intended.ts";
 import { isPlain } from "../../core/cases/surroundings.ts";

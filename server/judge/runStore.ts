@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type Limits, type Outcome, outcomeSchema } from "../../core/outcome/outcome.ts";
 import type { Database } from "../database/database.ts";
 import { asJson, jsonColumn, keyRow, oneRow } from "../database/rows.ts";

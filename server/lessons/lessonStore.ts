@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type LessonContent, lessonContentSchema, openings } from "../../core/lessons/lesson.ts";
 import type { Database } from "../database/database.ts";
 import { asJson, jsonColumn, keyRow, oneRow } from "../database/rows.ts";

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { z } from "zod";
+import * as z from "zod";
 import type { Query } from "../database/database.ts";
 import { asBytes, textBytes } from "../database/rows.ts";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Database, Query } from "../database/database.ts";
 import { asBytes, asJson, textBytes } from "../database/rows.ts";
 import { newKey } from "../keys.ts";

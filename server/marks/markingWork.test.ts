@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from "vitest";
-import { z } from "zod";
+import * as z from "zod";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { deckMended, testExercise } from "../../core/exercises/testExercise.ts";
 import { listFormer } from "../cases/formerStore.ts";

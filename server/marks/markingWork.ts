@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Services } from "../services.ts";
 import { type Sheet, setSheetState } from "../sheets/sheetStore.ts";
 import { findSitting, type HandedInBy, handIn, handInAll } from "../sittings/sittingStore.ts";

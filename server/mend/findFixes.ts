@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";
 import { noteFinding } from "../judge/findings.ts";
 import { judgeVersion, languageOf, saysNothing, type VersionJudgement } from "../judge/judge.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { measuredTable } from "../work/measuredStore.ts";
 import type { FurtherInputs } from "./furtherInputs.ts";
 

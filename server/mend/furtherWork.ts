@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findAssignment } from "../assignments/assignmentStore.ts";
 import { listModels } from "../assignments/modelStore.ts";
 import { findCase, versionOf, type WholeCase } from "../cases/caseStore.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { comparisonSchema } from "../../core/assignments/comparison.ts";
 import { surroundingsSchema } from "../../core/cases/surroundings.ts";
 import { checkKindSchema, insertCheck, updateCheck } from "../assignments/checkStore.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { probeSchema } from "../../core/narrowing/probes.ts";
 import type { Query } from "../database/database.ts";
 import { asBytes, asJson, asPlainText, jsonColumn, textBytes, timeColumn } from "../database/rows.ts";

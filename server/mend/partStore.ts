@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Query } from "../database/database.ts";
 import { asBytes, asJson, asPlainText, jsonColumn, textBytes } from "../database/rows.ts";
 import { newKey } from "../keys.ts";

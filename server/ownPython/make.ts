@@ -6,7 +6,7 @@ import { brotliCompress, constants } from "node:zlib";
 import { build } from "esbuild";
 import { fromBuffer } from "yauzl";
 import yazl from "yazl";
-import { z } from "zod";
+import * as z from "zod";
 import { writePack } from "../../core/formats/pack.ts";
 import { productFolder } from "../productFolder.ts";
 import { type OwnPython, ownPythonFolder } from "./ownPython.ts";

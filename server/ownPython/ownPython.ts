@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import express, { type RequestHandler, Router } from "express";
-import { z } from "zod";
+import * as z from "zod";
 import { productFolder } from "../productFolder.ts";
 
 /** Where what browsers fetch to run Python lies once it is made (make.ts). */

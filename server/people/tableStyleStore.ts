@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type TableStyle, tableStyleSchema, usualStyle } from "../../core/trace/tableStyle.ts";
 import type { Query } from "../database/database.ts";
 import { asJson, jsonColumn } from "../database/rows.ts";

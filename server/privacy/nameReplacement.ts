@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { decisionSchema, hunkSchema, keptVerdictSchema, linePlaceSchema } from "../../core/cases/case.ts";
 import { escaped } from "../../core/source/escaped.ts";
 

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { z } from "zod";
+import * as z from "zod";
 import { decodeText, encodeText } from "../../core/source/decode.ts";
 import { refreshSearchText } from "../cases/searchStore.ts";
 import { forgetSteps } from "../cases/undoStore.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Task } from "../../core/exercises/exercise.ts";
 import { kindOfTask } from "../../core/exercises/taskKinds.ts";
 import type { Database, Query } from "../database/database.ts";

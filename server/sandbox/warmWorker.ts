@@ -1,5 +1,5 @@
 import { setTimeout as sleep } from "node:timers/promises";
-import { z } from "zod";
+import * as z from "zod";
 import type { Limits, ProgramFiles } from "../../core/outcome/outcome.ts";
 import { findBubblewrap, type SandboxProcess, type SandboxSpecification, startInSandbox } from "./bubblewrap.ts";
 import { makeGroup } from "./controlGroup.ts";

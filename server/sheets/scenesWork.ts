@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import type { SittingRules } from "../../core/sittings/sittingRules.ts";
 import { twinOf } from "../exercises/twinOf.ts";

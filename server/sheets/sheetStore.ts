@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { exerciseContentSchema } from "../../core/exercises/exercise.ts";
 import { type SittingRules, sittingRulesSchema } from "../../core/sittings/sittingRules.ts";
 import type { Database, Query } from "../database/database.ts";

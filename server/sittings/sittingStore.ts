@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { sittingRulesSchema } from "../../core/sittings/sittingRules.ts";
 import type { Database, Query } from "../database/database.ts";
 import { asBytes, jsonColumn, keyRow, oneRow, textBytes, timeColumn } from "../database/rows.ts";

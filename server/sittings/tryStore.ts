@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { consolePieceSchema } from "../../core/outcome/outcome.ts";
 import type { Query } from "../database/database.ts";
 import { asBytes, textBytes, timeColumn } from "../database/rows.ts";

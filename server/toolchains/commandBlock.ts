@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Block } from "./readBlock.ts";
 
 /** What process 1 tells at the end of a job by commands (runners/sandbox/bent_nail_sandbox/commands.py). */

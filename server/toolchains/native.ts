@@ -1,5 +1,5 @@
 import { existsSync } from "node:fs";
-import { z } from "zod";
+import * as z from "zod";
 import type { Language } from "../../core/languages/language.ts";
 import { tokensByLine } from "../../core/languages/lexical.ts";
 import { foundSchema, type RunRequest } from "../../core/outcome/outcome.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Effect } from "../../core/outcome/outcome.ts";
 import { createFrameReader, type ToldRun } from "../../core/outcome/readFrames.ts";
 

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { extname, join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { z } from "zod";
+import * as z from "zod";
 import { findLanguage, languages } from "../../core/languages/languages.ts";
 import { consoleText } from "../../core/outcome/outcome.ts";
 import { lineTexts } from "../../core/source/lines.ts";

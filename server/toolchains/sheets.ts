@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { pieceOfCells } from "../../core/outcome/cells.ts";
 import { type ConsolePiece, type Outcome, sheetSchema } from "../../core/outcome/outcome.ts";
 

@@ -3,7 +3,7 @@ import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSy
 import { tmpdir } from "node:os";
 import { basename, join } from "node:path";
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { z } from "zod";
+import * as z from "zod";
 import { buildTable } from "../../core/trace/table.ts";
 import type { Trace } from "../../core/trace/trace.ts";
 import { usualLimits } from "../judge/run.ts";

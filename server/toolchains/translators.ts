@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { ProgramFiles } from "../../core/outcome/outcome.ts";
 import { readLimits } from "../limits.ts";
 import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";

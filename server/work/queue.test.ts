@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from "vitest";
-import { z } from "zod";
+import * as z from "zod";
 import type { Database } from "../database/database.ts";
 import { openTestServices } from "../testServices.ts";
 import { cancelPending, countPending, listPending } from "./jobStore.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type InputShape, inputShapeSchema } from "../../../core/assignments/inputShape.ts";
 import { findLanguage } from "../../../core/languages/languages.ts";
 import { setInputShape } from "../../../server/assignments/assignmentStore.ts";

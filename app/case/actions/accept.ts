@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { acceptProposal } from "../../../server/mend/acceptProposal.ts";
 import { done, notReached, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { actionsIn } from "../../../core/languages/language.ts";
 import { versionOf } from "../../../server/cases/caseStore.ts";
 import { removeCheck, saveCheck, verifyAgain } from "../../../server/judge/checks.ts";

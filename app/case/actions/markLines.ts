@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { markFaultyLines } from "../../../server/judge/decisions.ts";
 import { done, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { probeSchema } from "../../../core/narrowing/probes.ts";
 import { tryProbes as run } from "../../../server/mend/narrow.ts";
 import { deleteTry } from "../../../server/mend/narrowStore.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { deleteCase, restoreCase } from "../../../server/cases/caseStore.ts";
 import { defineAction, done } from "../../actions.ts";
 import type { CaseContext } from "./caseAction.ts";

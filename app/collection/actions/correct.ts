@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { Corrections } from "../../../core/collecting/arrange.ts";
 import { type Collection, correctCollection } from "../../../server/collect/collectionStore.ts";
 import { setWrittenFor } from "../../../server/collect/judging.ts";

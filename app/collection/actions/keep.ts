@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { dropCollection } from "../../../server/collect/collectionStore.ts";
 import { keepCollection } from "../../../server/collect/collections.ts";
 import { startJudging } from "../../../server/collect/judging.ts";

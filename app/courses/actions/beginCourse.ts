@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { findLanguage } from "../../../core/languages/languages.ts";
 import { addCourse } from "../../../server/people/courseStore.ts";
 import { firstTeacher, type Who } from "../../../server/people/teacherStore.ts";

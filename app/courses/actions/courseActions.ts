@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { findLanguage } from "../../../core/languages/languages.ts";
 import { rowPolicies, tableStyleSchema } from "../../../core/trace/tableStyle.ts";
 import { courseChoices, courseTerms } from "../../../core/wording/choices.ts";

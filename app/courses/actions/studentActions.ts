@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { startJudgingAssignment } from "../../../server/classwork/judgeAssignment.ts";
 import { listAssignedCases } from "../../../server/classwork/judgedStore.ts";
 import {

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { addExercise } from "../../../server/exercises/exerciseStore.ts";
 import { remake } from "../../../server/exercises/remake.ts";
 import { twinOf } from "../../../server/exercises/twinOf.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { type Replacement, replaceNames } from "../../../core/exercises/names.ts";
 import { taskKinds } from "../../../core/exercises/taskKinds.ts";
 import type { WholeCase } from "../../../server/cases/caseStore.ts";

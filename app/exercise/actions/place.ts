@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { placeExercise } from "../../../server/sheets/sheetStore.ts";
 import { defineAction, done } from "../../actions.ts";
 import { field } from "../../forms.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { addToHandIn } from "../../../server/collect/handIn.ts";
 import type { Services } from "../../../server/services.ts";
 import { defineAction, done, refused } from "../../actions.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { readerOf } from "../../../core/lessons/classTexts.ts";
 import { contentFor } from "../../../server/lessons/beginLesson.ts";
 import { addLesson, findLesson, moveLesson } from "../../../server/lessons/lessonStore.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { readerOf } from "../../../core/lessons/classTexts.ts";
 import { ideas } from "../../../core/lessons/ideas.ts";
 import { openings } from "../../../core/lessons/lesson.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { missedExercises, sheetResults } from "../../../server/results/sheetResults.ts";
 import type { Services } from "../../../server/services.ts";
 import { addSheet, placeExercise, type Sheet } from "../../../server/sheets/sheetStore.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { decideForAll } from "../../../server/marks/moderation.ts";
 import type { Who } from "../../../server/people/teacherStore.ts";
 import type { Services } from "../../../server/services.ts";

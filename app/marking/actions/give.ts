@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { listMarks } from "../../../server/marks/markStore.ts";
 import { overrule } from "../../../server/marks/overrule.ts";
 import type { Who } from "../../../server/people/teacherStore.ts";

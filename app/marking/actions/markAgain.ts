@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { sittingsToMarkAgain } from "../../../server/marks/marking.ts";
 import { markBehind } from "../../../server/marks/markingWork.ts";
 import type { Services } from "../../../server/services.ts";

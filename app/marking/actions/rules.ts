@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { affectedBy, changeRules } from "../../../server/marks/schemeRules.ts";
 import { defineAction, done, refused } from "../../actions.ts";
 import { field } from "../../forms.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { mergeComparison } from "../../../core/assignments/comparison.ts";
 import type { ExerciseCheck } from "../../../core/exercises/exercise.ts";
 import { taskKinds } from "../../../core/exercises/taskKinds.ts";

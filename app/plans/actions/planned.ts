@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { levelOf } from "../../../core/exercises/level.ts";
 import { keepPlan, type Plan } from "../../../server/exercises/planStore.ts";
 import { startTwins } from "../../../server/exercises/planWork.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import type { ExerciseContent } from "../../../core/exercises/exercise.ts";
 import { noteSheetOfPlan, type Plan } from "../../../server/exercises/planStore.ts";
 import type { Services } from "../../../server/services.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { decideLateAnswers, giveBack, openAgain, sitOnceMore } from "../../../server/marks/afterCollecting.ts";
 import { closeSheet, handInSitting } from "../../../server/marks/markingWork.ts";
 import type { Services } from "../../../server/services.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import type { Services } from "../../../server/services.ts";
 import { addSheet } from "../../../server/sheets/sheetStore.ts";
 import { defineAction, refused } from "../../actions.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type SittingRules, sittingModes } from "../../../core/sittings/sittingRules.ts";
 import { startScenes } from "../../../server/sheets/scenesWork.ts";
 import { findLastEdition, setRules } from "../../../server/sheets/sheetStore.ts";

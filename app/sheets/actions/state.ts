@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { openAgain } from "../../../server/marks/afterCollecting.ts";
 import { closeSheet } from "../../../server/marks/markingWork.ts";
 import { listMarks } from "../../../server/marks/markStore.ts";

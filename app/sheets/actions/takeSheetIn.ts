@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { readSheetFile } from "../../../core/formats/sheetContent.ts";
 import { findCourse } from "../../../server/people/courseStore.ts";
 import type { Services } from "../../../server/services.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { findOpenLesson } from "../../../server/lessons/lessonStore.ts";
 import { slowing } from "../../../server/people/slowGuessing.ts";
 import type { Services } from "../../../server/services.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { handInSitting } from "../../../server/marks/markingWork.ts";
 import type { Services } from "../../../server/services.ts";
 import type { Sheet } from "../../../server/sheets/sheetStore.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { DefineView } from "../../../core/exercises/tasks/define.ts";
 import { useClassWords } from "../../components/marks.tsx";
 import type { FormProps } from "../taskParts.ts";

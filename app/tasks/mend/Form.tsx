@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { Console } from "../../components/Console.tsx";
 import { FormAsShown } from "../../components/FormAsShown.tsx";
 import { ProgramEditor } from "../../components/ProgramEditor.tsx";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { PointView } from "../../../core/exercises/tasks/point.ts";
 import { Script } from "../../components/Script.tsx";
 import type { FormProps } from "../taskParts.ts";

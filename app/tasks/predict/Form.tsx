@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { PredictView } from "../../../core/exercises/tasks/predict.ts";
 import { MendedProgram, TypedIn } from "../shown.tsx";
 import type { FormProps } from "../taskParts.ts";

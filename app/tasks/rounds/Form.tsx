@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import type { RoundsView } from "../../../core/exercises/tasks/rounds.ts";
 import { GoOn } from "../GoOn.tsx";
 import type { FormProps } from "../taskParts.ts";

@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { z } from "zod";
+import * as z from "zod";
 import { type NewCase, problemsOfNewCase } from "../../../core/cases/case.ts";
 import { isChartText } from "../../../core/flowcharts/chartText.ts";
 import { programOfChart } from "../../../core/flowcharts/structured.ts";

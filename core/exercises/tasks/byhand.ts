@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { intendedOf } from "../../assignments/intended.ts";
 import { findLanguage } from "../../languages/languages.ts";
 import { consolePieceSchema, consoleText } from "../../outcome/outcome.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { faultClassSchema } from "../../cases/case.ts";
 import { findLanguage } from "../../languages/languages.ts";
 import { lineTexts } from "../../source/lines.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findLanguage } from "../../languages/languages.ts";
 import { type ConsolePiece, consolePieceSchema, consoleText, stoppedBySchema } from "../../outcome/outcome.ts";
 import { askedProgram } from "../askedProgram.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { workOutAt } from "../../expressions/atStep.ts";
 import { expressionsOn, type PlacedExpression } from "../../expressions/expressionsOn.ts";
 import { isUnknown } from "../../expressions/known.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { faultClassSchema } from "../../cases/case.ts";
 import type { FaultClass } from "../../verdict/verdict.ts";
 import { defineTaskKind, type ItemMark } from "../taskKind.ts";

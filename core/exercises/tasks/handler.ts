@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { proposeInputs } from "../../assignments/proposeInputs.ts";
 import { consoleText, type Outcome } from "../../outcome/outcome.ts";
 import { messageOf } from "../../verdict/words.ts";

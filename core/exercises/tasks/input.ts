@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { consoleText } from "../../outcome/outcome.ts";
 import { type FieldsAnswer, type FieldsCompared, type FieldsView, fieldsAnswerSchema } from "../asked.ts";
 import { defineTaskKind, type ItemMark, type MarkContext } from "../taskKind.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { comparisonsIn } from "../../assignments/comparisonsIn.ts";
 import { findLanguage } from "../../languages/languages.ts";
 import type { ShownText } from "../asked.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findHunks, type Hunk, hunksIfTheyFit } from "../../fixes/hunks.ts";
 import { repairsOf } from "../../fixes/repairs.ts";
 import { findLanguage } from "../../languages/languages.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { lineTexts } from "../../source/lines.ts";
 import { placeProblem } from "../../trace/changePlace.ts";
 import type { Trace } from "../../trace/trace.ts";

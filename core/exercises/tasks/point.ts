@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { shareOut } from "../shareOut.ts";
 import { defineTaskKind, type ItemMark, type TaskRule } from "../taskKind.ts";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findLanguage } from "../../languages/languages.ts";
 import { consolePieceSchema, consoleText } from "../../outcome/outcome.ts";
 import { shownRun } from "../askedInAll.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type FieldsAnswer, type FieldsCompared, type FieldsView, fieldsAnswerSchema } from "../asked.ts";
 import { defineTaskKind, type ItemMark } from "../taskKind.ts";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { definePartsKind, sharedMark } from "../partsKind.ts";
 import { seenIn, wordsShared } from "../seen.ts";
 import type { ItemMark } from "../taskKind.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { type Task, taskSchema } from "../exercise.ts";
 import { defineTaskKind, type ItemMark, type MakeContext, type TaskKind } from "../taskKind.ts";
 import { mend } from "./mend.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { refusedSymptom } from "../../verdict/verdict.ts";
 import { type ChoicesAnswer, type ChoicesCompared, type ChoicesView, choicesAnswerSchema, yesOrNo } from "../asked.ts";
 import type { ExerciseContent } from "../exercise.ts";

@@ -1,5 +1,5 @@
 import { diffArrays } from "diff";
-import { z } from "zod";
+import * as z from "zod";
 import type { FaultClass } from "../../verdict/verdict.ts";
 import type { Choice, ChoicesAnswer, ChoicesCompared, ChoicesView } from "../asked.ts";
 import { choicesAnswerSchema } from "../asked.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findLanguage } from "../../languages/languages.ts";
 import { lineTexts } from "../../source/lines.ts";
 import { definePartsKind, sharedMark } from "../partsKind.ts";

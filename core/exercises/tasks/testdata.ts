@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { proposeInputs } from "../../assignments/proposeInputs.ts";
 import type { ExerciseCheck, ExerciseContent } from "../exercise.ts";
 import {

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { readHandTable } from "../../trace/handTable.ts";
 import { repeatedCells } from "../../trace/repeatUnchanged.ts";
 import { buildTable } from "../../trace/table.ts";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { findHunks } from "../../fixes/hunks.ts";
 import { splitLines } from "../../source/lines.ts";
 import { spreadOver, statementLines } from "../outlineOf.ts";

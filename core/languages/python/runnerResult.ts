@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 
 /** What the runner tells at the end of a run (runners/python/bent_nail_runner/program.py). */
 export const pythonResultSchema = z.object({

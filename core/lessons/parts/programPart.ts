@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { definePart } from "../partKind.ts";
 
 /** What may be left out of going through a faulty program. */

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod";
 import { definePart } from "../partKind.ts";
 
 export const sheetSchema = z.object({ sheet: z.string() });
