@@ -22,7 +22,7 @@ export type LoopCondition = {
   names: string[];
   calls: boolean;
   constant: boolean;
-  comparison?: { left: string; operator: "<" | "<=" | ">" | ">="; right: string };
+  comparison?: { left: string; operator: "<" | "<=" | ">" | ">=" | "!="; right: string };
 };
 
 /** How a language goes about a program, in words for people; shown on the page of languages. */

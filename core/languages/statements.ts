@@ -96,6 +96,8 @@ export function usedNames(line: readonly Token[], rules: StatementRules): string
 const orders: ReadonlySet<string> = new Set(["<", "<=", ">", ">="]);
 const opposite = { "<": ">=", "<=": ">", ">": "<=", ">=": "<" } as const;
 type Order = keyof typeof opposite;
+const inequalities: ReadonlySet<string> = new Set(["!=", "<>", "~=", "≠"]);
+const equalities: ReadonlySet<string> = new Set(["=", "=="]);
 
 /**
  * A condition from its tokens; `untilIt`: the loop ends when it holds (repeat ... until). `quiet` are calls that only
@@ -112,10 +114,13 @@ export function conditionOf(tokens: readonly Token[], quiet: ReadonlySet<string>
   const condition: LoopCondition = { names: [...new Set(names)], calls, constant: names.length === 0 && !calls };
   const [left, sign, right] = inner;
   const plain = (token: Token | undefined) => token?.kind === "name" || token?.kind === "number";
-  if (inner.length === 3 && left && right && sign && plain(left) && plain(right) && orders.has(sign.text)) {
+  if (inner.length !== 3 || !left || !right || !sign || !plain(left) || !plain(right)) return condition;
+  const [one, other] = [left.text, right.text];
+  if (orders.has(sign.text)) {
     const order = sign.text as Order;
-    condition.comparison = { left: left.text, operator: untilIt ? opposite[order] : order, right: right.text };
-  }
+    condition.comparison = { left: one, operator: untilIt ? opposite[order] : order, right: other };
+  } else if ((untilIt ? equalities : inequalities).has(sign.text))
+    condition.comparison = { left: one, operator: "!=", right: other };
   return condition;
 }
 

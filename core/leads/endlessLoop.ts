@@ -46,15 +46,18 @@ export const endlessLoop: LeadRule = ({ verdict, trace, codeLines, language, tex
     if (changes.length === 0 && !condition.constant) {
       for (const line of body) {
         const tokens = codeLines.get(line) ?? [];
-        if (
-          language.assignedNames(tokens).length > 0 &&
-          language.usedNames(tokens).some((name) => condition.names.includes(name))
-        )
-          leads.push({
-            line,
-            why: "This line uses what the loop waits for and gives its result to another name.",
-            weight: 84,
-          });
+        const given = language.assignedNames(tokens);
+        if (given.length === 0 || !language.usedNames(tokens).some((name) => condition.names.includes(name))) continue;
+        // What nothing else reads was meant for the name that the loop waits for.
+        const isRead = [...codeLines].some(
+          ([other, code]) =>
+            other !== line && code.some((token) => token.kind === "name" && given.includes(token.text)),
+        );
+        leads.push({
+          line,
+          why: "This line uses what the loop waits for and gives its result to another name.",
+          weight: isRead ? 84 : 98,
+        });
       }
     }
     const after = Math.max(header, ...runs);

@@ -239,3 +239,37 @@ test("what Java prints leaves no loop, and what ends the program does", () => {
   expect(findEndlessLoop(java, loop("if (i < -9) System.exit(1);"), counting(-1))).toBeNull();
   expect(findEndlessLoop(java, loop("if (i < -9) Runtime.getRuntime().halt(1);"), counting(-1))).toBeNull();
 });
+
+test.each([
+  ["Python's !=", python, "deck = 9\nwhile deck != 0:\n    deck = deck - 2\n"],
+  ["C's !=", c, "int main(void) {\nwhile (deck != 0)\n    deck -= 2;\n}\n"],
+  ["Java's !=", java, "void f() {\nwhile (deck != 0) {\n    deck -= 2;\n}\n}\n"],
+])("what two sides must meet by %s is stepped over: they only move away since", (_, language, program) => {
+  const passing = looping("deck", 9, (pass) => 7 - 2 * pass);
+  expect(findEndlessLoop(language, program, passing)).toMatchObject({ ground: "moves away", line: 2, proof: false });
+  // Met on the way, not reached yet, or to and fro: nothing is said.
+  const others: ReadonlyArray<readonly [string, (pass: number) => number]> = [
+    ["met", (pass) => 8 - 2 * pass],
+    ["coming", (pass) => 7000 - 2 * pass],
+    ["to and fro", (pass) => (pass % 2 === 0 ? 5 + pass : -5 - pass)],
+  ];
+  for (const [name, values] of others)
+    expect(findEndlessLoop(language, program, looping("deck", values(-1), values)), name).toBeNull();
+});
+
+test("a number that comes round meets the other only where its steps allow it", () => {
+  const program = "int main(void) {\nwhile (deck != 0)\n    deck -= step;\n}\n";
+  const by = (step: number) => {
+    const trace = looping("deck", 100, () => 0);
+    const valueAt = (index: number) => ({ type: "int", text: String(7 - step * Math.floor(index / 2)) });
+    const steps = trace.steps.map((each) => ({
+      ...each,
+      writes: each.writes.map((write) => ({ ...write, value: valueAt(each.index) })),
+    }));
+    return findEndlessLoop(c, program, { ...trace, steps });
+  };
+  // 7, 5, 3, 1, -1: no even number is ever met; by 5 each number is met some time.
+  expect(by(2)).toMatchObject({ ground: "moves away" });
+  expect(by(2)?.passesLeft).toBeUndefined();
+  expect(by(5)?.passesLeft).toBeGreaterThan(400_000_000n);
+});

@@ -90,8 +90,9 @@ function passesUntilItTurns(
   language: Language,
   trace: Trace,
   states: ReadonlyArray<ReadonlyMap<string, string>>,
-  { left, right }: NonNullable<LoopCondition["comparison"]>,
+  { left, operator, right }: NonNullable<LoopCondition["comparison"]>,
 ): bigint | undefined {
+  const apart = differences(states, { left, operator, right }).at(-1) ?? Number.NaN;
   const turns = [left, right].flatMap((name): bigint[] => {
     const range = language.numberRanges[typeOf(trace, name)];
     const values = states.map((state) => [...state].find(([key]) => key.split(" ")[1] === name)?.[1] ?? "");
@@ -101,6 +102,8 @@ function passesUntilItTurns(
     const pace = last - before;
     const size = (value: bigint) => (value < 0n ? -value : value);
     if (pace === 0n || size(pace) < size(second - first)) return [];
+    // By even steps an odd number is never met, however often it comes round.
+    if (operator === "!=" && Number.isInteger(apart) && BigInt(apart) % (pace & -pace) !== 0n) return [];
     return [(pace > 0n ? range[1] - last : last - range[0]) / size(pace) + 1n];
   });
   return turns.sort((one, other) => Number(one - other))[0];
@@ -129,17 +132,36 @@ function beginsHere(header: Step | undefined, { left, right }: NonNullable<LoopC
   return header?.writes.some(({ path }) => path.length === 1 && (path[0] === left || path[0] === right)) === true;
 }
 
-/** Over all recorded passes the two sides only move away from where the comparison fails. */
+/** How far the right side of a comparison is above the left one at each pass; NaN where one of them is no number. */
+function differences(
+  states: ReadonlyArray<ReadonlyMap<string, string>>,
+  { left, right }: NonNullable<LoopCondition["comparison"]>,
+): number[] {
+  return states.map((state) => {
+    const plain = new Map([...state].map(([name, text]) => [name.split(" ")[1] ?? "", text]));
+    return numberOf(right, plain) - numberOf(left, plain);
+  });
+}
+
+/** The passes from the one on at which two sides that must become equal came nearest: empty where they were equal, or changed sides behind it. */
+function passedBy(found: readonly number[]): number[] {
+  const sizes = found.map(Math.abs);
+  const nearest = sizes.reduce((best, size, at) => (size <= (sizes[best] ?? 0) ? at : best), 0);
+  const behind = found.slice(nearest + (nearest + 1 < found.length ? 1 : 0));
+  const isOneSide = behind.every((each) => each !== 0 && Math.sign(each) === Math.sign(behind[0] ?? 0));
+  return isOneSide && !sizes.includes(0) ? behind.map(Math.abs) : [];
+}
+
+/** Over all recorded passes (where two sides must become equal: since they came nearest) they only move away from where the comparison fails. */
 function movesAway(
   states: ReadonlyArray<ReadonlyMap<string, string>>,
-  { left, operator, right }: NonNullable<LoopCondition["comparison"]>,
+  comparison: NonNullable<LoopCondition["comparison"]>,
 ): boolean {
+  const { operator } = comparison;
+  const found = differences(states, comparison);
   // How far the comparison is from failing: it ends when this falls to nothing.
-  const distances = states.map((state) => {
-    const plain = new Map([...state].map(([name, text]) => [name.split(" ")[1] ?? "", text]));
-    const difference = numberOf(right, plain) - numberOf(left, plain);
-    return operator.startsWith("<") ? difference : -difference;
-  });
+  const distances =
+    operator === "!=" ? passedBy(found) : operator.startsWith("<") ? found : found.map((difference) => -difference);
   return (
     distances.length >= leastPasses &&
     distances.every(
@@ -240,11 +262,17 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
         passesLeft === undefined
           ? ""
           : ` A number leaves the range of its type after at most ${spaced(passesLeft)} more passes, and then the loop may end.`;
+      // Where both sides must be equal, they came nearer until they had passed each other.
+      const since = operator === "!=" ? passedBy(differences(compared, condition.comparison)).length : states.length;
+      const when =
+        since < compared.length - 1
+          ? `in the ${spaced(since)} recorded passes since the two sides of “${left} ${operator} ${right}” came nearest, the loop at line ${header}`
+          : `in all ${spaced(states.length)} recorded passes of the loop at line ${header} “${left} ${operator} ${right}”`;
       return {
         ground: "moves away",
         line: header,
         proof: false,
-        text: `It has not ended: in all ${spaced(states.length)} recorded passes of the loop at line ${header} “${left} ${operator} ${right}” only moved away from ending it.${turns}`,
+        text: `It has not ended: ${when} only moved away from ending it.${turns}`,
         ...(passesLeft === undefined ? {} : { passesLeft }),
       };
     }

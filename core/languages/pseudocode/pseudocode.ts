@@ -67,6 +67,17 @@ function firstPosition(program: string, name: string): number {
   return Number(found?.[1] ?? found?.[2] ?? 1);
 }
 
+/** The lines between an UNTIL and the REPEAT that it belongs to, that one included. */
+function repeatedLines(lines: ReadonlyMap<number, readonly Token[]>, until: number): number[] {
+  let depth = 0;
+  for (const line of [...lines.keys()].filter((each) => each <= until).sort((one, other) => other - one)) {
+    if (is(lines.get(line)?.[0], "until")) depth += 1;
+    if (is(lines.get(line)?.[0], "repeat")) depth -= 1;
+    if (depth === 0) return [...lines.keys()].filter((each) => each >= line && each < until);
+  }
+  return [];
+}
+
 /** Pseudocode of our own: what exams and first lessons write on paper, read in its common spellings and run. */
 export const pseudocode: Language = {
   id: "pseudocode",
@@ -121,6 +132,7 @@ export const pseudocode: Language = {
   },
   blockLines: (program, header) => {
     const lines = tokensByLine(pseudocodeTokens(program));
+    if (is(lines.get(header)?.[0], "until")) return repeatedLines(lines, header);
     const numbers = [...lines.keys()].filter((line) => line > header).sort((one, other) => one - other);
     let depth = 1;
     const inside: number[] = [];

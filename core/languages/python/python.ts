@@ -72,9 +72,9 @@ function indentedLines(program: string, header: number): number[] {
   return body;
 }
 
-const orders = new Set(["<", "<=", ">", ">="]);
+const orders = new Set(["<", "<=", ">", ">=", "!="]);
 
-function isOrder(text: string | undefined): text is "<" | "<=" | ">" | ">=" {
+function isOrder(text: string | undefined): text is "<" | "<=" | ">" | ">=" | "!=" {
   return text !== undefined && orders.has(text);
 }
 
