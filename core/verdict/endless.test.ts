@@ -273,3 +273,25 @@ test("a number that comes round meets the other only where its steps allow it", 
   expect(by(2)?.passesLeft).toBeUndefined();
   expect(by(5)?.passesLeft).toBeGreaterThan(400_000_000n);
 });
+
+/** A recording of passes of a loop at line 2 whose names have these values at each. */
+function passing(values: (pass: number) => Record<string, number>): Trace {
+  const rounds = Array.from({ length: 120 }, (_, pass) => [stepOf(2, 1, 1), stepOf(3, 1, 1, values(pass))]);
+  return { outcome, files: ["a.py"], steps: [stepOf(1, 1, 1, values(-1)), ...rounds.flat()] };
+}
+
+test("what is only counted beside it does not hide that a loop goes round the same", () => {
+  const flips = (pass: number) => ({ deck: 3 + (((pass % 2) + 2) % 2), rounds: pass });
+  const program = (line: string) => `deck = 3\nwhile deck != 1:\n    deck = 7 - deck\n    ${line}\nprint(deck)\n`;
+  const found = findEndlessLoop(python, program("rounds = rounds + 1"), passing(flips));
+  expect(found).toMatchObject({ ground: "state repeats", proof: true });
+  expect(found?.text).toContain("every variable that decides where it goes had the same value");
+  // Where something else reads the count, it may stop the program or end the loop.
+  for (const line of [
+    "rounds += loads[rounds]",
+    "loads[rounds] = 1",
+    "rounds = rounds + 1; print(rounds)",
+    "if rounds > 900: break",
+  ])
+    expect(findEndlessLoop(python, program(`rounds += 1\n    ${line}`), passing(flips)), line).toBeNull();
+});

@@ -1,5 +1,6 @@
 import type { Language, LoopCondition } from "../languages/language.ts";
 import { tokensByLine } from "../languages/lexical.ts";
+import type { Token } from "../languages/token.ts";
 import { createObjectStore } from "../trace/objectStore.ts";
 import type { Step, Trace, Write } from "../trace/trace.ts";
 import { sameRounds } from "./sameRounds.ts";
@@ -171,6 +172,33 @@ function movesAway(
   );
 }
 
+/**
+ * Names of a loop's body that are only counted up or down by a fixed number and read by nothing else in it: they may grow for ever,
+ * and nothing goes another way by them.
+ */
+function onlyCounted(
+  language: Language,
+  header: readonly Token[],
+  body: readonly number[],
+  tokens: ReadonlyMap<number, readonly Token[]>,
+): Set<string> {
+  const lines = [header, ...body.map((line) => tokens.get(line) ?? [])];
+  const counted = new Set<string>();
+  const others = new Set<string>();
+  for (const line of lines) {
+    const used = new Set([...language.assignedNames(line), ...language.usedNames(line)]);
+    const [name] = used;
+    const isCount = line !== header && used.size === 1 && !line.some(({ text }) => /^(?:[[({/%]|mod|div)$/i.test(text));
+    if (isCount && name !== undefined && language.assignedNames(line).includes(name)) counted.add(name);
+    else for (const each of used) others.add(each);
+  }
+  return new Set([...counted].filter((name) => !others.has(name)));
+}
+
+/** States without some names. */
+const without = (states: ReadonlyArray<ReadonlyMap<string, string>>, names: ReadonlySet<string>) =>
+  states.map((state) => new Map([...state].filter(([key]) => !names.has(key.split(" ")[1] ?? ""))));
+
 /** Which two passes (1-based) had the very same values everywhere, if the loop does nothing whose state is not seen. */
 function repeatedPass(states: ReadonlyArray<ReadonlyMap<string, string>>): [number, number] | null {
   const seen = new Map<string, number>();
@@ -245,7 +273,8 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
       ) || bodyTokens.some((token) => language.unseenWords.has(token.text));
     // Where all of a program's state is seen, the same again is proof; else it is what was seen.
     const states = isSame && unseen ? null : statesAtHeader(trace, header, frame);
-    const repeated = unseen || !states ? null : repeatedPass(states);
+    const counts = leaves ? new Set<string>() : onlyCounted(language, lineTokens, body, tokens);
+    const repeated = unseen || !states ? null : repeatedPass(without(states, counts));
     if (isSame && !repeated)
       return {
         ground: "state repeats",
@@ -281,7 +310,7 @@ export function findEndlessLoop(language: Language, program: string, trace: Trac
         ground: "state repeats",
         line: header,
         proof: true,
-        text: `At passes ${repeated[0]} and ${repeated[1]} of the loop at line ${header} every variable had the same value, so it goes round the same for ever.`,
+        text: `At passes ${repeated[0]} and ${repeated[1]} of the loop at line ${header} every variable ${counts.size > 0 ? "that decides where it goes " : ""}had the same value, so it goes round the same for ever.`,
       };
   }
   return null;

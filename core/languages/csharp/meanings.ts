@@ -60,7 +60,7 @@ export const dotnetExplanations: readonly Explanation[] = [
     kind: "key missing",
     says: "A key was looked up that the dictionary does not hold.",
   },
-  { pattern: /OverflowException/, kind: "overflow", says: "A number is too large for its type." },
+  { pattern: /(?<!Stack)OverflowException/, kind: "overflow", says: "A number is too large for its type." },
   {
     pattern: /InvalidOperationException: Collection was modified/,
     kind: "changed while looping",

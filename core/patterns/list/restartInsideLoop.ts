@@ -21,7 +21,8 @@ export const restartInsideLoop: Pattern = {
     }, 7),
     byEdit(
       "moved",
-      ({ lineBefore, lineAfter }) => /^\s*(?:\w+\s+)?\w+\s*:?=\s*[-\d."'[]/m.test(lineBefore + lineAfter),
+      ({ lineBefore, lineAfter }, { class: of }) =>
+        of !== "syntax" && /^\s*(?:\w+\s+)?\w+\s*:?=\s*[-\d."'[]/m.test(lineBefore + lineAfter),
       4,
     ),
     byEdit("accumulation", (change) => !/\+\+|--/.test(change.before) && !isTurned(change)),
