@@ -1,29 +1,41 @@
 import { isLongRun, todaysShare } from "./share.ts";
 
 /**
- * Files of unit tests that take half a minute or more each: they come in turn, a third of them each day, and whole then. (A share
- * within such a file would go by the same day, and leave cases out for ever.)
+ * Files of unit tests that take half a minute or more each, or belong to those: four days, each about three minutes long, one
+ * of them each day, and whole then. (A share within such a file would go by the same day, and leave cases out for ever.)
  */
 const unitTests = [
-  ...["toolchains/basicMacro", "toolchains/hosted", "toolchains/together", "toolchains/recorders"],
-  ...["toolchains/expressions", "toolchains/probes", "toolchains/changes", "toolchains/sketch"],
-  ...["judge/vectors", "judge/vectorsLanguages", "judge/macroClasses", "judge/sketchClasses", "judge/policies"],
-  ...["sandbox/isolation", "sandbox/ownTime", "backup/backup", "http/kills", "http/start", "database/owner"],
-  ...["exercises/markedAnswers", "exercises/twinOf", "exercises/neutralPrograms", "classwork/strength"],
-].map((name) => `server/${name}.test.ts`);
+  ["server/toolchains/basicMacro", "server/backup/backup", "server/toolchains/hosted"],
+  [
+    ...["server/exercises/twinOf", "server/exercises/neutralPrograms", "server/http/start"],
+    ...["server/judge/policies", "server/toolchains/sketch"],
+  ],
+  [
+    ...["server/http/kills", "server/judge/macroClasses", "server/judge/vectors"],
+    ...["server/toolchains/expressions", "server/toolchains/recorders"],
+  ],
+  [
+    ...["app/plans/planPages", "server/exercises/markedAnswers", "server/judge/vectorsLanguages"],
+    ...["server/database/owner", "server/toolchains/changes", "server/toolchains/together"],
+    ...["server/toolchains/probes", "server/sandbox/isolation", "server/sandbox/ownTime"],
+    ...["server/judge/sketchClasses", "server/classwork/strength"],
+  ],
+].map((day) => day.map((name) => `${name}.test.ts`));
 
-/** Browser tests of rooms and languages that few changes reach: a third of them each day. */
+/** Browser tests of rooms and languages that few changes reach: those of one day each day. */
 const browserTests = [
-  ...["restore", "taskKinds", "sketches", "macros", "forms", "pseudocode", "dryRun", "lessons", "ownPython", "worst"],
-  ...["room", "whole-class", "plans", "casebook"],
-].map((name) => `e2e/${name}.spec.ts`);
+  ["macros", "dryRun"],
+  ["restore", "plans", "taskKinds", "forms"],
+  ["lessons", "worst", "casebook", "sketches"],
+  ["pseudocode", "ownPython", "whole-class", "room"],
+].map((day) => day.map((name) => `e2e/${name}.spec.ts`));
 
-/** What of a list is not today's: nothing in the long run, and nothing where a person names what is to be tested. */
-function notToday(files: readonly string[], names: readonly string[]): string[] {
+/** What of days is not today's: nothing in the long run, and nothing where a person names what is to be tested. */
+function notToday(days: ReadonlyArray<readonly string[]>, names: readonly string[]): string[] {
   // A word or a path; a number is what an option is set to.
   const isNamed = names.some((name) => !name.startsWith("-") && /[./]|^\w{4,}$/.test(name));
-  const today = new Set(todaysShare(files, 3));
-  return isLongRun || isNamed ? [] : files.filter((file) => !today.has(file));
+  const today = new Set(todaysShare(days, days.length).flat());
+  return isLongRun || isNamed ? [] : days.flat().filter((file) => !today.has(file));
 }
 
 /** The files of unit tests that `npm test` leaves for another day; `given`: what stands behind the command's own word. */

@@ -42,7 +42,7 @@ describe("programs as trees", () => {
         });
         expect(new Set(outlines).size).toBe(1);
       }),
-      { numRuns: process.env.BENT_NAIL_LONG ? 1000 : 60 },
+      { numRuns: process.env.BENT_NAIL_LONG ? 1000 : 25 },
     );
   });
 
