@@ -42,15 +42,24 @@ function ofObjects(context: EditContext): Proposal[] {
 function aroundGiven(context: EditContext): Proposal[] {
   const { library, statementEnd } = context.writing;
   return context.lines.flatMap(({ code, text }) => {
-    const [callee, first] = code;
     const last = code.findLast((token) => token.text !== statementEnd);
-    if (!callee || !first || !last || callee.kind !== "name" || last === callee) return [];
-    const isCalled = context.functions.includes(callee.text) || library.prints(callee.text);
-    // A type and a name declare something.
-    const isGiven = ["name", "number", "text"].includes(first.kind) && !/[{]\s*$/.test(text);
-    if (!isCalled || !isGiven) return [];
-    const given = context.text.slice(first.from, last.to);
-    return [change({ from: callee.to, to: last.to }, `(${given})`, { name: callee.text }, 2)];
+    return code.flatMap((callee, at) => {
+      const first = code[at + 1];
+      if (
+        !first ||
+        !last ||
+        callee.kind !== "name" ||
+        last === callee ||
+        /^(?:def|function)$/.test(code[0]?.text ?? "")
+      )
+        return [];
+      const isOwn = context.functions.includes(callee.text);
+      // A type and a name declare something.
+      const isGiven = ["name", "number", "text"].includes(first.kind) && !/[{]\s*$/.test(text);
+      if (!isGiven || !(isOwn || (at === 0 && library.prints(callee.text)))) return [];
+      const given = context.text.slice(first.from, last.to);
+      return [change({ from: callee.to, to: last.to }, `(${given})`, { name: callee.text }, at === 0 ? 2 : 1.2)];
+    });
   });
 }
 

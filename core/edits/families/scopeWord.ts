@@ -37,7 +37,7 @@ function mends(context: EditContext): Proposal[] {
   });
 }
 
-/** A name of the program, or of a class, that a function declares once more: what it gets there is lost. */
+/** A name of the program, of a class or of a block around, that is declared once more: what it gets there is lost, or it is refused. */
 function declaredAgain(context: EditContext): Proposal[] {
   if (context.writing.variables !== "declared in place") return [];
   const declarations = ofKind(context, "declaration").filter(({ node }) => node.role !== "start");
@@ -51,7 +51,15 @@ function declaredAgain(context: EditContext): Proposal[] {
   );
   return declarations.flatMap(({ node, around }) => {
     const [type, made] = [node.children.find((child) => child.kind === "type"), nameOf(node)];
-    if (!type || !made || !functionAround(around) || !outside.has(made.sign ?? "")) return [];
+    // Also one of a block further out, where that is refused or makes a second variable.
+    const isInner = declarations.some(
+      (outer) =>
+        outer.node.to <= node.from &&
+        nameOf(outer.node)?.sign === made?.sign &&
+        outer.around.at(-1)?.kind === "block" &&
+        around.slice(0, -1).includes(outer.around.at(-1) as SyntaxNode),
+    );
+    if (!type || !made || !functionAround(around) || !(isInner || outside.has(made.sign ?? ""))) return [];
     const lines = wholeLines(context, node);
     const hasValue = node.children.some((child) => child.kind === "assignment");
     const name = made.sign ?? "";
@@ -67,12 +75,17 @@ function plantsType(context: EditContext): Proposal[] {
   if (context.writing.variables !== "declared in place") return [];
   return ofKind(context, "declaration").flatMap(({ node, around }) => {
     const type = node.children.find((child) => child.kind === "type");
-    if (functionAround(around) || !type) return [];
+    if (!type || node.role === "start") return [];
+    const [block, owner] = [around.at(-1), functionAround(around)];
+    // A variable of a function is made a second time in a block further in.
+    const isFurtherIn = (given: readonly SyntaxNode[]) =>
+      owner === undefined || (block?.kind === "block" && given.slice(0, -2).includes(block) && given.at(-2) !== block);
     const name = nodesOf(node).find((each) => each.role === "definition")?.sign;
     return ofKind(context, "assignment").flatMap((given) => {
       const target = part(given.node, "target");
       const plain = given.node.sign === context.writing.assign && given.around.at(-1)?.kind === "statement";
       if (!plain || target?.kind !== "name" || target.sign !== name || !functionAround(given.around)) return [];
+      if (!isFurtherIn(given.around)) return [];
       return [insert(given.node.from, `${context.sourceOf(type).replace(/^.*\s/, "")} `, { name: name ?? "" })];
     });
   });
@@ -99,10 +112,15 @@ export const scopeWord: EditFamily = {
   id: "scope-word",
   says: "a variable of the whole program that a function takes for its own",
   weight: 8,
-  reads: "tree",
+  reads: "both",
   mends: (context) => [...mends(context), ...declaredAgain(context)],
   plants: (context) => [...plants(context), ...plantsType(context)],
   examples: [
+    {
+      language: "java",
+      right: 'class M { void f(int n) { String k = "a"; if (n > 1) { k = "b"; } g(k); } }',
+      faulty: 'class M { void f(int n) { String k = "a"; if (n > 1) { String k = "b"; } g(k); } }',
+    },
     {
       language: "java",
       right: "class Main { static int calls = 0; void f() { calls = 4; } }",
