@@ -21,3 +21,9 @@ export function plainValue(
   if (!isUnknown(worked.value)) return { written: worked.written };
   return worked.value.raised ? { stops: worked.value.why } : { unknown: worked.value.why };
 }
+
+/** A list as a recording tells it, for tests: values of one type, as texts. */
+export const listOf = (type: string, ...texts: readonly string[]): Value => ({
+  ...{ type: "list", id: 1, shape: "list" },
+  items: texts.map((text) => ({ value: { type, text } })),
+});

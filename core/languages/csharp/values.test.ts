@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { plainValue } from "../../expressions/plainValue.ts";
+import { listOf, plainValue } from "../../expressions/plainValue.ts";
 import type { Value } from "../../trace/trace.ts";
 
 /** What an expression is worth, as mono gives it, written as the program writes such a value. */
@@ -64,12 +64,6 @@ test.each([
   ['int.Parse("x")', "FormatException: Input string was not in a correct format."],
 ])("%s stops the program: %s", (expression, why) => {
   expect(plainValue("csharp", expression)).toEqual({ stops: why });
-});
-
-/** A list as a recording tells it. */
-const listOf = (type: string, ...texts: readonly string[]): Value => ({
-  ...{ type: "list", id: 1, shape: "list" },
-  items: texts.map((text) => ({ value: { type, text } })),
 });
 
 /** What names hold, as a recording of this language tells it. */

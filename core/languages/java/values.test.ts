@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { plainValue } from "../../expressions/plainValue.ts";
+import { listOf, plainValue } from "../../expressions/plainValue.ts";
 import type { Value } from "../../trace/trace.ts";
 
 /** What an expression is worth, as a JDK 17 gives it, written as the program writes such a value. */
@@ -83,12 +83,6 @@ test.each([
   ['"ab".charAt(5)', "StringIndexOutOfBoundsException: String index out of range: 5"],
 ])("%s stops the program: %s", (expression, why) => {
   expect(plainValue("java", expression)).toEqual({ stops: why });
-});
-
-/** A list as a recording tells it. */
-const listOf = (type: string, ...texts: readonly string[]): Value => ({
-  ...{ type: "list", id: 1, shape: "list" },
-  items: texts.map((text) => ({ value: { type, text } })),
 });
 
 /** What names hold, as a recording of this language tells it. */

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { plainValue } from "../../expressions/plainValue.ts";
+import { listOf, plainValue } from "../../expressions/plainValue.ts";
 import type { Value } from "../../trace/trace.ts";
 
 /** What an expression is worth, as Octave 7 gives it, written as the program writes such a value. */
@@ -47,12 +47,6 @@ const values: ReadonlyArray<readonly [string, string]> = [
 
 test.each(values)("%s is %s", (expression, value) => {
   expect(plainValue("octave", expression)).toEqual({ written: value });
-});
-
-/** A list as a recording tells it. */
-const listOf = (type: string, ...texts: readonly string[]): Value => ({
-  ...{ type: "list", id: 1, shape: "list" },
-  items: texts.map((text) => ({ value: { type, text } })),
 });
 
 /** What names hold, as a recording of this language tells it. */
