@@ -11,13 +11,13 @@ import type { ReferenceCard } from "./referenceCard.ts";
 import type { Token } from "./token.ts";
 import type { Writing } from "./writing.ts";
 
+/** The first and the last number of a type. */
+export type NumberRanges = Readonly<Record<string, readonly [from: bigint, to: bigint]>>;
+
 /**
  * The condition of a loop: the names in it, whether it calls anything, whether it holds none. `comparison`: if it is
  * one comparison of a name with a name or number, its sides; the loop goes on while it holds.
  */
-/** The first and the last number of a type. */
-export type NumberRanges = Readonly<Record<string, readonly [from: bigint, to: bigint]>>;
-
 export type LoopCondition = {
   names: string[];
   calls: boolean;

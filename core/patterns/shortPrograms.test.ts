@@ -44,13 +44,7 @@ test.each([
     "pascal",
     "program P;\nvar n: integer;\nbegin\n  readln(n);\n  if n «mod¦div» 2 = 0 then\n    writeln('even');\nend.\n",
   ],
-  [
-    "the same in brackets",
-    "python",
-    'crew = int(input())\nif (crew «%¦/») 2 == 0:\n    print("pairs")\n'
-      .replace("«%¦/»)", "«%¦/» 2)")
-      .replace(" 2) 2", " 2)"),
-  ],
+  ["the same in brackets", "python", 'crew = int(input())\nif (crew «%¦/» 2) == 0:\n    print("pairs")\n'],
   [
     "the same of a number compared from the left",
     "c",
@@ -88,6 +82,15 @@ test.each([
   expect(best?.text).toBe(slip.right);
   expect(best?.odds).toBeGreaterThan(1);
   expect(kindOf(slip)).toBe("and-or-mixed-up");
+});
+
+test.each([
+  "if low == tide and tide == high:\n    sail()\n",
+  "if day == 6 and hour == 7:\n    sail()\n",
+  'if day != "Sat" or boat != "Tern":\n    sail()\n',
+])("two questions about different things are meant: %s", (text) => {
+  const [best] = proposedBy("logic-word", { ...example("python", text), faulty: text });
+  expect(best?.odds).toBe(1);
 });
 
 test("a range that is asked for is as likely as others", () => {
@@ -130,9 +133,8 @@ test.each([
   ["no element is looked at", "python", "while len(queue) > 2:\n    print(queue)\n"],
 ])("nothing is taken out where %s", (_, language, faulty) => {
   const slip = { ...example(language, faulty), faulty };
-  expect(proposedBy("step-left-out", slip).some(({ text }) => /\.pop\(\)|\.pop\(0\).*\n.*\.pop\(0\)/s.test(text))).toBe(
-    false,
-  );
+  const taken = (text: string) => text.match(/\.pop\(/g)?.length ?? 0;
+  expect(proposedBy("step-left-out", slip).filter(({ text }) => taken(text) > taken(faulty))).toEqual([]);
 });
 
 test("a loop's name is never to become the list that it goes over", () => {
@@ -142,7 +144,7 @@ test("a loop's name is never to become the list that it goes over", () => {
   expect(proposed.some((text) => text.includes("for rooms in rooms"))).toBe(false);
 });
 
-test("what is gathered in is hardly one more in every pass, a limit is", () => {
+test("what is gathered in is hardly one more in every pass", () => {
   const slip = example(
     "java",
     "class M { int f() {\n  int sum = 0;\n  for (int i = 1; i < 5; i++) {\n    sum = sum + i;\n  }\n  return sum;\n} }\n",
@@ -285,6 +287,7 @@ test.each([
 test.each([
   ["the element is used behind that", "for name in names:\n    name = name.strip()\n    print(name)\n"],
   ["the loop counts", "for i in range(3):\n    i = i + 1\n"],
+  ["the element is a list, and stays the same one", "for row in rows:\n    row += [0]\n"],
   ["another list gets it", "done = []\nfor name in names:\n    name = name.strip()\n    done.append(name)\n"],
 ])("no copy is noticed where %s", (_, text) => {
   const context = editContext(languageOf(example("python", text)), text);

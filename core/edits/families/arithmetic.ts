@@ -3,12 +3,10 @@ import { change, type EditContext, type EditFamily, type Proposal } from "../edi
 import { ofKind, signPlace } from "../places.ts";
 
 /** True where a quotient is compared with 0 or 1, as what is left over is: `n / 2 == 0`. */
-function asksForRest(node: SyntaxNode, around: readonly SyntaxNode[]): boolean {
+function asksForRest(around: readonly SyntaxNode[]): boolean {
   const outer = around.filter((each) => each.kind !== "group").at(-1);
   if (outer?.kind !== "binary" || !/^(?:[=!~]=|<>|=|===)$/.test(outer.sign ?? "")) return false;
-  return outer.children.some((side) =>
-    side.to <= node.from || side.from >= node.to ? side.kind === "number" && /^[01]$/.test(side.sign ?? "") : false,
-  );
+  return outer.children.some(({ kind, sign }) => kind === "number" && /^[01]$/.test(sign ?? ""));
 }
 
 /** Operators of calculation, each for the others. */
@@ -33,7 +31,7 @@ function otherOperators(context: EditContext): Proposal[] {
     if (sign === "*") for (const other of ["+", ...division, "-"]) add(other, other === "+" ? 0.5 : 0.35);
     if (division.some((each) => each.toLowerCase() === sign.toLowerCase()))
       for (const other of [...division, "*", "-"])
-        add(other, other === divides.rest && asksForRest(node, around) ? 2 : division.includes(other) ? 0.9 : 0.4);
+        add(other, other === divides.rest && asksForRest(around) ? 2 : division.includes(other) ? 0.9 : 0.4);
     return [...others].map(([other, likely]) => {
       const blanks = /\w/.test(other) && context.text[place.from - 1] !== " ";
       return change(place, blanks ? ` ${other} ` : other, { before: sign, after: other }, likely);

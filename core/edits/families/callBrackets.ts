@@ -41,18 +41,12 @@ function ofObjects(context: EditContext): Proposal[] {
 /** What stands behind the name of a function on its line, put in brackets: `show time;`. */
 function aroundGiven(context: EditContext): Proposal[] {
   const { library, statementEnd } = context.writing;
+  const made = new Set(context.nodes.flatMap(({ node }) => (node.role === "definition" ? [node.from] : [])));
   return context.lines.flatMap(({ code, text }) => {
     const last = code.findLast((token) => token.text !== statementEnd);
     return code.flatMap((callee, at) => {
       const first = code[at + 1];
-      if (
-        !first ||
-        !last ||
-        callee.kind !== "name" ||
-        last === callee ||
-        /^(?:def|function)$/.test(code[0]?.text ?? "")
-      )
-        return [];
+      if (!first || !last || callee.kind !== "name" || last === callee || made.has(callee.from)) return [];
       const isOwn = context.functions.includes(callee.text);
       // A type and a name declare something.
       const isGiven = ["name", "number", "text"].includes(first.kind) && !/[{]\s*$/.test(text);

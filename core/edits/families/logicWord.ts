@@ -1,6 +1,6 @@
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
-import { isSimple, signPlace } from "../places.ts";
+import { isSimple, namesIn, signPlace } from "../places.ts";
 
 function isNot(context: EditContext, sign: string | undefined): boolean {
   return (sign ?? "").toLowerCase() === context.writing.not.trim().toLowerCase() || sign === "~";
@@ -12,15 +12,25 @@ function joins(context: EditContext, sign: string): boolean {
 }
 
 /** The comparison on one side of a joined condition, out of its brackets. */
-function comparisonOn(node: SyntaxNode, side: "left" | "right"): string {
+function comparisonOn(node: SyntaxNode, side: "left" | "right"): SyntaxNode | undefined {
   const given = part(node, side);
-  return (given?.kind === "group" ? given.children[0]?.sign : given?.sign) ?? "";
+  return given?.kind === "group" ? given.children[0] : given;
 }
 
-/** True where nearly all values meet one of two conditions ("is not 1 or is not 2"), or none can meet both ("is 1 and is 2"). */
-function isHardlyMeant(node: SyntaxNode, isAnd: boolean): boolean {
-  const sides = [comparisonOn(node, "left"), comparisonOn(node, "right")];
-  return isAnd ? sides.every((sign) => /^={1,3}$/.test(sign)) : sides.some((sign) => /^(?:!==?|<>|~=)$/.test(sign));
+/**
+ * True where nearly all values of a name meet one of two conditions ("is not 1 or is not 2"), or none can meet both ("is 1 and
+ * is 2").
+ */
+function isHardlyMeant(context: EditContext, node: SyntaxNode, isAnd: boolean): boolean {
+  const [one, other] = [comparisonOn(node, "left"), comparisonOn(node, "right")];
+  if (!one || !other) return false;
+  const [first, second] = [part(one, "left"), part(other, "left")];
+  if (isAnd) {
+    const isSame = first && second && context.sourceOf(first) === context.sourceOf(second);
+    return isSame === true && [one, other].every(({ sign }) => /^={1,3}$/.test(sign ?? ""));
+  }
+  const shared = namesIn(one).some((name) => namesIn(other).includes(name));
+  return shared && [one, other].some(({ sign }) => /^(?:!==?|<>|~=)$/.test(sign ?? ""));
 }
 
 /** `and` for `or`; a `not` more or less around a condition. */
@@ -33,7 +43,7 @@ function otherWords(context: EditContext): Proposal[] {
     if (node.kind === "binary" && (isAnd || sign === or.toLowerCase())) {
       const place = signPlace(context, node);
       const other = isAnd ? or : and;
-      const odds = isHardlyMeant(node, isAnd) ? 1.6 : 1;
+      const odds = isHardlyMeant(context, node, isAnd) ? 1.6 : 1;
       if (place) found.push(change(place, other, { before: sign, after: other }, odds));
     }
     if (node.kind === "binary" && (sign === "&" || sign === "|") && !joins(context, sign)) {

@@ -27,7 +27,7 @@ function mends(context: EditContext): Proposal[] {
     language.ownWords.has(type),
   );
   const walked = walkedNames(context);
-  return code.flatMap((token, at) => {
+  return code.flatMap((token) => {
     if (token.kind !== "name" && !(token.kind === "keyword" && !language.profile.caseSensitive)) return [];
     const { text } = token;
     const own = language.ownWords.has(text);
@@ -44,10 +44,6 @@ function mends(context: EditContext): Proposal[] {
     };
     for (const other of known) propose(other, own ? 0.2 : rare ? 1 : 0.3);
     if (!names.includes(text)) for (const other of language.ownWords) propose(other, own ? 0.25 : 0.9);
-    // Parts of the library that are no words of their own: random.randint.
-    if (code[at - 1]?.text === ".")
-      for (const other of [...language.chanceWords, ...language.quietFunctions])
-        if (!language.ownWords.has(other)) propose(other, 0.8);
     for (const other of types) if (!known.has(text)) propose(other, 1);
     return found;
   });

@@ -110,7 +110,7 @@ function plants(context: EditContext): Proposal[] {
 
 export const scopeWord: EditFamily = {
   id: "scope-word",
-  says: "a variable of the whole program that a function takes for its own",
+  says: "a variable that is made a second time, or one of the whole program that a function takes for its own",
   weight: 8,
   reads: "both",
   mends: (context) => [...mends(context), ...declaredAgain(context)],

@@ -1,5 +1,6 @@
 import { lineTexts } from "../../source/lines.ts";
 import { type Language, type LoopCondition, messageReading } from "../language.ts";
+import { conditionOf } from "../statements.ts";
 import type { Token } from "../token.ts";
 import { pythonCard } from "./card.ts";
 import { pythonInput } from "./input.ts";
@@ -72,27 +73,12 @@ function indentedLines(program: string, header: number): number[] {
   return body;
 }
 
-const orders = new Set(["<", "<=", ">", ">=", "!="]);
-
-function isOrder(text: string | undefined): text is "<" | "<=" | ">" | ">=" | "!=" {
-  return text !== undefined && orders.has(text);
-}
+const looking: ReadonlySet<string> = new Set(["len"]);
 
 function loopCondition(line: readonly Token[]): LoopCondition | null {
   if (line[0]?.text !== "while") return null;
-  const names = line.filter((token) => token.kind === "name").map((token) => token.text);
-  const calls = line.some(
-    (token, index) =>
-      token.text === "(" &&
-      (line[index - 1]?.kind === "name" || line[index - 1]?.text === ")") &&
-      line[index - 1]?.text !== "len",
-  );
-  const condition: LoopCondition = { names: [...new Set(names)], calls, constant: names.length === 0 };
-  const [, left, sign, right, colon] = line;
-  const plain = (token: Token | undefined) => token?.kind === "name" || token?.kind === "number";
-  if (line.length === 5 && colon?.text === ":" && left && right && plain(left) && plain(right) && isOrder(sign?.text))
-    condition.comparison = { left: left.text, operator: sign.text, right: right.text };
-  return condition;
+  const end = line.findLastIndex((token) => token.text === ":");
+  return conditionOf(line.slice(1, end < 0 ? undefined : end), looking);
 }
 
 /** Python 3 as run by CPython. */

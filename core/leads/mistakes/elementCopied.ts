@@ -3,11 +3,13 @@ import { calledName, ofKind } from "../../edits/places.ts";
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
-/** The assignments of a loop's body that give the loop's own name another value. */
-const givenIn = (body: SyntaxNode, name: string): SyntaxNode[] =>
-  nodesOf(body).filter(
-    (each) => each.kind === "assignment" && each.children[0]?.kind === "name" && each.children[0].sign === name,
-  );
+/** The assignments of a loop's body that give the loop's own name another value; a list that is added to stays the same one. */
+const givenIn = (context: EditContext, body: SyntaxNode, name: string): SyntaxNode[] =>
+  nodesOf(body).filter((each) => {
+    const [target] = each.kind === "assignment" ? each.children : [];
+    const lengthens = each.sign !== context.writing.assign && part(each, "value")?.kind === "list";
+    return target?.kind === "name" && target.sign === name && !lengthens;
+  });
 
 /** True where a name is read behind a place, other than in a loop that gives it its own values. */
 function isReadBehind(context: EditContext, name: string, from: number): boolean {
@@ -35,7 +37,7 @@ export const elementCopied: Mistake = {
       // What a loop counts by is no copy of anything.
       if (!source || !body || target?.kind !== "name" || source.sign === ":") return [];
       if (source.kind === "call" && calledName(source) === context.writing.countingCall) return [];
-      const last = givenIn(body, name).at(-1);
+      const last = givenIn(context, body, name).at(-1);
       if (!last || isReadBehind(context, name, last.to)) return [];
       return [
         {

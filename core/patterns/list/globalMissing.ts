@@ -1,5 +1,5 @@
 import { example } from "../example.ts";
-import { byEdit } from "../grounds.ts";
+import { byEdit, takesAway } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 
 /** A function gives a value to a variable of the program without saying that it means it. */
@@ -11,7 +11,7 @@ export const globalMissing: Pattern = {
   cause: "Giving a value inside of a function makes a variable of its own.",
   avoid: "Hand values in and give them back.",
   fault: true,
-  grounds: [byEdit("scope-word", () => true, 5)],
+  grounds: [byEdit("scope-word", (change) => !takesAway(change), 5)],
   examples: [
     example(
       "python",
