@@ -6,6 +6,7 @@ import { editContext } from "../core/edits/context.ts";
 import { applyEdit } from "../core/edits/edit.ts";
 import { proposeEdits } from "../core/edits/families.ts";
 import { findLanguage } from "../core/languages/languages.ts";
+import { forEachJob } from "../server/mend/search.ts";
 import { createSearchRuns } from "../server/mend/searchRuns.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
 import type { RightProgram } from "./collection/program.ts";
@@ -84,12 +85,13 @@ async function benchLanguage(toolchains: Toolchains, id: string): Promise<Measur
   for (const [kind, times] of Object.entries(plan.times)) {
     const own = kinds[kind] ?? [];
     // Fast ones are tried again and again, so that a start or a stop of something else does not decide.
-    const rounds = runs.inCompany ? Math.ceil(1000 / own.length) : 1;
+    const rounds = runs.inCompany ? Math.ceil((kind === "refused" ? 6000 : 1000) / own.length) : 1;
     // A text that was built before would not be built again.
     const repeated = Array.from({ length: rounds }, (_, round) =>
       own.map((text) => text + "\n".repeat(round + 1)),
     ).flat();
-    const ours = (await timeOf(repeated, runs.inCompany ? 256 : 4, reach)) / repeated.length;
+    const atOnce = availableParallelism() * forEachJob[kind === "refused" ? "refused" : "running"];
+    const ours = (await timeOf(repeated, runs.inCompany ? atOnce : 4, reach)) / repeated.length;
     const folder = mkdtempSync(join(tmpdir(), "bent-nail-bench-"));
     const sample = own.filter((_, at) => at % Math.max(1, Math.floor(own.length / plainRuns)) === 0);
     let number = 0;
@@ -102,7 +104,7 @@ async function benchLanguage(toolchains: Toolchains, id: string): Promise<Measur
       })) / sample.length;
     rmSync(folder, { recursive: true, force: true });
     console.log(
-      `${id}, ${kind}: ${own.length} candidates of ${program.name}, ${ours.toFixed(2)} ms each; plain: ${plain.toFixed(1)} ms`,
+      `${id}, ${kind}: ${own.length} candidates of ${program.name}, ${ours.toFixed(3)} ms each; plain: ${plain.toFixed(1)} ms`,
     );
     measures.push({
       work: `try ${kind === "all" ? "" : `${kind} `}candidates of ${id}`,

@@ -225,6 +225,8 @@ export type RunRequest = {
   limits: Limits;
   signal?: AbortSignal;
   hurried?: boolean;
+  /** Of many in one job: no more is asked of what is refused than the line, where the translator tells that sooner. */
+  linesOnly?: boolean;
   /** The way of the language that the program is in, where it has more than one (core/languages/ways.ts). */
   way?: string;
   /** Only of recordings, by toolchains that have `changes`. */

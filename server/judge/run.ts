@@ -28,6 +28,8 @@ export type ProgramRun = {
   limits?: Limits;
   /** True for one of many runs of a search. */
   hurried?: boolean;
+  /** True for many in one job of which no more is asked, where they are refused, than the line. */
+  linesOnly?: boolean;
   /** What is changed at a step, where it is recorded. */
   change?: StepChange;
   /** True where it is read and never run, by the word of who took it in. */
@@ -101,6 +103,7 @@ function requestOf(run: ProgramRun) {
     limits: run.limits ?? usualLimits,
     ...(run.language.way ? { way: run.language.way } : {}),
     ...(run.hurried ? { hurried: true } : {}),
+    ...(run.linesOnly ? { linesOnly: true } : {}),
   };
 }
 

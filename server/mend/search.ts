@@ -47,7 +47,7 @@ type Task = { state: State; text: string; edits: Edit[]; worth: number };
 /** Candidates that are tried at once, if nobody says otherwise: more than cores, since a part of every run is waiting. */
 const usuallyAtOnce = 4;
 /** The same for each job that goes on, where many are tried in one: two jobs' worth. */
-const forEachJob = 128;
+export const forEachJob = { refused: 512, running: 128 } as const;
 const mostStates = 12;
 const mostSteps = 4;
 const mostPaired = 40;
@@ -146,10 +146,10 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
       if (ran.reach < was) return;
       if (ran.reach === 0) {
         // It is refused still: worth going on from only if the reader comes further.
-        const line = ran.verdict.reportedLine;
+        const line = ran.reportedLine;
         if (line === null || task.state.reported === null || line <= task.state.reported + 1) return;
         reaches.fill(0);
-        ({ reportedLine: reported } = ran.verdict);
+        reported = ran.reportedLine;
         leads = line === null ? [] : [{ line, why: "", weight: 100 }];
         return goOn(task, reaches, reported, leads, 0.35);
       }
@@ -158,7 +158,7 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
       improved ||= ran.reach > was;
       reaches[at] = ran.reach;
       if (ran.reach < 3 && leads.length === 0) {
-        ({ reportedLine: reported } = ran.verdict);
+        reported = ran.reportedLine;
         leads = reported === null ? [] : [{ line: reported, why: "", weight: 100 }];
       }
     }
@@ -290,7 +290,8 @@ export async function searchFixes(toolchains: Toolchains, request: SearchRequest
     }
   };
   let running = 1;
-  const atOnce = runs.inCompany ? (request.atOnce ?? availableParallelism()) * forEachJob : request.atOnce;
+  const waiting = forEachJob[Math.min(...start.reaches) === 0 ? "refused" : "running"];
+  const atOnce = runs.inCompany ? (request.atOnce ?? availableParallelism()) * waiting : request.atOnce;
   await Promise.all(Array.from({ length: atOnce ?? usuallyAtOnce }, worker));
   // What is shown as whole was run once more in the ordinary way, alone and with the usual limits.
   const fixes: FoundFix[] = [];

@@ -60,8 +60,8 @@ function reachOf(verdict: Verdict, outcome: Outcome): Reach {
 const mostPassing = 2;
 const passingShare = 0.05;
 
-/** What a run of a candidate came to. */
-export type CandidateRun = { reach: Reach; verdict: Verdict; outcome: Outcome };
+/** What a run of a candidate came to, and the line that is reported (from 1). */
+export type CandidateRun = { reach: Reach; reportedLine: number | null; outcome: Outcome };
 
 /** The program itself before anything is changed: how far it comes with each check, and what is known of the one that decides. */
 export type Beginning = {
@@ -100,11 +100,16 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
     ...(check.surroundings ? { surroundings: check.surroundings } : {}),
   });
   const told = (outcome: Outcome, { expected, intended, comparison }: SearchCheck): CandidateRun => {
+    // No check is asked about what does not start, and most changes of what does not start leave it so.
+    if (outcome.started === false && outcome.stoppedBy === "refused") {
+      const reportedLine = outcome.diagnostics.find((diagnostic) => diagnostic.primary)?.line ?? null;
+      return { reach: 0, reportedLine, outcome };
+    }
     const verdict = suggestVerdict({
       ...{ language, outcome, endless: null, lastState: null, endlessClass: policies.endlessClass },
       ...{ expected, intended, comparison, fileNames: files.map((file) => file.name) },
     });
-    return { reach: reachOf(verdict, outcome), verdict, outcome };
+    return { reach: reachOf(verdict, outcome), reportedLine: verdict.reportedLine, outcome };
   };
 
   /** One run of a text, alone, with the check at a place; null where it told nothing. */
@@ -141,10 +146,13 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
           const begun = Date.now();
           if (begun >= until) return texts.map(() => null);
           const variants = texts.map((each) => ({ main: Buffer.from(each.text, "utf8"), input: each.input }));
-          const found = await runVariants(toolchains, runOf("", check, limits), variants, (until - begun) / 1000);
+          const run = { ...runOf("", check, limits), linesOnly: true };
+          const found = await runVariants(toolchains, run, variants, (until - begun) / 1000);
           const took = Date.now() - begun;
           if (!urgent) millisecondsEach = took / texts.length;
+          const most = mostNext(took, found?.every((outcome) => outcome?.stoppedBy === "refused") ?? false);
           if (!urgent && texts.length >= together) together = nextTogether(together, took);
+          if (!urgent) together = Math.min(together, most);
           return found ?? texts.map(() => null);
         },
         {
@@ -241,16 +249,26 @@ export function createSearchRuns(toolchains: Toolchains, request: SearchRequest)
 const firstTogether = 16;
 /** The same of a program that does not come to its end: most changes leave it so, and each of those takes all of its time. */
 const firstOfEndless = 4;
+const mostRunning = 64;
+const atOnce = 100;
 const soon = 500;
 const long = 1000;
 
 function nextTogether(together: number, took: number): number {
-  return took < soon ? Math.min(64, together * 2) : took > long ? Math.max(4, Math.floor(together / 2)) : together;
+  if (took < soon) return together * 2;
+  return took > long ? Math.max(4, Math.floor(together / 2)) : together;
+}
+
+/** The most that a job may have after one that took some milliseconds: what is refused is not run, and may be many more. */
+function mostNext(took: number, allRefused: boolean): number {
+  if (allRefused) return 512;
+  return took < atOnce ? 128 : mostRunning;
 }
 
 /** Candidates of a job: no more than are over in a while also where some of them take all of their time. */
 function mostTogether(seconds: number, together: number): number {
-  return Math.max(4, Math.floor(Math.min(together, 12.8 / Math.max(0.2, seconds))));
+  const most = together > mostRunning ? together : Math.min(together, 12.8 / Math.max(0.2, seconds));
+  return Math.max(4, Math.floor(most));
 }
 
 /** How much a candidate may print where the program itself printed `longest` bytes. */

@@ -56,6 +56,8 @@ export type Tries = {
   /** What each of them may take. */
   cpuSeconds: number;
   wallSeconds: number;
+  /** Of what is refused the line alone is told. */
+  linesOnly: boolean;
 };
 
 const answerHeadSchema = z.object({
@@ -223,9 +225,9 @@ export function startServant(specification: SandboxSpecification, limits: Limits
   };
 }
 
-function headOfTries({ variants, cpuSeconds, wallSeconds }: Tries) {
+function headOfTries({ variants, cpuSeconds, wallSeconds, linesOnly }: Tries) {
   const sizes = variants.map(({ main, input }) => [main.length, input.length]);
-  return { tries: sizes, trySeconds: cpuSeconds, tryWallSeconds: wallSeconds };
+  return { tries: sizes, trySeconds: cpuSeconds, tryWallSeconds: wallSeconds, linesOnly };
 }
 
 /** Starts a worker that runs programs. Throws if bubblewrap is missing. */

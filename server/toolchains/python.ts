@@ -144,6 +144,31 @@ function outcomeOf(
   };
 }
 
+/** What became of a program of which no more is asked than where it is refused. */
+function refusedAt(line: number, file: string, translator: string): Outcome {
+  const diagnostic: Diagnostic = {
+    severity: "error",
+    stage: "translation",
+    primary: true,
+    errorName: "SyntaxError",
+    message: "",
+    file,
+  };
+  if (line > 0) diagnostic.line = line;
+  return {
+    started: false,
+    finished: false,
+    stoppedBy: "refused",
+    exit: { code: 1, signal: 0 },
+    diagnostics: [diagnostic],
+    console: [],
+    effects: [],
+    inputRanOut: false,
+    milliseconds: 0,
+    translator,
+  };
+}
+
 /** With warnings as errors, and other versions that are installed. */
 function otherWays(): OtherWay[] {
   const only = "import sys; compile(open(sys.argv[1], 'rb').read(), sys.argv[1], 'exec')";
@@ -202,7 +227,7 @@ export function createPythonToolchain(): Toolchain {
         },
         tries: {
           variants: variants.map(({ main, input }) => ({ main, input: Buffer.from(input, "utf8") })),
-          ...{ cpuSeconds, wallSeconds },
+          ...{ cpuSeconds, wallSeconds, linesOnly: request.linesOnly ?? false },
         },
       },
       request.signal,
@@ -212,6 +237,7 @@ export function createPythonToolchain(): Toolchain {
     return variants.map(({ main, input }, at) => {
       const one = tried.get(at);
       if (!one || one.how === "past the streams") return null;
+      if (one.how === "refused") return refusedAt(one.line, request.files[0]?.name ?? "", translator);
       const block = readBlock(one.block, [], pythonResultSchema);
       const files = request.files.map((file, place) => (place === 0 ? { ...file, bytes: main } : file));
       const own = { ...answer, ...{ exit: one.exit, signal: one.signal, milliseconds: one.milliseconds } };

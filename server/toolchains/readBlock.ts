@@ -74,9 +74,13 @@ export function readBlock<Result>(block: Buffer, raw: RawOutput, resultSchema: z
   };
 }
 
-/** What a try left in a block of many (runners/sandbox/bent_nail_sandbox/tries.py). */
+/**
+ * What a try left in a block of many (runners/sandbox/bent_nail_sandbox/tries.py). Of one that is refused where lines alone are
+ * told there is the line (from 1) and nothing else; 0 where it is not known.
+ */
 export type TriedBlock = {
-  how: "ended" | "time" | "past the streams";
+  how: "ended" | "time" | "past the streams" | "refused";
+  line: number;
   signal: number;
   exit: number;
   milliseconds: number;
@@ -84,7 +88,7 @@ export type TriedBlock = {
 };
 
 const tryHeader = 16;
-const endings = ["ended", "time", "past the streams"] as const;
+const endings = ["ended", "time", "past the streams", "refused"] as const;
 
 /** The blocks of the tries in a job's block, by their place; a try that is not there was not made. Stops at what does not fit. */
 export function readTries(block: Buffer): Map<number, TriedBlock> {
@@ -100,10 +104,11 @@ export function readTries(block: Buffer): Map<number, TriedBlock> {
       continue;
     }
     if (how === undefined) break;
-    const status = block.readUInt32LE(from + 4);
+    const told = block.readUInt32LE(from + 4);
+    const status = how === "refused" ? 0 : told;
     const signal = status & 127;
     found.set(block.readUInt32LE(at + 1) - 1, {
-      ...{ how, signal, exit: signal === 0 ? (status >> 8) & 255 : 128 + signal },
+      ...{ how, line: how === "refused" ? told : 0, signal, exit: signal === 0 ? (status >> 8) & 255 : 128 + signal },
       milliseconds: block.readDoubleLE(from + 8),
       block: block.subarray(from + tryHeader, end),
     });

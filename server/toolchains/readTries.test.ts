@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { readTries } from "./readBlock.ts";
 
-type Try = { number: number; how: 0 | 1 | 2; status: number; milliseconds: number; text: string };
+type Try = { number: number; how: 0 | 1 | 2 | 3; status: number; milliseconds: number; text: string };
 
 /** A block as the sandbox writes it (runners/sandbox/bent_nail_sandbox/tries.py). */
 function blockOf(tries: readonly Try[]): Buffer {
@@ -24,7 +24,11 @@ function blockOf(tries: readonly Try[]): Buffer {
 }
 
 const anyTry = fc.record({
-  ...{ number: fc.nat(500), how: fc.constantFrom(0 as const, 1 as const, 2 as const), status: fc.nat(65_535) },
+  ...{
+    number: fc.nat(500),
+    how: fc.constantFrom(0 as const, 1 as const, 2 as const, 3 as const),
+    status: fc.nat(65_535),
+  },
   ...{ milliseconds: fc.nat(5000), text: fc.string({ maxLength: 30 }) },
 });
 const tries = fc.uniqueArray(anyTry, { selector: (each) => each.number, maxLength: 12 });
@@ -36,11 +40,15 @@ test("Every try of a block is told with its place, its end and what it left", ()
       expect(found.size).toBe(all.length);
       for (const { number, how, status, milliseconds, text } of all) {
         const own = found.get(number);
-        expect(own?.how).toBe((["ended", "time", "past the streams"] as const)[how]);
+        expect(own?.how).toBe((["ended", "time", "past the streams", "refused"] as const)[how]);
+        expect(own?.line).toBe(how === 3 ? status : 0);
         expect(own?.block.toString()).toBe(text);
         expect(own?.milliseconds).toBe(milliseconds);
-        const signal = status & 127;
-        expect([own?.signal, own?.exit]).toEqual([signal, signal === 0 ? (status >> 8) & 255 : 128 + signal]);
+        const signal = how === 3 ? 0 : status & 127;
+        expect([own?.signal, own?.exit]).toEqual([
+          signal,
+          how === 3 ? 0 : signal === 0 ? (status >> 8) & 255 : 128 + signal,
+        ]);
       }
     }),
   );

@@ -1,4 +1,5 @@
 """Checks, runs or records one Python program inside the calling process. Works in any CPython, also without fork."""
+import _signal
 import atexit
 import builtins
 import gc
@@ -18,6 +19,7 @@ from sys import __excepthook__ as print_exception
 from bent_nail_sandbox.block import append_frame
 
 from .console import Console, OutputFull, open_streams
+from .lines import refused_at  # noqa: F401  asked by whoever tries many variants
 from .recorder import StepLimit, start_recording
 
 
@@ -43,14 +45,14 @@ def compile_file(name, data, problems):
         warnings.simplefilter("always")
         refusal = undecodable(name, data)
         if refusal is not None:
-            problems.append({"severity": "error", "file": name, "text": refusal})
+            problems.append({"severity": "error", "file": name, "line": 0, "text": refusal})
             return None
         try:
             code = compile(data, name, "exec", dont_inherit=True)
         except (SyntaxError, ValueError, OverflowError, RecursionError, MemoryError) as problem:
             code = None
             text = "".join(traceback.format_exception_only(type(problem), problem))
-            problems.append({"severity": "error", "file": name, "text": text})
+            problems.append({"severity": "error", "file": name, "line": getattr(problem, "lineno", None) or 0, "text": text})
     for warning in noticed:
         problems.append({"severity": "warning", "file": name, "line": warning.lineno or 0, "text": "%s: %s" % (warning.category.__name__, warning.message)})
     return code
@@ -101,10 +103,15 @@ def append_result(block, problems, code, **found):
     append_frame(block, b"R", json.dumps(result).encode("utf-8", "backslashreplace"))
 
 
+def first_refusal(problems, request):
+    """The problem by which a program does not start; None if it does."""
+    # A slip in another file shows where that is imported, after whatever ran before.
+    return next((problem for problem in problems if problem["severity"] == "error" and (problem["file"] == request["main"] or request["mode"] == "check")), None)
+
+
 def refused_by(problems, request, console):
     """True if a program does not start with these problems; console and result are written then."""
-    # A slip in another file shows where that is imported, after whatever ran before.
-    first = next((problem for problem in problems if problem["severity"] == "error" and (problem["file"] == request["main"] or request["mode"] == "check")), None)
+    first = first_refusal(problems, request)
     if first is None:
         return False
     console.append(b"E", first["text"].encode("utf-8", "backslashreplace"))
@@ -112,9 +119,17 @@ def refused_by(problems, request, console):
     return True
 
 
-def refuses(request, block):
-    """Translates a program and runs nothing; True if it does not start, which `block` tells then as run() would. `request` as for run()."""
-    return refused_by(check(request["files"], request["order"])[1], request, Console(block, request["outputLimit"], {}))
+def refuses(request, translated, block):
+    """True if a program that check() has translated does not start, which `block` tells then as run() would. `request` as for run()."""
+    return refused_by(translated[1], request, Console(block, request["outputLimit"], {}))
+
+
+def refused_line(request, translated):
+    """The line (0: unknown) at which a program that check() has translated is refused; None if it starts."""
+    problem = first_refusal(translated[1], request)
+    return None if problem is None else problem["line"]
+
+
 
 
 def let_go(names):
@@ -130,8 +145,10 @@ def let_go(names):
 def felt():
     """What a program may change in its process that another one would feel."""
     places = [(status.st_dev, status.st_ino) for status in map(os.fstat, (0, 1, 2))]
-    handlers = [signal.getsignal(number) for number in (signal.SIGINT, signal.SIGTERM, signal.SIGALRM, signal.SIGXCPU)]
-    return places, handlers, sys.gettrace(), sys.getprofile(), os.environ.copy(), list(vars(builtins).items())
+    # As they are kept: this is asked once for every variant, and their names and texts are of no use here.
+    handlers = [_signal.getsignal(number) for number in (signal.SIGINT, signal.SIGTERM, signal.SIGALRM, signal.SIGXCPU)]
+    environment = dict(getattr(os.environ, "_data", ()))
+    return places, handlers, sys.gettrace(), sys.getprofile(), environment, list(vars(builtins).items())
 
 
 def state_of():
@@ -158,8 +175,8 @@ def clear_away(state, folder):
         return False
 
 
-def run(request, block):
-    """Runs the program of `request` and leaves console, trace and result in `block`.
+def run(request, block, translated=None):
+    """Runs the program of `request` and leaves console, trace and result in `block`. `translated`: what check() gave of it, if it was asked.
 
     request: {mode: check | run | trace, main, files: {name: bytes}, order: [name], folder, input: bytes,
     outputLimit, stepLimit, seed}. The files lie in `folder` already. Returns the exit code.
@@ -170,7 +187,7 @@ def run(request, block):
         own_files[name] = number
         own_files[request["folder"] + "/" + name] = number
     console = Console(block, request["outputLimit"], own_files)
-    codes, problems = check(request["files"], request["order"])
+    codes, problems = translated or check(request["files"], request["order"])
     if refused_by(problems, request, console):
         return 1
 

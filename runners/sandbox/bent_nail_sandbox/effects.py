@@ -36,6 +36,21 @@ def entries(folder):
         waiting.extend(reversed(below))
 
 
+def first_bytes(path):
+    """What a file begins with, up to as much of it as is told."""
+    descriptor = os.open(path, os.O_RDONLY | os.O_NONBLOCK | os.O_CLOEXEC)
+    try:
+        data = b""
+        while len(data) < MOST_BYTES:
+            part = os.read(descriptor, MOST_BYTES - len(data))
+            if not part:
+                break
+            data += part
+        return data
+    finally:
+        os.close(descriptor)
+
+
 def effects(folder, files):
     """A list of {name, change: new | changed | gone, size, content (base64, the first 64 KiB)}, folder by folder. `files` are those that were given. Never raises."""
     found = []
@@ -48,8 +63,7 @@ def effects(folder, files):
             found.append({"name": short, "change": "new", "size": 0, "content": ""})
             continue
         try:
-            with open(os.path.join(folder, short), "rb") as source:
-                data = source.read(MOST_BYTES)
+            data = first_bytes(os.path.join(folder, short))
         except OSError:
             continue
         given = files.get(short)

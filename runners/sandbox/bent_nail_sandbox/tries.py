@@ -20,11 +20,13 @@ from .effects import effects
 from .namespaces import FOLDER, libc, must
 from .own_time import OwnTime
 
-TRY = struct.Struct("<iId")  # how it ended (0 by itself, 1 its time was over, 2 output that went past the streams), its wait status, milliseconds
+# How it ended (0 by itself, 1 its time was over, 2 output that went past the streams, 3 refused and only its line is told), its wait status or
+# that line, milliseconds.
+TRY = struct.Struct("<iId")
 POLL = 0.02
 TICK = os.sysconf("SC_CLK_TCK")
 ELSEWHERE = ("/tmp", "/dev/shm")
-ENDED, TIME, RAW = 0, 1, 2
+ENDED, TIME, RAW, REFUSED = 0, 1, 2, 3
 PROGRESS = struct.Struct("<II")
 UNCLEAN = 99
 PR_SET_CHILD_SUBREAPER = 36
@@ -117,22 +119,37 @@ def be_the_runner(program, request, number, block, scratch, streams):
         signal.signal(signal.SIGINT, signal.default_int_handler)
         file = os.open(os.path.join(FOLDER, request["main"]), os.O_RDWR | os.O_CREAT, 0o600)
         state = program.state_of()
+        known = {}
+        was_refused = False
         folder = set(os.listdir(FOLDER))
         for number in range(number, len(request["tries"])):
             variant = request["tries"][number]
-            files = {**request["files"], request["main"]: variant["main"]}
-            one = {**request, "files": files, "input": variant["input"]}
             begun = time.monotonic()
             start_block(scratch)
             PROGRESS.pack_into(scratch, len(scratch) - PROGRESS.size, number + 1, 0)
-            overwrite(file, variant["main"])
+            # What follows one that was refused is so too, as a rule.
+            line = program.refused_at(variant["main"], known) if was_refused else None
+            if line is None:
+                # A translator may look into the file for what it says.
+                overwrite(file, variant["main"])
+                files = {**request["files"], request["main"]: variant["main"]}
+                one = {**request, "files": files, "input": variant["input"]}
+                translated = program.check(files, request["order"])
+                line = program.refused_line(one, translated)
+            was_refused = request["linesOnly"] and line is not None
+            if was_refused:
+                if not append_frame(block, b"P", TRY.pack(REFUSED, line, 0.0), number + 1):
+                    break
+                PROGRESS.pack_into(scratch, len(scratch) - PROGRESS.size, number + 1, number + 1)
+                continue
             how = ENDED
             goes_on = True
-            if program.refuses(one, scratch):
+            if line is not None:
+                program.refuses(one, translated, scratch)
                 exit_code = 1
             else:
                 overwrite(0, variant["input"])
-                exit_code = program.run(one, scratch)
+                exit_code = program.run(one, scratch, translated)
                 goes_on = program.clear_away(state, FOLDER) and is_alone()
                 if os.fstat(1).st_size:
                     how = RAW
