@@ -49,8 +49,8 @@ export async function readAssignmentAt(path: string, say: (words: string) => voi
 /** A check with its intended output said or worked out; null: nobody knows it. */
 type ReadyCheck = Omit<FileCheck, "confirmed">;
 
-/** Has a model work out what nobody said. One that fails a check is told of and not used. */
-async function workedOut(
+/** The confirmed checks of an assignment: a model works out what nobody said. One that fails a check is told of and not used. */
+export async function workedOut(
   toolchains: Toolchains,
   assignment: AssignmentContent,
   say: (words: string) => void,

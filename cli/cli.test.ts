@@ -4,6 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { productFolder } from "../server/productFolder.ts";
+import { commandHere, type Told } from "./commandHere.ts";
 
 let folder = "";
 beforeAll(async () => {
@@ -27,15 +28,15 @@ beforeAll(async () => {
 afterAll(() => rm(folder, { recursive: true, force: true }));
 
 /** Runs bent-nail as a person would, in the folder of the test's files. */
-function bentNail(
-  arguments_: string[],
-  input = "",
-  environment: Record<string, string> = {},
-): Promise<{ code: number; out: string; err: string }> {
+const bentNail = (given: string[], input = "", environment: Record<string, string> = {}) =>
+  commandHere(folder, given, input, environment);
+
+/** The same in a process of its own. */
+function bentNailAlone(given: string[], input = "", environment: Record<string, string> = {}): Promise<Told> {
   return new Promise((resolve) => {
     const child = execFile(
       join(productFolder, "bin/bent-nail"),
-      arguments_,
+      given,
       { cwd: folder, env: { ...process.env, ...environment } },
       (problem, out, err) => resolve({ code: problem ? Number(problem.code ?? 1) : 0, out, err }),
     );
@@ -259,7 +260,7 @@ test("a batch prints one line each in the order given; a bad line does not stop 
     JSON.stringify({ id: 6, language: "python", program: "print(1)\n", expected: "1" }),
     JSON.stringify({ id: 7, language: "python", program: "print(1)\n", expected: "" }),
   ];
-  const { code, out } = await bentNail(["judge", "--batch", "-", "--search", "0"], lines.join("\n"));
+  const { code, out } = await bentNailAlone(["judge", "--batch", "-", "--search", "0"], lines.join("\n"));
   const results = out
     .trim()
     .split("\n")
@@ -277,23 +278,23 @@ test("a batch prints one line each in the order given; a bad line does not stop 
 });
 
 test("exit codes: 1 for the material, 2 for wrong use, messages on standard error", async () => {
-  const missing = await bentNail(["judge", "nowhere.py"]);
+  const missing = await bentNailAlone(["judge", "nowhere.py"]);
   expect([missing.code, missing.out]).toEqual([1, ""]);
   expect(missing.err).toContain("there is no file nowhere.py");
-  expect((await bentNail(["judge", "deck.py", "--language", "klingon"])).code).toBe(1);
-  expect((await bentNail(["judge"])).code).toBe(2);
-  expect((await bentNail(["judge", "deck.py", "--unknown"])).code).toBe(2);
-  expect((await bentNail(["trace", "deck.py", "--limit", "none"])).code).toBe(2);
-  expect((await bentNail(["--help"])).code).toBe(0);
+  expect((await bentNailAlone(["judge", "deck.py", "--language", "klingon"])).code).toBe(1);
+  expect((await bentNailAlone(["judge"])).code).toBe(2);
+  expect((await bentNailAlone(["judge", "deck.py", "--unknown"])).code).toBe(2);
+  expect((await bentNailAlone(["trace", "deck.py", "--limit", "none"])).code).toBe(2);
+  expect((await bentNailAlone(["--help"])).code).toBe(0);
 });
 
 test("limits can be set, and a bad setting is said", async () => {
   await writeFile(join(folder, "long.py"), "print('x' * 3000)\n");
-  const short = await bentNail(["judge", "long.py", "--expected", "six", "--json"], "", {
+  const short = await bentNailAlone(["judge", "long.py", "--expected", "six", "--json"], "", {
     BENT_NAIL_LIMITS: '{"outputBytes": 1000}',
   });
   expect(JSON.parse(short.out).reasons.join(" ")).toContain("output limit");
-  expect((await bentNail(["judge", "long.py"], "", { BENT_NAIL_LIMITS: "{}}" })).err).toContain(
+  expect((await bentNailAlone(["judge", "long.py"], "", { BENT_NAIL_LIMITS: "{}}" })).err).toContain(
     "BENT_NAIL_LIMITS is no JSON",
   );
 });

@@ -1,11 +1,19 @@
 import { writeFile } from "node:fs/promises";
-import { type Command, Option } from "commander";
+import { type Command, InvalidArgumentError, Option } from "commander";
 import { caseFormats } from "../core/formats/formats.ts";
 import type { Imported } from "../server/casebook/importBundle.ts";
 import { askRunning, whereDataIs, withData } from "./data.ts";
 import { MaterialProblem, readMaterial } from "./material.ts";
 
 const formats = [...caseFormats.map(({ id }) => id), "bundle"];
+
+/** A day as an option is given; others would leave out everything, or nothing. */
+function dayOf(text: string): string {
+  const day = new Date(`${text}T00:00:00Z`);
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text) || Number.isNaN(day.getTime()) || !day.toISOString().startsWith(text))
+    throw new InvalidArgumentError("a day is written like 2026-09-01");
+  return text;
+}
 
 /** Adds `bent-nail export`: cases out in open formats. */
 export function addExportCommand(program: Command): void {
@@ -15,10 +23,10 @@ export function addExportCommand(program: Command): void {
     .addOption(new Option("--format <format>", "what they are written as").choices(formats).default("bundle"))
     .option("--out <file>", "where to; else standard output")
     .option("--course <key>", "only those of a course, by its name or key")
-    .option("--class <class>", "only faults of a class: syntax, runtime or logic")
+    .addOption(new Option("--class <class>", "only faults of a class").choices(["syntax", "runtime", "logic"]))
     .option("--pattern <id>", "only faults of a kind of mistake")
-    .option("--since <date>", "only those collected since a day, such as 2026-09-01")
-    .option("--until <date>", "only those collected until a day")
+    .option("--since <date>", "only those collected since a day, such as 2026-09-01", dayOf)
+    .option("--until <date>", "only those collected until a day", dayOf)
     .option("--names", "with the labels of students; else they are replaced wherever they stand")
     .action(
       async ({
@@ -50,7 +58,8 @@ export function addExportCommand(program: Command): void {
                 import("../server/people/courseStore.ts"),
               ]);
               const known = (await listCourses(database)).find((each) => each.key === course || each.name === course);
-              const filter = { ...rest, ...(course ? { course: known?.key ?? course } : {}) };
+              if (course && !known) throw new MaterialProblem(`there is no course ${course}`);
+              const filter = { ...rest, ...(known ? { course: known.key } : {}) };
               return (await exportCases(database, format, filter, names ?? false))?.bytes ?? Buffer.alloc(0);
             });
         if (out === undefined) process.stdout.write(bytes);

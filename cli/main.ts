@@ -1,42 +1,4 @@
-import { Command, CommanderError } from "commander";
-import { StartProblem } from "../server/database/folder.ts";
-import { FolderInUse } from "../server/database/owner.ts";
-import { MaterialProblem } from "./material.ts";
-
-/**
- * Every command by its name; a new one is one file and one line here. Only the file of the command that is asked for is
- * loaded: all of them bring the whole product along.
- */
-const commands: Readonly<Record<string, () => Promise<(program: Command) => void>>> = {
-  read: async () => (await import("./read.ts")).addReadCommand,
-  judge: async () => (await import("./judge.ts")).addJudgeCommand,
-  mend: async () => (await import("./mend.ts")).addMendCommand,
-  checks: async () => (await import("./checks.ts")).addChecksCommand,
-  trace: async () => (await import("./trace.ts")).addTraceCommand,
-  write: async () => (await import("./write.ts")).addWriteCommand,
-  draw: async () => (await import("./draw.ts")).addDrawCommand,
-  plant: async () => (await import("./plant.ts")).addPlantCommand,
-  exercise: async () => (await import("./exercise.ts")).addExerciseCommand,
-  patterns: async () => (await import("./patterns.ts")).addPatternsCommand,
-  seen: async () => (await import("./seen.ts")).addSeenCommand,
-  collect: async () => (await import("./collect.ts")).addCollectCommand,
-  "hand-in": async () => (await import("./handIn.ts")).addHandInCommand,
-  export: async () => (await import("./exchange.ts")).addExportCommand,
-  import: async () => (await import("./exchange.ts")).addImportCommand,
-  backup: async () => (await import("./backup.ts")).addBackupCommand,
-  restore: async () => (await import("./backup.ts")).addRestoreCommand,
-  serve: async () => (await import("./serve.ts")).addServeCommand,
-  demo: async () => (await import("./demo.ts")).addDemoCommand,
-};
-
-const program = new Command("bent-nail");
-program
-  .description("Finds out by evidence what is wrong with a program, and serves the workbench.")
-  .exitOverride()
-  .showHelpAfterError();
-// Without a name that is known, what there is has to be told: all of them.
-const asked = commands[process.argv[2] ?? ""];
-for (const load of asked ? [asked] : Object.values(commands)) (await load())(program);
+import { runCommand } from "./command.ts";
 
 // Whoever reads the output may have seen enough of it (a pipe to head): that is no problem to speak of.
 process.stdout.on("error", (problem: NodeJS.ErrnoException) => {
@@ -44,15 +6,5 @@ process.stdout.on("error", (problem: NodeJS.ErrnoException) => {
   throw problem;
 });
 
-try {
-  await program.parseAsync(process.argv);
-} catch (problem) {
-  if (problem instanceof CommanderError) process.exitCode = problem.exitCode === 0 ? 0 : 2;
-  else if (problem instanceof MaterialProblem) {
-    process.stderr.write(`bent-nail: ${problem.message}\n`);
-    process.exitCode = 1;
-  } else if (problem instanceof StartProblem || problem instanceof FolderInUse) {
-    process.stderr.write(`bent-nail: ${problem.message}\n`);
-    process.exitCode = 1;
-  } else throw problem;
-}
+// A command that goes on in spite of something says so itself.
+process.exitCode = (await runCommand(process.argv.slice(2))) || process.exitCode;

@@ -8,7 +8,7 @@ import { fileTexts, type Judged, judgeProgram } from "../server/judge/judge.ts";
 import type { FoundFix } from "../server/mend/foundFix.ts";
 import { searchFixes } from "../server/mend/search.ts";
 import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
-import { readAssignmentAt } from "./assignment.ts";
+import { readAssignmentAt, workedOut } from "./assignment.ts";
 import { type BatchCheck, programFiles, runBatch } from "./batch.ts";
 import { checksOfMaterial, optionalText, readChecksAt, searchCheckOf } from "./judge.ts";
 import { chooseLanguage, readMaterial, readProgram } from "./material.ts";
@@ -133,12 +133,14 @@ export function addMendCommand(program: Command): void {
           const language = chooseLanguage(options.language, path);
           const assignment =
             options.assignment === undefined ? undefined : await readAssignmentAt(options.assignment, say);
-          const ofAssignment = assignment?.checks
-            .filter((check) => check.confirmed && check.expected !== null)
-            .map(({ expected, ...check }) => ({
-              ...{ ...check, comparison: mergeComparison(assignment.comparison, check.comparison) },
-              ...(expected === null ? {} : { expected }),
-            }));
+          const ofAssignment =
+            assignment &&
+            (await workedOut(toolchains, assignment, say))
+              .filter((check) => check.expected !== null)
+              .map(({ expected, ...check }) => ({
+                ...{ ...check, comparison: mergeComparison(assignment.comparison, check.comparison) },
+                ...(expected === null ? {} : { expected }),
+              }));
           const ofFile = options.checks === undefined ? undefined : await readChecksAt(options.checks, say);
           const checks = ofAssignment || ofFile ? [...(ofFile ?? []), ...(ofAssignment ?? [])] : undefined;
           const files = await readProgram(path);

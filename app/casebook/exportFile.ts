@@ -9,6 +9,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs): Pr
   const { database } = context.services;
   const filter = filterOf(query);
   const course = (await listCourses(database)).find(({ key, name }) => key === filter.course || name === filter.course);
+  if (filter.course && !course) return Response.json({ error: `there is no course ${filter.course}` }, { status: 404 });
   const wanted = course ? { ...filter, course: course.key } : filter;
   const file = await exportCases(database, params.format, wanted, query.get("names") === "yes");
   if (!file) return new Response("There is no such format.", { status: 404 });

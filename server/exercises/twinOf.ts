@@ -81,5 +81,6 @@ export async function twinOf(
     const faults = await withLooks(services, { ...made.content, faults: placed });
     return { ...made, content: { ...made.content, faults } };
   }
-  return `No equal exercise was found: ${why[0] ?? ""}.`;
+  // Some reasons are sentences of their own.
+  return `No equal exercise was found: ${(why[0] ?? "").replace(/\.$/, "")}.`;
 }
