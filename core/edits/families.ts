@@ -43,6 +43,7 @@ import { logicWord } from "./families/logicWord.ts";
 import { loopChange } from "./families/loopChange.ts";
 import { moved } from "./families/moved.ts";
 import { nameFamily } from "./families/name.ts";
+import { otherBlocks } from "./families/otherBlocks.ts";
 import { otherName } from "./families/otherName.ts";
 import { ownObjectFamily } from "./families/ownObject.ts";
 import { pointedAt } from "./families/pointedAt.ts";
@@ -83,7 +84,7 @@ export const editFamilies: readonly EditFamily[] = [
   ],
   ...[otherName, swapped, accumulation, begunAnew, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
-  ...[guardLeftOut, handledError],
+  ...[guardLeftOut, handledError, otherBlocks],
   ...[textsBeside, callLeftOut, counterpart, sortOrder, factorLeftOut],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],

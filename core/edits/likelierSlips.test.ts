@@ -159,6 +159,8 @@ describe("nothing is proposed", () => {
   test("where a function gives back both truths, or something else", () => {
     const both = "def f(n):\n    if n:\n        return True\n    if m:\n        return False\n    g(n)\n";
     expect(madeBy("returned", "python", both).some((text) => /return (?:True|False)\n$/.test(text))).toBe(false);
+    const decided = both.replace("    g(n)\n", "");
+    expect(madeBy("returned", "python", decided)).toContain(`${decided}    return True\n`);
     const number = "def f(n):\n    if n:\n        return 3\n    g(n)\n";
     expect(madeBy("returned", "python", number).some((text) => /return (?:True|False)\n$/.test(text))).toBe(false);
   });

@@ -43,6 +43,42 @@ export function givenAsAddress(context: EditContext): SyntaxNode[][] {
   });
 }
 
+/** A name that is declared with a type: its own part of the declaration, and whether it is a pointer. */
+type Declared = { node: SyntaxNode; name: string; type: string; isPointer: boolean; around: readonly SyntaxNode[] };
+
+function declarationsOf(context: EditContext): Declared[] {
+  return ofKind(context, "declaration").flatMap(({ node, around }) => {
+    const type = node.children.find((child) => child.kind === "type")?.sign ?? "";
+    return node.children.flatMap((each) => {
+      const named = each.kind === "assignment" ? each.children.find((child) => child.role === "definition") : undefined;
+      if (!named) return [];
+      return [{ node: each, name: named.sign ?? "", type, isPointer: context.sourceOf(each).startsWith("*"), around }];
+    });
+  });
+}
+
+/** Pointers that are declared to point nowhere and never given another place, each with what of their type they may be meant to point at. */
+export function nowherePointers(context: EditContext): Array<{ node: SyntaxNode; name: string; places: string[] }> {
+  const declared = declarationsOf(context);
+  const given = new Set(
+    ofKind(context, "assignment").flatMap(({ node }) => {
+      const target = part(node, "target");
+      return target?.kind === "name" ? [target.sign ?? ""] : [];
+    }),
+  );
+  return declared.flatMap(({ node, name, type, isPointer, around }) => {
+    if (!isPointer || given.has(name) || !/=\s*(?:NULL|0)$/.test(context.sourceOf(node))) return [];
+    const places = declared.filter(
+      (each) =>
+        !each.isPointer &&
+        each.type === type &&
+        each.node.from < node.from &&
+        around.includes(each.around.at(-1) ?? node),
+    );
+    return places.length > 0 ? [{ node, name, places: places.map((each) => each.name) }] : [];
+  });
+}
+
 /** Assignments inside of a function to a parameter that takes an address, and not to what lies there: `total = total + load`. */
 export function changedAddresses(context: EditContext): Array<{ node: SyntaxNode; name: string }> {
   const taken = addressesTaken(context);

@@ -1,6 +1,6 @@
 import { nodesOf, part, parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
-import { calledName, nameOfFunction, ofKind, parametersOf } from "../places.ts";
+import { bracketed, calledName, countersOf, nameOfFunction, ofKind, parametersOf } from "../places.ts";
 
 /** Factors by which parts of one thing are put together: digits, minutes, hundredths. */
 const usual = ["10", "60", "100"];
@@ -63,6 +63,58 @@ function lessForItself(context: EditContext): Proposal[] {
   });
 }
 
+/** Where a loop ends that counts. */
+function limitOf(loop: SyntaxNode): SyntaxNode | undefined {
+  const [condition, source] = [part(loop, "condition"), part(loop, "source")];
+  if (source?.kind === "binary" && source.sign === ":") return part(source, "right");
+  return (
+    part(loop, "limit") ??
+    (condition && part(condition, "right")) ??
+    (source && parts(source, "argument").slice(0, 2).at(-1))
+  );
+}
+
+/** Limits of loops that exchange what stands as far from one end as from the other: `w[i]` and `w[n - 1 - i]`. */
+function limitsOfExchanges(context: EditContext): SyntaxNode[] {
+  return ofKind(context, "for", "foreach", "while").flatMap(({ node }) => {
+    const [body, limit] = [part(node, "body"), limitOf(node)];
+    const counters =
+      node.kind === "while" && limit ? [part(part(node, "condition") ?? node, "left")?.sign] : countersOf(node);
+    if (!body || !limit) return [];
+    const given = nodesOf(body).flatMap((each) => (each.role === "target" ? nodesOf(each) : []));
+    const places = given.flatMap((each) => parts(each, "argument"));
+    const near = places.some((each) => each.kind === "name" && counters.includes(each.sign));
+    const far = places.some((each) => each.sign === "-" && counters.includes(part(each, "right")?.sign));
+    return near && far ? [limit] : [];
+  });
+}
+
+/** Half of a value, as a whole number. */
+function half(context: EditContext, value: SyntaxNode): string {
+  const { whole, decimal } = context.writing.divides;
+  return whole ? `${bracketed(context, value)} ${whole} 2` : `floor(${bracketed(context, value)} ${decimal} 2)`;
+}
+
+/** Half way, for a loop that would exchange everything twice. */
+function halfWay(context: EditContext): Proposal[] {
+  return limitsOfExchanges(context).flatMap((limit) =>
+    /\b2\s*\)?$/.test(context.sourceOf(limit))
+      ? []
+      : [change(limit, half(context, limit), { factor: "2", value: context.sourceOf(limit) }, 2)],
+  );
+}
+
+/** The other way: all the way for half of it. */
+function allTheWay(context: EditContext): Proposal[] {
+  return limitsOfExchanges(context).flatMap((limit) => {
+    const inner = limit.kind === "call" ? parts(limit, "argument")[0] : limit;
+    const value = inner?.kind === "binary" ? part(inner, "left") : undefined;
+    const plain = value?.kind === "group" ? value.children[0] : value;
+    if (!plain || !value || half(context, plain) !== context.sourceOf(limit)) return [];
+    return [change(limit, context.sourceOf(plain), { factor: "2", value: context.sourceOf(plain) })];
+  });
+}
+
 /** The factor of the first value of a sum, taken out. */
 function plants(context: EditContext): Proposal[] {
   return ofKind(context, "binary").flatMap(({ node, around }) => {
@@ -76,7 +128,6 @@ function plants(context: EditContext): Proposal[] {
   });
 }
 
-/** A factor that is left out of a sum. */
 /** The other way: what a function hands to itself less of. */
 function allForItself(context: EditContext): Proposal[] {
   return ofKind(context, "function").flatMap(({ node: own }) =>
@@ -94,12 +145,43 @@ function allForItself(context: EditContext): Proposal[] {
 
 export const factorLeftOut: EditFamily = {
   id: "factor-left-out",
-  says: "a factor that is left out of a sum, or what a function takes off before it calls itself",
+  says: "a factor that is left out of a sum or a limit, or what a function takes off before it calls itself",
   weight: 6,
   reads: "tree",
-  mends: (context) => [...mends(context), ...lessForItself(context)],
-  plants: (context) => [...plants(context), ...allForItself(context)],
+  mends: (context) => [...mends(context), ...lessForItself(context), ...halfWay(context)],
+  plants: (context) => [...plants(context), ...allForItself(context), ...allTheWay(context)],
   examples: [
+    {
+      language: "python",
+      right: "for i in range(len(w) // 2):\n    w[i], w[len(w) - 1 - i] = w[len(w) - 1 - i], w[i]\n",
+      faulty: "for i in range(len(w)):\n    w[i], w[len(w) - 1 - i] = w[len(w) - 1 - i], w[i]\n",
+    },
+    {
+      language: "c",
+      right:
+        "void f(char w[], int n) {\n  for (int i = 0; i < n / 2; i++) {\n    char h = w[i];\n    w[i] = w[n - 1 - i];\n    w[n - 1 - i] = h;\n  }\n}\n",
+      faulty:
+        "void f(char w[], int n) {\n  for (int i = 0; i < n; i++) {\n    char h = w[i];\n    w[i] = w[n - 1 - i];\n    w[n - 1 - i] = h;\n  }\n}\n",
+    },
+    {
+      language: "pascal",
+      right:
+        "begin\n  for i := 1 to n div 2 do\n  begin\n    h := w[i];\n    w[i] := w[n + 1 - i];\n    w[n + 1 - i] := h;\n  end;\nend.\n",
+      faulty:
+        "begin\n  for i := 1 to n do\n  begin\n    h := w[i];\n    w[i] := w[n + 1 - i];\n    w[n + 1 - i] := h;\n  end;\nend.\n",
+    },
+    {
+      language: "octave",
+      right: "for i = 1:floor(n / 2)\n  h = w(i);\n  w(i) = w(n + 1 - i);\n  w(n + 1 - i) = h;\nend\n",
+      faulty: "for i = 1:n\n  h = w(i);\n  w(i) = w(n + 1 - i);\n  w(n + 1 - i) = h;\nend\n",
+    },
+    {
+      language: "java",
+      right:
+        "class A { void f(int[] w) {\n  int i = 0;\n  while (i < w.length / 2) {\n    int h = w[i];\n    w[i] = w[w.length - 1 - i];\n    w[w.length - 1 - i] = h;\n    i++;\n  }\n} }",
+      faulty:
+        "class A { void f(int[] w) {\n  int i = 0;\n  while (i < w.length) {\n    int h = w[i];\n    w[i] = w[w.length - 1 - i];\n    w[w.length - 1 - i] = h;\n    i++;\n  }\n} }",
+    },
     {
       language: "python",
       right: "def rows(people, row):\n    if people <= 0:\n        return 0\n    return 1 + rows(people - row, row)\n",

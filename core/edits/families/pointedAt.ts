@@ -1,7 +1,7 @@
 import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { ofKind } from "../places.ts";
-import { changedAddresses } from "../pointers.ts";
+import { changedAddresses, nowherePointers } from "../pointers.ts";
 
 /** What a pointer points at in the place of the pointer itself, in all of an assignment. */
 function mends(context: EditContext): Proposal[] {
@@ -14,6 +14,25 @@ function mends(context: EditContext): Proposal[] {
     );
     return [change(node, after, { before, after }, walks ? 0.4 : 1)];
   });
+}
+
+/** A place for a pointer that points nowhere: a variable of its type. */
+function placesForPointers(context: EditContext): Proposal[] {
+  return nowherePointers(context).flatMap(({ node, name, places }) =>
+    places.map((place) =>
+      change(node, `*${name} = &${place}`, { before: context.sourceOf(node), after: `&${place}` }, 1.5 / places.length),
+    ),
+  );
+}
+
+/** The other way: a pointer that points nowhere from the beginning. */
+function pointsNowhere(context: EditContext): Proposal[] {
+  return ofKind(context, "declaration").flatMap(({ node }) =>
+    node.children.flatMap((each) => {
+      const found = /^\*\s*(\w+)\s*=\s*&\w+$/.exec(context.sourceOf(each));
+      return found ? [change(each, `*${found[1]} = NULL`, { before: context.sourceOf(each), after: "NULL" })] : [];
+    }),
+  );
 }
 
 /** An assignment to what a pointer points at, without the signs that say so. */
@@ -31,12 +50,17 @@ function plants(context: EditContext): Proposal[] {
 /** A pointer is changed where what it points at is meant. */
 export const pointedAt: EditFamily = {
   id: "pointed-at",
-  says: "a pointer that is changed in the place of what it points at",
+  says: "a pointer that points nowhere, or is changed in the place of what it points at",
   weight: 9,
   reads: "tree",
-  mends,
-  plants,
+  mends: (context) => [...mends(context), ...placesForPointers(context)],
+  plants: (context) => [...plants(context), ...pointsNowhere(context)],
   examples: [
+    {
+      language: "c",
+      right: "void f(void)\n{\n    struct Boat boat = {12};\n    struct Boat *p = &boat;\n    p->cars = 3;\n}\n",
+      faulty: "void f(void)\n{\n    struct Boat boat = {12};\n    struct Boat *p = NULL;\n    p->cars = 3;\n}\n",
+    },
     {
       language: "c",
       right: "void add(int *total, int load)\n{\n    *total = *total + load;\n}\n",

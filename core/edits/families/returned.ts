@@ -76,16 +76,22 @@ function putIn(context: EditContext): Proposal[] {
   });
 }
 
-/** The other truth at the end of a function that gives one truth back on its other ways. */
+/** The other truth at the end of a function that gives truths back on its other ways: surely where these are one, else behind a decision that gives one back. */
 function otherTruthAtEnd(context: EditContext): Proposal[] {
   if (context.writing.returns("x") === "") return [];
   return ofKind(context, "function").flatMap(({ node }) => {
     const last = part(node, "body")?.children.at(-1);
     const given = nodesOf(node).flatMap((each) => (each.kind === "return" ? [each.children[0]] : []));
     const truths = new Set(given.map((each) => (each ? otherTruth(context.sourceOf(each)) : undefined)));
-    const [truth] = truths;
-    if (!last || last.kind === "return" || truths.size !== 1 || truth === undefined) return [];
-    return beside(context, last, context.writing.returns(truth), "behind", 2.5);
+    const truth = [...truths].at(-1);
+    if (!last || last.kind === "return" || truth === undefined || truths.has(undefined)) return [];
+    if (truths.size > 1 && !(last.kind === "if" && nodesOf(last).some((each) => each.kind === "return"))) return [];
+    const odds = truths.size === 1 ? 2.5 : 1.5;
+    return [...truths].flatMap((each) =>
+      each === undefined
+        ? []
+        : beside(context, last, context.writing.returns(each), "behind", each === truth ? odds : odds / 2),
+    );
   });
 }
 

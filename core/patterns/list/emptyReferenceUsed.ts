@@ -15,6 +15,7 @@ export const emptyReferenceUsed: Pattern = {
   grounds: [
     byMessage("empty reference", { more: sure }),
     byEdit("empty-test", () => true, 4),
+    byEdit("pointed-at", ({ after }) => after.startsWith("&"), 4),
     byEdit("guard-left-out", ({ after }) => /\b(?:null|NULL|None)\b/.test(after), 4),
     byMessage("memory misused", {
       more: 3,

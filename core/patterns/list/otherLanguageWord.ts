@@ -20,6 +20,7 @@ export const otherLanguageWord: Pattern = {
       7,
     ),
     byNotice("else-if-apart", 6),
+    byEdit("other-blocks", () => true, 7),
     byEdit(
       ["word", "sign", "logic-word"],
       (change, evidence) =>
@@ -50,6 +51,21 @@ if load > 40:
       `load = 12
 if load > 10 «and¦&&» load < 40:
     print("fine")
+`,
+    ),
+    example(
+      "python",
+      `load = 12
+if load > 10«:¦ then»
+    print("fine")
+`,
+    ),
+    example(
+      "octave",
+      `load = 12;
+if load > 10«¦ then»
+  disp("fine");
+end
 `,
     ),
     inMain(

@@ -13,7 +13,7 @@ export const valueParameterChanged: Pattern = {
   fault: true,
   grounds: [
     byEdit("declaration", ({ after }) => /\bvar\b|\*|&|\bref\b/.test(after), 3),
-    byEdit("pointed-at", () => true, 3),
+    byEdit("pointed-at", ({ after }) => !after.startsWith("&"), 3),
     byNotice("value-parameter-changed", 4),
   ],
   examples: [
