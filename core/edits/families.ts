@@ -44,6 +44,7 @@ import { loopChange } from "./families/loopChange.ts";
 import { moved } from "./families/moved.ts";
 import { nameFamily } from "./families/name.ts";
 import { otherBlocks } from "./families/otherBlocks.ts";
+import { otherForms } from "./families/otherForms.ts";
 import { otherName } from "./families/otherName.ts";
 import { ownObjectFamily } from "./families/ownObject.ts";
 import { pointedAt } from "./families/pointedAt.ts";
@@ -84,7 +85,7 @@ export const editFamilies: readonly EditFamily[] = [
   ],
   ...[otherName, swapped, accumulation, begunAnew, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
-  ...[guardLeftOut, handledError, otherBlocks],
+  ...[guardLeftOut, handledError, otherBlocks, otherForms],
   ...[textsBeside, callLeftOut, counterpart, sortOrder, factorLeftOut],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],

@@ -138,6 +138,11 @@ export type Writing = {
   worksOut?: Readonly<Record<"sizes" | "distances" | "texts", readonly string[]>>;
   /** Functions of the library that are taken for one another, two and two, by name, or with what they are handed: pop(), pop(0). */
   counterparts?: ReadonlyArray<readonly [string, string]>;
+  /**
+   * What other languages write, and what this one has for it: `_` is what something is asked of (`_.length`, `len(_)`), what
+   * ends with an opening bracket is followed by whatever is handed over (`_.push(`). One may stand there several times.
+   */
+  elsewhere?: ReadonlyArray<readonly [other: string, own: string]>;
   /** Calls that put something into a list at its end and at its beginning: two names, and what stands before it in the latter. */
   ends?: ReadonlyArray<{ last: string; first: string; place: string }>;
   /**

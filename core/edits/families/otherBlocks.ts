@@ -1,4 +1,5 @@
 import type { PlacedToken } from "../../syntax/placed.ts";
+import { asOne, type Small } from "../asOne.ts";
 import { change, type EditContext, type EditFamily, type EditLine, insert, type Proposal } from "../edit.ts";
 
 /** What heads a block in most languages, and the words behind it by which some of them begin the block. */
@@ -17,28 +18,6 @@ const headOn = (line: EditLine): number => {
 
 /** Languages whose headers have no word at their end. */
 const hasNoWords = ({ writing }: EditContext): boolean => writing.headers === undefined;
-
-/** A place and what it becomes. */
-type Small = { from: number; to: number; text: string };
-
-/** Several small changes as one, from the first to the last. */
-function asOne(
-  context: EditContext,
-  places: readonly Small[],
-  parameters: Proposal["parameters"],
-  odds: number,
-): Proposal[] {
-  const inOrder = [...places].sort((one, other) => one.from - other.from);
-  const [first, last] = [inOrder[0], inOrder.at(-1)];
-  if (!first || !last) return [];
-  let text = "";
-  let at = first.from;
-  for (const place of inOrder) {
-    text += context.text.slice(at, place.from) + place.text;
-    at = place.to;
-  }
-  return [change({ from: first.from, to: last.to }, text, parameters, odds)];
-}
 
 /** `then` and `do` behind headers of a language that has no such words there, each with what its place becomes. */
 function wordsBehindHeaders(context: EditContext): Array<Small & { word: string }> {
@@ -79,23 +58,26 @@ const withoutBreak = (line: EditLine, context: EditContext): Small => ({
   text: "",
 });
 
-/** Braces around blocks of a language that marks them by their indentation: the places of each pair. */
+/** Braces around blocks of a language that marks them by their indentation, or by a word at their end: the places of each pair. */
 function bracesAroundBlocks(context: EditContext): Small[][] {
-  if (context.writing.blocks.by !== "indentation") return [];
+  const { blocks } = context.writing;
+  if (!hasNoWords(context) || (blocks.by !== "indentation" && blocks.by !== "end word")) return [];
+  const sign = blocks.by === "indentation" ? ":" : "";
   return context.lines.flatMap((line, at) => {
     const code = line.code.filter((token, place) => place > 0 || token.text !== "}");
     const [opening, before] = [code.at(-1), code.at(-2)];
     const first = code[0]?.text ?? "";
     if (opening?.text !== "{" || !before || !(heads.test(first) || alsoHeads.test(first))) return [];
     if (before.text !== ":" && !isEnd(before)) return [];
-    const opened = { from: before.to, to: opening.to, text: before.text === ":" ? "" : ":" };
+    const opened = { from: before.to, to: opening.to, text: before.text === ":" ? "" : sign };
     const closing = context.lines
       .slice(at + 1)
       .find((each) => each.code[0]?.text === "}" && each.indent.length <= line.indent.length);
     const [brace, next] = closing?.code ?? [];
     if (!closing || !brace) return [[opened]];
     // `} else {`: what stands behind the brace stays.
-    const closed = next ? { from: brace.from, to: next.from, text: "" } : withoutBreak(closing, context);
+    const word = blocks.by === "end word" ? { from: brace.from, to: brace.to, text: blocks.close } : null;
+    const closed = next ? { from: brace.from, to: next.from, text: "" } : (word ?? withoutBreak(closing, context));
     return [[opened, closed]];
   });
 }

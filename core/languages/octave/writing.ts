@@ -19,6 +19,16 @@ export const octaveWriting: Writing = {
   firstValues: { text: ['""'], truth: ["false", "true"] },
   wholeProgram: { word: "global", apart: " " },
   statementEnd: ";",
+  elsewhere: [
+    ["len(_)", "length(_)"],
+    ["_.length", "length(_)"],
+    ["_.length()", "length(_)"],
+    ["strlen(_)", "length(_)"],
+    ["print(", "disp("],
+    ["println(", "disp("],
+    ["writeln(", "disp("],
+    ["console.log(", "disp("],
+  ],
   divides: { decimal: "/", whole: null, rest: "mod" },
   otherOperators: [
     ["*", ".*"],

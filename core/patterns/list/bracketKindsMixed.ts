@@ -20,6 +20,7 @@ export const bracketKindsMixed: Pattern = {
         !putsIn(change) && !takesAway(change) && /[()[\]{}]/.test(change.before) && /[()[\]{}]/.test(change.after),
       3,
     ),
+    byEdit("other-forms", ({ before, after }) => /^\[.*\]$/.test(before) && /^\(.*\)$/.test(after), 3),
     byEdit("sign", ({ before, after }) => /^[()[\]{}]+$/.test(before) && /^[()[\]{}]+$/.test(after), 3),
     byText((evidence) => {
       const line = evidence.class === "syntax" ? mixedBracketLine(evidence) : null;

@@ -11,7 +11,11 @@ export const colonMissing: Pattern = {
   cause: "The header reads like a whole sentence without it.",
   avoid: "Compare with the other headers of the program: each ends in the same sign.",
   fault: true,
-  grounds: [byEdit("colon"), byMessage("sign missing", { words: /':'/, more: 2 })],
+  grounds: [
+    byEdit("colon"),
+    byEdit("other-forms", ({ after }) => after === ":", 5),
+    byMessage("sign missing", { words: /':'/, more: 2 }),
+  ],
   examples: [
     example(
       "python",

@@ -11,7 +11,11 @@ export const handlerMissing: Pattern = {
   cause: "The language wants every such failure handled or declared.",
   avoid: "Read which error the message names, and say what is to happen then.",
   fault: true,
-  grounds: [byMessage("not handled", { more: sure }), byEdit("handled-error", () => true, 8)],
+  grounds: [
+    byMessage("not handled", { more: sure }),
+    byEdit("handled-error", () => true, 8),
+    byEdit("other-forms", ({ after }) => /^\s*except\b/.test(after), 5),
+  ],
   examples: [
     example(
       "java",

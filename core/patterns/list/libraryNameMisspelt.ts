@@ -14,6 +14,7 @@ export const libraryNameMisspelt: Pattern = {
   fault: true,
   grounds: [
     byEdit("name", (change, evidence) => !isOwn(change, evidence) && !isMember(change), 1),
+    byEdit("other-forms", ({ before, after }) => before === "" && /^\w+$/.test(after) && !/^\w+_$/.test(after), 3),
     byMessage("unknown name", { words: /did you mean/i }),
   ],
   examples: [

@@ -4,6 +4,11 @@ import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { foreignWord, isOther, namedLines } from "../shape.ts";
 
+/** True for a form that another language has: not for what this one asks for and lacks, nor for another name. */
+function isForeignForm({ before, after }: { before: string; after: string }): boolean {
+  return /[a-z]/i.test(before) && !/^strcpy|\w_$/.test(after) && !/_(?:\W|$)/.test(after);
+}
+
 /** A word or sign stands there that another language has and this one has not. */
 export const otherLanguageWord: Pattern = {
   id: "other-language-word",
@@ -21,6 +26,7 @@ export const otherLanguageWord: Pattern = {
     ),
     byNotice("else-if-apart", 6),
     byEdit("other-blocks", () => true, 7),
+    byEdit("other-forms", isForeignForm, 8),
     byEdit(
       ["word", "sign", "logic-word"],
       (change, evidence) =>

@@ -1,0 +1,123 @@
+import { describe, expect, test } from "vitest";
+import { rightPrograms } from "../../bench/collection/programs.ts";
+import { findLanguage } from "../languages/languages.ts";
+import { editContext } from "./context.ts";
+import { applyEdit } from "./edit.ts";
+import { otherForms } from "./families/otherForms.ts";
+
+function madeBy(id: string, text: string): string[] {
+  const language = findLanguage(id);
+  const context = language && editContext(language, text);
+  if (!context) throw new Error(id);
+  return otherForms.mends(context).map((edit) => applyEdit(text, edit));
+}
+
+const inMain = (body: string) => `class A {\n  static void main() {\n    ${body}\n  }\n}\n`;
+
+describe("forms of other languages", () => {
+  const cases: Array<[language: string, faulty: string, right: string]> = [
+    ["python", "n = decks[2].cars.length\n", "n = len(decks[2].cars)\n"],
+    ["python", "if name.length() > 3:\n    pass\n", "if len(name) > 3:\n    pass\n"],
+    ["python", "names.add(input())\n", "names.append(input())\n"],
+    ["python", 'console.log("Sail", n)\n', 'print("Sail", n)\n'],
+    ["python", "big = name.toUpperCase()\n", "big = name.upper()\n"],
+    ["python", "text = n.toString()\n", "text = str(n)\n"],
+    ["python", "for car of cars:\n    print(car)\n", "for car in cars:\n    print(car)\n"],
+    ["java", inMain("int n = len(cars);"), inMain("int n = cars.size();")],
+    ["java", inMain("int n = len(cars);"), inMain("int n = cars.length;")],
+    ["java", inMain("for (String car in cars) g(car);"), inMain("for (String car : cars) g(car);")],
+    ["java", inMain('cars.append("Tern");'), inMain('cars.add("Tern");')],
+    ["csharp", inMain("foreach (int x of xs) G(x);"), inMain("foreach (int x in xs) G(x);")],
+    ["csharp", inMain("int n = name.length();"), inMain("int n = name.Length;")],
+    ["c", "void f(void) { int n = len(s); }", "void f(void) { int n = strlen(s); }"],
+    ["c", "int a[3];\nint n = a.length;\n", "int a[3];\nint n = (int)(sizeof a / sizeof a[0]);\n"],
+    ["pascal", "begin\n  n := len(name);\nend.\n", "begin\n  n := length(name);\nend.\n"],
+    ["octave", "for k in 1:3\n  disp(k);\nend\n", "for k = 1:3\n  disp(k);\nend\n"],
+    ["octave", "x = [4 5];\ndisp(x[1]);\n", "x = [4 5];\ndisp(x(1));\n"],
+    ["octave", "n = length[1 2 3];\n", "n = length([1 2 3]);\n"],
+  ];
+  test.each(cases)("%s: %j", (language, faulty, right) => {
+    expect(madeBy(language, faulty)).toContain(right);
+  });
+
+  test.each([
+    ["python", "def add(a):\n    return a\n\ndef length(x):\n    return 3\n\nprint(length(add(2)))\n"],
+    ["python", "class Deck:\n    def __init__(self):\n        self.size = 3\n\ndeck = Deck()\nprint(deck.size)\n"],
+    ["c", 'void print(int n) { printf("%d", n); }\nvoid f(void) { print(3); }\n'],
+    ["java", "class A { static int len(int[] a) { return a.length; } int f(int[] a) { return len(a); } }"],
+    ["octave", "x = [4 5 6];\ny = [x [7 8]];\nz = {x};\n"],
+  ])("what a program has itself, or writes rightly, is none in %s: %j", (language, text) => {
+    const all = madeBy(language, text);
+    // Only a part that has the name of another language's is doubted, and only itself.
+    expect(all.filter((each) => !each.includes("len(deck)"))).toEqual([]);
+  });
+});
+
+describe("words of the language for names", () => {
+  const cases: Array<[language: string, faulty: string, right: string]> = [
+    ["python", "class = 4\nprint(class + 1)\n", "class_ = 4\nprint(class_ + 1)\n"],
+    ["python", "for in in range(3):\n    print(in)\n", "for in_ in range(3):\n    print(in_)\n"],
+    ["java", inMain("int new = 3;\n    g(new);"), inMain("int new_ = 3;\n    g(new_);")],
+    ["csharp", inMain("int object = 3;\n    G(object);"), inMain("int object_ = 3;\n    G(object_);")],
+  ];
+  test.each(cases)("%s: %j", (language, faulty, right) => {
+    const made = madeBy(language, faulty);
+    if (language !== "python" || !faulty.startsWith("for")) expect(made).toContain(right);
+    else expect(made.every((text) => !text.includes("for_"))).toBe(true);
+  });
+
+  test("a class keeps its word", () => {
+    const text = "class = 4\nclass Deck:\n    pass\nprint(class)\n";
+    expect(madeBy("python", text)).toContain("class_ = 4\nclass Deck:\n    pass\nprint(class_)\n");
+  });
+});
+
+describe("what a line lacks", () => {
+  const cases: Array<[language: string, faulty: string, right: string]> = [
+    ["java", inMain("for (int i = 0, i < 3, i++) g(i);"), inMain("for (int i = 0; i < 3; i++) g(i);")],
+    ["c", "void f(void) { for (int i = 0, i < 3; i++) g(i); }", "void f(void) { for (int i = 0; i < 3; i++) g(i); }"],
+    ["java", inMain('String s = x > 5 ? "a" ; "b";'), inMain('String s = x > 5 ? "a" : "b";')],
+    ["python", "fares = {'car' 4, 'bike': 2}\n", "fares = {'car': 4, 'bike': 2}\n"],
+    ["python", "fares = {'car': 4, 'bike' 2}\n", "fares = {'car': 4, 'bike': 2}\n"],
+    ["java", inMain("List<String> q = ArrayList<>();"), inMain("List<String> q = new ArrayList<>();")],
+    ["csharp", inMain("var r = Random();"), inMain("var r = new Random();")],
+    [
+      "java",
+      "class A {\n  static twice(int x) {\n    return 2 * x;\n  }\n}\n",
+      "class A {\n  static int twice(int x) {\n    return 2 * x;\n  }\n}\n",
+    ],
+    [
+      "java",
+      "class A {\n  public static main(String[] a) {\n  }\n}\n",
+      "class A {\n  public static void main(String[] a) {\n  }\n}\n",
+    ],
+    ["java", inMain('g("a") h("b");'), inMain('g("a"); h("b");')],
+    ["python", "print(1) print(2)\n", "print(1); print(2)\n"],
+    ["c", "include <stdio.h>\n", "#include <stdio.h>\n"],
+    ["c", 'string s = "Tern";\n', 'char s[] = "Tern";\n'],
+    ["c", 'char s[10];\nvoid f(void) {\n  s = "Tern";\n}\n', 'char s[10];\nvoid f(void) {\n  strcpy(s, "Tern");\n}\n'],
+    ["java", inMain("int x = 3;\n    int x = x + 1;"), inMain("int x = 3;\n    x = x + 1;")],
+    [
+      "python",
+      "try:\n    n = int(input())\nprint(n)\n",
+      "try:\n    n = int(input())\nexcept ValueError:\n    pass\nprint(n)\n",
+    ],
+  ];
+  test.each(cases)("%s: %j", (language, faulty, right) => {
+    expect(madeBy(language, faulty)).toContain(right);
+  });
+
+  test("a constructor needs no type, and a handled attempt no handler", () => {
+    expect(madeBy("java", "class Deck {\n  public Deck(int n) {\n  }\n}\n")).toEqual([]);
+    expect(madeBy("python", "try:\n    n = 1\nexcept ValueError:\n    n = 2\n")).toEqual([]);
+    expect(madeBy("python", "try:\n    n = 1\nfinally:\n    n = 2\n")).toEqual([]);
+  });
+});
+
+test("hardly anything is proposed in programs that are right", () => {
+  const doubted = rightPrograms.filter(({ language, text }) => {
+    const found = findLanguage(language);
+    return found?.syntax && found.writing && madeBy(language, text).length > 0;
+  });
+  expect(doubted.map(({ language, name }) => `${language} ${name}`)).toEqual([]);
+});
