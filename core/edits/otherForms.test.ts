@@ -107,6 +107,80 @@ describe("what a line lacks", () => {
     expect(madeBy(language, faulty)).toContain(right);
   });
 
+  const more: Array<[language: string, faulty: string, right: string]> = [
+    ["python", "if x >= 3 print('yes')\n", "if x >= 3: print('yes')\n"],
+    ["python", "for car in cars load = car\n", "for car in cars: load = car\n"],
+    ["python", "import math\nprint(sqrt(16))\n", "import math\nprint(math.sqrt(16))\n"],
+    ["python", "import numbers as n\nprint(add(1))\n", "import numbers as n\nprint(n.add(1))\n"],
+    ["python", "tide = 1,5\n", "tide = 1.5\n"],
+    [
+      "python",
+      "class Boat:\n    def __init__(self, name):\n        name = name\n",
+      "class Boat:\n    def __init__(self, name):\n        self.name = name\n",
+    ],
+    [
+      "python",
+      "class Boat:\n    def _init_(self, name):\n        self.name = name\n",
+      "class Boat:\n    def __init__(self, name):\n        self.name = name\n",
+    ],
+    [
+      "java",
+      inMain("for (int i = 0; i < n; i++ {\n      g(i);\n    }"),
+      inMain("for (int i = 0; i < n; i++) {\n      g(i);\n    }"),
+    ],
+    [
+      "java",
+      inMain("int[] a = new int[2];\n    a = {1, 2};"),
+      inMain("int[] a = new int[2];\n    a = new int[] {1, 2};"),
+    ],
+    ["java", "class A {\n  static int f(x, y) {\n  }\n}\n", "class A {\n  static int f(int x, int y) {\n  }\n}\n"],
+    ["csharp", "class A {\n  static int F(x) {\n  }\n}\n", "class A {\n  static int F(string x) {\n  }\n}\n"],
+    ["java", inMain("long x = 3000000000;"), inMain("long x = 3000000000L;")],
+    ["java", inMain("List<int> xs = f();"), inMain("List<Integer> xs = f();")],
+    ["java", inMain("Scanner in = new Scanner();"), inMain("Scanner in = new Scanner(System.in);")],
+    ["java", "class A { static void main(String args) { } }", "class A { static void main(String[] args) { } }"],
+    ["java", inMain("if (3 < x < n) g();"), inMain("if (3 < x && x < n) g();")],
+    ["pascal", "begin\n  if 3 <= x < 9 then\n    f;\nend.\n", "begin\n  if 3 <= x and x < 9 then\n    f;\nend.\n"],
+    [
+      "c",
+      "struct Boat { int cars; };\nvoid f(void) {\n  Boat b;\n}\n",
+      "struct Boat { int cars; };\nvoid f(void) {\n  struct Boat b;\n}\n",
+    ],
+    ["c", "void f(void) { printf('a'); }", 'void f(void) { printf("a"); }'],
+    ["csharp", inMain('Console.WriteLine("x is {0}" + 3);'), inMain('Console.WriteLine("x is {0}", 3);')],
+    ["csharp", inMain("G(3):"), inMain("G(3);")],
+    [
+      "pascal",
+      "function twice(x: integer);\nbegin\n  twice := 2 * x;\nend;\nbegin\nend.\n",
+      "function twice(x: integer): real;\nbegin\n  twice := 2 * x;\nend;\nbegin\nend.\n",
+    ],
+    [
+      "pascal",
+      "var a: array[1..3] of integer;\nbegin\n  a(1) := 4;\nend.\n",
+      "var a: array[1..3] of integer;\nbegin\n  a[1] := 4;\nend.\n",
+    ],
+    ["python", "cars = [1, 2]\nprint(cars(0))\n", "cars = [1, 2]\nprint(cars[0])\n"],
+    ["octave", "for k = 1..3\n  disp(k);\nend\n", "for k = 1:3\n  disp(k);\nend\n"],
+    ["octave", "for k = 1:3\n  n += k\nend\n", "for k = 1:3\n  n += k;\nend\n"],
+    ["octave", "function f(x)\n  disp(x);\nend\nf(3);\n", "1;\nfunction f(x)\n  disp(x);\nend\nf(3);\n"],
+  ];
+  test.each(more)("%s: %j", (language, faulty, right) => {
+    expect(madeBy(language, faulty)).toContain(right);
+  });
+
+  test.each([
+    ["python", "print(max(1, 5))\npair = (1, 5)\n"],
+    ["python", "if 1 < x < 9:\n    print(x)\n"],
+    ["python", "from math import sqrt\nprint(sqrt(4))\n"],
+    ["java", inMain("switch (x) {\n      case 4:\n      default:\n    }")],
+    ["java", inMain("g(a < b, c > d);")],
+    ["c", "struct Boat { int cars; };\nstruct Boat b;\n"],
+    ["octave", "x = 3\n"],
+  ])("not in %s: %j", (language, text) => {
+    // A value that is shown may be meant so.
+    expect(madeBy(language, text).filter((each) => each !== `${text.trimEnd()};\n`)).toEqual([]);
+  });
+
   test("a constructor needs no type, and a handled attempt no handler", () => {
     expect(madeBy("java", "class Deck {\n  public Deck(int n) {\n  }\n}\n")).toEqual([]);
     expect(madeBy("python", "try:\n    n = 1\nexcept ValueError:\n    n = 2\n")).toEqual([]);

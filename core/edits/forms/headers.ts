@@ -1,0 +1,97 @@
+import { asOne } from "../asOne.ts";
+import { change, insert } from "../edit.ts";
+import { beginsValue, byBraces, endsValue, type OfLine, parameters, within } from "./form.ts";
+
+// What heads loops, decisions and attempts.
+
+/** `for (int i = 0, i < 3, i++)`: what parts the header of a counted loop. */
+const partsOfHeader: OfLine = ({ code }, context) => {
+  const at = code.findIndex((token) => token.text === "for");
+  if (!byBraces(context) || at < 0 || code[at + 1]?.text !== "(") return [];
+  const inside = within(code, at + 1);
+  const commas = inside.filter((token) => token.text === ",");
+  const ends = inside.filter((token) => token.text === ";").length;
+  if (commas.length === 0 || commas.length + ends !== 2) return [];
+  return asOne(
+    context,
+    commas.map(({ from, to }) => ({ from, to, text: ";" })),
+    parameters(",", ";"),
+    4,
+  );
+};
+
+/** The sign or word between the name of a loop and what it goes over. */
+const goesOver: OfLine = ({ code }, { language, writing }) => {
+  const at = code.findIndex((token) => /^(?:for|foreach)$/.test(token.text));
+  const own = { python: "in", csharp: "in", java: ":", octave: "=" }[language.id];
+  const header = code[at + 1]?.text === "(" ? within(code, at + 1) : code.slice(at + 1);
+  const sign = header.find((token) => /^(?:of|in|:|=)$/.test(token.text));
+  if (at < 0 || own === undefined || !sign || sign.text === own || header.some((token) => token.text === ";"))
+    return [];
+  if (sign.text === ":" && writing.blocks.by === "indentation" && sign === code.at(-1)) return [];
+  return [change(sign, own, parameters(sign.text, own), 4)];
+};
+
+/** `try:` without anything that handles an error. */
+const handlerLeftOut: OfLine = (line, context) => {
+  const [first] = line.code;
+  if (context.writing.blocks.by !== "indentation" || first?.text !== "try") return [];
+  const below = context.lines.slice(line.number).filter((each) => each.code.length > 0);
+  const end = below.findIndex((each) => each.indent.length <= line.indent.length);
+  const last = (end < 0 ? below : below.slice(0, end)).at(-1);
+  if (!last || /^(?:except|finally)$/.test(below[end]?.code[0]?.text ?? "")) return [];
+  const unit = last.indent.slice(line.indent.length);
+  return (context.writing.errors?.usual ?? [])
+    .slice(0, 2)
+    .map((error, at) =>
+      insert(last.to, `\n${line.indent}except ${error}:\n${line.indent}${unit}pass`, parameters("", "except"), 2 - at),
+    );
+};
+
+/** `if x >= 3 print("yes")`: the sign between a condition and what stands behind it on its line. */
+const colonInside: OfLine = ({ code }, context) => {
+  const { blocks } = context.writing;
+  if (blocks.by !== "indentation" || !/^(?:if|elif|while|for)$/.test(code[0]?.text ?? "")) return [];
+  if (code.some((token) => token.text === ":")) return [];
+  return code.flatMap((token, at) => {
+    const [next, second] = [code[at + 1], code[at + 2]];
+    const isStatement = next?.kind === "name" && /^[(=.[]$|^[-+*/]=$/.test(second?.text ?? "");
+    return at > 0 && endsValue(token) && isStatement ? [insert(token.to, ":", parameters("", ":"), 3)] : [];
+  });
+};
+
+/** `for (i = 0; i < n; i++ {`: the bracket before the brace that opens the block. */
+const bracketBeforeBrace: OfLine = ({ code }, context) => {
+  const last = code.at(-1);
+  const before = code.at(-2);
+  const open = code.filter((token) => token.text === "(").length - code.filter((token) => token.text === ")").length;
+  if (!byBraces(context) || last?.text !== "{" || !before || open !== 1) return [];
+  return [insert(before.to, ")", parameters("", ")"), 3)];
+};
+
+/** `3 < x < 20`: two comparisons, each with both of its sides, in languages where one has no more. */
+const chainedComparison: OfLine = ({ code }, context) => {
+  if (context.writing.blocks.by === "indentation") return [];
+  const orders = /^(?:<=?|>=?)$/;
+  return code.flatMap((token, at) => {
+    const [first, middle, second] = [code[at + 1], code[at + 2], code[at + 3]];
+    if (!endsValue(token) || !first || !second || !middle || !orders.test(first.text) || !orders.test(second.text))
+      return [];
+    if (first.text[0] !== second.text[0] || middle.kind !== "name" || !beginsValue(code[at + 4])) return [];
+    return [
+      insert(middle.to, ` ${context.writing.and.trim()} ${middle.text}`, parameters("", context.writing.and.trim()), 3),
+    ];
+  });
+};
+
+/** `1..3` where numbers are counted with a colon. */
+const countedByPoints: OfLine = (line, { language }) => {
+  if (language.id !== "octave" || line.code[0]?.text !== "for") return [];
+  const found = /(?<=\d)\s*\.\.+\s*(?=\w)/.exec(line.text);
+  const from = line.from + (found?.index ?? 0);
+  return found ? [change({ from, to: from + found[0].length }, ":", parameters("..", ":"), 4)] : [];
+};
+
+export const headerForms: readonly OfLine[] = [
+  ...[partsOfHeader, goesOver, handlerLeftOut, colonInside, bracketBeforeBrace, chainedComparison, countedByPoints],
+];

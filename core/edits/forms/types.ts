@@ -1,0 +1,149 @@
+import { asOne } from "../asOne.ts";
+import { change, insert } from "../edit.ts";
+import { byBraces, type OfLine, parameters, within } from "./form.ts";
+
+// Types of names, of what functions give back, and the words that make objects.
+
+/** `= ArrayList<String>()`: an object is made by a word. */
+const newLeftOut: OfLine = ({ code }, { language, functions }) =>
+  code.flatMap((token, at) => {
+    if (!language.keywords?.has("new") || token.kind === "keyword" || !/^[A-Z]\w*$/.test(token.text)) return [];
+    if (!/^(?:=|return|\(|,)$/.test(code[at - 1]?.text ?? "") || functions.includes(token.text)) return [];
+    const rest = code
+      .slice(at + 1)
+      .map((each) => each.text)
+      .join("");
+    return /^(?:<[\w<>,[\]]*>)?\(/.test(rest) ? [insert(token.from, "new ", parameters("", "new"), 3)] : [];
+  });
+
+const modifiers = /^(?:public|private|protected|static|final)$/;
+
+/** `static twice(int x) {`: what a function gives back, or that it gives nothing. */
+const typeLeftOut: OfLine = ({ code }, context) => {
+  const name = code.findIndex((token) => !modifiers.test(token.text));
+  const owner = context.code.filter((_, at) => context.code[at - 1]?.text === "class").map(({ text }) => text);
+  const [token, next] = [code[name], code[name + 1]];
+  if (!byBraces(context) || name < 1 || token?.kind === "keyword" || next?.text !== "(" || !token) return [];
+  if (owner.includes(token.text)) return [];
+  const text = context.language.keywords?.has("bool") ? ["string", "bool"] : ["String", "boolean"];
+  const isMain = /^main$/i.test(token.text);
+  return ["void", "int", "double", ...text].map((type) =>
+    insert(
+      token.from,
+      `${type} `,
+      parameters("", type),
+      isMain ? (type === "void" ? 4 : 0.2) : type === "void" || type === "int" ? 2 : 1.5,
+    ),
+  );
+};
+
+/** A name that is declared once more where it is only to get another value: `int x = x + 1;`. */
+const declaredTwice: OfLine = ({ code }, context) => {
+  if (!byBraces(context)) return [];
+  const [type, name, sign, ...value] = code;
+  const readsItself = value.some((token, at) => token.text === name?.text && value[at - 1]?.text !== ".");
+  if (!type || name?.kind !== "name" || sign?.text !== "=" || !/^[a-z]\w*$|^String$/i.test(type.text)) return [];
+  if (/^(?:return|new|else|throw)$/.test(type.text) || !readsItself) return [];
+  return [change({ from: type.from, to: name.from }, "", parameters(type.text, ""), 2)];
+};
+
+/** Types that lists hold by other names. */
+const held: Readonly<Record<string, string>> = {
+  int: "Integer",
+  double: "Double",
+  char: "Character",
+  boolean: "Boolean",
+  long: "Long",
+};
+
+/** `List<int>`: a list holds objects. */
+const heldTypes: OfLine = ({ code }, { language }) => {
+  if (language.id !== "java") return [];
+  const places = code.flatMap((token, at) => {
+    const isHeld = /^[<,]$/.test(code[at - 1]?.text ?? "") && /^[>,]/.test(code[at + 1]?.text ?? "");
+    const text = held[token.text];
+    return isHeld && text ? [{ from: token.from, to: token.to, text }] : [];
+  });
+  return places.map((place) => change(place, place.text, parameters("", place.text), 3));
+};
+
+/** `new Scanner()`: where it is to read. */
+const readsWhere: OfLine = ({ code }, { language }) =>
+  code.flatMap((token, at) => {
+    const [opening, closing] = [code[at + 1], code[at + 2]];
+    if (language.id !== "java" || token.text !== "Scanner" || opening?.text !== "(" || closing?.text !== ")") return [];
+    return [insert(opening.to, "System.in", parameters("", "System.in"), 4)];
+  });
+
+/** `main(String args)`: what a program is started with is a row. */
+const startedWith: OfLine = ({ code }) =>
+  code.flatMap((token, at) => {
+    const [opening, type, name] = [code[at + 1], code[at + 2], code[at + 3]];
+    const isMain = /^main$/i.test(token.text) && opening?.text === "(" && /^string$/i.test(type?.text ?? "");
+    return isMain && type && name?.kind === "name" ? [insert(type.to, "[]", parameters("", "[]"), 4)] : [];
+  });
+
+/** `static int twice(x) {`: the types of parameters. */
+const parameterTypes: OfLine = ({ code }, context) => {
+  const at = code.findIndex((token) => token.text === "(");
+  const [type, name] = [code[at - 2], code[at - 1]];
+  if (!byBraces(context) || at < 2 || code.at(-1)?.text !== "{" || name?.kind !== "name" || !type) return [];
+  const inside = within(code, at);
+  const bare = inside.filter(
+    (token, place) =>
+      token.kind === "name" &&
+      /^[,]?$/.test(inside[place - 1]?.text ?? "") &&
+      /^[,]?$/.test(inside[place + 1]?.text ?? ""),
+  );
+  if (bare.length === 0 || !/^[a-z]\w*$|^String$|^>$|^\]$/i.test(type.text) || /^(?:else|new|return)$/.test(type.text))
+    return [];
+  const text = context.language.keywords?.has("bool") ? "string" : "String";
+  return ["int", "double", text].flatMap((each, place) =>
+    asOne(
+      context,
+      bare.map(({ from }) => ({ from, to: from, text: `${each} ` })),
+      parameters("", each),
+      2.5 - place / 2,
+    ),
+  );
+};
+
+/** `Boat b` for a record that is called by two words. */
+const recordWord: OfLine = ({ code }, context) => {
+  const [first, second] = code;
+  if (
+    context.language.id !== "c" ||
+    first?.kind !== "name" ||
+    !first ||
+    !(second?.kind === "name" || second?.text === "*")
+  )
+    return [];
+  const isRecord = new RegExp(String.raw`\bstruct\s+${first.text}\s*\{`).test(context.text);
+  return isRecord ? [insert(first.from, "struct ", parameters("", "struct"), 4)] : [];
+};
+
+/** `function twice(x: integer);`: the type of what it gives back. */
+const resultLeftOut: OfLine = ({ code }, { writing }) => {
+  const [closing, end] = [code.at(-2), code.at(-1)];
+  if (!writing.resultByName || writing.blocks.by !== "two words" || !/^function$/i.test(code[0]?.text ?? "")) return [];
+  if (closing?.text !== ")" || end?.text !== ";") return [];
+  return ["integer", "real", "string", "boolean"].map((type, at) =>
+    insert(closing.to, `: ${type}`, parameters("", type), 3 - at / 2),
+  );
+};
+
+/** A whole number that is too large for the usual kind. */
+const largeNumbers: OfLine = ({ code }, { language }) =>
+  code.flatMap((token) =>
+    language.id === "java" &&
+    token.kind === "number" &&
+    /^\d{10,}$/.test(token.text) &&
+    Number(token.text) > 2 ** 31 - 1
+      ? [insert(token.to, "L", parameters("", "L"), 4)]
+      : [],
+  );
+
+export const typeForms: readonly OfLine[] = [
+  ...[newLeftOut, typeLeftOut, declaredTwice, heldTypes, readsWhere, startedWith, parameterTypes, recordWord],
+  ...[resultLeftOut, largeNumbers],
+];
