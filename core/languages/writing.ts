@@ -18,6 +18,29 @@ export type Narrowing = {
   wrap: readonly [string, string] | null;
 };
 
+/** What of the small forms (core/edits/forms) is special in a language; what is absent it has not. */
+export type SmallForms = {
+  /** The sign or word between the name of a loop and what it goes over. */
+  goesOver?: string;
+  /** True if numbers are counted by two of them with a colon between, elements are picked by round brackets, and values are shown where nothing ends a statement. */
+  countsByColon?: true;
+  picksRound?: true;
+  showsValues?: true;
+  /** What stands before a function that a file begins with, where it would be taken for the function alone. */
+  programBegins?: string;
+  /** The types that lists hold, by those that they cannot. */
+  heldTypes?: Readonly<Record<string, string>>;
+  /** What reads, with what it is to be handed. */
+  reader?: { name: string; handed: string };
+  /** The word before the type of a record; what stands behind a whole number that is too large for the usual kind. */
+  recordWord?: string;
+  largeNumber?: string;
+  /** The sign before an instruction to the translator, and the words of these. */
+  instruction?: { sign: string; words: readonly string[] };
+  /** True if a text is a row of letters, copied by a call. */
+  textsAsRows?: true;
+};
+
 /**
  * How a language writes what small edits put in and take out. Words that need a blank behind them bring it along
  * (`not `).
@@ -143,6 +166,8 @@ export type Writing = {
    * ends with an opening bracket is followed by whatever is handed over (`_.push(`). One may stand there several times.
    */
   elsewhere?: ReadonlyArray<readonly [other: string, own: string]>;
+  /** Small forms by which a language differs from others, and which beginners leave out or bring along from those. */
+  forms?: SmallForms;
   /** Calls that put something into a list at its end and at its beginning: two names, and what stands before it in the latter. */
   ends?: ReadonlyArray<{ last: string; first: string; place: string }>;
   /**

@@ -21,9 +21,9 @@ const partsOfHeader: OfLine = ({ code }, context) => {
 };
 
 /** The sign or word between the name of a loop and what it goes over. */
-const goesOver: OfLine = ({ code }, { language, writing }) => {
+const goesOver: OfLine = ({ code }, { writing }) => {
   const at = code.findIndex((token) => /^(?:for|foreach)$/.test(token.text));
-  const own = { python: "in", csharp: "in", java: ":", octave: "=" }[language.id];
+  const own = writing.forms?.goesOver;
   const header = code[at + 1]?.text === "(" ? within(code, at + 1) : code.slice(at + 1);
   const sign = header.find((token) => /^(?:of|in|:|=)$/.test(token.text));
   if (at < 0 || own === undefined || !sign || sign.text === own || header.some((token) => token.text === ";"))
@@ -85,8 +85,8 @@ const chainedComparison: OfLine = ({ code }, context) => {
 };
 
 /** `1..3` where numbers are counted with a colon. */
-const countedByPoints: OfLine = (line, { language }) => {
-  if (language.id !== "octave" || line.code[0]?.text !== "for") return [];
+const countedByPoints: OfLine = (line, { writing }) => {
+  if (!writing.forms?.countsByColon || line.code[0]?.text !== "for") return [];
   const found = /(?<=\d)\s*\.\.+\s*(?=\w)/.exec(line.text);
   const from = line.from + (found?.index ?? 0);
   return found ? [change({ from, to: from + found[0].length }, ":", parameters("..", ":"), 4)] : [];

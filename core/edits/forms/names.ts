@@ -46,10 +46,11 @@ const readyName: OfLine = ({ code }, { writing }) => {
 };
 
 /** A file that begins with a function is that function; a value before it makes it a program. */
-const programBegins: OfLine = ({ code, number }, { language, lines }) => {
+const programBegins: OfLine = ({ code, number }, { writing, lines }) => {
+  const begins = writing.forms?.programBegins;
   const first = lines.find((line) => line.code.length > 0);
-  if (language.id !== "octave" || first?.number !== number || code[0]?.text !== "function") return [];
-  return [insert(code[0].from, "1;\n", parameters("", "1;"), 2)];
+  if (begins === undefined || first?.number !== number || code[0]?.text !== "function") return [];
+  return [insert(code[0].from, `${begins}\n`, parameters("", begins), 2)];
 };
 
 export const nameForms: readonly OfLine[] = [libraryBefore, ownPart, readyName, programBegins];

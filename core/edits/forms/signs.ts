@@ -30,15 +30,16 @@ const endLeftOut: OfLine = ({ code }, context) => {
 };
 
 /** `include <stdio.h>`: the sign before it. */
-const includeSign: OfLine = ({ code }, { language }) => {
+const includeSign: OfLine = ({ code }, { writing }) => {
+  const instruction = writing.forms?.instruction;
   const [first, next] = code;
-  if (language.id !== "c" || !first || !/^(?:include|define)$/i.test(first.text) || !next) return [];
-  return [insert(first.from, "#", parameters("", "#"), 4)];
+  if (!instruction?.words.includes(first?.text.toLowerCase() ?? "") || !first || !next) return [];
+  return [insert(first.from, instruction.sign, parameters("", instruction.sign), 4)];
 };
 
 /** `string s = "Tern";` where a text is a row of letters; `s = "Tern";` where it is one already. */
 const textsAsRows: OfLine = ({ code }, context) => {
-  if (context.language.id !== "c") return [];
+  if (!context.writing.forms?.textsAsRows) return [];
   const [first, second, third, fourth] = code;
   if (first && second && /^string$/i.test(first.text) && second.kind === "name") {
     const isGiven = third?.text === "=";
@@ -55,7 +56,7 @@ const textsAsRows: OfLine = ({ code }, context) => {
 
 /** `x[1]` where elements are picked by round brackets, and `length[1 2]` where a row is handed over. */
 const roundBrackets: OfLine = ({ code }, context) => {
-  if (context.language.id !== "octave") return [];
+  if (!context.writing.forms?.picksRound) return [];
   return code.flatMap((token, at) => {
     const [opening, inside] = [code[at + 1], within(code, at + 1)];
     const closing = code[at + inside.length + 2];
@@ -86,7 +87,7 @@ const isRow = ({ names, text }: EditContext, name: string): boolean =>
 
 /** `a(1)` for an element, where elements are picked by square brackets. */
 const squareBrackets: OfLine = ({ code }, context) => {
-  if (context.language.id === "octave" || context.writing.blocks.by === "end word") return [];
+  if (context.writing.blocks.by === "end word") return [];
   return code.flatMap((token, at) => {
     const inside = within(code, at + 1);
     const [opening, closing] = [code[at + 1], code[at + inside.length + 2]];
@@ -120,10 +121,10 @@ const otherEnds: OfLine = ({ code }, context) => {
 };
 
 /** A statement whose value is shown, since nothing ends it. */
-const shownValues: OfLine = ({ code, indent }, { language, writing }) => {
+const shownValues: OfLine = ({ code, indent }, { writing }) => {
   const last = code.at(-1);
   const [first, second] = code;
-  if (language.id !== "octave" || !first || !last || !endsValue(last)) return [];
+  if (!writing.forms?.showsValues || !first || !last || !endsValue(last)) return [];
   if (first.kind !== "name" || !(second?.text === "=" || /^[-+*/]=$/.test(second?.text ?? ""))) return [];
   return [insert(last.to, writing.statementEnd || ";", parameters("", ";"), indent === "" ? 1.5 : 3)];
 };

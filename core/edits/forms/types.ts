@@ -47,18 +47,9 @@ const declaredTwice: OfLine = ({ code }, context) => {
   return [change({ from: type.from, to: name.from }, "", parameters(type.text, ""), 2)];
 };
 
-/** Types that lists hold by other names. */
-const held: Readonly<Record<string, string>> = {
-  int: "Integer",
-  double: "Double",
-  char: "Character",
-  boolean: "Boolean",
-  long: "Long",
-};
-
 /** `List<int>`: a list holds objects. */
-const heldTypes: OfLine = ({ code }, { language }) => {
-  if (language.id !== "java") return [];
+const heldTypes: OfLine = ({ code }, { writing }) => {
+  const held = writing.forms?.heldTypes ?? {};
   const places = code.flatMap((token, at) => {
     const isHeld = /^[<,]$/.test(code[at - 1]?.text ?? "") && /^[>,]/.test(code[at + 1]?.text ?? "");
     const text = held[token.text];
@@ -68,11 +59,12 @@ const heldTypes: OfLine = ({ code }, { language }) => {
 };
 
 /** `new Scanner()`: where it is to read. */
-const readsWhere: OfLine = ({ code }, { language }) =>
+const readsWhere: OfLine = ({ code }, { writing }) =>
   code.flatMap((token, at) => {
+    const reader = writing.forms?.reader;
     const [opening, closing] = [code[at + 1], code[at + 2]];
-    if (language.id !== "java" || token.text !== "Scanner" || opening?.text !== "(" || closing?.text !== ")") return [];
-    return [insert(opening.to, "System.in", parameters("", "System.in"), 4)];
+    if (!reader || token.text !== reader.name || opening?.text !== "(" || closing?.text !== ")") return [];
+    return [insert(opening.to, reader.handed, parameters("", reader.handed), 4)];
   });
 
 /** `main(String args)`: what a program is started with is a row. */
@@ -109,17 +101,13 @@ const parameterTypes: OfLine = ({ code }, context) => {
 };
 
 /** `Boat b` for a record that is called by two words. */
-const recordWord: OfLine = ({ code }, context) => {
+const recordWord: OfLine = ({ code }, { writing, text }) => {
   const [first, second] = code;
-  if (
-    context.language.id !== "c" ||
-    first?.kind !== "name" ||
-    !first ||
-    !(second?.kind === "name" || second?.text === "*")
-  )
-    return [];
-  const isRecord = new RegExp(String.raw`\bstruct\s+${first.text}\s*\{`).test(context.text);
-  return isRecord ? [insert(first.from, "struct ", parameters("", "struct"), 4)] : [];
+  const word = writing.forms?.recordWord;
+  const isMade = second?.kind === "name" || second?.text === "*";
+  if (word === undefined || first?.kind !== "name" || !isMade) return [];
+  const isRecord = new RegExp(String.raw`\b${word}\s+${first.text}\s*\{`).test(text);
+  return isRecord ? [insert(first.from, `${word} `, parameters("", word), 4)] : [];
 };
 
 /** `function twice(x: integer);`: the type of what it gives back. */
@@ -133,15 +121,14 @@ const resultLeftOut: OfLine = ({ code }, { writing }) => {
 };
 
 /** A whole number that is too large for the usual kind. */
-const largeNumbers: OfLine = ({ code }, { language }) =>
-  code.flatMap((token) =>
-    language.id === "java" &&
-    token.kind === "number" &&
-    /^\d{10,}$/.test(token.text) &&
-    Number(token.text) > 2 ** 31 - 1
-      ? [insert(token.to, "L", parameters("", "L"), 4)]
-      : [],
-  );
+const largeNumbers: OfLine = ({ code }, { writing }) => {
+  const sign = writing.forms?.largeNumber;
+  if (sign === undefined) return [];
+  return code.flatMap((token) => {
+    const isLarge = token.kind === "number" && /^\d{10,}$/.test(token.text) && Number(token.text) > 2 ** 31 - 1;
+    return isLarge ? [insert(token.to, sign, parameters("", sign), 4)] : [];
+  });
+};
 
 export const typeForms: readonly OfLine[] = [
   ...[newLeftOut, typeLeftOut, declaredTwice, heldTypes, readsWhere, startedWith, parameterTypes, recordWord],

@@ -13,6 +13,7 @@ export const cWriting: Writing = {
   firstElement: (list) => `${list}[0]`,
   beginnings: [],
   statementEnd: ";",
+  forms: { recordWord: "struct", instruction: { sign: "#", words: ["include", "define"] }, textsAsRows: true },
   elsewhere: [
     ["_.length", "(int)(sizeof _ / sizeof _[0])"],
     ["len(_)", "(int)(sizeof _ / sizeof _[0])"],

@@ -23,6 +23,12 @@ export const javaWriting: Writing = {
   beginnings: ["Integer.MIN_VALUE", "Integer.MAX_VALUE"],
   statementEnd: ";",
   joinsNumbers: true,
+  forms: {
+    goesOver: ":",
+    heldTypes: { int: "Integer", double: "Double", char: "Character", boolean: "Boolean", long: "Long" },
+    reader: { name: "Scanner", handed: "System.in" },
+    largeNumber: "L",
+  },
   elsewhere: [
     ["len(_)", "_.length"],
     ["len(_)", "_.length()"],

@@ -19,6 +19,7 @@ export const octaveWriting: Writing = {
   firstValues: { text: ['""'], truth: ["false", "true"] },
   wholeProgram: { word: "global", apart: " " },
   statementEnd: ";",
+  forms: { goesOver: "=", countsByColon: true, picksRound: true, showsValues: true, programBegins: "1;" },
   elsewhere: [
     ["len(_)", "length(_)"],
     ["_.length", "length(_)"],

@@ -36,6 +36,7 @@ export const pythonWriting: Writing = {
   wholeProgram: { word: "global", apart: ", " },
   givesNothing: true,
   statementEnd: "",
+  forms: { goesOver: "in" },
   elsewhere: [
     ["_.length", "len(_)"],
     ["_.length()", "len(_)"],
