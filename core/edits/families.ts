@@ -85,10 +85,11 @@ export const editFamilies: readonly EditFamily[] = [
   ],
   ...[otherName, swapped, accumulation, begunAnew, startValue, direction, loopChange, moved, blockMarks, emptyBody],
   ...[indexLeftOutFamily, branchOrder, filledIn, alongFamily, pointedAt, wrapped, resultType, separator, emptyTest],
-  ...[guardLeftOut, handledError, otherBlocks, otherForms],
+  ...[guardLeftOut, handledError],
   ...[textsBeside, callLeftOut, counterpart, sortOrder, factorLeftOut],
   ...[chain, conversion, returned, formatLetter, leaving, resultThrownAway, equalTextsFamily, copied],
   ...[scopeWord, ownObjectFamily, stepLeftOut, printing, textLiteral, lineLeft, extraStatement],
+  ...[otherBlocks, otherForms],
 ];
 
 /** The family of an id. */

@@ -1,3 +1,4 @@
+import type { PlacedToken } from "../../syntax/placed.ts";
 import { asOne } from "../asOne.ts";
 import { change, insert } from "../edit.ts";
 import { beginsValue, byBraces, endsValue, type OfLine, parameters, within } from "./form.ts";
@@ -84,6 +85,34 @@ const chainedComparison: OfLine = ({ code }, context) => {
   });
 };
 
+/** Where a side of a comparison begins that ends at a place: behind an open bracket, a comma, or a word of the language. */
+function beginOfSide(code: readonly PlacedToken[], end: number): number {
+  let depth = 0;
+  for (let at = end; at >= 0; at -= 1) {
+    const text = code[at]?.text ?? "";
+    if (/^[)\]]$/.test(text)) depth += 1;
+    else if (/^[([]$/.test(text)) depth -= 1;
+    if (depth < 0 || (depth === 0 && (text === "," || code[at]?.kind === "keyword"))) return at + 1;
+  }
+  return 0;
+}
+
+/** `x > 3 and < 9`: what is compared the second time. */
+const operandLeftOut: OfLine = ({ code }, { writing, sourceOf }) => {
+  const joins = [writing.and.trim(), writing.or.trim()].map((word) => word.toLowerCase());
+  const compares = (token: PlacedToken | undefined) =>
+    token !== undefined && (/^(?:[<>]=?|[=!~]=|<>)$/.test(token.text) || token.text === writing.equal);
+  return code.flatMap((token, at) => {
+    const next = code[at + 1];
+    if (!joins.includes(token.text.toLowerCase()) || !next || !compares(next)) return [];
+    const compared = code.slice(0, at).findLastIndex(compares);
+    const [first, last] = [code[beginOfSide(code, compared - 1)], code[compared - 1]];
+    if (compared < 1 || !first || !last) return [];
+    const operand = sourceOf({ from: first.from, to: last.to });
+    return [insert(next.from, `${operand} `, parameters("", operand), 4)];
+  });
+};
+
 /** `1..3` where numbers are counted with a colon. */
 const countedByPoints: OfLine = (line, { writing }) => {
   if (!writing.forms?.countsByColon || line.code[0]?.text !== "for") return [];
@@ -93,5 +122,6 @@ const countedByPoints: OfLine = (line, { writing }) => {
 };
 
 export const headerForms: readonly OfLine[] = [
-  ...[partsOfHeader, goesOver, handlerLeftOut, colonInside, bracketBeforeBrace, chainedComparison, countedByPoints],
+  ...[partsOfHeader, goesOver, handlerLeftOut, colonInside, bracketBeforeBrace, chainedComparison, operandLeftOut],
+  ...[countedByPoints],
 ];

@@ -120,6 +120,35 @@ const resultLeftOut: OfLine = ({ code }, { writing }) => {
   );
 };
 
+/** `int x = 3` where names come to be by their first value. */
+const typeTooMany: OfLine = ({ code }, { writing }) => {
+  const [type, name, sign] = code;
+  const isType = /^(?:int|float|double|str|string|bool|boolean|char|var|let|const|auto)$/i.test(type?.text ?? "");
+  if (writing.blocks.by !== "indentation" || !isType || !type || name?.kind !== "name" || sign?.text !== writing.assign)
+    return [];
+  return [change({ from: type.from, to: name.from }, "", parameters(type.text, ""), 4)];
+};
+
+/** A word that keeps a name from getting another value, or from being used elsewhere, before one that does. */
+const keptTooMuch: OfLine = ({ code }, { writing, code: all }) =>
+  code.flatMap((token, at) => {
+    const next = code[at + 1];
+    const isFixed = writing.fixed?.words?.includes(token.text) === true;
+    if (!next || !(isFixed || token.text === "private")) return [];
+    const name = code
+      .slice(at + 1)
+      .find((each, place) => each.kind === "name" && /^[=;(]$/.test(code[at + place + 2]?.text ?? ""));
+    const isGivenAgain = all.some(
+      (each, place) =>
+        each !== name && each.text === name?.text && /^(?:[-+*/]?=|\+\+|--)$/.test(all[place + 1]?.text ?? ""),
+    );
+    const isAsked = all.some(
+      (each, place) => each !== name && each.text === name?.text && all[place - 1]?.text === ".",
+    );
+    if (!name || !(isFixed ? isGivenAgain : isAsked)) return [];
+    return [change({ from: token.from, to: next.from }, "", parameters(token.text, ""), 3)];
+  });
+
 /** A whole number that is too large for the usual kind. */
 const largeNumbers: OfLine = ({ code }, { writing }) => {
   const sign = writing.forms?.largeNumber;
@@ -132,5 +161,5 @@ const largeNumbers: OfLine = ({ code }, { writing }) => {
 
 export const typeForms: readonly OfLine[] = [
   ...[newLeftOut, typeLeftOut, declaredTwice, heldTypes, readsWhere, startedWith, parameterTypes, recordWord],
-  ...[resultLeftOut, largeNumbers],
+  ...[resultLeftOut, largeNumbers, typeTooMany, keptTooMuch],
 ];
