@@ -26,6 +26,12 @@ export type SmallForms = {
   countsByColon?: true;
   picksRound?: true;
   showsValues?: true;
+  /** Calls by which an element of a list, a letter of a text is picked, where a row has brackets; each with the types that it is for. */
+  picksByCall?: ReadonlyArray<{ types: RegExp; call: string }>;
+  /** What a loop over pairs, and one over places and elements, goes over. */
+  pairs?: readonly string[];
+  /** The word for any type. */
+  anyType?: string;
   /** What stands before a function that a file begins with, where it would be taken for the function alone. */
   programBegins?: string;
   /** The types that lists hold, by those that they cannot. */

@@ -121,7 +121,40 @@ const countedByPoints: OfLine = (line, { writing }) => {
   return found ? [change({ from, to: from + found[0].length }, ":", parameters("..", ":"), 4)] : [];
 };
 
+/** `if else:`: one word too many. */
+const twoHeads: OfLine = ({ code }) => {
+  const [first, second] = code;
+  const isDoubled = /^(?:if|elif|elseif)$/i.test(first?.text ?? "") && /^else$/i.test(second?.text ?? "");
+  return isDoubled && first && second
+    ? [change({ from: first.from, to: second.from }, "", parameters(first.text, ""), 3)]
+    : [];
+};
+
+/** `for key, value in table:`: pairs are asked for, of a table, or of places and elements of a plain list. */
+const pairsOver: OfLine = ({ code }, { writing, text }) => {
+  const at = code.findIndex((token) => token.text === writing.forms?.goesOver);
+  const [walked, colon] = [code[at + 1], code[at + 2]];
+  const target = code.slice(1, at);
+  if (code[0]?.text !== "for" || at < 0 || !target.some((token) => token.text === ",") || colon?.text !== ":")
+    return [];
+  const made = new RegExp(String.raw`\b${walked?.kind === "name" ? walked.text : "\\d"}\s*=\s*(\{|\[(?!\s*[[(]))`).exec(
+    text,
+  )?.[1];
+  const form = writing.forms?.pairs?.[made === "{" ? 0 : 1];
+  if (!walked || made === undefined || form === undefined) return [];
+  return [change(walked, form.replace("_", walked.text), parameters(walked.text, form), 3)];
+};
+
+/** `foreach (car in cars)`: the type of the name. */
+const typeOfEach: OfLine = ({ code }, { writing }) => {
+  const at = code.findIndex((token) => /^(?:for|foreach)$/.test(token.text));
+  const [opening, name, sign] = code.slice(at + 1);
+  const type = writing.forms?.anyType;
+  if (at < 0 || type === undefined || opening?.text !== "(" || name?.kind !== "name") return [];
+  return sign?.text === writing.forms?.goesOver ? [insert(name.from, `${type} `, parameters("", type), 4)] : [];
+};
+
 export const headerForms: readonly OfLine[] = [
   ...[partsOfHeader, goesOver, handlerLeftOut, colonInside, bracketBeforeBrace, chainedComparison, operandLeftOut],
-  ...[countedByPoints],
+  ...[countedByPoints, twoHeads, pairsOver, typeOfEach],
 ];

@@ -53,4 +53,71 @@ const programBegins: OfLine = ({ code, number }, { writing, lines }) => {
   return [insert(code[0].from, `${begins}\n`, parameters("", begins), 2)];
 };
 
-export const nameForms: readonly OfLine[] = [libraryBefore, ownPart, readyName, programBegins];
+/** `stop` on a line of its own in a loop: the word by which this language leaves one, or goes on. */
+const otherLeaving: OfLine = ({ code, number }, { lines, names, functions, language, writing }) => {
+  const own = code.filter((token) => token.text !== writing.statementEnd);
+  const [word] = own;
+  if (own.length !== 1 || word?.kind !== "name" || names.includes(word.text) || functions.includes(word.text))
+    return [];
+  const inLoop = lines
+    .slice(0, number - 1)
+    .some((line) => /^(?:while|for|foreach|repeat|do)$/i.test(line.code[0]?.text ?? ""));
+  if (!inLoop || !language.keywords?.has("break")) return [];
+  return ["break", "continue"].map((own, at) => change(word, own, parameters(word.text, own), 3 - at));
+};
+
+/** A value that a function works out on a line of its own, and that nothing takes: it is to be given back. */
+const valueLeft: OfLine = ({ code }, { writing, functions }) => {
+  const [first] = code;
+  const outside = code.filter((_, at) => {
+    const before = code.slice(0, at).map(({ text }) => text);
+    return before.filter((text) => text === "(").length === before.filter((text) => text === ")").length;
+  });
+  const isWorkedOut = outside.some((token, at) => at > 0 && /^[-+*/%]$/.test(token.text));
+  const isGiven = code.some((token) => /=$|^(?:\+\+|--)$/.test(token.text) || token.kind === "keyword");
+  if (
+    writing.blocks.by !== "indentation" ||
+    first?.kind !== "name" ||
+    !isWorkedOut ||
+    isGiven ||
+    functions.length === 0
+  )
+    return [];
+  return [insert(first.from, "return ", parameters("", "return"), 3)];
+};
+
+/** `cars[0] = 4` where there is no such place yet: it is put at the end. */
+const putAtEnd: OfLine = ({ code }, context) => {
+  const [name, opening] = code;
+  const inside = within(code, 1);
+  const [sign, first, last] = [code[inside.length + 3], code[inside.length + 4], code.at(-1)];
+  const isEmpty = new RegExp(String.raw`\b${name?.kind === "name" ? name.text : "\\d"}\s*=\s*\[\s*\]`).test(
+    context.text,
+  );
+  if (!isEmpty || !name || opening?.text !== "[" || sign?.text !== context.writing.assign || !first || !last) return [];
+  const value = context.sourceOf({ from: first.from, to: last.to });
+  return [change({ from: name.from, to: last.to }, `${name.text}.append(${value})`, parameters("[", "append"), 3)];
+};
+
+/** `name[0]` where what is picked has no brackets for it: a letter of a text, an element of a list. */
+const pickedByCall: OfLine = ({ code }, context) => {
+  const calls = context.writing.forms?.picksByCall ?? [];
+  return code.flatMap((token, at) => {
+    const inside = within(code, at + 1);
+    const [opening, closing] = [code[at + 1], code[at + inside.length + 2]];
+    if (calls.length === 0 || token.kind !== "name" || opening?.text !== "[" || !closing || inside.length === 0)
+      return [];
+    const type =
+      new RegExp(String.raw`\b([A-Z]\w*)\s*(?:<[^;]*>)?\s+${token.text}\s*[=;,)]`).exec(context.text)?.[1] ?? "";
+    const place = context.sourceOf({ from: opening.to, to: closing.from });
+    return calls.flatMap(({ types, call }) =>
+      types.test(type)
+        ? [change({ from: opening.from, to: closing.to }, `.${call}(${place})`, parameters("[", call), 4)]
+        : [],
+    );
+  });
+};
+
+export const nameForms: readonly OfLine[] = [
+  ...[libraryBefore, ownPart, readyName, programBegins, otherLeaving, valueLeft, putAtEnd, pickedByCall],
+];

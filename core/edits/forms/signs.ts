@@ -129,13 +129,26 @@ const shownValues: OfLine = ({ code, indent }, { writing }) => {
   return [insert(last.to, writing.statementEnd || ";", parameters("", ";"), indent === "" ? 1.5 : 3)];
 };
 
-/** `printf('a')`: a text in the signs of a letter. */
+/** `printf('a')`, `name == 'y'`: a text in the signs of a letter. */
 const lettersForTexts: OfLine = ({ code }, { writing }) =>
   code.flatMap((token, at) => {
-    const isPrinted = code[at - 1]?.text === "(" && writing.library.prints(code[at - 2]?.text ?? "");
-    if (!writing.letterQuote || !isPrinted || !/^'.*'$/.test(token.text)) return [];
-    return [change(token, `"${token.text.slice(1, -1)}"`, parameters("'", '"'), 2)];
+    const before = code[at - 1]?.text ?? "";
+    const isPrinted = before === "(" && writing.library.prints(code[at - 2]?.text ?? "");
+    const isCompared = !writing.equalTexts && (before === writing.equal || before === writing.unequal);
+    if (!writing.letterQuote || !(isPrinted || isCompared) || !/^'.*'$/.test(token.text)) return [];
+    return [change(token, `"${token.text.slice(1, -1)}"`, parameters("'", '"'), isPrinted ? 2 : 1)];
   });
+
+/** `print("Sail);"`: the end of a text behind what it is to stand before. */
+const quoteTooLate: OfLine = (line, { writing }) => {
+  const quote = writing.quote;
+  const found = new RegExp(String.raw`\)(;?)${quote}(;?)\s*$`).exec(line.text);
+  const open = line.text.split("(").length - line.text.split(")").length;
+  if (!found || line.text.split(quote).length % 2 === 0 || open !== 0) return [];
+  const from = line.from + found.index;
+  const text = `${quote})${found[1] || found[2] || ""}`;
+  return [change({ from, to: from + found[0].trimEnd().length }, text, parameters(quote, quote), 4)];
+};
 
 export const signForms: readonly OfLine[] = [
   ...[
@@ -149,5 +162,5 @@ export const signForms: readonly OfLine[] = [
     rowMadeLater,
     otherEnds,
   ],
-  ...[shownValues, lettersForTexts],
+  ...[shownValues, lettersForTexts, quoteTooLate],
 ];

@@ -25,6 +25,11 @@ export const javaWriting: Writing = {
   joinsNumbers: true,
   forms: {
     goesOver: ":",
+    anyType: "var",
+    picksByCall: [
+      { types: /^(?:Array)?List\b/, call: "get" },
+      { types: /^String$/, call: "charAt" },
+    ],
     heldTypes: { int: "Integer", double: "Double", char: "Character", boolean: "Boolean", long: "Long" },
     reader: { name: "Scanner", handed: "System.in" },
     largeNumber: "L",

@@ -36,7 +36,7 @@ export const pythonWriting: Writing = {
   wholeProgram: { word: "global", apart: ", " },
   givesNothing: true,
   statementEnd: "",
-  forms: { goesOver: "in" },
+  forms: { goesOver: "in", pairs: ["_.items()", "enumerate(_)"] },
   elsewhere: [
     ["_.length", "len(_)"],
     ["_.length()", "len(_)"],
