@@ -561,7 +561,7 @@ for i in range(len(s) + 1):
     "refused",
     "sign",
     `n = 0
-for c in 'banana':
+for c in 'catamaran':
     if c = 'a':
         n += 1
 print(n)`,
