@@ -182,6 +182,18 @@ describe("what a line lacks", () => {
     ["java", inMain("for (car : cars) g(car);"), inMain("for (var car : cars) g(car);")],
     ["java", inMain('String s = "a";\n    g(s[i]);'), inMain('String s = "a";\n    g(s.charAt(i));')],
     ["java", inMain("List<Integer> xs = f();\n    g(xs[0]);"), inMain("List<Integer> xs = f();\n    g(xs.get(0));")],
+    ["java", inMain("int[] a = [1, 2];"), inMain("int[] a = {1, 2};")],
+    ["csharp", inMain("int a[] = {1, 2};"), inMain("int[] a = {1, 2};")],
+    ["java", inMain("int a[2] = {1, 2};"), inMain("int[] a = {1, 2};")],
+    ["c", "void f(void) {\n  int[] a = {1, 2};\n}\n", "void f(void) {\n  int a[] = {1, 2};\n}\n"],
+    ["c", "void f(void) {\n  int a[2] = [1, 2];\n}\n", "void f(void) {\n  int a[2] = {1, 2};\n}\n"],
+    ["java", inMain("int[] a = new int(3);"), inMain("int[] a = new int[3];")],
+    ["octave", "x = (1, 2, 3);\n", "x = [1, 2, 3];\n"],
+    ["pascal", "var x integer;\nbegin\nend.\n", "var x: integer;\nbegin\nend.\n"],
+    ["pascal", "var x = integer;\nbegin\nend.\n", "var x : integer;\nbegin\nend.\n"],
+    ["pascal", "var a: array(1..3) of real;\nbegin\nend.\n", "var a: array[1..3] of real;\nbegin\nend.\n"],
+    ["python", "for (i in range(3)):\n    g(i)\n", "for i in range(3):\n    g(i)\n"],
+    ["java", inMain("if (a) {\n    } else (b) {\n    }"), inMain("if (a) {\n    } else if (b) {\n    }")],
     ["python", "if x > 3 and < 9:\n    pass\n", "if x > 3 and x < 9:\n    pass\n"],
     ["python", "while not (len(a) > 3 or == 0):\n    pass\n", "while not (len(a) > 3 or len(a) == 0):\n    pass\n"],
     ["c", "void f(int x) { if (x + 1 >= 3 && <= 9) g(); }", "void f(int x) { if (x + 1 >= 3 && x + 1 <= 9) g(); }"],
@@ -211,6 +223,8 @@ describe("what a line lacks", () => {
     ["java", inMain("g(a < b, c > d);")],
     ["c", "struct Boat { int cars; };\nstruct Boat b;\n"],
     ["octave", "x = 3\n"],
+    ["c", "void f(void) {\n  int a[3] = {1, 2, 3};\n}\n"],
+    ["pascal", "var x, y: integer;\n  a: array[1..3] of real;\nbegin\nend.\n"],
   ])("not in %s: %j", (language, text) => {
     // A value that is shown may be meant so.
     expect(madeBy(language, text).filter((each) => each !== `${text.trimEnd()};\n`)).toEqual([]);

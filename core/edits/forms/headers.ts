@@ -154,7 +154,22 @@ const typeOfEach: OfLine = ({ code }, { writing }) => {
   return sign?.text === writing.forms?.goesOver ? [insert(name.from, `${type} `, parameters("", type), 4)] : [];
 };
 
+/** `for (car in cars):` where a header has no brackets, and `else (a > 1) {` where it asks once more. */
+const otherHeads: OfLine = ({ code }, context) => {
+  const at = code[0]?.text === "}" ? 1 : 0;
+  const [head, opening] = [code[at], code[at + 1]];
+  if (!head || opening?.text !== "(") return [];
+  if (head.text === "else" && byBraces(context)) return [insert(head.to, " if", parameters("", "if"), 3)];
+  const inside = within(code, at + 1);
+  const closing = code[at + inside.length + 2];
+  const isWalk =
+    context.writing.blocks.by === "indentation" && head.text === "for" && inside.some(({ text }) => text === "in");
+  if (!isWalk || !closing) return [];
+  const walked = context.sourceOf({ from: opening.to, to: closing.from });
+  return [change({ from: opening.from, to: closing.to }, walked, parameters("(", ""), 4)];
+};
+
 export const headerForms: readonly OfLine[] = [
   ...[partsOfHeader, goesOver, handlerLeftOut, colonInside, bracketBeforeBrace, chainedComparison, operandLeftOut],
-  ...[countedByPoints, twoHeads, pairsOver, typeOfEach],
+  ...[countedByPoints, twoHeads, pairsOver, typeOfEach, otherHeads],
 ];
