@@ -31,6 +31,9 @@ function beginOfObject(code: readonly PlacedToken[], at: number): number {
   return code[at - 1]?.text === "." && at > 1 ? beginOfObject(code, at - 2) : at;
 }
 
+/** A form with what it asks something of, as it stands in the program. */
+const withValue = (form: string, value: string): string => form.replaceAll("_", () => value);
+
 /** The words and signs of a form. */
 const partsOf = (form: string): string[] => form.match(/\w+|[^\w\s]/g) ?? [];
 
@@ -72,7 +75,7 @@ export function readElsewhere(context: EditContext, form: string, other: string)
         {
           from: begin.from,
           to: last.to,
-          text: other.replaceAll("_", context.sourceOf({ from: begin.from, to: end.to })),
+          text: withValue(other, context.sourceOf({ from: begin.from, to: end.to })),
         },
       ];
     }
@@ -86,6 +89,6 @@ export function readElsewhere(context: EditContext, form: string, other: string)
     const [opening, first] = [code[at + 1], code[at + 2]];
     if (!closing || !opening || !first || first === closing) return [];
     const value = context.sourceOf({ from: opening.to, to: closing.from });
-    return /,/.test(value) ? [] : [{ from: token.from, to: closing.to, text: other.replaceAll("_", value) }];
+    return /,/.test(value) ? [] : [{ from: token.from, to: closing.to, text: withValue(other, value) }];
   });
 }

@@ -17,6 +17,7 @@ const inMain = (body: string) => `class A {\n  static void main() {\n    ${body}
 describe("forms of other languages", () => {
   const cases: Array<[language: string, faulty: string, right: string]> = [
     ["python", "n = decks[2].cars.length\n", "n = len(decks[2].cars)\n"],
+    ["python", 'n = "$& tides".length\n', 'n = len("$& tides")\n'],
     ["python", "if name.length() > 3:\n    pass\n", "if len(name) > 3:\n    pass\n"],
     ["python", "names.add(input())\n", "names.append(input())\n"],
     ["python", 'console.log("Sail", n)\n', 'print("Sail", n)\n'],
@@ -56,14 +57,12 @@ describe("forms of other languages", () => {
 describe("words of the language for names", () => {
   const cases: Array<[language: string, faulty: string, right: string]> = [
     ["python", "class = 4\nprint(class + 1)\n", "class_ = 4\nprint(class_ + 1)\n"],
-    ["python", "for in in range(3):\n    print(in)\n", "for in_ in range(3):\n    print(in_)\n"],
+    ["python", "pass = 4\nif pass > 3:\n    print(pass)\n", "pass_ = 4\nif pass_ > 3:\n    print(pass_)\n"],
     ["java", inMain("int new = 3;\n    g(new);"), inMain("int new_ = 3;\n    g(new_);")],
     ["csharp", inMain("int object = 3;\n    G(object);"), inMain("int object_ = 3;\n    G(object_);")],
   ];
   test.each(cases)("%s: %j", (language, faulty, right) => {
-    const made = madeBy(language, faulty);
-    if (language !== "python" || !faulty.startsWith("for")) expect(made).toContain(right);
-    else expect(made.every((text) => !text.includes("for_"))).toBe(true);
+    expect(madeBy(language, faulty)).toContain(right);
   });
 
   test("a class keeps its word", () => {
@@ -113,11 +112,6 @@ describe("what a line lacks", () => {
     ["python", "import math\nprint(sqrt(16))\n", "import math\nprint(math.sqrt(16))\n"],
     ["python", "import numbers as n\nprint(add(1))\n", "import numbers as n\nprint(n.add(1))\n"],
     ["python", "tide = 1,5\n", "tide = 1.5\n"],
-    [
-      "python",
-      "class Boat:\n    def __init__(self, name):\n        name = name\n",
-      "class Boat:\n    def __init__(self, name):\n        self.name = name\n",
-    ],
     [
       "python",
       "class Boat:\n    def _init_(self, name):\n        self.name = name\n",

@@ -6,7 +6,7 @@ const makes = /^(?:int|long|double|float|char|bool|boolean|string|String|var|def
 
 /**
  * Words of the language that are given a value, or made, as names are (`class = 4`): another name for each of them, wherever
- * it stands like that or is used behind its first place.
+ * it does not stand before a name.
  */
 export function wordsForNames(context: EditContext): Proposal[] {
   const { code, language } = context;
@@ -21,17 +21,14 @@ export function wordsForNames(context: EditContext): Proposal[] {
       found.add(token.text);
   }
   return [...found].flatMap((word) => {
-    const places = code.filter((token) => token.text === word && token.kind === "keyword");
-    const first = places.findIndex((token) => {
-      const next = code[code.indexOf(token) + 1];
-      return next?.text === assign || next?.line === token.line;
-    });
-    const used = places.slice(Math.max(0, first)).filter((token) => {
-      const next = code[code.indexOf(token) + 1];
+    const small = code.flatMap((token, at) => {
+      const next = code[at + 1];
       // `class Deck:` and `for car in ...` are what the word is for.
-      return !(next?.kind === "name" && next.line === token.line);
+      const isItself = next?.kind === "name" && next.line === token.line;
+      return token.text !== word || token.kind !== "keyword" || isItself
+        ? []
+        : [{ from: token.from, to: token.to, text: `${word}_` }];
     });
-    const small = used.map(({ from, to }) => ({ from, to, text: `${word}_` }));
     return asOne(context, small, { before: word, after: `${word}_` }, 3);
   });
 }

@@ -250,7 +250,7 @@ const firstTogether = 16;
 /** The same of a program that does not come to its end: most changes leave it so, and each of those takes all of its time. */
 const firstOfEndless = 4;
 const mostRunning = 64;
-const atOnce = 100;
+const atOnceOver = 100;
 const soon = 500;
 const long = 1000;
 
@@ -262,7 +262,7 @@ function nextTogether(together: number, took: number): number {
 /** The most that a job may have after one that took some milliseconds: what is refused is not run, and may be many more. */
 function mostNext(took: number, allRefused: boolean): number {
   if (allRefused) return 512;
-  return took < atOnce ? 128 : mostRunning;
+  return took < atOnceOver ? 128 : mostRunning;
 }
 
 /** Candidates of a job: no more than are over in a while also where some of them take all of their time. */

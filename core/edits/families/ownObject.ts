@@ -39,7 +39,7 @@ function mends(context: EditContext): Proposal[] {
         if (target?.kind !== "name") continue;
         const name = target.sign ?? "";
         const isItself = each.sign === context.writing.assign && value?.kind === "name" && value.sign === name;
-        if (isHanded ? known.has(name) : isItself) found.push(insert(target.from, `${word}.`, { name }, 1.5));
+        if (isItself || (isHanded && known.has(name))) found.push(insert(target.from, `${word}.`, { name }, 1.5));
       } else if (isHanded && each.kind === "name" && each.role !== "target" && known.has(each.sign ?? ""))
         found.push(insert(each.from, `${word}.`, { name: each.sign ?? "" }, 0.5));
     }
@@ -79,6 +79,11 @@ export const ownObjectFamily: EditFamily = {
   mends,
   plants,
   examples: [
+    {
+      language: "python",
+      right: "class Boat:\n    def __init__(self, name):\n        self.name = name\n",
+      faulty: "class Boat:\n    def __init__(self, name):\n        name = name\n",
+    },
     {
       language: "python",
       right:

@@ -142,7 +142,14 @@ const pairsOver: OfLine = ({ code }, { writing, text }) => {
   )?.[1];
   const form = writing.forms?.pairs?.[made === "{" ? 0 : 1];
   if (!walked || made === undefined || form === undefined) return [];
-  return [change(walked, form.replace("_", walked.text), parameters(walked.text, form), 3)];
+  return [
+    change(
+      walked,
+      form.replace("_", () => walked.text),
+      parameters(walked.text, form),
+      3,
+    ),
+  ];
 };
 
 /** `foreach (car in cars)`: the type of the name. */

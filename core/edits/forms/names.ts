@@ -21,22 +21,6 @@ const libraryBefore: OfLine = ({ code }, context) => {
   });
 };
 
-/** `name = name` in a function of an object: the object's own part is meant. */
-const ownPart: OfLine = ({ code }, { writing }) => {
-  const [target, sign, value] = code;
-  const word = writing.ownObject?.word;
-  if (
-    !writing.ownObject?.isHanded ||
-    !word ||
-    !target ||
-    target.kind !== "name" ||
-    sign?.text !== writing.assign ||
-    value?.text !== target.text
-  )
-    return [];
-  return code.length <= 4 ? [insert(target.from, `${word}${writing.members[0] ?? "."}`, parameters("", word), 4)] : [];
-};
-
 /** `def init(self, name)`: the name by which an object is made ready. */
 const readyName: OfLine = ({ code }, { writing }) => {
   const [first, name, opening] = code;
@@ -86,17 +70,17 @@ const valueLeft: OfLine = ({ code }, { writing, functions }) => {
   return [insert(first.from, "return ", parameters("", "return"), 3)];
 };
 
-/** `cars[0] = 4` where there is no such place yet: it is put at the end. */
+/** `cars[0] = 4` where the list holds nothing yet: it is put at the end. */
 const putAtEnd: OfLine = ({ code }, context) => {
   const [name, opening] = code;
   const inside = within(code, 1);
   const [sign, first, last] = [code[inside.length + 3], code[inside.length + 4], code.at(-1)];
-  const isEmpty = new RegExp(String.raw`\b${name?.kind === "name" ? name.text : "\\d"}\s*=\s*\[\s*\]`).test(
-    context.text,
-  );
-  if (!isEmpty || !name || opening?.text !== "[" || sign?.text !== context.writing.assign || !first || !last) return [];
+  const call = context.writing.ends?.[0]?.last;
+  if (name?.kind !== "name" || opening?.text !== "[" || sign?.text !== context.writing.assign || !first || !last)
+    return [];
+  if (!new RegExp(String.raw`\b${name.text}\s*=\s*\[\s*\]`).test(context.text) || call === undefined) return [];
   const value = context.sourceOf({ from: first.from, to: last.to });
-  return [change({ from: name.from, to: last.to }, `${name.text}.append(${value})`, parameters("[", "append"), 3)];
+  return [change({ from: name.from, to: last.to }, `${name.text}.${call}(${value})`, parameters("[", call), 3)];
 };
 
 /** `name[0]` where what is picked has no brackets for it: a letter of a text, an element of a list. */
@@ -119,5 +103,5 @@ const pickedByCall: OfLine = ({ code }, context) => {
 };
 
 export const nameForms: readonly OfLine[] = [
-  ...[libraryBefore, ownPart, readyName, programBegins, otherLeaving, valueLeft, putAtEnd, pickedByCall],
+  ...[libraryBefore, readyName, programBegins, otherLeaving, valueLeft, putAtEnd, pickedByCall],
 ];

@@ -50,12 +50,11 @@ const declaredTwice: OfLine = ({ code }, context) => {
 /** `List<int>`: a list holds objects. */
 const heldTypes: OfLine = ({ code }, { writing }) => {
   const held = writing.forms?.heldTypes ?? {};
-  const places = code.flatMap((token, at) => {
+  return code.flatMap((token, at) => {
     const isHeld = /^[<,]$/.test(code[at - 1]?.text ?? "") && /^[>,]/.test(code[at + 1]?.text ?? "");
     const text = held[token.text];
-    return isHeld && text ? [{ from: token.from, to: token.to, text }] : [];
+    return isHeld && text ? [change(token, text, parameters("", text), 3)] : [];
   });
-  return places.map((place) => change(place, place.text, parameters("", place.text), 3));
 };
 
 /** `new Scanner()`: where it is to read. */

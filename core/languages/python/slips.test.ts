@@ -440,7 +440,7 @@ print(f(3))`,
   ],
   [
     "starts",
-    "other-forms",
+    "own-object",
     `class Boat:
     def __init__(self, name):
         name = name

@@ -16,7 +16,6 @@ export const variableShadowed: Pattern = {
     byMessage("declared twice", { more: 22 }),
     byEdit("declaration", (change, { class: of }) => takesAway(change) && of === "logic", 5),
     byEdit("scope-word", takesAway, 8),
-    byEdit("other-forms", ({ after }) => /^self\.$/.test(after), 4),
     byEdit("own-object", ({ after }) => after === "this.", 6),
     // What was handed in is given to itself, where the part of the object with the same name was meant.
     byEdit("own-object", ({ lineBefore }) => /^\s*(\w+)\s*=\s*\1\s*;?\s*$/.test(lineBefore), 6),
