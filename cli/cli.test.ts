@@ -430,7 +430,7 @@ test("collect takes a folder into the data, or says what it would take; a try ch
   expect((await bentNail(["collect", join(folder, "no-such"), "--course", "Group 1"], "", data)).err).toContain(
     "there is no folder or zip",
   );
-}, 60_000);
+});
 
 test("hand-in says in one line why it was not taken", async () => {
   const wrong = await bentNail(["hand-in", "deck.py", "--to", "http://127.0.0.1:1/somewhere"]);
@@ -477,4 +477,4 @@ test("a backup is written and brought back; over data only when that was said; h
     code: 1,
     err: expect.stringContaining("belong together"),
   });
-}, 60_000);
+});

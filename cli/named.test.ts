@@ -1,13 +1,14 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../core/languages/languages.ts";
-import { createToolchains, type Toolchains } from "../server/toolchains/toolchains.ts";
+import { sharedToolchains } from "../server/testToolchains.ts";
+import type { Toolchains } from "../server/toolchains/toolchains.ts";
 import { todaysShare } from "../tools/share.ts";
 import { programFiles } from "./batch.ts";
 import { judgeMaterial } from "./judge.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

@@ -1,11 +1,10 @@
-import { existsSync, mkdtempSync, rmSync, statfsSync } from "node:fs";
+import { existsSync, statfsSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { openDatabase } from "./database/database.ts";
 import { createTraceCache } from "./judge/traceCache.ts";
 import { firstTeacher } from "./people/teacherStore.ts";
 import type { Services } from "./services.ts";
-import { createToolchains } from "./toolchains/toolchains.ts";
+import { takeTestDatabase } from "./testDatabase.ts";
+import { sharedToolchains } from "./testToolchains.ts";
 import { keepEmptyDatabase } from "./work/emptyDatabase.ts";
 import { allJobs } from "./work/jobs.ts";
 import { createLoading } from "./work/loading.ts";
@@ -28,11 +27,10 @@ export async function openTestServices({
   folder?: string | null;
 } = {}): Promise<Services & { close: () => Promise<void> }> {
   await keepEmptyDatabase();
-  const place = mkdtempSync(join(quickestFolder(), "bent-nail-test-"));
-  const database = await openDatabase(place);
+  const database = await takeTestDatabase(quickestFolder());
   const queue = await openQueue(database);
   const services: Services = {
-    ...{ database, folder: data, toolchains: createToolchains(), traces: createTraceCache(), queue },
+    ...{ database, folder: data, toolchains: sharedToolchains(), traces: createTraceCache(), queue },
     loading: createLoading(),
     searchesSets,
   };
@@ -41,9 +39,7 @@ export async function openTestServices({
     ...services,
     close: async () => {
       await queue.stop();
-      await services.toolchains.close();
       await database.close();
-      rmSync(place, { recursive: true, force: true });
     },
   };
 }

@@ -5,20 +5,22 @@ import { isLongRun, todaysShare } from "./share.ts";
  * of them each day, and whole then. (A share within such a file would go by the same day, and leave cases out for ever.)
  */
 const unitTests = [
-  ["server/toolchains/basicMacro", "server/backup/backup", "server/toolchains/hosted"],
+  [
+    ...["server/toolchains/basicMacro", "server/backup/backup", "server/toolchains/hosted"],
+    ...["server/toolchains/expressions/c", "server/toolchains/expressions/basicForms"],
+  ],
   [
     ...["server/exercises/twinOf", "server/exercises/neutralPrograms", "server/http/start"],
     ...["server/judge/policies", "server/toolchains/sketch"],
+    ...["server/toolchains/expressions/java", "server/toolchains/expressions/octave"],
   ],
-  [
-    ...["server/http/kills", "server/judge/macroClasses", "server/judge/vectors"],
-    ...["server/toolchains/expressions", "server/toolchains/recorders"],
-  ],
+  [...["server/http/kills", "server/judge/macroClasses", "server/judge/vectors"], ...["server/toolchains/recorders"]],
   [
     ...["app/plans/planPages", "server/exercises/markedAnswers", "server/judge/vectorsLanguages"],
     ...["server/database/owner", "server/toolchains/changes", "server/toolchains/together"],
     ...["server/toolchains/probes", "server/sandbox/isolation", "server/sandbox/ownTime"],
     ...["server/judge/sketchClasses", "server/classwork/strength"],
+    ...["server/toolchains/expressions/python", "server/toolchains/expressions/basicMacro"],
   ],
 ].map((day) => day.map((name) => `${name}.test.ts`));
 

@@ -45,7 +45,7 @@ beforeAll(async () => {
   await decideClass(services, found, byTeacher(found), { class: "runtime", kind: null, reason: "" });
   found = await findCase(database, caseKey, "all");
   if (found) await tryFix(services, found, byTeacher(found), "load = 3\nprint(load)\n", false);
-}, 60_000);
+});
 afterAll(() => services.close());
 
 test("a question's page has its table, what is narrowed stays, and its CSV says the same", async () => {

@@ -125,7 +125,7 @@ test("the version as handed in beside the mended one: where they part is said an
   // Fares are 0, 7 and 7: only with the last one the sums part.
   expect(data.view?.first?.words).toBe("total: 14 on the left (line 8), no change on the right (line 8).");
   expect(drawn).toContain("They part at step");
-}, 60_000);
+});
 
 test("the same run twice has no difference; what there is not is said in words", async () => {
   const key = await collect(program, "Total 10");
@@ -245,7 +245,7 @@ test("what if: the rest of the run beside the real one, up to where they part", 
     [`step=${rows.find((row) => row.call)?.step}&name=deck&value=1`, "where a line begins"],
   ] as const)
     expect((await changed(query)).drawn).toContain(words);
-}, 60_000);
+});
 
 test("files beside the program are told as they stand at a step; a step that is none says so", async () => {
   const key = await collect(

@@ -112,7 +112,7 @@ test("a planned exercise is changed by hand and proven again; equal ones make a 
   const sheet = second ? await findSheet(services.database, second.key) : null;
   if (!sheet) throw new Error("no second sheet");
   expect(await setForStudents(services, sheet)).toMatchObject({ ok: true });
-}, 120_000);
+});
 
 test.each([
   [{ program: "" }, "The program is missing."],

@@ -294,7 +294,7 @@ test("however the network behaves and whenever a page is left: once it is there 
     }),
     { numRuns: 120 },
   );
-}, 60_000);
+});
 
 test("while the server is not reached each page asks at a moment of its own, two to four seconds later", async () => {
   const waits: number[] = [];

@@ -222,7 +222,7 @@ test("handed in, marked, marked again from the mark book and from the student's 
     ok: true,
   });
   expect(await answered(markBook.action(asked({ sheetKey }, { form: {} })))).toMatchObject({ status: 400, ok: false });
-  await expect.poll(async () => (await markBook.loader(asked({ sheetKey }))).again, { timeout: 20_000 }).toBe(0);
+  await expect.poll(async () => (await markBook.loader(asked({ sheetKey }))).again, { timeout: 300_000 }).toBe(0);
 
   const own = { sheetKey, sittingKey: key };
   const mark = { task: "mend", item: "fault 1" };

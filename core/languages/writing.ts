@@ -45,6 +45,24 @@ export type SmallForms = {
   instruction?: { sign: string; words: readonly string[] };
   /** True if a text is a row of letters, copied by a call. */
   textsAsRows?: true;
+  /** The word that tries, those that may follow its block, and a handler of an error that does nothing. */
+  handler?: {
+    tries: string;
+    words: readonly string[];
+    write: (error: string, indent: string, unit: string) => string;
+  };
+  /** The words that bring along a library as a whole, and names of one. */
+  libraries?: { brings: string; picks: string };
+  /** The name of the function that makes an object ready: what heads it, and what is meant by it. */
+  madeReady?: { head: string; name: string; alike: RegExp };
+  /** The word that gives back a value which a function works out, where a line may hold a value that nothing takes. */
+  unusedValue?: string;
+  /** True if keys and what they lead to are written with a colon between, in braces. */
+  tables?: true;
+  /** The word that keeps a name from being asked elsewhere. */
+  hides?: string;
+  /** What a function may give back, where its header says so behind a colon. */
+  results?: readonly string[];
 };
 
 /**

@@ -3,14 +3,15 @@ import { findLanguage } from "../../core/languages/languages.ts";
 import { limitsSchema } from "../../core/outcome/outcome.ts";
 import { buildTable } from "../../core/trace/table.ts";
 import { judgeProgram } from "../../server/judge/judge.ts";
-import { createToolchains, type Toolchains } from "../../server/toolchains/toolchains.ts";
+import { sharedToolchains } from "../../server/testToolchains.ts";
+import type { Toolchains } from "../../server/toolchains/toolchains.ts";
 import { todaysShare } from "../../tools/share.ts";
 import { filesOf } from "../cases.ts";
 import { languageCases } from "./languages.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

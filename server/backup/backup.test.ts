@@ -181,9 +181,7 @@ const versions = Array.from({ length: newestMigration() }, (_, at) => at + 1).fi
   (schema) => process.env.BENT_NAIL_LONG || [1, 4, 5, 16, 17].includes(schema) || schema >= newestMigration() - 1,
 );
 
-test("a copy made by each earlier version is restored as if that version had been brought up to date", {
-  timeout: 300_000,
-}, async () => {
+test("a copy made by each earlier version is restored as if that version had been brought up to date", async () => {
   const first = join(folder, "first.tar");
   const begun = await openDatabase(null, null, 1);
   await begun.exec(early);

@@ -94,7 +94,7 @@ beforeAll(async () => {
     });
   await mend("first");
   await mend("third");
-}, 120_000);
+});
 afterAll(() => services.close());
 
 test("a pasted message finds earlier cases with the same one but for names, with what was done then", async () => {
@@ -238,7 +238,7 @@ test("another Bent Nail takes a bundle in whole: programs, verdicts, fixes, kind
   } finally {
     await other.close();
   }
-}, 120_000);
+});
 
 test("what is no bundle changes nothing and is said", async () => {
   const before = await listCases(services.database, { judged: null, page: 0 });

@@ -113,7 +113,7 @@ beforeAll(async () => {
     made.set(name, result.content);
     surprises.set(name, result.surprises);
   }
-}, 240_000);
+});
 afterAll(() => services.close());
 
 const content = (name: string): ExerciseContent => {
@@ -181,7 +181,7 @@ test("what shows the output is not asked beside what asks for it", async () => {
 
 test("every exercise passes its own check: right answers earn all, blank and hiding ones nothing", async () => {
   for (const [, exercise] of made) expect(await selfCheck(services, exercise)).toEqual([]);
-}, 120_000);
+});
 
 const twoFixes = (line: string) => ({
   texts: { first: crossing, second: crossing.replace("if cars >= 10 and fare > 1:", line) },

@@ -51,34 +51,30 @@ const twinned: [language: string, program: number][] = [
   ["c", 4],
 ];
 
-test.each(twinned)(
-  "two neighbours get equal and different exercises: %s, program %i",
-  async (id, at) => {
-    const made = await planted(id, at, 3);
-    expect(made.length).toBeGreaterThan(1);
-    let found = 0;
-    for (const content of made) {
-      const twin = await twinOf(services, content, 11);
-      if (typeof twin === "string") {
-        console.log(twin, content.program);
-        continue;
-      }
-      found += 1;
-      expect(twin.reasons).toEqual([]);
-      expect(inequality(content, twin.content)).toEqual([]);
-      expect(twin.content.program).not.toBe(content.program);
+test.each(twinned)("two neighbours get equal and different exercises: %s, program %i", async (id, at) => {
+  const made = await planted(id, at, 3);
+  expect(made.length).toBeGreaterThan(1);
+  let found = 0;
+  for (const content of made) {
+    const twin = await twinOf(services, content, 11);
+    if (typeof twin === "string") {
+      console.log(twin, content.program);
+      continue;
     }
-    expect(found).toBeGreaterThanOrEqual(Math.max(1, made.length - 1));
-    const [first] = made;
-    if (!first || id !== "python") return;
-    // The same seed gives the same one, so that it can be asked for again; another one gives another.
-    const programOf = async (seed: number) => {
-      const twin = await twinOf(services, first, seed);
-      return typeof twin === "string" ? twin : twin.content.program;
-    };
-    const once = await programOf(11);
-    expect(await programOf(11)).toBe(once);
-    expect(await programOf(12)).not.toBe(once);
-  },
-  200_000,
-);
+    found += 1;
+    expect(twin.reasons).toEqual([]);
+    expect(inequality(content, twin.content)).toEqual([]);
+    expect(twin.content.program).not.toBe(content.program);
+  }
+  expect(found).toBeGreaterThanOrEqual(Math.max(1, made.length - 1));
+  const [first] = made;
+  if (!first || id !== "python") return;
+  // The same seed gives the same one, so that it can be asked for again; another one gives another.
+  const programOf = async (seed: number) => {
+    const twin = await twinOf(services, first, seed);
+    return typeof twin === "string" ? twin : twin.content.program;
+  };
+  const once = await programOf(11);
+  expect(await programOf(11)).toBe(once);
+  expect(await programOf(12)).not.toBe(once);
+});

@@ -45,7 +45,7 @@ beforeAll(async () => {
   await setSheet(database, sheet, { title: "Deck loads", exercises: [{ key: "e", title: "Deck", level: 1, content }] });
   code = (await findSheet(database, sheet))?.code ?? "";
   await database.close();
-}, 120_000);
+});
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 function start(): Promise<{ child: ChildProcess; base: string }> {

@@ -1,9 +1,9 @@
 import { afterAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
-import { createToolchains } from "../toolchains/toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 import { judgeProgram } from "./judge.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 afterAll(() => toolchains.close());
 
 test.each([

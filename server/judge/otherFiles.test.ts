@@ -1,12 +1,13 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { consoleText } from "../../core/outcome/outcome.ts";
-import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 import { judgeProgram } from "./judge.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

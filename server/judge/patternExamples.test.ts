@@ -5,12 +5,13 @@ import { type ExampleRecord, exampleRecords } from "../../core/patterns/exampleR
 import { patterns } from "../../core/patterns/patterns.ts";
 import { todaysShare } from "../../tools/share.ts";
 import { productFolder } from "../productFolder.ts";
-import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 import { hashOfExample, runExample } from "./exampleRuns.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

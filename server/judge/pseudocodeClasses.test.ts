@@ -1,10 +1,11 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 import { differing, type SaidBefore } from "./saidBefore.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 
@@ -99,6 +100,6 @@ const faulty: readonly SaidBefore[] = [
   },
 ];
 
-test.each(faulty.map((each) => [each.what, each] as const))("%s", { timeout: 60_000 }, async (_, given) => {
+test.each(faulty.map((each) => [each.what, each] as const))("%s", async (_, given) => {
   expect(await differing(toolchains, "pseudocode", "21\n", [given])).toEqual([]);
 });

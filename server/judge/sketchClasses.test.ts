@@ -1,10 +1,11 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
-import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 import { differing, type SaidBefore } from "./saidBefore.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 
@@ -91,7 +92,7 @@ const faulty: readonly SaidBefore[] = [
   },
 ];
 
-test("faulty sketches, each of the class and the line that was said of it before", { timeout: 300_000 }, async () => {
+test("faulty sketches, each of the class and the line that was said of it before", async () => {
   expect(await differing(toolchains, "sketch", "picture rects = 3\n", faulty)).toEqual([]);
   expect(faulty).toHaveLength(20);
 });

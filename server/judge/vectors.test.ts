@@ -1,12 +1,13 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { python } from "../../core/languages/python/python.ts";
 import { explain } from "../../core/reading/explain.ts";
-import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 import { judgeProgram } from "./judge.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

@@ -2,12 +2,13 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { consoleText, type Outcome } from "../../core/outcome/outcome.ts";
 import { buildTable } from "../../core/trace/table.ts";
-import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 import { judgeProgram } from "./judge.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

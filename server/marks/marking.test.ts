@@ -113,7 +113,7 @@ describe("a program with four faults, two marks each", () => {
     expect(await earned(apply(program, ["if load < top:", "while True: pass\n        if load < top:"]))).toEqual([
       0, 0, 0, 0,
     ]);
-  }, 60_000);
+  });
 
   test("an empty answer earns nothing", async () => {
     expect((await earned("")).reduce<number>((sum, each) => sum + (each ?? 0), 0)).toBe(0);

@@ -1,11 +1,12 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
-import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 import { tryFurtherInputs } from "./furtherInputs.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

@@ -12,7 +12,7 @@ import { countToSearch, foundFor, searchAhead, searchJudged, startSearch } from 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 beforeAll(async () => {
   services = await openTestServices({ searchesSets: true });
-}, 60_000);
+});
 afterAll(() => services.close());
 
 const programs = {

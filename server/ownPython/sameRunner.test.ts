@@ -10,14 +10,15 @@ import { buildTable } from "../../core/trace/table.ts";
 import type { Step } from "../../core/trace/trace.ts";
 import { usualLimits } from "../judge/run.ts";
 import { productFolder } from "../productFolder.ts";
-import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "../toolchains/toolchains.ts";
 import { runnerFiles } from "./make.ts";
 
 let toolchains: Toolchains;
 let python: PyodideInterface;
 
 beforeAll(async () => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
   // The interpreter that browsers are given, here without a browser.
   python = await loadPyodide({ indexURL: join(productFolder, "node_modules/pyodide"), env: { PYTHONHASHSEED: "0" } });
   for (const [name, text] of Object.entries(runnerFiles())) {
@@ -26,7 +27,7 @@ beforeAll(async () => {
     python.FS.writeFile(path, text);
   }
   python.runPython("import sys; sys.path.insert(0, '/runner'); import bent_nail_browser");
-}, 120_000);
+});
 afterAll(() => toolchains.close());
 
 /** Runs a program by the runner of browsers. */

@@ -1,9 +1,9 @@
 import { afterAll, expect, test } from "vitest";
 import { consoleText, limitsSchema, type Outcome } from "../../core/outcome/outcome.ts";
 import { judgeProgram, languageOf } from "../judge/judge.ts";
-import { createToolchains } from "./toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 const language = languageOf({ language: "basic-forms" });
 afterAll(() => toolchains.close());
 

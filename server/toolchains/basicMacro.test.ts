@@ -1,10 +1,10 @@
 import { afterAll, expect, test } from "vitest";
 import { consoleText, limitsSchema, type Outcome, type Sheet } from "../../core/outcome/outcome.ts";
 import { judgeProgram, languageOf } from "../judge/judge.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 import { takeSheets } from "./sheets.ts";
-import { createToolchains } from "./toolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 const language = languageOf({ language: "basic-macro" });
 afterAll(() => toolchains.close());
 

@@ -1,9 +1,9 @@
 import { afterAll, expect, test } from "vitest";
 import { consoleText, type StepChange } from "../../core/outcome/outcome.ts";
 import { readLimits } from "../limits.ts";
-import { createToolchains } from "./toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 afterAll(() => toolchains.close());
 
 /** A program in each language that can be changed on its way: a total of deck loads, a ferry, a file of fares. */
@@ -134,39 +134,30 @@ test.each(Object.keys(programs))(
     expect(divided.steps.slice(0, at)).toEqual(real.steps.slice(0, at));
     expect(divided.steps[at]?.writes.some((write) => write.scope === "object" || write.path[0] === "deck")).toBe(true);
   },
-  60_000,
 );
 
-test.each(Object.keys(programs))(
-  "%s: a file that is altered or taken away on the way",
-  async (language) => {
-    const mended = { put: { name: "deck[1]", value: "2" } };
-    expect(printed(await recorded(language, { ...mended, files: { "fares.txt": "child 6" } })).at(-1)).toBe("child 6");
-    expect(printed(await recorded(language, { ...mended, files: { "fares.txt": null } })).at(-1)).toBe("no fares");
-  },
-  60_000,
-);
+test.each(Object.keys(programs))("%s: a file that is altered or taken away on the way", async (language) => {
+  const mended = { put: { name: "deck[1]", value: "2" } };
+  expect(printed(await recorded(language, { ...mended, files: { "fares.txt": "child 6" } })).at(-1)).toBe("child 6");
+  expect(printed(await recorded(language, { ...mended, files: { "fares.txt": null } })).at(-1)).toBe("no fares");
+});
 
-test.each(Object.keys(programs))(
-  "%s: what cannot be put in is said, and the run is as it was",
-  async (language) => {
-    for (const [name, value] of [
-      ["berth", "3"],
-      ["deck[9]", "3"],
-      ["deck[0]", "a lot of it"],
-      ["deck[0", "1"],
-    ] as const) {
-      const trace = await recorded(language, { put: { name, value } });
-      // A program's own text gets a new name where its language takes one.
-      if (language === "python" && name === "berth") expect(trace.notChanged).toBeUndefined();
-      else expect(trace.notChanged, `${name} = ${value}`).toMatch(/\S/);
-      expect(printed(trace)).toEqual(["14"]);
-    }
-    const gone = await recorded(language, { files: { "no-such.txt": null } });
-    expect(gone.notChanged).toContain("no-such.txt");
-  },
-  60_000,
-);
+test.each(Object.keys(programs))("%s: what cannot be put in is said, and the run is as it was", async (language) => {
+  for (const [name, value] of [
+    ["berth", "3"],
+    ["deck[9]", "3"],
+    ["deck[0]", "a lot of it"],
+    ["deck[0", "1"],
+  ] as const) {
+    const trace = await recorded(language, { put: { name, value } });
+    // A program's own text gets a new name where its language takes one.
+    if (language === "python" && name === "berth") expect(trace.notChanged).toBeUndefined();
+    else expect(trace.notChanged, `${name} = ${value}`).toMatch(/\S/);
+    expect(printed(trace)).toEqual(["14"]);
+  }
+  const gone = await recorded(language, { files: { "no-such.txt": null } });
+  expect(gone.notChanged).toContain("no-such.txt");
+});
 
 test.each(Object.keys(programs))(
   "%s: the files that lie beside the program when a line is about to run",
@@ -176,7 +167,6 @@ test.each(Object.keys(programs))(
     expect(printed(asked)).toEqual(["14"]);
     expect((await recorded(language)).filesAt).toBeUndefined();
   },
-  60_000,
 );
 
 test("a file that grows is told as it stands at each step", async () => {
@@ -197,7 +187,7 @@ print("done")
   expect(await at(0)).toEqual([]);
   expect(await at(second)).toEqual([{ name: "log.txt", text: "trip 0\n" }]);
   expect(await at((real?.steps.length ?? 1) - 1)).toEqual([{ name: "log.txt", text: "trip 0\ntrip 1\ntrip 2\n" }]);
-}, 60_000);
+});
 
 test("what another job has changed does not show in a run that asks for nothing", async () => {
   const [changed, real] = await Promise.all([
@@ -205,7 +195,7 @@ test("what another job has changed does not show in a run that asks for nothing"
     recorded("python"),
   ]);
   expect([printed(changed)[0], printed(real)[0]]).toEqual(["19", "14"]);
-}, 60_000);
+});
 
 test("languages whose recorder has no way for it say so by what they can", () => {
   const can = toolchains.all.filter((toolchain) => toolchain.changes).map((toolchain) => toolchain.language);

@@ -13,11 +13,12 @@ import type { Trace } from "../../core/trace/trace.ts";
 import { isLongRun, todaysShare } from "../../tools/share.ts";
 import { usualLimits } from "../judge/run.ts";
 import { productFolder } from "../productFolder.ts";
-import { createToolchains, type Toolchains } from "./toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "./toolchains.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

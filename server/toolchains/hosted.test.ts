@@ -1,11 +1,11 @@
 import { afterAll, expect, test } from "vitest";
 import { findLanguage } from "../../core/languages/languages.ts";
 import { consoleText } from "../../core/outcome/outcome.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 import { inCode } from "./hostedTries.ts";
 import { limitsOfEach, runTexts, type Text } from "./testMany.ts";
-import { createToolchains } from "./toolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 afterAll(() => toolchains.close());
 
 /** What each gave in company is what it gives alone. */

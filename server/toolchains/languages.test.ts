@@ -4,12 +4,13 @@ import { consoleText, limitsSchema, type Outcome } from "../../core/outcome/outc
 import { buildTable } from "../../core/trace/table.ts";
 import { todaysShare } from "../../tools/share.ts";
 import { judgeProgram } from "../judge/judge.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 import { createCommandToolchain } from "./commandToolchain.ts";
-import { createToolchains, type Toolchains } from "./toolchains.ts";
+import type { Toolchains } from "./toolchains.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

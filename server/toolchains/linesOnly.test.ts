@@ -4,9 +4,9 @@ import { applyEdit } from "../../core/edits/edit.ts";
 import { proposeEdits } from "../../core/edits/families.ts";
 import { python as language } from "../../core/languages/python/python.ts";
 import { limitsSchema, type Outcome } from "../../core/outcome/outcome.ts";
-import { createToolchains } from "./toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 afterAll(() => toolchains.close());
 const limits = { ...limitsSchema.parse({}), cpuSeconds: 0.4, wallSeconds: 3 };
 
@@ -80,7 +80,7 @@ test("Every slip in a program: refused or not, and at the same line, as the whol
     // A branch that lost what it belongs to may be reported where the next one is.
     expect(elsewhere).toBeLessThan(refused.length * 0.02);
   }
-}, 60_000);
+});
 
 const right: Record<string, string> = {
   "brackets over several lines": "fares = [\n    4,\n    6,\n]\nprint(max(\n    fares\n))\n",

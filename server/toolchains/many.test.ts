@@ -1,8 +1,8 @@
 import { afterAll, expect, test } from "vitest";
 import { consoleText, limitsSchema } from "../../core/outcome/outcome.ts";
-import { createToolchains } from "./toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 afterAll(() => toolchains.close());
 const python = toolchains.find("python");
 const limits = { ...limitsSchema.parse({}), cpuSeconds: 0.4, wallSeconds: 3 };

@@ -1,9 +1,8 @@
 import { afterAll, expect, test } from "vitest";
-
+import { sharedToolchains } from "../testToolchains.ts";
 import { usableWays } from "./otherWays.ts";
-import { createToolchains } from "./toolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 afterAll(() => toolchains.close());
 
 async function said(language: string, id: string, name: string, text: string, extension: string) {

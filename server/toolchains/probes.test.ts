@@ -6,11 +6,12 @@ import { consoleText } from "../../core/outcome/outcome.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { usualLimits } from "../judge/run.ts";
 import { productFolder } from "../productFolder.ts";
-import { createToolchains, type Toolchains } from "./toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "./toolchains.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 

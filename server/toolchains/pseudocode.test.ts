@@ -4,11 +4,12 @@ import { parseProgram } from "../../core/interpreters/pseudocode/parser.ts";
 import { programs } from "../../core/interpreters/pseudocode/testPrograms.ts";
 import { toPython } from "../../core/interpreters/pseudocode/toPython.ts";
 import { consoleText, limitsSchema, type RunRequest } from "../../core/outcome/outcome.ts";
-import { createToolchains, type Toolchains } from "./toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
+import type { Toolchains } from "./toolchains.ts";
 
 let toolchains: Toolchains;
 beforeAll(() => {
-  toolchains = createToolchains();
+  toolchains = sharedToolchains();
 });
 afterAll(() => toolchains.close());
 
@@ -48,7 +49,7 @@ test("what never ends is stopped on time, what takes too much memory, and what p
   const much = [...memory, "a[i] ← t & i", "NEXT i"].join("\n");
   expect((await pseudocode().run(request(much, { limits: small }))).stoppedBy).toBe("memory");
   expect(printed(await pseudocode().run(request("OUTPUT 1")))).toBe("1\n");
-}, 60_000);
+});
 
 test("variants run one after the other, each with its input", async () => {
   const many = pseudocode().runMany;
@@ -85,4 +86,4 @@ test("programs by chance print the same in Python", async () => {
     }
     expect(outcomes.filter((outcome) => outcome !== null).length).toBeGreaterThan(variants.length / 2);
   }
-}, 300_000);
+});

@@ -1,9 +1,9 @@
 import { afterAll, expect, test } from "vitest";
 import { consoleText, limitsSchema } from "../../core/outcome/outcome.ts";
 import { buildTable, callCell, hasCalls } from "../../core/trace/table.ts";
-import { createToolchains } from "./toolchains.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 afterAll(() => toolchains.close());
 
 /** A function that calls itself and uses what it was given once more when it goes on. */
@@ -64,7 +64,8 @@ async function ranInC(text: string) {
   const outcome = await toolchains.find("c")?.run({
     files: [{ name: "count.c", bytes: Buffer.from(text) }],
     input: "",
-    limits: limitsSchema.parse({}),
+    // However slow the machine is, time does not come first.
+    limits: limitsSchema.parse({ wallSeconds: 60, cpuSeconds: 30 }),
   });
   if (!outcome) throw new Error("c");
   return outcome;

@@ -2,10 +2,10 @@ import { afterAll, expect, test } from "vitest";
 import { pictureAt } from "../../core/outcome/drawing.ts";
 import { consoleText, limitsSchema, type Outcome } from "../../core/outcome/outcome.ts";
 import { judgeProgram, languageOf } from "../judge/judge.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 import { takeDrawing } from "./drawings.ts";
-import { createToolchains } from "./toolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 const language = languageOf({ language: "sketch" });
 afterAll(() => toolchains.close());
 

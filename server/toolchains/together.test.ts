@@ -1,10 +1,10 @@
 import { afterAll, expect, test } from "vitest";
 import { consoleText } from "../../core/outcome/outcome.ts";
+import { sharedToolchains } from "../testToolchains.ts";
 import { partOfC, partOfPascal } from "./parts.ts";
 import { limitsOfEach, runTexts, type Text } from "./testMany.ts";
-import { createToolchains } from "./toolchains.ts";
 
-const toolchains = createToolchains();
+const toolchains = sharedToolchains();
 afterAll(() => toolchains.close());
 
 /** How far each came and what it printed in company is what it does alone; warnings are not asked for there. */

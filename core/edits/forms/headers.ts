@@ -36,16 +36,17 @@ const goesOver: OfLine = ({ code }, { writing }) => {
 /** `try:` without anything that handles an error. */
 const handlerLeftOut: OfLine = (line, context) => {
   const [first] = line.code;
-  if (context.writing.blocks.by !== "indentation" || first?.text !== "try") return [];
+  const handler = context.writing.forms?.handler;
+  if (handler === undefined || first?.text !== handler.tries) return [];
   const below = context.lines.slice(line.number).filter((each) => each.code.length > 0);
   const end = below.findIndex((each) => each.indent.length <= line.indent.length);
   const last = (end < 0 ? below : below.slice(0, end)).at(-1);
-  if (!last || /^(?:except|finally)$/.test(below[end]?.code[0]?.text ?? "")) return [];
+  if (!last || handler.words.includes(below[end]?.code[0]?.text ?? "")) return [];
   const unit = last.indent.slice(line.indent.length);
   return (context.writing.errors?.usual ?? [])
     .slice(0, 2)
     .map((error, at) =>
-      insert(last.to, `\n${line.indent}except ${error}:\n${line.indent}${unit}pass`, parameters("", "except"), 2 - at),
+      insert(last.to, `\n${handler.write(error, line.indent, unit)}`, parameters("", handler.words[0] ?? ""), 2 - at),
     );
 };
 

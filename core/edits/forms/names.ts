@@ -5,12 +5,12 @@ import { type OfLine, parameters, within } from "./form.ts";
 
 /** `sqrt(16)` where the library that has it is brought along as a whole: `math.sqrt`. */
 const libraryBefore: OfLine = ({ code }, context) => {
-  if (context.writing.blocks.by !== "indentation") return [];
+  const { brings, picks } = context.writing.forms?.libraries ?? {};
   const brought = context.lines.flatMap((line) =>
-    line.code[0]?.text === "import" && line.code[1] ? [line.code.at(-1)?.text ?? ""] : [],
+    line.code[0]?.text === brings && line.code[1] ? [line.code.at(-1)?.text ?? ""] : [],
   );
   const given = new Set(
-    context.lines.flatMap((line) => (line.code[0]?.text === "from" ? line.code.map(({ text }) => text) : [])),
+    context.lines.flatMap((line) => (line.code[0]?.text === picks ? line.code.map(({ text }) => text) : [])),
   );
   return code.flatMap((token, at) => {
     const isCalled =
@@ -24,9 +24,10 @@ const libraryBefore: OfLine = ({ code }, context) => {
 /** `def init(self, name)`: the name by which an object is made ready. */
 const readyName: OfLine = ({ code }, { writing }) => {
   const [first, name, opening] = code;
-  const isFirst = writing.ownObject?.isHanded && first?.text === "def" && opening?.text === "(";
-  if (!isFirst || !name || !/^_{0,2}init_{0,2}$/i.test(name.text) || name.text === "__init__") return [];
-  return within(code, 2).length > 0 ? [change(name, "__init__", parameters(name.text, "__init__"), 4)] : [];
+  const ready = writing.forms?.madeReady;
+  if (!ready || !name || first?.text !== ready.head || opening?.text !== "(") return [];
+  if (!ready.alike.test(name.text) || name.text === ready.name || within(code, 2).length === 0) return [];
+  return [change(name, ready.name, parameters(name.text, ready.name), 4)];
 };
 
 /** A file that begins with a function is that function; a value before it makes it a program. */
@@ -59,15 +60,9 @@ const valueLeft: OfLine = ({ code }, { writing, functions }) => {
   });
   const isWorkedOut = outside.some((token, at) => at > 0 && /^[-+*/%]$/.test(token.text));
   const isGiven = code.some((token) => /=$|^(?:\+\+|--)$/.test(token.text) || token.kind === "keyword");
-  if (
-    writing.blocks.by !== "indentation" ||
-    first?.kind !== "name" ||
-    !isWorkedOut ||
-    isGiven ||
-    functions.length === 0
-  )
-    return [];
-  return [insert(first.from, "return ", parameters("", "return"), 3)];
+  const word = writing.forms?.unusedValue;
+  if (word === undefined || first?.kind !== "name" || !isWorkedOut || isGiven || functions.length === 0) return [];
+  return [insert(first.from, `${word} `, parameters("", word), 3)];
 };
 
 /** `cars[0] = 4` where the list holds nothing yet: it is put at the end. */

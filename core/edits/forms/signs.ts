@@ -11,7 +11,7 @@ const colons: OfLine = ({ code }, context) =>
     if (token.text === ";" && asked >= 0 && asked < at && next) return [change(token, ":", parameters(";", ":"), 3)];
     const isKey = token.kind === "text" || token.kind === "number";
     const isValue = next !== undefined && next.line === token.line && /^(?:text|number|name)$/.test(next.kind);
-    if (context.writing.blocks.by !== "indentation" || !isKey || !isValue) return [];
+    if (!context.writing.forms?.tables || !isKey || !isValue) return [];
     return /^[{,]$/.test(code[at - 1]?.text ?? "{") ? [insert(token.to, ":", parameters("", ":"), 2)] : [];
   });
 

@@ -112,9 +112,9 @@ const recordWord: OfLine = ({ code }, { writing, text }) => {
 /** `function twice(x: integer);`: the type of what it gives back. */
 const resultLeftOut: OfLine = ({ code }, { writing }) => {
   const [closing, end] = [code.at(-2), code.at(-1)];
-  if (!writing.resultByName || writing.blocks.by !== "two words" || !/^function$/i.test(code[0]?.text ?? "")) return [];
+  if (!writing.resultByName || !/^function$/i.test(code[0]?.text ?? "")) return [];
   if (closing?.text !== ")" || end?.text !== ";") return [];
-  return ["integer", "real", "string", "boolean"].map((type, at) =>
+  return (writing.forms?.results ?? []).map((type, at) =>
     insert(closing.to, `: ${type}`, parameters("", type), 3 - at / 2),
   );
 };
@@ -123,8 +123,8 @@ const resultLeftOut: OfLine = ({ code }, { writing }) => {
 const typeTooMany: OfLine = ({ code }, { writing }) => {
   const [type, name, sign] = code;
   const isType = /^(?:int|float|double|str|string|bool|boolean|char|var|let|const|auto)$/i.test(type?.text ?? "");
-  if (writing.blocks.by !== "indentation" || !isType || !type || name?.kind !== "name" || sign?.text !== writing.assign)
-    return [];
+  if (writing.variables !== "by assignment" || !isType || !type) return [];
+  if (name?.kind !== "name" || sign?.text !== writing.assign) return [];
   return [change({ from: type.from, to: name.from }, "", parameters(type.text, ""), 4)];
 };
 
@@ -133,7 +133,7 @@ const keptTooMuch: OfLine = ({ code }, { writing, code: all }) =>
   code.flatMap((token, at) => {
     const next = code[at + 1];
     const isFixed = writing.fixed?.words?.includes(token.text) === true;
-    if (!next || !(isFixed || token.text === "private")) return [];
+    if (!next || !(isFixed || token.text === writing.forms?.hides)) return [];
     const name = code
       .slice(at + 1)
       .find((each, place) => each.kind === "name" && /^[=;(]$/.test(code[at + place + 2]?.text ?? ""));

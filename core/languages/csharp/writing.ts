@@ -25,7 +25,7 @@ export const csharpWriting: Writing = {
   statementEnd: ";",
   joinsNumbers: true,
   lengthsBy: { names: ["GetLength", "GetUpperBound"], rows: 0 },
-  forms: { goesOver: "in", anyType: "var" },
+  forms: { goesOver: "in", anyType: "var", hides: "private" },
   elsewhere: [
     ["len(_)", "_.Length"],
     ["len(_)", "_.Count"],

@@ -24,8 +24,7 @@ export const javaWriting: Writing = {
   statementEnd: ";",
   joinsNumbers: true,
   forms: {
-    goesOver: ":",
-    anyType: "var",
+    ...{ goesOver: ":", anyType: "var", hides: "private" },
     picksByCall: [
       { types: /^(?:Array)?List\b/, call: "get" },
       { types: /^String$/, call: "charAt" },

@@ -16,6 +16,7 @@ export const pascalWriting: Writing = {
   firstElement: (list) => `${list}[1]`,
   beginnings: ["maxint"],
   statementEnd: ";",
+  forms: { results: ["integer", "real", "string", "boolean"] },
   elsewhere: [
     ["len(_)", "length(_)"],
     ["_.length", "length(_)"],

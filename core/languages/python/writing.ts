@@ -36,7 +36,16 @@ export const pythonWriting: Writing = {
   wholeProgram: { word: "global", apart: ", " },
   givesNothing: true,
   statementEnd: "",
-  forms: { goesOver: "in", pairs: ["_.items()", "enumerate(_)"] },
+  forms: {
+    ...{ goesOver: "in", pairs: ["_.items()", "enumerate(_)"], tables: true, unusedValue: "return" },
+    handler: {
+      tries: "try",
+      words: ["except", "finally"],
+      write: (error, indent, unit) => `${indent}except ${error}:\n${indent}${unit}pass`,
+    },
+    libraries: { brings: "import", picks: "from" },
+    madeReady: { head: "def", name: "__init__", alike: /^_{0,2}init_{0,2}$/i },
+  },
   elsewhere: [
     ["_.length", "len(_)"],
     ["_.length()", "len(_)"],

@@ -1,7 +1,8 @@
 import { between, form } from "./generate.ts";
-import type { Spoken } from "./spoken.ts";
+import { testExpressions } from "./testExpressions.ts";
 
-export const basicForms: Spoken = {
+testExpressions("basic-forms", {
+  goesOn: true,
   sorts: ["whole", "real", "truth", "text"],
   values: {
     ...{
@@ -141,4 +142,4 @@ ${expressions
   End Sub
 End Module
 `,
-};
+});

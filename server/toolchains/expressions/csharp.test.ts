@@ -1,7 +1,8 @@
 import { between, form } from "./generate.ts";
-import type { Spoken } from "./spoken.ts";
+import { testExpressions } from "./testExpressions.ts";
 
-export const csharp: Spoken = {
+testExpressions("csharp", {
+  goesOn: true,
   sorts: ["whole", "real", "truth", "text"],
   values: {
     ...{
@@ -122,4 +123,4 @@ ${expressions.map((expression, number) => `        Show(${number}, () => ${expre
     }
 }
 `,
-};
+});

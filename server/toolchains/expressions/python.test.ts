@@ -1,7 +1,8 @@
 import { between, form } from "./generate.ts";
-import type { Spoken } from "./spoken.ts";
+import { testExpressions } from "./testExpressions.ts";
 
-export const python: Spoken = {
+testExpressions("python", {
+  goesOn: true,
   sorts: ["whole", "real", "truth", "text"],
   values: {
     ...{
@@ -103,4 +104,4 @@ def show(number, work):
 
 ${expressions.map((expression, number) => `show(${number}, lambda: ${expression})`).join("\n")}
 `,
-};
+});

@@ -1,7 +1,7 @@
 import { between, form } from "./generate.ts";
-import type { Spoken } from "./spoken.ts";
+import { testExpressions } from "./testExpressions.ts";
 
-export const pascal: Spoken = {
+testExpressions("pascal", {
   sorts: ["whole", "real", "truth", "text"],
   values: {
     ...{
@@ -114,4 +114,4 @@ begin
 ${expressions.map((expression, number) => `  Show(${number}, ${expression});`).join("\n")}
 end.
 `,
-};
+});

@@ -1,7 +1,8 @@
 import { between, form } from "./generate.ts";
-import type { Spoken } from "./spoken.ts";
+import { testExpressions } from "./testExpressions.ts";
 
-export const octave: Spoken = {
+testExpressions("octave", {
+  goesOn: true,
   sorts: ["real", "truth", "whole"],
   values: {
     ...{
@@ -90,4 +91,4 @@ load = 7; cars = -3; fare = 2.5; tide = -0.1; full = true; late = false;
 seats = int32 (9); small = uint8 (200); boat = "Tern"; loads = [4 9 -2];
 ${expressions.map((expression, number) => `show (${number}, @() ${expression});`).join("\n")}
 `,
-};
+});

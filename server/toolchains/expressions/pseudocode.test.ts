@@ -1,7 +1,7 @@
 import { between, form } from "./generate.ts";
-import type { Spoken } from "./spoken.ts";
+import { testExpressions } from "./testExpressions.ts";
 
-export const pseudocode: Spoken = {
+testExpressions("pseudocode", {
   sorts: ["whole", "real", "truth", "text"],
   values: {
     ...{ load: { type: "INTEGER", text: "7" }, cars: { type: "INTEGER", text: "-3" } },
@@ -86,4 +86,4 @@ depths[0] <- 3.5
 depths[1] <- -1.25
 ${expressions.map((expression, number) => `CALL show(${number}, ${expression})`).join("\n")}
 `,
-};
+});

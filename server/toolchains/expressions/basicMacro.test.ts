@@ -1,8 +1,9 @@
 import { between, form } from "./generate.ts";
-import type { Spoken } from "./spoken.ts";
+import { testExpressions } from "./testExpressions.ts";
 
 /** Expressions of written values alone are folded before the run, by rules of their own: every one here has a name in it. */
-export const basicMacro: Spoken = {
+testExpressions("basic-macro", {
+  printed: (told) => (told.kind === "whole" ? { ...told, kind: "real" } : told),
   sorts: ["real", "truth", "text"],
   values: {
     ...{ load: { type: "Integer", text: "7" }, cars: { type: "Integer", text: "-3" } },
@@ -62,4 +63,4 @@ Sub Tell(number, given)
   End If
 End Sub
 `,
-};
+});

@@ -1,7 +1,8 @@
 import { between, form } from "./generate.ts";
-import type { Spoken } from "./spoken.ts";
+import { testExpressions } from "./testExpressions.ts";
 
-export const c: Spoken = {
+testExpressions("c", {
+  printed: (told) => (told.kind === "letter" || told.kind === "truth" ? { ...told, kind: "whole" } : told),
   sorts: ["whole", "real", "truth"],
   values: {
     ...{
@@ -95,4 +96,4 @@ ${expressions.map((expression, number) => `    show(${number}, ${expression});`)
     return 0;
 }
 `,
-};
+});

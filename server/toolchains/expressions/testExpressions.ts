@@ -1,17 +1,12 @@
-import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { type Names, workOut } from "../../core/expressions/evaluate.ts";
-import { findLanguage } from "../../core/languages/languages.ts";
-import { consoleText } from "../../core/outcome/outcome.ts";
-import { runProgram, usualLimits } from "../judge/run.ts";
-import { chance, generate } from "./expressions/generate.ts";
-import { spoken } from "./expressions/list.ts";
-import { createToolchains, type Toolchains } from "./toolchains.ts";
-
-let toolchains: Toolchains;
-beforeAll(() => {
-  toolchains = createToolchains();
-});
-afterAll(() => toolchains.close());
+import { afterAll, beforeAll, expect, test } from "vitest";
+import { type Names, workOut } from "../../../core/expressions/evaluate.ts";
+import { findLanguage } from "../../../core/languages/languages.ts";
+import { consoleText } from "../../../core/outcome/outcome.ts";
+import type { Value } from "../../../core/trace/trace.ts";
+import { runProgram, usualLimits } from "../../judge/run.ts";
+import { sharedToolchains } from "../../testToolchains.ts";
+import type { Toolchains } from "../toolchains.ts";
+import { chance, type Grammar, generate, type Sort } from "./generate.ts";
 
 /** Expressions of each language that are worked out here and by its own translator, and how many of them a program has. */
 const wanted = process.env.BENT_NAIL_LONG ? 6000 : 600;
@@ -19,6 +14,22 @@ const together = 300;
 
 /** What is wanted of an answer: its kind and its value, numbers by what they are and not by how they are written. */
 type Told = { kind: string; value: string };
+
+/**
+ * How expressions are put to a language's own translator: `program` prints a line for each of them, `NUMBER KIND VALUE`, with KIND
+ * one of whole, real, truth, text, letter (by its code), or `stopped` where the language stopped. `values` are the names that
+ * the program declares, as a recording has them.
+ */
+export type Spoken = {
+  grammar: Grammar;
+  sorts: readonly Sort[];
+  values: Readonly<Record<string, Value>>;
+  program: (expressions: readonly string[]) => string;
+  /** True if the program catches what stops an expression, and goes on with the next. */
+  goesOn?: true;
+  /** What the program prints for a value of ours, where it does not tell two kinds apart. */
+  printed?: (told: Told) => Told;
+};
 
 function sameValue(ours: Told, theirs: Told): boolean {
   if (ours.kind === "real" && theirs.kind === "real") {
@@ -28,7 +39,14 @@ function sameValue(ours: Told, theirs: Told): boolean {
   return ours.kind === theirs.kind && ours.value === theirs.value;
 }
 
-describe.each(Object.entries(spoken))("%s", (id, { grammar, sorts, values, program }) => {
+/** Compares generated expressions of a language: what they come to here, and what its own translator makes of them. */
+export function testExpressions(id: string, spoken: Spoken): void {
+  const { grammar, sorts, values, program, goesOn, printed } = spoken;
+  let toolchains: Toolchains;
+  beforeAll(() => {
+    toolchains = sharedToolchains();
+  });
+  afterAll(() => toolchains.close());
   const language = findLanguage(id);
   const rules = language?.values;
   const names: Names = {
@@ -52,7 +70,7 @@ describe.each(Object.entries(spoken))("%s", (id, { grammar, sorts, values, progr
     return { kind: value.kind, value: String(value.value) };
   }
 
-  test("generated expressions come to what the language's own translator makes of them", async () => {
+  test(`${id}: generated expressions come to what the language's own translator makes of them`, async () => {
     const next = chance(20_261_126);
     const differ: string[] = [];
     let compared = 0;
@@ -66,16 +84,16 @@ describe.each(Object.entries(spoken))("%s", (id, { grammar, sorts, values, progr
       generated += told.length;
       known += told.filter(({ mine }) => mine !== null).length;
       // Where the language stops, only some languages go on with the next.
-      const asked = told.filter(({ mine }) => mine !== null && (mine.kind !== "stopped" || stops(id)));
+      const asked = told.filter(({ mine }) => mine !== null && (mine.kind !== "stopped" || goesOn));
       const { outcome } = await runProgram(toolchains, {
         language: language as NonNullable<typeof language>,
         files: [{ name: language?.mainName ?? "", bytes: Buffer.from(program(asked.map((each) => each.expression))) }],
         input: "",
         limits: { ...usualLimits, outputBytes: 1 << 20 },
       });
-      const printed = outcome ? consoleText(outcome.console, ["out"]) : "";
+      const output = outcome ? consoleText(outcome.console, ["out"]) : "";
       const lines = new Map(
-        printed.split("\n").flatMap((line) => {
+        output.split("\n").flatMap((line) => {
           const found = /^\s*(\d+) (\w+) ?(.*)$/.exec(line);
           return found ? [[Number(found[1]), { kind: found[2] ?? "", value: found[3] ?? "" }] as const] : [];
         }),
@@ -88,7 +106,7 @@ describe.each(Object.entries(spoken))("%s", (id, { grammar, sorts, values, progr
         const theirs = lines.get(number);
         compared += 1;
         const wrote = theirs?.kind === "stopped" ? { kind: "stopped", value: "" } : theirs;
-        if (!mine || !wrote || !sameValue(asKind(id, mine), wrote))
+        if (!mine || !wrote || !sameValue(printed?.(mine) ?? mine, wrote))
           differ.push(`${expression}: ${mine?.kind} ${mine?.value}, theirs ${theirs?.kind} ${theirs?.value}`);
       }
     }
@@ -96,15 +114,4 @@ describe.each(Object.entries(spoken))("%s", (id, { grammar, sorts, values, progr
     // What is not worked out is left out above; it must not be most of them.
     expect(known / generated).toBeGreaterThan(0.7);
   }, 600_000);
-});
-
-/** Languages whose programs catch what stops an expression. */
-function stops(id: string): boolean {
-  return ["python", "java", "csharp", "octave", "basic-forms"].includes(id);
-}
-
-/** C prints characters and truths as the whole numbers that they are; a macro does not tell whole numbers from others. */
-function asKind(id: string, told: Told): Told {
-  if (id === "basic-macro" && told.kind === "whole") return { ...told, kind: "real" };
-  return id === "c" && (told.kind === "letter" || told.kind === "truth") ? { ...told, kind: "whole" } : told;
 }

@@ -1,0 +1,12 @@
+import { createToolchains, type Toolchains } from "./toolchains/toolchains.ts";
+
+let made: Toolchains | null = null;
+
+/**
+ * The translators that all files of tests of this process share, so that none of them waits for a sandbox that another one has
+ * warm already: for tests. They end with the process; closing what is given here closes nothing.
+ */
+export function sharedToolchains(): Toolchains {
+  made ??= createToolchains();
+  return { ...made, close: async () => {} };
+}
