@@ -1,9 +1,9 @@
 import { existsSync, statfsSync } from "node:fs";
 import { tmpdir } from "node:os";
+import { takeTestDatabase } from "./database/testDatabase.ts";
 import { createTraceCache } from "./judge/traceCache.ts";
 import { firstTeacher } from "./people/teacherStore.ts";
 import type { Services } from "./services.ts";
-import { takeTestDatabase } from "./testDatabase.ts";
 import { sharedToolchains } from "./testToolchains.ts";
 import { keepEmptyDatabase } from "./work/emptyDatabase.ts";
 import { allJobs } from "./work/jobs.ts";

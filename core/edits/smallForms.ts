@@ -1,5 +1,7 @@
 import type { EditContext, Proposal } from "./edit.ts";
+import { blockEnds } from "./forms/blockEnds.ts";
 import { headerForms } from "./forms/headers.ts";
+import { linesElsewhere } from "./forms/lines.ts";
 import { nameForms } from "./forms/names.ts";
 import { rowForms } from "./forms/rows.ts";
 import { signForms } from "./forms/signs.ts";
@@ -9,5 +11,8 @@ const ofLine = [...headerForms, ...typeForms, ...signForms, ...nameForms, ...row
 
 /** What a line lacks, or has from another language, in small forms that are known by the tokens of a line. */
 export function smallForms(context: EditContext): Proposal[] {
-  return context.lines.flatMap((line) => (line.code.length > 0 ? ofLine.flatMap((form) => form(line, context)) : []));
+  const ofLines = context.lines.flatMap((line) =>
+    line.code.length > 0 ? ofLine.flatMap((form) => form(line, context)) : [],
+  );
+  return [...ofLines, ...linesElsewhere(context), ...blockEnds(context)];
 }

@@ -192,6 +192,8 @@ export type Writing = {
   elsewhere?: ReadonlyArray<readonly [other: string, own: string]>;
   /** Small forms by which a language differs from others, and which beginners leave out or bring along from those. */
   forms?: SmallForms;
+  /** Lines as other languages write them: how one is read, and what it is here (as in `String.replace`); `odds` where it is not sure. */
+  linesElsewhere?: ReadonlyArray<{ read: RegExp; write: string; odds?: number }>;
   /** Calls that put something into a list at its end and at its beginning: two names, and what stands before it in the latter. */
   ends?: ReadonlyArray<{ last: string; first: string; place: string }>;
   /**

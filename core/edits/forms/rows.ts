@@ -47,8 +47,8 @@ const roundRow: OfLine = ({ code }, context) => {
   const [name, sign, opening] = code;
   const inside = within(code, 2);
   const closing = code[inside.length + 3];
-  if (!context.writing.forms?.picksRound || name?.kind !== "name" || sign?.text !== "=" || opening?.text !== "(")
-    return [];
+  const isRound = context.writing.forms?.picksRound && context.writing.forms.goesOver === "=";
+  if (!isRound || name?.kind !== "name" || sign?.text !== "=" || opening?.text !== "(") return [];
   if (!closing || !inside.some((token) => token.text === ",")) return [];
   const text = context.sourceOf({ from: opening.to, to: closing.from });
   return [change({ from: opening.from, to: closing.to }, `[${text}]`, parameters("(", "["), 4)];

@@ -87,7 +87,7 @@ const isRow = ({ names, text }: EditContext, name: string): boolean =>
 
 /** `a(1)` for an element, where elements are picked by square brackets. */
 const squareBrackets: OfLine = ({ code }, context) => {
-  if (context.writing.blocks.by === "end word") return [];
+  if (context.writing.forms?.picksRound) return [];
   return code.flatMap((token, at) => {
     const inside = within(code, at + 1);
     const [opening, closing] = [code[at + 1], code[at + inside.length + 2]];

@@ -1,3 +1,4 @@
+import { typedBasicLinesElsewhere } from "../basic/elsewhere.ts";
 import { isWord } from "../basic/lines.ts";
 import { takesByName } from "../takes.ts";
 import type { Token } from "../token.ts";
@@ -61,6 +62,8 @@ export const typedBasicWriting: Writing = {
     ["Double", "Single", "Decimal"],
     ["String", "Char"],
   ],
+  linesElsewhere: typedBasicLinesElsewhere,
+  forms: { picksRound: true },
   inclusions: [],
   takes: takesByName({}),
   narrowing: {

@@ -1,3 +1,4 @@
+import { basicLinesElsewhere } from "../basic/elsewhere.ts";
 import { isWord } from "../basic/lines.ts";
 import { takesByName } from "../takes.ts";
 import type { Token } from "../token.ts";
@@ -49,6 +50,8 @@ export const macroWriting: Writing = {
     ["Integer", "Long", "Double", "String", "Boolean"],
     ["Single", "Double"],
   ],
+  linesElsewhere: basicLinesElsewhere,
+  forms: { picksRound: true },
   inclusions: [],
   takes: takesByName({}),
   narrowing: {

@@ -1,3 +1,4 @@
+import { braceLinesElsewhere } from "../braceLines.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 import { takes } from "./takes.ts";
 
@@ -14,6 +15,7 @@ export const cWriting: Writing = {
   beginnings: [],
   statementEnd: ";",
   forms: { recordWord: "struct", instruction: { sign: "#", words: ["include", "define"] }, textsAsRows: true },
+  linesElsewhere: braceLinesElsewhere,
   elsewhere: [
     ["_.length", "(int)(sizeof _ / sizeof _[0])"],
     ["len(_)", "(int)(sizeof _ / sizeof _[0])"],

@@ -1,3 +1,4 @@
+import { braceLinesElsewhere, rowLinesElsewhere } from "../braceLines.ts";
 import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 
@@ -26,6 +27,7 @@ export const csharpWriting: Writing = {
   joinsNumbers: true,
   lengthsBy: { names: ["GetLength", "GetUpperBound"], rows: 0 },
   forms: { goesOver: "in", anyType: "var", hides: "private" },
+  linesElsewhere: [...braceLinesElsewhere, ...rowLinesElsewhere],
   elsewhere: [
     ["len(_)", "_.Length"],
     ["len(_)", "_.Count"],

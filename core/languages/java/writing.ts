@@ -1,3 +1,4 @@
+import { braceLinesElsewhere, rowLinesElsewhere } from "../braceLines.ts";
 import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 
@@ -33,6 +34,7 @@ export const javaWriting: Writing = {
     reader: { name: "Scanner", handed: "System.in" },
     largeNumber: "L",
   },
+  linesElsewhere: [...braceLinesElsewhere, ...rowLinesElsewhere],
   elsewhere: [
     ["len(_)", "_.length"],
     ["len(_)", "_.length()"],

@@ -2,6 +2,7 @@ import { quoted } from "../../interpreters/pseudocode/print.ts";
 import { takesByName } from "../takes.ts";
 import type { Token } from "../token.ts";
 import { libraryOf, type Writing } from "../writing.ts";
+import { pseudocodeElsewhere, pseudocodeLinesElsewhere } from "./elsewhere.ts";
 import { assigningSigns, isWord, pseudocodeTokens, wordOf } from "./tokens.ts";
 
 /** The sign or word of some that a program writes most often; the first of them where it has none. */
@@ -80,6 +81,8 @@ export function pseudocodeWriting(text: string): Writing {
       `${indent}${letters("IF")} ${condition} ${letters("THEN")}${lineEnd}${body}${indent}${close("if", "")}${lineEnd}`,
     lengthOf: (list) => `LENGTH(${list})`,
     returns: (value) => `${letters("RETURN")} ${value}`,
+    linesElsewhere: pseudocodeLinesElsewhere({ letters, give, output, assign }),
+    elsewhere: pseudocodeElsewhere(letters),
     types: [["INTEGER", "REAL", "STRING", "BOOLEAN"].map(letters), ["STRING", "CHAR"].map(letters)],
     inclusions: [],
     takes: takesByName({}),

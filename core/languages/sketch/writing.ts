@@ -14,6 +14,25 @@ export const sketchWriting: Writing = {
     ["String", "char"],
   ],
   inclusions: [],
+  linesElsewhere: [
+    ...(javaWriting.linesElsewhere ?? []),
+    { read: /^function\s+(\w+\s*\(.*\))\s*\{$/, write: "void $1 {" },
+    { read: /^(?!if\b|for\b|while\b|switch\b|catch\b)([a-z]\w*)\s*(\([^()]*\))\s*\{$/, write: "void $1$2 {" },
+    {
+      read: /^(?!if\b|for\b|while\b|switch\b|catch\b)([a-z]\w*)\s*(\([^()]*\))\s*\{$/,
+      write: "boolean $1$2 {",
+      odds: 2,
+    },
+    { read: /^(\w+)\s*=\s*(-?\d+);$/, write: "int $1 = $2;", odds: 2 },
+    { read: /^(\w+)\s*=\s*(-?\d+\.\d+);$/, write: "float $1 = $2;", odds: 2 },
+  ],
+  elsewhere: [
+    ...["len(_)", "_.size()", "_.length()", "_.Length", "_.count"].map((other) => [other, "_.length"] as const),
+    ...["console.log(", "System.out.println(", "Console.WriteLine(", "printf(", "writeln(", "echo("].map(
+      (other) => [other, "println("] as const,
+    ),
+    ...["_.append(", "_.push("].map((other) => [other, "_.add("] as const),
+  ],
   narrowing: {
     ...javaWriting.narrowing,
     print: (label, expression) => `println("${label}" + (${expression}))`,

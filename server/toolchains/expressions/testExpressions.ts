@@ -1,9 +1,8 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { type Names, workOut } from "../../../core/expressions/evaluate.ts";
 import { findLanguage } from "../../../core/languages/languages.ts";
-import { consoleText } from "../../../core/outcome/outcome.ts";
+import { consoleText, limitsSchema } from "../../../core/outcome/outcome.ts";
 import type { Value } from "../../../core/trace/trace.ts";
-import { runProgram, usualLimits } from "../../judge/run.ts";
 import { sharedToolchains } from "../../testToolchains.ts";
 import type { Toolchains } from "../toolchains.ts";
 import { chance, type Grammar, generate, type Sort } from "./generate.ts";
@@ -85,11 +84,10 @@ export function testExpressions(id: string, spoken: Spoken): void {
       known += told.filter(({ mine }) => mine !== null).length;
       // Where the language stops, only some languages go on with the next.
       const asked = told.filter(({ mine }) => mine !== null && (mine.kind !== "stopped" || goesOn));
-      const { outcome } = await runProgram(toolchains, {
-        language: language as NonNullable<typeof language>,
+      const outcome = await toolchains.find(id)?.run({
         files: [{ name: language?.mainName ?? "", bytes: Buffer.from(program(asked.map((each) => each.expression))) }],
         input: "",
-        limits: { ...usualLimits, outputBytes: 1 << 20 },
+        limits: limitsSchema.parse({ cpuSeconds: 30, wallSeconds: 60, outputBytes: 1 << 20 }),
       });
       const output = outcome ? consoleText(outcome.console, ["out"]) : "";
       const lines = new Map(

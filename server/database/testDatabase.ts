@@ -1,8 +1,8 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { z } from "zod";
-import { type Database, openDatabase } from "./database/database.ts";
-import type { Query } from "./database/query.ts";
+import { type Database, openDatabase } from "./database.ts";
+import type { Query } from "./query.ts";
 
 /** What a fresh database holds in one table, and where a series of numbers begins in it. */
 type Initial = {

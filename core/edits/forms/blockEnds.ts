@@ -1,0 +1,73 @@
+import type { Token } from "../../languages/token.ts";
+import { change, type EditContext, type EditLine, insert, type Proposal } from "../edit.ts";
+import { lineEndOf } from "../places.ts";
+import { parameters } from "./form.ts";
+
+// Words that end blocks, where each kind of block has its own.
+
+/** A block that is open, and what is to close it. */
+type Open = { line: EditLine; close: string };
+
+/** How many first words of a line only say who may use what it heads. */
+const modifiers = /^(?:public|private|protected|friend|shared|static|overridable|overrides)$/i;
+
+/** What ends a block in some language. */
+const ends = /^(?:end\w*|next|loop|wend|until|fi|od|esac|done|\})$/i;
+
+/** An end as it is compared: without blanks and case, and a loop's end by whichever of its two words. */
+const plain = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/\s+/g, "")
+    .replace(/^endfor/, "next");
+
+function opened(line: EditLine, context: EditContext, closeOf: (line: readonly Token[]) => string): Open | null {
+  const head = line.code.find((token) => !modifiers.test(token.text))?.text.toLowerCase() ?? "";
+  const last = line.code.at(-1)?.text.toLowerCase() ?? "";
+  const asksOnly = head !== "if" || last === "then" || !line.code.some((token) => /^then$/i.test(token.text));
+  // Words that a language of this kind has no block for close nothing.
+  const opens = context.language.blockWords?.opens.has(head) || /^(?:if|class|structure|try|enum)$/.test(head);
+  return opens && asksOnly ? { line, close: closeOf(line.code) } : null;
+}
+
+/** True if a line's end closes what is open, by any of the ways in which that may be written. */
+function closes(text: string, { line, close }: Open): boolean {
+  const [own, wanted] = [plain(text), plain(close)];
+  // After the word of a counted loop its name may stand, or not; a condition follows that of one that asks at its end.
+  const counted = ["next", ...line.code.slice(1, 3).map((token) => `next${plain(token.text)}`)];
+  const [word] = /^(?:next|until|loop)/.exec(wanted) ?? [];
+  return own === wanted || (word === "next" ? counted.includes(own) : word !== undefined && own.startsWith(word));
+}
+
+/** An end of another block, or of another language, becomes the end of what is open; ends that are missing before it are put in. */
+export function blockEnds(context: EditContext): Proposal[] {
+  const { blocks } = context.writing;
+  if (blocks.by !== "end word" || blocks.closeOf === undefined) return [];
+  const open: Open[] = [];
+  const found: Proposal[] = [];
+  for (const line of context.lines) {
+    const [first, last] = [line.code[0], line.code.at(-1)];
+    if (!first || !last) continue;
+    const isEnd = ends.test(first.text) && (line.code.length <= 3 || /^(?:until|loop)$/i.test(first.text));
+    if (!isEnd) {
+      const next = opened(line, context, blocks.closeOf);
+      if (next) open.push(next);
+      continue;
+    }
+    const text = context.sourceOf({ from: first.from, to: last.to });
+    const inner = open.at(-1);
+    if (!inner) continue;
+    open.pop();
+    if (closes(text, inner)) continue;
+    const further = open.findLastIndex((each) => closes(text, each));
+    if (further >= 0) {
+      // What was opened within it has no end: one for each, from the inside out.
+      const left = [...open.splice(further), inner].slice(1).reverse();
+      const put = left.map((each) => `${each.line.indent}${each.close}${lineEndOf(context)}`).join("");
+      found.push(insert(line.from, put, parameters("", inner.close), 4));
+    } else if (!/^until/i.test(inner.close)) {
+      found.push(change({ from: first.from, to: last.to }, inner.close, parameters(text, inner.close), 4));
+    }
+  }
+  return found;
+}
