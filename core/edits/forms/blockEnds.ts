@@ -14,12 +14,10 @@ const modifiers = /^(?:public|private|protected|friend|shared|static|overridable
 /** What ends a block in some language. */
 const ends = /^(?:end\w*|next|loop|wend|until|fi|od|esac|done|\})$/i;
 
-/** An end as it is compared: without blanks and case, and a loop's end by whichever of its two words. */
-const plain = (text: string) =>
-  text
-    .toLowerCase()
-    .replace(/\s+/g, "")
-    .replace(/^endfor/, "next");
+/** An end as it is compared: without blanks and case. */
+const bare = (text: string) => text.toLowerCase().replace(/\s+/g, "");
+/** The same, with a loop's end by whichever of its two words. */
+const plain = (text: string) => bare(text).replace(/^endfor/, "next");
 
 function opened(line: EditLine, context: EditContext, closeOf: (line: readonly Token[]) => string): Open | null {
   const head = line.code.find((token) => !modifiers.test(token.text))?.text.toLowerCase() ?? "";
@@ -31,8 +29,10 @@ function opened(line: EditLine, context: EditContext, closeOf: (line: readonly T
 }
 
 /** True if a line's end closes what is open, by any of the ways in which that may be written. */
-function closes(text: string, { line, close }: Open): boolean {
-  const [own, wanted] = [plain(text), plain(close)];
+function closes(text: string, { line, close }: Open, context: EditContext): boolean {
+  // Where a counted loop may be closed by either of two words.
+  const either = context.language.blockWords?.closes.has("endfor") ? plain : bare;
+  const [own, wanted] = [either(text), either(close)];
   // After the word of a counted loop its name may stand, or not; a condition follows that of one that asks at its end.
   const counted = ["next", ...line.code.slice(1, 3).map((token) => `next${plain(token.text)}`)];
   const [word] = /^(?:next|until|loop)/.exec(wanted) ?? [];
@@ -58,8 +58,8 @@ export function blockEnds(context: EditContext): Proposal[] {
     const inner = open.at(-1);
     if (!inner) continue;
     open.pop();
-    if (closes(text, inner)) continue;
-    const further = open.findLastIndex((each) => closes(text, each));
+    if (closes(text, inner, context)) continue;
+    const further = open.findLastIndex((each) => closes(text, each, context));
     if (further >= 0) {
       // What was opened within it has no end: one for each, from the inside out.
       const left = [...open.splice(further), inner].slice(1).reverse();

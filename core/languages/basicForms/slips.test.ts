@@ -90,6 +90,7 @@ slipsOf("basic-forms", [
     ["refused", "sign", "total = total + car", "total := total + car"],
     ["refused", "sign", "total = total + car", "total = total + car;"],
     ["refused", "other-forms", "Next", "Next total"],
+    ["refused", "other-forms", "Next", "End For"],
     ["refused", "other-forms", "Next", "Loop"],
     ["refused", "other-forms", "Next", "End If"],
     ["refused", "text-or-number", "Console.WriteLine(total)", 'Console.WriteLine("total")'],
@@ -123,7 +124,6 @@ slipsOf("basic-forms", [
     ["refused", "quote", 'Console.WriteLine("low")', 'Console.WriteLine("low)'],
     ["refused", "bracket", "CInt(Console.ReadLine())", "CInt(Console.ReadLine()"],
     ["refused", "name", "CInt(Console.ReadLine())", "CInt(Console.ReadLin())"],
-    ["refused", "name", "CInt(Console.ReadLine())", "int(Console.ReadLine())"],
     ["refused", "other-forms", "CInt(Console.ReadLine())", "CInt(input())"],
   ]),
   ...slipsIn(fare, [

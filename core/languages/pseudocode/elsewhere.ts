@@ -42,8 +42,6 @@ export function pseudocodeLinesElsewhere({ letters, give, output, assign }: Spel
     row("^(?:else\\s*(?:then|do|:|\\{)|otherwise)$", letters("ELSE")),
     row("^else\\s+(?!if\\b)(.*[<>=≤≥≠].*?)(?:\\s+then)?$", `${letters("ELSE IF")} $1 ${letters("THEN")}`, 3),
     row("^else\\s+(?!if\\b).*[<>=≤≥≠].*$", letters("ELSE"), 3),
-    row("^(?:switch|select|case)\\s*\\(?\\s*([a-z_]\\w*)\\s*\\)?\\s*(?:of|:|\\{)?$", `${letters("CASE OF")} $1`),
-    row("^case\\s+(\"[^\"]*\"|'[^']*'|-?\\d+)\\s*:?\\s*(.*)$", "$1: $2"),
     row('^("[^"]*"|-?\\d+)\\s+(output|print|display|call)\\b(.*)$', "$1: $2$3"),
     row("^(?:else|default)\\s*:?\\s*((?:output|print|display|call)\\b.*)$", `${letters("OTHERWISE")} $1`),
     // Values.
@@ -99,15 +97,6 @@ export function pseudocodeLinesElsewhere({ letters, give, output, assign }: Spel
 
 /** What other languages call something, as pseudocode has it. */
 export const pseudocodeElsewhere = (letters: (word: string) => string): ReadonlyArray<readonly [string, string]> =>
-  [
-    "len(_)",
-    "LEN(_)",
-    "size(_)",
-    "SIZE(_)",
-    "COUNT(_)",
-    "_.length",
-    "_.LENGTH",
-    "_.length()",
-    "_.Length",
-    "_.size()",
-  ].map((other) => [other, `${letters("LENGTH")}(_)`] as const);
+  ["size(_)", "SIZE(_)", "COUNT(_)", "_.length", "_.LENGTH", "_.length()", "_.Length", "_.size()"].map(
+    (other) => [other, `${letters("LENGTH")}(_)`] as const,
+  );
