@@ -1,3 +1,4 @@
+import { limitsSchema } from "../core/outcome/outcome.ts";
 import { createToolchains, type Toolchains } from "./toolchains/toolchains.ts";
 
 let made: Toolchains | null = null;
@@ -10,3 +11,6 @@ export function sharedToolchains(): Toolchains {
   made ??= createToolchains();
   return { ...made, close: async () => {} };
 }
+
+/** Limits of a run that is to end by itself, however slow the machine is beside other work: for tests. */
+export const patientLimits = limitsSchema.parse({ cpuSeconds: 30, wallSeconds: 60 });

@@ -7,9 +7,8 @@ import { consoleText } from "../../core/outcome/outcome.ts";
 import { lineTexts } from "../../core/source/lines.ts";
 import { buildTable } from "../../core/trace/table.ts";
 import type { Trace } from "../../core/trace/trace.ts";
-import { usualLimits } from "../judge/run.ts";
 import { productFolder } from "../productFolder.ts";
-import { sharedToolchains } from "../testToolchains.ts";
+import { patientLimits, sharedToolchains } from "../testToolchains.ts";
 import type { Toolchains } from "./toolchains.ts";
 
 let toolchains: Toolchains;
@@ -84,7 +83,7 @@ describe.each(programs)("%s", (name) => {
   test.each(recorded)("%s", async (language) => {
     const toolchain = toolchains.find(language);
     if (!toolchain) throw new Error(language);
-    const request = { files: [programOf(name, language)], input: expected.input, limits: usualLimits };
+    const request = { files: [programOf(name, language)], input: expected.input, limits: patientLimits };
     const [run, trace] = await Promise.all([toolchain.run(request), toolchain.trace(request)]);
     expectForm(trace, lineTexts(request.files[0]?.bytes.toString() ?? "").length);
     expect(consoleText(trace.outcome.console, ["out"])).toBe(expected.output);
