@@ -8,19 +8,22 @@ const unitTests = [
   [
     ...["server/toolchains/basicMacro", "server/backup/backup", "server/toolchains/hosted"],
     ...["server/toolchains/expressions/c", "server/toolchains/expressions/basicForms"],
+    ...["server/exercises/markedAnswers/bill"],
   ],
   [
     ...["server/exercises/twinOf", "server/exercises/neutralPrograms", "server/http/start"],
     ...["server/judge/policies", "server/toolchains/sketch"],
     ...["server/toolchains/expressions/java", "server/toolchains/expressions/octave"],
+    ...["server/exercises/markedAnswers/crossing", "server/exercises/markedAnswers/fare"],
   ],
   [...["server/http/kills", "server/judge/macroClasses", "server/judge/vectors"], ...["server/toolchains/recorders"]],
   [
-    ...["app/plans/planPages", "server/exercises/markedAnswers", "server/judge/vectorsLanguages"],
+    ...["app/plans/planPages", "server/judge/vectorsLanguages"],
     ...["server/database/owner", "server/toolchains/changes", "server/toolchains/together"],
     ...["server/toolchains/probes", "server/sandbox/isolation", "server/sandbox/ownTime"],
     ...["server/judge/sketchClasses", "server/classwork/strength"],
     ...["server/toolchains/expressions/python", "server/toolchains/expressions/basicMacro"],
+    ...["server/exercises/markedAnswers/loads", "server/exercises/markedAnswers/ramp"],
   ],
 ].map((day) => day.map((name) => `${name}.test.ts`));
 

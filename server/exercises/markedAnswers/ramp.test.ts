@@ -1,4 +1,5 @@
 import { type MarkedExercise, mend, predict, put, reason, table } from "./marked.ts";
+import { testMarked } from "./testMarked.ts";
 
 const rampFaulty = `program Ramp;
 var left, calls: integer;
@@ -20,7 +21,7 @@ const rampRight = rampFaulty.replace(
 );
 
 /** Statements in the wrong order, in Pascal. */
-export const ramp: MarkedExercise = {
+const ramp: MarkedExercise = {
   ...{ name: "ramp", language: "pascal", fileName: "ramp.pas", program: rampFaulty, mended: rampRight },
   checks: [
     { input: "10\n", expected: "Closes in 10\nCloses in 5\nCalls: 2\n" },
@@ -144,3 +145,5 @@ export const ramp: MarkedExercise = {
     reason("runtime", "it crashes", 0, "R3"),
   ],
 };
+
+testMarked(ramp);

@@ -1,4 +1,5 @@
 import { type MarkedExercise, mend, put, reason } from "./marked.ts";
+import { testMarked } from "./testMarked.ts";
 
 const tidesFaulty = `public class Tides {
     public static void main(String[] args) {
@@ -16,7 +17,7 @@ const tidesFaulty = `public class Tides {
 const tidesRight = tidesFaulty.replace("i <= tides.length", "i < tides.length");
 
 /** The same kind of fault in Java. */
-export const tides: MarkedExercise = {
+const tides: MarkedExercise = {
   ...{ name: "tides", language: "java", fileName: "Tides.java", program: tidesFaulty, mended: tidesRight },
   checks: [{ input: "", expected: "Highest 5\n" }],
   marks: { mend: 2, classify: 2, trace: 6 },
@@ -57,3 +58,5 @@ export const tides: MarkedExercise = {
     reason("runtime", "tides has no element 3, so it stops there", 2, "R2"),
   ],
 };
+
+testMarked(tides);

@@ -1,4 +1,5 @@
 import { type MarkedExercise, mend, point, predict, put, reason, table } from "./marked.ts";
+import { testMarked } from "./testMarked.ts";
 
 const placesFaulty = `loads = [3, 5, 8]
 total = 0
@@ -10,7 +11,7 @@ print("Total", total)
 const placesRight = placesFaulty.replace("range(4)", "range(3)");
 
 /** A place past the end of a list. */
-export const places: MarkedExercise = {
+const places: MarkedExercise = {
   ...{ name: "places", language: "python", fileName: "places.py", program: placesFaulty, mended: placesRight },
   checks: [{ input: "", expected: "After 0 3\nAfter 1 8\nAfter 2 16\nTotal 16\n" }],
   marks: { mend: 2, trace: 6, predict: 3, classify: 2, point: 1 },
@@ -160,3 +161,5 @@ export const places: MarkedExercise = {
     point("the limit", [3], 1, "Z1"),
   ],
 };
+
+testMarked(places);

@@ -1,4 +1,5 @@
 import { type MarkedExercise, mend, predict, put } from "./marked.ts";
+import { testMarked } from "./testMarked.ts";
 
 const crossingRight = `fare = int(input("Fare? "))
 cars = int(input("Cars? "))
@@ -10,7 +11,7 @@ print("Bill", bill)
 const crossingFaulty = crossingRight.replace("fare * cars", "fare + cars").replace("cars >= 10", "cars > 10");
 
 /** Two logic faults in a program that reads. */
-export const crossing: MarkedExercise = {
+const crossing: MarkedExercise = {
   ...{ name: "crossing", language: "python", fileName: "crossing.py", program: crossingFaulty, mended: crossingRight },
   checks: [
     { input: "4\n3\n", expected: "Fare? Cars? Bill 12\n" },
@@ -95,3 +96,5 @@ export const crossing: MarkedExercise = {
     predict("what is meant", "Bill 12", 1, "P1"),
   ],
 };
+
+testMarked(crossing);

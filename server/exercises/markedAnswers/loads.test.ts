@@ -1,4 +1,5 @@
 import { type MarkedExercise, mend, point, predict, put, reason, table } from "./marked.ts";
+import { testMarked } from "./testMarked.ts";
 
 const loadsFaulty = `#include <stdio.h>
 
@@ -16,7 +17,7 @@ int main(void) {
 const loadsRight = loadsFaulty.replace("int i = 1", "int i = 0");
 
 /** A loop that begins too late, in C. */
-export const loads: MarkedExercise = {
+const loads: MarkedExercise = {
   ...{ name: "loads", language: "c", fileName: "loads.c", program: loadsFaulty, mended: loadsRight },
   checks: [{ input: "", expected: "Total 74\nMean 18\n" }],
   marks: { mend: 2, trace: 6, predict: 3, point: 1, classify: 2 },
@@ -124,3 +125,5 @@ export const loads: MarkedExercise = {
     reason("logic", "the answer is not right", 1.5, "R1"),
   ],
 };
+
+testMarked(loads);

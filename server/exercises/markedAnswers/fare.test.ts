@@ -1,4 +1,5 @@
 import { type MarkedExercise, mend, point, predict, put, reason } from "./marked.ts";
+import { testMarked } from "./testMarked.ts";
 
 const fareFaulty = `def fare_for(age, cars):
     if age < 15:
@@ -13,7 +14,7 @@ print("Family", fare_for(40, 2) + fare_for(12, 0)
 const fareRight = fareFaulty.replace("fare_for(12, 0)\n", "fare_for(12, 0))\n");
 
 /** A bracket that is missing, in a program with a function. */
-export const fare: MarkedExercise = {
+const fare: MarkedExercise = {
   ...{ name: "fare", language: "python", fileName: "fare.py", program: fareFaulty, mended: fareRight },
   checks: [{ input: "", expected: "Child 3\nAdult 10\nFamily 15\n" }],
   marks: { mend: 2, predict: 3, classify: 2, point: 1 },
@@ -66,3 +67,5 @@ export const fare: MarkedExercise = {
     reason("logic", "the result is wrong", 0, "R3"),
   ],
 };
+
+testMarked(fare);

@@ -1,0 +1,4 @@
+import { bill } from "./bill.ts";
+import { testMarked } from "./testMarked.ts";
+
+testMarked(bill);
