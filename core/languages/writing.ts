@@ -59,6 +59,8 @@ export type SmallForms = {
   unusedValue?: string;
   /** True if keys and what they lead to are written with a colon between, in braces. */
   tables?: true;
+  /** How a list, a text, a row say how many there are; each with the types that it is for. */
+  sizes?: ReadonlyArray<{ types: RegExp; size: string }>;
   /** The word that keeps a name from being asked elsewhere. */
   hides?: string;
   /** What a function may give back, where its header says so behind a colon. */

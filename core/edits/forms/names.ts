@@ -97,6 +97,46 @@ const pickedByCall: OfLine = ({ code }, context) => {
   });
 };
 
+/** `names.length` for a list, `loads.size()` for a row: how many there are, as the name's own type says it. */
+const sizeByType: OfLine = (line, context) => {
+  const sizes = context.writing.forms?.sizes ?? [];
+  if (sizes.length === 0) return [];
+  return line.code.flatMap((token, at) => {
+    const [dot, word, opening, closing] = line.code.slice(at + 1);
+    const isAsked = token.kind === "name" && dot?.text === "." && /^(?:length|size|count)$/i.test(word?.text ?? "");
+    if (!isAsked || !word) return [];
+    const isCalled = opening?.text === "(" && closing?.text === ")" && opening.from === word.to;
+    const place = { from: word.from, to: isCalled ? closing.to : word.to };
+    const declared = new RegExp(String.raw`\b([A-Za-z]\w*)\s*(<[^;=()]*>)?\s*(\[\s*\])?\s+${token.text}\s*[=;,)]`);
+    const [, type = "", , row = ""] = declared.exec(context.text) ?? [];
+    const own = sizes.find(({ types }) => types.test(row === "" ? type : "[]"))?.size;
+    const was = context.sourceOf(place);
+    return own === undefined || own === was || type === "" ? [] : [change(place, own, parameters(was, own), 4)];
+  });
+};
+
+/** `heaviest[loads]`: what a function is handed stands in round brackets. */
+const calledBySquare: OfLine = ({ code }, context) =>
+  code.flatMap((token, at) => {
+    const inside = within(code, at + 1);
+    const [opening, closing] = [code[at + 1], code[at + inside.length + 2]];
+    if (!context.functions.includes(token.text) || opening?.text !== "[" || closing?.text !== "]") return [];
+    const text = context.sourceOf({ from: opening.to, to: closing.from });
+    return [change({ from: opening.from, to: closing.to }, `(${text})`, parameters("[", "("), 4)];
+  });
+
+/** `nextInt()` without what reads. */
+const readerLeftOut: OfLine = ({ code }, { writing, text, functions }) => {
+  const reader = writing.forms?.reader?.name;
+  const name = reader && new RegExp(String.raw`\b${reader}\s+(\w+)\s*=`).exec(text)?.[1];
+  return code.flatMap((token, at) => {
+    const isOwn = /^(?:next|hasNext)\w*$/.test(token.text) && code[at + 1]?.text === "(" && code[at - 1]?.text !== ".";
+    if (!name || !isOwn || functions.includes(token.text)) return [];
+    return [insert(token.from, `${name}.`, parameters("", name), 4)];
+  });
+};
+
 export const nameForms: readonly OfLine[] = [
+  ...[sizeByType, calledBySquare, readerLeftOut],
   ...[libraryBefore, readyName, programBegins, otherLeaving, valueLeft, putAtEnd, pickedByCall],
 ];

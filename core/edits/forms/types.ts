@@ -99,6 +99,25 @@ const parameterTypes: OfLine = ({ code }, context) => {
   );
 };
 
+/** `static int heaviest(int loads) {` where elements of it are looked at: a row is handed over. */
+const rowParameters: OfLine = ({ code }, context) => {
+  const at = code.findIndex((token) => token.text === "(");
+  if (!byBraces(context) || at < 2 || code.at(-1)?.text !== "{" || code[at - 1]?.kind !== "name") return [];
+  const inside = within(code, at);
+  return inside.flatMap((token, place) => {
+    const [type, next] = [inside[place - 1], inside[place + 1]];
+    const walked = String.raw`\b${token.text}\s*\[|(?::|\bin)\s*${token.text}\s*\)|\b${token.text}\.[lL]ength\b(?!\()`;
+    const isOne = token.kind === "name" && (next === undefined || next.text === ",");
+    if (!isOne || !new RegExp(walked).test(context.text)) return [];
+    if (context.writing.forms?.textsAsRows)
+      return type && type.text !== "," ? [insert(token.to, "[]", parameters("", "[]"), 3)] : [];
+    if (type === undefined || type.text === ",") return [insert(token.from, "int[] ", parameters("", "int[]"), 2)];
+    return /^(?:int|double|char|string|boolean|bool)$/i.test(type.text)
+      ? [insert(type.to, "[]", parameters("", "[]"), 3)]
+      : [];
+  });
+};
+
 /** `Boat b` for a record that is called by two words. */
 const recordWord: OfLine = ({ code }, { writing, text }) => {
   const [first, second] = code;
@@ -159,6 +178,16 @@ const largeNumbers: OfLine = ({ code }, { writing }) => {
 };
 
 export const typeForms: readonly OfLine[] = [
-  ...[newLeftOut, typeLeftOut, declaredTwice, heldTypes, readsWhere, startedWith, parameterTypes, recordWord],
+  ...[
+    newLeftOut,
+    typeLeftOut,
+    declaredTwice,
+    heldTypes,
+    readsWhere,
+    startedWith,
+    parameterTypes,
+    rowParameters,
+    recordWord,
+  ],
   ...[resultLeftOut, largeNumbers, typeTooMany, keptTooMuch],
 ];

@@ -1,4 +1,4 @@
-import { braceLinesElsewhere } from "../braceLines.ts";
+import { lettersLinesElsewhere } from "../braceLines.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 import { takes } from "./takes.ts";
 
@@ -15,7 +15,7 @@ export const cWriting: Writing = {
   beginnings: [],
   statementEnd: ";",
   forms: { recordWord: "struct", instruction: { sign: "#", words: ["include", "define"] }, textsAsRows: true },
-  linesElsewhere: braceLinesElsewhere,
+  linesElsewhere: lettersLinesElsewhere,
   elsewhere: [
     ["_.length", "(int)(sizeof _ / sizeof _[0])"],
     ["len(_)", "(int)(sizeof _ / sizeof _[0])"],

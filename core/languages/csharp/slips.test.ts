@@ -51,7 +51,7 @@ foreach (int x of xs) Console.WriteLine(x);`),
   ],
   [
     "refused",
-    "name",
+    "other-forms",
     inMain(`int[] xs = {1, 2};
 for (int i = 0; i < xs.length; i++) Console.WriteLine(xs[i]);`),
     "for (int i = 0; i < xs.length; i++) Console.WriteLine(xs[i]);",

@@ -1,4 +1,4 @@
-import { braceLinesElsewhere, rowLinesElsewhere } from "../braceLines.ts";
+import { csharpLinesElsewhere } from "../braceLines.ts";
 import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 
@@ -26,9 +26,20 @@ export const csharpWriting: Writing = {
   statementEnd: ";",
   joinsNumbers: true,
   lengthsBy: { names: ["GetLength", "GetUpperBound"], rows: 0 },
-  forms: { goesOver: "in", anyType: "var", hides: "private" },
-  linesElsewhere: [...braceLinesElsewhere, ...rowLinesElsewhere],
+  forms: {
+    goesOver: "in",
+    anyType: "var",
+    hides: "private",
+    sizes: [
+      { types: /^(?:List|Dictionary|Queue|Stack|HashSet)\b/, size: "Count" },
+      { types: /\[\]|^string$/, size: "Length" },
+    ],
+  },
+  linesElsewhere: csharpLinesElsewhere,
   elsewhere: [
+    ["_.equals(", "_.Equals("],
+    ["Integer.parseInt(", "int.Parse("],
+    ["Double.parseDouble(", "double.Parse("],
     ["len(_)", "_.Length"],
     ["len(_)", "_.Count"],
     ["_.length()", "_.Length"],

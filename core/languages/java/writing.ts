@@ -1,4 +1,4 @@
-import { braceLinesElsewhere, rowLinesElsewhere } from "../braceLines.ts";
+import { javaLinesElsewhere } from "../braceLines.ts";
 import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
 
@@ -26,6 +26,11 @@ export const javaWriting: Writing = {
   joinsNumbers: true,
   forms: {
     ...{ goesOver: ":", anyType: "var", hides: "private" },
+    sizes: [
+      { types: /^(?:(?:Array|Linked)?List|(?:Hash|Tree)?(?:Map|Set)|Deque|Queue)\b/, size: "size()" },
+      { types: /\[\]/, size: "length" },
+      { types: /^String$/, size: "length()" },
+    ],
     picksByCall: [
       { types: /^(?:Array)?List\b/, call: "get" },
       { types: /^String$/, call: "charAt" },
@@ -34,7 +39,7 @@ export const javaWriting: Writing = {
     reader: { name: "Scanner", handed: "System.in" },
     largeNumber: "L",
   },
-  linesElsewhere: [...braceLinesElsewhere, ...rowLinesElsewhere],
+  linesElsewhere: javaLinesElsewhere,
   elsewhere: [
     ["len(_)", "_.length"],
     ["len(_)", "_.length()"],
