@@ -101,14 +101,14 @@ test.each([
 );
 
 test("checks says which small changes of the model nothing notices, with an input that would", async () => {
-  const told = await bentNail(["checks", "--assignment", "fares.json", "--seconds", "3", "--json"]);
+  const told = await bentNail(["checks", "--assignment", "fares.json", "--seconds", "8", "--json"]);
   const { strength, noticed, killable, unnoticed, missing } = JSON.parse(told.out);
   expect(told.code).toBe(0);
   expect([noticed < killable, strength]).toEqual([true, Math.round((1000 * noticed) / killable) / 10]);
   expect(unnoticed.length).toBe(killable - noticed);
   expect(unnoticed.every((each: { says: string; input: string }) => each.says && each.input)).toBe(true);
   expect(missing.length).toBeGreaterThan(0);
-  const table = (await bentNail(["checks", "--assignment", "fares.json", "--seconds", "3"])).out;
+  const table = (await bentNail(["checks", "--assignment", "fares.json", "--seconds", "8"])).out;
   expect(table).toMatch(/^\d+(\.\d)? % of the small changes that can be told apart are noticed: \d+ of \d+\n/);
   expect(table).toMatch(/ {2}not noticed: .+\n {4}this input would: "\d+\\n"\n/);
 });

@@ -7,19 +7,25 @@ import { isLongRun, todaysShare } from "../../tools/share.ts";
 import { productFolder } from "../productFolder.ts";
 import { createToolchains, type Toolchains } from "../toolchains/toolchains.ts";
 
+/** The control groups of sandboxes of this process. */
+const groups = () =>
+  ["memory", "pids", ""].flatMap((controller) =>
+    existsSync(join("/sys/fs/cgroup", controller))
+      ? readdirSync(join("/sys/fs/cgroup", controller)).filter((name) => name.startsWith(`bent-nail-${process.pid}-`))
+      : [],
+  );
+
 let toolchains: Toolchains;
+/** Those that other files of tests share. */
+let others: string[];
 beforeAll(() => {
+  others = groups();
   toolchains = createToolchains();
 });
 afterAll(async () => {
   await toolchains.close();
   // Nothing is left of the workers that served all this.
-  for (const controller of ["memory", "pids", ""])
-    expect(
-      existsSync(join("/sys/fs/cgroup", controller))
-        ? readdirSync(join("/sys/fs/cgroup", controller)).filter((name) => name.startsWith(`bent-nail-${process.pid}-`))
-        : [],
-    ).toEqual([]);
+  expect(groups().filter((name) => !others.includes(name))).toEqual([]);
 });
 
 const limits = limitsSchema.parse({});
