@@ -65,8 +65,11 @@ export function blockEnds(context: EditContext): Proposal[] {
       const left = [...open.splice(further), inner].slice(1).reverse();
       const put = left.map((each) => `${each.line.indent}${each.close}${lineEndOf(context)}`).join("");
       found.push(insert(line.from, put, parameters("", inner.close), 4));
-    } else if (!/^until/i.test(inner.close)) {
-      found.push(change({ from: first.from, to: last.to }, inner.close, parameters(text, inner.close), 4));
+    }
+    if (!/^until/i.test(inner.close)) {
+      found.push(
+        change({ from: first.from, to: last.to }, inner.close, parameters(text, inner.close), further < 0 ? 4 : 3),
+      );
     }
   }
   return found;

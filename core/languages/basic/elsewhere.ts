@@ -80,3 +80,11 @@ export const typedBasicLinesElsewhere: Lines = [
   row("^(dim\\s+\\w+)\\(\\d+\\)(\\s+as\\s+\\w+\\s*=\\s*\\{)", "$1()$2"),
   row("^(dim\\s+\\w+\\s*\\(\\)\\s+as\\s+\\w+\\s*=\\s*)[[(](.*)[\\])]$", "$1{$2}"),
 ];
+
+/** The same for macros, which have no shorter way to change a value. */
+export const macroLinesElsewhere: Lines = [
+  ...basicLinesElsewhere,
+  row("^(\\w+)\\s*([-+*/&])=\\s*(.+)$", "$1 = $1 $2 $3"),
+  row("\\('([^']*)'\\)", '("$1")'),
+  row("^(?:def|func)\\s+(\\w+)\\s*(\\(.*\\))\\s*[:{]?$", "Function $1$2"),
+];

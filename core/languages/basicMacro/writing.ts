@@ -1,4 +1,4 @@
-import { basicLinesElsewhere } from "../basic/elsewhere.ts";
+import { macroLinesElsewhere } from "../basic/elsewhere.ts";
 import { isWord } from "../basic/lines.ts";
 import { takesByName } from "../takes.ts";
 import type { Token } from "../token.ts";
@@ -50,7 +50,7 @@ export const macroWriting: Writing = {
     ["Integer", "Long", "Double", "String", "Boolean"],
     ["Single", "Double"],
   ],
-  linesElsewhere: basicLinesElsewhere,
+  linesElsewhere: macroLinesElsewhere,
   forms: { picksRound: true },
   inclusions: [],
   takes: takesByName({}),

@@ -1,5 +1,6 @@
 import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
+import { octaveLinesElsewhere } from "./elsewhere.ts";
 
 /** What small edits put into Octave programs. */
 export const octaveWriting: Writing = {
@@ -20,6 +21,7 @@ export const octaveWriting: Writing = {
   wholeProgram: { word: "global", apart: " " },
   statementEnd: ";",
   forms: { goesOver: "=", countsByColon: true, picksRound: true, showsValues: true, programBegins: "1;" },
+  linesElsewhere: octaveLinesElsewhere,
   elsewhere: [
     ["len(_)", "length(_)"],
     ["_.length", "length(_)"],

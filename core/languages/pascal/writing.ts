@@ -1,4 +1,5 @@
 import { libraryOf, type Writing } from "../writing.ts";
+import { pascalLinesElsewhere } from "./elsewhere.ts";
 import { takes } from "./takes.ts";
 
 /** What small edits put into Pascal programs. */
@@ -17,6 +18,7 @@ export const pascalWriting: Writing = {
   beginnings: ["maxint"],
   statementEnd: ";",
   forms: { results: ["integer", "real", "string", "boolean"] },
+  linesElsewhere: pascalLinesElsewhere,
   elsewhere: [
     ["len(_)", "length(_)"],
     ["_.length", "length(_)"],

@@ -1,5 +1,6 @@
 import { takesByName } from "../takes.ts";
 import { libraryOf, type Writing } from "../writing.ts";
+import { pythonLinesElsewhere } from "./elsewhere.ts";
 
 const ofModule = (module: string, ...words: string[]) => ({
   words: new Set([module, ...words]),
@@ -46,6 +47,7 @@ export const pythonWriting: Writing = {
     libraries: { brings: "import", picks: "from" },
     madeReady: { head: "def", name: "__init__", alike: /^_{0,2}init_{0,2}$/i },
   },
+  linesElsewhere: pythonLinesElsewhere,
   elsewhere: [
     ["_.length", "len(_)"],
     ["_.length()", "len(_)"],
