@@ -8,9 +8,9 @@ export default defineConfig({
   testDir: "e2e",
   testIgnore: browserTestsOfOtherDays(process.argv.slice(3)).map((file) => `**/${file}`),
   globalSetup: "./e2e/demoLoaded.ts",
-  timeout: 120_000,
+  timeout: 400_000,
   // A run may take its five seconds of wall time, and be recorded after that.
-  expect: { timeout: 20_000 },
+  expect: { timeout: 60_000 },
   workers: 2,
   reporter: [["list"], ["json", { outputFile: ".reports/browser.json" }]],
   use: {
@@ -32,7 +32,7 @@ export default defineConfig({
   webServer: {
     command: `bin/bent-nail demo --port ${port}`,
     url: `http://127.0.0.1:${port}/`,
-    timeout: 120_000,
+    timeout: 300_000,
     env: {
       // The machine is the tests' own; whole sets are looked at by a test of their own.
       BENT_NAIL_SEARCH_SETS: "off",
