@@ -1,12 +1,6 @@
-import type { Writing } from "./writing.ts";
+import { type Lines, lineRows } from "./lineRows.ts";
 
-type Lines = NonNullable<Writing["linesElsewhere"]>;
-
-const row = (read: string, write: string, odds?: number): Lines[number] => ({
-  read: new RegExp(read),
-  write,
-  ...(odds === undefined ? {} : { odds }),
-});
+const row = lineRows();
 
 /** Lines as other languages write them, in a language with braces around its blocks and brackets around its conditions. */
 export const braceLinesElsewhere: Lines = [

@@ -1,12 +1,6 @@
-import type { Writing } from "../writing.ts";
+import { type Lines, lineRows } from "../lineRows.ts";
 
-type Lines = NonNullable<Writing["linesElsewhere"]>;
-
-const row = (read: string, write: string, odds?: number): Lines[number] => ({
-  read: new RegExp(read, "i"),
-  write,
-  ...(odds === undefined ? {} : { odds }),
-});
+const row = lineRows("i");
 
 /** Types by what other languages call them. */
 const types: ReadonlyArray<readonly [other: string, own: string]> = [

@@ -1,6 +1,4 @@
-import type { Writing } from "../writing.ts";
-
-type Lines = NonNullable<Writing["linesElsewhere"]>;
+import { type Lines, lineRows } from "../lineRows.ts";
 
 /** A word in either case, as a program's other words are written; what gives a value to a name; what prints. */
 type Spelling = {
@@ -13,11 +11,7 @@ type Spelling = {
 /** Lines as other languages write them, in the program's own spelling of pseudocode. */
 export function pseudocodeLinesElsewhere({ letters, give, output, assign }: Spelling): Lines {
   const gives = "(?:←|<-|:=|=)";
-  const row = (read: string, write: string, odds?: number) => ({
-    read: new RegExp(read, "i"),
-    write,
-    ...(odds === undefined ? {} : { odds }),
-  });
+  const row = lineRows("i");
   const counted = `${letters("FOR")} $1 ${assign === letters("TO") ? "=" : assign} $2 ${letters("TO")} $3`;
   return [
     // Loops.
