@@ -22,10 +22,11 @@ const plain = (text: string) => bare(text).replace(/^endfor/, "next");
 function opened(line: EditLine, context: EditContext, closeOf: (line: readonly Token[]) => string): Open | null {
   const head = line.code.find((token) => !modifiers.test(token.text))?.text.toLowerCase() ?? "";
   const last = line.code.at(-1)?.text.toLowerCase() ?? "";
-  const asksOnly = head !== "if" || last === "then" || !line.code.some((token) => /^then$/i.test(token.text));
-  // Words that a language of this kind has no block for close nothing.
+  // What a decision on one line asks for stands behind its word; nothing closes it.
+  const isBlock = head !== "if" || last === "then" || !line.code.some((token) => /^then$/i.test(token.text));
+  // A decision, and what holds routines, are left to the reader's eye by the language's own words.
   const opens = context.language.blockWords?.opens.has(head) || /^(?:if|class|structure|try|enum)$/.test(head);
-  return opens && asksOnly ? { line, close: closeOf(line.code) } : null;
+  return opens && isBlock ? { line, close: closeOf(line.code) } : null;
 }
 
 /** True if a line's end closes what is open, by any of the ways in which that may be written. */

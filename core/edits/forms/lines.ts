@@ -12,10 +12,13 @@ const plain = (text: string): string =>
     .replace(/←|<-|:=/g, "=")
     .replace(/ ?([^\w\s]) ?/g, "$1");
 
+/** No line of a beginner's is longer, and what is hostile may not keep an expression busy: characters. */
+const longest = 200;
+
 /** What of a line may be replaced: all up to its comment, and all of it where a sign of another language begins one. */
 function partsOf(line: EditLine): Array<{ from: number; to: number }> {
   const [first, last] = [line.code[0], line.code.at(-1)];
-  if (!first || !last) return [];
+  if (!first || !last || line.text.length > longest) return [];
   const whole = { from: first.from, to: line.from + line.text.trimEnd().length };
   return last.to === whole.to ? [whole] : [{ from: first.from, to: last.to }, whole];
 }

@@ -1,5 +1,10 @@
 import { javaWriting } from "../java/writing.ts";
+import { lineRows } from "../lineRows.ts";
 import { libraryOf, type Writing } from "../writing.ts";
+
+const row = lineRows();
+/** What heads a block and is no function. */
+const heads = "(?!if\\b|for\\b|while\\b|switch\\b|catch\\b)";
 
 /** What small edits put into sketches: as in Java, with floats and the functions of sketches. */
 export const sketchWriting: Writing = {
@@ -16,15 +21,11 @@ export const sketchWriting: Writing = {
   inclusions: [],
   linesElsewhere: [
     ...(javaWriting.linesElsewhere ?? []),
-    { read: /^function\s+(\w+\s*\(.*\))\s*\{$/, write: "void $1 {" },
-    { read: /^(?!if\b|for\b|while\b|switch\b|catch\b)([a-z]\w*)\s*(\([^()]*\))\s*\{$/, write: "void $1$2 {" },
-    {
-      read: /^(?!if\b|for\b|while\b|switch\b|catch\b)([a-z]\w*)\s*(\([^()]*\))\s*\{$/,
-      write: "boolean $1$2 {",
-      odds: 2,
-    },
-    { read: /^(\w+)\s*=\s*(-?\d+);$/, write: "int $1 = $2;", odds: 2 },
-    { read: /^(\w+)\s*=\s*(-?\d+\.\d+);$/, write: "float $1 = $2;", odds: 2 },
+    row("^function\\s+(\\w+\\s*\\(.*\\))\\s*\\{$", "void $1 {"),
+    row(`^${heads}([a-z]\\w*)\\s*(\\([^()]*\\))\\s*\\{$`, "void $1$2 {"),
+    row(`^${heads}([a-z]\\w*)\\s*(\\([^()]*\\))\\s*\\{$`, "boolean $1$2 {", 2),
+    row("^(\\w+)\\s*=\\s*(-?\\d+);$", "int $1 = $2;", 2),
+    row("^(\\w+)\\s*=\\s*(-?\\d+\\.\\d+);$", "float $1 = $2;", 2),
   ],
   elsewhere: [
     ...["len(_)", "_.size()", "_.length()", "_.Length", "_.count"].map((other) => [other, "_.length"] as const),
