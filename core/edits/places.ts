@@ -1,3 +1,4 @@
+import { tokensWithin } from "../syntax/placed.ts";
 import { isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, EditLine, Placed } from "./edit.ts";
 
@@ -7,7 +8,7 @@ export function signPlace(context: EditContext, node: SyntaxNode): { from: numbe
   const right = node.children[1];
   const from = left?.to ?? node.from;
   const to = right?.from ?? node.to;
-  const signs = context.code.filter((token) => token.from >= from && token.to <= to);
+  const signs = tokensWithin(context.code, from, to);
   const words = (node.sign ?? "").split(" ");
   const first = signs.findIndex((token) => token.text.toLowerCase() === words[0]?.toLowerCase());
   const start = signs[first];

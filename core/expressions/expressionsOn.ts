@@ -1,5 +1,5 @@
 import type { Language } from "../languages/language.ts";
-import { lineAt, lineStarts, type PlacedToken, placed } from "../syntax/placed.ts";
+import { lineAt, lineStarts, type PlacedToken, placed, tokensWithin } from "../syntax/placed.ts";
 import { part, type SyntaxNode, walk } from "../syntax/tree.ts";
 
 /** What an expression of a line is for. `asked` is a condition; `given` what a call is given, `back` what a function gives back. */
@@ -57,7 +57,7 @@ export function expressionsOn(language: Language, text: string, line: number): P
       const loop = owner?.kind === "for" || owner?.kind === "while" || owner?.kind === "do" ? owner.kind : undefined;
       if (owner?.kind !== "choice") add("asked", inBrackets(node), loop);
     } else if (node.kind === "statement" || node.kind === "declaration") {
-      const inside = code.filter((token) => token.from >= node.from && token.to <= node.to);
+      const inside = tokensWithin(code, node.from, node.to);
       // What is given once, before anything of it runs, is not worked out where the line runs.
       if (inside.some((token) => token.text === "static" || token.text === "persistent")) return;
       const assigned = assignedIn(inside, signs);

@@ -1,6 +1,7 @@
 import type { Language } from "../languages/language.ts";
-import { type Reader, readExpression } from "../syntax/expressions.ts";
+import { readExpression, readerOf } from "../syntax/expressions.ts";
 import { placed } from "../syntax/placed.ts";
+import { isShallow } from "../syntax/shallow.ts";
 import type { SyntaxNode } from "../syntax/tree.ts";
 
 /** Trees of the last texts: a decision is asked again with every pass of its loop. */
@@ -18,9 +19,9 @@ export function expressionTree(language: Language, text: string): SyntaxNode | n
   const known = kept.get(key);
   if (known !== undefined) return known;
   const tokens = placed(text, language.tokens(text)).filter((token) => token.kind !== "comment");
-  const reader: Reader = { tokens, at: 0, rules: values.reads, depth: 1 };
+  const reader = readerOf(tokens, values.reads, 1);
   const tree = readExpression(reader);
-  const found = tree && reader.at >= tokens.length && isWhole(tree) ? tree : null;
+  const found = tree && isShallow(tree) && reader.at >= tokens.length && isWhole(tree) ? tree : null;
   if (kept.size >= most) kept.delete(kept.keys().next().value ?? "");
   kept.set(key, found);
   return found;

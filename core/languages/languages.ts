@@ -1,3 +1,4 @@
+import { unlessDeep } from "../syntax/shallow.ts";
 import { formerBasic } from "./basic/basic.ts";
 import { basicForms } from "./basicForms/basicForms.ts";
 import { basicMacro } from "./basicMacro/basicMacro.ts";
@@ -24,7 +25,7 @@ const all: readonly Language[] = [
 const withMemory = (language: Language): Language => ({
   ...language,
   tokens: remembered(language.tokens),
-  ...(language.syntax ? { syntax: remembered(language.syntax) } : {}),
+  ...(language.syntax ? { syntax: remembered(unlessDeep(language.syntax, language.tokens)) } : {}),
 });
 
 /** The same, whose readings are kept. */

@@ -1,4 +1,5 @@
 import type { PlacedToken } from "./placed.ts";
+import { deepest } from "./shallow.ts";
 import type { SyntaxNode } from "./tree.ts";
 
 /** How a language writes expressions, for languages that no published grammar of ours covers. */
@@ -37,7 +38,23 @@ export type Reader = {
   rules: ExpressionRules;
   /** How deep in brackets it is; there a line's end ends nothing. */
   depth: number;
+  /** How many statements and expressions lie around the next token. */
+  nested: number;
 };
+
+/** A reader before the first token. `depth` is 1 where only an expression is read, in which a line's end ends nothing. */
+export function readerOf(tokens: readonly PlacedToken[], rules: ExpressionRules, depth = 0): Reader {
+  return { tokens, at: 0, rules, depth, nested: 0 };
+}
+
+/** What `read` finds within what is being read; null, and nothing is taken, where it would lie too deep. */
+export function nested(reader: Reader, read: (reader: Reader) => SyntaxNode | null): SyntaxNode | null {
+  if (reader.nested >= deepest) return null;
+  reader.nested += 1;
+  const found = read(reader);
+  reader.nested -= 1;
+  return found;
+}
 
 export function peek(reader: Reader, ahead = 0): PlacedToken | undefined {
   return reader.tokens[reader.at + ahead];
@@ -191,8 +208,12 @@ function blankBefore(reader: Reader): boolean {
   return before !== undefined && next !== undefined && next.from > before.to;
 }
 
-/** An expression by the strength of its operators (precedence climbing); null where none begins. */
+/** An expression by the strength of its operators (precedence climbing); null where none begins, or too deep in others. */
 export function readExpression(reader: Reader, least = 0): SyntaxNode | null {
+  return nested(reader, () => readOperations(reader, least));
+}
+
+function readOperations(reader: Reader, least: number): SyntaxNode | null {
   const { rules } = reader;
   const start = reader.at;
   const prefix = rules.prefix[word(reader)];

@@ -1,4 +1,5 @@
 import type { SyntaxNode as LezerNode, Tree } from "@lezer/common";
+import { highest } from "./shallow.ts";
 import type { SyntaxKind, SyntaxNode, SyntaxRole } from "./tree.ts";
 
 /** A child as the grammar names it, with what became of it: nothing for a sign or a word of the language. */
@@ -58,8 +59,13 @@ export const definition: Builder = (_, { from, to, text }) => [
   { kind: "name", role: "definition", from, to, sign: text, children: [] },
 ];
 
-/** Our tree of a grammar's tree, by the table of its language. What the grammar could not read comes as `error`. */
+/**
+ * Our tree of a grammar's tree, by the table of its language. What the grammar could not read comes as `error`; of a text
+ * whose pieces lie in one another more deeply than anybody writes, nothing is read.
+ */
 export function fromLezer(tree: Tree, text: string, table: LezerTable): SyntaxNode {
+  const program: SyntaxNode = { kind: "program", from: 0, to: text.length, children: [] };
+  if (heightOf(tree) > highest) return program;
   const convert = (node: LezerNode): SyntaxNode[] => {
     const whole = { from: node.from, to: node.to, text: text.slice(node.from, node.to) };
     if (node.type.isError) return [{ kind: "error", ...placeOf(node), children: childrenOf(node) }];
@@ -77,7 +83,22 @@ export function fromLezer(tree: Tree, text: string, table: LezerTable): SyntaxNo
     for (let child = node.firstChild; child; child = child.nextSibling) found.push(...convert(child));
     return found;
   };
-  return { kind: "program", from: 0, to: text.length, children: childrenOf(tree.topNode) };
+  return { ...program, children: childrenOf(tree.topNode) };
+}
+
+/** How many nodes of a grammar's tree lie in one another. */
+function heightOf(tree: Tree): number {
+  let [height, most] = [0, 0];
+  tree.iterate({
+    enter: () => {
+      height += 1;
+      most = Math.max(most, height);
+    },
+    leave: () => {
+      height -= 1;
+    },
+  });
+  return most;
 }
 
 function placeOf(node: LezerNode): { from: number; to: number } {

@@ -35,3 +35,16 @@ export function lineAt(starts: readonly number[], offset: number): number {
   }
   return low + 1;
 }
+
+/** The tokens of a program, in its order, that lie between two offsets. */
+export function tokensWithin(code: readonly PlacedToken[], from: number, to: number): PlacedToken[] {
+  let [low, high] = [0, code.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((code[middle]?.from ?? 0) < from) low = middle + 1;
+    else high = middle;
+  }
+  const found: PlacedToken[] = [];
+  for (let token = code[low]; token && token.to <= to; token = code[++low]) found.push(token);
+  return found;
+}

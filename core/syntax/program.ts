@@ -1,6 +1,7 @@
 import type { Token } from "../languages/token.ts";
-import { type ExpressionRules, peek, type Reader, take } from "./expressions.ts";
+import { type ExpressionRules, peek, type Reader, readerOf, take } from "./expressions.ts";
 import { placed } from "./placed.ts";
+import { shallow } from "./shallow.ts";
 import type { SyntaxNode, SyntaxReader } from "./tree.ts";
 
 /**
@@ -18,7 +19,7 @@ export function programReader(
       text,
       tokens(text).filter((token) => token.kind !== "comment"),
     );
-    const reader: Reader = { tokens: code, at: 0, rules, depth: 0 };
+    const reader = readerOf(code, rules);
     const children: SyntaxNode[] = [];
     while (peek(reader)) {
       const before = reader.at;
@@ -29,6 +30,6 @@ export function programReader(
       if (stray && !parts.includes(stray.text))
         children.push({ kind: "error", from: stray.from, to: stray.to, sign: stray.text, children: [] });
     }
-    return { kind: "program", from: 0, to: text.length, children };
+    return shallow({ kind: "program", from: 0, to: text.length, children });
   };
 }

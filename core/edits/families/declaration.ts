@@ -1,4 +1,4 @@
-import type { PlacedToken } from "../../syntax/placed.ts";
+import { type PlacedToken, tokensWithin } from "../../syntax/placed.ts";
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
 import { gatherings, startsOf } from "../gathered.ts";
@@ -173,7 +173,7 @@ function groupsHanded(context: EditContext): Array<{ first: PlacedToken; word: s
   if (!handsPlace) return [];
   return ofKind(context, "function").flatMap(({ node }) => {
     const body = part(node, "body");
-    const header = context.code.filter((token) => token.from >= node.from && token.to <= (body?.from ?? node.to));
+    const header = tokensWithin(context.code, node.from, body?.from ?? node.to);
     const open = header.findIndex((token) => token.text === "(");
     const close = header.findIndex((token) => token.text === ")");
     return header.slice(open + 1, close).flatMap((first, at, inside) => {

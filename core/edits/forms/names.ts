@@ -6,17 +6,21 @@ import { type OfLine, parameters, within } from "./form.ts";
 /** `sqrt(16)` where the library that has it is brought along as a whole: `math.sqrt`. */
 const libraryBefore: OfLine = ({ code }, context) => {
   const { brings, picks } = context.writing.forms?.libraries ?? {};
+  const called = code.filter((token, at) => {
+    if (token.kind !== "name" || code[at + 1]?.text !== "(") return false;
+    if (code[at - 1]?.text === "." || code[at - 1]?.text === "def") return false;
+    if (context.functions.includes(token.text) || context.names.includes(token.text)) return false;
+    return !context.language.ownWords.has(token.text);
+  });
+  if (called.length === 0) return [];
   const brought = context.lines.flatMap((line) =>
     line.code[0]?.text === brings && line.code[1] ? [line.code.at(-1)?.text ?? ""] : [],
   );
   const given = new Set(
     context.lines.flatMap((line) => (line.code[0]?.text === picks ? line.code.map(({ text }) => text) : [])),
   );
-  return code.flatMap((token, at) => {
-    const isCalled =
-      token.kind === "name" && code[at + 1]?.text === "(" && code[at - 1]?.text !== "." && code[at - 1]?.text !== "def";
-    if (!isCalled || context.functions.includes(token.text) || given.has(token.text)) return [];
-    if (context.names.includes(token.text) || context.language.ownWords.has(token.text)) return [];
+  return called.flatMap((token) => {
+    if (given.has(token.text)) return [];
     return brought.map((library) => insert(token.from, `${library}.`, parameters("", library), 3));
   });
 };

@@ -21,10 +21,9 @@ const modifiers = /^(?:public|private|protected|static|final)$/;
 /** `static twice(int x) {`: what a function gives back, or that it gives nothing. */
 const typeLeftOut: OfLine = ({ code }, context) => {
   const name = code.findIndex((token) => !modifiers.test(token.text));
-  const owner = context.code.filter((_, at) => context.code[at - 1]?.text === "class").map(({ text }) => text);
   const [token, next] = [code[name], code[name + 1]];
   if (!byBraces(context) || name < 1 || token?.kind === "keyword" || next?.text !== "(" || !token) return [];
-  if (owner.includes(token.text)) return [];
+  if (context.code.some(({ text }, at) => text === token.text && context.code[at - 1]?.text === "class")) return [];
   const text = context.language.keywords?.has("bool") ? ["string", "bool"] : ["String", "boolean"];
   const isMain = /^main$/i.test(token.text);
   return ["void", "int", "double", ...text].map((type) =>

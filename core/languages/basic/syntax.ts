@@ -1,6 +1,7 @@
 import {
   endOf,
   lineEnded,
+  nested,
   nodeFrom,
   peek,
   type Reader,
@@ -404,6 +405,10 @@ function readTyped(reader: Reader, start: number): SyntaxNode | null | undefined
 
 /** A statement of any Basic; what only typed Basic has begins with a word that only it reserves. */
 export function readBasicStatement(reader: Reader): SyntaxNode | null {
+  return nested(reader, readOneStatement);
+}
+
+function readOneStatement(reader: Reader): SyntaxNode | null {
   const start = reader.at;
   if (takeIf(reader, ":")) return null;
   let ahead = 0;

@@ -1,16 +1,19 @@
 import {
   type ExpressionRules,
   listUntil,
+  nested,
   nodeFrom,
   peek,
   type Reader,
   readExpression,
+  readerOf,
   take,
   takeIf,
   withRole,
   word,
 } from "../../syntax/expressions.ts";
 import { placed } from "../../syntax/placed.ts";
+import { shallow } from "../../syntax/shallow.ts";
 import type { SyntaxNode, SyntaxReader } from "../../syntax/tree.ts";
 import { csharpTokens } from "./tokens.ts";
 
@@ -208,6 +211,10 @@ function readFor(reader: Reader, start: number): SyntaxNode {
 }
 
 function readStatement(reader: Reader): SyntaxNode | null {
+  return nested(reader, readOneStatement);
+}
+
+function readOneStatement(reader: Reader): SyntaxNode | null {
   const start = reader.at;
   switch (word(reader)) {
     case "{":
@@ -364,7 +371,7 @@ export const csharpSyntax: SyntaxReader = (text) => {
     text,
     csharpTokens(text).filter((token) => token.kind !== "comment"),
   );
-  const reader: Reader = { tokens, at: 0, rules: csharpExpressions, depth: 0 };
+  const reader = readerOf(tokens, csharpExpressions);
   const children: SyntaxNode[] = [];
   while (peek(reader)) {
     const before = reader.at;
@@ -375,5 +382,5 @@ export const csharpSyntax: SyntaxReader = (text) => {
       if (stray) children.push({ kind: "error", from: stray.from, to: stray.to, sign: stray.text, children: [] });
     }
   }
-  return { kind: "program", from: 0, to: text.length, children };
+  return shallow({ kind: "program", from: 0, to: text.length, children });
 };

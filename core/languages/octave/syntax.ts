@@ -2,6 +2,7 @@ import {
   type ExpressionRules,
   endOf,
   lineEnded,
+  nested,
   nodeFrom,
   peek,
   type Reader,
@@ -124,6 +125,10 @@ function readFunction(reader: Reader, start: number): SyntaxNode {
 }
 
 function readStatement(reader: Reader): SyntaxNode | null {
+  return nested(reader, readOneStatement);
+}
+
+function readOneStatement(reader: Reader): SyntaxNode | null {
   const start = reader.at;
   switch (word(reader)) {
     case ";":

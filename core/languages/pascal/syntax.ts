@@ -1,16 +1,19 @@
 import {
   type ExpressionRules,
   endOf,
+  nested,
   nodeFrom,
   peek,
   type Reader,
   readExpression,
+  readerOf,
   take,
   takeIf,
   withRole,
   word,
 } from "../../syntax/expressions.ts";
 import { placed } from "../../syntax/placed.ts";
+import { shallow } from "../../syntax/shallow.ts";
 import type { SyntaxNode, SyntaxReader } from "../../syntax/tree.ts";
 import { pascalTokens } from "./tokens.ts";
 
@@ -134,8 +137,11 @@ function readDeclarations(reader: Reader): SyntaxNode[] {
     if (declarators.has(text)) {
       take(reader);
       while (peek(reader)?.kind === "name") found.push(readDeclaration(reader));
-    } else if (routines.has(text)) found.push(readRoutine(reader));
-    else if (text === "uses" || text === "program" || text === "unit") {
+    } else if (routines.has(text)) {
+      const routine = nested(reader, readRoutine);
+      if (!routine) return found;
+      found.push(routine);
+    } else if (text === "uses" || text === "program" || text === "unit") {
       const start = reader.at;
       while (peek(reader) && word(reader) !== ";" && word(reader) !== "begin") take(reader);
       takeIf(reader, ";");
@@ -201,6 +207,10 @@ function readCase(reader: Reader, start: number): SyntaxNode {
 }
 
 function readStatement(reader: Reader): SyntaxNode | null {
+  return nested(reader, readOneStatement);
+}
+
+function readOneStatement(reader: Reader): SyntaxNode | null {
   const start = reader.at;
   switch (word(reader)) {
     case "begin":
@@ -298,7 +308,7 @@ export const pascalSyntax: SyntaxReader = (text) => {
     text,
     pascalTokens(text).filter((token) => token.kind !== "comment"),
   );
-  const reader: Reader = { tokens, at: 0, rules: pascalExpressions, depth: 0 };
+  const reader = readerOf(tokens, pascalExpressions);
   const children: SyntaxNode[] = [];
   while (peek(reader)) {
     const before = reader.at;
@@ -314,5 +324,5 @@ export const pascalSyntax: SyntaxReader = (text) => {
       if (stray) children.push({ kind: "error", from: stray.from, to: stray.to, sign: stray.text, children: [] });
     }
   }
-  return { kind: "program", from: 0, to: Math.max(text.length, endOf(reader, 0)), children };
+  return shallow({ kind: "program", from: 0, to: Math.max(text.length, endOf(reader, 0)), children });
 };

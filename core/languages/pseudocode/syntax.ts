@@ -3,6 +3,7 @@ import {
   type ExpressionRules,
   endOf,
   lineEnded,
+  nested,
   nodeFrom,
   peek,
   type Reader,
@@ -271,6 +272,10 @@ function readNamed(reader: Reader, start: number): SyntaxNode | null {
 }
 
 function readStatement(reader: Reader): SyntaxNode | null {
+  return nested(reader, readOneStatement);
+}
+
+function readOneStatement(reader: Reader): SyntaxNode | null {
   const start = reader.at;
   if (takeIf(reader, ";")) return null;
   const found = next(reader);

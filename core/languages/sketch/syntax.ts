@@ -7,9 +7,10 @@ import { isPlain } from "./prepare.ts";
 const inClass = "class S {";
 const inFunction = "class S { void s() {";
 
-/** The nodes moved back by the signs that were put before the text. */
-function moved(node: SyntaxNode, by: number): SyntaxNode {
-  return { ...node, from: node.from - by, to: node.to - by, children: node.children.map((child) => moved(child, by)) };
+/** The nodes moved back by the signs that were put before the text, and cut where the text of this length ends. */
+function moved(node: SyntaxNode, by: number, length: number): SyntaxNode {
+  const [from, to] = [Math.min(node.from - by, length), Math.min(node.to - by, length)];
+  return { ...node, from, to, children: node.children.map((child) => moved(child, by, length)) };
 }
 
 /** What stands in the blocks that were put around a text, in its order, and what came behind them where a bracket is missing. */
@@ -38,7 +39,6 @@ export const sketchSyntax: SyntaxReader = (text) => {
   const end = before.length + text.length;
   const children = inside
     .filter((node) => node.from >= before.length && node.from < end)
-    .map((node) => moved(node, before.length))
-    .map((node) => (node.to > text.length ? { ...node, to: text.length } : node));
+    .map((node) => moved(node, before.length, text.length));
   return { kind: "program", from: 0, to: text.length, children };
 };
