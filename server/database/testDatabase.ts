@@ -9,7 +9,8 @@ type Initial = {
   rows: ReadonlyArray<{ table: string; columns: string; json: string }>;
   numbers: ReadonlyArray<{ sequence: string; value: string; taken: boolean }>;
 };
-type Held = { database: Database; tables: readonly string[]; initial: Initial };
+/** `tables`: those that are emptied; `all`: these and those that say how others are made. */
+type Held = { database: Database; all: readonly string[]; tables: readonly string[]; initial: Initial };
 
 const parseRows = <Shape extends z.ZodType>(shape: Shape, rows: readonly unknown[]) => z.array(shape).parse(rows);
 
@@ -52,9 +53,14 @@ async function initialOf(query: Query, tables: readonly string[]): Promise<Initi
   return { rows, numbers: parseRows(numbered, await query(numbersSql)) };
 }
 
-/** Makes a database what it was when it was fresh. */
-async function empty({ database, tables, initial }: Held): Promise<void> {
+async function tableNames(query: Query): Promise<string[]> {
+  return parseRows(z.object({ name: z.string() }), await query(tablesSql)).map(({ name }) => name);
+}
+
+/** Makes a database what it was when it was fresh: the tests' own tables go, too. */
+async function empty({ database, all, tables, initial }: Held): Promise<void> {
   await database.transaction(async (query) => {
+    for (const name of await tableNames(query)) if (!all.includes(name)) await query(`drop table ${name} cascade`);
     const filled = await tablesWithRows(query, tables);
     if (filled.length > 0) await query(`truncate ${filled.join(", ")} cascade`);
     for (const { table, columns, json } of initial.rows)
@@ -73,9 +79,9 @@ async function openHeld(under: string): Promise<Held> {
   const place = mkdtempSync(join(under, "bent-nail-test-"));
   process.once("exit", () => rmSync(place, { recursive: true, force: true }));
   const database = await openDatabase(place);
-  const all = parseRows(z.object({ name: z.string() }), await database.query(tablesSql));
-  const tables = all.map(({ name }) => name).filter((name) => !kept.includes(name) && !name.includes("migration"));
-  return { database, tables, initial: await initialOf(database.query, tables) };
+  const all = await tableNames(database.query);
+  const tables = all.filter((name) => !kept.includes(name) && !name.includes("migration"));
+  return { database, all, tables, initial: await initialOf(database.query, tables) };
 }
 
 /**
