@@ -136,14 +136,22 @@ function needWhole(sign: string, left: Value, right: Value): void {
     );
   if (right === 0) throw new Stop("division by zero", `${quoted(left)} cannot be divided by 0.`);
 }
+/** What is left of a whole number, with the sign of the right side. Signs that differ are summed, so that nothing is rounded. */
+function restOf(left: number, right: number): number {
+  const part = left % right;
+  if (part === 0) return 0;
+  return part < 0 === right < 0 ? part : part + right;
+}
+
 /** `DIV` gives the whole number at or below the quotient. */
 export function wholeQuotient(left: Value, right: Value): Value {
   needWhole("DIV", left, right);
   if (typeof left === "number" && typeof right === "number") {
-    // The quotient of two large numbers may be rounded up to the next whole one; the rest is exact.
-    const rest = ((left % right) + right) % right;
-    const result = (left - rest) / right;
-    return result === 0 ? 0 : result;
+    // The quotient of two large numbers may be rounded up to the next whole one; what is cut off before it is divided is exact.
+    const rest = restOf(left, right);
+    const part = left % right;
+    const cut = (left - part) / right - (part === rest ? 0 : 1);
+    return cut === 0 ? 0 : cut;
   }
   const [one, other] = [BigInt(left as number), BigInt(right as number)];
   const cut = one / other;
@@ -152,10 +160,7 @@ export function wholeQuotient(left: Value, right: Value): Value {
 /** `MOD` is what is left of `DIV`; it has the sign of the right side. */
 export function rest(left: Value, right: Value): Value {
   needWhole("MOD", left, right);
-  if (typeof left === "number" && typeof right === "number") {
-    const result = ((left % right) + right) % right;
-    return result === 0 ? 0 : result;
-  }
+  if (typeof left === "number" && typeof right === "number") return restOf(left, right);
   const [one, other] = [BigInt(left as number), BigInt(right as number)];
   return whole(((one % other) + other) % other);
 }
@@ -163,10 +168,17 @@ export function rest(left: Value, right: Value): Value {
 /** Digits of a power beyond which it is not worked out. */
 const mostDigits = 20_000;
 
+/** About how many digits a whole number adds to what is multiplied by it: its logarithm. */
+function digitsOf(value: number | bigint): number {
+  const size = Math.abs(Number(value));
+  if (size <= 1) return 0;
+  return Number.isFinite(size) ? Math.log10(size) : String(value).length;
+}
+
 export function power(left: Value, right: Value): Value {
   needNumbers("^", left, right);
   if (isWhole(left) && isWhole(right) && right >= 0) {
-    if (String(left).length * Number(right) > mostDigits)
+    if (digitsOf(left) * Number(right) > mostDigits)
       throw new Stop("number too large", "The power is too large to be written down.");
     return whole(BigInt(left) ** BigInt(right));
   }
