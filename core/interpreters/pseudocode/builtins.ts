@@ -29,10 +29,25 @@ const floor = (name: string, value: Value | undefined, round: (each: number) => 
 const wholeNumber = (value: number): Value =>
   Number.isSafeInteger(value) ? (value === 0 ? 0 : value) : whole(BigInt(value));
 
-/** Half goes to the even neighbour of the last digit, as it does in the numbers of machines. */
+/** The whole number next to a number; a half goes to the even one. */
+function evenly(value: number): number {
+  const below = Math.floor(value);
+  if (value - below === 0.5) return below % 2 === 0 ? below : below + 1;
+  return Math.round(value);
+}
+
+/**
+ * A number with so many decimals (tens, hundreds where there are fewer than none). Half goes to the even neighbour of the last
+ * digit, as it does in the numbers of machines.
+ */
 function rounded(value: number, places: number): number {
-  if (!Number.isFinite(value)) return value;
-  const text = value.toFixed(Math.min(100, Math.max(0, places)));
+  // No number that a program works with has digits further behind the point.
+  if (!Number.isFinite(value) || places > 100) return value;
+  if (places < 0) {
+    const unit = 10 ** -places;
+    return Number.isFinite(unit) ? evenly(value / unit) * unit : 0;
+  }
+  const text = value.toFixed(places);
   // What is exactly in the middle is decided by the digit before it.
   const scaled = value * 10 ** places;
   if (
@@ -40,10 +55,8 @@ function rounded(value: number, places: number): number {
     Math.abs(scaled) < 2 ** 52 &&
     Math.abs(scaled - Math.trunc(scaled)) === 0.5 &&
     scaled / 10 ** places === value
-  ) {
-    const below = Math.floor(scaled);
-    return (below % 2 === 0 ? below : below + 1) / 10 ** places;
-  }
+  )
+    return evenly(scaled) / 10 ** places;
   return Number(text);
 }
 
@@ -92,7 +105,8 @@ export const builtins: ReadonlyMap<string, Builtin> = new Map([
   ...define("CEILING", 1, 1, ([value]) => floor("CEILING", value, Math.ceil)),
   ...define("ROUND", 1, 2, ([value, places]) => {
     if (places === undefined) return floor("ROUND", value, (each) => rounded(each, 0));
-    return { real: rounded(doubleOf("ROUND", value), wholeOf("ROUND", places)) };
+    // Plus nothing: what is rounded to zero from below has no sign of its own.
+    return { real: rounded(doubleOf("ROUND", value), wholeOf("ROUND", places)) + 0 };
   }),
   ...define("ABS", 1, 1, ([value]) => {
     if (typeof value === "bigint") return value < 0n ? -value : value;

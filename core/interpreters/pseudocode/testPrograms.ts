@@ -26,6 +26,14 @@ const wholeOf = (depth: number): fc.Arbitrary<string> =>
         fc
           .tuple(wholeOf(depth - 1), pick("DIV", "MOD"), fc.integer({ min: 1, max: 7 }), fc.boolean())
           .map(([one, sign, by, minus]) => `(${one} ${sign} ${minus ? `(-${by})` : by})`),
+        fc
+          .tuple(
+            wholeOf(depth - 1),
+            pick("DIV", "MOD"),
+            pick("9007199254740983", "-9007199254740881", "4503599627370497"),
+          )
+          .map(([one, sign, by]) => `(${one} * 9007199254740977 ${sign} (${by}))`),
+        fc.tuple(pick("INT", "FLOOR", "CEILING", "ROUND"), realOf(depth - 1)).map(([name, one]) => `${name}(${one})`),
         wholeOf(depth - 1).map((one) => `ABS(${one})`),
         fc.tuple(wholeOf(depth - 1), wholeOf(depth - 1)).map(([one, other]) => `MAX(${one}, ${other})`),
         pick(...texts).map((text) => `LENGTH(${text})`),
@@ -44,6 +52,9 @@ const realOf = (depth: number): fc.Arbitrary<string> =>
           .tuple(realOf(depth - 1), pick("+", "-"), wholeOf(0))
           .map(([one, sign, other]) => `(${one} ${sign} ${other})`),
         fc.tuple(wholeOf(depth - 1), fc.integer({ min: 1, max: 9 })).map(([one, by]) => `(${one} / ${by})`),
+        fc
+          .tuple(fc.oneof(realOf(depth - 1), wholeOf(0)), fc.integer({ min: -2, max: 3 }))
+          .map(([one, places]) => `ROUND(${one}, ${places})`),
       );
 const textOf = (depth: number): fc.Arbitrary<string> =>
   depth === 0

@@ -121,7 +121,9 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
     const values = given.map((each) => show(each));
     if (first === "right")
       return `piece(${values[0]}, len(${values[0]}) - ${show(given[1] as Expression, 6)} + 1, ${values[1]})`;
-    if (first === "round") return `round(${values.join(", ")})`;
+    // With decimals asked for it gives a number that has some, also of a whole one, and none is minus zero.
+    if (first === "round")
+      return values[1] === undefined ? `round(${values[0]})` : `(round(float(${values[0]}), ${values[1]}) + 0.0)`;
     const form = functions[first];
     if (form === undefined) throw new Untold(`${own} has no short form in Python here.`);
     return form.replace(/\$(\d)/g, (_, at: string) => values[Number(at)] ?? "");
