@@ -27,13 +27,18 @@ const programEnding = new RegExp(
   "i",
 );
 
-/** A file's name without its endings and without words such as "error" behind it. */
-export function plainStem(path: string): string {
+/** A file's name without its endings. */
+function bareStem(path: string): string {
   return baseName(path)
     .replace(/\.[^.]*$/, "")
     .replace(programEnding, "")
-    .replace(outputWords, "")
+    .normalize("NFC")
     .toLowerCase();
+}
+
+/** A file's name without its endings and without words such as "error" behind it. */
+export function plainStem(path: string): string {
+  return bareStem(path).replace(outputWords, "");
 }
 
 function folderOf(path: string): string {
@@ -67,7 +72,9 @@ export function fitOf(
   };
   const folder = folderOf(path);
   const stem = plainStem(path);
-  if (stem !== "" && candidate.files.some((file) => plainStem(file.path) === stem)) add(5, "same file name");
+  // A program may be called "layout": its own name counts for more than one that is left when such words are taken away.
+  if (candidate.files.some((file) => bareStem(file.path) === bareStem(path))) add(6, "same file name");
+  else if (stem !== "" && candidate.files.some((file) => plainStem(file.path) === stem)) add(5, "same file name");
   if (candidate.files.some((file) => folderOf(file.path) === folder)) {
     if (aloneInFolder) add(4, "the only program of its folder");
     else if (folder !== "") add(1, "same folder");

@@ -20,7 +20,7 @@ export const studentRules: readonly StudentRule[] = [
   {
     id: "folder beginning",
     words: "the outermost folder up to the first _ is the student",
-    find: (path) => parts(path).folders[0]?.split("_")[0] ?? null,
+    find: (path) => parts(path).folders[0]?.split("_")[0] || null,
   },
   {
     id: "name beginning",
@@ -46,9 +46,13 @@ function ending(stem: string): string | null {
   return at >= 0 && at < stem.length - 1 ? stem.slice(at + 1) : null;
 }
 
-/** Labels that differ only in letter case, blanks, signs between and zeros before a number are one label. */
+/**
+ * Labels that differ only in letter case, blanks, signs between and zeros before a number are one label; so are those whose
+ * letters with accents are kept in one piece here and in two there, as archives of different systems do.
+ */
 export function sameLabel(label: string): string {
   return label
+    .normalize("NFC")
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, " ")
     .replace(/(?<!\d)0+(?=\d)/g, "")
