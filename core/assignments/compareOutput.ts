@@ -1,6 +1,7 @@
 import { piecesAsked } from "../outcome/cells.ts";
 import type { ConsolePiece } from "../outcome/outcome.ts";
 import { consoleText } from "../outcome/outcome.ts";
+import { giveInAnyOrder } from "./anyOrder.ts";
 import { type Comparison, likeness, linesFor, sameLine } from "./comparison.ts";
 import { type IntendedPiece, textWithPrompts } from "./intended.ts";
 
@@ -181,23 +182,27 @@ function mostLike(items: ReadonlyArray<Item | null>, want: Item | null): Item | 
 
 /** In any order: every intended line has one of its own among those that were written. */
 function partingInAnyOrder(printed: readonly Item[], wanted: readonly Item[], comparison: Comparison): Parting {
-  const left = [...printed];
-  for (const want of [...wanted].sort((one, other) => Number(one.skipTo !== null) - Number(other.skipTo !== null))) {
-    const found = left.findIndex((item) => sameLine(item.text, want.text, comparison));
-    if (found >= 0) left.splice(found, 1);
-    else if (want.skipTo === null) return { printed: mostLike(left, want), wanted: want };
-  }
-  const extra = left.find((item) => item.skipTo === null && (item.text.trim() !== "" || comparison.blanks === "exact"));
-  return extra && comparison.otherLines !== "ignored" ? { printed: extra, wanted: null } : null;
+  const { missing, extra, left } = giveInAnyOrder(printed, wanted, {
+    fits: (item, want) => sameLine(item.text, want.text, comparison),
+    isExact: typeof comparison.numbers !== "number",
+    mayBeLeft: (item) => item.skipTo !== null,
+    counts:
+      comparison.otherLines === "ignored"
+        ? null
+        : (item) => item.skipTo === null && (item.text.trim() !== "" || comparison.blanks === "exact"),
+  });
+  if (missing) return { printed: mostLike(left, missing), wanted: missing };
+  return extra ? { printed: extra, wanted: null } : null;
 }
 
-/** Every intended line is found after the one before; whatever stands between does not matter. */
+/** Every intended line is found after the one before; whatever stands between does not matter, nor what may be left aside. */
 function partingAmongOthers(printed: readonly Item[], wanted: readonly Item[], comparison: Comparison): Parting {
   let at = 0;
   for (const want of wanted) {
+    if (want.skipTo !== null) continue;
     const found = printed.findIndex((item, index) => index >= at && sameLine(item.text, want.text, comparison));
-    if (found >= 0) at = found + 1;
-    else if (want.skipTo === null) return { printed: mostLike(printed.slice(at), want), wanted: want };
+    if (found < 0) return { printed: mostLike(printed.slice(at), want), wanted: want };
+    at = found + 1;
   }
   return null;
 }

@@ -72,6 +72,10 @@ describe("an output belongs to", () => {
     expect(paired("Fa\u0308hre_error.txt", "it stops", candidates)).toBe("1");
   });
 
+  test("no program only since neither has a name before its ending", () => {
+    expect(choosePair({ path: "k07/.txt", text: "it stops", student: "" }, [program("1", "k08/.py")]).fits).toEqual([]);
+  });
+
   test("nobody where nothing speaks for one; what speaks is told, the best first, no more than five", () => {
     expect(choosePair({ path: "seen.txt", text: "it stops", student: "" }, [])).toEqual({ best: null, fits: [] });
     const many = Array.from({ length: 9 }, (_, at) => program(String(at), `k${at}/fares.py`));

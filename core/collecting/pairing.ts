@@ -71,9 +71,9 @@ export function fitOf(
     reasons.push(words);
   };
   const folder = folderOf(path);
-  const stem = plainStem(path);
+  const [bare, stem] = [bareStem(path), plainStem(path)];
   // A program may be called "layout": its own name counts for more than one that is left when such words are taken away.
-  if (candidate.files.some((file) => bareStem(file.path) === bareStem(path))) add(6, "same file name");
+  if (bare !== "" && candidate.files.some((file) => bareStem(file.path) === bare)) add(6, "same file name");
   else if (stem !== "" && candidate.files.some((file) => plainStem(file.path) === stem)) add(5, "same file name");
   if (candidate.files.some((file) => folderOf(file.path) === folder)) {
     if (aloneInFolder) add(4, "the only program of its folder");

@@ -16,10 +16,18 @@ export type CellReading = { quotesCount?: boolean };
 const numeric = /^[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?$/i;
 const signs = "[](){},:;";
 
+/** A number without what its value does not depend on: zeros at its ends, a plus. Whole ones keep every digit. */
+function normalNumber(text: string): string {
+  const whole = /^([+-]?\d+)(?:\.0*)?$/.exec(text)?.[1];
+  if (whole !== undefined) return BigInt(whole.replace("+", "")).toString();
+  const number = Number(text);
+  return Number.isInteger(number) ? BigInt(number).toString() : String(number);
+}
+
 /** One form for all ways of writing the same value; "" for an empty cell. */
 export function normalValue(written: string, reading: CellReading = {}): string {
   const text = written.trim();
-  if (numeric.test(text)) return String(Number(text));
+  if (numeric.test(text)) return normalNumber(text);
   const inner = /^(["'“”‘’])(.*)["'“”‘’]$/s.exec(text)?.[2];
   if (inner !== undefined && !/["“”]/.test(inner)) {
     const plain = normalPlain(inner);
@@ -39,7 +47,7 @@ export function normalValue(written: string, reading: CellReading = {}): string 
 function normalPlain(text: string): string {
   const trimmed = text.trim();
   if (/^(?:true|false)$/i.test(trimmed)) return trimmed.toLowerCase();
-  return numeric.test(trimmed) ? String(Number(trimmed)) : trimmed;
+  return numeric.test(trimmed) ? normalNumber(trimmed) : trimmed;
 }
 
 /** A list in its brackets, whose elements may stand there without them. */

@@ -22,11 +22,11 @@ const all: readonly Language[] = [
 ];
 
 /** A language whose readings of the last few texts are kept. */
-const withMemory = (language: Language): Language => ({
-  ...language,
-  tokens: remembered(language.tokens),
-  ...(language.syntax ? { syntax: remembered(unlessDeep(language.syntax, language.tokens)) } : {}),
-});
+function withMemory(language: Language): Language {
+  const tokens = remembered(language.tokens);
+  const { syntax } = language;
+  return { ...language, tokens, ...(syntax ? { syntax: remembered(unlessDeep(syntax, tokens)) } : {}) };
+}
 
 /** The same, whose readings are kept. */
 export const languages: readonly Language[] = all.map(withMemory);
