@@ -66,3 +66,17 @@ test("numbers are near exactly within the tolerance", () => {
     }),
   );
 });
+
+test("whole numbers of any size are near exactly within the tolerance", () => {
+  const wholes = fc.bigInt({ min: -(2n ** 80n), max: 2n ** 80n });
+  fc.assert(
+    fc.property(wholes, fc.bigInt({ min: -30n, max: 30n }), fc.integer({ min: 0, max: 20 }), (number, off, most) => {
+      const near = (off < 0n ? -off : off) <= BigInt(most);
+      expect(sameLine(`Load: ${number} t`, `Load: ${number + off} t`, { numbers: most })).toBe(near);
+      expect(sameLine(`Load: ${number}`, `Load: ${number + off}`, {})).toBe(off === 0n);
+    }),
+  );
+  expect(sameLine("+7", "7", { numbers: 0 })).toBe(true);
+  expect(sameLine("7", "7.0", { numbers: 0 })).toBe(true);
+  expect(sameLine("7", "8", { numbers: 0.9 })).toBe(false);
+});

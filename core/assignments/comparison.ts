@@ -82,8 +82,16 @@ export function sameLine(first: string, second: string, comparison: Comparison):
   return left.length === right.length && left.every((text, index) => isNear(text, right[index] ?? "", numbers));
 }
 
+const whole = /^[-+]?\d+$/;
+const exactly = (text: string) => BigInt(text.replace("+", ""));
+
 function isNear(first: string, second: string, most: number): boolean {
   const [one, other] = [Number(first), Number(second)];
+  // Whole numbers have digits that a decimal one of the machine has no room for.
+  if (whole.test(first) && whole.test(second)) {
+    const off = exactly(first) - exactly(second);
+    return (off < 0n ? -off : off) <= BigInt(Math.floor(most));
+  }
   // What two decimal fractions differ by is no exact binary number: a few units in the last place are let go.
   return Math.abs(one - other) <= most + 4 * Number.EPSILON * Math.max(Math.abs(one), Math.abs(other));
 }
