@@ -150,3 +150,49 @@ test("where something is missing the end of the output is told, not a prompt", (
     ...{ same: false, actual: null, intended: "Empty deck" },
   });
 });
+
+/** Every text of lines that is left where before each read lines are left aside, from any line on. */
+function keptLines(segments: ReadonlyArray<readonly number[]>): number[][] {
+  const [segment, ...rest] = segments;
+  if (!segment) return [[]];
+  if (rest.length === 0) return [[...segment]];
+  return keptLines(rest).flatMap((behind) =>
+    Array.from({ length: segment.length + 1 }, (_, length) => [...segment.slice(0, length), ...behind]),
+  );
+}
+
+test("what is left aside before reads is any that makes the output right, and nothing else is", () => {
+  const lines = fc.array(fc.integer({ min: 0, max: 2 }), { maxLength: 3 });
+  fc.assert(
+    fc.property(
+      fc.array(lines, { minLength: 1, maxLength: 4 }),
+      fc.array(fc.integer({ min: 0, max: 2 }), { maxLength: 5 }),
+      (segments, wanted) => {
+        const text = (all: readonly number[]) => all.map((line) => `${line}\n`).join("");
+        const pieces = segments.flatMap((segment, at) => [...(at > 0 ? [typed("tide\n")] : []), out(text(segment))]);
+        const ways = keptLines(segments);
+        const same = ways.some((way) => way.join() === wanted.join());
+        expect(compareOutput(pieces, text(wanted), ignored).same).toBe(same);
+        for (const way of ways) expect(compareOutput(pieces, text(way), ignored).same).toBe(true);
+        expect(compareOutput(pieces, text(wanted)).same).toBe(segments.flat().join() === wanted.join());
+      },
+    ),
+    { numRuns: 400 },
+  );
+});
+
+test("the first place where an output goes wrong is told, in order", () => {
+  const lines = fc.array(fc.stringMatching(/^[a-c]{1,4}$/), { minLength: 1, maxLength: 6 });
+  fc.assert(
+    fc.property(lines, fc.nat(5), fc.nat(3), (all, line, column) => {
+      const at = line % all.length;
+      const right = all[at] ?? "";
+      const place = column % right.length;
+      const wrong = `${right.slice(0, place)}#${right.slice(place + 1)}`;
+      const printed = all.map((each, index) => (index === at ? wrong : each));
+      expect(compareOutput([out(`${printed.join("\n")}\n`)], all.join("\n"))).toMatchObject({
+        ...{ same: false, line: at + 1, column: place + 1, resultLine: at + 1, intended: right, actual: wrong },
+      });
+    }),
+  );
+});
