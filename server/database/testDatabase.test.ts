@@ -1,19 +1,12 @@
-import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { afterAll, beforeAll, expect, test } from "vitest";
+import { expect, test } from "vitest";
 import { z } from "zod";
 import { addCourse, listCourses } from "../people/courseStore.ts";
 import type { Database } from "./database.ts";
 import { takeTestDatabase } from "./testDatabase.ts";
 
-let under = "";
-beforeAll(() => {
-  under = mkdtempSync(join(tmpdir(), "bent-nail-taken-"));
-});
-afterAll(() => {
-  rmSync(under, { recursive: true, force: true });
-});
+/** They lie beside those of other files, which get them next: only the end of the process takes them away. */
+const under = tmpdir();
 
 const named = z.array(z.object({ name: z.string() }));
 const counted = z.array(z.object({ rows: z.coerce.number() }));

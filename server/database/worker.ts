@@ -62,12 +62,7 @@ parentPort?.on("message", async (message: unknown) => {
       await asking.exec(sql);
       parentPort?.postMessage({ id, rows: [] });
     } else {
-      parentPort?.postMessage({
-        id,
-        rows: process.env.PLAINQ
-          ? (await database.query(sql, values as unknown[])).rows
-          : await asking.query(sql, values),
-      });
+      parentPort?.postMessage({ id, rows: await asking.query(sql, values) });
     }
   } catch (problem) {
     const said = errorSchema.safeParse(problem);
