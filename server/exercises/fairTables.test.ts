@@ -35,7 +35,6 @@ async function table(
 async function earned({ task, content }: Table, rows: readonly object[]): Promise<number | null> {
   const answer: TraceAnswer = { rows: rows.map((cells) => ({ cells: cells as Cells })) };
   const [mark] = await kindOfTask(task).mark(task, answer, makeContext(services, content));
-  if (process.env.SHOW) console.log(mark);
   return mark?.earned ?? null;
 }
 
