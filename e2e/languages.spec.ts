@@ -145,7 +145,8 @@ for (const walk of todaysShare(walks, 4)) {
     await page.getByLabel("Put on the sheet").selectOption({ label: title });
     await page.getByRole("button", { name: "Put it on" }).click();
     await page.getByRole("button", { name: "Set it for students" }).click();
-    await expect(page.getByText("It is set.")).toBeVisible();
+    // Every task is run once more before that, in some languages by an office that has to start.
+    await expect(page.getByText("It is set.")).toBeVisible({ timeout: 180_000 });
     const code = (await page.getByText("Sheet code").locator("strong").textContent()) ?? "";
     await page.getByRole("link", { name: "Slips with personal codes" }).click();
     const personal =
