@@ -1,4 +1,5 @@
 import { floatText } from "../../expressions/floatText.ts";
+import { floorDivision, floorRest } from "../../expressions/known.ts";
 
 /** A number with decimals; whole numbers are plain ones, and bigints where they have no room in one. */
 export type Real = { real: number };
@@ -153,16 +154,13 @@ export function wholeQuotient(left: Value, right: Value): Value {
     const cut = (left - part) / right - (part === rest ? 0 : 1);
     return cut === 0 ? 0 : cut;
   }
-  const [one, other] = [BigInt(left as number), BigInt(right as number)];
-  const cut = one / other;
-  return whole(one % other !== 0n && one < 0n !== other < 0n ? cut - 1n : cut);
+  return whole(floorDivision(BigInt(left as number), BigInt(right as number)));
 }
 /** `MOD` is what is left of `DIV`; it has the sign of the right side. */
 export function rest(left: Value, right: Value): Value {
   needWhole("MOD", left, right);
   if (typeof left === "number" && typeof right === "number") return restOf(left, right);
-  const [one, other] = [BigInt(left as number), BigInt(right as number)];
-  return whole(((one % other) + other) % other);
+  return whole(floorRest(BigInt(left as number), BigInt(right as number)));
 }
 
 /** Digits of a power beyond which it is not worked out. */
