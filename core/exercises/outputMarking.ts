@@ -9,8 +9,17 @@ import { normalValue } from "./cellValues.ts";
 /** A line of an output: what was worked out for it, and all of it. `always`: fixed words that every run writes. */
 export type OutputLine = { text: string; values: string[]; always: boolean };
 
-/** What a run wrote, taken apart for marking: its lines without prompts, the prompts, what was typed in, and its error output. */
-export type OutputParts = { lines: OutputLine[]; prompts: string[]; typed: string[]; errors: string[] };
+/**
+ * What a run wrote, taken apart for marking: its lines without prompts, the prompts, what was typed in, and its error output.
+ * `numbered`: fixed words of the program with numbers in them, which are no values wherever they are written.
+ */
+export type OutputParts = {
+  lines: OutputLine[];
+  prompts: string[];
+  typed: string[];
+  errors: string[];
+  numbered: string[];
+};
 
 /** Fixed texts of a program between the places where values are put in, by the lines on which they stand. */
 function fixedTexts(language: Language, program: string): Map<number, string[]> {
@@ -94,6 +103,7 @@ export function outputParts(
   return {
     ...{ lines, prompts: prompts.map(squeezed).filter(filled), typed: typed.map(squeezed).filter(filled) },
     errors: consoleText(console, ["err"]).split("\n").map(squeezed).filter(filled),
+    numbered: texts.map(squeezed).filter((text) => /\d/.test(text) && /\p{L}/u.test(text)),
   };
 }
 
@@ -178,7 +188,9 @@ function valuesWritten(line: string, wanted: WantedOutput, parts: OutputParts): 
   if (same) return same.values.map(value);
   const found: string[] = [];
   let isOther = false;
-  for (const word of line.split(" ")) {
+  const named = [...parts.numbered].sort((one, other) => other.length - one.length);
+  const unnamed = named.reduce((rest, words) => rest.replace(words, " "), line);
+  for (const word of unnamed.split(" ").filter((each) => each !== "")) {
     const bare = value(word.replace(/^[,;:]+|[,;:.]+$/g, ""));
     // A number with something around it (a unit, a sign of money) is looked at without that.
     const number = value(/[+-]?(?:\d+(?:\.\d+)?|\.\d+)/.exec(bare)?.[0] ?? bare);

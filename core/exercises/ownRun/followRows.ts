@@ -17,7 +17,7 @@ import {
   withRightValue,
 } from "./way.ts";
 
-/** How many ways are kept after each change, and over how many rows one may look for a value. */
+/** How many ways are kept after each change, and over how many rows that hold something one may look for a value. */
 const widest = 60;
 const furthest = 6;
 
@@ -160,9 +160,10 @@ function fillIn(
   if (!shown.has(column) || isUnchanged(run, wanted)) return [withRightValue(run, from, wanted)];
   const isGiven = key !== null && !from.diverged && options.given.has(`${key} ${column}`);
   const ways: Way[] = [];
-  let [misses, hits] = [0, 0];
+  let [misses, hits, filled] = [0, 0, 0];
   let way = from;
-  for (let row = from.row; row < written.length && row <= from.row + furthest; row++) {
+  for (let row = from.row; row < written.length && filled <= furthest; row++) {
+    if ((written[row]?.size ?? 0) > 0) filled += 1;
     const used = row === from.row ? from.used : new Set<string>();
     const cell = used.has(column) ? undefined : written[row]?.get(column);
     if (cell !== undefined) {

@@ -10,9 +10,17 @@ export function sameOutput(own: string, key: string): boolean {
   return squeezed(own) === squeezed(key) || sameValue(squeezed(own), squeezed(key));
 }
 
-/** Fixed texts of a program without their quotes and signs for line ends, one behind the other. */
+/** Where a format of the first text puts what stands behind it in, as "%d". */
+const putIn = /%[-+ #0]*\d*(?:\.\d+)?[a-zA-Z]+/g;
+
+/**
+ * Fixed texts of a program without their quotes and signs for line ends, one behind the other, or in their places where
+ * the first one says these.
+ */
 export function plainTexts(fixed: readonly string[]): string {
-  return fixed.map((text) => text.replace(/^[a-zA-Z$@]*["']|["']$/g, "").replace(/\\n/g, "")).join(" ");
+  const plain = fixed.map((text) => text.replace(/^[a-zA-Z$@]*["']|["']$/g, "").replace(/\\n/g, ""));
+  const [first = "", ...rest] = plain;
+  return [first.replace(putIn, (place) => rest.shift() ?? place), ...rest].join(" ");
 }
 
 /** Numbers in a text, as they are written. */

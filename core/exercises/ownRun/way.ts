@@ -124,9 +124,7 @@ export function wantedOf(
     return wanted;
   }
   if (happening.happens === "print") {
-    // Where the key has no output cell for it, it is a prompt.
-    const asked = row ?? key.find(({ line, cells }) => line === way.line && cells.output !== undefined);
-    return asked?.cells.output === undefined ? [] : [printed(happening.values, happening.fixed)];
+    return isPrompt(run, key, way, row) ? [] : [printed(happening.values, happening.fixed)];
   }
   if (happening.happens === "take") {
     const taken = run.taken(happening.line, happening.time);
@@ -142,6 +140,20 @@ export function wantedOf(
     });
   }
   return [];
+}
+
+/**
+ * True for what is printed at a place to ask for input: where the key has its line without an output, or, on a line that
+ * the recorded run never reached, where the next thing that the program does is to read.
+ */
+function isPrompt(run: RecordedRun, key: readonly KeyRow[], way: Way, row: KeyRow | undefined): boolean {
+  if (row) return row.cells.output === undefined;
+  const seen = key.filter(({ line }) => line === way.line);
+  if (seen.length > 0) return seen.every(({ cells }) => cells.output === undefined);
+  let next = run.machine(way.place, run.firstPlace);
+  while (next.happening.happens === "row" || next.happening.happens === "print")
+    next = run.machine(next.place, run.firstPlace);
+  return next.happening.happens === "take" && next.happening.reads;
 }
 
 /** True for a value that is the one before: that is no change to be written. */
