@@ -46,7 +46,7 @@ function answerOf(how: ReturnType<Sitter["answers"]>, exercise: ExerciseContent,
 }
 
 /** The longest time that the planning is waited for, in milliseconds. */
-const longest = 120_000;
+const longest = 600_000;
 
 async function donePlan(services: Services, key: string): Promise<Plan | null> {
   for (const until = Date.now() + longest; Date.now() < until; ) {

@@ -1,8 +1,10 @@
 // Takes the pictures in docs/screenshots from the demo on port 4200 (npm run demo). The class set is made by
 // tools/make-class-set.mjs; name its zip.
 import { chromium } from "@playwright/test";
+import { demoLoaded } from "./wait-for-demo.mjs";
 
 const base = "http://127.0.0.1:4200";
+await demoLoaded(base);
 const browser = await chromium.launch({
   executablePath: "/usr/bin/chromium",
   args: [

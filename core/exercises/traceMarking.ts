@@ -123,12 +123,20 @@ function byRows(
   answer: readonly WrittenRow[],
   options: FollowOptions,
 ): Reading[] {
-  const read = (rows: readonly WrittenRow[], shifts: Shifts, throughout: string[], passes = false): Reading[] => {
-    const followed = followRows(run, table.key, rows, { ...options, passes });
-    return followed ? [movedBack({ followed, throughout }, shifts)] : [];
+  const asked = cellsAskedFor(table.key, table);
+  const readings: Reading[] = [];
+  let best = 0;
+  const read = (rows: readonly WrittenRow[], shifts: Shifts, throughout: string[], passes = false) => {
+    // Only what earns more than the readings before is of use; where rows stand for passes, fewer cells are asked for.
+    const atLeast = passes || readings.length === 0 ? undefined : best * asked + throughout.length;
+    const followed = followRows(run, table.key, rows, { ...options, passes }, atLeast);
+    if (!followed) return;
+    const reading = movedBack({ followed, throughout }, shifts);
+    readings.push(reading);
+    best = Math.max(best, earnedBy(reading, asked, table).share);
   };
-  const plain = read(answer, {}, []);
-  if ((plain[0]?.followed.slips ?? 0) < 2) return plain;
+  read(answer, {}, []);
+  if ((readings[0]?.followed.slips ?? 0) < 2) return readings;
   const moved = (column: string, by: number) =>
     Array.from({ length: answer.length + 1 }, (_, row) => {
       const cells = { ...answer[row]?.cells };
@@ -136,11 +144,9 @@ function byRows(
       const cell = answer[row + by]?.cells[column];
       return { cells: cell === undefined ? cells : { ...cells, [column]: cell } };
     });
-  return [
-    ...plain,
-    ...read(answer, {}, [], true),
-    ...eachColumn(table, (column, by, words) => read(moved(column, by), { [column]: by }, [words])).flat(),
-  ];
+  read(answer, {}, [], true);
+  eachColumn(table, (column, by, words) => read(moved(column, by), { [column]: by }, [words]));
+  return readings;
 }
 
 /** For programs that cannot be gone through: rows laid beside the key's, and single lines worked out by the own values. */

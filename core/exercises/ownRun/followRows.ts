@@ -27,13 +27,15 @@ const against = (way: Way) => way.cost + way.open;
 /**
  * Holds a table whose rows the student made against the program itself, gone through with the student's own values: of all
  * ways to read the table the one that costs the fewest cells (a search in width that keeps the cheapest ways). Rows may be
- * put together where no column changes twice. Null where the program cannot be gone through to its end.
+ * put together where no column changes twice. `atLeast`: cells of which more have to be earned for a reading to be of use.
+ * Null where the program cannot be gone through to its end, or no reading earns more than that.
  */
 export function followRows(
   run: RecordedRun,
   key: readonly KeyRow[],
   answer: readonly WrittenRow[],
   options: FollowOptions,
+  atLeast = Number.NEGATIVE_INFINITY,
 ): Followed | null {
   const written = cellsThatCount(answer, options);
   const shown = new Set(options.columns);
@@ -61,7 +63,7 @@ export function followRows(
         if (!best || isBetter(through, best)) best = through;
       }
     // Nothing that is still going on can earn more than what it has not lost yet.
-    const least = best ? earns(best) : Number.NEGATIVE_INFINITY;
+    const least = best ? Math.max(earns(best), atLeast) : atLeast;
     ways = cheapest(next.filter((way) => asked - against(way) > least));
   }
   return best && followedBy(best);

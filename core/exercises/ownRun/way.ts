@@ -259,18 +259,20 @@ export function leaveRow(
   row: number,
   used: ReadonlySet<string>,
 ): Way {
-  let { last, notes, cost } = way;
+  if (!cells || cells.size === used.size) return way;
+  let notes = way.notes;
   let isSurplus = false;
-  for (const [column, cell] of cells ?? []) {
+  const written: Array<[string, string]> = [];
+  for (const [column, cell] of cells) {
     if (used.has(column)) continue;
     const verdict = isRepeat(run, way, column, cell) ? "repeat" : "surplus";
     notes = { noted: { written: row, key: null, column, verdict }, before: notes };
     if (verdict === "repeat") continue;
     isSurplus = true;
-    if (column !== "output") last = new Map(last).set(column, cell);
+    if (column !== "output") written.push([column, cell]);
   }
-  if (isSurplus) cost += 1;
-  return { ...way, last, notes, cost };
+  const last = written.length === 0 ? way.last : new Map([...way.last, ...written]);
+  return { ...way, last, notes, cost: way.cost + (isSurplus ? 1 : 0) };
 }
 
 function isRepeat(run: RecordedRun, way: Way, column: string, cell: string): boolean {

@@ -1,0 +1,1 @@
+export function demoLoaded(address: string, patience?: number, between?: number): Promise<void>;
