@@ -16,7 +16,7 @@ const unitTests = [
     ...["server/toolchains/expressions/java", "server/toolchains/expressions/octave"],
     ...["server/exercises/markedAnswers/crossing", "server/exercises/markedAnswers/fare"],
   ],
-  [...["server/http/kills", "server/judge/macroClasses", "server/judge/vectors"], ...["server/toolchains/recorders"]],
+  ["server/http/kills", "server/judge/vectors", "server/toolchains/recorders"],
   [
     ...["app/plans/planPages", "server/judge/vectorsLanguages"],
     ...["server/database/owner", "server/toolchains/changes", "server/toolchains/together"],

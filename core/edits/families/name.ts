@@ -35,10 +35,12 @@ function mends(context: EditContext): Proposal[] {
     const found: Proposal[] = [];
     const propose = (other: string, usual: number) => {
       if (other === text || walked.get(token.from)?.has(other)) return;
+      const most = Math.min(other.length, text.length) > 4 ? 2 : Math.min(other.length, text.length) > 2 ? 1 : 0;
+      // Letters that are too many or too few are at least so many slips.
+      if (Math.abs(other.length - text.length) > most) return;
       const folded = other.toLowerCase() === text.toLowerCase();
       if (folded && !language.profile.caseSensitive) return;
       const far = folded ? 0 : distance(other.toLowerCase(), text.toLowerCase());
-      const most = Math.min(other.length, text.length) > 4 ? 2 : Math.min(other.length, text.length) > 2 ? 1 : 0;
       if (far > most) return;
       found.push(change(token, other, { before: text, after: other }, (folded ? 1.5 : far === 1 ? 1.2 : 0.8) * usual));
     };

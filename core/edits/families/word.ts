@@ -62,12 +62,12 @@ function foreignWords(context: EditContext): Proposal[] {
   return code.flatMap((token, at) => {
     const next = code[at + 1];
     return foreign.flatMap(([other, word]) => {
-      const { and, or, not } = context.writing;
-      const own = [and, or, not].find((each) => each.toLowerCase() === word) ?? word;
-      if (!belongs(context, own) || (own === "elseif" && context.writing.blocks.by === "braces")) return [];
       const two = other.includes(" ");
       const spelt = two ? `${token.text} ${next?.text}` : token.text;
       if (spelt !== other || (two && next?.line !== token.line)) return [];
+      const { and, or, not } = context.writing;
+      const own = [and, or, not].find((each) => each.toLowerCase() === word) ?? word;
+      if (!belongs(context, own) || (own === "elseif" && context.writing.blocks.by === "braces")) return [];
       if (!two && belongs(context, other)) return [];
       return [
         change(
@@ -91,6 +91,8 @@ function misspelt(context: EditContext): Proposal[] {
     return keywords.flatMap((written) => {
       const keyword = inCapitals(token.text) ? written.toUpperCase() : written;
       if (keyword === token.text) return [];
+      // Letters that are too many or too few are at least so many slips.
+      if (Math.abs(keyword.length - token.text.length) > 2) return [];
       const folded = keyword.toLowerCase() === token.text.toLowerCase();
       const far = folded ? 0 : distance(keyword.toLowerCase(), token.text.toLowerCase());
       if (far > (keyword.length > 4 ? 2 : 1) || keyword.length < 2) return [];

@@ -32,7 +32,7 @@ function rewritten(line: EditLine, context: EditContext): Rewritten[] {
     const text = context.sourceOf(place);
     return table.flatMap(({ read, write, odds }) => {
       const own = text.replace(read, write);
-      return plain(own) === plain(text) ? [] : [{ ...place, text: own, odds: odds ?? 4 }];
+      return own === text || plain(own) === plain(text) ? [] : [{ ...place, text: own, odds: odds ?? 4 }];
     });
   });
 }

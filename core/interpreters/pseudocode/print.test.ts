@@ -30,7 +30,7 @@ test("printed in any style and read again it is the same program", () => {
       expect(withoutPlaces(again.tree)).toEqual(withoutPlaces(read.tree));
       expect(printProgram(again.tree, style)).toBe(printed);
     }),
-    { numRuns: 150 },
+    { numRuns: process.env.BENT_NAIL_LONG ? 1000 : 60 },
   );
 });
 
@@ -44,6 +44,6 @@ test("programs by chance come to their end", () => {
       ).toEqual([]);
       expect(outcome.stoppedBy).toBe("none");
     }),
-    { numRuns: 150 },
+    { numRuns: process.env.BENT_NAIL_LONG ? 1000 : 60 },
   );
 });

@@ -42,7 +42,7 @@ describe("programs as trees", () => {
         });
         expect(new Set(outlines).size).toBe(1);
       }),
-      { numRuns: process.env.BENT_NAIL_LONG ? 1000 : 25 },
+      { numRuns: process.env.BENT_NAIL_LONG ? 1000 : 12 },
     );
   });
 
@@ -57,7 +57,7 @@ describe("programs as trees", () => {
         for (const way of ["mend", "mend a refusal", "plant"] as const)
           expect(context && proposeEdits(context, way).filter((edit) => !lies(edit) || !goesBack(edit))).toEqual([]);
       }),
-      { numRuns: process.env.BENT_NAIL_LONG ? 300 : 6 },
+      { numRuns: process.env.BENT_NAIL_LONG ? 300 : 4 },
     );
   });
 
