@@ -191,6 +191,8 @@ const refused: Mistake[] = [
   ["DECLARE f : Ferry", 1, "type not known", "no type Ferry"],
   ["DECLARE x INTEGER", 1, ": missing", "there should be :"],
   ["PROCEDURE go(BYREF x)\nx ← 1\nENDPROCEDURE\nCALL go(3)", 4, "no target", "by reference"],
+  ["PROCEDURE go(BYREF n)\nFOR n ← 1 TO 3\nENDFOR\nENDPROCEDURE", 2, "counter by reference", "cannot count a loop"],
+  ["FUNCTION sum(a, A)\nRETURN a\nENDFUNCTION", 1, "parameter twice", "two parameters with the name A"],
   ["IF 1 = 1 THEN\nPROCEDURE go()\nENDPROCEDURE\nENDIF", 2, "routine inside", "inside another block"],
   ["CASE OF 3\nOUTPUT 1\nENDCASE", 2, "expression missing", "Here should be a value"],
   ["OUTPUT 1, , 2", 1, "expression missing", "here is ,"],
