@@ -131,13 +131,13 @@ const studentRow = z.object({
   open: z.number(),
 });
 
-/** Who makes which mistake more than once, most often first. */
+/** Who makes which mistake more than once, most often first; `programs`: in how many programs, of those that are asked about. */
 export async function countByStudent(query: Query, filter: CaseFilter, most: number) {
   const { where, values } = narrowed(filter, isFault, "r.pattern is not null", "r.student is not null");
   return z.array(studentRow).parse(
     await query(
       `select g.student, s.label, g.pattern, g.faults, g.open,
-         (select count(distinct o.faulty_case)::int from record o where o.student = g.student and o.pattern = g.pattern) as programs from (
+         (select count(distinct r.faulty_case)::int from record r where ${where} and r.student = g.student and r.pattern = g.pattern) as programs from (
          select r.student, r.pattern, count(*)::int as faults, count(*) filter (where r.state <> 'verified')::int as open
          from record r where ${where} group by r.student, r.pattern having count(*) > 1
          order by faults desc, r.student, r.pattern limit ${most}) g join student s on s.key = g.student
