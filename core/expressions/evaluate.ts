@@ -23,7 +23,7 @@ export function workOut(language: Language, text: string, names: Names, way: Way
       way,
       now: new Map(),
       skipped: new Set(),
-      notLookedAt: [],
+      leftOut: [],
       lines: [],
       root: tree,
       quiet: false,
@@ -37,7 +37,8 @@ export function workOut(language: Language, text: string, names: Names, way: Way
     lines: state.lines,
     value,
     written: isUnknown(value) ? "" : rules.write(value),
-    notLookedAt: state.notLookedAt,
+    notLookedAt: state.leftOut.map(({ from, to }) => text.slice(from, to)),
+    leftOut: state.leftOut,
   };
 }
 
@@ -133,7 +134,7 @@ function decide(state: State, node: SyntaxNode, left: SyntaxNode, right: SyntaxN
     const what = rules.givesSide ? one : rules.truth(holds);
     if (state.way === "machine") {
       state.skipped.add(right);
-      if (!state.quiet) state.notLookedAt.push(state.text.slice(right.from, right.to));
+      if (!state.quiet) state.leftOut.push({ from: right.from, to: right.to });
       note(state, null, `${written(state, one)} ${sign} …: ${state.text.slice(right.from, right.to)} is not looked at`);
       if (!state.quiet) state.skipped.delete(right);
       return came(state, node, what, `${written(state, one)} ${sign} …`);

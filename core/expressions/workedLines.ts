@@ -27,9 +27,15 @@ export type WorkedLine = {
 
 /**
  * An expression taken apart. `value` is what it comes to, `written` the same as the language writes it; `notLookedAt` are the parts
- * of its text that the machine left out.
+ * of its text that the machine left out, `leftOut` where they stand in it (offsets).
  */
-export type Worked = { lines: WorkedLine[]; value: Answer; written: string; notLookedAt: string[] };
+export type Worked = {
+  lines: WorkedLine[];
+  value: Answer;
+  written: string;
+  notLookedAt: string[];
+  leftOut: Array<{ from: number; to: number }>;
+};
 
 /** What becomes of the pieces of an expression while it is worked out. */
 export type State = {
@@ -40,7 +46,7 @@ export type State = {
   /** What stands for a node by now, and the nodes that are not looked at. */
   now: Map<SyntaxNode, string>;
   skipped: Set<SyntaxNode>;
-  notLookedAt: string[];
+  leftOut: Array<{ from: number; to: number }>;
   lines: WorkedLine[];
   root: SyntaxNode;
   /** While the other branch is asked for its type alone, nothing is written down. */

@@ -56,16 +56,13 @@ function stepsAt(language: Language, trace: Trace, place: number, expression: Pl
   const whole = workOutAt(language, trace, place, expression);
   if (!tree || !whole || isUnknown(whole.value)) return null;
   const { text, loop } = expression;
-  const skipped = whole.notLookedAt;
   const steps: Step[] = [];
-  const seen = new Set<string>();
-  for (const { node, is } of piecesOf(language, tree)) {
-    const own = text.slice(node.from, node.to);
-    if (seen.has(own)) continue;
-    seen.add(own);
-    // A piece lies in one that is not looked at where its words stand in it and nowhere before.
-    const left = skipped.some((each) => each.includes(own) && text.indexOf(own) >= text.indexOf(each));
-    if (left) {
+  const pieces = piecesOf(language, tree).map((each) => ({ ...each, own: text.slice(each.node.from, each.node.to) }));
+  const isLeftOutAt = ({ from, to }: SyntaxNode) => whole.leftOut.some((each) => each.from <= from && to <= each.to);
+  for (const [at, { node, is, own }] of pieces.entries()) {
+    if (pieces.findIndex((each) => each.own === own) < at) continue;
+    // What stands in the condition twice is looked at where it is in one of the places.
+    if (pieces.every((each) => each.own !== own || isLeftOutAt(each.node))) {
       steps.push({ text: own, is, comes: "", putIn: "" });
       continue;
     }
