@@ -82,3 +82,43 @@ test("whatever the words, after they are replaced none is found", () => {
     }),
   );
 });
+
+/** What stands around a name in identifiers, texts and file names: the name's own case comes with it. */
+const around: ReadonlyArray<readonly [before: string, as: "Name" | "name" | "NAME", after: string]> = [
+  ...[["", "Name", ""] as const, ["by ", "Name", "."] as const, ["my_", "name", "_fare"] as const],
+  ...[["fareOf", "Name", ""] as const, ["", "name", "Fare"] as const, ["", "Name", "2"] as const],
+  ...[["HTML", "Name", "Fare"] as const, ["", "NAME", "Fare"] as const, ["FARE_", "NAME", "_MAX"] as const],
+  ...[["deck-", "name", ".py"] as const, ["(", "Name", ")'s"] as const, ["4", "name", "4"] as const],
+];
+const cased = {
+  Name: (name: string) => name,
+  name: (name: string) => name.toLowerCase(),
+  NAME: (name: string) => name.toUpperCase(),
+};
+
+test("wherever a name may stand it is found, replaced and proposed, with its accents in one piece or in two", () => {
+  const names = fc.constantFrom("Tegan", "Zoë", "Åse", "Łukasz", "Noémie", "Ólafur", "Çağla");
+  fc.assert(
+    fc.property(names, fc.constantFrom(...around), fc.constantFrom("NFC", "NFD"), (name, [before, as, after], form) => {
+      const text = `${before}${cased[as](name)}${after}`.normalize(form);
+      expect(findNames(`fare = 3\n${text}\n`, [name]).map(({ line }) => line)).toEqual([2]);
+      const replaced = replaceNames(text, [{ word: name, replacement: "Xy" }]);
+      expect(replaced.normalize("NFC")).toBe(`${before}${cased[as]("Xy")}${after}`);
+      const proposed = proposeNames(python, `print(3)  # ${text}\n`, "deck.py", [name]);
+      expect(proposed.filter(({ ticked }) => ticked).map(({ word }) => word.normalize("NFC").toLowerCase())).toContain(
+        name.toLowerCase(),
+      );
+    }),
+    { numRuns: 400 },
+  );
+});
+
+test("what only holds the letters of a name is none, also with accents behind the letters", () => {
+  for (const [name, text] of [
+    ["Zoe", "Zoë".normalize("NFD")],
+    ["Ann", "planned Annabel CANNOT hannah"],
+    ["Åse", "Baseline BÅSEN"],
+    ["Tegan", "Steganography"],
+  ] as const)
+    expect([name, findNames(text, [name])]).toEqual([name, []]);
+});

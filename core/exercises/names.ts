@@ -30,9 +30,11 @@ function looksLikePerson(comment: string, at: number, word: string): boolean {
   return /^[’']s\b/u.test(after) || /^\s+\p{Lu}\p{Ll}/u.test(after) || !/\p{Ll}{2}/u.test(after);
 }
 
-/** Parts of an identifier or file name: split at underscores, digits, dots, blanks and inner capitals. */
+/** Parts of an identifier or file name: split at underscores, digits, dots, blanks and inner capitals (`fareOf`, `FAREof`, `HTMLFare`). */
 function parts(name: string): string[] {
-  return name.split(/[_\d.\s-]+|(?<=\p{Ll})(?=\p{Lu})/u).filter((part) => part.length > 1);
+  return name
+    .split(/[_\d.\s-]+|(?<=\p{Ll}\p{M}*)(?=\p{Lu})|(?<=\p{Lu})(?=\p{Lu}\p{M}*\p{Ll})/u)
+    .filter((part) => part.length > 1);
 }
 
 /**
@@ -42,13 +44,17 @@ function parts(name: string): string[] {
  */
 export function proposeNames(
   language: Language,
-  program: string,
-  fileName: string,
-  labels: readonly string[],
+  written: string,
+  nameOfFile: string,
+  labelsOfCourse: readonly string[],
 ): NameProposal[] {
+  // Accents in one piece with their letters: lines stay where they are.
+  const [program = "", fileName = "", ...labels] = [written, nameOfFile, ...labelsOfCourse].map((text) =>
+    text.normalize("NFC"),
+  );
   const found = new Map<string, { places: Set<string>; ticked: boolean; word: string }>();
   const note = (word: string, place: string, ticked: boolean) => {
-    const key = word.toLowerCase();
+    const key = word.normalize("NFC").toLowerCase();
     const known = found.get(key) ?? { places: new Set(), ticked: false, word };
     known.places.add(place);
     known.ticked ||= ticked;
@@ -78,7 +84,8 @@ export function proposeNames(
       const isPerson = isComment && !identifiers.has(word.toLowerCase()) && looksLikePerson(text, match.index, word);
       note(word, place, labelParts.has(word.toLowerCase()) || introduced.test(text.slice(0, match.index)) || isPerson);
     }
-    for (const part of text.split(/[^\p{L}]+/u)) if (labelParts.has(part.toLowerCase())) note(part, place, true);
+    for (const part of text.split(/[^\p{L}]+/u).flatMap((word) => [word, ...parts(word)]))
+      if (labelParts.has(part.toLowerCase())) note(part, place, true);
   };
   for (const token of language.tokens(program)) {
     if (token.kind === "comment") words(token.text, `comment in line ${token.line}`, true);
@@ -131,26 +138,40 @@ function inCaseOf(word: string, replacement: string): string {
  * go first. Words are matched in any letter case.
  */
 export function replaceNames(text: string, replacements: readonly Replacement[]): string {
-  const target = new Map(replacements.map((each) => [each.word.toLowerCase(), each.replacement]));
+  const keyOf = (word: string) => word.normalize("NFC").toLowerCase();
+  const target = new Map(replacements.map((each) => [keyOf(each.word), each.replacement]));
   const pattern = anyOf(replacements.map((each) => each.word));
   if (!pattern) return text;
   return text.replace(pattern, (found, offset: number) =>
-    standsAsWord(text, offset, found) ? inCaseOf(found, target.get(found.toLowerCase()) ?? found) : found,
+    standsAsWord(text, offset, found) ? inCaseOf(found, target.get(keyOf(found)) ?? found) : found,
   );
 }
 
-/** A pattern for any of the words, the longest first, in any letter case; null if there are none. */
+/**
+ * A pattern for any of the words, the longest first, in any letter case, with its accents in one piece with their letters or behind
+ * them, as systems differ in that; null if there are none.
+ */
 function anyOf(words: readonly string[]): RegExp | null {
-  const ordered = words.filter((word) => word.trim() !== "").sort((one, other) => other.length - one.length);
+  const ordered = [...new Set(words.flatMap((word) => [word.normalize("NFC"), word.normalize("NFD")]))]
+    .filter((word) => word.trim() !== "")
+    .sort((one, other) => other.length - one.length);
   return ordered.length === 0 ? null : new RegExp(ordered.map(escaped).join("|"), "giu");
 }
 
-/** True if what was found at an offset is a word, or a part of a longer one that an inner capital begins or ends. */
+const letter = /[\p{L}\p{M}]/u;
+
+/** True if what was found at an offset is a word, or a part of a longer one that capitals begin or end (as `parts` has them). */
 function standsAsWord(text: string, offset: number, found: string): boolean {
-  const before = text[offset - 1] ?? "";
-  const after = text[offset + found.length] ?? "";
-  const startsPart = !/\p{L}/u.test(before) || (/\p{Ll}/u.test(before) && /^\p{Lu}/u.test(found));
-  const endsPart = !/\p{L}/u.test(after) || (/\p{Lu}/u.test(after) && /\p{Ll}$/u.test(found));
+  const before = /.\p{M}*$/su.exec(text.slice(Math.max(0, offset - 4), offset))?.[0] ?? "";
+  const after = text.slice(offset + found.length, offset + found.length + 4);
+  const startsPart =
+    !letter.test(before) ||
+    (/^\p{Ll}/u.test(before) && /^\p{Lu}/u.test(found)) ||
+    (/^\p{Lu}/u.test(before) && /^\p{Lu}\p{M}*\p{Ll}/u.test(found));
+  const endsPart =
+    !letter.test(after[0] ?? "") ||
+    (/^\p{Lu}/u.test(after) && /\p{Ll}\p{M}*$/u.test(found)) ||
+    (/^\p{Lu}\p{M}*\p{Ll}/u.test(after) && /\p{Lu}\p{M}*$/u.test(found));
   return startsPart && endsPart;
 }
 
