@@ -1,5 +1,5 @@
 import type { Language } from "../languages/language.ts";
-import { escaped } from "../source/escaped.ts";
+import { escaped, escapedName } from "../source/escaped.ts";
 
 /** A word that may be a person's name, where it was found, what it would become, and whether it is ticked at first. */
 export type NameProposal = { word: string; places: string[]; replacement: string; ticked: boolean };
@@ -147,15 +147,11 @@ export function replaceNames(text: string, replacements: readonly Replacement[])
   );
 }
 
-/**
- * A pattern for any of the words, the longest first, in any letter case, with its accents in one piece with their letters or behind
- * them, as systems differ in that; null if there are none.
- */
+/** A pattern for any of the words, the longest first, in any letter case; null if there are none. */
 function anyOf(words: readonly string[]): RegExp | null {
-  const ordered = [...new Set(words.flatMap((word) => [word.normalize("NFC"), word.normalize("NFD")]))]
-    .filter((word) => word.trim() !== "")
-    .sort((one, other) => other.length - one.length);
-  return ordered.length === 0 ? null : new RegExp(ordered.map(escaped).join("|"), "giu");
+  const ordered = words.filter((word) => word.trim() !== "").sort((one, other) => other.length - one.length);
+  const forms = ordered.map((word) => escapedName(word));
+  return forms.length === 0 ? null : new RegExp(forms.join("|"), "giu");
 }
 
 const letter = /[\p{L}\p{M}]/u;

@@ -49,6 +49,14 @@ describe("labels in a text", () => {
     expect(clean("anna.reed, anna-reed and Anna  Reed")).toBe("Student1, Student1 and Student1");
   });
 
+  test("with accents go whichever way a text writes these", () => {
+    const clean = textAnonymiser(["Zoë Åström"]);
+    for (const form of ["NFC", "NFD"])
+      expect(clean("by Zoë Åström, zoë_åström.py, ZOËÅSTRÖM".normalize(form))).toBe(
+        "by Student1, Student1.py, Student1",
+      );
+  });
+
   test("keep their own number each, the longest first", () => {
     const clean = textAnonymiser(["Ann", "Anna"]);
     expect(clean("Anna and Ann")).toBe("Student2 and Student1");

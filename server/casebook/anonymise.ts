@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import type { CaseEntry } from "../../core/formats/caseEntry.ts";
-import { escaped } from "../../core/source/escaped.ts";
+import { escapedName } from "../../core/source/escaped.ts";
 
 /** A label of fewer letters stands in too many words to be looked for inside of them. */
 const shortest = 2;
@@ -16,7 +16,7 @@ export function textAnonymiser(labels: readonly string[]): (text: string) => str
     // The longest first: of "Ann" and "Anna" the second is no "Ann" with a letter more.
     .sort((one, other) => other.label.length - one.label.length);
   if (wanted.length === 0) return (text) => text;
-  const forms = wanted.map(({ label }) => escaped(label).replace(/\s+/g, "[\\s_.-]*"));
+  const forms = wanted.map(({ label }) => escapedName(label, "[\\s_.-]*"));
   const form = new RegExp(forms.map((each) => `(${each})`).join("|"), "giu");
   return (text) =>
     text.replace(form, (...found: unknown[]) => {

@@ -83,3 +83,12 @@ test("whatever the name and the words in its place are, a verdict is read again 
     }),
   );
 });
+
+test("a name goes whichever way a text writes its accents, and a name that only begins like one stays", () => {
+  for (const form of ["NFC", "NFD"]) {
+    const replacement = nameReplacement("Zoë Åström", "S-07");
+    expect(replacement?.text("by Zoë Åström (zoë_åström)".normalize(form))).toBe("by S-07 (S-07)");
+    expect(replacement?.fileName("zoë åström.py".normalize(form))).toBe("S-07.py");
+    expect(nameReplacement("Zoe", "S-07")?.text("Zoë".normalize(form))).toBe("Zoë".normalize(form));
+  }
+});

@@ -1,6 +1,6 @@
 import * as z from "zod";
 import { decisionSchema, hunkSchema, keptVerdictSchema, linePlaceSchema } from "../../core/cases/case.ts";
-import { escaped } from "../../core/source/escaped.ts";
+import { escapedName } from "../../core/source/escaped.ts";
 
 /** How one person's name is replaced in text, and in file names, where the words in its place may hold fewer signs. */
 export type NameReplacement = { text: (text: string) => string; fileName: (name: string) => string };
@@ -12,8 +12,8 @@ export type NameReplacement = { text: (text: string) => string; fileName: (name:
 export function nameReplacement(name: string, by: string): NameReplacement | null {
   const wanted = name.trim();
   if (wanted.length < 2) return null;
-  const words = escaped(wanted).replace(/\s+/g, "[\\s_.-]+");
-  const pattern = new RegExp(`(?<![\\p{L}\\p{N}])${words}(?![\\p{L}\\p{N}])`, "giu");
+  const words = escapedName(wanted, "[\\s_.-]+");
+  const pattern = new RegExp(`(?<![\\p{L}\\p{M}\\p{N}])${words}(?![\\p{L}\\p{M}\\p{N}])`, "giu");
   const forFiles = by.replace(/[^\p{L}\p{N}.-]/gu, "_");
   return {
     text: (text) => text.replace(pattern, () => by),
