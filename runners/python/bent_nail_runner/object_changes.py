@@ -1,5 +1,6 @@
 """What changed inside an object since it was last looked at: element by element, told by identity and never by the student's own methods."""
-from operator import is_
+from itertools import compress
+from operator import is_, is_not
 
 from .values import ITEM_LIMIT
 
@@ -19,7 +20,7 @@ def object_changes(values, entry, emit):
         return
     if shape == "l":
         shorter = min(len(before), len(after), ITEM_LIMIT)
-        changed = [i for i in range(shorter) if before[i] is not after[i]]
+        changed = list(compress(range(shorter), map(is_not, before, after)))
         if len(changed) > 4 and len(changed) * 2 > len(after):
             whole = [kind, None, number, values.items("l", after, 1), "l"]
             if len(after) > ITEM_LIMIT:
