@@ -249,12 +249,12 @@ function laidOut(program: readonly Statement[], writing: Writing): { text: strin
 
 /** A slip: at the assignment that is the n-th to give a name another value, so much is added to it. */
 type Slip = { at: number; by: number };
-type Ran = { rows: KeyRow[]; ways: boolean[]; changes: number; slipped: { row: number; name: string } | null };
+type Ran = { rows: KeyRow[]; ways: boolean[]; changes: number; slipped: Array<{ row: number; name: string }> };
 
 /** Runs a program, as a student does who slips. Null where numbers become too large or it goes on for too long. */
-function run(placed: readonly Placed[], writing: Writing, slip: Slip | null): Ran | null {
+function run(placed: readonly Placed[], writing: Writing, slips: readonly Slip[]): Ran | null {
   const values = new Map<string, number>();
-  const ran: Ran = { rows: [], ways: [], changes: 0, slipped: null };
+  const ran: Ran = { rows: [], ways: [], changes: 0, slipped: [] };
   const worth = (expression: Expression): number => {
     if (typeof expression === "number") return expression;
     if (typeof expression === "string") return values.get(expression) ?? 0;
@@ -284,9 +284,10 @@ function run(placed: readonly Placed[], writing: Writing, slip: Slip | null): Ra
     switch (statement.does) {
       case "assign": {
         const [right, former] = [worth(statement.value), values.get(statement.name)];
-        const isSlip = right !== former && ran.changes++ === slip?.at && right + slip.by !== former;
-        if (isSlip) ran.slipped = { row: ran.rows.length, name: statement.name };
-        row(line, changed(statement.name, isSlip ? right + (slip?.by ?? 0) : right));
+        const at = right === former ? -1 : ran.changes++;
+        const slip = slips.find((each) => each.at === at && right + each.by !== former);
+        if (slip) ran.slipped.push({ row: ran.rows.length, name: statement.name });
+        row(line, changed(statement.name, right + (slip?.by ?? 0)));
         break;
       }
       case "print":
@@ -330,7 +331,7 @@ const slips = fc.record({ at: fc.nat({ max: 14 }), by: fc.constantFrom(-2, -1, 1
 /** A program in a language with its table, and how it is marked. */
 function told(program: readonly Statement[], writing: Writing) {
   const { text, placed } = laidOut(program, writing);
-  const key = run(placed, writing, null);
+  const key = run(placed, writing, []);
   const language = findLanguage(writing.language);
   if (!key || !language) return null;
   const shown = new Set(key.rows.flatMap(({ cells }) => Object.keys(cells)));
@@ -353,7 +354,7 @@ function told(program: readonly Statement[], writing: Writing) {
       answer,
     );
   const gone = () => recordedRun(language, text, key.rows, variables);
-  return { text, key, mark, gone, slipping: (slip: Slip) => run(placed, writing, slip) };
+  return { text, key, mark, gone, slipping: (...slips: Slip[]) => run(placed, writing, slips) };
 }
 
 const runs = { numRuns: process.env.BENT_NAIL_LONG ? 500 : 15 };
@@ -377,10 +378,11 @@ describe.each(writings)("in $language", (writing) => {
       fc.property(programs, slips, (program, slip) => {
         const found = told(program, writing);
         const own = found?.slipping(slip);
-        if (!found || !own?.slipped || own.ways.join() !== found.key.ways.join()) return;
+        if (!found || own?.slipped.length !== 1 || own.ways.join() !== found.key.ways.join()) return;
         const marking = found.mark(answered(own.rows), true);
         expect(marking, found.text).toMatchObject({ slips: 1, open: 0, right: marking.wanted - 1 });
-        expect(marking.rows[own.slipped.row]?.cells[own.slipped.name], found.text).toBe("wrong");
+        const [slipped] = own.slipped;
+        expect(marking.rows[slipped?.row ?? -1]?.cells[slipped?.name ?? ""], found.text).toBe("wrong");
       }),
       runs,
     );
@@ -391,9 +393,22 @@ describe.each(writings)("in $language", (writing) => {
       fc.property(programs, slips, (program, slip) => {
         const found = told(program, writing);
         const own = found?.slipping(slip);
-        if (!found || !own?.slipped) return;
+        if (!found || own?.slipped.length !== 1) return;
         const marking = found.mark(answered(own.rows), false);
         expect(marking.slips, `${found.text}\n${JSON.stringify(own.rows)}`).toBeLessThanOrEqual(1);
+      }),
+      runs,
+    );
+  });
+
+  test("two slips cost two cells at most, whatever the rows are", () => {
+    fc.assert(
+      fc.property(programs, slips, slips, fc.boolean(), (program, one, other, linesGiven) => {
+        const found = told(program, writing);
+        const own = found?.slipping(one, other);
+        if (!found || !own || (linesGiven && own.ways.join() !== found.key.ways.join())) return;
+        const marking = found.mark(answered(own.rows), linesGiven);
+        expect(marking.slips, `${found.text}\n${JSON.stringify(own.rows)}`).toBeLessThanOrEqual(own.slipped.length);
       }),
       runs,
     );
