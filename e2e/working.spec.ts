@@ -70,6 +70,7 @@ test("a class is worked through by keys alone: one accepts, one goes on, one und
   expect(all).toBe(28);
 
   // Those that fail alike get one decision by keys, and it is taken back by one.
+  await expect(page.locator("article:focus, [data-line]:focus")).toHaveCount(1);
   await page.keyboard.press("g");
   const group = page.locator("form[data-group]");
   await expect(group.first()).toBeFocused();
