@@ -78,6 +78,13 @@ test("one computed value: wrong earns nothing, in the wrong order half, and numb
   expect(markOutput(two, "3 5", "")).toMatchObject({ share: 1, wordsDiffer: false });
 });
 
+test("a number behind the program's own words is a value, also where it looks like one of these going on", () => {
+  const deck = outputParts(python, 'print("Deck 2", load)\n', [{ kind: "out", text: "Deck 2 5\n" }]);
+  expect(markOutput(deck, "Deck 2 is 5", "")).toMatchObject({ share: 1 });
+  expect(markOutput(deck, "Deck 25", "")).toMatchObject({ share: 0, right: 0 });
+  expect(markOutput(deck, "Deck 2.5", "")).toMatchObject({ share: 0, right: 0 });
+});
+
 test("nothing printed before a stop, and none claimed, is right; something claimed is not", () => {
   const none = outputParts(python, "print(deck)\n", [{ kind: "err", text: "NameError: name 'deck' is not defined\n" }]);
   expect(markOutput(none, "", "")).toMatchObject({ share: 1, of: 0 });

@@ -2,9 +2,11 @@ import { diffArrays } from "diff";
 import { intendedOf } from "../assignments/intended.ts";
 import type { Language } from "../languages/language.ts";
 import { type ConsolePiece, consoleText } from "../outcome/outcome.ts";
+import { escaped } from "../source/escaped.ts";
 import { lineAt, lineStarts } from "../syntax/placed.ts";
 import { isLoop, nodesOf, type SyntaxNode, walk } from "../syntax/tree.ts";
 import { normalValue } from "./cellValues.ts";
+import { putIn } from "./ownRun/outputCell.ts";
 
 /** A line of an output: what was worked out for it, and all of it. `always`: fixed words that every run writes. */
 export type OutputLine = { text: string; values: string[]; always: boolean };
@@ -29,7 +31,8 @@ function fixedTexts(language: Language, program: string): Map<number, string[]> 
     const inner = token.text.replace(/^[a-zA-Z$@]*["'`]+|["'`]+$/g, "");
     const pieces = inner
       .replace(/\\[nrt]/g, "\u0000")
-      .split(/\{[^{}]*\}|%[-+ #0]*\d*(?:\.\d+)?[a-zA-Z]+|\u0000/)
+      .replace(putIn, "\u0000")
+      .split(/\{[^{}]*\}|\u0000/)
       .filter((piece) => piece.trim() !== "");
     found.set(token.line, [...(found.get(token.line) ?? []), ...pieces]);
   }
@@ -161,11 +164,13 @@ type WantedOutput = {
   wholeLines: ReadonlySet<string>;
   fixedLines: ReadonlySet<string>;
   fixedWords: ReadonlySet<string>;
+  /** Fixed words with numbers in them, the longest first, where no number or word goes on behind them; null: none. */
+  numbered: RegExp | null;
 };
 
 const bareWord = (word: string) => word.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
 
-function wantedOf({ lines }: OutputParts): WantedOutput {
+function wantedOf({ lines, numbered }: OutputParts): WantedOutput {
   const hasValues = lines.some((line) => line.values.length > 0 || !line.always);
   const isWhole = (line: OutputLine) => line.values.length === 0 && (!line.always || !hasValues);
   const others = lines.filter((line) => !isWhole(line));
@@ -177,7 +182,15 @@ function wantedOf({ lines }: OutputParts): WantedOutput {
     wholeLines: new Set(lines.filter(isWhole).map((line) => value(line.text))),
     fixedLines: new Set(others.filter((line) => line.values.length === 0).map((line) => line.text)),
     fixedWords: new Set(wordsBeside.map(bareWord)),
+    numbered: asWords(numbered),
   };
+}
+
+/** A pattern for texts where they stand as words of their own. */
+function asWords(texts: readonly string[]): RegExp | null {
+  const ordered = [...texts].sort((one, other) => other.length - one.length).map(escaped);
+  const own = `(?<![\\p{L}\\p{N}])(?:${ordered.join("|")})(?![\\p{L}\\p{N}]|[.,]\\d)`;
+  return ordered.length === 0 ? null : new RegExp(own, "gu");
 }
 
 /** The values that a written line has, right or wrong; words beside them are none. */
@@ -188,8 +201,7 @@ function valuesWritten(line: string, wanted: WantedOutput, parts: OutputParts): 
   if (same) return same.values.map(value);
   const found: string[] = [];
   let isOther = false;
-  const named = [...parts.numbered].sort((one, other) => other.length - one.length);
-  const unnamed = named.reduce((rest, words) => rest.replace(words, " "), line);
+  const unnamed = wanted.numbered ? line.replace(wanted.numbered, " ") : line;
   for (const word of unnamed.split(" ").filter((each) => each !== "")) {
     const bare = value(word.replace(/^[,;:]+|[,;:.]+$/g, ""));
     // A number with something around it (a unit, a sign of money) is looked at without that.

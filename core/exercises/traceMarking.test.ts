@@ -91,6 +91,13 @@ describe("gone through with the student's own values", () => {
     expect(mark(written().slice(0, 4), followed)).toMatchObject({ wanted: 7, right: 6, slips: 1 });
   });
 
+  test("a cell too many costs beside one that is printed on the sheet, too", () => {
+    const given = new Set(["0 tide"]);
+    const answer = written().map((each, at) => (at === 0 ? row({ hour: "9" }) : each));
+    for (const linesGiven of [true, false])
+      expect(mark(answer, { ...followed, given, linesGiven })).toMatchObject({ wanted: 6, slips: 1 });
+  });
+
   test("an empty table is no way to go", () => {
     expect(mark([row({ tide: "2" })], followed).right).toBeLessThanOrEqual(2);
     expect(mark([], followed).right).toBe(0);

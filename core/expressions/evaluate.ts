@@ -37,7 +37,6 @@ export function workOut(language: Language, text: string, names: Names, way: Way
     lines: state.lines,
     value,
     written: isUnknown(value) ? "" : rules.write(value),
-    notLookedAt: state.leftOut.map(({ from, to }) => text.slice(from, to)),
     leftOut: state.leftOut,
   };
 }

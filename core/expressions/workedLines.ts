@@ -26,14 +26,13 @@ export type WorkedLine = {
 };
 
 /**
- * An expression taken apart. `value` is what it comes to, `written` the same as the language writes it; `notLookedAt` are the parts
- * of its text that the machine left out, `leftOut` where they stand in it (offsets).
+ * An expression taken apart. `value` is what it comes to, `written` the same as the language writes it; `leftOut` is
+ * where in its text parts stand that the machine did not look at (offsets).
  */
 export type Worked = {
   lines: WorkedLine[];
   value: Answer;
   written: string;
-  notLookedAt: string[];
   leftOut: Array<{ from: number; to: number }>;
 };
 

@@ -87,7 +87,8 @@ export function decisionsOf(language: Language, text: string, trace: Pick<Trace,
     const holds =
       byFlow ?? (worked && !isUnknown(worked.value) ? (language.values?.isTrue(worked.value) ?? null) : null);
     if (typeof holds !== "boolean") continue;
-    found.set(place, { holds, skipped: worked?.notLookedAt ?? [] });
+    const skipped = (worked?.leftOut ?? []).map(({ from, to }) => condition.text.slice(from, to));
+    found.set(place, { holds, skipped });
   }
   return found;
 }

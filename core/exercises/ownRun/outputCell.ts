@@ -10,8 +10,8 @@ export function sameOutput(own: string, key: string): boolean {
   return squeezed(own) === squeezed(key) || sameValue(squeezed(own), squeezed(key));
 }
 
-/** Where a format of the first text puts what stands behind it in, as "%d". */
-const putIn = /%[-+ #0]*\d*(?:\.\d+)?[a-zA-Z]+/g;
+/** Where a format puts a value in, as "%d" or "%6.2f". */
+export const putIn = /%[-+ #0]*\d*(?:\.\d+)?[a-zA-Z]+/g;
 
 /**
  * Fixed texts of a program without their quotes and signs for line ends, one behind the other, or in their places where

@@ -151,8 +151,7 @@ function isPrompt(run: RecordedRun, key: readonly KeyRow[], way: Way, row: KeyRo
   const seen = key.filter(({ line }) => line === way.line);
   if (seen.length > 0) return seen.every(({ cells }) => cells.output === undefined);
   let next = run.machine(way.place, run.firstPlace);
-  while (next.happening.happens === "row" || next.happening.happens === "print")
-    next = run.machine(next.place, run.firstPlace);
+  while (next.happening.happens === "row") next = run.machine(next.place, run.firstPlace);
   return next.happening.happens === "take" && next.happening.reads;
 }
 
@@ -259,7 +258,7 @@ export function leaveRow(
   row: number,
   used: ReadonlySet<string>,
 ): Way {
-  if (!cells || cells.size === used.size) return way;
+  if (!cells || cells.size === 0) return way;
   let notes = way.notes;
   let isSurplus = false;
   const written: Array<[string, string]> = [];
