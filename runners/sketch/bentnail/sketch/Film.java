@@ -12,6 +12,8 @@ import java.util.stream.IntStream;
  * {"frame", "width", "height", "background"?, "pens": [[number, pen]], "shapes": [[kind, pen, numbers...]]}, at last {"end": frame}. A shape under a new background
  * is no more seen and not told, nor is a frame that looks like the one before. Where the film has no more room, or none is wanted, the last picture is told
  * instead at the end, as a frame with "whole" and "left", how many of its shapes had no room.
+ *
+ * Threads of a student's program may draw at the same time: one shape is written after the other, and none of them meets a film half written.
  */
 final class Film {
   private static final char RECORD = 0x1e;
@@ -42,12 +44,12 @@ final class Film {
   private String before = "";
   private int shown;
 
-  void size(int wide, int high) {
+  synchronized void size(int wide, int high) {
     width = wide;
     height = high;
   }
 
-  void clear(int colour) {
+  synchronized void clear(int colour) {
     background = Pen.colour(colour);
     shapes.setLength(0);
     left = 0;
@@ -58,7 +60,7 @@ final class Film {
     seenBackground = background;
   }
 
-  void shape(String kind, Pen pen, double... numbers) {
+  synchronized void shape(String kind, Pen pen, double... numbers) {
     if (isFull()) return;
     StringBuilder made = begin(kind, pen);
     double x = pen.shiftX();
@@ -68,7 +70,7 @@ final class Film {
     add(made);
   }
 
-  void words(Pen pen, String words, float x, float y) {
+  synchronized void words(Pen pen, String words, float x, float y) {
     if (isFull()) return;
     StringBuilder made = begin("text", pen);
     made.append(',').append(quoted(words.length() > MOST_TEXT ? words.substring(0, MOST_TEXT) : words));
@@ -80,7 +82,7 @@ final class Film {
     corners.append(',').append(number(x + pen.shiftX())).append(',').append(number(y + pen.shiftY()));
   }
 
-  void cornered(boolean closed, Pen pen, StringBuilder corners) {
+  synchronized void cornered(boolean closed, Pen pen, StringBuilder corners) {
     if (!isFull()) add(begin(closed ? "polygon" : "polyline", pen).append(corners));
   }
 
@@ -123,7 +125,7 @@ final class Film {
   }
 
   /** A frame is over. One that looks like the one before is not told. */
-  void end(int frame) {
+  synchronized void end(int frame) {
     shown = frame;
     String drawn = background + " " + shapes + " " + left;
     boolean same = background == null ? shapes.length() == 0 && left == 0 : drawn.equals(before);
@@ -144,7 +146,7 @@ final class Film {
   }
 
   /** The run is over: which frame was the last, and the last picture where the frames do not tell it. */
-  void finish() {
+  synchronized void finish() {
     if (wanted && !full) System.err.print(RECORD + "{\"end\":" + shown + "}\n");
     else System.err.print(record(shown, seenBackground, seen.toString(), seenLeft, seenPens, ",\"whole\":true"));
     System.err.flush();
