@@ -30,9 +30,9 @@ export function saysDiskFull(problem: unknown): boolean {
   return problem instanceof Error && cannotWrite.test(problem.message);
 }
 
-/** The database's machine code, made once for all threads of the process that open one. */
 let machine: Promise<{ database: WebAssembly.Module; maker: WebAssembly.Module }> | undefined;
-function compiled() {
+/** The database's machine code, made once for all threads of the process that open one; where it is there, `connect` begins its thread at once. */
+export function databaseMachine() {
   const compile = async (name: string) =>
     WebAssembly.compile(await readFile(join(productFolder, "node_modules/@electric-sql/pglite/dist", name)));
   machine ??= Promise.all([compile("pglite.wasm"), compile("initdb.wasm")]).then(
@@ -51,7 +51,7 @@ function compiled() {
  */
 export async function connect(folder: string | null, template: string | null): Promise<Connection> {
   const worker = new Worker(await bundle("server/database/worker.ts"), {
-    workerData: { folder, template, machine: await compiled() },
+    workerData: { folder, template, machine: await databaseMachine() },
   });
   const waiting = new Map<number, { resolve: (rows: unknown[]) => void; reject: (reason: Error) => void }>();
   let lastId = 0;

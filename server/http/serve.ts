@@ -14,6 +14,7 @@ import { keepCopies } from "../backup/copies.ts";
 import { restoreWaiting } from "../backup/waiting.ts";
 import { resumeJudging } from "../collect/judging.ts";
 import { answering } from "../database/answering.ts";
+import { databaseMachine } from "../database/connection.ts";
 import { openDatabase } from "../database/database.ts";
 import { ofSystem, StartProblem } from "../database/folder.ts";
 import { FolderInUse, ownFolder } from "../database/owner.ts";
@@ -70,11 +71,11 @@ export function dataFolder(): string {
   return process.env.BENT_NAIL_DATA ?? join(process.env.XDG_DATA_HOME ?? join(homedir(), ".local/share"), "bent-nail");
 }
 
-async function loadBuild(): Promise<ServerBuild> {
+/** The pages, to be loaded by what this gives back; throws StartProblem at once where they are not built. */
+function builtPages(): () => Promise<ServerBuild> {
   const path = join(productFolder, "build/server/index.js");
   if (!existsSync(path)) throw new StartProblem("The pages are not built yet: run `npm run build` first.");
-  const build: ServerBuild = await import(pathToFileURL(path).href);
-  return build;
+  return () => import(pathToFileURL(path).href);
 }
 
 /**
@@ -213,10 +214,13 @@ async function start(options: ServeOptions, folder: string): Promise<void> {
 
   const letGo = await ownFolder(folder);
   const password = await passwordFor(options, folder);
-  const build = await loadBuild();
+  const loadBuild = builtPages();
   if (options.fresh) await rm(join(folder, "database"), { recursive: true, force: true });
   await restoreWaiting(folder);
-  const database = answering(await openDatabase(join(folder, "database")));
+  // The database opens in a thread of its own while the pages are loaded in this one, which has to have begun it before.
+  await databaseMachine();
+  const [opened, build] = await Promise.all([openDatabase(join(folder, "database")), loadBuild()]);
+  const database = answering(opened);
   const queue = await openQueue(database);
   const services: Services = {
     ...{ database, folder, toolchains: createToolchains(), traces: createTraceCache(), queue },
