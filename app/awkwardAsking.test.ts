@@ -12,7 +12,7 @@ import * as sheets from "./sheets/page.tsx";
 import * as sit from "./sitting/page.tsx";
 
 /** Generated requests a page: few in each run, the same ones each time; many and others in the long run. */
-const asking = isLongRun ? { numRuns: 400 } : { numRuns: 8, seed: 4200 };
+const asking = isLongRun ? { numRuns: 400 } : { numRuns: 4, seed: 4200 };
 
 let services: Awaited<ReturnType<typeof openTestServices>>;
 let world: Record<string, string> = {};

@@ -306,7 +306,7 @@ const cases: readonly Named[] = [
   },
 ];
 
-test.each(todaysShare(cases, 2))(
+test.each(todaysShare(cases, 4))(
   "$says ($language)",
   async ({ language: id, program, input, expected, line, kind, search }) => {
     const language = findLanguage(id);

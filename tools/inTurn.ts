@@ -1,38 +1,48 @@
 import { isLongRun, todaysShare } from "./share.ts";
 
 /**
- * Files of unit tests that take half a minute or more each, or belong to those: four days, each about three minutes long, one
- * of them each day, and whole then. (A share within such a file would go by the same day, and leave cases out for ever.)
+ * Files of unit tests that take a quarter of a minute or more each, or belong to those: ten days, each about as long, one of them
+ * each day, and whole then. (A share within such a file would go by the same day, and leave cases out for ever.)
  */
 const unitTests = [
+  ["server/backup/backup"],
+  ["app/plans/planPages", "server/exercises/markedAnswers/bill"],
   [
-    ...["server/toolchains/basicMacro", "server/backup/backup", "server/toolchains/hosted"],
-    ...["server/toolchains/expressions/c", "server/toolchains/expressions/basicForms"],
-    ...["server/exercises/markedAnswers/bill"],
+    ...["server/exercises/twinOf", "server/toolchains/expressions/python"],
+    ...["server/exercises/markedAnswers/crossing", "server/exercises/markedAnswers/fare", "core/patterns/plant"],
+  ],
+  ["server/toolchains/hosted", "server/toolchains/recorders", "server/toolchains/recorderVersions"],
+  ["server/toolchains/basicMacro", "server/http/kills", "server/exercises/plantFaults"],
+  ["server/http/start", "cli/commands", "server/classwork/classwork"],
+  ["server/judge/policies", "server/toolchains/changes", "server/toolchains/probes", "cli/dataCommands"],
+  [
+    ...["server/database/owner", "server/exercises/neutralPrograms", "server/judge/vectorsLanguages"],
+    ...["server/sandbox/isolation", "server/toolchains/together", "server/toolchains/expressions/pascal"],
   ],
   [
-    ...["server/exercises/twinOf", "server/exercises/neutralPrograms", "server/http/start"],
-    ...["server/judge/policies", "server/toolchains/sketch"],
-    ...["server/toolchains/expressions/java", "server/toolchains/expressions/octave"],
-    ...["server/exercises/markedAnswers/crossing", "server/exercises/markedAnswers/fare"],
+    ...["server/marks/markingWork", "server/toolchains/sketch", "server/classwork/strength"],
+    ...["server/toolchains/expressions/java", "server/judge/sketchClasses", "server/toolchains/expressions/basicMacro"],
+    ...["server/sandbox/ownTime", "server/toolchains/recursion", "core/syntax/hostile"],
   ],
-  ["server/http/kills", "server/judge/vectors", "server/toolchains/recorders"],
   [
-    ...["app/plans/planPages", "server/judge/vectorsLanguages"],
-    ...["server/database/owner", "server/toolchains/changes", "server/toolchains/together"],
-    ...["server/toolchains/probes", "server/sandbox/isolation", "server/sandbox/ownTime"],
-    ...["server/judge/sketchClasses", "server/classwork/strength"],
-    ...["server/toolchains/expressions/python", "server/toolchains/expressions/basicMacro"],
+    ...["core/edits/otherLines", "app/backups/backups", "server/judge/vectors", "server/toolchains/languages"],
+    ...["server/toolchains/warmTranslators", "server/toolchains/broken", "server/toolchains/builtOnce"],
     ...["server/exercises/markedAnswers/loads", "server/exercises/markedAnswers/ramp"],
+    ...["server/toolchains/expressions/c", "server/toolchains/expressions/basicForms"],
+    ...["server/toolchains/expressions/octave", "server/toolchains/expressions/csharp"],
   ],
 ].map((day) => day.map((name) => `${name}.test.ts`));
 
 /** Browser tests of rooms and languages that few changes reach: those of one day each day. */
 const browserTests = [
-  ["macros", "dryRun"],
-  ["restore", "plans", "taskKinds", "forms"],
-  ["lessons", "worst", "casebook", "sketches"],
-  ["pseudocode", "ownPython", "whole-class", "room"],
+  ["macros"],
+  ["dryRun", "restore"],
+  ["plans", "taskKinds", "working"],
+  ["forms", "casebook"],
+  ["lessons", "worst"],
+  ["sketches", "whole-class", "rough"],
+  ["pseudocode", "room"],
+  ["ownPython"],
 ].map((day) => day.map((name) => `e2e/${name}.spec.ts`));
 
 /** What of days is not today's: nothing in the long run, and nothing where a person names what is to be tested. */

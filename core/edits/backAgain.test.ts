@@ -16,7 +16,7 @@ test.each(["python", "java", "c", "csharp", "pascal", "octave"])(
     if (!language) throw new Error(id);
     const lost: string[] = [];
     let planted = 0;
-    for (const { program } of todaysShare(neutralOf(id), 2)) {
+    for (const { program } of todaysShare(neutralOf(id), 4)) {
       const context = editContext(language, program);
       for (const family of editFamilies.filter((each) => context && undone.includes(each.id)))
         for (const proposal of context ? family.plants(context).slice(0, 6) : []) {

@@ -88,7 +88,7 @@ const shown: Record<string, Shown> = {
 
 const limits = limitsSchema.parse({});
 
-describe.each(todaysShare(languageCases, 3).map((demo) => [demo.name, demo] as const))("%s", (name, demo) => {
+describe.each(todaysShare(languageCases, 6).map((demo) => [demo.name, demo] as const))("%s", (name, demo) => {
   const language = findLanguage(demo.language ?? "python");
   const request = (text: string) => ({ files: filesOf(demo, text), input: demo.input });
 

@@ -11,7 +11,7 @@ import { productFolder } from "../productFolder.ts";
 import { addSheet, findSheet, setSheet } from "../sheets/sheetStore.ts";
 
 /** Servers that are killed; `npm run test:long` does the many. */
-const kills = process.env.BENT_NAIL_LONG ? 500 : 12;
+const kills = process.env.BENT_NAIL_LONG ? 500 : 7;
 /** Students that hand in between two kills. */
 const perRound = 2;
 

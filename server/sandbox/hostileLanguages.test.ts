@@ -17,15 +17,15 @@ const groups = () =>
 
 let toolchains: Toolchains;
 /** Those that other files of tests share. */
-let others: string[];
+let groupsBefore: string[];
 beforeAll(() => {
-  others = groups();
+  groupsBefore = groups();
   toolchains = createToolchains();
 });
 afterAll(async () => {
   await toolchains.close();
   // Nothing is left of the workers that served all this.
-  expect(groups().filter((name) => !others.includes(name))).toEqual([]);
+  expect(groups().filter((name) => !groupsBefore.includes(name))).toEqual([]);
 });
 
 const limits = limitsSchema.parse({});
@@ -272,18 +272,29 @@ const ends: Record<string, Record<string, (outcome: Outcome) => void>> = {
 
 /**
  * What the sandbox alone stops, whatever runs in it: Python and C show it each time, and that the very next run is right after each of them; the
- * others in `npm run test:long`, and each time that the run after all of them is right. What a language's own machine makes different (memory, recursion, threads, shared memory) is tried each time in each;
- * of those that go on until they are stopped, which take seconds each, a third of each language each day.
+ * others in `npm run test:long`, and each time that the run after all of them is right. What a language's own machine makes different (memory, recursion, threads, shared memory) is
+ * tried in two of the others each day; of those that go on until they are stopped, which take seconds each, a third of each language's.
  */
 const ofTheSandbox =
   /^(?:signal_the_first|nested_folders|odd_names_left|take_terminals|write_files|flood_output|fork_bomb|open_sockets)$/;
 const always = new Set(["python", "c"]);
+const others = Object.keys(ends).filter((language) => !always.has(language));
 
-describe.each(Object.keys(ends))("%s", (language) => {
+/** The names of a language's programs. */
+function programsIn(language: string): string[] {
   const extension = findLanguage(language)?.extension ?? "";
   const all = readdirSync(join(folder, language)).map((name) => name.slice(0, -extension.length));
   // The other programs in Python have a test of their own (hostile.test.ts).
-  const own = language === "python" ? all.filter((name) => name in (ends.python ?? {})) : all;
+  return language === "python" ? all.filter((name) => name in (ends.python ?? {})) : all;
+}
+
+test.each(Object.keys(ends))("%s: every rule has its program", (language) => {
+  const own = programsIn(language);
+  for (const name of Object.keys(ends[language] ?? {})) expect(own).toContain(name);
+});
+
+describe.each([...always, ...todaysShare(others, 4)])("%s", (language) => {
+  const own = programsIn(language);
   const tried = own.filter((name) => isLongRun || always.has(language) || !ofTheSandbox.test(name));
   const stoppedToday = new Set(
     todaysShare(
@@ -292,10 +303,6 @@ describe.each(Object.keys(ends))("%s", (language) => {
     ),
   );
   const names = tried.filter((name) => !endless.test(name) || stoppedToday.has(name));
-
-  test("every rule has its program", () => {
-    for (const name of Object.keys(ends[language] ?? {})) expect(own).toContain(name);
-  });
 
   test.each(names)("%s ends within its limits", async (name) => {
     const outcome = await toolchain(language).run(request(language, name));
@@ -322,7 +329,7 @@ const recordedLong: typeof recorded = [
   ["octave", "flood_output"],
 ];
 
-test.each([...recorded, ...(isLongRun ? recordedLong : [])])(
+test.each([...todaysShare(recorded, 2), ...(isLongRun ? recordedLong : [])])(
   "recording of %s %s breaks nothing",
   async (language, name) => {
     const trace = await toolchain(language).trace(request(language, name));

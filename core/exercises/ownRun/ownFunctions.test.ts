@@ -339,6 +339,6 @@ test("whatever is written into the cells, a table is marked, and never with more
       expect(marking.right).toBeGreaterThanOrEqual(0);
       expect(marking.right).toBeLessThanOrEqual(marking.wanted);
     }),
-    { numRuns: process.env.BENT_NAIL_LONG ? 400 : 15 },
+    { numRuns: process.env.BENT_NAIL_LONG ? 400 : 8 },
   );
 });

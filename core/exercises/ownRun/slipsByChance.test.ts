@@ -357,7 +357,7 @@ function told(program: readonly Statement[], writing: Writing) {
   return { text, key, mark, gone, slipping: (...slips: Slip[]) => run(placed, writing, slips) };
 }
 
-const runs = { numRuns: process.env.BENT_NAIL_LONG ? 500 : 15 };
+const runs = { numRuns: process.env.BENT_NAIL_LONG ? 500 : 8 };
 
 describe.each(writings)("in $language", (writing) => {
   test("the run of any such program can be gone through, and its own table earns everything", () => {
