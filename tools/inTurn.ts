@@ -1,20 +1,17 @@
 import { isLongRun, todaysShare } from "./share.ts";
 
 /**
- * Files of unit tests that take a quarter of a minute or more each, or belong to those: ten days, each about as long, one of them
+ * Files of unit tests that take a quarter of a minute or more each, or belong to those: twelve days, each about as long, one of them
  * each day, and whole then. (A share within such a file would go by the same day, and leave cases out for ever.)
  */
 const unitTests = [
-  ["server/backup/backup"],
-  ["app/plans/planPages", "server/exercises/markedAnswers/bill"],
-  [
-    ...["server/exercises/twinOf", "server/toolchains/expressions/python"],
-    ...["server/exercises/markedAnswers/crossing", "server/exercises/markedAnswers/fare", "core/patterns/plant"],
-  ],
-  ["server/toolchains/hosted", "server/toolchains/recorders", "server/toolchains/recorderVersions"],
-  ["server/toolchains/basicMacro", "server/http/kills", "server/exercises/plantFaults"],
+  ["server/backup/backup", "server/exercises/looks"],
+  ["app/plans/planPages"],
+  ["server/exercises/twinOf", "server/toolchains/expressions/python", "server/exercises/markedAnswers/crossing"],
+  ["server/toolchains/hosted", "core/patterns/plant"],
+  ["server/toolchains/basicMacro", "server/http/kills"],
   ["server/http/start", "cli/commands", "server/classwork/classwork"],
-  ["server/judge/policies", "server/toolchains/changes", "server/toolchains/probes", "cli/dataCommands"],
+  ["server/judge/policies", "server/toolchains/changes", "server/toolchains/probes"],
   [
     ...["server/database/owner", "server/exercises/neutralPrograms", "server/judge/vectorsLanguages"],
     ...["server/sandbox/isolation", "server/toolchains/together", "server/toolchains/expressions/pascal"],
@@ -25,11 +22,17 @@ const unitTests = [
     ...["server/sandbox/ownTime", "server/toolchains/recursion", "core/syntax/hostile"],
   ],
   [
-    ...["core/edits/otherLines", "app/backups/backups", "server/judge/vectors", "server/toolchains/languages"],
-    ...["server/toolchains/warmTranslators", "server/toolchains/broken", "server/toolchains/builtOnce"],
-    ...["server/exercises/markedAnswers/loads", "server/exercises/markedAnswers/ramp"],
+    ...["core/edits/otherLines", "app/backups/backups", "server/toolchains/languages", "server/toolchains/broken"],
+    ...["server/toolchains/warmTranslators", "server/toolchains/builtOnce"],
     ...["server/toolchains/expressions/c", "server/toolchains/expressions/basicForms"],
     ...["server/toolchains/expressions/octave", "server/toolchains/expressions/csharp"],
+  ],
+  ["server/marks/sittings", "server/exercises/plantFaults", "server/exercises/markedAnswers/fare"],
+  [
+    ...["server/judge/vectors", "server/toolchains/recorders", "server/toolchains/recorderVersions"],
+    ...["cli/dataCommands", "cli/manyLanguages", "server/exercises/partsKinds"],
+    ...["server/exercises/markedAnswers/tides", "server/exercises/markedAnswers/loads"],
+    ...["server/exercises/markedAnswers/bill", "server/exercises/markedAnswers/ramp"],
   ],
 ].map((day) => day.map((name) => `${name}.test.ts`));
 

@@ -1,3 +1,4 @@
+import { setImmediate } from "node:timers/promises";
 import * as z from "zod";
 import type { ExerciseContent } from "../../core/exercises/exercise.ts";
 import { levelOf } from "../../core/exercises/level.ts";
@@ -8,7 +9,7 @@ import { contentOf } from "../../core/exercises/planting/plantedExercise.ts";
 import { taskKinds } from "../../core/exercises/taskKinds.ts";
 import type { Language } from "../../core/languages/language.ts";
 import { findPattern } from "../../core/patterns/patterns.ts";
-import { plantsOf } from "../../core/patterns/plant.ts";
+import { plantsOf, preparePlants } from "../../core/patterns/plant.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { languageOf } from "../judge/judge.ts";
 import { newKey } from "../keys.ts";
@@ -136,7 +137,7 @@ async function work(services: Services, plan: Plan): Promise<{ planned: Planned[
   return { planned, said: [...new Set(planting.said)] };
 }
 
-/** The longest time in which a kind of mistake is looked for in neutral programs, in seconds. */
+/** The longest time in which a kind of mistake is tried in neutral programs, in seconds. */
 const longestOfKind = 12;
 
 /** An exercise for each kind of mistake, each in a neutral program: nobody's own is shown. */
@@ -172,7 +173,7 @@ async function ofKinds(
 
 /** The first neutral program in which a kind of mistake can be planted and proven; programs that are not used yet come first. */
 async function ofKind(services: Services, language: Language, pattern: string, used: ReadonlySet<string>) {
-  const until = Date.now() + longestOfKind * 1000;
+  let seconds: number = longestOfKind;
   const neutral = neutralOf(language.id).map((each) => ({ ...each, inputs: inputsOf(each) }));
   // Where none has a place for it, the right program of the pattern's own example has.
   const examples = (findPattern(pattern)?.examples ?? [])
@@ -181,15 +182,20 @@ async function ofKind(services: Services, language: Language, pattern: string, u
   const all = [...neutral, ...examples];
   const inOrder = [...all.filter(({ title }) => !used.has(title)), ...all.filter(({ title }) => used.has(title))];
   for (const { title, program, inputs } of inOrder) {
-    // Cheap to ask, and most programs have no place for most kinds.
-    if (plantsOf(pattern, language, program).length === 0 || Date.now() > until) continue;
+    // What can be planted in a program is worked out once for all kinds, whatever time it takes, while the server answers others.
+    await preparePlants(language, program, () => setImmediate());
+    // Most programs have no place for most kinds.
+    if (plantsOf(pattern, language, program).length === 0) continue;
+    if (seconds <= 0) break;
+    const begun = Date.now();
     const fileName = language.mainName;
     const checks = await checksOfProgram(services, language, fileName, program, inputs);
     const { planted } = await plantFaults(services.toolchains, {
-      ...{ language, fileName, program, checks, count: 1, pattern, seconds: Math.max(2, (until - Date.now()) / 1000) },
+      ...{ language, fileName, program, checks, count: 1, pattern, seconds: Math.max(2, seconds) },
     });
     const [fault] = planted;
     if (fault) return { title, fault, checks };
+    seconds -= (Date.now() - begun) / 1000;
   }
   return null;
 }

@@ -1,9 +1,11 @@
+import { setImmediate } from "node:timers/promises";
 import type { ExerciseCheck } from "../../core/exercises/exercise.ts";
 import { inRisingOrder, nextFor, type PlantedFault, type PlantRequest } from "../../core/exercises/planting/planted.ts";
 import { withLevel } from "../../core/exercises/planting/plantedExercise.ts";
 import { type Slip, slipsIn } from "../../core/exercises/planting/slips.ts";
 import { findHunks } from "../../core/fixes/hunks.ts";
 import { consoleText, type Limits, type Outcome } from "../../core/outcome/outcome.ts";
+import { preparePlants } from "../../core/patterns/plant.ts";
 import type { FaultClass } from "../../core/verdict/verdict.ts";
 import { messageOf } from "../../core/verdict/words.ts";
 import { quickLimits, runProgram, runVariants } from "../judge/run.ts";
@@ -56,6 +58,7 @@ export async function plantFaults(toolchains: Toolchains, request: PlantRequest)
   const limits = quickLimits(slowest, start, 64 << 10);
   if (slowest > 1000) said.push("A run of the program takes seconds, so fewer faults were tried than usual.");
 
+  if (request.pattern !== undefined) await preparePlants(language, program, () => setImmediate());
   const slips = slipsIn(language, program, request.pattern);
   if (slips.length === 0) said.push("No small change could be made in this program.");
   const shown: Shown[] = [];
