@@ -5,13 +5,19 @@ import { isLongRun, todaysShare } from "./share.ts";
  * each day, and whole then. (A share within such a file would go by the same day, and leave cases out for ever.)
  */
 const unitTests = [
-  ["server/backup/backup", "server/exercises/looks"],
-  ["app/plans/planPages"],
-  ["server/exercises/twinOf", "server/toolchains/expressions/python", "server/exercises/markedAnswers/crossing"],
-  ["server/toolchains/hosted", "core/patterns/plant"],
-  ["server/toolchains/basicMacro", "server/http/kills"],
-  ["server/http/start", "cli/commands", "server/classwork/classwork"],
-  ["server/judge/policies", "server/toolchains/changes", "server/toolchains/probes"],
+  ["server/backup/backup", "server/exercises/looks", "core/languages/pascal/slipsOfLines", "core/syntax/tree"],
+  ["app/plans/planPages", "core/languages/basicForms/slips"],
+  [
+    ...["server/exercises/twinOf", "server/toolchains/expressions/python", "core/languages/java/slipsOfLines"],
+    ...["server/exercises/markedAnswers/crossing"],
+  ],
+  ["server/toolchains/hosted", "core/patterns/plant", "core/languages/csharp/slipsOfLines"],
+  ["server/toolchains/basicMacro", "server/http/kills", "core/languages/basicMacro/slips"],
+  ["server/http/start", "cli/commands", "server/classwork/classwork", "core/languages/octave/slipsOfLines"],
+  [
+    ...["server/judge/policies", "server/toolchains/changes", "server/toolchains/probes"],
+    ...["core/languages/c/slipsOfLines", "core/exercises/ownRun/ownFunctions"],
+  ],
   [
     ...["server/database/owner", "server/exercises/neutralPrograms", "server/judge/vectorsLanguages"],
     ...["server/sandbox/isolation", "server/toolchains/together", "server/toolchains/expressions/pascal"],
@@ -27,7 +33,10 @@ const unitTests = [
     ...["server/toolchains/expressions/c", "server/toolchains/expressions/basicForms"],
     ...["server/toolchains/expressions/octave", "server/toolchains/expressions/csharp"],
   ],
-  ["server/marks/sittings", "server/exercises/plantFaults", "server/exercises/markedAnswers/fare"],
+  [
+    ...["server/marks/sittings", "server/exercises/plantFaults", "server/exercises/markedAnswers/fare"],
+    ...["server/collect/collections", "core/languages/pseudocode/syntax"],
+  ],
   [
     ...["server/judge/vectors", "server/toolchains/recorders", "server/toolchains/recorderVersions"],
     ...["cli/dataCommands", "cli/manyLanguages", "server/exercises/partsKinds"],
@@ -38,14 +47,14 @@ const unitTests = [
 
 /** Browser tests of rooms and languages that few changes reach: those of one day each day. */
 const browserTests = [
-  ["macros"],
+  ["macros", "mending"],
   ["dryRun", "restore"],
   ["plans", "taskKinds", "working"],
   ["forms", "casebook"],
   ["lessons", "worst"],
   ["sketches", "whole-class", "rough"],
   ["pseudocode", "room"],
-  ["ownPython"],
+  ["ownPython", "assignment"],
 ].map((day) => day.map((name) => `e2e/${name}.spec.ts`));
 
 /** What of days is not today's: nothing in the long run, and nothing where a person names what is to be tested. */
