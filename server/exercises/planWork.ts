@@ -173,7 +173,7 @@ async function ofKinds(
 
 /** The first neutral program in which a kind of mistake can be planted and proven; programs that are not used yet come first. */
 async function ofKind(services: Services, language: Language, pattern: string, used: ReadonlySet<string>) {
-  let seconds: number = longestOfKind;
+  let seconds = longestOfKind;
   const neutral = neutralOf(language.id).map((each) => ({ ...each, inputs: inputsOf(each) }));
   // Where none has a place for it, the right program of the pattern's own example has.
   const examples = (findPattern(pattern)?.examples ?? [])
@@ -183,7 +183,7 @@ async function ofKind(services: Services, language: Language, pattern: string, u
   const inOrder = [...all.filter(({ title }) => !used.has(title)), ...all.filter(({ title }) => used.has(title))];
   for (const { title, program, inputs } of inOrder) {
     // What can be planted in a program is worked out once for all kinds, whatever time it takes, while the server answers others.
-    await preparePlants(language, program, () => setImmediate());
+    await preparePlants(language, program, setImmediate);
     // Most programs have no place for most kinds.
     if (plantsOf(pattern, language, program).length === 0) continue;
     if (seconds <= 0) break;

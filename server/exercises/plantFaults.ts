@@ -58,7 +58,7 @@ export async function plantFaults(toolchains: Toolchains, request: PlantRequest)
   const limits = quickLimits(slowest, start, 64 << 10);
   if (slowest > 1000) said.push("A run of the program takes seconds, so fewer faults were tried than usual.");
 
-  if (request.pattern !== undefined) await preparePlants(language, program, () => setImmediate());
+  if (request.pattern !== undefined) await preparePlants(language, program, setImmediate);
   const slips = slipsIn(language, program, request.pattern);
   if (slips.length === 0) said.push("No small change could be made in this program.");
   const shown: Shown[] = [];
