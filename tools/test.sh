@@ -17,14 +17,14 @@ step() { # step NAME COMMAND...
   echo "== $name"
   "$@" || { echo "== $name: failed"; failed+=("$name"); }
 }
-# The types are looked through on one processor while the other builds.
-step types npm run --silent types > .reports/types.txt 2>&1 &
-types=$!
+# The build takes longest, most of it on one processor: types and lint are looked at beside it.
+step build node tools/build-if-needed.mjs > .reports/build.txt 2>&1 &
+build=$!
+step types npm run --silent types
 step lint npm run --silent lint
-step build node tools/build-if-needed.mjs
-wait "$types"
-cat .reports/types.txt
-grep -q "^== types: failed" .reports/types.txt && failed+=(types)
+wait "$build"
+cat .reports/build.txt
+grep -q "^== build: failed" .reports/build.txt && failed+=(build)
 step unit npx vitest run --reporter=default --reporter=json --outputFile.json=.reports/unit.json
 step browser npx playwright test
 exec node tools/count-tests.mjs "${failed[@]}"
