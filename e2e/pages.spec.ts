@@ -7,12 +7,24 @@ async function signIn(page: Page, code: string, label: string): Promise<void> {
   await enter(page, code, label, await codeOf(page, label));
 }
 
-for (const place of ["/", "/casebook", "/collect", "/sheets", "/lessons", "/courses", "/backups", "/s"]) {
-  test(`${place} holds no barrier that can be found by a program`, async ({ page }) => {
-    await page.goto(place);
-    await noBarriers(page);
-  });
-}
+test("no page holds a barrier that can be found by a program", async ({ page }) => {
+  for (const place of ["/", "/casebook", "/collect", "/sheets", "/lessons", "/courses", "/backups", "/s"])
+    await test.step(place, async () => {
+      await page.goto(place);
+      await noBarriers(page);
+    });
+});
+
+test("a barrier is found where there is one, in a frame as well", async ({ page }) => {
+  const pale =
+    '<html lang="en"><title>Pier</title><main><p style="color:#ccc;background:#fff">Deck 3 is full</p></main>';
+  await page.setContent(pale);
+  await expect(noBarriers(page)).rejects.toThrow("color-contrast");
+  await page.setContent(
+    `<html lang="en"><title>Quay</title><main><iframe title="Deck" srcdoc='${pale}'></iframe></main>`,
+  );
+  await expect(noBarriers(page)).rejects.toThrow("color-contrast");
+});
 
 test("the Casebook by class, and nothing on a page but what is shown", async ({ page }) => {
   await page.goto("/casebook");
