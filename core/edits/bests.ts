@@ -1,3 +1,4 @@
+import { escaped } from "../source/escaped.ts";
 import { isLoop, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
 import { givenBy } from "./exchanged.ts";
@@ -35,7 +36,7 @@ export function mixedBests(context: EditContext): MixedBest[] {
         if (given?.target.sign !== name || place?.kind !== "name" || place.sign === name) return [];
         if (!picks(element, place.sign ?? "")) return [];
         const text = context.sourceOf(element);
-        const word = new RegExp(`(?<![\\w.])${place.sign}(?!\\w)`, "g");
+        const word = new RegExp(`(?<![\\w.])${escaped(place.sign ?? "")}(?!\\w)`, "g");
         return [
           {
             ...{ name, compared, value: place, whole: text },

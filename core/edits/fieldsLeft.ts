@@ -1,3 +1,4 @@
+import { escaped } from "../source/escaped.ts";
 import { nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext } from "./edit.ts";
 import { blocksOf, functionAround, namesIn, ofKind } from "./places.ts";
@@ -44,9 +45,9 @@ export function fieldsLeft(context: EditContext): FieldLeft[] {
     ofKind(context, "field").flatMap(({ node }) => (node.role === "callee" ? [] : [node.sign ?? ""])),
   );
   const isGiven = (field: string) =>
-    new RegExp(String.raw`(?:\.|->)\s*${field}\b(?:\s*\[[^\]]*\])*\s*:?=(?!=)|&[\w\[\].>-]*\b${field}\b`).test(
-      context.text,
-    );
+    new RegExp(
+      String.raw`(?:\.|->)\s*${escaped(field)}\b(?:\s*\[[^\]]*\])*\s*:?=(?!=)|&[\w\[\].>-]*\b${escaped(field)}\b`,
+    ).test(context.text);
   const left = [...used].filter((field) => field !== "" && !isGiven(field));
   if (left.length === 0) return [];
   return blocksOf(context).flatMap(({ block, statements, around }) => {

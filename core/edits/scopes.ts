@@ -1,3 +1,4 @@
+import { escaped } from "../source/escaped.ts";
 import { nodesOf, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext } from "./edit.ts";
 import { functionAround, namesIn } from "./places.ts";
@@ -92,7 +93,7 @@ function kindsOf(context: EditContext): Map<string, Set<string>> {
     const inside =
       defined.length > 0 ? defined : namesIn({ ...node, children: node.children.filter((child) => child !== type) });
     for (const name of new Set([...own, ...inside])) {
-      const marks = new RegExp(String.raw`(\*\s*)?\b${name}\b(\s*\[)?`).exec(text);
+      const marks = new RegExp(String.raw`(\*\s*)?\b${escaped(name)}\b(\s*\[)?`).exec(text);
       const kind = `${usual}${isList || marks?.[1] || marks?.[2] ? " several" : ""}`;
       kinds.set(name, (kinds.get(name) ?? new Set()).add(kind));
     }

@@ -1,5 +1,6 @@
 import { editContext } from "../edits/context.ts";
 import { ofKind } from "../edits/places.ts";
+import { escaped } from "../source/escaped.ts";
 import { areSimilar } from "../source/spelling.ts";
 import { isLoop } from "../syntax/tree.ts";
 import type { Change, Evidence } from "./pattern.ts";
@@ -26,14 +27,14 @@ export function isOwn({ lineAfter, lineBefore }: Change, { program, language }: 
   const written = [...new Set(words(lineBefore))].filter((word) => times(lineBefore, word) > times(lineAfter, word));
   // Where it is made it may be misspelt, too, and is one's own for all that.
   const madeHere = (name: string) =>
-    new RegExp(String.raw`^\s*(?!return\b)(?:\w[\w<>[\]]*\s+\*?)?${name}\s*(?:=(?!=)|:=|<-|\[|;|,|:)`).test(
+    new RegExp(String.raw`^\s*(?!return\b)(?:\w[\w<>[\]]*\s+\*?)?${escaped(name)}\s*(?:=(?!=)|:=|<-|\[|;|,|:)`).test(
       lineBefore,
-    ) && program.split("\n").filter((line) => new RegExp(String.raw`\b${name}\b`).test(line)).length === 1;
+    ) && program.split("\n").filter((line) => new RegExp(String.raw`\b${escaped(name)}\b`).test(line)).length === 1;
   const makes = (name: string) =>
     known?.has(name) ||
     // A word of the language in front of a call makes nothing.
     new RegExp(
-      String.raw`\b${name}\s*(?:[-+*/]?=(?!=)|:=|:|<-|←)|\b(?:def|function|procedure|for|var|FOR(?: EACH)?|INPUT|SET|FUNCTION|PROCEDURE)\s+${name}\b|[\w>\]]\s+\*?(?<!\b(?:else|then|do|begin|repeat|return|and|or|not|of)\s+)${name}\s*[=;,()[]`,
+      String.raw`\b${escaped(name)}\s*(?:[-+*/]?=(?!=)|:=|:|<-|←)|\b(?:def|function|procedure|for|var|FOR(?: EACH)?|INPUT|SET|FUNCTION|PROCEDURE)\s+${escaped(name)}\b|[\w>\]]\s+\*?(?<!\b(?:else|then|do|begin|repeat|return|and|or|not|of)\s+)${escaped(name)}\s*[=;,()[]`,
     ).test(program);
   return meant.some(makes) || written.some(madeHere);
 }
@@ -147,12 +148,14 @@ export function loopNames({ lines }: Evidence): Set<string> {
 /** Whether a name is gathered in: something is added to it, multiplied with it, or it keeps the largest. */
 export function isGathered(name: string, { lines }: Evidence): boolean {
   const form = new RegExp(
-    String.raw`(?:^|[^\w.])${name}\s*(?:[-+*/]=|:?=\s*(?:.*[^\w.])?${name}\s*[-+*/]|:?=\s*.*[-+*/]\s*${name}\b)|[<>]=?\s*${name}\b`,
+    String.raw`(?:^|[^\w.])${escaped(name)}\s*(?:[-+*/]=|:?=\s*(?:.*[^\w.])?${escaped(name)}\s*[-+*/]|:?=\s*.*[-+*/]\s*${escaped(name)}\b)|[<>]=?\s*${escaped(name)}\b`,
   );
   if (lines.some((line) => form.test(line))) return true;
   // Counted by a sign of one's own; what a loop goes by, or an element is picked by, is no count of something.
-  const counted = new RegExp(String.raw`^\s*(?:\+\+|--)?${name}(?:\+\+|--)?\s*;`);
-  const goesBy = new RegExp(String.raw`^\s*(?:for|while|do|\}\s*while)\b.*\b${name}\b|[[(,]\s*${name}\s*[\],]`);
+  const counted = new RegExp(String.raw`^\s*(?:\+\+|--)?${escaped(name)}(?:\+\+|--)?\s*;`);
+  const goesBy = new RegExp(
+    String.raw`^\s*(?:for|while|do|\}\s*while)\b.*\b${escaped(name)}\b|[[(,]\s*${escaped(name)}\s*[\],]`,
+  );
   return lines.some((line) => counted.test(line)) && !lines.some((line) => goesBy.test(line));
 }
 
@@ -178,7 +181,9 @@ export function foreignWord({ language }: Evidence, line: string): string | null
     return /\+\+|--/.exec(code)?.[0] ?? null;
   if (chained !== "else if" && /\belse\s+if\b/.test(code)) return "else if";
   const word = /\b(?:boolean|elif|elsif|elseif|then|endif|function|foreach)\b/.exec(code)?.[0] ?? null;
-  return word !== null && !own(word) && !new RegExp(String.raw`\b${word}\s*=|\.${word}\b`).test(code) ? word : null;
+  return word !== null && !own(word) && !new RegExp(String.raw`\b${escaped(word)}\s*=|\.${escaped(word)}\b`).test(code)
+    ? word
+    : null;
 }
 
 /** Where a bracket is closed by one of another kind, outside of texts and comments; the line, from 1. */
@@ -266,7 +271,7 @@ export function isMade(evidence: Evidence): boolean {
   const owner = message?.line ? functionAround(evidence, message.line) : null;
   return quotedNames(message?.text ?? "").some((name) => {
     const form = new RegExp(
-      String.raw`(?:^|[^\w.])${name}\s*(?::?=(?!=)|[-+*/]=|\+\+|--)|\b(?:def|function|procedure|for|foreach)\s+${name}\b`,
+      String.raw`(?:^|[^\w.])${escaped(name)}\s*(?::?=(?!=)|[-+*/]=|\+\+|--)|\b(?:def|function|procedure|for|foreach)\s+${escaped(name)}\b`,
     );
     return lines.some((line, at) => {
       if (!form.test(line)) return false;

@@ -1,6 +1,7 @@
 import type { Explanation } from "../languages/explanation.ts";
 import type { Language } from "../languages/language.ts";
 import type { Diagnostic } from "../outcome/outcome.ts";
+import { escaped } from "../source/escaped.ts";
 import { areSimilar } from "../source/spelling.ts";
 import { type MessageKind, messageKinds, type WordRole } from "./kinds.ts";
 
@@ -84,7 +85,8 @@ function misspelt(
     const meant = words.find((word) => word.length > 2 && areSimilar(word, first.text));
     if (meant === undefined) continue;
     // A function of the program's own may look like one.
-    if (lines.some((text, index) => index !== at - 1 && new RegExp(`\\b${first.text}\\b`).test(text))) continue;
+    if (lines.some((text, index) => index !== at - 1 && new RegExp(`\\b${escaped(first.text)}\\b`).test(text)))
+      continue;
     const { misleads: _, ...rest } = meaning;
     return {
       ...rest,

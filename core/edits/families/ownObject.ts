@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Placed, type Proposal } from "../edit.ts";
 import { ofKind } from "../places.ts";
@@ -13,7 +14,9 @@ function methods(context: EditContext): Array<Placed & { within: SyntaxNode }> {
 /** Names of parts of the own object that a class speaks of, by its own word. */
 function ownParts(context: EditContext, within: SyntaxNode, word: string): Set<string> {
   const source = context.sourceOf(within);
-  return new Set([...source.matchAll(new RegExp(String.raw`\b${word}\.(\w+)`, "g"))].map((match) => match[1] ?? ""));
+  return new Set(
+    [...source.matchAll(new RegExp(String.raw`\b${escaped(word)}\.(\w+)`, "g"))].map((match) => match[1] ?? ""),
+  );
 }
 
 /** The own object before what belongs to it, and among what a function of its class is handed. */

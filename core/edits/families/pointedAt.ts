@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { part } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { ofKind } from "../places.ts";
@@ -9,7 +10,7 @@ function mends(context: EditContext): Proposal[] {
     const before = context.sourceOf(node);
     // A pointer that goes on by itself walks through a list, which is hardly a slip.
     const walks = /^(?:\+\+|--)$/.test(node.sign ?? "") || part(node, "value")?.kind === "constant";
-    const after = before.replace(new RegExp(String.raw`(?<![\w.*&>])${name}\b`, "g"), (word) =>
+    const after = before.replace(new RegExp(String.raw`(?<![\w.*&>])${escaped(name)}\b`, "g"), (word) =>
       walks ? `(*${word})` : `*${word}`,
     );
     return [change(node, after, { before, after }, walks ? 0.4 : 1)];
@@ -42,7 +43,7 @@ function plants(context: EditContext): Proposal[] {
     const pointed = target?.kind === "unary" && target.sign === "*" ? target.children[0] : undefined;
     if (pointed?.kind !== "name") return [];
     const before = context.sourceOf(node);
-    const after = before.replace(new RegExp(String.raw`\*\s*(${pointed.sign}\b)`, "g"), "$1");
+    const after = before.replace(new RegExp(String.raw`\*\s*(${escaped(pointed.sign ?? "")}\b)`, "g"), "$1");
     return [change(node, after, { before, after })];
   });
 }

@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import type { PlacedToken } from "../../syntax/placed.ts";
 import { asOne } from "../asOne.ts";
 import { change, insert } from "../edit.ts";
@@ -138,9 +139,8 @@ const pairsOver: OfLine = ({ code }, { writing, text }) => {
   const target = code.slice(1, at);
   if (code[0]?.text !== "for" || at < 0 || !target.some((token) => token.text === ",") || colon?.text !== ":")
     return [];
-  const made = new RegExp(String.raw`\b${walked?.kind === "name" ? walked.text : "\\d"}\s*=\s*(\{|\[(?!\s*[[(]))`).exec(
-    text,
-  )?.[1];
+  const name = walked?.kind === "name" ? escaped(walked.text) : "\\d";
+  const made = new RegExp(String.raw`\b${name}\s*=\s*(\{|\[(?!\s*[[(]))`).exec(text)?.[1];
   const form = writing.forms?.pairs?.[made === "{" ? 0 : 1];
   if (!walked || made === undefined || form === undefined) return [];
   return [

@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { change, insert } from "../edit.ts";
 import { type OfLine, parameters, within } from "./form.ts";
 
@@ -77,7 +78,8 @@ const putAtEnd: OfLine = ({ code }, context) => {
   const call = context.writing.ends?.[0]?.last;
   if (name?.kind !== "name" || opening?.text !== "[" || sign?.text !== context.writing.assign || !first || !last)
     return [];
-  if (!new RegExp(String.raw`\b${name.text}\s*=\s*\[\s*\]`).test(context.text) || call === undefined) return [];
+  if (!new RegExp(String.raw`\b${escaped(name.text)}\s*=\s*\[\s*\]`).test(context.text) || call === undefined)
+    return [];
   const value = context.sourceOf({ from: first.from, to: last.to });
   return [change({ from: name.from, to: last.to }, `${name.text}.${call}(${value})`, parameters("[", call), 3)];
 };
@@ -91,7 +93,8 @@ const pickedByCall: OfLine = ({ code }, context) => {
     if (calls.length === 0 || token.kind !== "name" || opening?.text !== "[" || !closing || inside.length === 0)
       return [];
     const type =
-      new RegExp(String.raw`\b([A-Z]\w*)\s*(?:<[^;]*>)?\s+${token.text}\s*[=;,)]`).exec(context.text)?.[1] ?? "";
+      new RegExp(String.raw`\b([A-Z]\w*)\s*(?:<[^;]*>)?\s+${escaped(token.text)}\s*[=;,)]`).exec(context.text)?.[1] ??
+      "";
     const place = context.sourceOf({ from: opening.to, to: closing.from });
     return calls.flatMap(({ types, call }) =>
       types.test(type)
@@ -111,7 +114,9 @@ const sizeByType: OfLine = (line, context) => {
     if (!isAsked || !word) return [];
     const isCalled = opening?.text === "(" && closing?.text === ")" && opening.from === word.to;
     const place = { from: word.from, to: isCalled ? closing.to : word.to };
-    const declared = new RegExp(String.raw`\b([A-Za-z]\w*)\s*(<[^;=()]*>)?\s*(\[\s*\])?\s+${token.text}\s*[=;,)]`);
+    const declared = new RegExp(
+      String.raw`\b([A-Za-z]\w*)\s*(<[^;=()]*>)?\s*(\[\s*\])?\s+${escaped(token.text)}\s*[=;,)]`,
+    );
     const [, type = "", , row = ""] = declared.exec(context.text) ?? [];
     const own = sizes.find(({ types }) => types.test(row === "" ? type : "[]"))?.size;
     const was = context.sourceOf(place);
@@ -132,7 +137,7 @@ const calledBySquare: OfLine = ({ code }, context) =>
 /** `nextInt()` without what reads. */
 const readerLeftOut: OfLine = ({ code }, { writing, text, functions }) => {
   const reader = writing.forms?.reader?.name;
-  const name = reader && new RegExp(String.raw`\b${reader}\s+(\w+)\s*=`).exec(text)?.[1];
+  const name = reader && new RegExp(String.raw`\b${escaped(reader)}\s+(\w+)\s*=`).exec(text)?.[1];
   return code.flatMap((token, at) => {
     const isOwn = /^(?:next|hasNext)\w*$/.test(token.text) && code[at + 1]?.text === "(" && code[at - 1]?.text !== ".";
     if (!name || !isOwn || functions.includes(token.text)) return [];

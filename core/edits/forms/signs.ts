@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { change, type EditContext, insert } from "../edit.ts";
 import { byBraces, endsValue, type OfLine, parameters, within } from "./form.ts";
 
@@ -47,7 +48,8 @@ const textsAsRows: OfLine = ({ code }, context) => {
     const rows = isGiven ? [`char ${second.text}[]`, `char *${second.text}`] : [`char ${second.text}[100]`];
     return rows.map((row, at) => change(place, row, parameters("string", "char"), at === 0 ? 3 : 1.5));
   }
-  const isRow = first?.kind === "name" && new RegExp(String.raw`\bchar\s+${first.text}\s*\[`).test(context.text);
+  const isRow =
+    first?.kind === "name" && new RegExp(String.raw`\bchar\s+${escaped(first.text)}\s*\[`).test(context.text);
   if (!isRow || !first || second?.text !== "=" || third?.kind !== "text" || fourth?.text !== ";") return [];
   return [
     change({ from: first.from, to: third.to }, `strcpy(${first.text}, ${third.text})`, parameters("=", "strcpy"), 3),
@@ -83,7 +85,7 @@ const decimalComma: OfLine = ({ code }) =>
 
 /** True for a name that holds something, or is declared as a row where the program cannot be read as a whole. */
 const isRow = ({ names, text }: EditContext, name: string): boolean =>
-  names.includes(name) || new RegExp(String.raw`\b${name}\b[\s\w,]*:\s*array\b`, "i").test(text);
+  names.includes(name) || new RegExp(String.raw`\b${escaped(name)}\b[\s\w,]*:\s*array\b`, "i").test(text);
 
 /** `a(1)` for an element, where elements are picked by square brackets. */
 const squareBrackets: OfLine = ({ code }, context) => {
@@ -103,7 +105,7 @@ const rowMadeLater: OfLine = ({ code }, context) => {
   const [name, sign, opening] = code;
   if (!context.language.keywords?.has("new") || name?.kind !== "name" || sign?.text !== "=" || opening?.text !== "{")
     return [];
-  const type = new RegExp(String.raw`(\w+)\s*\[\s*\]\s*${name.text}\b`).exec(context.text)?.[1];
+  const type = new RegExp(String.raw`(\w+)\s*\[\s*\]\s*${escaped(name.text)}\b`).exec(context.text)?.[1];
   return type ? [insert(opening.from, `new ${type}[] `, parameters("", "new"), 4)] : [];
 };
 

@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { asOne } from "../asOne.ts";
 import { change, insert } from "../edit.ts";
 import { byBraces, type OfLine, parameters, within } from "./form.ts";
@@ -123,7 +124,7 @@ const recordWord: OfLine = ({ code }, { writing, text }) => {
   const word = writing.forms?.recordWord;
   const isMade = second?.kind === "name" || second?.text === "*";
   if (word === undefined || first?.kind !== "name" || !isMade) return [];
-  const isRecord = new RegExp(String.raw`\b${word}\s+${first.text}\s*\{`).test(text);
+  const isRecord = new RegExp(String.raw`\b${escaped(word)}\s+${escaped(first.text)}\s*\{`).test(text);
   return isRecord ? [insert(first.from, `${word} `, parameters("", word), 4)] : [];
 };
 

@@ -1,9 +1,10 @@
+import { escaped } from "../../source/escaped.ts";
 import type { Takes, TakesOf } from "../takes.ts";
 
 /** A variable of one sign takes one, a text the rest of the line, a number the next word; `readln` takes what is left of the line. */
 export const takes: TakesOf = ({ name, program, node }) => {
   const typeOf = (variable: string) =>
-    new RegExp(`\\b${variable}\\b[\\w\\s,]*:\\s*(\\w+)`, "i").exec(program)?.[1]?.toLowerCase() ?? "integer";
+    new RegExp(`\\b${escaped(variable)}\\b[\\w\\s,]*:\\s*(\\w+)`, "i").exec(program)?.[1]?.toLowerCase() ?? "integer";
   const takes = node.children
     .filter((child) => child.role === "argument")
     .map((child): Takes => {

@@ -1,11 +1,13 @@
+import { escaped } from "../../source/escaped.ts";
 import type { InputForms, InputRead } from "../inputReads.ts";
 import { isWord, pseudocodeTokens } from "./tokens.ts";
 
 /** What a name takes, by its declaration or by what it is compared with; a whole number where nothing tells. */
 function kindOf(name: string, program: string): InputRead["kind"] {
-  const declared = new RegExp(String.raw`\b${name}\b[^:"\r\n]*:\s*(?:ARRAY\s*\[[^\]]*\]\s*OF\s*)?(\w+)`, "i").exec(
-    program,
-  );
+  const declared = new RegExp(
+    String.raw`\b${escaped(name)}\b[^:"\r\n]*:\s*(?:ARRAY\s*\[[^\]]*\]\s*OF\s*)?(\w+)`,
+    "i",
+  ).exec(program);
   const type = declared?.[1]?.toUpperCase() ?? "";
   if (/^(?:STRING|TEXT|CHAR|CHARACTER)$/.test(type)) return "text";
   if (/^(?:REAL|FLOAT)$/.test(type)) return "decimal";

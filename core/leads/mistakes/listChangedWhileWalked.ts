@@ -1,4 +1,5 @@
 import { calledName, namesIn, ofKind } from "../../edits/places.ts";
+import { escaped } from "../../source/escaped.ts";
 import { nodesOf, part } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
@@ -18,7 +19,7 @@ export const listChangedWhileWalked: Mistake = {
         const callee = part(each, "callee");
         return callee?.kind === "field" && namesIn(callee).includes(walked);
       });
-      const deleted = new RegExp(String.raw`\bdel\s+${walked}\s*\[`).test(context.sourceOf(body));
+      const deleted = new RegExp(String.raw`\bdel\s+${escaped(walked)}\s*\[`).test(context.sourceOf(body));
       const line = context.lineOf(node.from);
       return own || deleted
         ? [{ line, why: `“${walked}” is changed while this loop goes over it: some of it is passed over.` }]

@@ -1,5 +1,6 @@
 import { change } from "../../edits/edit.ts";
 import { ofKind } from "../../edits/places.ts";
+import { escaped } from "../../source/escaped.ts";
 import { part } from "../../syntax/tree.ts";
 import { example, inMain } from "../example.ts";
 import { byChange, byEdit } from "../grounds.ts";
@@ -30,7 +31,7 @@ export const dimensionWrong: Pattern = {
         /^[12]$/.test(before) &&
         /^[12]$/.test(after) &&
         (language.writing?.along ?? []).some(({ names }) =>
-          names.some((name) => new RegExp(`\\b${name}\\(.*,\\s*${before}\\)`).test(lineBefore)),
+          names.some((name) => new RegExp(`\\b${escaped(name)}\\(.*,\\s*${escaped(before)}\\)`).test(lineBefore)),
         ),
       8,
     ),

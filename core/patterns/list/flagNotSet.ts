@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { example, inMain } from "../example.ts";
 import { byNotice, byText } from "../grounds.ts";
 import type { Evidence, Pattern } from "../pattern.ts";
@@ -30,7 +31,7 @@ export const flagNotSet: Pattern = {
         const [, name] = found ?? [];
         if (!name) continue;
         // Anything but the same truth, also what is worked out or read into it, may set it.
-        const set = new RegExp(String.raw`\b${name}\s*:?=(?!=)(?!\s*false\b)|&\s*${name}\b`, "i");
+        const set = new RegExp(String.raw`\b${escaped(name)}\s*:?=(?!=)(?!\s*false\b)|&\s*${escaped(name)}\b`, "i");
         if (!lines.some((each) => set.test(each))) return { line: at + 1, why: `“${name}” becomes true nowhere.` };
       }
       return null;

@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -5,7 +6,7 @@ import type { Pattern } from "../pattern.ts";
 /** True for a line that makes a list under a name that is put into another list. */
 function isMadeOnce(line: string, program: string): boolean {
   const name = /^\s*(?:[\w<>[\]]+\s+)?(\w+)\s*=\s*(?:\[|\{|new\b|list\(|dict\()/.exec(line)?.[1];
-  return name !== undefined && new RegExp(String.raw`\.(?:append|add|Add)\(\s*${name}\s*\)`).test(program);
+  return name !== undefined && new RegExp(String.raw`\.(?:append|add|Add)\(\s*${escaped(name)}\s*\)`).test(program);
 }
 
 /** Two names hold one list, and what is changed by one shows in the other. */

@@ -1,5 +1,6 @@
 import { change } from "../../edits/edit.ts";
 import { ofKind } from "../../edits/places.ts";
+import { escaped } from "../../source/escaped.ts";
 import { part } from "../../syntax/tree.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byNotice, byText } from "../grounds.ts";
@@ -38,7 +39,7 @@ export const loopMovesAway: Pattern = {
         const away =
           sign === ">" ? String.raw`(?:\+\+|\+=|:?=\s*${name}\s*\+)` : String.raw`(?:--|-=|:?=\s*${name}\s*-)`;
         const body = lines.findIndex(
-          (each, index) => index > at && new RegExp(String.raw`\b${name}\s*${away}`).test(each),
+          (each, index) => index > at && new RegExp(String.raw`\b${escaped(name)}\s*${away}`).test(each),
         );
         if (body >= 0) return { line: body + 1, why: `“${name}” moves away from where the loop ends.` };
       }

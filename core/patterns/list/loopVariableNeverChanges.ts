@@ -1,9 +1,10 @@
+import { escaped } from "../../source/escaped.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byNotice } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
 import { count } from "../shape.ts";
 
-const wholeWord = (word: string) => new RegExp(String.raw`\b${word}\b`);
+const wholeWord = (word: string) => new RegExp(String.raw`\b${escaped(word)}\b`);
 
 /** Nothing in the loop moves what its condition waits for. */
 export const loopVariableNeverChanges: Pattern = {

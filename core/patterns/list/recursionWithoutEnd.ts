@@ -1,5 +1,6 @@
 import { change } from "../../edits/edit.ts";
 import { ofKind } from "../../edits/places.ts";
+import { escaped } from "../../source/escaped.ts";
 import { part } from "../../syntax/tree.ts";
 import { example } from "../example.ts";
 import { byEdit, byMessage, byNotice } from "../grounds.ts";
@@ -139,7 +140,7 @@ End Module
     ofKind(context, "function").flatMap(({ node }) => {
       const name = node.children.find((child) => child.role === "definition")?.sign ?? "";
       const body = part(node, "body");
-      const calls = new RegExp(String.raw`\b${name}\s*\(`);
+      const calls = new RegExp(String.raw`\b${escaped(name)}\s*\(`);
       const base = body?.children.find((child) => child.kind === "if" && !calls.test(context.sourceOf(child)));
       if (!name || !body || !base || !calls.test(context.sourceOf(body))) return [];
       return [change(base, "")];

@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { example } from "../example.ts";
 import { byEdit, byMessage, byNotice, sure } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -18,7 +19,8 @@ export const returnMissing: Pattern = {
     byEdit(
       "other-name",
       ({ after, lineAfter }, { message }) =>
-        message?.text.includes(`'${after}'`) === true && new RegExp(String.raw`^\s*${after}\s*=`).test(lineAfter),
+        message?.text.includes(`'${escaped(after)}'`) === true &&
+        new RegExp(String.raw`^\s*${escaped(after)}\s*=`).test(lineAfter),
       6,
     ),
     byMessage("return missing", { more: sure }),

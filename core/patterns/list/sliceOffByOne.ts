@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -23,7 +24,7 @@ export const sliceOffByOne: Pattern = {
       ["by-one", "constant"],
       ({ lineBefore, before }) =>
         /^\d+$/.test(before) &&
-        new RegExp(`\\w\\((?:${before}\\s*:\\s*\\w+|\\w+\\s*:\\s*${before})\\)`).test(lineBefore),
+        new RegExp(`\\w\\((?:${escaped(before)}\\s*:\\s*\\w+|\\w+\\s*:\\s*${escaped(before)})\\)`).test(lineBefore),
       4,
     ),
   ],

@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { example, inMain } from "../example.ts";
 import { byEdit, byNotice, byText } from "../grounds.ts";
 import type { Pattern } from "../pattern.ts";
@@ -38,18 +39,23 @@ export const wrongLoopVariable: Pattern = {
       const [outer, inner] = [...loopNames(evidence)];
       if (!outer || !inner) return null;
       const header = evidence.lines.findIndex((line) =>
-        new RegExp(String.raw`^\s*for\b.*\b${inner}\b`, "i").test(line),
+        new RegExp(String.raw`^\s*for\b.*\b${escaped(inner)}\b`, "i").test(line),
       );
-      const [, ...rest] = (evidence.lines[header] ?? "").match(new RegExp(String.raw`\b${inner}\b`, "g")) ?? [];
+      const [, ...rest] =
+        (evidence.lines[header] ?? "").match(new RegExp(String.raw`\b${escaped(inner)}\b`, "g")) ?? [];
       // The two are loops inside each other only where one stands further in, and nothing between them further out.
       const depth = (line: string | undefined) => /^\s*/.exec(line ?? "")?.[0].length ?? 0;
       const outside = evidence.lines.findLastIndex(
-        (line, at) => at < header && new RegExp(String.raw`^\s*for\b.*\b${outer}\b`, "i").test(line),
+        (line, at) => at < header && new RegExp(String.raw`^\s*for\b.*\b${escaped(outer)}\b`, "i").test(line),
       );
       const between = evidence.lines.slice(outside + 1, header + 1).filter((line) => line.trim() !== "");
       if (outside < 0 || between.some((line) => depth(line) <= depth(evidence.lines[outside]))) return null;
-      const used = evidence.lines.some((line, at) => at > header && new RegExp(String.raw`\b${inner}\b`).test(line));
-      const moves = new RegExp(String.raw`;\s*${outer}(?:\+\+|--|\s*[-+]=)`).test(evidence.lines[header] ?? "");
+      const used = evidence.lines.some(
+        (line, at) => at > header && new RegExp(String.raw`\b${escaped(inner)}\b`).test(line),
+      );
+      const moves = new RegExp(String.raw`;\s*${escaped(outer)}(?:\+\+|--|\s*[-+]=)`).test(
+        evidence.lines[header] ?? "",
+      );
       return (rest.length === 0 && !used) || moves
         ? { line: header + 1, why: `The inner loop counts “${inner}”, and “${outer}” is used in its place.` }
         : null;
