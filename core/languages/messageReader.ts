@@ -65,6 +65,25 @@ export type PrimaryRule = "first refusal" | "first" | "last";
 /** Messages of one output that are kept; a flood beyond it is counted in no list. */
 const mostMessages = 1000;
 
+const isPlace = (number: number | undefined) => Number.isSafeInteger(number) && (number ?? 0) >= 1;
+
+/** A message or a call without lines and columns that none can be: a program can print what looks like a message, and a torn text tells of line 0. */
+function withRealPlaces(message: MessageFound): MessageFound {
+  const { line, column, endLine, endColumn, frames, ...rest } = message;
+  // What is typed at a prompt has a column and no line.
+  const isOpen = line === undefined || isPlace(line);
+  return {
+    ...rest,
+    ...(isPlace(line) ? { line } : {}),
+    ...(isOpen && isPlace(column) ? { column } : {}),
+    ...(isOpen && isPlace(endLine) ? { endLine } : {}),
+    ...(isOpen && isPlace(endColumn) ? { endColumn } : {}),
+    ...(frames
+      ? { frames: frames.map(({ line: at, ...frame }) => ({ ...frame, ...(isPlace(at) ? { line: at } : {}) })) }
+      : {}),
+  };
+}
+
 /** The last part of a path, by either kind of slash. */
 export function baseName(path: string): string {
   return path.slice(Math.max(path.lastIndexOf("/"), path.lastIndexOf("\\")) + 1);
@@ -159,7 +178,7 @@ export function readOutputWith(
     claim(read.found.messages.length > 0 ? "message" : "summary", at + 1, next);
     for (const message of read.found.messages) {
       const outputLines = message.outputLines ?? { from: at + 1, to: next };
-      diagnostics.push({ ...message, tool: read.tool, outputLines, primary: false });
+      diagnostics.push({ ...withRealPlaces(message), tool: read.tool, outputLines, primary: false });
     }
     at = next;
   }

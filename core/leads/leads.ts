@@ -101,11 +101,14 @@ export function findLeads(
     codeLines,
     warned: observed.warned ?? [],
   };
+  const lookedAt = observed.verdict.reportedFile ?? observed.mainName;
   const byPlace = new Map<string, Lead>();
   const found = (observed.verdict.class === null ? remarks : rules).flatMap((rule) => rule(context));
   for (const each of found) {
     // What names no file is about the text that was looked at.
     const { file = observed.verdict.reportedFile ?? undefined, ...rest } = each;
+    // A message about another version may name lines that this one does not have.
+    if ((file === undefined || file === lookedAt) && each.line > context.text.length) continue;
     const lead: Lead = file === undefined || file === observed.mainName ? rest : { file, ...rest };
     const place = `${lead.line} ${lead.file ?? ""}`;
     const known = byPlace.get(place);
