@@ -246,3 +246,15 @@ test("what scrolls can be scrolled by keys: it takes the focus, or holds what do
     );
   expect(unreachable).toEqual([]);
 });
+
+test("a view names languages and kinds of mistake by what its loader gives it: their lists are large, and stay with the server", () => {
+  const lists = /^import (?!type\b)[^;]*"[./]+core\/(?:languages\/(?:languages|named)|patterns\/patterns)\.ts"/m;
+  const serves = /^export (?:async )?(?:function|const) (?:loader|action)\b/m;
+  const loading = filesUnder("app")
+    .filter((file) => file.endsWith(".tsx"))
+    .filter((file) => {
+      const text = readFileSync(join(root, file), "utf8");
+      return lists.test(text) && !serves.test(text);
+    });
+  expect(loading).toEqual([]);
+});

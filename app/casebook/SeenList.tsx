@@ -1,5 +1,4 @@
 import { Link } from "react-router";
-import { findLanguage } from "../../core/languages/languages.ts";
 import { findWording } from "../../core/wording/wordings.ts";
 import type { Seen } from "../../server/casebook/seen.ts";
 import { FixSlip } from "../components/FixSlip.tsx";
@@ -29,7 +28,7 @@ export function SeenList({ seen }: { seen: readonly Seen[] }) {
           <p className="note-small">
             {[
               each.student,
-              findLanguage(each.language)?.name,
+              each.languageName,
               each.course,
               day.format(new Date(each.collected)),
               `same ${each.same.join(", ")}`,

@@ -1,5 +1,4 @@
 import { Form, Link } from "react-router";
-import { findLanguage } from "../../core/languages/languages.ts";
 import type { TopMistake } from "../../server/casebook/topMistakes.ts";
 
 /** A place of a program with its mending, as lines. */
@@ -78,7 +77,7 @@ export function TopMistakes({
             {examples.map((place) => (
               <div key={place.case} className="border-l-2 border-rule pl-2">
                 <p className="note-small">
-                  {findLanguage(place.language)?.name}, line {place.line}
+                  {place.languageName}, line {place.line}
                 </p>
                 <PlaceLines {...place} />
               </div>

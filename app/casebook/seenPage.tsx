@@ -1,5 +1,5 @@
 import { Form, useNavigation } from "react-router";
-import { findLanguage, languages } from "../../core/languages/languages.ts";
+import { namedLanguages } from "../../core/languages/named.ts";
 import { seenForMessage } from "../../server/casebook/seen.ts";
 import { readForm } from "../forms.ts";
 import type { Route } from "./+types/seenPage.ts";
@@ -11,6 +11,8 @@ export const meta: Route.MetaFunction = () => [{ title: "Seen before · Casebook
 /** Characters of an output that are looked at. */
 const longest = 200_000;
 
+export const loader = () => ({ languages: namedLanguages() });
+
 export async function action({ request, context }: Route.ActionArgs) {
   const form = await readForm(request);
   const output = String(form.get("output") ?? "").slice(0, longest);
@@ -18,7 +20,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   return { output, language, found: await seenForMessage(context.services.database, output, language || undefined) };
 }
 
-export default function SeenBefore({ actionData }: Route.ComponentProps) {
+export default function SeenBefore({ loaderData: { languages }, actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== "idle";
   const found = actionData?.found;
   return (
@@ -71,7 +73,7 @@ export default function SeenBefore({ actionData }: Route.ComponentProps) {
             <>
               <h2>{found.message}</h2>
               <p className="note-small">
-                {findLanguage(found.language)?.name}
+                {found.languageName}
                 {found.line !== null && `, line ${found.line}`}
               </p>
               {found.says && <p className="mt-2">{found.says}</p>}

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { data, Form, useFetcher, useNavigation } from "react-router";
 import type { PlannedCase } from "../../core/collecting/arrange.ts";
 import { sharedFolder, studentRules } from "../../core/collecting/studentRules.ts";
-import { languages } from "../../core/languages/languages.ts";
+import { namedLanguages } from "../../core/languages/named.ts";
 import { listAssignments, offered } from "../../server/assignments/assignmentStore.ts";
 import { listCasesByKey } from "../../server/cases/listStore.ts";
 import { findCollection } from "../../server/collect/collectionStore.ts";
@@ -48,6 +48,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     ...shared,
     open: true as const,
     files: entries.length,
+    languages: namedLanguages(),
     rule: arrangement.rule,
     shared: sharedFolder(entries.map((entry) => entry.path)),
     programs: arrangement.programs.map(short),
@@ -155,7 +156,7 @@ function PairingTable({ view }: { view: OpenView }) {
                 program={program}
                 shared={view.shared}
                 onCorrect={send}
-                languages={languages}
+                languages={view.languages}
               />
             ))}
           </tbody>

@@ -1,5 +1,5 @@
 import { Form, useSubmit } from "react-router";
-import { languages } from "../../core/languages/languages.ts";
+import type { NamedLanguage } from "../../core/languages/named.ts";
 import { causes, moments } from "../../core/verdict/fields.ts";
 import { findWording, inCourseWords } from "../../core/wording/wordings.ts";
 import type { CaseFilter } from "../../server/cases/recordFilterStore.ts";
@@ -12,6 +12,7 @@ export type FilterChoices = {
     students: Array<{ key: string; label: string }>;
     assignments: Array<{ key: string; title: string }>;
   }>;
+  languages: NamedLanguage[];
   states: Choice[];
   distances: Choice[];
   advice: Choice[];
@@ -118,7 +119,7 @@ export function CaseFilters({
         "language",
         "Which language",
         "all languages",
-        languages.map((language) => ({ value: language.id, words: language.name })),
+        choices.languages.map(({ id, name }) => ({ value: id, words: name })),
       )}
       {withState && choose("class", "Which class", "all classes", classChoices)}
       {withState && choose("state", "Which state", "any state", choices.states)}

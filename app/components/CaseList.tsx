@@ -1,5 +1,4 @@
 import { Form, Link } from "react-router";
-import { findLanguage } from "../../core/languages/languages.ts";
 import { findWording } from "../../core/wording/wordings.ts";
 import type { CaseListRow } from "../../server/cases/listStore.ts";
 import { ClassMark, StraightNail, WordingContext } from "./marks.tsx";
@@ -37,7 +36,7 @@ export function CaseList({
             <span className="note-small block">
               {[
                 row.label,
-                findLanguage(row.language)?.name,
+                row.languageName,
                 row.course_name,
                 dates.format(new Date(row.created_at)),
                 row.text_state === "warnings only" ? "warnings only" : null,

@@ -1,19 +1,17 @@
 import type { ReactNode } from "react";
 import { Form } from "react-router";
-import { languages } from "../../core/languages/languages.ts";
+import type { CourseWay } from "./courseWays.ts";
 
 /** Languages that can be written and read in several ways, each with the way that the course has. */
-export function WaysForm({ ways, said }: { ways: Readonly<Record<string, string>>; said: ReactNode }) {
-  return languages.map(({ id, name, ways: all }) => {
-    if (!all) return null;
-    const [style, ...checks] = (ways[id] ?? "").split(" ");
+export function WaysForm({ ways, said }: { ways: readonly CourseWay[]; said: ReactNode }) {
+  return ways.map(({ id, name, style, checks, all }) => {
     return (
       <Form key={id} method="post" className="leaf grid gap-3 p-3">
         <h2 className="text-base">{name} in this course</h2>
         <input type="hidden" name="language" value={id} />
         <label>
           How it is written
-          <select name="style" className="field" defaultValue={style || all.styles[0]?.id}>
+          <select name="style" className="field" defaultValue={style}>
             {all.styles.map((each) => (
               <option key={each.id} value={each.id}>
                 {each.name}

@@ -9,6 +9,7 @@ import { act } from "../actions.ts";
 import type { Route } from "./+types/coursePage.ts";
 import { courseActions } from "./actions/courseActions.ts";
 import { ChoicesForm } from "./ChoicesForm.tsx";
+import { courseWays } from "./courseWays.ts";
 import { TableStyleForm } from "./TableStyleForm.tsx";
 import { WaysForm } from "./WaysForm.tsx";
 
@@ -30,7 +31,15 @@ export async function loader({ params, context }: Route.LoaderArgs) {
     }));
   const assignments = await listAssignments(context.services.database, course.key);
   const gone = all.filter(({ left_at }) => left_at !== null).map(({ key, label }) => ({ key, label }));
-  return { course, students, gone, assignments, styles: await listTableStyles(context.services.database, course.key) };
+  const ways = courseWays(course.ways);
+  return {
+    course,
+    students,
+    gone,
+    assignments,
+    ways,
+    styles: await listTableStyles(context.services.database, course.key),
+  };
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
@@ -38,7 +47,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 }
 
 export default function Course({ loaderData, actionData }: Route.ComponentProps) {
-  const { course, students, gone, assignments, styles } = loaderData;
+  const { course, students, gone, assignments, ways, styles } = loaderData;
   const spoken = findWording(course.wording);
   const said = (about: string) =>
     actionData?.intent === about && (
@@ -167,7 +176,7 @@ export default function Course({ loaderData, actionData }: Route.ComponentProps)
           </div>
         </Form>
         <ChoicesForm wording={spoken} said={said("choices")} />
-        <WaysForm ways={course.ways} said={said("way")} />
+        <WaysForm ways={ways} said={said("way")} />
         <TableStyleForm styles={styles} said={said("table style")} used={said("use style")} />
         <AssignmentList assignments={assignments} said={said("begin assignment")} taken={said("take assignment")} />
       </div>

@@ -1,5 +1,5 @@
 import { Form, Link } from "react-router";
-import { findLanguage, languages } from "../../core/languages/languages.ts";
+import { languageName, namedLanguages } from "../../core/languages/named.ts";
 import { listCourses } from "../../server/people/courseStore.ts";
 import { act } from "../actions.ts";
 import type { Route } from "./+types/page.ts";
@@ -8,7 +8,11 @@ import { beginCourse } from "./actions/beginCourse.ts";
 export const meta: Route.MetaFunction = () => [{ title: "Courses · Bent Nail" }];
 
 export async function loader({ context }: Route.LoaderArgs) {
-  return { courses: await listCourses(context.services.database) };
+  const courses = await listCourses(context.services.database);
+  return {
+    courses: courses.map((course) => ({ ...course, languageName: languageName(course.language) })),
+    languages: namedLanguages(),
+  };
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
@@ -31,7 +35,7 @@ export default function Courses({ loaderData, actionData }: Route.ComponentProps
               <Link className="link" to={`/courses/${course.key}`}>
                 {course.name}
               </Link>{" "}
-              <span className="note-small">{findLanguage(course.language)?.name}</span>
+              <span className="note-small">{course.languageName}</span>
             </li>
           ))}
         </ul>
@@ -44,7 +48,7 @@ export default function Courses({ loaderData, actionData }: Route.ComponentProps
         <label>
           Language
           <select name="language" className="field">
-            {languages.map((language) => (
+            {loaderData.languages.map((language) => (
               <option key={language.id} value={language.id}>
                 {language.name}
               </option>

@@ -1,6 +1,5 @@
 import { type DragEvent, useRef, useState } from "react";
 import { Form, Link, useNavigation } from "react-router";
-import { languages } from "../../core/languages/languages.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { filterChoices, filterOf } from "../../server/cases/filterChoices.ts";
 import { listCases, listLength } from "../../server/cases/listStore.ts";
@@ -214,7 +213,7 @@ export default function Tray({ loaderData, actionData }: Route.ComponentProps) {
                 <label htmlFor="language">Language</label>
                 <select id="language" name="language" className="field">
                   <option value="">by file name and text</option>
-                  {languages.map((language) => (
+                  {choices.languages.map((language) => (
                     <option key={language.id} value={language.id}>
                       {language.name}
                     </option>

@@ -1,4 +1,4 @@
-import type { SyntaxNode as LezerNode, Tree } from "@lezer/common";
+import type { Tree } from "@lezer/common";
 import { highest } from "./shallow.ts";
 import type { SyntaxKind, SyntaxNode, SyntaxRole } from "./tree.ts";
 
@@ -66,24 +66,25 @@ export const definition: Builder = (_, { from, to, text }) => [
 export function fromLezer(tree: Tree, text: string, table: LezerTable): SyntaxNode {
   const program: SyntaxNode = { kind: "program", from: 0, to: text.length, children: [] };
   if (heightOf(tree) > highest) return program;
-  const convert = (node: LezerNode): SyntaxNode[] => {
-    const whole = { from: node.from, to: node.to, text: text.slice(node.from, node.to) };
-    if (node.type.isError) return [{ kind: "error", ...placeOf(node), children: childrenOf(node) }];
+  // One cursor goes through all of it: a grammar's nodes are made anew whenever one is asked for.
+  const cursor = tree.cursor();
+  const piecesOf = (): Piece[] => {
+    if (!cursor.firstChild()) return [];
     const pieces: Piece[] = [];
-    for (let child = node.firstChild; child; child = child.nextSibling)
-      pieces.push({
-        ...{ name: child.type.isError ? "error" : child.name, ...placeOf(child) },
-        ...{ text: text.slice(child.from, child.to), nodes: convert(child) },
-      });
-    const build = table[node.name];
-    return build ? build(pieces, whole) : pieces.flatMap((piece) => piece.nodes);
+    do pieces.push(pieceAt());
+    while (cursor.nextSibling());
+    cursor.parent();
+    return pieces;
   };
-  const childrenOf = (node: LezerNode): SyntaxNode[] => {
-    const found: SyntaxNode[] = [];
-    for (let child = node.firstChild; child; child = child.nextSibling) found.push(...convert(child));
-    return found;
+  const pieceAt = (): Piece => {
+    const { name, from, to, type } = cursor;
+    const whole = { from, to, text: text.slice(from, to) };
+    const pieces = piecesOf();
+    const inside = () => pieces.flatMap((piece) => piece.nodes);
+    if (type.isError) return { name: "error", ...whole, nodes: [{ kind: "error", from, to, children: inside() }] };
+    return { name, ...whole, nodes: table[name]?.(pieces, whole) ?? inside() };
   };
-  return { ...program, children: childrenOf(tree.topNode) };
+  return { ...program, children: piecesOf().flatMap((piece) => piece.nodes) };
 }
 
 /** How many nodes of a grammar's tree lie in one another. */
@@ -99,8 +100,4 @@ function heightOf(tree: Tree): number {
     },
   });
   return most;
-}
-
-function placeOf(node: LezerNode): { from: number; to: number } {
-  return { from: node.from, to: node.to };
 }

@@ -1,5 +1,6 @@
 import type { Hunk } from "../../core/fixes/hunks.ts";
 import { languages } from "../../core/languages/languages.ts";
+import { languageName } from "../../core/languages/named.ts";
 import { findPattern } from "../../core/patterns/patterns.ts";
 import type { Reading } from "../../core/reading/reading.ts";
 import { readOutput } from "../../core/reading/reading.ts";
@@ -17,6 +18,7 @@ export type Seen = {
   case: string;
   title: string;
   language: string;
+  languageName: string;
   student: string | null;
   course: string | null;
   wording: string | null;
@@ -37,7 +39,8 @@ export type Seen = {
 function seenOf(row: SeenRow): Seen {
   const named = row.pattern === null ? null : findPattern(row.pattern);
   return {
-    ...{ case: row.faulty_case, title: row.title, language: row.language, student: row.label, course: row.course_name },
+    ...{ case: row.faulty_case, title: row.title, student: row.label, course: row.course_name },
+    ...{ language: row.language, languageName: languageName(row.language) },
     ...{ wording: row.wording, collected: row.created_at, state: row.state, class: row.class, kind: row.kind },
     pattern: row.pattern === null ? null : { id: row.pattern, name: named?.name ?? row.pattern },
     ...{ message: row.message ?? "", reportedLine: row.reported_line },
@@ -74,6 +77,7 @@ const known = (reading: Reading) =>
 /** What is known of a message that somebody pasted, and the earlier faults that had it. */
 export type SeenMessage = {
   language: string;
+  languageName: string;
   message: string;
   line: number | null;
   says: string | null;
@@ -95,6 +99,7 @@ export async function seenForMessage(
   if (!read || !primary || !found) return null;
   const signature = signatureOf(found, primary.diagnostic);
   return {
+    languageName: found.name,
     ...{ language: found.id, message: messageOf(primary.diagnostic), line: primary.diagnostic.line ?? null, signature },
     ...{ says: primary.meaning?.says ?? null, usually: primary.meaning?.usually ?? null },
     seen: (await listSeen(database.query, { signature }, mostSeen)).map(seenOf),

@@ -1,3 +1,4 @@
+import { languageName } from "../../core/languages/named.ts";
 import { cardOf, type PatternCard } from "../../core/patterns/cards.ts";
 import { findPattern } from "../../core/patterns/patterns.ts";
 import { listOwnPatterns } from "../cases/ownPatternStore.ts";
@@ -17,7 +18,7 @@ export type TopMistake = {
   card: PatternCard;
   faults: number;
   students: number;
-  examples: PlaceOfFault[];
+  examples: Array<PlaceOfFault & { languageName: string }>;
   /** The example that ships for the language of the first one, by its number; null where there is none. */
   shipped: number | null;
 };
@@ -44,6 +45,7 @@ export async function topMistakes(
     first.map(async ({ pattern, faults, students }) => {
       const examples = (await listPlaces(query, { ...filter, pattern: pattern.id }, 2)).map((place) => ({
         ...place,
+        languageName: languageName(place.language),
         before: place.before.map(clean),
         after: place.after.map(clean),
       }));

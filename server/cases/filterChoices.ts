@@ -1,3 +1,4 @@
+import { namedLanguages } from "../../core/languages/named.ts";
 import { patterns } from "../../core/patterns/patterns.ts";
 import { listAssignmentTitles } from "../assignments/assignmentStore.ts";
 import type { Database } from "../database/database.ts";
@@ -20,6 +21,7 @@ export async function filterChoices(database: Database) {
       students: students.filter((student) => student.course === key).map(({ key, label }) => ({ key, label })),
     })),
     ...{ states: inWords(caseStates), distances: inWords(distances), advice: inWords(adviceKinds) },
+    languages: namedLanguages(),
     patterns: patterns.map(({ id, name }) => ({ value: id, words: name })),
   };
 }

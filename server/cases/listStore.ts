@@ -1,27 +1,30 @@
 import * as z from "zod";
 import { faultClassSchema, judgingOutcomes } from "../../core/cases/case.ts";
+import { languageName } from "../../core/languages/named.ts";
 import type { Database } from "../database/database.ts";
 import { asJson, timeColumn } from "../database/rows.ts";
 import { type CaseFilter, recordConditions } from "./recordFilterStore.ts";
 
-const listRow = z.object({
-  key: z.string(),
-  title: z.string(),
-  language: z.string(),
-  label: z.string().nullable(),
-  course_name: z.string().nullable(),
-  wording: z.string(),
-  created_at: timeColumn,
-  judged_at: timeColumn.nullable(),
-  verified_at: timeColumn.nullable(),
-  class: faultClassSchema.nullable(),
-  kind: z.enum(["form", "meaning"]).nullable(),
-  outcome: z.enum(judgingOutcomes).nullable(),
-  /** False where the class is what the evidence suggests and no teacher has said so. */
-  confirmed: z.boolean(),
-  layers: z.number(),
-  text_state: z.string().nullable(),
-});
+const listRow = z
+  .object({
+    key: z.string(),
+    title: z.string(),
+    language: z.string(),
+    label: z.string().nullable(),
+    course_name: z.string().nullable(),
+    wording: z.string(),
+    created_at: timeColumn,
+    judged_at: timeColumn.nullable(),
+    verified_at: timeColumn.nullable(),
+    class: faultClassSchema.nullable(),
+    kind: z.enum(["form", "meaning"]).nullable(),
+    outcome: z.enum(judgingOutcomes).nullable(),
+    /** False where the class is what the evidence suggests and no teacher has said so. */
+    confirmed: z.boolean(),
+    layers: z.number(),
+    text_state: z.string().nullable(),
+  })
+  .transform((row) => ({ ...row, languageName: languageName(row.language) }));
 export type CaseListRow = z.infer<typeof listRow>;
 
 /** Rows shown on one page of a list. */
