@@ -1,3 +1,4 @@
+import { escaped } from "../source/escaped.ts";
 import { part, parts, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext } from "./edit.ts";
 import { calledName, functionAround, ofKind } from "./places.ts";
@@ -25,7 +26,7 @@ function addressesTaken(context: EditContext): Map<SyntaxNode, string[]> {
 function isPlainNumber({ text }: EditContext, { kind, sign }: SyntaxNode): boolean {
   if (kind === "unary") return sign === "&";
   if (kind !== "name") return kind === "number";
-  const declared = String.raw`\b(?:int|long|short|float|double|char|unsigned|size_t)\s+(?:\*?\w+(?:\[\w*\])*\s*(?:=[^,;()]*)?,\s*)*${sign}\s*[=,;)]`;
+  const declared = String.raw`\b(?:int|long|short|float|double|char|unsigned|size_t)\s+(?:\*?\w+(?:\[\w*\])*\s*(?:=[^,;()]*)?,\s*)*${escaped(sign ?? "")}\s*[=,;)]`;
   return new RegExp(declared).test(text);
 }
 

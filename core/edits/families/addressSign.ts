@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { parts, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, insert, type Proposal } from "../edit.ts";
 import { calledName, ofKind } from "../places.ts";
@@ -38,11 +39,11 @@ function isArray(context: EditContext, node: SyntaxNode): boolean {
   const owner = ofKind(context, "function").find((each) => each.node.from <= node.from && node.to <= each.node.to);
   const own = owner ? context.sourceOf(owner.node) : "";
   const isOwn = new RegExp(
-    String.raw`\b(?:char|int|long|float|double|short)\s+(?:[\w\s,*]*,\s*)?\*?\s*${member}\b`,
+    String.raw`\b(?:char|int|long|float|double|short)\s+(?:[\w\s,*]*,\s*)?\*?\s*${escaped(member)}\b`,
   ).test(own);
   const text = isOwn ? own : context.text;
   const declared = new RegExp(
-    String.raw`\b(?:char|int|long|float|double|short|struct \w+)\s+(?:[\w\s,[\]]*,\s*)?(?:\*\s*${member}\b|${member}\s*\[)`,
+    String.raw`\b(?:char|int|long|float|double|short|struct \w+)\s+(?:[\w\s,[\]]*,\s*)?(?:\*\s*${escaped(member)}\b|${escaped(member)}\s*\[)`,
   );
   return declared.test(text);
 }

@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { part, type SyntaxNode } from "../../syntax/tree.ts";
 import { change, type EditContext, type EditFamily, type Proposal } from "../edit.ts";
 import { calledName, ofKind } from "../places.ts";
@@ -52,7 +53,7 @@ function mends(context: EditContext): Proposal[] {
 /** True for a name or a part that the program declares as a text: `String owner`, `char name[16]`. */
 function isDeclaredText({ text }: EditContext, { kind, sign }: SyntaxNode): boolean {
   if (kind !== "name" && kind !== "field") return false;
-  const declared = String.raw`\bString\s+(?:\w+\s*(?:=[^;,()]*)?,\s*)*${sign}\b|\bchar\s*\*\s*${sign}\b|\bchar\s+${sign}\s*\[`;
+  const declared = String.raw`\bString\s+(?:\w+\s*(?:=[^;,()]*)?,\s*)*${escaped(sign ?? "")}\b|\bchar\s*\*\s*${escaped(sign ?? "")}\b|\bchar\s+${escaped(sign ?? "")}\s*\[`;
   return new RegExp(declared).test(text);
 }
 

@@ -106,7 +106,8 @@ const rowParameters: OfLine = ({ code }, context) => {
   const inside = within(code, at);
   return inside.flatMap((token, place) => {
     const [type, next] = [inside[place - 1], inside[place + 1]];
-    const walked = String.raw`\b${token.text}\s*\[|(?::|\bin)\s*${token.text}\s*\)|\b${token.text}\.[lL]ength\b(?!\()`;
+    const name = escaped(token.text);
+    const walked = String.raw`\b${name}\s*\[|(?::|\bin)\s*${name}\s*\)|\b${name}\.[lL]ength\b(?!\()`;
     const isOne = token.kind === "name" && (next === undefined || next.text === ",");
     if (!isOne || !new RegExp(walked).test(context.text)) return [];
     if (context.writing.forms?.textsAsRows)

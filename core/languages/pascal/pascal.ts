@@ -1,3 +1,4 @@
+import { escaped } from "../../source/escaped.ts";
 import { type Language, type LoopCondition, messageReading } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
 import { signed, unsigned } from "../numberRanges.ts";
@@ -85,7 +86,7 @@ function pascalBlockLines(program: string, header: number): number[] {
 
 /** The first position of `name: array[1..3] of`; 0 where it has no bounds of its own. */
 function firstPosition(program: string, name: string): number {
-  const bounds = String.raw`\b${name}\b[^;:()]*:\s*(?:packed\s+)?array\s*\[\s*(-?\d+)\s*\.\.`;
+  const bounds = String.raw`\b${escaped(name)}\b[^;:()]*:\s*(?:packed\s+)?array\s*\[\s*(-?\d+)\s*\.\.`;
   return Number(new RegExp(bounds, "i").exec(program)?.[1] ?? 0);
 }
 

@@ -11,7 +11,7 @@ function kindOf(name: string, program: string): InputRead["kind"] {
   const type = declared?.[1]?.toUpperCase() ?? "";
   if (/^(?:STRING|TEXT|CHAR|CHARACTER)$/.test(type)) return "text";
   if (/^(?:REAL|FLOAT)$/.test(type)) return "decimal";
-  const asText = String.raw`\b${name}\s*(?:=|<>|!=|≠)\s*["'“]|(?:LENGTH|UPPER|LOWER|LEFT|RIGHT|MID)\s*\(\s*${name}\b`;
+  const asText = String.raw`\b${escaped(name)}\s*(?:=|<>|!=|≠)\s*["'“]|(?:LENGTH|UPPER|LOWER|LEFT|RIGHT|MID)\s*\(\s*${escaped(name)}\b`;
   return new RegExp(asText, "i").test(program) ? "text" : "whole";
 }
 

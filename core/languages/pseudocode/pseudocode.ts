@@ -1,6 +1,7 @@
 import { builtins } from "../../interpreters/pseudocode/builtins.ts";
 import { pseudocodeCharts } from "../../interpreters/pseudocode/charts.ts";
 import { spellings, typeSpellings, type Word } from "../../interpreters/pseudocode/words.ts";
+import { escaped } from "../../source/escaped.ts";
 import { type Language, messageReading } from "../language.ts";
 import { tokensByLine } from "../lexical.ts";
 import { conditionOf } from "../statements.ts";
@@ -62,7 +63,7 @@ const inBothCases = (words: readonly Word[]): Set<string> =>
 /** The first position of `name : ARRAY[0:4]` or of `ARRAY name[0:4]`; 1 where no other is declared. */
 function firstPosition(program: string, name: string): number {
   const bounds = String.raw`\[\s*(-?\d+)\s*(?::|TO\b)`;
-  const written = String.raw`\b${name}\b[^:"\r\n]*:\s*ARRAY\s*${bounds}|\bARRAY\s+${name}\s*${bounds}`;
+  const written = String.raw`\b${escaped(name)}\b[^:"\r\n]*:\s*ARRAY\s*${bounds}|\bARRAY\s+${escaped(name)}\s*${bounds}`;
   const found = new RegExp(written, "i").exec(program);
   return Number(found?.[1] ?? found?.[2] ?? 1);
 }

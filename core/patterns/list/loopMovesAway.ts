@@ -37,7 +37,9 @@ export const loopMovesAway: Pattern = {
         const [, name, sign] = /\bwhile\s*\(?\s*(\w+)\s*([<>])/i.exec(line) ?? [];
         if (!name) continue;
         const away =
-          sign === ">" ? String.raw`(?:\+\+|\+=|:?=\s*${name}\s*\+)` : String.raw`(?:--|-=|:?=\s*${name}\s*-)`;
+          sign === ">"
+            ? String.raw`(?:\+\+|\+=|:?=\s*${escaped(name)}\s*\+)`
+            : String.raw`(?:--|-=|:?=\s*${escaped(name)}\s*-)`;
         const body = lines.findIndex(
           (each, index) => index > at && new RegExp(String.raw`\b${escaped(name)}\s*${away}`).test(each),
         );
