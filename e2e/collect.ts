@@ -1,13 +1,15 @@
 import { expect, type Page } from "@playwright/test";
 
-/** Collects a program by the form and waits for its page. */
+/** Collects a program by the form, without naming its language, and waits for its page. */
 export async function collect(
   page: Page,
   program: string,
-  rest: { expected?: string; errorOutput?: string; symptom?: string } = {},
+  rest: { intent?: string; input?: string; expected?: string; errorOutput?: string; symptom?: string } = {},
 ): Promise<void> {
   await page.goto("/");
   await page.getByLabel("Program", { exact: true }).fill(program);
+  if (rest.intent) await page.getByLabel("What is the program for?").fill(rest.intent);
+  if (rest.input) await page.getByLabel("Typed in").fill(rest.input);
   if (rest.errorOutput) await page.getByLabel("Error output, as it was shown").fill(rest.errorOutput);
   if (rest.expected) {
     await page.getByLabel("Should come out").fill(rest.expected);

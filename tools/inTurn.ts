@@ -55,6 +55,7 @@ const browserTests = [
   ["sketches", "whole-class", "rough"],
   ["pseudocode", "room"],
   ["ownPython", "assignment"],
+  ["languages"],
 ].map((day) => day.map((name) => `e2e/${name}.spec.ts`));
 
 /** What of days is not today's: nothing in the long run, and nothing where a person names what is to be tested. */
