@@ -129,7 +129,7 @@ async function benchBatches(): Promise<Measure[]> {
           ours,
           time(
             () =>
-              void execFileSync(command, ["judge", "--batch", join(folder, "list.jsonl")], {
+              void execFileSync(command, ["judge", "--search", "0", "--batch", join(folder, "list.jsonl")], {
                 stdio: ["ignore", "ignore", "inherit"],
               }),
           ),
