@@ -1,6 +1,7 @@
 import { data, Form, Link, redirect, useNavigation } from "react-router";
 import { neutralOf } from "../../core/exercises/planting/neutral/neutralPrograms.ts";
-import { findLanguage, languages } from "../../core/languages/languages.ts";
+import { languages } from "../../core/languages/languages.ts";
+import { languageName } from "../../core/languages/named.ts";
 import { cardOf, howItShows } from "../../core/patterns/cards.ts";
 import { exampleRecords } from "../../core/patterns/exampleRecords.ts";
 import { findPattern } from "../../core/patterns/patterns.ts";
@@ -36,7 +37,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       const record = exampleRecords[id]?.[at];
       return {
         ...example,
-        name: findLanguage(example.language)?.name ?? example.language,
+        name: languageName(example.language),
         ...(record ? { record, shows: howItShows(record) } : { record: null, shows: "" }),
       };
     }),
@@ -45,7 +46,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
       ...{
         key: faulty_case,
         title,
-        language: findLanguage(language)?.name ?? language,
+        language: languageName(language),
         message: message ?? "",
         of,
         kind,

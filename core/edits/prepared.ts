@@ -1,4 +1,3 @@
-import { escaped } from "../source/escaped.ts";
 import { isLoop, isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, Placed } from "./edit.ts";
 import { functionAround, isAddressTaken, ofKind, otherTruth } from "./places.ts";
@@ -23,7 +22,7 @@ export function uncalled(context: EditContext): Placed[] {
       /\bstatic\b/.test(context.text.slice(node.from, node.children[0]?.to));
     // What is named after an object and what happens to it is called by that.
     if (!/^[\p{L}\p{N}_]+$/u.test(name) || !isOwn || begins.test(name) || /^_|_[A-Z]\w*$/.test(name)) return false;
-    return (context.text.match(new RegExp(String.raw`\b${escaped(name)}\b`, "g")) ?? []).length === 1;
+    return (context.text.match(new RegExp(String.raw`\b${name}\b`, "g")) ?? []).length === 1;
   });
 }
 

@@ -3,7 +3,6 @@ import type { EditContext } from "../edits/edit.ts";
 import { gatherings } from "../edits/gathered.ts";
 import { calledName, isOrder, ofKind } from "../edits/places.ts";
 import { consoleText, type Outcome } from "../outcome/outcome.ts";
-import { escaped } from "../source/escaped.ts";
 import { isLoop, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { Verdict } from "../verdict/verdict.ts";
 import type { LeadRule } from "./lead.ts";
@@ -83,7 +82,7 @@ export const signs: readonly Sign[] = [
       got !== wanted &&
       typed.length > 0 &&
       (typed.some((one) => typed.some((other) => one !== "" && other !== "" && actual.includes(one + other))) ||
-        typed.some((one) => /^\d+$/.test(one) && new RegExp(`(?:${escaped(one)}){3,}`).test(actual))),
+        typed.some((one) => /^\d+$/.test(one) && new RegExp(`(?:${one}){3,}`).test(actual))),
     suspects: reads,
   },
   {

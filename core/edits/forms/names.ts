@@ -137,7 +137,7 @@ const calledBySquare: OfLine = ({ code }, context) =>
 /** `nextInt()` without what reads. */
 const readerLeftOut: OfLine = ({ code }, { writing, text, functions }) => {
   const reader = writing.forms?.reader?.name;
-  const name = reader && new RegExp(String.raw`\b${escaped(reader)}\s+(\w+)\s*=`).exec(text)?.[1];
+  const name = reader && new RegExp(String.raw`\b${reader}\s+(\w+)\s*=`).exec(text)?.[1];
   return code.flatMap((token, at) => {
     const isOwn = /^(?:next|hasNext)\w*$/.test(token.text) && code[at + 1]?.text === "(" && code[at - 1]?.text !== ".";
     if (!name || !isOwn || functions.includes(token.text)) return [];

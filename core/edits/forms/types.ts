@@ -125,7 +125,7 @@ const recordWord: OfLine = ({ code }, { writing, text }) => {
   const word = writing.forms?.recordWord;
   const isMade = second?.kind === "name" || second?.text === "*";
   if (word === undefined || first?.kind !== "name" || !isMade) return [];
-  const isRecord = new RegExp(String.raw`\b${escaped(word)}\s+${escaped(first.text)}\s*\{`).test(text);
+  const isRecord = new RegExp(String.raw`\b${word}\s+${escaped(first.text)}\s*\{`).test(text);
   return isRecord ? [insert(first.from, `${word} `, parameters("", word), 4)] : [];
 };
 

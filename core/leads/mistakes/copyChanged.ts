@@ -1,6 +1,5 @@
 import type { EditContext } from "../../edits/edit.ts";
 import { calledName, namesIn, ofKind } from "../../edits/places.ts";
-import { escaped } from "../../source/escaped.ts";
 import { nodesOf, part, type SyntaxNode } from "../../syntax/tree.ts";
 import type { Mistake } from "./mistake.ts";
 
@@ -11,8 +10,7 @@ function changesOwnNamesOnly(context: EditContext, node: SyntaxNode): boolean {
   const all = nodesOf(node);
   if (all.some(({ kind }) => kind === "call" || kind === "return")) return false;
   const { wholeProgram } = context.writing;
-  if (wholeProgram && new RegExp(String.raw`\b${escaped(wholeProgram.word)}\b`).test(context.sourceOf(node)))
-    return false;
+  if (wholeProgram && new RegExp(String.raw`\b${wholeProgram.word}\b`).test(context.sourceOf(node))) return false;
   const declared = all.flatMap((each) =>
     each.kind === "declaration" || each.kind === "parameter" ? [each.sign ?? "", ...namesIn(each)] : [],
   );
