@@ -1,8 +1,8 @@
 // Translates the parts of the product that run in a student's language, once and again when a source is newer. Usage:
 // node tools/build-runners.mjs
 import { execFileSync } from "node:child_process";
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from "node:fs";
-import { dirname, join } from "node:path";
+import { cpSync, existsSync, mkdirSync, readdirSync, realpathSync, renameSync, rmSync, statSync } from "node:fs";
+import { basename, dirname, join } from "node:path";
 import { fileURLToPath, pathToFileURL } from "node:url";
 
 const home = join(dirname(fileURLToPath(import.meta.url)), "..");
@@ -69,6 +69,30 @@ function buildJar(name, folder, libraries) {
 /** The translator and recorder of Java. */
 export const buildJava = () => buildJar("java.jar", "runners/java", ["asm", "asm-tree", "asm-analysis", "asm-commons"]);
 
+/**
+ * javac's own classes as the machine keeps them ready, so that a translator that is started need not read them anew. A
+ * machine of another version or with other options passes over it.
+ */
+export function buildJavaArchive() {
+  const javac = "/usr/bin/javac";
+  if (!existsSync(javac)) return;
+  // Of what it reads, writes and complains of, those are an example that need nothing beside the JDK.
+  const examples = ["Json", "Literal", "Many", "Recorder", "Start", "StepChange"];
+  const sources = examples.map((name) => join(home, `runners/java/bentnail/${name}.java`));
+  mkdirSync(join(store, "archives"), { recursive: true });
+  once("archives/javac.jsa", [realpathSync(javac), fileURLToPath(import.meta.url)], (temporary) => {
+    const classes = `${temporary}.classes`;
+    const options = ["-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", `-XX:ArchiveClassesAtExit=${temporary}`];
+    try {
+      execFileSync(javac, [...options.map((each) => `-J${each}`), "-Xlint:all", "-d", classes, ...sources], {
+        stdio: "ignore",
+      });
+    } finally {
+      rmSync(classes, { recursive: true, force: true });
+    }
+  });
+}
+
 /** What drawing sketches are made with. */
 export const buildSketch = () => buildJar("sketch.jar", "runners/sketch", []);
 
@@ -107,8 +131,32 @@ export function buildBasic() {
   });
 }
 
+/** Folders of what hosts runs in CPython (server/toolchains/hostRunners.ts), by the name that each has inside. */
+const hosts = ["runners/sandbox/bent_nail_sandbox", "runners/native", "runners/python/bent_nail_runner"];
+
+/**
+ * What CPython makes of its modules, so that no host translates them anew: they are copied into each sandbox, so their
+ * times say nothing there, and CPython is told to ask for none. One that another version of CPython made is passed over
+ * by it.
+ */
+export function buildHosts() {
+  const python = ["/usr/bin/python3", "/usr/local/bin/python3"].find((path) => existsSync(path));
+  if (!python) return;
+  for (const folder of hosts)
+    once(basename(folder), sourcesOf(join(home, folder), ".py"), (temporary) => {
+      const copy = `${temporary}.copy`;
+      cpSync(join(home, folder), copy, { recursive: true, filter: (path) => !path.endsWith("__pycache__") });
+      const compile = ["-m", "compileall", "-q", "--invalidation-mode", "unchecked-hash", "-s", copy];
+      execFileSync(python, [...compile, "-p", `/runner/${basename(folder)}`, copy], { stdio: "inherit" });
+      renameSync(join(copy, "__pycache__"), temporary);
+      rmSync(copy, { recursive: true });
+    });
+}
+
 if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) {
+  buildHosts();
   buildJava();
+  buildJavaArchive();
   buildSketch();
   buildCSharp();
   buildBasic();

@@ -1,4 +1,4 @@
-import { expect, test } from "vitest";
+import { afterEach, expect, test, vi } from "vitest";
 import { StoppedByHand } from "./desk.ts";
 import { createPool } from "./pool.ts";
 import type { Worker } from "./warmWorker.ts";
@@ -39,15 +39,19 @@ function handWorker() {
 }
 
 /** A pool over such workers, and those that it started. */
-function handPool(size: number) {
+function handPool(usual: number, most = usual, patience = 500) {
   const workers: Array<ReturnType<typeof handWorker>> = [];
-  const pool = createPool(() => {
-    const made = handWorker();
-    workers.push(made);
-    return made.worker;
-  }, size);
+  const pool = createPool(
+    () => {
+      const made = handWorker();
+      workers.push(made);
+      return made.worker;
+    },
+    { usual, most, patience },
+  );
   return { pool, workers, asked: () => workers.map(({ jobs }) => jobs.map(({ job }) => job)) };
 }
+afterEach(() => void vi.useRealTimers());
 const settle = () => new Promise((resolve) => setImmediate(resolve));
 
 test("work goes to the worker that is up, not to one that still starts", async () => {
@@ -77,6 +81,45 @@ test("no more workers are started than there is work for, nor than the pool may 
   const others = ["b", "c", "d"].map((job) => pool.run(job));
   expect(workers).toHaveLength(2);
   for (const each of others) each.catch(() => undefined);
+  await pool.close();
+});
+
+test("workers beyond the usual ones are started, one at a time, only while nothing is done and work waits", async () => {
+  vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
+  const { pool, workers, asked } = handPool(1, 3);
+  const all = ["a", "b", "c", "d", "e"].map((job) => pool.run(job));
+  for (const each of all) each.catch(() => undefined);
+  workers[0]?.up.resolve("3.11");
+  await settle();
+  // What is done in time takes no rival on.
+  for (const at of [0, 1]) {
+    vi.advanceTimersByTime(400);
+    expect(workers).toHaveLength(1);
+    workers[0]?.jobs[at]?.answer.resolve("done");
+    await settle();
+  }
+  expect(asked()).toEqual([["a", "b", "c"]]);
+  vi.advanceTimersByTime(500);
+  expect(workers).toHaveLength(2);
+  workers[1]?.up.resolve("3.11");
+  await settle();
+  expect(asked()).toEqual([["a", "b", "c"], ["d"]]);
+  vi.advanceTimersByTime(500);
+  expect(workers).toHaveLength(3);
+  vi.advanceTimersByTime(5000);
+  expect(workers).toHaveLength(3);
+  await pool.close();
+});
+
+test("a pool where nothing waits starts no more workers, however long its work takes", async () => {
+  vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
+  const { pool, workers } = handPool(2, 4);
+  const both = ["a", "b"].map((job) => pool.run(job));
+  for (const each of both) each.catch(() => undefined);
+  for (const { up } of workers) up.resolve("3.11");
+  await settle();
+  vi.advanceTimersByTime(60_000);
+  expect(workers).toHaveLength(2);
   await pool.close();
 });
 

@@ -19,13 +19,24 @@ const longestStart = 60_000;
 const mostAttempts = 3;
 
 /**
- * A pool that starts workers when they are first needed, at most `size`, and replaces one that broke. Two more than
- * cores, since a part of every run is waiting for the kernel to make and take down namespaces. Work is given only to
- * workers that are up: one that still starts keeps nothing waiting that another one could do meanwhile.
+ * How many workers a pool has: `most` of them in all, but no more than `usual` while these come to an end with their
+ * work. Only if work waits and none of it was done for `patience` milliseconds, another one is started: what waits for
+ * something (a program that sleeps) keeps nobody waiting, and what needs the processors gets no more rivals for them.
+ */
+export type PoolSize = { usual: number; most: number; patience: number };
+const usualSize: PoolSize = {
+  usual: Math.min(8, availableParallelism()),
+  most: Math.min(8, availableParallelism() + 2),
+  patience: 500,
+};
+
+/**
+ * A pool that starts workers when they are first needed and replaces one that broke. Work is given only to workers that
+ * are up: one that still starts keeps nothing waiting that another one could do meanwhile.
  */
 export function createPool<Job, Answer>(
   startWorker: () => Worker<Job, Answer>,
-  size = Math.min(8, availableParallelism() + 2),
+  { usual, most, patience } = usualSize,
 ): PoolOf<Job, Answer> {
   type Task = {
     job: Job;
@@ -40,6 +51,10 @@ export function createPool<Job, Answer>(
   const all = new Set<Worker<Job, Answer>>();
   let closed = false;
   let version: Promise<string> | undefined;
+  /** How many workers there may be at present. */
+  let allowed = usual;
+  /** Runs while all that may be there are busy and work waits. */
+  let losingPatience: NodeJS.Timeout | undefined;
 
   const remove = <Each>(list: Each[], each: Each): void => {
     const at = list.indexOf(each);
@@ -89,6 +104,7 @@ export function createPool<Job, Answer>(
     task.signal?.addEventListener("abort", stop);
     try {
       task.resolve(await worker.run(task.job));
+      stopWaiting();
       if (all.has(worker)) idle.push(worker);
     } catch (problem) {
       if (task.signal?.aborted) {
@@ -113,13 +129,25 @@ export function createPool<Job, Answer>(
       const [worker, task] = [idle.pop(), tasks.shift()];
       if (worker && task) void serve(worker, task);
     }
-    while (!closed && tasks.length > starting.size && all.size < size) {
+    if (tasks.length === 0) stopWaiting();
+    while (!closed && tasks.length > starting.size && all.size < allowed) {
       try {
         start();
       } catch (problem) {
         tasks.shift()?.reject(problem);
       }
     }
+    if (!closed && tasks.length > starting.size && all.size < most)
+      losingPatience ??= setTimeout(() => {
+        losingPatience = undefined;
+        allowed = Math.min(most, all.size + 1);
+        advance();
+      }, patience).unref();
+  }
+
+  function stopWaiting(): void {
+    clearTimeout(losingPatience);
+    losingPatience = undefined;
   }
 
   async function take(job: Job, signal?: AbortSignal): Promise<Answer> {
@@ -153,6 +181,7 @@ export function createPool<Job, Answer>(
     },
     close: async () => {
       closed = true;
+      stopWaiting();
       for (const task of tasks.splice(0)) task.reject(new Error("the pool is closed"));
       const workers = [...all];
       for (const worker of workers) worker.stop();

@@ -11,6 +11,9 @@ export const builtRunners = join(productFolder, "node_modules/.cache/bent-nail/r
  * made.
  */
 const runners = [
+  { made: "bent_nail_sandbox", sources: "runners/sandbox/bent_nail_sandbox", translator: "/usr/bin/python3" },
+  { made: "native", sources: "runners/native", translator: "/usr/bin/python3" },
+  { made: "bent_nail_runner", sources: "runners/python/bent_nail_runner", translator: "/usr/bin/python3" },
   { made: "java.jar", sources: "runners/java", translator: "/usr/bin/javac" },
   { made: "sketch.jar", sources: "runners/sketch", translator: "/usr/bin/javac" },
   { made: "csharp.exe", sources: "runners/csharp", translator: "/usr/bin/mcs" },
@@ -28,6 +31,19 @@ function isMade(): boolean {
       (name) => statSync(join(productFolder, sources, name)).mtimeMs <= time,
     );
   });
+}
+
+/**
+ * A folder of runners as a sandbox takes it (its path in the product, and where it appears inside), and with it what
+ * CPython has made of its modules already, where that is there.
+ */
+export function pythonRunner(sources: string, inside: string): Array<{ folder: string; inside: string }> {
+  const made = runners.find((each) => each.sources === sources)?.made;
+  const compiled = made === undefined ? undefined : join(builtRunners, made);
+  return [
+    { folder: join(productFolder, sources), inside },
+    ...(compiled !== undefined && existsSync(compiled) ? [{ folder: compiled, inside: `${inside}/__pycache__` }] : []),
+  ];
 }
 
 let making: Promise<void> | undefined;

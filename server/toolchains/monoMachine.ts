@@ -15,13 +15,15 @@ export const startSeconds = 0.5;
 export const limits = { boundAddresses: false, overheadBytes: 64 * megabyte };
 
 /** The compiler in a run-time system that stays up. */
-const translator: SandboxSpecification = {
+const translator = (): SandboxSpecification => ({
   command: [mono, "/runner/built/csharp.exe"],
   runners: [{ folder: builtRunners, inside: "/runner/built" }],
   environment: plainEnvironment,
   shown: shownFolders(),
   overheadBytes: 512 * megabyte,
-};
+});
+/** Two from the first texts on: the start is most of the work. */
+const translators = { usual: 2, most: 2, patience: 0 };
 
 export const renamed = [
   ["/tmp/case/", ""],
@@ -44,7 +46,7 @@ const known = new WeakMap<() => Pool, Translators>();
 
 /** The translators of a workbench, the same for both languages. */
 export function csharpTranslators(workbench: () => Pool): Translators {
-  const found = known.get(workbench) ?? translatorsWhenAsked(translator);
+  const found = known.get(workbench) ?? translatorsWhenAsked(translator, translators);
   known.set(workbench, found);
   return found;
 }

@@ -1,15 +1,14 @@
 import { existsSync } from "node:fs";
-import { join } from "node:path";
 import type { z } from "zod";
 import { python as language } from "../../core/languages/python/python.ts";
 import { pythonResultSchema } from "../../core/languages/python/runnerResult.ts";
 import { consoleText, type Diagnostic, type Outcome, type RunRequest } from "../../core/outcome/outcome.ts";
 import { decodeText } from "../../core/source/decode.ts";
 import { readLimits } from "../limits.ts";
-import { productFolder } from "../productFolder.ts";
 import { findBubblewrap } from "../sandbox/bubblewrap.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
 import { type Job, type JobAnswer, startWarmWorker } from "../sandbox/warmWorker.ts";
+import { pythonRunner } from "./builtRunners.ts";
 import { changeWords } from "./changeWords.ts";
 import { cutRecording } from "./cut.ts";
 import { installed, type OtherWay, usableWays } from "./otherWays.ts";
@@ -23,11 +22,11 @@ type Block = AnyBlock<z.infer<typeof pythonResultSchema>>;
 const interpreters = ["/usr/bin/python3", "/usr/local/bin/python3"];
 
 function createPythonPool(interpreter: string): Pool {
-  const specification = {
+  const specification = () => ({
     command: [interpreter, "-B", "-s", "-m", "bent_nail_sandbox.host", "bent_nail_runner.program"],
     runners: [
-      { folder: join(productFolder, "runners/sandbox/bent_nail_sandbox"), inside: "/runner/bent_nail_sandbox" },
-      { folder: join(productFolder, "runners/python/bent_nail_runner"), inside: "/runner/bent_nail_runner" },
+      ...pythonRunner("runners/sandbox/bent_nail_sandbox", "/runner/bent_nail_sandbox"),
+      ...pythonRunner("runners/python/bent_nail_runner", "/runner/bent_nail_runner"),
     ],
     environment: {
       PATH: "/usr/bin:/bin",
@@ -39,9 +38,9 @@ function createPythonPool(interpreter: string): Pool {
       PYTHONDONTWRITEBYTECODE: "1",
       HOME: "/tmp",
     },
-  };
+  });
   const limits = readLimits();
-  return createPool(() => startWarmWorker(specification, limits));
+  return createPool(() => startWarmWorker(specification(), limits));
 }
 
 /**

@@ -3,11 +3,10 @@ import type { ProgramFiles } from "../../core/outcome/outcome.ts";
 import { readLimits } from "../limits.ts";
 import type { SandboxSpecification } from "../sandbox/bubblewrap.ts";
 import { StoppedByHand } from "../sandbox/desk.ts";
-import { createPool, type PoolOf } from "../sandbox/pool.ts";
+import { createPool, type PoolOf, type PoolSize } from "../sandbox/pool.ts";
 import { startServant } from "../sandbox/warmWorker.ts";
 import { textKey } from "./textKey.ts";
 
-const translatorsAtOnce = 2;
 /** Time in which a program must be translated, in milliseconds. */
 const patience = 20_000;
 
@@ -39,18 +38,18 @@ export type Servants = PoolOf<Translation | ManyTexts, Array<Translated | null>>
  * It speaks frames: the head of a request is a list ["translate" | "record" | "together", name, size, ...] (behind "record" a line each for what is changed at a step), its body the files; the
  * head of an answer is as `headSchema` says, its body the text and then the files made, of one program after another.
  */
-function createTranslators(specification: SandboxSpecification): Servants {
-  return rememberingTranslations(createServants(specification));
+function createTranslators(specification: () => SandboxSpecification, size: PoolSize): Servants {
+  return rememberingTranslations(createServants(specification, size));
 }
 
 /**
- * Translators that are started when a first text is there. `translate` gives null where they gave up; it throws StoppedByHand
+ * Translators that are started when a first text is there: `specification` says how, whenever one is. `translate` gives null where they gave up; it throws StoppedByHand
  * where a person stopped it.
  */
-export function translatorsWhenAsked(specification: SandboxSpecification) {
+export function translatorsWhenAsked(specification: () => SandboxSpecification, size: PoolSize) {
   let pool: Servants | null = null;
   const asked = async (what: Translation | ManyTexts, signal?: AbortSignal) => {
-    pool ??= createTranslators(specification);
+    pool ??= createTranslators(specification, size);
     try {
       return await pool.run(what, signal);
     } catch (problem) {
@@ -102,10 +101,10 @@ export function rememberingTranslations(pool: Servants): Servants {
   };
 }
 
-function createServants(specification: SandboxSpecification): Servants {
+function createServants(specification: () => SandboxSpecification, size: PoolSize): Servants {
   const limits = readLimits();
   return createPool(() => {
-    const servant = startServant(specification, limits);
+    const servant = startServant(specification(), limits);
     return {
       ...servant,
       run: async (what) => {
@@ -132,7 +131,7 @@ function createServants(specification: SandboxSpecification): Servants {
         });
       },
     };
-  }, translatorsAtOnce);
+  }, size);
 }
 
 /** What is said of a text on which a translator was stopped. */

@@ -1,10 +1,8 @@
 import { existsSync } from "node:fs";
-import { join } from "node:path";
 import { readLimits } from "../limits.ts";
-import { productFolder } from "../productFolder.ts";
 import { createPool, type Pool } from "../sandbox/pool.ts";
 import { startWarmWorker } from "../sandbox/warmWorker.ts";
-import { builtRunners } from "./builtRunners.ts";
+import { builtRunners, pythonRunner } from "./builtRunners.ts";
 import { copiedRunners, shownFolders } from "./systemNeeds.ts";
 
 /** The interpreter that hosts runs inside the sandbox; part of every Debian system that has one of the debuggers. */
@@ -12,19 +10,16 @@ const interpreters = ["/usr/bin/python3", "/usr/local/bin/python3"];
 export const hostInterpreter = interpreters.find((path) => existsSync(path));
 
 const megabyte = 1024 * 1024;
-const runner = (name: string, inside = name) => ({
-  folder: join(productFolder, "runners", name),
-  inside: `/runner/${inside}`,
-});
 
 /** Workers that run programs of any language by commands. */
 export function createWorkbench(): Pool {
   if (!hostInterpreter) throw new Error("python3 is not installed");
-  const specification = {
-    command: [hostInterpreter, "-B", "-s", "-S", "-m", "bent_nail_sandbox.host", "+tracer", "+crash_place"],
+  const interpreter = hostInterpreter;
+  const specification = () => ({
+    command: [interpreter, "-B", "-s", "-S", "-m", "bent_nail_sandbox.host", "+tracer", "+crash_place"],
     runners: [
-      runner("sandbox/bent_nail_sandbox", "bent_nail_sandbox"),
-      ...copiedRunners().map((name) => runner(name)),
+      ...pythonRunner("runners/sandbox/bent_nail_sandbox", "/runner/bent_nail_sandbox"),
+      ...copiedRunners().flatMap((name) => pythonRunner(`runners/${name}`, `/runner/${name}`)),
       { folder: builtRunners, inside: "/runner/built" },
     ],
     environment: {
@@ -38,7 +33,7 @@ export function createWorkbench(): Pool {
     },
     shown: shownFolders(),
     overheadBytes: 1024 * megabyte,
-  };
+  });
   const limits = readLimits();
-  return createPool(() => startWarmWorker(specification, limits));
+  return createPool(() => startWarmWorker(specification(), limits));
 }
