@@ -1,3 +1,4 @@
+import { ownOf } from "../source/ownOf.ts";
 import type { PlacedToken } from "../syntax/placed.ts";
 import type { Small } from "./asOne.ts";
 import type { EditContext } from "./edit.ts";
@@ -9,7 +10,7 @@ const partner: Readonly<Record<string, string>> = { "(": ")", "[": "]", ")": "("
 
 /** Where the bracket that opens (or closes) at a place has its partner, going on by `step`; -1 where it has none. */
 function partnerAt(code: readonly PlacedToken[], at: number, step: 1 | -1): number {
-  const [own, other] = [code[at]?.text ?? "", partner[code[at]?.text ?? ""]];
+  const [own, other] = [code[at]?.text ?? "", ownOf(partner, code[at]?.text ?? "")];
   let depth = 0;
   for (let each = at; each >= 0 && each < code.length; each += step) {
     if (code[each]?.text === own) depth += 1;

@@ -1,3 +1,4 @@
+import { ownOf } from "../source/ownOf.ts";
 import { part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext } from "./edit.ts";
 import { firstGivenBy } from "./exchanged.ts";
@@ -10,8 +11,7 @@ function fixedValue(node: SyntaxNode): Fixed | undefined {
   const sign = node.sign ?? "";
   if (node.kind === "number") return /^\d+(\.\d+)?$/.test(sign) ? Number(sign) : undefined;
   if (node.kind === "text") return /^(["'])[^\\]*\1$/.test(sign) ? sign.slice(1, -1) : undefined;
-  if (node.kind === "constant" || node.kind === "name")
-    return { true: true, false: false }[sign.toLowerCase() as "true" | "false"];
+  if (node.kind === "constant" || node.kind === "name") return ownOf({ true: true, false: false }, sign.toLowerCase());
   const operand = node.kind === "unary" && node.sign === "-" ? part(node, "operand") : undefined;
   const inner = operand && fixedValue(operand);
   return typeof inner === "number" ? -inner : undefined;

@@ -1,3 +1,4 @@
+import { ownOf } from "../source/ownOf.ts";
 import { tokensWithin } from "../syntax/placed.ts";
 import { isStatement, nodesOf, part, type SyntaxNode } from "../syntax/tree.ts";
 import type { EditContext, EditLine, Placed } from "./edit.ts";
@@ -23,7 +24,7 @@ export function isOrder(sign: string | undefined): boolean {
 
 /** The other truth, in the letters of the one that is written; undefined for what is none. */
 export function otherTruth(text: string): string | undefined {
-  const other = { true: "false", false: "true" }[text.toLowerCase()];
+  const other = ownOf({ true: "false", false: "true" }, text.toLowerCase());
   if (other === undefined) return undefined;
   if (text === text.toLowerCase()) return other;
   return text === text.toUpperCase() ? other.toUpperCase() : other.charAt(0).toUpperCase() + other.slice(1);

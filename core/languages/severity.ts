@@ -1,4 +1,5 @@
 import type { Diagnostic } from "../outcome/outcome.ts";
+import { ownOf } from "../source/ownOf.ts";
 
 /** What tools call an error, a warning and a note in the languages that they are translated into. */
 const words: Readonly<Record<string, Diagnostic["severity"]>> = {
@@ -44,5 +45,5 @@ const words: Readonly<Record<string, Diagnostic["severity"]>> = {
  * word.
  */
 export function severityOf(word: string): Diagnostic["severity"] | undefined {
-  return words[word.trim().toLowerCase()];
+  return ownOf(words, word.trim().toLowerCase());
 }

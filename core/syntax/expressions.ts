@@ -1,3 +1,4 @@
+import { ownOf } from "../source/ownOf.ts";
 import type { PlacedToken } from "./placed.ts";
 import { deepest } from "./shallow.ts";
 import type { SyntaxNode } from "./tree.ts";
@@ -216,7 +217,7 @@ export function readExpression(reader: Reader, least = 0): SyntaxNode | null {
 function readOperations(reader: Reader, least: number): SyntaxNode | null {
   const { rules } = reader;
   const start = reader.at;
-  const prefix = rules.prefix[word(reader)];
+  const prefix = ownOf(rules.prefix, word(reader));
   let left: SyntaxNode | null;
   if (prefix !== undefined && peek(reader)) {
     const sign = take(reader)?.text ?? "";
@@ -227,10 +228,10 @@ function readOperations(reader: Reader, least: number): SyntaxNode | null {
     else left = nodeFrom(reader, start, { kind: "unary", sign, children: [withRole(operand, "operand")] });
   } else left = readPrimary(reader);
   while (left && !lineEnded(reader)) {
-    const pair = rules.pairs?.[word(reader)];
+    const pair = rules.pairs && ownOf(rules.pairs, word(reader));
     const isPair = pair !== undefined && word(reader, 1) === pair;
     const sign = isPair ? `${word(reader)} ${pair}` : word(reader);
-    const strength = rules.binary[sign];
+    const strength = ownOf(rules.binary, sign);
     if (rules.assignments.has(sign) && least === 0) {
       const written = take(reader)?.text ?? sign;
       const value = readExpression(reader);

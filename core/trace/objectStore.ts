@@ -15,6 +15,15 @@ const mostBehind = 3;
 /** What stands for an element that holds no value yet. */
 const unsetElement = "?";
 
+/** Parts of one value that are written, and how deep they may stand in one another; the rest of it is "…". */
+const mostParts = 12_000;
+const deepest = 50;
+/** Parts that are written in a whole run: a value that comes after so many is written with its first ones alone. */
+const mostInRun = 5_000_000;
+const partsThen = 100;
+/** What stands for parts that are not written. */
+const rest = "…";
+
 /** How a store writes: a plain value, and a changeable object in the place of all that it holds (undefined: all that it holds). */
 export type Writing = {
   plain?: (value: Value & { text: string }) => string;
@@ -86,37 +95,69 @@ export function createObjectStore({ plain = (value) => value.text, object }: Wri
     return { type: value.type, shape: value.shape, items: [...value.items], ...(behind ? { behind } : {}) };
   }
 
-  /** True for what holds no value yet: a variable before its first value, or a whole array of such. */
-  function isUnset(value: Value, open: readonly number[] = []): boolean {
+  /** True for what holds no value yet: a variable before its first value, or a whole array of such. `seen`: whether an object is done. */
+  function isUnset(value: Value, seen: Map<number, boolean> = new Map()): boolean {
     if (value.text !== undefined) return value.text === unsetText;
-    if (value.id !== undefined && open.includes(value.id)) return false;
+    // One that is looked at again was unset; one that holds itself is not.
+    const known = value.id === undefined ? undefined : seen.get(value.id);
+    if (known !== undefined) return known;
+    if (value.id !== undefined) seen.set(value.id, false);
     const items = contentsOf(value)?.items ?? [];
-    const inside = value.id === undefined ? open : [...open, value.id];
-    return items.length > 0 && items.every((item) => isUnset(item.value, inside));
+    const found = items.length > 0 && items.every((item) => isUnset(item.value, seen));
+    if (value.id !== undefined) seen.set(value.id, found);
+    return found;
+  }
+
+  /** Parts that may still be written of the value at hand, and those that were written before it. */
+  let left = 0;
+  let done = 0;
+  let isCut = false;
+
+  /** Does what writes one value, which may hold the same object ever so often: within the parts that one may have. */
+  function withinParts<Result>(work: () => Result): Result {
+    const most = done < mostInRun ? mostParts : partsThen;
+    left = most;
+    const result = work();
+    done += most - left;
+    return result;
+  }
+
+  /** Whether a part may be written of a value that stands inside `depth` others. */
+  function hasRoom(depth: number): boolean {
+    if (left > 0 && depth < deepest) return true;
+    isCut = true;
+    return false;
   }
 
   /** A value as a person writes it; `open`: the objects inside of which it stands. */
-  function write(value: Value, open: ReadonlySet<number> = new Set(), isInside = false): string {
+  function writeInside(value: Value, open: Set<number>, isInside: boolean): string {
+    left -= 1;
     const { text } = value;
     if (text !== undefined) return isInside && text === unsetText ? unsetElement : plain({ ...value, text });
     const stored = contentsOf(value);
-    if (!stored) return "…";
-    if (value.id !== undefined && open.has(value.id)) return "…";
+    if (!stored || (value.id !== undefined && open.has(value.id)) || !hasRoom(open.size)) return rest;
     const own = value.id !== undefined && object?.(value.id, stored, () => writeStored(value, stored, open));
     return typeof own === "string" ? own : writeStored(value, stored, open);
   }
 
-  function writeStored(value: Value, stored: Stored, open: ReadonlySet<number>): string {
-    const inside = value.id === undefined ? open : new Set([...open, value.id]);
-    const parts = stored.items.map((item) => {
-      const text = write(item.value, inside, true);
-      return item.key === undefined ? text : stored.shape === "object" ? `${item.key}=${text}` : `${item.key}: ${text}`;
-    });
+  function writeStored(value: Value, stored: Stored, open: Set<number>): string {
+    const parts: string[] = [];
+    if (value.id !== undefined) open.add(value.id);
+    for (const item of stored.items) {
+      if (!hasRoom(0)) {
+        parts.push(rest);
+        break;
+      }
+      const text = writeInside(item.value, open, true);
+      const isField = stored.shape === "object";
+      parts.push(item.key === undefined ? text : isField ? `${item.key}=${text}` : `${item.key}: ${text}`);
+    }
     const total = stored.length ?? value.length;
     if (total !== undefined && total > stored.items.length) {
-      const behind = [...(stored.behind ?? [])].map(([place, item]) => `${place}: ${write(item, inside, true)}`);
+      const behind = [...(stored.behind ?? [])].map(([place, item]) => `${place}: ${writeInside(item, open, true)}`);
       parts.push([`… ${total} in all`, ...behind].join("; "));
     }
+    if (value.id !== undefined) open.delete(value.id);
     const joined = parts.join(", ");
     if (stored.shape === "list")
       return /^list(?: from -?\d+)?$/.test(stored.type) ? `[${joined}]` : `${stored.type}([${joined}])`;
@@ -128,25 +169,38 @@ export function createObjectStore({ plain = (value) => value.text, object }: Wri
     return `${stored.type}(${joined})`;
   }
 
-  /** A value with all that it holds by now; what holds itself is left out there. */
-  function whole(value: Value, open: ReadonlySet<number> = new Set()): Value {
+  const write = (value: Value): string => withinParts(() => writeInside(value, new Set(), false));
+
+  function wholeInside(value: Value, open: Set<number>): Value {
+    left -= 1;
     const stored = contentsOf(value);
     if (value.text !== undefined || !stored || (value.id !== undefined && open.has(value.id))) return value;
-    const inside = value.id === undefined ? open : new Set([...open, value.id]);
-    const { length, type, shape } = stored;
-    return {
-      ...{ type, shape },
-      ...(value.id === undefined ? {} : { id: value.id }),
-      ...(length === undefined || length <= stored.items.length ? {} : { length }),
-      items: stored.items.map((item) => ({ ...item, value: whole(item.value, inside) })),
-    };
+    if (!hasRoom(open.size)) return value;
+    if (value.id !== undefined) open.add(value.id);
+    const { length = stored.items.length, type, shape } = stored;
+    const items: Array<{ key?: string; value: Value }> = [];
+    for (const item of stored.items) {
+      if (!hasRoom(0)) break;
+      items.push({ ...item, value: wholeInside(item.value, open) });
+    }
+    if (value.id !== undefined) open.delete(value.id);
+    const ownId = value.id === undefined ? {} : { id: value.id };
+    return { type, shape, ...ownId, ...(length > items.length ? { length } : {}), items };
   }
+
+  /** A value with all that it holds by now; what holds itself is left out there, and what is more than can be written. */
+  const whole = (value: Value): Value => withinParts(() => wholeInside(value, new Set()));
 
   /** A value with what it holds, also where an object of its kind is written otherwise. */
   function writeContents(value: Value): string {
     const stored = contentsOf(value);
-    return stored ? writeStored(value, stored, new Set()) : write(value);
+    return withinParts(() => (stored ? writeStored(value, stored, new Set()) : writeInside(value, new Set(), false)));
   }
 
-  return { apply, write, writeContents, isUnset, whole, contentsOf };
+  return {
+    ...{ apply, write, writeContents, whole, contentsOf },
+    isUnset: (value: Value) => isUnset(value),
+    /** Whether something was too much to be written as a whole. */
+    isCut: () => isCut,
+  };
 }

@@ -3,11 +3,23 @@ import type { Shape, Step, Value, Write } from "./trace.ts";
 const shapes: Readonly<Record<string, Shape>> = { l: "list", t: "tuple", s: "set", d: "dictionary", o: "object" };
 const noWrites: readonly Write[] = [];
 
+/** How deep values may stand in one another in one token, lines and depths of calls at most: no recorder goes further. */
+const deepest = 100;
+const mostLines = 10_000_000;
+const mostOpen = 10_000_000;
+
 /** Raised inside when a token is not of the recorder's form. */
 class NotARecording extends Error {}
 
+/** A whole number between two others, both included. */
+function whole(token: unknown, from: number, to: number): number {
+  if (!Number.isInteger(token) || (token as number) < from || (token as number) > to) throw new NotARecording();
+  return token as number;
+}
+
 /** A value token: a JSON atom, or [type, text], or [type, null, id, items?, shape?, length?, behind?]; ["-"] is null: gone. */
-function readValue(token: unknown): Value | null {
+function readValue(token: unknown, depth = 0): Value | null {
+  if (depth > deepest) throw new NotARecording();
   if (typeof token === "number") return { type: "int", text: String(token) };
   if (token === true || token === false) return { type: "bool", text: token ? "True" : "False" };
   if (token === null) return { type: "NoneType", text: "None" };
@@ -21,22 +33,22 @@ function readValue(token: unknown): Value | null {
   if (shape && Array.isArray(items)) {
     value.shape = shape;
     value.items = items.map((item: unknown) => {
-      if (shape !== "dictionary" && shape !== "object") return { value: present(item) };
+      if (shape !== "dictionary" && shape !== "object") return { value: present(item, depth + 1) };
       if (!Array.isArray(item)) throw new NotARecording();
-      return { key: String(item[0]), value: present(item[1]) };
+      return { key: String(item[0]), value: present(item[1], depth + 1) };
     });
-    if (typeof length === "number") value.length = length;
+    if (typeof length === "number") value.length = whole(length, 0, Number.MAX_SAFE_INTEGER);
     if (Array.isArray(behind))
       value.behind = behind.map((item: unknown) => {
         if (!Array.isArray(item)) throw new NotARecording();
-        return { key: String(item[0]), value: present(item[1]) };
+        return { key: String(item[0]), value: present(item[1], depth + 1) };
       });
   }
   return value;
 }
 
-function present(token: unknown): Value {
-  const value = readValue(token);
+function present(token: unknown, depth = 0): Value {
+  const value = readValue(token, depth);
   if (value === null) throw new NotARecording();
   return value;
 }
@@ -94,13 +106,11 @@ export function createRecordingReader(): RecordingReader {
     return begun;
   };
   const enterFrame = (numbers: unknown[]) => {
-    [frame, file, depth] = numbers.map(Number) as [number, number, number];
-    if (!Number.isInteger(frame) || !Number.isInteger(file) || !Number.isInteger(depth)) throw new NotARecording();
+    frame = whole(numbers[0], 0, Number.MAX_SAFE_INTEGER);
+    file = whole(numbers[1], 0, mostOpen);
+    depth = whole(numbers[2], 0, mostOpen);
   };
-  const lineOf = (token: unknown): number => {
-    if (typeof token !== "number" || !(token > 0)) throw new NotARecording();
-    return token;
-  };
+  const lineOf = (token: unknown): number => whole(token, 1, mostLines);
 
   function readControl(token: unknown[], steps: Step[]): void {
     const [kind, ...rest] = token;
@@ -131,7 +141,9 @@ export function createRecordingReader(): RecordingReader {
       addWrite({
         scope: "object",
         owner: Number(rest[0]),
-        path: rest[1].map((part: unknown) => (typeof part === "number" ? part : String(part))),
+        path: rest[1].map((part: unknown) =>
+          typeof part === "number" ? whole(part, 0, Number.MAX_SAFE_INTEGER) : String(part),
+        ),
         value: readValue(rest[2]),
       });
     } else throw new NotARecording();
@@ -142,7 +154,7 @@ export function createRecordingReader(): RecordingReader {
     for (let at = 0; at < tokens.length; at++) {
       const token = tokens[at];
       if (typeof token === "number" && token > 0) {
-        begin(token, steps);
+        begin(lineOf(token), steps);
       } else if (typeof token === "number" && token < 0 && at + 1 < tokens.length) {
         const column = columns.get(-token);
         if (!column) throw new NotARecording();

@@ -38,13 +38,16 @@ export type TableRow = {
   unseen?: string;
 };
 
-/** `remarks` are said of its loops, as its last rows: one never entered, one that goes round for ever. */
+/** `remarks` are said as its last rows: of its loops (one never entered, one that goes round for ever), and of what is too much to be shown. */
 export type TraceTable = { columns: TableColumn[]; rows: TableRow[]; cut?: string; remarks?: string[] };
 
 /** What a table is made of: the recorded steps, and in words what is missing. */
 export type TraceSteps = Pick<Trace, "steps" | "cut"> & Partial<Trace>;
 
 type Cell = { column: TableColumn; value: Value | null; text: string };
+
+/** What is said under a table with values that hold more than is written. */
+const valuesCut = "Some values hold more than a cell can show: where one ends in “…”, it goes on.";
 
 /** What stands in a cell of a name that is no more. */
 export const gone = "(gone)";
@@ -55,9 +58,12 @@ const textOf = (value: Value | null, write: (value: Value) => string, isUnset: V
   return isUnset(value) ? "" : write(value);
 };
 
+/** Names that stand for something in every record of cells, also in one that holds none. */
+const inEveryRecord: ReadonlySet<string> = new Set(Object.getOwnPropertyNames(Object.prototype));
+
 /** The column of a variable; `functionName` undefined for one of the program. */
 function columnOf(title: string, of: CalledFunction | undefined): TableColumn {
-  if (of === undefined) return { key: title, title, scope: "global" };
+  if (of === undefined) return { key: inEveryRecord.has(title) ? `name ${title}` : title, title, scope: "global" };
   const { name: functionName, className, isOneOfSeveral } = of;
   const key = isOneOfSeveral ? `${className ?? ""}.${functionName}.${title}` : `${functionName}.${title}`;
   return { key, title, scope: "function", functionName, ...(className === undefined ? {} : { className }) };
@@ -208,7 +214,7 @@ export function buildTable(trace: TraceSteps, options: TableOptions = {}): Trace
     rows.push(row);
   }
   const all = [...columns.values()].filter((column) => chosen === null || chosen.has(column.key));
-  const remarks = elements.remarks();
+  const remarks = [...elements.remarks(), ...(writer.isCut() ? [valuesCut] : [])];
   return {
     columns: all.flatMap((column) => (elements.has(column.key) ? elements.of(column.key) : [column])),
     rows: options.rows === "change" ? rows.filter(isChange) : rows,

@@ -56,6 +56,8 @@ export type ValueWriter = {
   hasNews: (value: Value) => boolean;
   isUnset: (value: Value) => boolean;
   whole: (value: Value) => Value;
+  /** Whether a value held too much to be written as a whole. */
+  isCut: () => boolean;
   /** Named objects that were told since this was asked last, each with all that it holds. */
   told: () => Record<string, string>;
 };
@@ -109,16 +111,24 @@ export function createValueWriter(steps: readonly Step[], style: ValueStyle): Va
     return text;
   };
 
-  /** The named objects that can be reached from a value, itself included, each once. */
-  function reached(value: Value, seen: Set<number> = new Set(), found: number[] = []): number[] {
-    if (value.id !== undefined) {
-      if (seen.has(value.id)) return found;
-      seen.add(value.id);
+  /** The named objects that can be reached from a value, itself included, each once, in the order of the text. */
+  function reached(value: Value): number[] {
+    const seen = new Set<number>();
+    const found: number[] = [];
+    // One after another, not one inside another: a chain may have thousands of links.
+    const ahead: Value[] = [value];
+    for (let next = ahead.pop(); next !== undefined; next = ahead.pop()) {
+      const { id } = next;
+      if (id !== undefined && seen.has(id)) continue;
+      if (id !== undefined) seen.add(id);
+      const stored = store.contentsOf(next);
+      if (!stored) continue;
+      if (id !== undefined && introduced.has(id)) found.push(id);
+      for (let at = stored.items.length - 1; at >= 0; at--) {
+        const item = stored.items[at]?.value;
+        if (item && item.text === undefined) ahead.push(item);
+      }
     }
-    const stored = store.contentsOf(value);
-    if (!stored) return found;
-    if (value.id !== undefined && introduced.has(value.id)) found.push(value.id);
-    for (const item of stored.items) if (item.value.text === undefined) reached(item.value, seen, found);
     return found;
   }
 
@@ -185,6 +195,7 @@ export function createValueWriter(steps: readonly Step[], style: ValueStyle): Va
     hasNews: (value) => news.size > 0 && reached(value).some((id) => news.has(id)),
     isUnset: (value) => store.isUnset(value),
     whole: (value) => store.whole(value),
+    isCut: store.isCut,
     told: () => {
       const all = [...toldNow].flatMap((id) => {
         const stored = store.contentsOf({ type: "", id });

@@ -1,4 +1,5 @@
 import type { OwnWarning, OwnWarningRule } from "../languages/language.ts";
+import { ownOf } from "../source/ownOf.ts";
 
 /** Packages that an editor offers and that a first program hardly ever means. */
 const seldomMeant =
@@ -19,7 +20,7 @@ export const imports: OwnWarningRule = ({ code }) =>
     const name = words.at(-1)?.text ?? "";
     const path = words.map((each) => each.text).join("");
     if (end < 0 || name === "*" || words.some((each) => each.line !== token.line)) return [];
-    const instead = usuallyFrom[path];
+    const instead = ownOf(usuallyFrom, path);
     if (instead || seldomMeant.test(path))
       return [
         {

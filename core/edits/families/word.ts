@@ -1,3 +1,4 @@
+import { ownOf } from "../../source/ownOf.ts";
 import { distance } from "../../source/spelling.ts";
 import { change, type EditContext, type EditFamily, type EditLine, insert, type Proposal } from "../edit.ts";
 
@@ -133,7 +134,7 @@ function blockWords(line: EditLine, context: EditContext): Proposal[] {
   const found: Proposal[] = [];
   const { headers = {}, blocks } = context.writing;
   for (const token of line.code) {
-    const word = token.kind === "text" ? undefined : headers[token.text.toLowerCase()];
+    const word = token.kind === "text" ? undefined : ownOf(headers, token.text.toLowerCase());
     if (!word || line.code.some((each) => same(each.text, word) && each.from > token.from)) continue;
     const last = line.code.at(-1);
     const begin = line.code.find((each) => each.text.toLowerCase() === "begin");

@@ -1,4 +1,5 @@
 import { escaped } from "../../source/escaped.ts";
+import { ownOf } from "../../source/ownOf.ts";
 import { asOne } from "../asOne.ts";
 import { change, insert } from "../edit.ts";
 import { byBraces, type OfLine, parameters, within } from "./form.ts";
@@ -52,7 +53,7 @@ const heldTypes: OfLine = ({ code }, { writing }) => {
   const held = writing.forms?.heldTypes ?? {};
   return code.flatMap((token, at) => {
     const isHeld = /^[<,]$/.test(code[at - 1]?.text ?? "") && /^[>,]/.test(code[at + 1]?.text ?? "");
-    const text = held[token.text];
+    const text = ownOf(held, token.text);
     return isHeld && text ? [change(token, text, parameters("", text), 3)] : [];
   });
 };

@@ -1,5 +1,5 @@
 import type { CompiledProgram, DeclaredType } from "./code.ts";
-import { Stop, type Value } from "./values.ts";
+import { noFields, Stop, type Value } from "./values.ts";
 
 /** Elements of an array in one dimension, at most. */
 const mostElements = 1_000_000;
@@ -37,7 +37,7 @@ export function madeOf(
   }
   if (type.is !== "record") return undefined;
   const record = program.records.get(type.record ?? "");
-  const fields: Record<string, Value | undefined> = {};
+  const fields = noFields();
   const id = newId();
   for (const { name, type: own } of record?.fields ?? [])
     fields[name.toLowerCase()] = madeOf(program, own, bounds, newId);

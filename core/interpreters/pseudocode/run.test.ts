@@ -236,6 +236,7 @@ const stopped: Mistake[] = [
   // Words that mean something to what the interpreter itself is written in mean nothing here.
   ['OPENFILE "constructor" FOR READ', 1, "no such file", "no file constructor"],
   ["TYPE Ferry\nload : INTEGER\nENDTYPE\nDECLARE f : Ferry\nOUTPUT f.constructor", 5, "no such field", "constructor"],
+  ["TYPE Ferry\nconstructor : STRING\nENDTYPE\nDECLARE f : Ferry\nOUTPUT f.constructor", 5, "no value", "constructor"],
 ];
 
 describe("learners' mistakes", () => {

@@ -1,3 +1,4 @@
+import { ownOf } from "../../source/ownOf.ts";
 import { builtins } from "./builtins.ts";
 import { mayChange, namesIn } from "./names.ts";
 import { prelude } from "./pythonPrelude.ts";
@@ -124,7 +125,7 @@ export function toPython(tree: ProgramTree): { python: string } | { untold: stri
     // With decimals asked for it gives a number that has some, also of a whole one, and none is minus zero.
     if (first === "round")
       return values[1] === undefined ? `round(${values[0]})` : `(round(float(${values[0]}), ${values[1]}) + 0.0)`;
-    const form = functions[first];
+    const form = ownOf(functions, first);
     if (form === undefined) throw new Untold(`${own} has no short form in Python here.`);
     return form.replace(/\$(\d)/g, (_, at: string) => values[Number(at)] ?? "");
   };

@@ -6,6 +6,8 @@ export type Real = { real: number };
 /** Elements from position `from` on, of the kind `of`; `id` is its own, whatever it is called. */
 export type ArrayValue = { array: Array<Value | undefined>; from: number; of: string; id: number };
 export type RecordValue = { record: string; fields: Record<string, Value | undefined>; id: number };
+/** Fields of a record before it has any; a student may give one a name that every object of our own language has. */
+export const noFields = (): RecordValue["fields"] => Object.create(null) as RecordValue["fields"];
 export type Value = number | bigint | string | boolean | Real | ArrayValue | RecordValue;
 
 /** What stops a program, by the name of the error and in words for a learner. */
@@ -64,7 +66,7 @@ export function copied(value: Value, newId: () => number): Value {
       ...{ from: value.from, of: value.of },
       id: newId(),
     };
-  const fields: Record<string, Value | undefined> = {};
+  const fields = noFields();
   for (const [name, each] of Object.entries(value.fields))
     fields[name] = each === undefined ? undefined : copied(each, newId);
   return { record: value.record, fields, id: newId() };

@@ -18,6 +18,7 @@ import {
 } from "../../expressions/known.ts";
 import { power } from "../../expressions/power.ts";
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
+import { ownOf } from "../../source/ownOf.ts";
 import type { Value } from "../../trace/trace.ts";
 import { decimal, general } from "../dotnetNumbers.ts";
 import { typedBasicExpressions } from "./syntax.ts";
@@ -34,7 +35,7 @@ const double = (value: number) => real(value, "Double");
 
 /** A whole number of a type; one that does not fit stops the program. */
 function checked(value: bigint, type: string): Answer {
-  const size = BigInt(bits[type] ?? 64);
+  const size = BigInt(ownOf(bits, type) ?? 64);
   const [from, to] = type === "Byte" ? [0n, 255n] : [-(2n ** (size - 1n)), 2n ** (size - 1n) - 1n];
   return value < from || value > to ? raises(overflow) : whole(value, type);
 }
@@ -44,7 +45,7 @@ function recorded(value: Value): Answer {
   if (written === undefined) return recordedList(value, recorded);
   if (type === "null") return { kind: "nothing", type: "Nothing" };
   if (type === "Boolean") return bool(written === "True");
-  if (bits[type] !== undefined) return whole(BigInt(written), type);
+  if (ownOf(bits, type) !== undefined) return whole(BigInt(written), type);
   if (type === "Double" || type === "Single") return real(Number(written), type);
   if (type === "Char" && /^"[^\\]"c$/.test(written)) return letter(written.charCodeAt(1), "Char");
   if (type === "String" && !/[\\…]/.test(written)) return string(written.slice(1, -1));
@@ -86,7 +87,7 @@ const comparisons: Readonly<Record<string, "==" | "!=" | "<" | "<=" | ">" | ">="
 function commonOf(one: Counted, other: Counted): string {
   if (one.type === "Double" || other.type === "Double") return "Double";
   if (one.type === "Single" || other.type === "Single") return "Single";
-  return (bits[one.type] ?? 32) >= (bits[other.type] ?? 32) ? one.type : other.type;
+  return (ownOf(bits, one.type) ?? 32) >= (ownOf(bits, other.type) ?? 32) ? one.type : other.type;
 }
 
 const rounded = (value: number, type: string): Answer => real(type === "Single" ? Math.fround(value) : value, type);
@@ -196,7 +197,8 @@ function converted(name: string, given: Known): Answer | null {
     const found = shown(given);
     return found === null ? null : string(found);
   }
-  const type = { cint: "Integer", clng: "Long", cshort: "Short", cbyte: "Byte", cdbl: "Double", csng: "Single" }[name];
+  const types = { cint: "Integer", clng: "Long", cshort: "Short", cbyte: "Byte", cdbl: "Double", csng: "Single" };
+  const type = ownOf(types, name);
   if (!type) return null;
   const value = counted(given);
   if (!isCounted(value)) return "raised" in value && given.kind === "text" ? noNumber(given.value, type) : value;
@@ -255,7 +257,7 @@ function call(written: string, given: readonly Known[]): Answer | null {
     return typeof one.value === "bigint"
       ? checked(one.value < 0n ? -one.value : one.value, one.type)
       : rounded(Math.abs(one.value), one.type);
-  const work = ofReal[name];
+  const work = ownOf(ofReal, name);
   return work ? double(work(Number(one.value))) : null;
 }
 

@@ -1,4 +1,5 @@
 import type { StackFrame } from "../../outcome/outcome.ts";
+import { ownOf } from "../../source/ownOf.ts";
 import { baseName, type MessageConstruct, type MessageContext, type ToolFamily } from "../messageReader.ts";
 import { columnAt } from "./columns.ts";
 
@@ -218,7 +219,7 @@ const shellSignal: MessageConstruct = {
     if (!shell && /[A-Za-z] $/.test(before)) return null;
     const words = match[1] ?? "";
     return {
-      messages: [{ severity: "error", errorName: shellNames[words] ?? words, message: words, stage: "run" }],
+      messages: [{ severity: "error", errorName: ownOf(shellNames, words) ?? words, message: words, stage: "run" }],
       next: at + 1,
       ...(shell || before === "" ? {} : { before: before.length }),
     };

@@ -24,6 +24,7 @@ import {
 } from "../../expressions/known.ts";
 import { power } from "../../expressions/power.ts";
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
+import { ownOf } from "../../source/ownOf.ts";
 import { prefixStrength, readCast, sharedOperators } from "../../syntax/casts.ts";
 import type { ExpressionRules } from "../../syntax/expressions.ts";
 import type { Value } from "../../trace/trace.ts";
@@ -83,7 +84,8 @@ const spelt: Readonly<Record<string, string>> = {
     "unsigned long int": "long unsigned int",
   },
 };
-const typeName = (name: string) => (types.whole.has(name) || types.real.has(name) ? name : (spelt[name] ?? name));
+const typeName = (name: string) =>
+  types.whole.has(name) || types.real.has(name) ? name : (ownOf(spelt, name) ?? name);
 
 const int = (value: bigint | number) => whole(value, "int");
 const truth = (value: boolean) => int(value ? 1 : 0);
@@ -149,7 +151,8 @@ function call(name: string, given: readonly Known[]): Answer | null {
   const real1: Record<string, (given: number) => number> = {
     ...{ fabs: Math.abs, sqrt: Math.sqrt, floor: Math.floor, ceil: Math.ceil, trunc: Math.trunc },
   };
-  if (real1[name] && !second) return double(real1[name](Number(value)));
+  const work = ownOf(real1, name);
+  if (work && !second) return double(work(Number(value)));
   if (name === "fmod" && second) return double(Number(value) % Number(numberOf(second)?.value));
   if (name === "pow" && second) {
     const found = power(Number(value), Number(numberOf(second)?.value));

@@ -14,6 +14,7 @@ import {
 import { isUnknown, type Known, letter, raises, real, text, truth, unknown, whole } from "../../expressions/known.ts";
 import { power } from "../../expressions/power.ts";
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
+import { ownOf } from "../../source/ownOf.ts";
 import type { Value } from "../../trace/trace.ts";
 import { decimal, general } from "../dotnetNumbers.ts";
 import { csharpExpressions } from "./syntax.ts";
@@ -157,7 +158,8 @@ function call(name: string, given: readonly Known[]): Answer | null {
   const real1: Record<string, (given: number) => number> = {
     ...{ "Math.Sqrt": Math.sqrt, "Math.Floor": Math.floor, "Math.Ceiling": Math.ceil, "Math.Truncate": Math.trunc },
   };
-  return real1[name] && !second ? double(real1[name](value)) : null;
+  const work = ownOf(real1, name);
+  return work && !second ? double(work(value)) : null;
 }
 
 function method(object: Known, name: string, given: readonly Known[]): Answer | null {

@@ -26,6 +26,7 @@ import {
 } from "../../expressions/known.ts";
 import { power } from "../../expressions/power.ts";
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
+import { ownOf } from "../../source/ownOf.ts";
 import { prefixStrength, readCast, sharedOperators } from "../../syntax/casts.ts";
 import type { ExpressionRules } from "../../syntax/expressions.ts";
 import type { Value } from "../../trace/trace.ts";
@@ -207,7 +208,8 @@ function call(name: string, given: readonly Known[]): Answer | null {
   const real1: Record<string, (given: number) => number> = {
     ...{ "Math.sqrt": Math.sqrt, "Math.floor": Math.floor, "Math.ceil": Math.ceil },
   };
-  return real1[name] && !second ? double(real1[name](value)) : null;
+  const work = ownOf(real1, name);
+  return work && !second ? double(work(value)) : null;
 }
 
 /** Methods that look into a list and leave it as it is. */

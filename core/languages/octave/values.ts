@@ -15,6 +15,7 @@ import {
 } from "../../expressions/known.ts";
 import { power } from "../../expressions/power.ts";
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
+import { ownOf } from "../../source/ownOf.ts";
 import type { Value } from "../../trace/trace.ts";
 import { octaveExpressions } from "./syntax.ts";
 
@@ -31,7 +32,7 @@ const logical = (value: boolean) => truth(value, "logical");
 const string = (value: string) => text(value, "char");
 
 function saturated(value: number | bigint, type: string): Answer {
-  const own = wholeTypes[type];
+  const own = ownOf(wholeTypes, type);
   if (!own) return unknown(`A number of type ${type} is not taken apart here.`);
   const most = 2n ** (own.signed ? own.bits - 1n : own.bits) - 1n;
   const least = own.signed ? -(2n ** (own.bits - 1n)) : 0n;
@@ -50,7 +51,7 @@ function recorded(value: Value): Answer {
   if (written === undefined) return recordedList(value, recorded);
   if (type === "logical" && /^[01]$/.test(written)) return logical(written === "1");
   if (type === "char" && written.startsWith('"')) return string(written.slice(1, -1));
-  if (wholeTypes[type] && /^-?\d+$/.test(written)) return whole(BigInt(written), type);
+  if (ownOf(wholeTypes, type) && /^-?\d+$/.test(written)) return whole(BigInt(written), type);
   if (type !== "double" && type !== "single") return notTakenApart(type);
   if (/^-?Inf$/.test(written))
     return real(written === "Inf" ? Number.POSITIVE_INFINITY : Number.NEGATIVE_INFINITY, type);
@@ -187,7 +188,7 @@ function call(name: string, given: readonly Known[]): Answer | null {
     if (name === "numel" || name === "length") return double(length);
     if (name === "isempty") return logical(length === 0);
     if (name === "double" && first.kind === "whole") return double(Number(first.value));
-    if (wholeTypes[name]) return saturated(first.kind === "whole" ? first.value : (numberOf(first) ?? 0), name);
+    if (ownOf(wholeTypes, name)) return saturated(first.kind === "whole" ? first.value : (numberOf(first) ?? 0), name);
     if (first.kind === "many" && name === "sum")
       return first.items.reduce<Answer>((sum, item) => (isUnknown(sum) ? sum : binary("+", sum, item)), double(0));
     const value = numberOf(first);
@@ -197,7 +198,8 @@ function call(name: string, given: readonly Known[]): Answer | null {
       round: (each) => Math.sign(each) * Math.floor(Math.abs(each) + 0.5),
     };
     if (name === "sqrt") return value < 0 ? unknown("The result is a complex number.") : double(Math.sqrt(value));
-    return own[name] ? double(own[name](value)) : null;
+    const work = ownOf(own, name);
+    return work ? double(work(value)) : null;
   }
   if (name === "strcmp")
     return logical(first.kind === "text" && second.kind === "text" && first.value === second.value);

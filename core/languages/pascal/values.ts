@@ -17,6 +17,7 @@ import {
   wrapped,
 } from "../../expressions/known.ts";
 import type { Answer, ValueRules } from "../../expressions/rules.ts";
+import { ownOf } from "../../source/ownOf.ts";
 import type { Value } from "../../trace/trace.ts";
 import { pascalExpressions } from "./syntax.ts";
 
@@ -27,7 +28,7 @@ const widths: Readonly<Record<string, readonly [number, boolean]>> = {
   ...{ shortint: [8, true], smallint: [16, true], longint: [32, true], integer: [32, true], int64: [64, true] },
   ...{ byte: [8, false], word: [16, false], longword: [32, false], cardinal: [32, false], qword: [64, false] },
 };
-const widthOf = (type: string) => widths[type.toLowerCase()] ?? [64, true];
+const widthOf = (type: string) => ownOf(widths, type.toLowerCase()) ?? [64, true];
 
 /** A number in the text has the narrowest type that holds it. */
 function literalType(value: bigint): string {
@@ -57,7 +58,7 @@ function recorded(value: Value): Answer {
       ? letter(inside(written).charCodeAt(0), type)
       : string(inside(written));
   if (name === "boolean") return boolean(written === "true");
-  if (widths[name]) return whole(BigInt(written), type);
+  if (ownOf(widths, name)) return whole(BigInt(written), type);
   return realTypes.has(name)
     ? real(name === "single" ? Math.fround(Number(written)) : Number(written), type)
     : notTakenApart(type);

@@ -1,3 +1,4 @@
+import { ownOf } from "../../source/ownOf.ts";
 import { lineStarts, type PlacedToken, placed } from "../../syntax/placed.ts";
 import { sketchTokens } from "./tokens.ts";
 
@@ -108,8 +109,8 @@ export function prepareSketch(text: string, mainEnd = text.length): Prepared {
     else if (written === "color" && token.kind === "name" && next?.text !== "(" && before?.text !== ".") {
       if (next?.kind === "name" || next?.text === "[" || next?.text === ">" || next?.text === ")")
         changes.push({ at: token.from, length: written.length, put: "int  " });
-    } else if (token.kind === "name" && next?.text === "(" && conversions[written])
-      changes.push({ at: token.from, length: written.length, put: conversions[written] ?? written });
+    } else if (token.kind === "name" && next?.text === "(" && ownOf(conversions, written))
+      changes.push({ at: token.from, length: written.length, put: ownOf(conversions, written) ?? written });
   }
   for (const { begin, open } of functions)
     if (open) changes.push({ at: code[begin]?.from ?? 0, length: 0, put: "public " });

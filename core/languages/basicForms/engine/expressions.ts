@@ -1,3 +1,4 @@
+import { ownOf } from "../../../source/ownOf.ts";
 import type { Token } from "../../token.ts";
 import {
   ended,
@@ -80,7 +81,7 @@ export function readExpression(reader: Reader, weakest = 0): Expression {
   let left = readUnary(reader, weakest);
   for (;;) {
     const sign = word(reader);
-    const power = Object.hasOwn(strength, sign) ? strength[sign] : undefined;
+    const power = ownOf(strength, sign);
     if (power === undefined || power <= weakest || ended(reader)) return left;
     const begin = left.place;
     take(reader);

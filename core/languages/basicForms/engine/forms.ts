@@ -1,3 +1,4 @@
+import { ownOf } from "../../../source/ownOf.ts";
 import type { Token } from "../../token.ts";
 import { typedBasicTokens } from "../tokens.ts";
 import { controlKinds, libraryMember, memberNames } from "./library.ts";
@@ -35,7 +36,7 @@ export function readFormFile(text: string): {
   for (const [at, line] of text.split(/\r\n|\n|\r/).entries()) {
     const [, word = "", name = "", rest = ""] = /^\s*(\S+)(?:\s+(\S+))?(?:\s+(.*\S))?\s*$/.exec(line) ?? [];
     if (word === "" || word.startsWith("'")) continue;
-    const kind = Object.hasOwn(kinds, word.toLowerCase()) ? kinds[word.toLowerCase()] : undefined;
+    const kind = ownOf(kinds, word.toLowerCase());
     const shown = rest.replace(/^"(.*)"$/, "$1");
     if (!/^[\p{L}_][\p{L}\p{Nd}_]*$/u.test(name))
       problems.push({ line: at + 1, says: `behind “${word}” stands a name` });

@@ -1,3 +1,4 @@
+import { ownOf } from "../../../source/ownOf.ts";
 import { any, arrayOf, basic, basicNamed, none, type Type } from "./types.ts";
 
 /**
@@ -130,7 +131,7 @@ const ours = new Set(
 
 /** The name of a library's type in the text that is translated, without what stands behind Of. */
 export const writtenLibrary = (name: string): string =>
-  written[name] ?? (ours.has(name) ? `BentNail.Basic.${name}` : `System.${name}`);
+  ownOf(written, name) ?? (ours.has(name) ? `BentNail.Basic.${name}` : `System.${name}`);
 
 const names = new Map([...Object.keys(tables), ...exceptionNames].map((name) => [name.toLowerCase(), name]));
 
@@ -167,7 +168,7 @@ function tableOf(type: string) {
   const known = read.get(type);
   if (known) return known;
   const found = new Map(
-    [...(tables[type] ?? "").matchAll(entry)].map(([, shared = "", name = "", given, result]) => [
+    [...(ownOf(tables, type) ?? "").matchAll(entry)].map(([, shared = "", name = "", given, result]) => [
       name.toLowerCase(),
       { name, given, type: result, shared: shared !== "" },
     ]),
@@ -184,7 +185,7 @@ export function libraryMember(
 ): (LibraryMember & { special: string }) | null {
   const found = tableOf(type).get(name.toLowerCase());
   if (!found) {
-    const parent = parents[type];
+    const parent = ownOf(parents, type);
     if (parent) return libraryMember(parent, name, of);
     return type === "Object" || name === "" ? null : libraryMember("Object", name, of);
   }
@@ -204,8 +205,10 @@ export function libraryMember(
 export const memberNames = (type: string): string[] => [...tableOf(type).values()].map(({ name }) => name);
 
 /** True if a type of the library is the other one or made after it. */
-export const isKindOf = (type: string, other: string): boolean =>
-  type === other || (parents[type] !== undefined && isKindOf(parents[type] ?? "", other));
+export function isKindOf(type: string, other: string): boolean {
+  const parent = ownOf(parents, type);
+  return type === other || (parent !== undefined && isKindOf(parent, other));
+}
 
 /** Routines that belong to nobody, as `Name(types):Type`; each is one of BentNail.Basic.Functions (runners/basic). */
 const functions =
@@ -262,6 +265,6 @@ export function libraryFunction(name: string): (LibraryMember & { special: strin
 }
 
 export const libraryValue = (name: string): readonly [code: string, type: Type] | null =>
-  Object.hasOwn(values, name.toLowerCase()) ? (values[name.toLowerCase()] ?? null) : null;
+  ownOf(values, name.toLowerCase()) ?? null;
 
 export const functionNames: readonly string[] = [...functionTable.values()].map(({ name }) => name);

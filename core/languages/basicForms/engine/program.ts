@@ -1,3 +1,4 @@
+import { ownOf } from "../../../source/ownOf.ts";
 import { argumentsOf, isKindOf, libraryNamed, writtenLibrary } from "./library.ts";
 import type { Container, Enumeration, Expression, Member, Place, Problem, Routine, TypeName, Unit } from "./tree.ts";
 import { any, arrayOf, basic, basicNamed, basicTypes, isNumber, type Type } from "./types.ts";
@@ -144,7 +145,7 @@ function plainType(context: Context, written: TypeName): Type {
   if (known) return basic(known);
   const library = libraryNamed(written.name);
   if (library) {
-    const wanted = argumentsOf[library] ?? 0;
+    const wanted = ownOf(argumentsOf, library) ?? 0;
     if (wanted !== written.of.length) {
       note(
         context,

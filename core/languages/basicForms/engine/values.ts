@@ -1,3 +1,4 @@
+import { ownOf } from "../../../source/ownOf.ts";
 import { called, given, indexed } from "./calls.ts";
 import { asText, asTruth, asValue, converted, quoted } from "./convert.ts";
 import { type Found, found, memberOf } from "./names.ts";
@@ -307,7 +308,7 @@ const conversionTypes: Readonly<Record<string, BasicName>> = {
 };
 
 function convert(context: Context, { word, type: to, value, place }: Extract<Expression, { kind: "convert" }>): Value {
-  const type = to ? typeNamed(context, to) : basic(conversionTypes[word] ?? "Object");
+  const type = to ? typeNamed(context, to) : basic(ownOf(conversionTypes, word) ?? "Object");
   const inner = written(context, value);
   if (word === "trycast") return asValue(`(${inner.code} as ${writtenType(type)})`, type);
   if (isText(type)) return asValue(asText(inner), type);
