@@ -30,7 +30,8 @@ export function wholeNumber(
 
 /** The fields of a form by name, each with all its values: what the schema of an action reads. */
 export function formFields(form: FormData): Record<string, FormDataEntryValue[]> {
-  const fields: Record<string, FormDataEntryValue[]> = {};
+  // Whoever sends a form names its fields: none of them is one that every object has.
+  const fields = Object.create(null) as Record<string, FormDataEntryValue[]>;
   for (const [name, value] of form) {
     const values = fields[name] ?? [];
     fields[name] = values;

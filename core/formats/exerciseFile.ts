@@ -1,6 +1,7 @@
 import * as z from "zod";
 import { exerciseContentSchema } from "../exercises/exercise.ts";
 import { taskKinds } from "../exercises/taskKinds.ts";
+import { taskProblem } from "./wholeTasks.ts";
 
 /** The newest form of exercises and answers as files. */
 export const exerciseFormat = 1;
@@ -65,7 +66,10 @@ export function readExerciseFile(text: string): { ok: true; file: ExerciseFile }
       message: `this exercise is of form ${format.data.format}; forms up to ${exerciseFormat} are read here`,
     };
   const read = exerciseFileSchema.safeParse(value);
-  if (read.success) return { ok: true, file: read.data };
+  if (read.success) {
+    const problem = taskProblem(read.data.exercise);
+    return problem === null ? { ok: true, file: read.data } : { ok: false, message: `of the exercise, ${problem}` };
+  }
   const [issue] = read.error.issues;
   return {
     ok: false,

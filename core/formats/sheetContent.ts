@@ -3,6 +3,7 @@ import type { TaskPart } from "../exercises/asked.ts";
 import { type ExerciseContent, exerciseContentSchema, totalMarks } from "../exercises/exercise.ts";
 import type { SchemeItem } from "../exercises/taskKind.ts";
 import { kindOfTask } from "../exercises/taskKinds.ts";
+import { taskProblem } from "./wholeTasks.ts";
 
 /** A sheet as it goes out: its exercises in their order, each with the part of the sheet that it belongs to. */
 export type SheetToWrite = {
@@ -102,11 +103,9 @@ export function readSheetFile(text: string): { ok: true; sheet: SheetToWrite } |
   const exercises = read.data.sheet.exercises.map(({ title: name, section, exercise }) => ({
     ...{ title: name, section, content: exercise },
   }));
-  try {
-    // Every task is asked once for what it says: one that cannot say it could be neither sat nor marked.
-    writtenExercises({ title, minutes, exercises });
-  } catch {
-    return { ok: false, message: "A task of this sheet is of no kind that is known here, or is not whole." };
+  for (const [at, { content }] of exercises.entries()) {
+    const problem = taskProblem(content);
+    if (problem !== null) return { ok: false, message: `Of exercise ${at + 1} of this sheet, ${problem}.` };
   }
   return { ok: true, sheet: { title, minutes, exercises } };
 }
