@@ -1,18 +1,20 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { runPseudocode } from "../interpreters/pseudocode/run.ts";
 import { contextOf, everyTask, type MadeTask } from "./everyTask.ts";
 import type { Task } from "./exercise.ts";
 import type { ItemMark } from "./taskKind.ts";
 import { taskKinds } from "./taskKinds.ts";
 
 /** Every task that can be made of the exercises, with what it was made of. */
-const made = await everyTask();
+const made = await everyTask(runPseudocode);
 type Made = Pick<MadeTask, "title" | "kind" | "exercise"> & { task: Task };
 const tasks = made.flatMap(({ task, ...rest }): Made[] => (typeof task === "string" ? [] : [{ ...rest, task }]));
 
 const sum = (items: readonly ItemMark[], of: (item: ItemMark) => number) =>
   items.reduce((all, item) => all + of(item), 0);
-const marksOf = ({ kind, exercise, task }: Made, answer: unknown) => kind.mark(task, answer, contextOf(exercise));
+const marksOf = ({ kind, exercise, task }: Made, answer: unknown) =>
+  kind.mark(task, answer, contextOf(exercise, runPseudocode));
 
 test("nearly every kind can be asked of one of these, and what cannot says why in a sentence", () => {
   const asked = new Set(tasks.map(({ kind }) => kind.kind));

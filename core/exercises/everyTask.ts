@@ -1,6 +1,6 @@
 import { compareOutput } from "../assignments/compareOutput.ts";
 import { findHunks } from "../fixes/hunks.ts";
-import { runPseudocode } from "../interpreters/pseudocode/run.ts";
+import type { runPseudocode } from "../interpreters/pseudocode/run.ts";
 import type { ExerciseCheck, ExerciseContent, Task } from "./exercise.ts";
 import type { MakeContext, TaskKind } from "./taskKind.ts";
 import { taskKinds } from "./taskKinds.ts";
@@ -8,8 +8,11 @@ import { testExercise } from "./testExercise.ts";
 
 const steps = 20_000;
 
-/** Real runs and recordings of an exercise in pseudocode, in this process. */
-export function contextOf(exercise: ExerciseContent): MakeContext {
+/** What runs and records programs in pseudocode, at once. */
+type Run = typeof runPseudocode;
+
+/** Real runs and recordings of an exercise in pseudocode. */
+export function contextOf(exercise: ExerciseContent, run: Run): MakeContext {
   const ran = (program: string, check: Partial<ExerciseCheck> | undefined) => ({
     ...{ program, fileName: exercise.fileName, input: check?.input ?? "" },
     files: Object.fromEntries(
@@ -20,27 +23,28 @@ export function contextOf(exercise: ExerciseContent): MakeContext {
   return {
     exercise,
     run: async (program, check) => {
-      const { outcome } = runPseudocode(ran(program, check));
+      const { outcome } = run(ran(program, check));
       const wanted = check.pieces ?? check.expected;
       const passes = outcome.finished && (wanted === null || compareOutput(outcome.console, wanted, {}).same);
       return { outcome, passes };
     },
     record: async (program, check, change) => {
-      const recorded = runPseudocode({ ...ran(program, check), record: steps, ...(change ? { change } : {}) });
+      const recorded = run({ ...ran(program, check), record: steps, ...(change ? { change } : {}) });
       return { trace: { ...recorded, files: [exercise.fileName] } };
     },
   };
 }
 
 /** A check with what the right program gives for it. */
-function check(right: string, input: string): ExerciseCheck {
-  const { outcome } = runPseudocode({ program: right, fileName: "right.pseudo", input });
+function check(run: Run, right: string, input: string): ExerciseCheck {
+  const { outcome } = run({ program: right, fileName: "right.pseudo", input });
   const said = outcome.console.flatMap(({ kind, text }) => (kind === "out" ? [text] : []));
   return { input, expected: said.join(""), kind: "normal", ignorePrompts: false, files: {} };
 }
 
 /** An exercise of a right program with one slip in it. */
 function exerciseOf(
+  run: Run,
   right: string,
   [before, after]: readonly [string, string],
   rest: Pick<ExerciseContent["faults"][number], "class" | "message"> & {
@@ -52,7 +56,7 @@ function exerciseOf(
   const program = right.replace(before, after);
   const hunks = findHunks(program, right);
   const { class: of, message, reportedLine = null, typed, hidden = [] } = rest;
-  const checksOf = (inputs: readonly string[]) => inputs.map((input) => check(right, input));
+  const checksOf = (inputs: readonly string[]) => inputs.map((input) => check(run, right, input));
   return testExercise({
     ...{
       language: "pseudocode",
@@ -101,10 +105,10 @@ NEXT place
 OUTPUT "Highest: ", highest
 `;
 
-const exercises: ReadonlyArray<readonly [string, ExerciseContent]> = [
+const exercisesBy = (run: Run): ReadonlyArray<readonly [string, ExerciseContent]> => [
   [
     "a sum that goes too far",
-    exerciseOf(fares, ["car > 3", "car > 2"], {
+    exerciseOf(run, fares, ["car > 3", "car > 2"], {
       ...{ class: "logic", message: "" },
       typed: ["5\n", "1\n"],
       hidden: ["4\n"],
@@ -112,21 +116,21 @@ const exercises: ReadonlyArray<readonly [string, ExerciseContent]> = [
   ],
   [
     "a division by nothing",
-    exerciseOf(share, ["cars > 0", "cars >= 0"], {
+    exerciseOf(run, share, ["cars > 0", "cars >= 0"], {
       ...{ class: "runtime", message: "Stopped, line 6 (division): 30 cannot be divided by 0.", reportedLine: 6 },
       typed: ["30\n0\n", "30\n4\n"],
     }),
   ],
   [
     "a list, with nothing typed in",
-    exerciseOf(tides, ["> highest", "< highest"], {
+    exerciseOf(run, tides, ["> highest", "< highest"], {
       ...{ class: "logic", message: "" },
       typed: [""],
     }),
   ],
   [
     "a program that is refused",
-    exerciseOf(tides, ["NEXT place", "NEXT"], {
+    exerciseOf(run, tides, ["NEXT place", "NEXT"], {
       ...{
         class: "syntax",
         message: "Not read, line 7, column 5 (name): the name of the loop is missing.",
@@ -140,12 +144,12 @@ const exercises: ReadonlyArray<readonly [string, ExerciseContent]> = [
 /** A task that was made, or why it cannot be, in words; with what it was made of. */
 export type MadeTask = { name: string; title: string; kind: TaskKind; exercise: ExerciseContent; task: Task | string };
 
-/** Every task that can be made of these exercises, from real runs in this process: for tests. */
-export async function everyTask(): Promise<MadeTask[]> {
+/** Every task that can be made of these exercises, from real runs: for tests. */
+export async function everyTask(run: Run): Promise<MadeTask[]> {
   return Promise.all(
-    exercises.flatMap(([name, exercise]) =>
+    exercisesBy(run).flatMap(([name, exercise]) =>
       taskKinds.map(async (kind) => {
-        const task = await kind.make(contextOf(exercise), { key: kind.kind, marks: 4 });
+        const task = await kind.make(contextOf(exercise, run), { key: kind.kind, marks: 4 });
         return { name, title: `${kind.kind} of ${name}`, kind, exercise, task };
       }),
     ),

@@ -4,6 +4,7 @@ import { isLongRun } from "../../tools/share.ts";
 import { contextOf, everyTask } from "../exercises/everyTask.ts";
 import type { ExerciseContent } from "../exercises/exercise.ts";
 import { kindOfTask } from "../exercises/taskKinds.ts";
+import { runPseudocode } from "../interpreters/pseudocode/run.ts";
 import { exerciseFormat, readExerciseFile } from "./exerciseFile.ts";
 import { readSheetFile, sheetFormat, writtenExercises } from "./sheetContent.ts";
 import { sheetMarkdown } from "./sheetMarkdown.ts";
@@ -11,7 +12,7 @@ import { sheetMarkdown } from "./sheetMarkdown.ts";
 /** Exercises with every task that can be made of them. */
 let whole: ExerciseContent[] = [];
 beforeAll(async () => {
-  const made = await everyTask();
+  const made = await everyTask(runPseudocode);
   whole = [...new Set(made.map(({ exercise }) => exercise))].map((exercise) => ({
     ...exercise,
     tasks: made.flatMap(({ exercise: of, task }) => (of === exercise && typeof task !== "string" ? [task] : [])),
@@ -81,7 +82,7 @@ test("an exercise with anything anywhere in its file is refused in words, or can
         kind.keep(task, content, model, model);
         kind.difficulty(task);
         expect(kind.rule(task)).not.toBe("");
-        await kind.mark(task, model, contextOf(content));
+        await kind.mark(task, model, contextOf(content, runPseudocode));
       }
     }),
     runs,
