@@ -261,7 +261,7 @@ async function benchFirstRuns(): Promise<Measure[]> {
         against: "the plain tool",
         value: ours / plain,
         unit: "x",
-        atMost: 1.7,
+        atMost: 1.5,
       });
     } finally {
       rmSync(folder, { recursive: true, force: true });

@@ -99,7 +99,7 @@ const tried = new WeakMap<Pool, Promise<void>>();
  * Runs a program that does nothing, once: a kernel that cannot do what the workbench needs says so before a student's
  * program meets it.
  */
-function tryWorkbench(workbench: Pool): Promise<void> {
+export function tryWorkbench(workbench: Pool): Promise<void> {
   let trial = tried.get(workbench);
   if (!trial) {
     const commands = {

@@ -10,6 +10,7 @@ import { createBasicFormsToolchain } from "./basicForms.ts";
 import { createBasicMacroToolchain } from "./basicMacro.ts";
 import { createCToolchain } from "./c.ts";
 import { changeWords } from "./changeWords.ts";
+import { tryWorkbench } from "./commandToolchain.ts";
 import { createCSharpToolchain } from "./csharp.ts";
 import { createJavaToolchain } from "./java.ts";
 import { createOctaveToolchain } from "./octave.ts";
@@ -146,7 +147,8 @@ export function createToolchains(desk: Desk = createDesk()): Toolchains {
     prepare: async () => {
       await Promise.allSettled([
         ...all.map((toolchain) => toolchain.prepare?.()),
-        (async () => getWorkbench().version())(),
+        // The first program that is run by commands finds a host that has run something.
+        (async () => tryWorkbench(getWorkbench()))(),
       ]);
     },
     close: async () => {
