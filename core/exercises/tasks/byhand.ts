@@ -18,6 +18,9 @@ type ByHandTask = z.infer<typeof schema>;
 const asked = 3;
 const nameOf = (check: number) => `check ${check + 1}`;
 
+/** Whether anything is printed: nobody could tell that nothing is right from no answer. */
+const saysSomething = ({ console }: ByHandTask["wanted"][number]) => consoleText(console, ["out"]).trim() !== "";
+
 /** What is typed in, on one line. */
 const typedIn = (exercise: ExerciseContent, check: number) =>
   (exercise.checks[check]?.input ?? "").trim().split("\n").join(" / ");
@@ -29,18 +32,20 @@ export const byhand = definePartsKind<ByHandTask>({
   schema,
   answeredBeforeTrying: true,
   make: async ({ exercise, run }, { key, marks }) => {
-    const wanted: ByHandTask["wanted"] = [];
+    const known: ByHandTask["wanted"] = [];
     for (const [check, each] of exercise.checks.entries()) {
-      if (wanted.length === asked) break;
+      if (known.filter(saysSomething).length === asked) break;
       if (each.expected === null) continue;
       if (exercise.mended === null) {
-        wanted.push({ check, console: [{ kind: "out", text: each.expected }] });
+        known.push({ check, console: [{ kind: "out", text: each.expected }] });
         continue;
       }
       const ran = await run(exercise.mended, each);
-      if (!("notRun" in ran) && ran.passes) wanted.push({ check, console: [...ran.outcome.console] });
+      if (!("notRun" in ran) && ran.passes) known.push({ check, console: [...ran.outcome.console] });
     }
-    if (wanted.length === 0) return "What should come out cannot be asked: no check says what is intended.";
+    const wanted = known.filter(saysSomething);
+    if (known.length === 0) return "What should come out cannot be asked: no check says what is intended.";
+    if (wanted.length === 0) return "What should come out cannot be asked: nothing is to be printed.";
     return { key, kind: "byhand", marks: Math.max(marks, wanted.length), wanted };
   },
   parts: (task, exercise) => [
