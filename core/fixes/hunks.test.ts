@@ -30,6 +30,17 @@ test("applying the changes gives the other text, whatever they are", () => {
   );
 });
 
+test("of long texts that have nothing in common all between their common beginning and end is one place", () => {
+  const lines = (word: string) => Array.from({ length: 3000 }, (_, at) => `${word} ${at}\n`);
+  const [before, after] = ["load", "tide"].map((word) => ["begin\n", ...lines(word), "end\n"].join(""));
+  const hunks = findHunks(before ?? "", after ?? "");
+  expect(hunks).toEqual([{ start: 2, before: lines("load"), after: lines("tide") }]);
+  expect(applyHunks(before ?? "", hunks)).toBe(after);
+  // One change in a text of that length is one line still.
+  const changed = (before ?? "").replace("load 1500\n", "load 9\n");
+  expect(findHunks(before ?? "", changed)).toEqual([{ start: 1502, before: ["load 1500\n"], after: ["load 9\n"] }]);
+});
+
 test("lines are followed through a change", () => {
   expect(mapLines(before, findHunks(before, "a = 1\nx\ny\nc = 3\nd = 4\nz\n"))).toEqual([null, 1, null, 4, 5]);
 });

@@ -12,12 +12,31 @@ function linesWithEnds(text: string): string[] {
   return splitLines(text).map((line) => line.text + line.end);
 }
 
-/** The changed lines between two texts, and nothing else. Lines differ if any character does, line ends included. */
+/** Lines that were taken out or put in, at most, that are told apart. */
+const mostChanged = 2000;
+
+/** Two lists of lines as one place: all between what they have in common at their beginning and at their end. */
+function onePlace(before: readonly string[], after: readonly string[]): Hunk[] {
+  const most = Math.min(before.length, after.length);
+  let [first, last] = [0, 0];
+  while (first < most && before[first] === after[first]) first += 1;
+  while (last < most - first && before.at(-1 - last) === after.at(-1 - last)) last += 1;
+  const between = (lines: readonly string[]) => lines.slice(first, lines.length - last);
+  return [{ start: first + 1, before: between(before), after: between(after) }];
+}
+
+/**
+ * The changed lines between two texts, and nothing else. Lines differ if any character does, line ends included. Of texts
+ * that have next to nothing in common all that differs is one place.
+ */
 export function findHunks(before: string, after: string): Hunk[] {
   const hunks: Hunk[] = [];
   let line = 1;
   let open: Hunk | null = null;
-  for (const part of diffArrays(linesWithEnds(before), linesWithEnds(after))) {
+  const [one, other] = [linesWithEnds(before), linesWithEnds(after)];
+  const parts = diffArrays(one, other, { maxEditLength: mostChanged });
+  if (!parts) return onePlace(one, other);
+  for (const part of parts) {
     if (!part.added && !part.removed) {
       open = null;
       line += part.value.length;

@@ -127,7 +127,7 @@ function checkOf(check: z.infer<typeof checkSchema>): FileCheck {
 function unknownKeys(given: unknown, known: z.ZodObject, place: string): string[] {
   if (typeof given !== "object" || given === null || Array.isArray(given)) return [];
   return Object.keys(given)
-    .filter((key) => !(key in known.shape))
+    .filter((key) => !Object.hasOwn(known.shape, key))
     .map((key) => `${place}${key}`);
 }
 

@@ -94,3 +94,14 @@ test("every row of both runs is there once, in order, and rows beside each other
     ),
   );
 });
+
+test("long runs with next to nothing in common stand beside each other row by row", () => {
+  const run = (step: number) =>
+    table(...Array.from({ length: 5000 }, (_, at) => ({ line: ((at * step) % 91) + 1, cells: { load: String(at) } })));
+  const [left, right] = [run(7), run(11)];
+  const { pairs, first } = compareRuns({ text: faulty, table: left }, { text: faulty, table: right });
+  expect(pairs.map((pair) => pair.left)).toEqual(left.rows);
+  expect(pairs.map((pair) => pair.right)).toEqual(right.rows);
+  // The first rows ran one line; the second ones do not.
+  expect(first).toEqual({ pair: 1, column: "line" });
+});

@@ -16,6 +16,8 @@ export type ComparedRuns = { pairs: RowPair[]; first: FirstDifference | null };
 
 /** Rows of each side that are aligned by a diff at most; what comes after is put beside each other one by one. */
 const mostAligned = 4000;
+/** Rows that one side has and the other has not, at most, that are looked for; runs with more have little in common. */
+const mostApart = 2000;
 
 /**
  * What a line is called in both texts: its number in the left one, also for a line of the right one that was changed or moved by what
@@ -74,7 +76,8 @@ export function compareRuns(left: ComparedRun, right: ComparedRun): ComparedRuns
   let [at, other] = [0, 0];
   const both = () => pairs.push({ left: leftRows[at++] ?? null, right: rightRows[other++] ?? null });
   for (let place = 0; place < same; place++) both();
-  for (const part of diffArrays(leftKeys.slice(same, same + mostAligned), rightKeys.slice(same, same + mostAligned)))
+  const [leftRest, rightRest] = [leftKeys, rightKeys].map((keys) => keys.slice(same, same + mostAligned));
+  for (const part of diffArrays(leftRest ?? [], rightRest ?? [], { maxEditLength: mostApart }) ?? [])
     for (let count = 0; count < part.value.length; count++) {
       if (part.removed) pairs.push({ left: leftRows[at++] ?? null, right: null });
       else if (part.added) pairs.push({ left: null, right: rightRows[other++] ?? null });
@@ -86,7 +89,8 @@ export function compareRuns(left: ComparedRun, right: ComparedRun): ComparedRuns
   const inRight = new Set(columns(right));
   const shared = new Set(columns(left).filter((each) => inRight.has(each)));
   for (const [pair, { left: one, right: two }] of pairs.entries()) {
-    if (!one || !two) return { pairs, first: { pair, column: "line" } };
+    const sameLine = one && two && key(one, names.left) === key(two, names.right);
+    if (!sameLine) return { pairs, first: { pair, column: "line" } };
     const column = differsIn(one, two, shared);
     if (column !== null) return { pairs, first: { pair, column } };
   }
