@@ -52,17 +52,37 @@ export function editContext(language: Language, text: string, meantTexts: readon
   return context;
 }
 
+/**
+ * Signs and words of a line, and of a program, and how deep its parts stand in one another, at most: whoever writes more
+ * writes it for a machine. Of such a line nothing is proposed, of such a program nothing at all.
+ */
+const mostInLine = 300;
+const mostInProgram = 20_000;
+const deepest = 80;
+
+/** Whether parts of a tree stand in more than so many others; parts are looked at one after another, however deep they are. */
+function isDeeper(tree: SyntaxNode, than: number): boolean {
+  let row: readonly SyntaxNode[] = [tree];
+  for (let depth = 0; row.length > 0; depth++) {
+    if (depth > than) return true;
+    row = row.flatMap((node) => node.children);
+  }
+  return false;
+}
+
 function contextOf(language: Language, text: string, meantTexts: readonly string[]): EditContext | null {
   const { syntax } = language;
   const writing = language.writingOf?.(text) ?? language.writing;
   if (!syntax || !writing) return null;
   const tree = syntax(text);
+  if (isDeeper(tree, deepest)) return null;
   const nodes: Placed[] = [];
   walk(tree, (node: SyntaxNode, around) => nodes.push({ node, around }));
   const code = placed(
     text,
     language.tokens(text).filter((token) => token.kind !== "comment"),
   );
+  if (code.length > mostInProgram) return null;
   const starts = lineStarts(text);
   const byLine = new Map<number, typeof code>();
   for (const token of code) {
@@ -70,15 +90,21 @@ function contextOf(language: Language, text: string, meantTexts: readonly string
     if (line) line.push(token);
     else byLine.set(token.line, [token]);
   }
+  const long = new Set([...byLine].filter(([, tokens]) => tokens.length > mostInLine).map(([line]) => line));
+  const isInLong = ({ node }: Placed) => long.has(lineAt(starts, node.from));
   const lines = splitLines(text).map((line, index): EditLine => {
     const from = starts[index] ?? 0;
     return {
       ...{ number: index + 1, from, to: from + line.text.length, text: line.text },
-      ...{ indent: /^[ \t]*/.exec(line.text)?.[0] ?? "", code: byLine.get(index + 1) ?? [] },
+      ...{
+        indent: /^[ \t]*/.exec(line.text)?.[0] ?? "",
+        code: long.has(index + 1) ? [] : (byLine.get(index + 1) ?? []),
+      },
     };
   });
   return {
-    ...{ language, writing, text, code, tree, nodes, lines, meantTexts },
+    ...{ language, writing, text, code, tree, lines, meantTexts },
+    nodes: long.size === 0 ? nodes : nodes.filter((each) => !isInLong(each)),
     names: valueNames(nodes),
     functions: functionNames(nodes),
     lineOf: (offset) => lineAt(starts, offset),

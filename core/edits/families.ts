@@ -100,6 +100,9 @@ export function findFamily(id: string): EditFamily | undefined {
 /** Which edits are asked for: those that may undo a slip, or those that make one; of a text that is refused or one that starts. */
 export type Way = "mend a refusal" | "mend" | "plant";
 
+/** Changes of one program that are proposed at most; of more the likeliest. */
+const mostEdits = 20_000;
+
 /** Every edit of a program that the families propose, each change once (by the family that thinks it likeliest). */
 export function proposeEdits(context: EditContext, way: Way): Edit[] {
   const found = new Map<string, Edit & { worth: number }>();
@@ -116,5 +119,7 @@ export function proposeEdits(context: EditContext, way: Way): Edit[] {
       if (!known || known.worth < worth) found.set(key, { family: family.id, ...proposal, worth });
     }
   }
-  return [...found.values()].map(({ worth: _, ...edit }) => edit);
+  const all = [...found.values()];
+  const kept = all.length > mostEdits ? all.sort((one, other) => other.worth - one.worth).slice(0, mostEdits) : all;
+  return kept.map(({ worth: _, ...edit }) => edit);
 }

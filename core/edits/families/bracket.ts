@@ -5,6 +5,8 @@ import { lineEndOf } from "../places.ts";
 
 const partner: Readonly<Record<string, string>> = { "(": ")", "[": "]", "{": "}", ")": "(", "]": "[", "}": "{" };
 const opens = new Set(["(", "[", "{"]);
+/** Brackets without a partner, at most, of a program in which one of them may be what is wrong. */
+const mostUnpaired = 40;
 
 /** Brackets that have no partner: a closing one that does not fit the last opening one may belong to one further out. */
 function unpaired(tokens: readonly PlacedToken[]): { open: PlacedToken[]; close: PlacedToken[] } {
@@ -95,6 +97,7 @@ function braceEnds(context: EditContext, opening: PlacedToken): Proposal[] {
 
 function mends(context: EditContext): Proposal[] {
   const { open, close } = unpaired(context.code);
+  if (open.length + close.length > mostUnpaired) return [];
   const found: Proposal[] = [];
   for (const token of open) {
     const line = context.lines[token.line - 1];
