@@ -40,8 +40,9 @@ function once(name, sources, make) {
   try {
     make(temporary);
   } catch (problem) {
-    for (const left of readdirSync(store))
-      if (left.startsWith(`${name}.${process.pid}`)) rmSync(join(store, left), { recursive: true, force: true });
+    for (const left of readdirSync(dirname(temporary)))
+      if (left.startsWith(basename(temporary)))
+        rmSync(join(dirname(temporary), left), { recursive: true, force: true });
     throw problem;
   }
   rmSync(target, { recursive: true, force: true });
@@ -131,7 +132,7 @@ export function buildBasic() {
   });
 }
 
-/** Folders of what hosts runs in CPython (server/toolchains/hostRunners.ts), by the name that each has inside. */
+/** Folders of what hosts runs in CPython (server/toolchains/builtRunners.ts), by the name that each has inside. */
 const hosts = ["runners/sandbox/bent_nail_sandbox", "runners/native", "runners/python/bent_nail_runner"];
 
 /**
@@ -154,10 +155,15 @@ export function buildHosts() {
 }
 
 if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) {
-  buildHosts();
   buildJava();
-  buildJavaArchive();
   buildSketch();
   buildCSharp();
   buildBasic();
+  // Everything runs without these, only later: a tool that cannot make them keeps nobody from what it can.
+  for (const build of [buildHosts, buildJavaArchive])
+    try {
+      build();
+    } catch (problem) {
+      console.error(`passed over: ${problem instanceof Error ? problem.message : problem}`);
+    }
 }

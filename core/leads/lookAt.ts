@@ -24,35 +24,32 @@ import { loopsIn } from "../trace/passes.ts";
 import { positionsOf } from "../trace/positions.ts";
 import { ownWarnings } from "../warnings/ownWarning.ts";
 
-/** All that looks at the text of a program alone, by what it is for, with what it found there. For tests. */
-export function lookAt(language: Language, text: string): Readonly<Record<string, unknown>> {
+/** All that looks at the text of a program alone. For tests. */
+export function lookAt(language: Language, text: string): void {
   const context = editContext(language, text, ["Deck 3"]);
-  const aims = ["mend", "mend a refusal", "plant"] as const;
-  const classes = ["syntax", "runtime", "logic"] as const;
-  return {
-    edits: context && aims.map((aim) => proposeEdits(context, aim)),
-    patterns: classes.map((of) =>
-      suggestPatterns(evidenceOf(language, text, { class: of, diagnostic: null, leads: [{ line: 2 }] }, [])),
-    ),
-    plants: context && patterns.map(({ plants }) => plants?.(context)),
-    expressions: lineTexts(text).map((_, at) => expressionsOn(language, text, at + 1)),
-    limits: limitsIn(language, text, guessShape(language, text)),
-    comparisons: comparisonsIn(language, text),
-    message: messageAtEnd(language, text),
-    instructions: instructionsOf(language, text),
-    runnable: runnableLines(language, text),
-    asked: askedOf(language, text),
-    chance: usesChance(language, text),
-    parts: partsOf(language, text),
-    advice: adviceFor(language, text),
-    styles: lineStyles(language, text),
-    prepared: preparedParts(language, text),
-    structure: structureOf(language, text),
-    relaid: relaid(language, text),
-    loops: loopsIn(language, text),
-    positions: positionsOf(language, text),
-    warnings: ownWarnings(language, text),
-  };
+  if (context) for (const aim of ["mend", "mend a refusal", "plant"] as const) proposeEdits(context, aim);
+  for (const of of ["syntax", "runtime", "logic"] as const) {
+    const evidence = evidenceOf(language, text, { class: of, diagnostic: null, leads: [{ line: 2 }] }, []);
+    suggestPatterns(evidence);
+  }
+  if (context) for (const { plants } of patterns) plants?.(context);
+  for (let line = 1; line <= lineTexts(text).length; line++) expressionsOn(language, text, line);
+  limitsIn(language, text, guessShape(language, text));
+  comparisonsIn(language, text);
+  messageAtEnd(language, text);
+  instructionsOf(language, text);
+  runnableLines(language, text);
+  askedOf(language, text);
+  usesChance(language, text);
+  partsOf(language, text);
+  adviceFor(language, text);
+  lineStyles(language, text);
+  preparedParts(language, text);
+  structureOf(language, text);
+  relaid(language, text);
+  loopsIn(language, text);
+  positionsOf(language, text);
+  ownWarnings(language, text);
 }
 
 /** The programs in which kinds of mistake are shown in a language, right and faulty. */

@@ -76,8 +76,8 @@ export function compareRuns(left: ComparedRun, right: ComparedRun): ComparedRuns
   let [at, other] = [0, 0];
   const both = () => pairs.push({ left: leftRows[at++] ?? null, right: rightRows[other++] ?? null });
   for (let place = 0; place < same; place++) both();
-  const [leftRest, rightRest] = [leftKeys, rightKeys].map((keys) => keys.slice(same, same + mostAligned));
-  for (const part of diffArrays(leftRest ?? [], rightRest ?? [], { maxEditLength: mostApart }) ?? [])
+  const rest = (keys: readonly string[]) => keys.slice(same, same + mostAligned);
+  for (const part of diffArrays(rest(leftKeys), rest(rightKeys), { maxEditLength: mostApart }) ?? [])
     for (let count = 0; count < part.value.length; count++) {
       if (part.removed) pairs.push({ left: leftRows[at++] ?? null, right: null });
       else if (part.added) pairs.push({ left: null, right: rightRows[other++] ?? null });

@@ -1,10 +1,20 @@
 import { execFileSync } from "node:child_process";
-import { copyFileSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  utimesSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import { basename, join } from "node:path";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { productFolder } from "../productFolder.ts";
-import { builtRunners, prepareRunners, pythonRunner } from "./builtRunners.ts";
+import { builtRunners, isUpToDate, prepareRunners, pythonRunner } from "./builtRunners.ts";
 
 const hosts = ["runners/sandbox/bent_nail_sandbox", "runners/native", "runners/python/bent_nail_runner"];
 let folder: string;
@@ -39,6 +49,23 @@ test("a copy of a module is not translated anew, whatever its times: what was ma
   expect(file).toBe(join(folder, "bent_nail_sandbox", "block.py"));
   // Bytes 4 to 8 of such a file say how it is held against its source: 1 is "by its text, and not looked at".
   expect(readFileSync(cached).readUInt32LE(4)).toBe(1);
+});
+
+test("what was made is up to date until one of its sources is newer, or while there is nothing", () => {
+  const [sources, made] = [join(folder, "sources"), join(folder, "made")];
+  for (const each of [join(sources, "deep"), made]) mkdirSync(each, { recursive: true });
+  const at = (path: string, seconds: number) => utimesSync(path, seconds, seconds);
+  const files = ["one.py", "deep/other.py"].map((name) => join(sources, name));
+  for (const file of files) writeFileSync(file, "");
+  for (const path of [...files, join(sources, "deep")]) at(path, 1000);
+  at(made, 1000);
+  expect(isUpToDate(made, sources)).toBe(true);
+  for (const file of files) {
+    at(file, 1001);
+    expect(isUpToDate(made, sources)).toBe(false);
+    at(file, 1000);
+  }
+  expect(isUpToDate(join(folder, "none"), sources)).toBe(false);
 });
 
 test("folders that no interpreter translates come alone", () => {

@@ -20,29 +20,35 @@ const runners = [
   { made: "basic.dll", sources: "runners/basic", translator: "/usr/bin/mcs" },
 ];
 
+/** True if what is made (a file or a folder) of a folder's sources is there and not older than any of them. */
+export function isUpToDate(made: string, sources: string): boolean {
+  if (!existsSync(made)) return false;
+  const time = statSync(made).mtimeMs;
+  return readdirSync(sources, { recursive: true, encoding: "utf8" }).every(
+    (name) => statSync(join(sources, name)).mtimeMs <= time,
+  );
+}
+
+const isRunnerMade = ({ made, sources }: (typeof runners)[number]) =>
+  isUpToDate(join(builtRunners, made), join(productFolder, sources));
+
 /** True if everything that can be made here is there and not older than its sources. */
 function isMade(): boolean {
-  return runners.every(({ made, sources, translator }) => {
-    if (!existsSync(translator)) return true;
-    const path = join(builtRunners, made);
-    if (!existsSync(path)) return false;
-    const time = statSync(path).mtimeMs;
-    return readdirSync(join(productFolder, sources), { recursive: true, encoding: "utf8" }).every(
-      (name) => statSync(join(productFolder, sources, name)).mtimeMs <= time,
-    );
-  });
+  return runners.every((each) => !existsSync(each.translator) || isRunnerMade(each));
 }
 
 /**
  * A folder of runners as a sandbox takes it (its path in the product, and where it appears inside), and with it what
- * CPython has made of its modules already, where that is there.
+ * CPython has made of its modules already. That is taken by CPython without a look at its source, so it comes along only
+ * where none of them is newer.
  */
 export function pythonRunner(sources: string, inside: string): Array<{ folder: string; inside: string }> {
-  const made = runners.find((each) => each.sources === sources)?.made;
-  const compiled = made === undefined ? undefined : join(builtRunners, made);
+  const runner = runners.find((each) => each.sources === sources);
   return [
     { folder: join(productFolder, sources), inside },
-    ...(compiled !== undefined && existsSync(compiled) ? [{ folder: compiled, inside: `${inside}/__pycache__` }] : []),
+    ...(runner && isRunnerMade(runner)
+      ? [{ folder: join(builtRunners, runner.made), inside: `${inside}/__pycache__` }]
+      : []),
   ];
 }
 

@@ -14,9 +14,8 @@ const megabyte = 1024 * 1024;
 /** Workers that run programs of any language by commands. */
 export function createWorkbench(): Pool {
   if (!hostInterpreter) throw new Error("python3 is not installed");
-  const interpreter = hostInterpreter;
   const specification = () => ({
-    command: [interpreter, "-B", "-s", "-S", "-m", "bent_nail_sandbox.host", "+tracer", "+crash_place"],
+    command: [hostInterpreter, "-B", "-s", "-S", "-m", "bent_nail_sandbox.host", "+tracer", "+crash_place"],
     runners: [
       ...pythonRunner("runners/sandbox/bent_nail_sandbox", "/runner/bent_nail_sandbox"),
       ...copiedRunners().flatMap((name) => pythonRunner(`runners/${name}`, `/runner/${name}`)),
